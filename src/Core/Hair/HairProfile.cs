@@ -1,0 +1,36 @@
+namespace Wendro.Core.Hair;
+
+/// <summary>Strand diameter: fine 55, medium 70, coarse 90 µm. Source: body.</summary>
+public enum Diameter { Fine, Medium, Coarse }
+
+/// <summary>How readily hair takes product up.</summary>
+public enum Porosity { Low, Normal, High }
+
+/// <summary>Hairs per cm²: low 130, medium 180, high 230. Source: body.</summary>
+public enum Density { Low, Medium, High }
+
+/// <summary>How the hair is cut: one hem it hangs to, and layers that end higher. Length by place follows.</summary>
+/// <param name="HemCm">Length from the crown to the hem as it hangs down the back, cm, 16..75.</param>
+/// <param name="LayersCm">How much higher than the hem the hair of the crown ends, cm, 0..30; nothing at the hairline.</param>
+/// <param name="FaceLayersCm">How much higher than the hem the pieces at the face end, cm, 0..30.</param>
+public sealed record Cut(double HemCm, double LayersCm = 0, double FaceLayersCm = 0);
+
+/// <summary>What the artist reads off the hair before she plans.</summary>
+/// <param name="NaturalLevel">1..10, decimals allowed.</param>
+/// <param name="Diameter">Strand diameter.</param>
+/// <param name="Density">Hairs per cm².</param>
+/// <param name="Porosity">Uptake of product.</param>
+/// <param name="Coloured">Whether the lengths carry artificial colour: slower, and one level less in reach.</param>
+/// <param name="Cut">Hem and layers; length by place follows from them.</param>
+public sealed record HairProfile(
+    double NaturalLevel,
+    Diameter Diameter,
+    Density Density,
+    Porosity Porosity,
+    bool Coloured,
+    Cut Cut)
+{
+    /// <summary>A made-up middle of the road, for a client nobody has looked at yet.</summary>
+    public static HairProfile Usual { get; } =
+        new(5, Diameter.Medium, Density.Medium, Porosity.Normal, false, new Cut(34));
+}

@@ -1,0 +1,98 @@
+namespace Wendro.Core.Head;
+
+/// <summary>The line on the crown map where a field over the scalp has a given value: a parting, or a border of a zone.</summary>
+internal sealed class LevelLine(ScalpChart chart, Func<ScalpPoint, double> field, double level)
+{
+    private const double StepCm = 0.25;
+    private const double ProbeCm = 0.01;
+    private const int MostSteps = 400;
+
+    /// <summary>Where the line passes between two places on its two sides; the same to the last bit in either order.</summary>
+    public ScalpPoint Between(in ScalpPoint a, in ScalpPoint b)
+    {
+        var (low, high) = field(a) < field(b) ? (a.Map, b.Map) : (b.Map, a.Map);
+        var from = 0.0;
+        var to = 1.0;
+        var p = chart.At(low);
+        for (var k = 0; k < 40 && to - from > 1e-9; k++)
+        {
+            var t = (from + to) / 2;
+            p = chart.At(new MapPoint(low.X + (high.X - low.X) * t, low.Y + (high.Y - low.Y) * t));
+            (from, to) = field(p) < level ? (t, to) : (from, t);
+        }
+
+        return p;
+    }
+
+    /// <summary>Walks the line from a place, the lower side on the left, to whichever of the ends comes first; −1 if none does.</summary>
+    public (int Reached, List<ScalpPoint> Points) Walk(in ScalpPoint from, ScalpPoint[] ends)
+    {
+        var points = new List<ScalpPoint>();
+        var at = from.Map;
+        for (var k = 0; k < MostSteps; k++)
+        {
+            // An end counts when it lies ahead and within a step.
+            var (gx, gy, _) = SlopeAt(at);
+            var tx = -gy;
+            var ty = gx;
+            var nearest = -1;
+            var nearestAhead = StepCm * 1.25;
+            for (var e = 0; e < ends.Length; e++)
+            {
+                var dx = ends[e].Map.X - at.X;
+                var dy = ends[e].Map.Y - at.Y;
+                var ahead = dx * tx + dy * ty;
+                var distance = Math.Sqrt(dx * dx + dy * dy);
+                if (ahead > -1e-6 && distance < nearestAhead && (k > 0 || distance > 1e-6))
+                {
+                    nearestAhead = distance;
+                    nearest = e;
+                }
+            }
+
+            if (nearest >= 0)
+            {
+                return (nearest, points);
+            }
+
+            var next = OntoLine(new MapPoint(at.X + tx * StepCm, at.Y + ty * StepCm));
+            if (Math.Abs(next.Map.X - at.X) + Math.Abs(next.Map.Y - at.Y) < StepCm * 0.1)
+            {
+                break;
+            }
+
+            points.Add(next);
+            at = next.Map;
+        }
+
+        return (-1, points);
+    }
+
+    private ScalpPoint OntoLine(MapPoint start)
+    {
+        var p = start;
+        for (var k = 0; k < 6; k++)
+        {
+            var (gx, gy, slope) = SlopeAt(p);
+            var off = field(chart.At(p)) - level;
+            if (Math.Abs(off) < 1e-6 || slope < 1e-6)
+            {
+                break;
+            }
+
+            var step = Math.Clamp(off / slope, -StepCm, StepCm);
+            p = new MapPoint(p.X - gx * step, p.Y - gy * step);
+        }
+
+        return chart.At(p);
+    }
+
+    /// <summary>Direction in which the field rises, and how fast per cm of map.</summary>
+    private (double X, double Y, double Slope) SlopeAt(MapPoint p)
+    {
+        var x = field(chart.At(p with { X = p.X + ProbeCm })) - field(chart.At(p with { X = p.X - ProbeCm }));
+        var y = field(chart.At(p with { Y = p.Y + ProbeCm })) - field(chart.At(p with { Y = p.Y - ProbeCm }));
+        var length = Math.Sqrt(x * x + y * y);
+        return length < 1e-12 ? (1, 0, 0) : (x / length, y / length, length / (2 * ProbeCm));
+    }
+}

@@ -1,0 +1,184 @@
+namespace Wendro.Core.Head;
+
+/// <summary>A closed outline on the crown map, counter-clockwise, whose corners know their place on the head.</summary>
+public sealed class Outline
+{
+    internal Outline(IReadOnlyList<ScalpPoint> corners)
+    {
+        Corners = corners;
+        AreaCm2 = SignedArea(corners);
+    }
+
+    /// <summary>The corners, in order; the last joins the first.</summary>
+    public IReadOnlyList<ScalpPoint> Corners { get; }
+
+    /// <summary>Area on the head, cm².</summary>
+    public double AreaCm2 { get; }
+
+    /// <summary>
+    /// Keeps what lies on one side of a level line of a field over the scalp: none, one or several outlines.
+    /// The new edges follow the line itself, the same points for both sides, so that the parts fit without gap or overlap.
+    /// </summary>
+    public IReadOnlyList<Outline> Cut(ScalpChart chart, Func<ScalpPoint, double> field, double level, bool keepBelow)
+    {
+        ArgumentNullException.ThrowIfNull(field);
+        var line = new LevelLine(chart, field, level);
+        var kept = new bool[Corners.Count];
+        var any = false;
+        var all = true;
+        for (var i = 0; i < kept.Length; i++)
+        {
+            kept[i] = field(Corners[i]) < level == keepBelow;
+            any |= kept[i];
+            all &= kept[i];
+        }
+
+        if (all || !any)
+        {
+            return all ? [this] : [];
+        }
+
+        var runs = RunsOf(kept, line);
+        return Join(runs, line, keepBelow);
+    }
+
+    /// <summary>The same outline on her other side.</summary>
+    internal Outline Mirrored() => new(Corners.Reverse().Select(Mirror).ToArray());
+
+    /// <summary>A place on her other side.</summary>
+    internal static ScalpPoint Mirror(ScalpPoint p) => p with
+    {
+        Map = p.Map with { X = -p.Map.X },
+        Around = -p.Around,
+        OverTopCm = -p.OverTopCm,
+        Position = p.Position with { X = -p.Position.X },
+        Azimuth = -p.Azimuth,
+    };
+
+    /// <summary>Smallest and largest value of a field over the corners.</summary>
+    internal (double Low, double High) RangeOf(Func<ScalpPoint, double> field)
+    {
+        var low = double.MaxValue;
+        var high = double.MinValue;
+        foreach (var c in Corners)
+        {
+            var v = field(c);
+            low = Math.Min(low, v);
+            high = Math.Max(high, v);
+        }
+
+        return (low, high);
+    }
+
+    private static double SignedArea(IReadOnlyList<ScalpPoint> c)
+    {
+        var sum = 0.0;
+        for (var i = 0; i < c.Count; i++)
+        {
+            var a = c[i].Map;
+            var b = c[i + 1 == c.Count ? 0 : i + 1].Map;
+            sum += a.X * b.Y - b.X * a.Y;
+        }
+
+        return sum / 2;
+    }
+
+    /// <summary>The stretches of the border that are kept, each from where it comes in to where it goes out.</summary>
+    private List<Run> RunsOf(bool[] kept, LevelLine line)
+    {
+        var n = kept.Length;
+        var start = 0;
+        while (kept[start] || !kept[(start + 1) % n])
+        {
+            start++;
+        }
+
+        var runs = new List<Run>();
+        var points = new List<ScalpPoint>();
+        for (var k = 0; k < n; k++)
+        {
+            var i = (start + k) % n;
+            var j = (i + 1) % n;
+            if (kept[i])
+            {
+                points.Add(Corners[i]);
+            }
+
+            if (kept[i] == kept[j])
+            {
+                continue;
+            }
+
+            points.Add(line.Between(Corners[i], Corners[j]));
+            if (kept[i])
+            {
+                runs.Add(new Run(points));
+                points = [];
+            }
+        }
+
+        return runs;
+    }
+
+    private static List<Outline> Join(List<Run> runs, LevelLine line, bool keepBelow)
+    {
+        var next = new int[runs.Count];
+        var edges = new List<ScalpPoint>[runs.Count];
+        for (var i = 0; i < runs.Count; i++)
+        {
+            next[i] = -1;
+        }
+
+        // Lines are always walked with the lower side on the left, whichever side is kept.
+        for (var i = 0; i < runs.Count; i++)
+        {
+            var from = keepBelow ? runs[i].Out : runs[i].In;
+            var ends = runs.Select(r => keepBelow ? r.In : r.Out).ToArray();
+            var (reached, points) = line.Walk(from, ends);
+            if (reached < 0)
+            {
+                reached = keepBelow ? (i + 1) % runs.Count : (i + runs.Count - 1) % runs.Count;
+                points = [];
+            }
+
+            if (keepBelow)
+            {
+                next[i] = reached;
+                edges[i] = points;
+            }
+            else
+            {
+                points.Reverse();
+                next[reached] = i;
+                edges[reached] = points;
+            }
+        }
+
+        var result = new List<Outline>();
+        var used = new bool[runs.Count];
+        for (var i = 0; i < runs.Count; i++)
+        {
+            var loop = new List<ScalpPoint>();
+            for (var k = i; k >= 0 && !used[k]; k = next[k])
+            {
+                used[k] = true;
+                loop.AddRange(runs[k].Points);
+                loop.AddRange(edges[k] ?? []);
+            }
+
+            if (loop.Count > 2)
+            {
+                result.Add(new Outline(loop));
+            }
+        }
+
+        return result;
+    }
+
+    private sealed record Run(List<ScalpPoint> Points)
+    {
+        public ScalpPoint In => Points[0];
+
+        public ScalpPoint Out => Points[^1];
+    }
+}

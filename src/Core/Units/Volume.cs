@@ -1,0 +1,32 @@
+namespace Wendro.Core.Units;
+
+/// <summary>Developer strength in the trade's volumes: 10 vol = 3 % peroxide, 20 = 6, 30 = 9, 40 = 12.</summary>
+/// <remarks>Unit: volume. Range 5..40; outside it the lift tables say nothing. Source: trade.</remarks>
+public readonly record struct Volume
+{
+    /// <summary>The weakest developer the tables cover.</summary>
+    public const double Weakest = 5;
+
+    /// <summary>The strongest developer the tables cover.</summary>
+    public const double Strongest = 40;
+
+    /// <exception cref="ArgumentOutOfRangeException">Not a number, or outside 5..40.</exception>
+    public Volume(double value)
+    {
+        if (!IsValid(value))
+        {
+            throw new ArgumentOutOfRangeException(nameof(value), value, "A developer lies between 5 and 40 vol.");
+        }
+
+        Value = value;
+    }
+
+    /// <summary>The strength as a number, 5..40.</summary>
+    public double Value { get; }
+
+    /// <summary>Whether a number is a strength the tables cover.</summary>
+    public static bool IsValid(double value) => value is >= Weakest and <= Strongest;
+
+    /// <inheritdoc/>
+    public override string ToString() => $"{Value:0.#} vol";
+}
