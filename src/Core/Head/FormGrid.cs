@@ -6,14 +6,14 @@ namespace Wendro.Core.Head;
 
 /// <summary>
 /// The form baked once: (gradient, distance) on a 1 cm grid, read trilinearly. Everything that falls reads the head through this.
-/// Size 57 × 69 × 47 cells; x −28..28, y −50..18, z −26..20 cm.
+/// Size 57 × 87 × 47 cells; x −28..28, y −68..18, z −26..20 cm.
 /// </summary>
 public sealed class FormGrid
 {
     private const int Nx = 57;
-    private const int Ny = 69;
+    private const int Ny = 87;
     private const int Nz = 47;
-    private static readonly Vector3 Origin = new(-28, -50, -26);
+    private static readonly Vector3 Origin = new(-28, -68, -26);
     private readonly Vector4[] cells = new Vector4[Nx * Ny * Nz];
 
     internal FormGrid()

@@ -1,0 +1,66 @@
+using Wendro.Core.Fall;
+using Wendro.Core.Tone;
+
+namespace Wendro.Core.Blend;
+
+/// <summary>The picture of a head: what is seen, coloured by looking up the level each sample shows.</summary>
+public static class Picture
+{
+    private static readonly ushort[] Table = LevelColours.Table();
+    private static readonly byte[] Srgb = Enumerable.Range(0, 4096).Select(i => LevelColours.Encode(i / 4095.0)).ToArray();
+    private static readonly ushort[] Linear = Enumerable.Range(0, 256).Select(ToLinear).ToArray();
+
+    /// <summary>Share of a full white highlight added, linear light. Model assumption.</summary>
+    public const double ShineGain = 0.26;
+
+    /// <summary>RGB of every pixel, 520 × 640 × 3 bytes, rows from the top.</summary>
+    /// <param name="seen">What is seen.</param>
+    /// <param name="levels">Level byte of every strand at 64 places: what is drawn.</param>
+    public static byte[] Colour(Seen seen, byte[] levels)
+    {
+        ArgumentNullException.ThrowIfNull(seen);
+        ArgumentNullException.ThrowIfNull(levels);
+        var rgb = new byte[View.Width * View.Height * 3];
+        var s = 0;
+        for (var i = 0; i < seen.Counts.Length; i++)
+        {
+            int n = seen.Counts[i];
+            if (n == 0)
+            {
+                rgb[i * 3] = rgb[i * 3 + 1] = rgb[i * 3 + 2] = seen.Grey[i];
+                continue;
+            }
+
+            int r = 0, g = 0, b = 0;
+            for (var k = 0; k < n; k++, s++)
+            {
+                var level = levels[seen.Strand[s] * Places.Count + seen.Place[s]];
+                var at = (level * LevelColours.Shades + (seen.Shade[s] >> 1)) * 3;
+                var shine = (int)(seen.Shine[s] * (ShineGain * 65535 / 255));
+                r += Table[at] + shine;
+                g += Table[at + 1] + shine;
+                b += Table[at + 2] + shine;
+            }
+
+            if (n < View.Across)
+            {
+                int grey = Linear[seen.Grey[i]];
+                r += grey;
+                g += grey;
+                b += grey;
+            }
+
+            rgb[i * 3] = Srgb[Math.Min(r / View.Across, 65535) >> 4];
+            rgb[i * 3 + 1] = Srgb[Math.Min(g / View.Across, 65535) >> 4];
+            rgb[i * 3 + 2] = Srgb[Math.Min(b / View.Across, 65535) >> 4];
+        }
+
+        return rgb;
+    }
+
+    private static ushort ToLinear(int srgb)
+    {
+        var c = srgb / 255.0;
+        return (ushort)Math.Round(65535 * (c <= 0.04045 ? c / 12.92 : Math.Pow((c + 0.055) / 1.055, 2.4)));
+    }
+}

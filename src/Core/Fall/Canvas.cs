@@ -1,0 +1,190 @@
+using System.Numerics;
+using System.Runtime.CompilerServices;
+
+namespace Wendro.Core.Fall;
+
+/// <summary>
+/// A picture being drawn: one 64-bit word a sample, depth 24 | strand 16 | place 8 | shade 8 | highlight 8, nearest wins by one comparison.
+/// </summary>
+internal sealed class Canvas
+{
+    public const int Columns = View.Width * View.Across;
+    public const int Rows = View.Height;
+    public const uint NoStrand = 0xFFFF;
+    private const float DepthScale = 131072;
+    private const float DepthOrigin = 64;
+
+    public ulong[] Samples { get; } = new ulong[Columns * Rows];
+
+    public void Clear() => Array.Fill(Samples, ulong.MaxValue);
+
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    public static ulong DepthWord(float depth) => (ulong)(uint)Math.Clamp((int)((depth + DepthOrigin) * DepthScale), 0, 0xFFFFFF) << 40;
+
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    public static float DepthOf(ulong sample) => (sample >> 40) / DepthScale - DepthOrigin;
+
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    public static uint StrandOf(ulong sample) => (uint)(sample >> 24) & 0xFFFF;
+
+    /// <summary>A sample nothing was drawn on.</summary>
+    public static bool IsEmpty(ulong sample) => sample == ulong.MaxValue;
+
+    /// <summary>Fills triangles of the bust; grey goes where a strand's place would.</summary>
+    public void Draw(Bust bust, float[] lit, View view)
+    {
+        var projected = new Vector3[bust.Points.Length];
+        for (var i = 0; i < projected.Length; i++)
+        {
+            projected[i] = view.Project(bust.Points[i]);
+        }
+
+        var t = bust.Triangles;
+        for (var i = 0; i < t.Length; i += 3)
+        {
+            Triangle(projected[t[i]], projected[t[i + 1]], projected[t[i + 2]], lit[t[i]], lit[t[i + 1]], lit[t[i + 2]]);
+        }
+    }
+
+    private void Triangle(Vector3 a, Vector3 b, Vector3 c, float la, float lb, float lc)
+    {
+        var area = (b.X - a.X) * (c.Y - a.Y) - (b.Y - a.Y) * (c.X - a.X);
+        if (MathF.Abs(area) < 1e-4f)
+        {
+            return;
+        }
+
+        var x0 = Math.Max((int)MathF.Ceiling(MathF.Min(a.X, MathF.Min(b.X, c.X)) - 0.5f), 0);
+        var x1 = Math.Min((int)MathF.Floor(MathF.Max(a.X, MathF.Max(b.X, c.X)) - 0.5f), Columns - 1);
+        var y0 = Math.Max((int)MathF.Ceiling(MathF.Min(a.Y, MathF.Min(b.Y, c.Y)) - 0.5f), 0);
+        var y1 = Math.Min((int)MathF.Floor(MathF.Max(a.Y, MathF.Max(b.Y, c.Y)) - 0.5f), Rows - 1);
+        for (var y = y0; y <= y1; y++)
+        {
+            for (var x = x0; x <= x1; x++)
+            {
+                var (px, py) = (x + 0.5f, y + 0.5f);
+                var u = ((b.X - px) * (c.Y - py) - (b.Y - py) * (c.X - px)) / area;
+                var v = ((c.X - px) * (a.Y - py) - (c.Y - py) * (a.X - px)) / area;
+                var w = 1 - u - v;
+                if (u < -1e-4f || v < -1e-4f || w < -1e-4f)
+                {
+                    continue;
+                }
+
+                var grey = (ulong)Math.Clamp((int)((la * u + lb * v + lc * w) * 255 + 0.5f), 0, 255);
+                var word = DepthWord(a.Z * u + b.Z * v + c.Z * w) | (ulong)NoStrand << 24 | grey << 16;
+                ref var sample = ref Samples[y * Columns + x];
+                if (word < sample)
+                {
+                    sample = word;
+                }
+            }
+        }
+    }
+
+    /// <summary>Draws one piece of a strand within a band of rows.</summary>
+    /// <param name="a">Start, projected.</param>
+    /// <param name="b">End, projected.</param>
+    /// <param name="width">Width at start and end, pixels.</param>
+    /// <param name="place">Place at start and end, 0..63.</param>
+    /// <param name="shade">Shade at start and end, 0..255.</param>
+    /// <param name="shine">Highlight at start and end, 0..255.</param>
+    /// <param name="strand">Which strand.</param>
+    /// <param name="band">First row and one past the last.</param>
+    public void Line(
+        Vector3 a, Vector3 b, (float A, float B) width, (float A, float B) place, (float A, float B) shade, (float A, float B) shine, int strand, (int From, int To) band)
+    {
+        var dx = (b.X - a.X) / View.Across;
+        var dy = b.Y - a.Y;
+        var length = MathF.Sqrt(dx * dx + dy * dy);
+        if (length < 1e-3f)
+        {
+            return;
+        }
+
+        if (MathF.Abs(dy) >= 0.5f * MathF.Abs(dx))
+        {
+            var lean = MathF.Min(length / MathF.Abs(dy), 2.4f) * View.Across * 0.5f;
+            if (dy < 0)
+            {
+                (a, b) = (b, a);
+                (width, place, shade, shine) = ((width.B, width.A), (place.B, place.A), (shade.B, shade.A), (shine.B, shine.A));
+            }
+
+            var from = Math.Max((int)MathF.Ceiling(a.Y - 0.5f), band.From);
+            var to = Math.Min((int)MathF.Floor(b.Y - 0.5f), band.To - 1);
+            var inv = 1 / (b.Y - a.Y);
+            for (var y = from; y <= to; y++)
+            {
+                var t = (y + 0.5f - a.Y) * inv;
+                var x = a.X + (b.X - a.X) * t;
+                var half = (width.A + (width.B - width.A) * t) * lean;
+                var x0 = Math.Max((int)MathF.Ceiling(x - half - 0.5f), 0);
+                var x1 = Math.Min((int)MathF.Floor(x + half - 0.5f), Columns - 1);
+                if (x0 > x1)
+                {
+                    // Never thinner than one sample.
+                    x0 = x1 = (int)x;
+                    if ((uint)x0 >= Columns)
+                    {
+                        continue;
+                    }
+                }
+
+                var word = Word(a.Z + (b.Z - a.Z) * t, strand, place, shade, shine, t);
+                var row = Samples.AsSpan(y * Columns + x0, x1 - x0 + 1);
+                for (var k = 0; k < row.Length; k++)
+                {
+                    if (word < row[k])
+                    {
+                        row[k] = word;
+                    }
+                }
+            }
+        }
+        else
+        {
+            var lean = MathF.Min(length / MathF.Abs(dx), 2.4f) * 0.5f;
+            if (dx < 0)
+            {
+                (a, b) = (b, a);
+                (width, place, shade, shine) = ((width.B, width.A), (place.B, place.A), (shade.B, shade.A), (shine.B, shine.A));
+            }
+
+            var from = Math.Max((int)MathF.Ceiling(a.X - 0.5f), 0);
+            var to = Math.Min((int)MathF.Floor(b.X - 0.5f), Columns - 1);
+            var inv = 1 / (b.X - a.X);
+            for (var x = from; x <= to; x++)
+            {
+                var t = (x + 0.5f - a.X) * inv;
+                var y = a.Y + (b.Y - a.Y) * t;
+                var half = (width.A + (width.B - width.A) * t) * lean;
+                var y0 = Math.Max((int)MathF.Ceiling(y - half - 0.5f), band.From);
+                var y1 = Math.Min((int)MathF.Floor(y + half - 0.5f), band.To - 1);
+                if (y0 > y1)
+                {
+                    continue;
+                }
+
+                var word = Word(a.Z + (b.Z - a.Z) * t, strand, place, shade, shine, t);
+                for (var r = y0; r <= y1; r++)
+                {
+                    ref var sample = ref Samples[r * Columns + x];
+                    if (word < sample)
+                    {
+                        sample = word;
+                    }
+                }
+            }
+        }
+    }
+
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private static ulong Word(float depth, int strand, (float A, float B) place, (float A, float B) shade, (float A, float B) shine, float t)
+    {
+        var p = (uint)(place.A + (place.B - place.A) * t + 0.5f);
+        var d = (uint)(shade.A + (shade.B - shade.A) * t + 0.5f);
+        var h = (uint)(shine.A + (shine.B - shine.A) * t + 0.5f);
+        return DepthWord(depth) | (ulong)(uint)strand << 24 | (ulong)p << 16 | d << 8 | h;
+    }
+}

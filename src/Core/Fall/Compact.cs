@@ -1,0 +1,166 @@
+using System.Numerics;
+using Wendro.Core.Head;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Fall;
+
+/// <summary>Turns a drawn picture into <see cref="Seen"/>: hair samples packed, the rest as grey.</summary>
+internal static class Compact
+{
+    private const int Bands = 8;
+
+    public static Seen From(Canvas canvas, ScreenDepth depth, FallenHair hair, View view)
+    {
+        var scalp = new ScalpUnderHair(hair);
+        var counts = new byte[View.Width * View.Height];
+        var grey = new byte[View.Width * View.Height];
+        var parts = new Part[Bands];
+        Parallel.For(0, Bands, b =>
+        {
+            var part = new Part();
+            for (var y = b * View.Height / Bands; y < (b + 1) * View.Height / Bands; y++)
+            {
+                for (var x = 0; x < View.Width; x++)
+                {
+                    Pixel(canvas, depth, scalp, view, x, y, part, counts, grey);
+                }
+            }
+
+            parts[b] = part;
+        });
+        return new Seen(
+            view,
+            hair.Wear,
+            counts,
+            grey,
+            parts.SelectMany(p => p.Strand).ToArray(),
+            parts.SelectMany(p => p.Place).ToArray(),
+            parts.SelectMany(p => p.Shade).ToArray(),
+            parts.SelectMany(p => p.Shine).ToArray());
+    }
+
+    private static void Pixel(
+        Canvas canvas, ScreenDepth depth, ScalpUnderHair scalp, View view, int x, int y, Part part, byte[] counts, byte[] grey)
+    {
+        var light = 0;
+        var plain = 0;
+        for (var s = 0; s < View.Across; s++)
+        {
+            var column = x * View.Across + s;
+            var sample = canvas.Samples[y * Canvas.Columns + column];
+            var strand = Canvas.StrandOf(sample);
+            if (Canvas.IsEmpty(sample))
+            {
+                light += Seen.Surround;
+                plain++;
+                continue;
+            }
+
+            var d = Canvas.DepthOf(sample);
+            if (strand != Canvas.NoStrand)
+            {
+                var factor = MathF.Sqrt(depth.Factor(column, y, d));
+                part.Add((ushort)strand, (byte)(sample >> 16), ((sample >> 8) & 0xFF) * factor, sample & 0xFF);
+                counts[y * View.Width + x]++;
+                continue;
+            }
+
+            var bust = (int)((sample >> 16) & 0xFF);
+            if (scalp.NearestStrand(view.Unproject(column + 0.5f, y + 0.5f, d), column, y) is { } nearest)
+            {
+                part.Add((ushort)nearest, 0, Light.Coded(bust / 255f * 0.75f), 0);
+                counts[y * View.Width + x]++;
+                continue;
+            }
+
+            light += Faded(bust, y);
+            plain++;
+        }
+
+        grey[y * View.Width + x] = (byte)(plain == 0 ? 0 : light / plain);
+    }
+
+    /// <summary>The bust fades into the surround over the lowest 13 % of the picture.</summary>
+    private static int Faded(int bust, int y)
+    {
+        var srgb = 255 * MathF.Pow(bust / 255f, 1 / 1.35f);
+        var fade = Curve.Smooth(0.87f * View.Height, 0.995f * View.Height, (float)y);
+        return (int)(srgb + (Seen.Surround - srgb) * fade);
+    }
+
+    private sealed class Part
+    {
+        public List<ushort> Strand { get; } = new(1 << 15);
+
+        public List<byte> Place { get; } = new(1 << 15);
+
+        public List<byte> Shade { get; } = new(1 << 15);
+
+        public List<byte> Shine { get; } = new(1 << 15);
+
+        public void Add(ushort strand, byte place, float shade, float shine)
+        {
+            Strand.Add(strand);
+            Place.Add(place);
+            Shade.Add((byte)MathF.Min(shade + 0.5f, 255));
+            Shine.Add((byte)shine);
+        }
+    }
+}
+
+/// <summary>Scalp that shows between strands is drawn as the nearest strand at its root, so that there are no bald stripes.</summary>
+internal sealed class ScalpUnderHair
+{
+    private const float CellCm = 0.4f;
+    private const int Side = 120;
+    private readonly FallenHair hair;
+    private readonly int[] nearest = new int[Side * Side];
+
+    public ScalpUnderHair(FallenHair hair)
+    {
+        this.hair = hair;
+        Array.Fill(nearest, -1);
+        for (var i = 0; i < hair.Strands.Count; i++)
+        {
+            var m = hair.Strands.Scalp[i].Map;
+            nearest[Cell(m.X, m.Y)] = i;
+        }
+
+        // Cells nobody is rooted in take a neighbour's strand.
+        for (var pass = 0; pass < 2; pass++)
+        {
+            for (var i = Side; i < nearest.Length - Side; i++)
+            {
+                if (nearest[i] < 0)
+                {
+                    nearest[i] = Math.Max(Math.Max(nearest[i - 1], nearest[i + 1]), Math.Max(nearest[i - Side], nearest[i + Side]));
+                }
+            }
+        }
+    }
+
+    /// <summary>The strand that covers a place of the bust; null where skin shows.</summary>
+    public int? NearestStrand(Vector3 at, int column, int row)
+    {
+        if (at.Y < -9.5f || (at - Form.SkullCentre).LengthSquared() > 190)
+        {
+            return null;
+        }
+
+        var p = hair.Head.Chart.At(at);
+        var dither = 1.0 * Hash.Unit(column * 7919, row);
+        if (p.FromHairlineCm < dither)
+        {
+            return null;
+        }
+
+        var n = nearest[Cell(p.Map.X, p.Map.Y)];
+        return n < 0 || PartShows(p) ? null : n;
+    }
+
+    private bool PartShows(in ScalpPoint p) =>
+        hair.Wear == Wear.Down && p.Position.Z > -5 && Math.Abs(Zones.FromPart(p, hair.Part)) < 0.085;
+
+    private static int Cell(double x, double y) =>
+        Math.Clamp((int)(y / CellCm) + Side / 2, 0, Side - 1) * Side + Math.Clamp((int)(x / CellCm) + Side / 2, 0, Side - 1);
+}

@@ -1,0 +1,178 @@
+using System.Numerics;
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Fall;
+
+/// <summary>
+/// One strand falling: it leaves the scalp along the combed flow, bends to gravity, slides on the head, keeps the face free,
+/// decides before the shoulder to hang in front of it or behind, and never enters the body. All values: model assumption.
+/// </summary>
+internal sealed class March(HeadForm head, Strands strands, PartLine part, HairProfile hair)
+{
+    /// <summary>Most points a march can take.</summary>
+    public const int Most = 96;
+
+    private const float ShoulderRidgeZ = -4.6f;
+    private readonly Flow flow = new(part);
+    private readonly float volume = Bulk(hair);
+    private readonly float stiffness = hair.Diameter switch { Diameter.Fine => 0.85f, Diameter.Coarse => 1.25f, _ => 1f };
+
+    /// <summary>How much room hair takes, from density and diameter; 1 for medium.</summary>
+    public static float Bulk(HairProfile hair)
+    {
+        var d = HairFibre.DiameterCm(hair.Diameter) / HairFibre.DiameterCm(Diameter.Medium);
+        return (float)Math.Pow(HairFibre.PerSquareCm(hair.Density) / 180 * d * d, 0.3);
+    }
+
+    /// <summary>Step length at a distance from the scalp, cm: short where hair bends.</summary>
+    public static float Step(float s) => s < 3 ? 0.5f : s < 8 ? 0.9f : s < 22 ? 1.35f : 1.8f;
+
+    /// <summary>Lets a strand fall until it is long enough or low enough; returns the number of points.</summary>
+    /// <param name="strand">Which strand.</param>
+    /// <param name="length">Length to stop at, cm.</param>
+    /// <param name="lowest">Height to stop at, cm.</param>
+    /// <param name="path">Room for <see cref="Most"/> points.</param>
+    /// <param name="reached">Length of the path, cm.</param>
+    public int Run(int strand, float length, float lowest, Span<Vector3> path, out float reached)
+    {
+        var l = strands.Lock[strand];
+        var h = strands.Above[strand];
+        var side = (float)strands.Side[strand];
+        var lockHash = Hash.Unit(l, 1);
+        var own = Hash.Unit(strand, 2);
+        var body = 1.75f * MathF.Pow(h, 0.75f);
+        var gravity = 0.20f / (stiffness * (1 + 0.15f * Hash.Signed(l, 3)));
+        var n = strands.Normal[strand];
+        var at = strands.Scalp[strand].Position + n * 0.03f;
+        var lift = (0.16f + 0.06f * Hash.Unit(l, 4)) * Curve.Smooth(0f, 0.25f, h);
+        var fromCrown = (at - Landmarks.Crown).Length();
+        lift *= 0.35f + 0.65f * Curve.Smooth(0.5f, 3f, fromCrown);
+        var dir = Vector3.Normalize(flow.At(at, n, side) + n * lift);
+        var target = float.NaN;
+        path[0] = at;
+        var count = 1;
+        var s = 0f;
+        while (count < Most)
+        {
+            var step = MathF.Min(Step(s), length - s);
+            if (step <= 1e-3f || at.Y <= lowest)
+            {
+                break;
+            }
+
+            var field = head.Grid.At(at);
+            n = Vector3.Normalize(new Vector3(field.X, field.Y, field.Z));
+            // Locks part in depth only on their way down, so that the top of the head stays one smooth line.
+            var apart = Curve.Smooth(1f, 9f, s);
+            var off = volume * (0.12f + body * (1 + 0.28f * (lockHash - 0.5f) * apart) + 0.25f * (0.5f + (lockHash - 0.5f) * apart)) + 0.03f * own;
+            var want = off * (0.62f * Curve.Smooth(-1f, 6f, s) + 0.38f * Curve.Smooth(4f, 14f, s));
+
+            if (field.W < want + 1.3f && at.Y > -3)
+            {
+                var comb = 0.55f * step * (1 - Curve.Smooth(9f, 15f, s));
+                if (comb > 0)
+                {
+                    dir = Vector3.Normalize(Vector3.Lerp(dir, flow.At(at, n, side), MathF.Min(comb, 1)));
+                }
+            }
+
+            dir.Y -= gravity * step * Math.Clamp(s / 6, 0.1f, 1f);
+            KeepFaceFree(ref at, ref dir, side, s, step);
+            DrawIn(at, ref dir, step);
+            Choose(l, at, ref dir, ref target, step);
+            dir = Vector3.Normalize(dir);
+            at += dir * step;
+
+            field = head.Grid.At(at);
+            if (field.W < want)
+            {
+                n = Vector3.Normalize(new Vector3(field.X, field.Y, field.Z));
+                if (at.Y < -10.5f || (at.Z < -5 && at.Y < -4))
+                {
+                    n = OverShoulder(n, target);
+                }
+
+                at += n * (want - field.W);
+                var inward = Vector3.Dot(dir, n);
+                if (inward < 0)
+                {
+                    dir = Vector3.Normalize(dir - n * inward);
+                }
+            }
+
+            s += (at - path[count - 1]).Length();
+            path[count++] = at;
+        }
+
+        reached = s;
+        return count;
+    }
+
+    private static void KeepFaceFree(ref Vector3 at, ref Vector3 dir, float side, float s, float step)
+    {
+        if (at.Z < 0.5f || at.Y > 8.5f)
+        {
+            return;
+        }
+
+        // Half the width to keep clear: 5.4 at the eyes, 4.3 at the chin, 2.5 on the chest.
+        var clear = at.Y > -2 ? 5.4f : at.Y > -9.5f ? 5.4f + (at.Y + 2) / 7.5f * 1.1f : MathF.Max(2.5f, 4.3f + (at.Y + 9.5f) * 0.14f);
+        var missing = clear - side * at.X;
+        if (missing <= 0)
+        {
+            return;
+        }
+
+        var push = missing * Curve.Smooth(0.5f, 5f, s) * Curve.Smooth(0.5f, 2f, at.Z) * Curve.Smooth(8.5f, 6f, at.Y);
+        at.X += side * MathF.Min(push * 0.3f, 0.4f) * step;
+        dir.X += side * MathF.Min(push * 0.12f, 0.3f) * step;
+    }
+
+    private static void DrawIn(Vector3 at, ref Vector3 dir, float step)
+    {
+        if (at.Y > -3.5f)
+        {
+            return;
+        }
+
+        var x = at.X;
+        var z = at.Z + 3.4f;
+        var r = MathF.Sqrt(x * x + z * z);
+        var over = MathF.Max(r - 6, 0) * 0.011f + (at.Y > -13 ? MathF.Max(MathF.Abs(x) - 9, 0) * 0.03f : 0);
+        if (over > 0)
+        {
+            dir.X -= x / r * over * step;
+            dir.Z -= z / r * over * step;
+        }
+    }
+
+    private static void Choose(int l, Vector3 at, ref Vector3 dir, ref float target, float step)
+    {
+        if (at.Y > -7)
+        {
+            return;
+        }
+
+        if (float.IsNaN(target))
+        {
+            // One lock goes one way, well before it touches: in front of the shoulder's ridge or behind it.
+            var spread = 3f * Hash.Signed(l, 5);
+            target = at.Z + 1.5f * Hash.Signed(l, 6) > ShoulderRidgeZ ? 0.3f + spread * 0.8f : -9.6f + spread * 0.6f;
+        }
+
+        // Below the shoulder, hair by the neck hangs where it likes.
+        if (MathF.Abs(at.X) > 4 || at.Y > -12)
+        {
+            dir.Z += 0.026f * (target - at.Z) * step * Curve.Smooth(7f, 9.5f, -at.Y);
+        }
+    }
+
+    private static Vector3 OverShoulder(Vector3 n, float target)
+    {
+        n.X *= 0.2f;
+        n.Z += target > ShoulderRidgeZ ? 0.6f : -0.6f;
+        return Vector3.Normalize(n);
+    }
+}

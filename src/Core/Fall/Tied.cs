@@ -1,0 +1,163 @@
+using System.Numerics;
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Fall;
+
+/// <summary>Where hair is held together: the middle of the knot, how thick it is, and the middle line of the tail that leaves it.</summary>
+internal sealed record TieKnot(Vector3 At, float RadiusCm, Vector3[] Tail);
+
+/// <summary>Hair tied back high: combed over the head to the knot, then hanging as one tail. Model assumption.</summary>
+internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair)
+{
+    private const int P = Places.Points;
+    private const float KnotRadius = 1.05f;
+    private const int TailPoints = 48;
+    private const float TailStep = 1.3f;
+    private static readonly Vector3 TieDirection = Vector3.Normalize(new Vector3(0, 0.52f, -0.85f));
+    private static readonly Vector3 KnotAt = Form.SkullCentre + TieDirection * (Form.Radius(TieDirection) + 1.5f);
+
+    /// <summary>Paths of all strands; those too short to reach the knot stay loose.</summary>
+    public (Vector3[] Points, TieKnot Knot) Run(Vector3[] loose, float[] lengths)
+    {
+        var (line, across, along) = TailLine();
+        var bulk = MathF.Sqrt(March.Bulk(hair));
+        var points = new Vector3[loose.Length];
+        Parallel.For(0, 16, chunk =>
+        {
+            Span<Vector3> path = stackalloc Vector3[28 + TailPoints];
+            for (var i = chunk * strands.Count / 16; i < (chunk + 1) * strands.Count / 16; i++)
+            {
+                var into = points.AsSpan(i * P, P);
+                var count = ToKnot(i, path, bulk, out var way);
+                if (lengths[i] < way + 0.5f)
+                {
+                    TooShort(loose.AsSpan(i * P, P), path[..count], lengths[i], way, into);
+                    continue;
+                }
+
+                for (var k = 1; k < TailPoints; k++)
+                {
+                    path[count++] = InTail(i, k, line, across, along, bulk);
+                }
+
+                Resample.Even(path[..count], lengths[i], into);
+            }
+        });
+        return (points, new TieKnot(KnotAt, KnotRadius, line));
+    }
+
+    private int ToKnot(int i, Span<Vector3> path, float bulk, out float way)
+    {
+        const int steps = 28;
+        var from = Vector3.Normalize(strands.Scalp[i].Position - Form.SkullCentre);
+        var l = strands.Lock[i];
+        var h = strands.Above[i];
+        var middle = Vector3.Normalize(from + TieDirection * 0.9f + new Vector3(strands.Side[i] * 0.05f * (1 - h), 0.08f, 0));
+        var layer = bulk * (0.1f + 0.65f * (0.5f * Hash.Unit(l, 30) + 0.5f * h));
+
+        // Hair arrives at the knot on the side it comes from.
+        var (u, v) = Frame(TieDirection);
+        var arrive = from - TieDirection * Vector3.Dot(from, TieDirection);
+        var angle = MathF.Atan2(Vector3.Dot(arrive, v), Vector3.Dot(arrive, u)) + 0.25f * Hash.Signed(i, 31);
+        var within = KnotRadius * MathF.Sqrt(0.15f + 0.85f * Hash.Unit(i, 32));
+        var end = KnotAt + (u * MathF.Cos(angle) + v * MathF.Sin(angle)) * within;
+
+        path[0] = strands.Scalp[i].Position + strands.Normal[i] * 0.03f;
+        way = 0;
+        for (var k = 1; k < steps; k++)
+        {
+            var t = k / (steps - 1f);
+            var d = from * ((1 - t) * (1 - t)) + middle * (2 * t * (1 - t)) + TieDirection * (t * t);
+            d = Vector3.Normalize(d);
+            var r = Form.SkullCentre + d * (RadiusOf(d) + layer * Curve.Smooth(0f, 0.3f, t) + 0.05f);
+            path[k] = Vector3.Lerp(r, end, Curve.Smooth(0.62f, 1f, t));
+            way += (path[k] - path[k - 1]).Length();
+        }
+
+        return steps;
+    }
+
+    private float RadiusOf(Vector3 d)
+    {
+        var r = 10.5f;
+        for (var k = 0; k < 4; k++)
+        {
+            r -= head.Grid.At(Form.SkullCentre + d * r).W;
+        }
+
+        return r;
+    }
+
+    private static void TooShort(ReadOnlySpan<Vector3> loose, ReadOnlySpan<Vector3> path, float length, float way, Span<Vector3> into)
+    {
+        // What nearly reaches is tucked in; shorter hair hangs out of it.
+        if (length > 0.72f * way)
+        {
+            Resample.Even(path, MathF.Min(length, way), into);
+        }
+        else
+        {
+            loose.CopyTo(into);
+        }
+    }
+
+    /// <summary>The tail's middle: out of the knot, bending down, kept off the body; with frames carried along it.</summary>
+    private (Vector3[] Line, Vector3[] Across, Vector3[] Along) TailLine()
+    {
+        var line = new Vector3[TailPoints];
+        var across = new Vector3[TailPoints];
+        var along = new Vector3[TailPoints];
+        var at = KnotAt;
+        var dir = Vector3.Normalize(TieDirection + new Vector3(0, -0.1f, 0));
+        var (u, _) = Frame(dir);
+        for (var k = 0; k < TailPoints; k++)
+        {
+            line[k] = at;
+            along[k] = dir;
+            u = Vector3.Normalize(u - dir * Vector3.Dot(u, dir));
+            across[k] = u;
+            dir = Vector3.Normalize(dir + new Vector3(0, -0.36f * TailStep, 0));
+            at += dir * TailStep;
+            var field = head.Grid.At(at);
+            var room = Radius(k) + 0.4f;
+            if (field.W < room)
+            {
+                var n = Vector3.Normalize(new Vector3(field.X, field.Y, field.Z));
+                at += n * (room - field.W);
+                var inward = Vector3.Dot(dir, n);
+                if (inward < 0)
+                {
+                    dir = Vector3.Normalize(dir - n * inward);
+                }
+            }
+        }
+
+        return (line, across, along);
+    }
+
+    private static float Radius(int k) => 1.2f + 1.1f * Curve.Smooth(0f, 20f, k * TailStep);
+
+    private Vector3 InTail(int i, int k, Vector3[] line, Vector3[] across, Vector3[] along, float bulk)
+    {
+        var l = strands.Lock[i];
+        var v = Vector3.Cross(along[k], across[k]);
+        var spread = Radius(k) / 2.3f * bulk;
+
+        // Whole locks have their place in the tail, strands a place in their lock.
+        var a = Hash.Unit(l, 33) * 2 * MathF.PI;
+        var r = 1.55f * MathF.Sqrt(Hash.Unit(l, 34)) * spread;
+        var b = Hash.Unit(i, 35) * 2 * MathF.PI;
+        var q = (0.4f + 0.25f * Curve.Smooth(4f, 24f, k * TailStep)) * MathF.Sqrt(Hash.Unit(i, 36)) * (0.5f + spread);
+        var x = r * MathF.Cos(a) + q * MathF.Cos(b);
+        var y = r * MathF.Sin(a) + q * MathF.Sin(b);
+        return line[k] + across[k] * x + v * y;
+    }
+
+    private static (Vector3 U, Vector3 V) Frame(Vector3 axis)
+    {
+        var u = Vector3.Normalize(Vector3.Cross(Vector3.UnitY, axis));
+        return (u, Vector3.Cross(axis, u));
+    }
+}

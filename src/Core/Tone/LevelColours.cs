@@ -1,0 +1,102 @@
+namespace Wendro.Core.Tone;
+
+/// <summary>
+/// The colour hair of a level is drawn in, untoned, and what light and shade make of it. Level → L* is the table measures use too;
+/// chroma and hue: model assumption (more chroma or a yellower hue turns khaki).
+/// </summary>
+public static class LevelColours
+{
+    /// <summary>Shades a colour is tabled in.</summary>
+    public const int Shades = 128;
+
+    /// <summary>Largest shade a byte can carry, as a factor on the colour.</summary>
+    public const double BrightestShade = 1.7;
+
+    private const double Exposure = 1.15;
+    private static readonly double[] Lightnesses = [8, 14, 20, 26, 33, 41, 50, 60, 70, 79];
+    private static readonly double[] Chromas = [3, 6, 9.5, 13, 18, 23, 27, 26.5, 24, 20];
+    private static readonly double[] Hues = [40, 42, 45, 49, 54, 59, 64, 70, 76, 84];
+
+    /// <summary>CIE L* of hair at a level, 8..79. Model assumption.</summary>
+    /// <param name="level">1..10; outside, the nearest end.</param>
+    public static double Lightness(double level) => Between(Lightnesses, level);
+
+    /// <summary>Linear sRGB of hair at a level in even light, 0..1 each.</summary>
+    /// <param name="level">1..10; outside, the nearest end.</param>
+    public static (double R, double G, double B) Linear(double level)
+    {
+        var hue = Between(Hues, level) * Math.PI / 180;
+        var chroma = Between(Chromas, level);
+        return FromLab(Lightness(level), chroma * Math.Cos(hue), chroma * Math.Sin(hue));
+    }
+
+    /// <summary>The colour as #rrggbb.</summary>
+    public static string Hex(double level)
+    {
+        var (r, g, b) = Linear(level);
+        return $"#{Encode(r):x2}{Encode(g):x2}{Encode(b):x2}";
+    }
+
+    /// <summary>Table of linear light, 0..65535 for red, green and blue, by level byte and shade: 256 × 128 × 3.</summary>
+    public static ushort[] Table()
+    {
+        var table = new ushort[256 * Shades * 3];
+        for (var l = 0; l < 256; l++)
+        {
+            var (r, g, b) = Linear(Units.Level.FromByte((byte)l));
+            for (var s = 0; s < Shades; s++)
+            {
+                // A byte carries the square root of shade, so dark shades keep their steps; shadows get warmer.
+                var code = s / (Shades - 1.0);
+                var shade = code * code * BrightestShade;
+                var i = (l * Shades + s) * 3;
+                table[i] = Word(r * Math.Pow(shade, 0.9));
+                table[i + 1] = Word(g * shade);
+                table[i + 2] = Word(b * Math.Pow(shade, 1.1));
+            }
+        }
+
+        return table;
+    }
+
+    /// <summary>8-bit sRGB of a linear value 0..1.</summary>
+    public static byte Encode(double linear)
+    {
+        var v = Math.Clamp(linear, 0, 1);
+        var c = v <= 0.0031308 ? v * 12.92 : 1.055 * Math.Pow(v, 1 / 2.4) - 0.055;
+        return (byte)Math.Round(c * 255);
+    }
+
+    /// <summary>CIE L* of linear sRGB.</summary>
+    public static double LightnessOf(double r, double g, double b)
+    {
+        var y = 0.2126 * r + 0.7152 * g + 0.0722 * b;
+        return y <= 216.0 / 24389 ? y * 24389 / 27 : 116 * Math.Cbrt(y) - 16;
+    }
+
+    private static ushort Word(double light)
+    {
+        var k = light * Exposure;
+        return (ushort)Math.Clamp(Math.Round(k / (1 + 0.12 * k) * 65535), 0, 65535);
+    }
+
+    private static double Between(double[] table, double level)
+    {
+        var x = Math.Clamp(level, 1, 10) - 1;
+        var i = Math.Min((int)x, 8);
+        return table[i] + (table[i + 1] - table[i]) * (x - i);
+    }
+
+    private static (double R, double G, double B) FromLab(double l, double a, double b)
+    {
+        static double Cube(double t) => t > 6.0 / 29 ? t * t * t : 3 * 36.0 / 841 * (t - 4.0 / 29);
+        var fy = (l + 16) / 116;
+        var x = 0.95047 * Cube(fy + a / 500);
+        var y = Cube(fy);
+        var z = 1.08883 * Cube(fy - b / 200);
+        return (
+            3.2404542 * x - 1.5371385 * y - 0.4985314 * z,
+            -0.9692660 * x + 1.8760108 * y + 0.0415560 * z,
+            0.0556434 * x - 0.2040259 * y + 1.0572252 * z);
+    }
+}
