@@ -1,0 +1,42 @@
+using Wendro.Core.Fall;
+using Wendro.Core.Head;
+using Wendro.Core.Paint;
+
+namespace Wendro.Core.Blend;
+
+/// <summary>What can be wrong with a blend.</summary>
+public enum FindingKind { HardLine, FrontNotBrighter, Stripes, DriesFirst, DarkBehindHairline }
+
+/// <summary>How much it matters: alarm will be seen by anybody, caution by a colourist, note is good to know.</summary>
+public enum Severity { Alarm, Caution, Note }
+
+/// <summary>A figure a finding rests on.</summary>
+/// <param name="Name">What it is.</param>
+/// <param name="Value">How much.</param>
+/// <param name="Unit">Of what.</param>
+public sealed record Figure(string Name, double Value, string Unit);
+
+/// <summary>Something wrong with the blend: what, where, why.</summary>
+/// <param name="Kind">What.</param>
+/// <param name="Severity">How much it matters.</param>
+/// <param name="Title">In a few words.</param>
+/// <param name="Text">One sentence of evidence with figures.</param>
+/// <param name="Why">How it was judged: inputs, formula, threshold.</param>
+/// <param name="Zones">Where, by zone.</param>
+/// <param name="Panels">Where, by panel.</param>
+/// <param name="Wear">The wear it shows in.</param>
+/// <param name="Evidence">The figures.</param>
+public sealed record Finding(
+    FindingKind Kind,
+    Severity Severity,
+    string Title,
+    string Text,
+    string Why,
+    IReadOnlyList<Zone> Zones,
+    IReadOnlyList<PanelKey> Panels,
+    Wear Wear,
+    IReadOnlyList<Figure> Evidence)
+{
+    /// <summary>The same finding keeps its name from edit to edit: its kind and where it is.</summary>
+    public string Id => Zones.Count == 1 ? $"{Kind}:{Zones[0]}" : Kind.ToString();
+}

@@ -1,0 +1,28 @@
+using Wendro.Core.Lift;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Blend;
+
+/// <summary>When the hair is looked at: before, at a minute of processing, or rinsed.</summary>
+public readonly record struct Moment
+{
+    private readonly double minutes;
+
+    private Moment(double minutes) => this.minutes = minutes;
+
+    /// <summary>Before any product.</summary>
+    public static Moment Before { get; } = new(0);
+
+    /// <summary>After each formula's own minutes.</summary>
+    public static Moment Rinsed { get; } = new(double.PositiveInfinity);
+
+    /// <summary>At a minute of processing, counted for every panel from when it was painted.</summary>
+    public static Moment At(Minutes minutes) => new(minutes.Value);
+
+    /// <summary>How long a formula has worked by then, minutes; never longer than it is left on.</summary>
+    public double MinutesOf(Formula formula)
+    {
+        ArgumentNullException.ThrowIfNull(formula);
+        return Math.Min(minutes, formula.Minutes);
+    }
+}

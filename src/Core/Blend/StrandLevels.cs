@@ -1,0 +1,137 @@
+using Wendro.Core.Fall;
+using Wendro.Core.Hair;
+using Wendro.Core.Paint;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Blend;
+
+/// <summary>The level of every strand at its 64 places, as bytes, at one moment. Unmixed: what measures count.</summary>
+public static class StrandLevels
+{
+    /// <summary>How far one strand's upper edge strays from its panel's, cm either way: no brush draws a ruler's edge. Model assumption.</summary>
+    public const double StrayCm = 0.6;
+
+    /// <summary>How far paint strays between hairs at its depth, share of the section either way. Model assumption.</summary>
+    public const double StrayDepth = 0.04;
+
+    /// <summary>Share of a strand's drawn level taken from its lock, for a strand stands for several hairs. Drawing only. Model assumption.</summary>
+    public const double LockShare = 0.45;
+
+    private const int N = Places.Count;
+
+    /// <summary>Levels of all strands.</summary>
+    public static byte[] All(HairProfile hair, StrandMap map, IReadOnlyList<PlannedPanel> panels, float[] lengths, Moment moment)
+    {
+        ArgumentNullException.ThrowIfNull(hair);
+        ArgumentNullException.ThrowIfNull(map);
+        ArgumentNullException.ThrowIfNull(panels);
+        var levels = new byte[map.Panel.Length * N];
+        Array.Fill(levels, Level.ToByte(hair.NaturalLevel));
+        Parallel.For(0, panels.Count, p =>
+        {
+            if (panels[p].Painted is not null)
+            {
+                OfPanel(hair, map, panels[p], map.StrandsOf[p], lengths, moment, levels);
+            }
+        });
+        return levels;
+    }
+
+    /// <summary>Writes the levels of one panel's strands into the levels of all.</summary>
+    public static void OfPanel(
+        HairProfile hair, StrandMap map, PlannedPanel panel, int[] strands, float[] lengths, Moment moment, byte[] into)
+    {
+        ArgumentNullException.ThrowIfNull(hair);
+        ArgumentNullException.ThrowIfNull(map);
+        ArgumentNullException.ThrowIfNull(panel);
+        ArgumentNullException.ThrowIfNull(strands);
+        ArgumentNullException.ThrowIfNull(lengths);
+        var natural = Level.ToByte(hair.NaturalLevel);
+        if (panel.Painted is not { } painted || panel.LiftingOf(hair) is not { } lifting)
+        {
+            foreach (var i in strands)
+            {
+                into.AsSpan(i * N, N).Fill(natural);
+            }
+
+            return;
+        }
+
+        var minutes = moment.MinutesOf(panel.Formula!);
+        Span<byte> byCoverage = stackalloc byte[256];
+        for (var c = 0; c < 256; c++)
+        {
+            byCoverage[c] = Level.ToByte(hair.NaturalLevel + lifting.GainAtCoverage(minutes, c / 255.0));
+        }
+
+        foreach (var i in strands)
+        {
+            Strand(painted, i, map.U[i], map.W[i], lengths[i], byCoverage, into.AsSpan(i * N, N));
+        }
+    }
+
+    /// <summary>The levels a picture is drawn with: each strand mixed with the mean of its lock at the same place.</summary>
+    /// <param name="strands">Strands and locks.</param>
+    /// <param name="levels">Unmixed levels.</param>
+    /// <param name="locks">Which locks to write; null for all.</param>
+    /// <param name="into">Where to.</param>
+    public static void Draw(Strands strands, byte[] levels, IReadOnlyCollection<int>? locks, byte[] into)
+    {
+        ArgumentNullException.ThrowIfNull(strands);
+        ArgumentNullException.ThrowIfNull(levels);
+        ArgumentNullException.ThrowIfNull(into);
+        if (locks is null)
+        {
+            Parallel.For(0, strands.LockCount, l => DrawLock(strands, levels, l, into));
+            return;
+        }
+
+        foreach (var l in locks)
+        {
+            DrawLock(strands, levels, l, into);
+        }
+    }
+
+    private static void DrawLock(Strands strands, byte[] levels, int l, byte[] into)
+    {
+        var (from, to) = (strands.LockStart[l], strands.LockStart[l + 1]);
+        Span<int> sum = stackalloc int[N];
+        sum.Clear();
+        for (var i = from; i < to; i++)
+        {
+            for (var k = 0; k < N; k++)
+            {
+                sum[k] += levels[i * N + k];
+            }
+        }
+
+        Span<int> share = stackalloc int[N];
+        for (var k = 0; k < N; k++)
+        {
+            share[k] = (int)(256 * LockShare * (0.3 + 0.7 * Places.Share(k)));
+            sum[k] /= to - from;
+        }
+
+        for (var i = from; i < to; i++)
+        {
+            for (var k = 0; k < N; k++)
+            {
+                into[i * N + k] = (byte)((levels[i * N + k] * (256 - share[k]) + sum[k] * share[k] + 128) >> 8);
+            }
+        }
+    }
+
+    private static void Strand(
+        PaintedPanel painted, int i, float u, float w, float length, ReadOnlySpan<byte> byCoverage, Span<byte> into)
+    {
+        var edge = painted.UpperEdge(u) + StrayCm * Hash.Signed(i, 50);
+        var across = Math.Clamp(w + StrayDepth * Hash.Signed(i, 51), 0, 1);
+        for (var k = 0; k < N; k++)
+        {
+            var share = Places.Share(k);
+            var along = Curve.Smooth(edge, edge + painted.Paint.BlurCm, share * length);
+            var coverage = along <= 0 ? 0 : along * painted.CoverageThrough(across, share);
+            into[k] = byCoverage[(int)(coverage * 255 + 0.5)];
+        }
+    }
+}

@@ -1,0 +1,85 @@
+using Wendro.Core.Fall;
+using Wendro.Core.Head;
+using Wendro.Core.Paint;
+
+namespace Wendro.Core.Blend;
+
+/// <summary>Which strand lies where among the panels. Sectioning changes it; what is seen does not know it.</summary>
+public sealed class StrandMap
+{
+    private StrandMap(int strands)
+    {
+        Panel = new short[strands];
+        U = new float[strands];
+        W = new float[strands];
+        Zone = new byte[strands];
+    }
+
+    /// <summary>Panel number of each strand, −1 where it is left out.</summary>
+    public short[] Panel { get; }
+
+    /// <summary>Across its panel, 0..1.</summary>
+    public float[] U { get; }
+
+    /// <summary>Through its section, 0..1.</summary>
+    public float[] W { get; }
+
+    /// <summary>Zone of each strand, as a number.</summary>
+    public byte[] Zone { get; }
+
+    /// <summary>Strands of each panel.</summary>
+    public IReadOnlyList<int[]> StrandsOf { get; private set; } = [];
+
+    /// <summary>Finds every strand's place.</summary>
+    /// <param name="strands">The strands.</param>
+    /// <param name="zones">The zones by part.</param>
+    /// <param name="cut">Each zone's panels and the number of its first among all; zones left whole are absent.</param>
+    /// <param name="panels">How many panels there are.</param>
+    public static StrandMap Of(
+        Strands strands, Zones zones, IReadOnlyDictionary<Zone, (ZonePanels Panels, int First)> cut, int panels)
+    {
+        ArgumentNullException.ThrowIfNull(strands);
+        ArgumentNullException.ThrowIfNull(zones);
+        ArgumentNullException.ThrowIfNull(cut);
+        var map = new StrandMap(strands.Count);
+        Parallel.For(0, 8, chunk =>
+        {
+            for (var i = chunk * strands.Count / 8; i < (chunk + 1) * strands.Count / 8; i++)
+            {
+                map.Locate(i, strands.Scalp[i], zones, cut);
+            }
+        });
+
+        var counts = new int[panels];
+        foreach (var p in map.Panel.Where(p => p >= 0))
+        {
+            counts[p]++;
+        }
+
+        var lists = counts.Select(c => new int[c]).ToArray();
+        Array.Clear(counts);
+        for (var i = 0; i < map.Panel.Length; i++)
+        {
+            if (map.Panel[i] is >= 0 and var p)
+            {
+                lists[p][counts[p]++] = i;
+            }
+        }
+
+        map.StrandsOf = lists;
+        return map;
+    }
+
+    private void Locate(int i, in ScalpPoint p, Zones zones, IReadOnlyDictionary<Zone, (ZonePanels Panels, int First)> cut)
+    {
+        var zone = zones.At(p);
+        Zone[i] = (byte)zone;
+        Panel[i] = -1;
+        if (cut.TryGetValue(zone, out var of) && of.Panels.At(p) is { } at)
+        {
+            Panel[i] = (short)(of.First + at.Panel);
+            U[i] = (float)at.U;
+            W[i] = (float)at.W;
+        }
+    }
+}

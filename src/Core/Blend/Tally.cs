@@ -1,0 +1,176 @@
+using Wendro.Core.Fall;
+using Wendro.Core.Head;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Blend;
+
+/// <summary>
+/// What is seen of a painted head in one wear, counted in whole samples and level bytes, so that taking a strand out and putting
+/// it back leaves the very same numbers.
+/// </summary>
+public sealed class Tally
+{
+    /// <summary>Seen hair this much above natural counts as light, levels. Source: the trade's eye; model assumption.</summary>
+    public const double LightAbove = 1.5;
+
+    /// <summary>Ends are the last part of a strand from this share of its length on. Model assumption.</summary>
+    public const double EndsFrom = 0.75;
+
+    private const int Zones = 12;
+    private static readonly int EndsPlace = Enumerable.Range(0, Places.Count).First(k => Places.Share(k) >= EndsFrom);
+    private readonly SeenWeights weights;
+    private readonly StrandMap map;
+    private readonly bool[] left;
+    private readonly byte lightFrom;
+    private readonly long[] zone = new long[Zones * 2];
+    private readonly long[] zoneFront = new long[Zones * 2];
+    private readonly long[] side = new long[4];
+    private readonly long[] light = new long[4];
+    private readonly long[] along = new long[Zones * SeenWeights.Bins * 2];
+
+    private Tally(SeenWeights weights, StrandMap map, bool[] left, double natural)
+    {
+        this.weights = weights;
+        this.map = map;
+        this.left = left;
+        lightFrom = Level.ToByte(natural + LightAbove);
+    }
+
+    private Tally(Tally of)
+    {
+        (weights, map, left, lightFrom) = (of.weights, of.map, of.left, of.lightFrom);
+        (zone, zoneFront, side, light, along) =
+            ((long[])of.zone.Clone(), (long[])of.zoneFront.Clone(), (long[])of.side.Clone(), (long[])of.light.Clone(), (long[])of.along.Clone());
+    }
+
+    /// <summary>Samples of hair seen in all.</summary>
+    public long Samples => light[0];
+
+    /// <summary>Counts everything seen.</summary>
+    /// <param name="weights">What is seen.</param>
+    /// <param name="map">Which strand lies where.</param>
+    /// <param name="strands">The strands.</param>
+    /// <param name="levels">Unmixed levels.</param>
+    /// <param name="natural">Natural level.</param>
+    public static Tally Of(SeenWeights weights, StrandMap map, Strands strands, byte[] levels, double natural)
+    {
+        ArgumentNullException.ThrowIfNull(strands);
+        ArgumentNullException.ThrowIfNull(levels);
+        var tally = new Tally(weights, map, strands.Scalp.Select(p => p.Map.X > 0).ToArray(), natural);
+        for (var i = 0; i < strands.Count; i++)
+        {
+            tally.Count(i, levels, 1);
+        }
+
+        return tally;
+    }
+
+    /// <summary>The same after some strands changed their levels.</summary>
+    public Tally After(IEnumerable<int[]> changed, byte[] before, byte[] after)
+    {
+        ArgumentNullException.ThrowIfNull(changed);
+        ArgumentNullException.ThrowIfNull(before);
+        ArgumentNullException.ThrowIfNull(after);
+        var next = new Tally(this);
+        foreach (var strands in changed)
+        {
+            foreach (var i in strands)
+            {
+                next.Count(i, before, -1);
+                next.Count(i, after, 1);
+            }
+        }
+
+        return next;
+    }
+
+    /// <summary>Share of the seen hair that is light, 0..1.</summary>
+    public double LightShare => light[0] == 0 ? 0 : (double)light[1] / light[0];
+
+    /// <summary>Mean level of the light hair seen at the ends; null where there is none.</summary>
+    public double? EndsLevel => light[2] < 40 ? null : Mean(light[3], light[2]);
+
+    /// <summary>Mean seen level left and right of the middle of the head.</summary>
+    public (double Left, double Right) Sides => (Mean(side[1], side[0]), Mean(side[3], side[2]));
+
+    /// <summary>Mean seen level of some zones over all four views; null where none of their hair is seen.</summary>
+    public double? LevelOf(Func<Zone, bool> which) => Over(zone, which);
+
+    /// <summary>The same from the front alone.</summary>
+    public double? LevelFromFront(Func<Zone, bool> which) => Over(zoneFront, which);
+
+    /// <summary>Steepest rise of a zone's mean seen level along the hair: half-centimetre bins, over one centimetre; levels a cm, and where.</summary>
+    public (double Slope, double AtCm) Softness(Zone of)
+    {
+        var steepest = 0.0;
+        var at = 0.0;
+        for (var b = 0; b + 2 < SeenWeights.Bins; b++)
+        {
+            var i = ((int)of * SeenWeights.Bins + b) * 2;
+            var j = i + 4;
+            // A bin that is hardly seen says nothing.
+            if (along[i] < 60 || along[j] < 60)
+            {
+                continue;
+            }
+
+            var rise = Math.Abs(Mean(along[j + 1], along[j]) - Mean(along[i + 1], along[i]));
+            if (rise > steepest)
+            {
+                steepest = rise;
+                at = (b + 1.5) * SeenWeights.BinCm;
+            }
+        }
+
+        return (steepest, at);
+    }
+
+    private static double Mean(long levels, long samples) => samples == 0 ? 0 : 1 + levels * (9.0 / 255) / samples;
+
+    private static double? Over(long[] sums, Func<Zone, bool> which)
+    {
+        long samples = 0, levels = 0;
+        foreach (var z in ZoneFacts.All)
+        {
+            if (which(z))
+            {
+                samples += sums[(int)z * 2];
+                levels += sums[(int)z * 2 + 1];
+            }
+        }
+
+        return samples == 0 ? null : Mean(levels, samples);
+    }
+
+    private void Count(int i, byte[] levels, int sign)
+    {
+        var z = map.Zone[i] * 2;
+        var bins = map.Zone[i] * SeenWeights.Bins;
+        var s = left[i] ? 0 : 2;
+        for (var c = weights.Start[i]; c < weights.Start[i + 1]; c++)
+        {
+            int level = levels[i * Places.Count + weights.Place[c]];
+            var n = weights.All[c] * sign;
+            var front = weights.Front[c] * sign;
+            zone[z] += n;
+            zone[z + 1] += n * level;
+            zoneFront[z] += front;
+            zoneFront[z + 1] += front * level;
+            side[s] += n;
+            side[s + 1] += n * level;
+            var b = (bins + weights.Bin[c]) * 2;
+            along[b] += n;
+            along[b + 1] += n * level;
+            light[0] += n;
+            if (level >= lightFrom)
+            {
+                light[1] += n;
+                if (weights.Place[c] >= EndsPlace)
+                {
+                    light[2] += n;
+                    light[3] += n * level;
+                }
+            }
+        }
+    }
+}

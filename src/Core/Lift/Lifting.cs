@@ -1,0 +1,132 @@
+using Wendro.Core.Hair;
+using Wendro.Core.Paint;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Lift;
+
+/// <summary>Everything lift depends on but time.</summary>
+/// <param name="From">Level to start from.</param>
+/// <param name="Diameter">Strand diameter.</param>
+/// <param name="Porosity">Porosity.</param>
+/// <param name="Coloured">Whether the hair carries artificial colour.</param>
+/// <param name="Lightener">What lightens.</param>
+/// <param name="Volume">Developer.</param>
+/// <param name="Covering">What covers it.</param>
+/// <param name="LowHeat">Low heat on it.</param>
+/// <param name="Coverage">Share of the coat the work takes, 0..1: slows the lift.</param>
+/// <param name="Hairline">Hair of the front hairline, which goes faster.</param>
+public sealed record LiftCase(
+    Level From,
+    Diameter Diameter,
+    Porosity Porosity,
+    bool Coloured,
+    Lightener Lightener,
+    Volume Volume,
+    Covering Covering,
+    bool LowHeat = false,
+    double Coverage = 1,
+    bool Hairline = false);
+
+/// <summary>
+/// How light hair becomes. A film that dries works while it is moist: exposure X(t) = Q·τd·(1 − e^(−t/τd)), Q = 2^((T−25)/10);
+/// lift ΔL(t) = cap·(1 − e^(−X·k/τ)). Forwards and backwards in closed form. Model assumption throughout.
+/// </summary>
+public sealed class Lifting
+{
+    private readonly double warmth;
+    private readonly double drying;
+    private readonly double rate;
+
+    /// <summary>Prepares a case.</summary>
+    public Lifting(LiftCase of)
+    {
+        ArgumentNullException.ThrowIfNull(of);
+        Case = of;
+        var figures = LiftTables.Of(of.Lightener);
+        var (stays, degrees) = LiftTables.Under(of.Covering, of.LowHeat);
+        warmth = Math.Pow(2, (degrees - 25) / 10);
+        drying = figures.DryingMinutes * stays;
+        Cap = Math.Max(
+            0,
+            Math.Min(figures.RatedLevels * LiftTables.ShareOfRated(of.Volume), Level.Lightest - of.From.Value)
+            - (of.Coloured ? LiftTables.ColouredCapLoss : 0));
+        Speed = LiftTables.DeveloperSpeed(of.Volume)
+            * LiftTables.HairSpeed(of.Diameter, of.Porosity)
+            * (of.Coloured ? LiftTables.ColouredSpeed : 1)
+            * (of.Hairline ? LiftTables.HairlineSpeed : 1)
+            * Math.Clamp(of.Coverage, 0, 1);
+        rate = Speed / figures.WorkingMinutes;
+    }
+
+    /// <summary>What was asked.</summary>
+    public LiftCase Case { get; }
+
+    /// <summary>Most this can lift, levels.</summary>
+    public double Cap { get; }
+
+    /// <summary>Speed factor k.</summary>
+    public double Speed { get; }
+
+    /// <summary>Most it lifts before its film is dry for good, levels.</summary>
+    public double MostGain => Cap * (1 - Math.Exp(-warmth * drying * rate));
+
+    /// <summary>Exposure after some minutes, equivalent minutes at 25 °C.</summary>
+    public double Exposure(double minutes) => warmth * drying * (1 - Math.Exp(-minutes / drying));
+
+    /// <summary>Levels gained after some minutes ≥ 0.</summary>
+    public double Gain(double minutes) => Cap * (1 - Math.Exp(-Exposure(minutes) * rate));
+
+    /// <summary>Levels gained after some minutes with another coverage 0..1 than the case's: coverage touches the speed only.</summary>
+    public double GainAtCoverage(double minutes, double coverage) =>
+        Cap * (1 - Math.Exp(-Exposure(minutes) * rate * coverage));
+
+    /// <summary>Level after some minutes.</summary>
+    public Level After(Minutes minutes) => Level.Clamp(Case.From.Value + Gain(minutes.Value));
+
+    /// <summary>The minute after which the gain falls below 0.02 level a minute; 0 if it never reaches that.</summary>
+    public double DriesAtMinutes()
+    {
+        // The gain a minute only ever falls, so its crossing is found by halving.
+        double GainPerMinute(double t) => Cap * rate * Math.Exp(-Exposure(t) * rate) * warmth * Math.Exp(-t / drying);
+        if (GainPerMinute(0) <= LiftTables.DryGainPerMinute)
+        {
+            return 0;
+        }
+
+        double low = 0, high = 1;
+        while (GainPerMinute(high) > LiftTables.DryGainPerMinute)
+        {
+            high *= 2;
+        }
+
+        for (var i = 0; i < 80; i++)
+        {
+            var mid = (low + high) / 2;
+            (low, high) = GainPerMinute(mid) > LiftTables.DryGainPerMinute ? (mid, high) : (low, mid);
+        }
+
+        return high;
+    }
+
+    /// <summary>Minutes to a level, in closed form; 0 if already there, null if it is never reached.</summary>
+    public double? MinutesTo(Level target)
+    {
+        var gain = target.Value - Case.From.Value;
+        if (gain <= 0)
+        {
+            return 0;
+        }
+
+        if (gain >= Cap || rate <= 0)
+        {
+            return null;
+        }
+
+        var exposure = -Math.Log(1 - gain / Cap) / rate;
+        var share = exposure / (warmth * drying);
+        return share >= 1 ? null : -drying * Math.Log(1 - share);
+    }
+
+    /// <summary>Why a level is not reached: true when the film dries first, false when it lies beyond the cap.</summary>
+    public bool DriesBefore(Level target) => target.Value - Case.From.Value < Cap;
+}

@@ -1,0 +1,85 @@
+using MathNet.Numerics.Interpolation;
+using Wendro.Core.Hair;
+using Wendro.Core.Paint;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Lift;
+
+/// <summary>What lightens: clay, powder, cream, or half clay and half powder.</summary>
+public enum Lightener { Clay, Powder, Cream, Half }
+
+/// <summary>Constants of one lightener. Model assumption, to be corrected by leaflet and strand test.</summary>
+/// <param name="RatedLevels">Most it lifts at full strength, levels.</param>
+/// <param name="DryingMinutes">Time constant of its film drying in open air, minutes.</param>
+/// <param name="WorkingMinutes">Time constant of its lift, equivalent minutes at 25 °C.</param>
+/// <param name="ScalpSafe">Whether a leaflet may allow it on the scalp; off unless it says so.</param>
+/// <param name="OftenExcludesHeat">Many leaflets exclude heat.</param>
+public sealed record LightenerFigures(
+    double RatedLevels, double DryingMinutes, double WorkingMinutes, bool ScalpSafe, bool OftenExcludesHeat);
+
+/// <summary>All constants of lifting, in one place.</summary>
+public static class LiftTables
+{
+    /// <summary>Longest processing leaflets usually allow, minutes; the leaflet rules. Trade.</summary>
+    public const double LeafletLimitMinutes = 50;
+
+    /// <summary>The film counts as dry when the gain falls below this, levels a minute. Model assumption.</summary>
+    public const double DryGainPerMinute = 0.02;
+
+    /// <summary>Coloured hair lifts at this share of the speed. Model assumption.</summary>
+    public const double ColouredSpeed = 0.6;
+
+    /// <summary>Coloured hair reaches this much less, levels. Model assumption.</summary>
+    public const double ColouredCapLoss = 1;
+
+    /// <summary>Hair at the front hairline lifts faster by this factor. Model assumption.</summary>
+    public const double HairlineSpeed = 1.15;
+
+    /// <summary>Low heat warms by this much, °C. Model assumption.</summary>
+    public const double LowHeatDegrees = 7;
+
+    /// <summary>Developer above this stays off the scalp, volume. Trade.</summary>
+    public const double ScalpVolume = 20;
+
+    /// <summary>Lifting more than this on compromised hair is spread over several visits, levels. Trade.</summary>
+    public const double LevelsAVisit = 4;
+
+    private static readonly double[] Volumes = [5, 10, 20, 30, 40];
+    private static readonly CubicSpline Shares = CubicSpline.InterpolatePchipSorted(Volumes, [.25, .50, .75, .90, 1.0]);
+    private static readonly CubicSpline Speeds = CubicSpline.InterpolatePchipSorted(Volumes, [.45, .65, .85, 1.0, 1.15]);
+
+    /// <summary>The lightener's constants.</summary>
+    public static LightenerFigures Of(Lightener lightener) => lightener switch
+    {
+        Lightener.Clay => new(7, 40, 26, false, true),
+        Lightener.Powder => new(8, 14, 16, false, false),
+        Lightener.Cream => new(7.5, 28, 20, true, false),
+        _ => new(7.5, 28, 21, false, true),
+    };
+
+    /// <summary>Share of the rated lift a developer gives, .25..1; smooth and monotone between 5 and 40 vol.</summary>
+    public static double ShareOfRated(Volume volume) => Shares.Interpolate(volume.Value);
+
+    /// <summary>Speed a developer gives, .45..1.15; smooth and monotone between 5 and 40 vol.</summary>
+    public static double DeveloperSpeed(Volume volume) => Speeds.Interpolate(volume.Value);
+
+    /// <summary>Speed of the hair itself: diameter and porosity.</summary>
+    public static double HairSpeed(Diameter diameter, Porosity porosity) =>
+        diameter switch { Diameter.Fine => 1.2, Diameter.Coarse => 0.8, _ => 1.0 }
+        * porosity switch { Porosity.Low => 0.85, Porosity.High => 1.2, _ => 1.0 };
+
+    /// <summary>How much longer the film stays moist, and how warm it is, °C.</summary>
+    public static (double Drying, double Degrees) Under(Covering covering, bool lowHeat)
+    {
+        var (drying, degrees) = covering switch
+        {
+            Covering.Mesh => (2.0, 28.0),
+            Covering.Film => (3.0, 29.0),
+            Covering.Foil => (6.0, 31.0),
+            _ => (1.0, 27.0),
+        };
+        return lowHeat
+            ? (drying * (covering == Covering.Open ? 0.7 : 0.9), degrees + LowHeatDegrees)
+            : (drying, degrees);
+    }
+}

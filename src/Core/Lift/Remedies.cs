@@ -1,0 +1,118 @@
+using Wendro.Core.Paint;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Lift;
+
+/// <summary>A change that would reach a level not reached now.</summary>
+/// <param name="Kind">covering, volume, lightener, coat, heat or visits.</param>
+/// <param name="Words">What to change, in plain words.</param>
+/// <param name="Minutes">Minutes it would take; null for several visits.</param>
+public sealed record Remedy(string Kind, string Words, double? Minutes);
+
+/// <summary>How long a level takes, or why it is never reached and what would help.</summary>
+/// <param name="Reachable">Whether it is reached at all.</param>
+/// <param name="Minutes">When; null if never.</param>
+/// <param name="WithinLimit">Whether that lies within the leaflet's usual limit.</param>
+/// <param name="Because">The reason, in plain words with figures.</param>
+/// <param name="Remedies">What would reach it, mildest first; at least one when it is not reached.</param>
+public sealed record TimeToLevel(
+    bool Reachable, double? Minutes, bool WithinLimit, string Because, IReadOnlyList<Remedy> Remedies);
+
+/// <summary>The backwards question: how long to a level, and what to change when it is never reached.</summary>
+public static class Remedies
+{
+    /// <summary>Answers for one case and target.</summary>
+    public static TimeToLevel TimeTo(LiftCase of, Level target)
+    {
+        ArgumentNullException.ThrowIfNull(of);
+        var lifting = new Lifting(of);
+        var minutes = lifting.MinutesTo(target);
+        if (minutes is { } found)
+        {
+            var within = found <= LiftTables.LeafletLimitMinutes;
+            var because = found == 0
+                ? $"Level {target} is already there."
+                : within
+                    ? $"Level {target} after {found:0} min."
+                    : $"Level {target} takes {found:0} min; leaflets usually end at {LiftTables.LeafletLimitMinutes:0} min.";
+            return new(true, found, within, because, within ? [] : Find(of, target));
+        }
+
+        var most = of.From.Value + lifting.MostGain;
+        var why = lifting.DriesBefore(target)
+            ? $"It dries first: the film stops near level {most:0.0}."
+            : $"Out of reach: {of.Volume} lifts {lifting.Cap:0.0} levels at most, to {of.From.Value + lifting.Cap:0.0}.";
+        return new(false, null, false, why, Find(of, target));
+    }
+
+    private static List<Remedy> Find(LiftCase of, Level target)
+    {
+        var found = new List<Remedy>();
+        void Try(string kind, string words, LiftCase changed)
+        {
+            if (new Lifting(changed).MinutesTo(target) is { } m && m <= LiftTables.LeafletLimitMinutes)
+            {
+                found.Add(new Remedy(kind, $"{words}: level {target} after {m:0} min.", m));
+            }
+        }
+
+        if (of.Coverage < 1)
+        {
+            Try("coat", "Lay the full coat", of with { Coverage = 1 });
+        }
+
+        foreach (var covering in Enum.GetValues<Covering>().Where(c => c > of.Covering))
+        {
+            Try("covering", $"Cover with {Words(covering)}", of with { Covering = covering });
+        }
+
+        foreach (var volume in new[] { 10.0, 20, 30, 40 }.Where(v => v > of.Volume.Value))
+        {
+            Try("volume", $"Developer {volume:0} vol", of with { Volume = new Volume(volume) });
+        }
+
+        foreach (var lightener in Enum.GetValues<Lightener>().Where(l => l != of.Lightener))
+        {
+            Try("lightener", $"Use {Words(lightener)}", of with { Lightener = lightener });
+        }
+
+        if (!of.LowHeat && !LiftTables.Of(of.Lightener).OftenExcludesHeat)
+        {
+            Try("heat", "Low heat, if the leaflet allows it", of with { LowHeat = true });
+        }
+
+        if (found.Count == 0)
+        {
+            Try("covering", "Foil and 40 vol together", of with { Covering = Covering.Foil, Volume = new Volume(40), Coverage = 1 });
+        }
+
+        if (found.Count == 0)
+        {
+            var best = new Lifting(of with { Covering = Covering.Foil, Coverage = 1 }).Gain(LiftTables.LeafletLimitMinutes);
+            found.Add(new Remedy(
+                "visits",
+                $"Go lighter over several visits, weeks apart: foil today reaches about {of.From.Value + best:0.0}.",
+                null));
+        }
+
+        return found;
+    }
+
+    /// <summary>A covering in plain words.</summary>
+    public static string Words(Covering covering) => covering switch
+    {
+        Covering.Open => "open air",
+        Covering.Mesh => "mesh",
+        Covering.Film => "film",
+        _ => "foil",
+    };
+
+    /// <summary>A lightener in plain words.</summary>
+    public static string Words(Lightener lightener) => lightener switch
+    {
+        Lightener.Clay => "clay",
+        Lightener.Powder => "powder",
+        Lightener.Cream => "cream",
+        _ => "half clay, half powder",
+    };
+}

@@ -1,0 +1,60 @@
+using System.Globalization;
+using Wendro.Core.Head;
+
+namespace Wendro.Core.Paint;
+
+/// <summary>Which panel: zone, row counted from the low edge, column from her face (at the back from her left); all from 0.</summary>
+public readonly record struct PanelKey(Zone Zone, int Row, int Column)
+{
+    /// <summary>As written: zone/row/column, e.g. sideLeft/2/1.</summary>
+    public override string ToString() => $"{NameOf(Zone)}/{Row}/{Column}";
+
+    /// <summary>Reads what <see cref="ToString"/> writes; null if it is not a key.</summary>
+    public static PanelKey? Parse(string? text)
+    {
+        var parts = text?.Split('/') ?? [];
+        if (parts.Length != 3
+            || !ZoneFacts.All.Any(z => NameOf(z) == parts[0])
+            || !int.TryParse(parts[1], NumberStyles.None, CultureInfo.InvariantCulture, out var row)
+            || !int.TryParse(parts[2], NumberStyles.None, CultureInfo.InvariantCulture, out var column))
+        {
+            return null;
+        }
+
+        return new(ZoneFacts.All.First(z => NameOf(z) == parts[0]), row, column);
+    }
+
+    /// <summary>In plain words, counted from 1: "left side, row 3, panel 2".</summary>
+    public string Words => $"{ZoneFacts.Words(Zone)}, row {Row + 1}, panel {Column + 1}";
+
+    private static string NameOf(Zone zone)
+    {
+        var name = zone.ToString();
+        return char.ToLowerInvariant(name[0]) + name[1..];
+    }
+}
+
+/// <summary>The hair held for one painting.</summary>
+/// <param name="Key">Which.</param>
+/// <param name="Outlines">Where it lies on the crown map; one, or several where the zone's border cuts it.</param>
+/// <param name="AreaCm2">Scalp area, cm².</param>
+/// <param name="ThicknessMm">Thickness of its section, mm.</param>
+/// <param name="WidthCm">Width along its section, cm.</param>
+/// <param name="LengthCm">Mean length of its hair, cm.</param>
+/// <param name="HairGrams">Its hair, g.</param>
+/// <param name="Centre">A place in its middle.</param>
+public sealed record Panel(
+    PanelKey Key,
+    IReadOnlyList<Outline> Outlines,
+    double AreaCm2,
+    double ThicknessMm,
+    double WidthCm,
+    double LengthCm,
+    double HairGrams,
+    ScalpPoint Centre);
+
+/// <summary>Where a place of the scalp lies among the panels of its zone.</summary>
+/// <param name="Panel">Its panel's number in the zone.</param>
+/// <param name="U">Across the panel, 0 at the edge nearest her face (at the back: her left) .. 1.</param>
+/// <param name="W">Through the section, 0 at the edge nearest part or crown .. 1.</param>
+public readonly record struct InPanel(int Panel, double U, double W);

@@ -1,0 +1,54 @@
+using Wendro.Core.Head;
+
+namespace Wendro.Core.Paint;
+
+/// <summary>
+/// The two numbers a zone is cut by: how high a place lies across the sections (cm on the head, low edge to part or crown),
+/// and how far along a section (from her face backwards; at the back from her left to her right).
+/// </summary>
+internal static class Partings
+{
+    private const double DiagonalDegrees = 35;
+
+    /// <summary>Height across the sections: rows of a zone lie between equal values of it.</summary>
+    public static Func<ScalpPoint, double> Across(Zone zone, Parting parting, PartLine part)
+    {
+        var height = Height(zone, part);
+        if (parting == Parting.Horizontal)
+        {
+            return height;
+        }
+
+        var cos = Math.Cos(DiagonalDegrees * Math.PI / 180);
+        var sin = Math.Sin(DiagonalDegrees * Math.PI / 180);
+        var ahead = TowardsFace(zone);
+        return p => height(p) * cos - ahead(p) * sin;
+    }
+
+    /// <summary>Place along a section.</summary>
+    public static Func<ScalpPoint, double> Along(Zone zone) => zone switch
+    {
+        Zone.TopLeft or Zone.TopRight or Zone.FringeLeft or Zone.FringeRight => p => -p.Position.Z,
+        Zone.FaceFrameLeft or Zone.FaceFrameRight => p => Math.Abs(p.Azimuth),
+        Zone.SideLeft or Zone.SideRight => p => Math.Abs(p.Around),
+        _ => FromHerLeft,
+    };
+
+    private static Func<ScalpPoint, double> Height(Zone zone, PartLine part) => zone switch
+    {
+        Zone.TopLeft or Zone.TopRight or Zone.FringeLeft or Zone.FringeRight => p => -Math.Abs(Zones.FromPart(p, part)),
+        Zone.FaceFrameLeft or Zone.FaceFrameRight => p => p.FromHairlineCm,
+        _ => p => -p.FromTopCm,
+    };
+
+    /// <summary>Centimetres towards the face, roughly, for slanting a parting.</summary>
+    private static Func<ScalpPoint, double> TowardsFace(Zone zone) => zone switch
+    {
+        Zone.TopLeft or Zone.TopRight or Zone.FringeLeft or Zone.FringeRight => p => p.Position.Z,
+        Zone.FaceFrameLeft or Zone.FaceFrameRight => p => -Math.Abs(p.Azimuth) * 0.14,
+        Zone.SideLeft or Zone.SideRight => p => -Math.Abs(p.Around) * 0.145,
+        _ => p => Math.Abs(FromHerLeft(p) - 180) * 0.145,
+    };
+
+    private static double FromHerLeft(ScalpPoint p) => p.Around >= 0 ? p.Around : p.Around + 360;
+}

@@ -1,0 +1,19 @@
+namespace Wendro.Core.Paint;
+
+/// <summary>Which way partings run. Diagonal back: from high at the face to low at the back.</summary>
+public enum Parting { Horizontal, DiagonalBack }
+
+/// <summary>How one zone is cut into sections and panels. Thickness, width and leave-out are measured on the head.</summary>
+/// <param name="Parting">Direction of the partings.</param>
+/// <param name="ThicknessMm">Thickness of a section, mm, 4..40.</param>
+/// <param name="WidthCm">Width of a panel along its section, cm, 1..10; a row is shared out evenly.</param>
+/// <param name="LeaveOutMm">Hair left natural between sections, mm, 0..20.</param>
+/// <param name="Bricklay">Every other row is moved by half a panel.</param>
+public sealed record Sections(Parting Parting, double ThicknessMm, double WidthCm, double LeaveOutMm, bool Bricklay)
+{
+    /// <summary>The trade's usual start: horizontal, about a centimetre thick, a leave-out between.</summary>
+    public static Sections Usual { get; } = new(Parting.Horizontal, 12, 4.5, 4, true);
+
+    /// <summary>Finer work round the face: the hairline band as one section.</summary>
+    public static Sections UsualFaceFrame { get; } = new(Parting.Horizontal, 20, 3, 0, false);
+}

@@ -1,0 +1,145 @@
+using System.Collections.Immutable;
+using Wendro.Core.Head;
+using Wendro.Core.Paint;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>What came of an edit: the new plan, or what is wrong with the edit.</summary>
+/// <param name="Plan">The plan after the edit; the old one if there are problems.</param>
+/// <param name="Problems">Values that can't be taken; none if the edit was applied.</param>
+/// <param name="Lost">Panels whose paint found no place after a new cut or on the other side.</param>
+public sealed record Applied(Plan Plan, IReadOnlyList<Problem> Problems, IReadOnlyList<string> Lost)
+{
+    /// <summary>Whether the edit was applied.</summary>
+    public bool Succeeded => Problems.Count == 0;
+}
+
+/// <summary>The one door for change.</summary>
+public static class Applying
+{
+    /// <summary>Applies an edit to a plan.</summary>
+    /// <param name="plan">The plan.</param>
+    /// <param name="edit">The change.</param>
+    /// <param name="cutting">The head it is planned on.</param>
+    public static Applied Apply(this Plan plan, PlanEdit edit, Cutting cutting)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        ArgumentNullException.ThrowIfNull(edit);
+        ArgumentNullException.ThrowIfNull(cutting);
+        bool Exists(PanelKey key)
+        {
+            var row = cutting.Cut(plan.Part, key.Zone, plan.Zones[key.Zone].Sections);
+            return row.Panels.Any(p => p.Key == key);
+        }
+
+        var problems = EditChecks.Of(plan, edit, Exists);
+        if (problems.Count > 0)
+        {
+            return new Applied(plan, problems, []);
+        }
+
+        var (after, lost) = Change(plan, edit, cutting);
+        return new Applied(after, [], lost);
+    }
+
+    private static (Plan Plan, IReadOnlyList<string> Lost) Change(Plan plan, PlanEdit edit, Cutting cutting) => edit switch
+    {
+        CutZone e => HandOver.To(
+            plan,
+            plan.With(e.Zone, z => z with { Sections = new Sections(e.Parting, e.ThicknessMm, e.WidthCm, e.LeaveOutMm, e.Bricklay) }),
+            cutting),
+        MovePart e => HandOver.To(plan, plan with { Part = new PartLine(e.FrontCm, e.BackCm) }, cutting),
+        MirrorSide e => Mirroring.From(plan, e.From, cutting),
+        _ => (Simple(plan, edit, cutting), []),
+    };
+
+    private static Plan Simple(Plan plan, PlanEdit edit, Cutting cutting) => edit switch
+    {
+        ExcludeZone e => plan.With(e.Zone, z => z with { Excluded = e.Reason.Trim() }),
+        IncludeZone e => plan.With(e.Zone, z => z with { Excluded = null }),
+        PaintZone e => plan.With(e.Zone, z => z with
+        {
+            Usual = e.Paint,
+            Excluded = null,
+            Paint = z.Paint.Clear().AddRange(cutting.Cut(plan.Part, e.Zone, z.Sections).Panels.Select(p => KeyValuePair.Create(p.Key.ToString(), e.Paint))),
+        }),
+        PaintPanels e => Each(plan, e.Panels, _ => e.Paint),
+        ClearPanels e => Each(plan, e.Panels, _ => null),
+        SetShape e => Each(plan, e.Panels, p => p with { Shape = e.Shape, Flip = e.Flip ?? p.Flip }),
+        SetHeights e => Each(plan, e.Panels, p => Heights(p, e)),
+        SetBlur e => Each(plan, e.Panels, p => p with { BlurCm = e.BlurCm }),
+        SetDepth e => Each(plan, e.Panels, p => p with { MidsMm = e.MidsMm, EndsMm = e.EndsMm }),
+        SetFace e => Each(plan, e.Panels, p => p with { Face = e.Face }),
+        SetCovering e => Each(plan, e.Panels, p => p with { Covering = e.Covering }),
+        UseFormula e => Each(plan, e.Panels, p => p with { Formula = e.Formula }),
+        SetFormula e => plan with
+        {
+            Formulas = [.. plan.Formulas.Where(f => f.Id != e.Formula.Id).Append(e.Formula).OrderBy(f => f.Id, StringComparer.Ordinal)],
+        },
+        SpreadHeights e => Each(plan, e.Panels, p => p with { SpreadCm = e.SpreadCm }),
+        AlternateRows e => Alternate(plan, e, cutting),
+        SetWish e => plan with { Wish = e.Wish },
+        SetWears e => plan with { Wears = [.. e.Wears.Order()] },
+        _ => throw new InvalidOperationException($"No rule for {edit.GetType().Name}."),
+    };
+
+    /// <summary>A start set by hand stands: it is not spread any further.</summary>
+    private static PanelPaint Heights(PanelPaint p, SetHeights e) => p with
+    {
+        StartCm = e.StartCm ?? p.StartCm,
+        StartShare = e.StartCm is not null ? null : e.StartShare ?? p.StartShare,
+        SpreadCm = e.StartCm is null && e.StartShare is null ? p.SpreadCm : 0,
+        DropCm = e.DropCm ?? p.DropCm,
+    };
+
+    private static Plan Each(Plan plan, IReadOnlyList<string> panels, Func<PanelPaint, PanelPaint?> change)
+    {
+        foreach (var group in panels.Distinct(StringComparer.Ordinal).GroupBy(p => PanelKey.Parse(p)!.Value.Zone))
+        {
+            plan = plan.With(group.Key, zone =>
+            {
+                var paint = zone.Paint.ToBuilder();
+                foreach (var key in group)
+                {
+                    var now = paint.GetValueOrDefault(key) ?? zone.Usual ?? UsualPaint(plan, group.Key);
+                    if (change(now) is { } next)
+                    {
+                        paint[key] = next;
+                    }
+                    else
+                    {
+                        paint.Remove(key);
+                    }
+                }
+
+                return zone with { Paint = paint.ToImmutable() };
+            });
+        }
+
+        return plan;
+    }
+
+    /// <summary>What a panel is painted with when only one thing about it was said.</summary>
+    private static PanelPaint UsualPaint(Plan plan, Zone zone)
+    {
+        var formula = plan.Formulas[0].Id;
+        return ZoneFacts.IsFaceFrame(zone)
+            ? new PanelPaint(Shape.Full, 2.5, 0, 5, 12, 20, Formula: formula)
+            : new PanelPaint(Formula: formula);
+    }
+
+    private static Plan Alternate(Plan plan, AlternateRows e, Cutting cutting) => plan.With(e.Zone, zone =>
+    {
+        var paint = zone.Paint.ToBuilder();
+        foreach (var panel in cutting.Cut(plan.Part, e.Zone, zone.Sections).Panels)
+        {
+            var key = panel.Key.ToString();
+            if (paint.TryGetValue(key, out var now))
+            {
+                paint[key] = now with { StartCm = panel.Key.Row % 2 == 0 ? e.HighCm : e.LowCm, StartShare = null };
+            }
+        }
+
+        return zone with { Paint = paint.ToImmutable() };
+    });
+}

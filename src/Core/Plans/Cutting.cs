@@ -1,0 +1,51 @@
+using System.Collections.Concurrent;
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Paint;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>A head of hair ready to be cut into panels; cuts already made are kept.</summary>
+public sealed class Cutting
+{
+    private const int MostKept = 400;
+    private readonly ConcurrentDictionary<(PartLine, Zone, Sections), ZonePanels> kept = new();
+    private readonly Func<PartLine, Func<ScalpPoint, double>> lengths;
+
+    /// <param name="head">The head.</param>
+    /// <param name="hair">The hair.</param>
+    /// <param name="lengths">Length of the hair rooted at a place, cm, by part.</param>
+    public Cutting(HeadForm head, HairProfile hair, Func<PartLine, Func<ScalpPoint, double>> lengths)
+    {
+        Head = head;
+        Hair = hair;
+        this.lengths = lengths;
+    }
+
+    /// <summary>The head.</summary>
+    public HeadForm Head { get; }
+
+    /// <summary>The hair.</summary>
+    public HairProfile Hair { get; }
+
+    /// <summary>A zone cut one way.</summary>
+    public ZonePanels Cut(PartLine part, Zone zone, Sections sections)
+    {
+        if (kept.Count > MostKept)
+        {
+            kept.Clear();
+        }
+
+        return kept.GetOrAdd(
+            (part, zone, sections), key => ZonePanels.Cut(Head, key.Item1, key.Item2, key.Item3, Hair, lengths(key.Item1)));
+    }
+
+    /// <summary>All zones as a plan cuts them.</summary>
+    public IReadOnlyDictionary<Zone, ZonePanels> Cut(Plan plan)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        var cut = new ZonePanels[ZoneFacts.All.Count];
+        Parallel.For(0, cut.Length, i => cut[i] = Cut(plan.Part, ZoneFacts.All[i], plan.Zones[ZoneFacts.All[i]].Sections));
+        return ZoneFacts.All.ToDictionary(z => z, z => cut[(int)z]);
+    }
+}

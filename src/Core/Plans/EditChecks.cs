@@ -1,0 +1,277 @@
+using Wendro.Core.Fall;
+using Wendro.Core.Head;
+using Wendro.Core.Paint;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>A value that can't be taken, by field.</summary>
+/// <param name="Field">The field's path in the edit, e.g. paint.startCm.</param>
+/// <param name="Message">What is wrong and what would do.</param>
+public sealed record Problem(string Field, string Message);
+
+/// <summary>Checks the values of an edit against the plan it is meant for. Total: any value gets a word, none an exception.</summary>
+internal sealed class EditChecks(Plan plan, Func<PanelKey, bool> exists)
+{
+    private const int MostPanels = 5000;
+    private readonly List<Problem> problems = [];
+
+    public static IReadOnlyList<Problem> Of(Plan plan, PlanEdit edit, Func<PanelKey, bool> exists)
+    {
+        var checks = new EditChecks(plan, exists);
+        checks.Check(edit);
+        return checks.problems;
+    }
+
+    private void Check(PlanEdit edit)
+    {
+        switch (edit)
+        {
+            case CutZone e:
+                Known(e.Zone, "zone");
+                Known(e.Parting, "parting");
+                Range(e.ThicknessMm, 4, 40, "thicknessMm", "mm");
+                Range(e.WidthCm, 1, 10, "widthCm", "cm");
+                Range(e.LeaveOutMm, 0, 20, "leaveOutMm", "mm");
+                break;
+            case MovePart e:
+                Range(e.FrontCm, -5, 5, "frontCm", "cm");
+                Range(e.BackCm, -3, 3, "backCm", "cm");
+                break;
+            case ExcludeZone e:
+                Known(e.Zone, "zone");
+                Text(e.Reason, 200, "reason");
+                break;
+            case IncludeZone e:
+                Known(e.Zone, "zone");
+                break;
+            case PaintZone e:
+                Known(e.Zone, "zone");
+                Paint(e.Paint);
+                break;
+            case PaintPanels e:
+                Panels(e.Panels);
+                Paint(e.Paint);
+                break;
+            case ClearPanels e:
+                Panels(e.Panels);
+                break;
+            case SetShape e:
+                Panels(e.Panels);
+                Known(e.Shape, "shape");
+                break;
+            case SetHeights e:
+                Heights(e);
+                break;
+            case SetBlur e:
+                Panels(e.Panels);
+                Range(e.BlurCm, 0, 12, "blurCm", "cm");
+                break;
+            case SetDepth e:
+                Panels(e.Panels);
+                Range(e.MidsMm, 0, 40, "midsMm", "mm");
+                Range(e.EndsMm, 0, 40, "endsMm", "mm");
+                break;
+            case SetFace e:
+                Panels(e.Panels);
+                Known(e.Face, "face");
+                break;
+            case SetCovering e:
+                Panels(e.Panels);
+                Known(e.Covering, "covering");
+                break;
+            case UseFormula e:
+                Panels(e.Panels);
+                FormulaId(e.Formula, "formula");
+                break;
+            case SetFormula e:
+                Formula(e);
+                break;
+            case SpreadHeights e:
+                Panels(e.Panels);
+                Range(e.SpreadCm, 0, 6, "spreadCm", "cm");
+                break;
+            case MirrorSide e:
+                Known(e.From, "from");
+                break;
+            case AlternateRows e:
+                Known(e.Zone, "zone");
+                Range(e.HighCm, 0, 75, "highCm", "cm");
+                Range(e.LowCm, 0, 75, "lowCm", "cm");
+                break;
+            case SetWish e:
+                Wish(e.Wish);
+                break;
+            case SetWears e:
+                Wears(e.Wears);
+                break;
+        }
+    }
+
+    private void Heights(SetHeights e)
+    {
+        Panels(e.Panels);
+        if (e.StartCm is { } start)
+        {
+            Range(start, 0, 75, "startCm", "cm");
+        }
+
+        if (e.StartShare is { } share)
+        {
+            Range(share, 0, 1, "startShare", "of the length");
+        }
+
+        if (e.DropCm is { } drop)
+        {
+            Range(drop, 0, 40, "dropCm", "cm");
+        }
+
+        if (e.StartCm is not null && e.StartShare is not null)
+        {
+            problems.Add(new("startShare", "Give the start in cm or as a share, not both."));
+        }
+
+        if (e.StartCm is null && e.StartShare is null && e.DropCm is null)
+        {
+            problems.Add(new("startCm", "Give a start or a drop."));
+        }
+    }
+
+    private void Formula(SetFormula e)
+    {
+        if (e.Formula is null)
+        {
+            problems.Add(new("formula", "A formula is needed."));
+            return;
+        }
+
+        if (e.Formula.Id is not ("A" or "B" or "C" or "D" or "E"))
+        {
+            problems.Add(new("formula.id", "A formula is called A, B, C, D or E."));
+        }
+
+        Known(e.Formula.Lightener, "formula.lightener");
+        Range(e.Formula.Volume, Volume.Weakest, Volume.Strongest, "formula.volume", "vol");
+        Range(e.Formula.Minutes, 1, 120, "formula.minutes", "min");
+    }
+
+    private void Wish(Blend.Wish? wish)
+    {
+        if (wish is null)
+        {
+            problems.Add(new("wish", "A wish is needed."));
+            return;
+        }
+
+        Range(wish.EndsLevel, Level.Darkest, Level.Lightest, "wish.endsLevel", string.Empty);
+        Range(wish.FaceFrameLift, 0, 5, "wish.faceFrameLift", "levels");
+        Range(wish.LightShareLow, 0, 1, "wish.lightShareLow", string.Empty);
+        Range(wish.LightShareHigh, 0, 1, "wish.lightShareHigh", string.Empty);
+        Range(wish.RootSoftness, 0.1, 3, "wish.rootSoftness", "levels a cm");
+        if (wish.LightShareHigh < wish.LightShareLow)
+        {
+            problems.Add(new("wish.lightShareHigh", "The most must not be below the least."));
+        }
+    }
+
+    private void Wears(IReadOnlyList<Wear>? wears)
+    {
+        if (wears is null || wears.Count == 0 || wears.Distinct().Count() != wears.Count || wears.Any(w => !Enum.IsDefined(w)))
+        {
+            problems.Add(new("wears", "Name each wear she uses once."));
+        }
+        else if (!wears.Contains(Wear.Down))
+        {
+            problems.Add(new("wears", "Down is always one of them: the measures are taken there."));
+        }
+    }
+
+    private void Paint(PanelPaint? paint)
+    {
+        if (paint is null)
+        {
+            problems.Add(new("paint", "Paint is needed."));
+            return;
+        }
+
+        Known(paint.Shape, "paint.shape");
+        Known(paint.Face, "paint.face");
+        Known(paint.Covering, "paint.covering");
+        Range(paint.StartCm, 0, 75, "paint.startCm", "cm");
+        Range(paint.DropCm, 0, 40, "paint.dropCm", "cm");
+        Range(paint.BlurCm, 0, 12, "paint.blurCm", "cm");
+        Range(paint.MidsMm, 0, 40, "paint.midsMm", "mm");
+        Range(paint.EndsMm, 0, 40, "paint.endsMm", "mm");
+        Range(paint.SpreadCm, 0, 6, "paint.spreadCm", "cm");
+        if (paint.StartShare is { } share)
+        {
+            Range(share, 0, 1, "paint.startShare", "of the length");
+        }
+
+        FormulaId(paint.Formula, "paint.formula");
+    }
+
+    private void Panels(IReadOnlyList<string>? panels)
+    {
+        if (panels is null || panels.Count == 0)
+        {
+            problems.Add(new("panels", "Name at least one panel."));
+            return;
+        }
+
+        if (panels.Count > MostPanels)
+        {
+            problems.Add(new("panels", $"At most {MostPanels} panels at once."));
+            return;
+        }
+
+        for (var i = 0; i < panels.Count; i++)
+        {
+            if (PanelKey.Parse(panels[i]) is not { } key)
+            {
+                problems.Add(new($"panels[{i}]", "A panel is named zone/row/column, like sideLeft/2/1."));
+            }
+            else if (!exists(key))
+            {
+                problems.Add(new($"panels[{i}]", $"There is no panel {key} as this head is cut."));
+            }
+            else if (plan.Zones[key.Zone].Excluded is not null)
+            {
+                problems.Add(new($"panels[{i}]", $"The {ZoneFacts.Words(key.Zone)} is left out. Take it in first."));
+            }
+        }
+    }
+
+    private void FormulaId(string? id, string field)
+    {
+        if (id is null || plan.FormulaOf(id) is null)
+        {
+            problems.Add(new(field, $"There is no such formula. The plan has {string.Join(", ", plan.Formulas.Select(f => f.Id))}."));
+        }
+    }
+
+    private void Text(string? text, int most, string field)
+    {
+        if (string.IsNullOrWhiteSpace(text) || text.Length > most)
+        {
+            problems.Add(new(field, $"Between 1 and {most} characters."));
+        }
+    }
+
+    private void Known<T>(T value, string field)
+        where T : struct, Enum
+    {
+        if (!Enum.IsDefined(value))
+        {
+            problems.Add(new(field, $"One of {string.Join(", ", Enum.GetNames<T>().Select(n => char.ToLowerInvariant(n[0]) + n[1..]))}."));
+        }
+    }
+
+    private void Range(double value, double low, double high, string field, string unit)
+    {
+        if (!(value >= low && value <= high))
+        {
+            problems.Add(new(field, $"Between {low:0.##} and {high:0.##} {unit}".TrimEnd() + "."));
+        }
+    }
+}

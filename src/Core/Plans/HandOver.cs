@@ -1,0 +1,85 @@
+using System.Collections.Immutable;
+using Wendro.Core.Head;
+using Wendro.Core.Paint;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>
+/// After a new cut or a moved part: each panel takes the paint of the old panel that overlaps it most on the scalp;
+/// what overlaps none takes the zone's usual paint. Old paint that found no panel is named.
+/// </summary>
+internal static class HandOver
+{
+    private const double StepCm = 0.3;
+
+    public static (Plan Plan, IReadOnlyList<string> Lost) To(Plan before, Plan after, Cutting cutting)
+    {
+        var changed = ZoneFacts.All
+            .Where(z => before.Part != after.Part || before.Zones[z].Sections != after.Zones[z].Sections)
+            .ToHashSet();
+        var (oldCut, newCut) = (cutting.Cut(before), cutting.Cut(after));
+        var donors = Overlaps(before, after, oldCut, newCut, changed, cutting.Head);
+        var used = new HashSet<string>();
+        var plan = after;
+        foreach (var zone in changed)
+        {
+            var paint = ImmutableSortedDictionary.CreateBuilder<string, PanelPaint>(StringComparer.Ordinal);
+            foreach (var panel in newCut[zone].Panels)
+            {
+                var given = after.Zones[zone].Usual;
+                if (donors.TryGetValue(panel.Key, out var from))
+                {
+                    given = before.Zones[from.Zone].Paint.GetValueOrDefault(from.ToString());
+                    used.Add(from.ToString());
+                }
+
+                if (given is not null)
+                {
+                    paint[panel.Key.ToString()] = given;
+                }
+            }
+
+            plan = plan.With(zone, z => z with { Paint = paint.ToImmutable() });
+        }
+
+        var lost = changed.SelectMany(z => before.Zones[z].Paint.Keys).Where(k => !used.Contains(k)).ToArray();
+        return (plan, lost);
+    }
+
+    private static Dictionary<PanelKey, PanelKey> Overlaps(
+        Plan before,
+        Plan after,
+        IReadOnlyDictionary<Zone, ZonePanels> oldCut,
+        IReadOnlyDictionary<Zone, ZonePanels> newCut,
+        HashSet<Zone> changed,
+        HeadForm head)
+    {
+        var counts = new Dictionary<(PanelKey New, PanelKey Old), int>();
+        var (oldZones, newZones) = (head.ZonesFor(before.Part), head.ZonesFor(after.Part));
+        var (x1, y0, y1) = (
+            head.Chart.Outline.Max(p => p.X), head.Chart.Outline.Min(p => p.Y), head.Chart.Outline.Max(p => p.Y));
+        for (var y = y0; y <= y1; y += StepCm)
+        {
+            for (var x = StepCm / 2 - Math.Ceiling(x1 / StepCm) * StepCm; x <= x1; x += StepCm)
+            {
+                var p = head.Chart.At(new MapPoint(x, y));
+                if (p.FromHairlineCm < 0)
+                {
+                    continue;
+                }
+
+                var zone = newZones.At(p);
+                var old = oldZones.At(p);
+                if (changed.Contains(zone) && newCut[zone].At(p) is { } now && oldCut[old].At(p) is { } then)
+                {
+                    var pair = (newCut[zone].Panels[now.Panel].Key, oldCut[old].Panels[then.Panel].Key);
+                    counts[pair] = counts.GetValueOrDefault(pair) + 1;
+                }
+            }
+        }
+
+        return counts
+            .GroupBy(c => c.Key.New)
+            .ToDictionary(g => g.Key, g => g.OrderByDescending(c => c.Value).ThenBy(c => c.Key.Old.ToString(), StringComparer.Ordinal).First().Key.Old);
+    }
+}

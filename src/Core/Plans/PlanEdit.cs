@@ -1,0 +1,105 @@
+using System.Text.Json.Serialization;
+using Wendro.Core.Blend;
+using Wendro.Core.Fall;
+using Wendro.Core.Head;
+using Wendro.Core.Lift;
+using Wendro.Core.Paint;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>
+/// A change of a plan: the one door. A small closed set; the screen, fixes, patterns and importers all come through here.
+/// Numbers are checked when it is applied, field by field.
+/// </summary>
+[JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
+[JsonDerivedType(typeof(CutZone), "cutZone")]
+[JsonDerivedType(typeof(MovePart), "movePart")]
+[JsonDerivedType(typeof(ExcludeZone), "excludeZone")]
+[JsonDerivedType(typeof(IncludeZone), "includeZone")]
+[JsonDerivedType(typeof(PaintZone), "paintZone")]
+[JsonDerivedType(typeof(PaintPanels), "paintPanels")]
+[JsonDerivedType(typeof(ClearPanels), "clearPanels")]
+[JsonDerivedType(typeof(SetShape), "setShape")]
+[JsonDerivedType(typeof(SetHeights), "setHeights")]
+[JsonDerivedType(typeof(SetBlur), "setBlur")]
+[JsonDerivedType(typeof(SetDepth), "setDepth")]
+[JsonDerivedType(typeof(SetFace), "setFace")]
+[JsonDerivedType(typeof(SetCovering), "setCovering")]
+[JsonDerivedType(typeof(UseFormula), "useFormula")]
+[JsonDerivedType(typeof(SetFormula), "setFormula")]
+[JsonDerivedType(typeof(SpreadHeights), "spreadHeights")]
+[JsonDerivedType(typeof(MirrorSide), "mirrorSide")]
+[JsonDerivedType(typeof(AlternateRows), "alternateRows")]
+[JsonDerivedType(typeof(SetWish), "setWish")]
+[JsonDerivedType(typeof(SetWears), "setWears")]
+public abstract record PlanEdit
+{
+    private protected PlanEdit()
+    {
+    }
+}
+
+/// <summary>Cuts a zone anew; each new panel takes the paint of the old one that overlaps it most.</summary>
+public sealed record CutZone(
+    Zone Zone, Parting Parting, double ThicknessMm, double WidthCm, double LeaveOutMm, bool Bricklay) : PlanEdit;
+
+/// <summary>Moves the part; zones and panels follow, paint is handed on.</summary>
+public sealed record MovePart(double FrontCm, double BackCm) : PlanEdit;
+
+/// <summary>Leaves a zone untouched, with a reason; its paint is kept for when it is taken in again.</summary>
+public sealed record ExcludeZone(Zone Zone, string Reason) : PlanEdit;
+
+/// <summary>Takes a zone in again.</summary>
+public sealed record IncludeZone(Zone Zone) : PlanEdit;
+
+/// <summary>Paints all panels of a zone alike, and makes that its usual.</summary>
+public sealed record PaintZone(Zone Zone, PanelPaint Paint) : PlanEdit;
+
+/// <summary>Paints some panels.</summary>
+public sealed record PaintPanels(IReadOnlyList<string> Panels, PanelPaint Paint) : PlanEdit;
+
+/// <summary>Leaves some panels natural.</summary>
+public sealed record ClearPanels(IReadOnlyList<string> Panels) : PlanEdit;
+
+/// <summary>Changes the shape of some panels; one not painted yet is painted as usual.</summary>
+public sealed record SetShape(IReadOnlyList<string> Panels, Shape Shape, bool? Flip = null) : PlanEdit;
+
+/// <summary>Changes where paint starts, cm from the scalp or as a share of the length, and how much lower its lowest point lies.</summary>
+public sealed record SetHeights(
+    IReadOnlyList<string> Panels, double? StartCm = null, double? StartShare = null, double? DropCm = null) : PlanEdit;
+
+/// <summary>Changes how softly paint fades in, cm.</summary>
+public sealed record SetBlur(IReadOnlyList<string> Panels, double BlurCm) : PlanEdit;
+
+/// <summary>Changes how deep paint goes, mm.</summary>
+public sealed record SetDepth(IReadOnlyList<string> Panels, double MidsMm, double EndsMm) : PlanEdit;
+
+/// <summary>Changes the side painted.</summary>
+public sealed record SetFace(IReadOnlyList<string> Panels, Face Face) : PlanEdit;
+
+/// <summary>Changes what covers the paint.</summary>
+public sealed record SetCovering(IReadOnlyList<string> Panels, Covering Covering) : PlanEdit;
+
+/// <summary>Changes which formula some panels take.</summary>
+public sealed record UseFormula(IReadOnlyList<string> Panels, string Formula) : PlanEdit;
+
+/// <summary>Adds or changes a formula.</summary>
+public sealed record SetFormula(Formula Formula) : PlanEdit;
+
+/// <summary>Lets heights vary from panel to panel, hashed from seed and key.</summary>
+public sealed record SpreadHeights(IReadOnlyList<string> Panels, double SpreadCm) : PlanEdit;
+
+/// <summary>Which of her sides.</summary>
+public enum Side { Left, Right }
+
+/// <summary>Copies one side's sections and paint to the other.</summary>
+public sealed record MirrorSide(Side From) : PlanEdit;
+
+/// <summary>Lets the rows of a zone start high and low by turns, the lowest row high.</summary>
+public sealed record AlternateRows(Zone Zone, double HighCm, double LowCm) : PlanEdit;
+
+/// <summary>Changes what she wants.</summary>
+public sealed record SetWish(Wish Wish) : PlanEdit;
+
+/// <summary>Changes the wears she uses.</summary>
+public sealed record SetWears(IReadOnlyList<Wear> Wears) : PlanEdit;
