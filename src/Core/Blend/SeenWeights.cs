@@ -14,14 +14,18 @@ public sealed class SeenWeights
     /// <summary>Bins kept along the hair.</summary>
     public const int Bins = 160;
 
-    private SeenWeights(int strands, int cells)
+    private SeenWeights(float[] lengths, int cells)
     {
-        Start = new int[strands + 1];
+        Lengths = lengths;
+        Start = new int[lengths.Length + 1];
         Place = new byte[cells];
         Bin = new byte[cells];
         All = new ushort[cells];
         Front = new ushort[cells];
     }
+
+    /// <summary>Length of every strand, cm.</summary>
+    public float[] Lengths { get; }
 
     /// <summary>First cell of each strand, and one past the last.</summary>
     public int[] Start { get; }
@@ -60,7 +64,7 @@ public sealed class SeenWeights
             }
         }
 
-        var weights = new SeenWeights(lengths.Length, all.Count(w => w > 0));
+        var weights = new SeenWeights(lengths, all.Count(w => w > 0));
         var at = 0;
         for (var i = 0; i < lengths.Length; i++)
         {

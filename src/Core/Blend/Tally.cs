@@ -17,6 +17,7 @@ public sealed class Tally
     public const double EndsFrom = 0.75;
 
     private const int Zones = 12;
+    private const int RiseScale = 4096;
     private static readonly int EndsPlace = Enumerable.Range(0, Places.Count).First(k => Places.Share(k) >= EndsFrom);
     private readonly SeenWeights weights;
     private readonly StrandMap map;
@@ -99,26 +100,31 @@ public sealed class Tally
     /// <summary>The same from the front alone.</summary>
     public double? LevelFromFront(Func<Zone, bool> which) => Over(zoneFront, which);
 
-    /// <summary>Steepest rise of a zone's mean seen level along the hair: half-centimetre bins, over one centimetre; levels a cm, and where.</summary>
+    /// <summary>
+    /// Steepest rise of a zone's level along the hair, levels a cm, and how far from the scalp: at every half centimetre the mean rise of
+    /// the strands seen there, read over one centimetre. Taking each strand's own rise keeps it from mattering which strands are seen where.
+    /// </summary>
     public (double Slope, double AtCm) Softness(Zone of)
     {
+        // Places hardly seen, where few strands speak for the zone, say nothing.
+        var from = (int)of * SeenWeights.Bins * 2;
+        var least = Math.Max(150, zone[(int)of * 2] / 100);
         var steepest = 0.0;
         var at = 0.0;
-        for (var b = 0; b + 2 < SeenWeights.Bins; b++)
+        for (var b = 0; b + 1 < SeenWeights.Bins; b++)
         {
-            var i = ((int)of * SeenWeights.Bins + b) * 2;
-            var j = i + 4;
-            // A bin that is hardly seen says nothing.
-            if (along[i] < 60 || along[j] < 60)
+            var i = from + b * 2;
+            var samples = along[i] + along[i + 2];
+            if (samples < least)
             {
                 continue;
             }
 
-            var rise = Math.Abs(Mean(along[j + 1], along[j]) - Mean(along[i + 1], along[i]));
+            var rise = Math.Abs((along[i + 1] + along[i + 3]) * (9.0 / 255) / RiseScale / samples);
             if (rise > steepest)
             {
                 steepest = rise;
-                at = (b + 1.5) * SeenWeights.BinCm;
+                at = (b + 1) * SeenWeights.BinCm;
             }
         }
 
@@ -147,6 +153,7 @@ public sealed class Tally
         var z = map.Zone[i] * 2;
         var bins = map.Zone[i] * SeenWeights.Bins;
         var s = left[i] ? 0 : 2;
+        var perLength = RiseScale / weights.Lengths[i];
         for (var c = weights.Start[i]; c < weights.Start[i + 1]; c++)
         {
             int level = levels[i * Places.Count + weights.Place[c]];
@@ -160,7 +167,7 @@ public sealed class Tally
             side[s + 1] += n * level;
             var b = (bins + weights.Bin[c]) * 2;
             along[b] += n;
-            along[b + 1] += n * level;
+            along[b + 1] += (long)n * RiseAt(levels, i, weights.Place[c], perLength);
             light[0] += n;
             if (level >= lightFrom)
             {
@@ -172,5 +179,14 @@ public sealed class Tally
                 }
             }
         }
+    }
+
+    /// <summary>Rise of a strand's level at a place, level bytes a cm, scaled to a whole number.</summary>
+    private static int RiseAt(byte[] levels, int i, int place, float perLength)
+    {
+        var k0 = Math.Max(place - 1, 0);
+        var k1 = Math.Min(place + 1, Places.Count - 1);
+        var rise = levels[i * Places.Count + k1] - levels[i * Places.Count + k0];
+        return rise == 0 ? 0 : (int)(rise * (perLength / (Places.Share(k1) - Places.Share(k0))));
     }
 }

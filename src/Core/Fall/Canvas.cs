@@ -39,40 +39,56 @@ internal sealed class Canvas
             projected[i] = view.Project(bust.Points[i]);
         }
 
+        // Every core fills its own bands of rows.
+        const int bands = 8;
         var t = bust.Triangles;
-        for (var i = 0; i < t.Length; i += 3)
+        Parallel.For(0, bands, b =>
         {
-            Triangle(projected[t[i]], projected[t[i + 1]], projected[t[i + 2]], lit[t[i]], lit[t[i + 1]], lit[t[i + 2]]);
-        }
+            var (from, to) = (b * Rows / bands, (b + 1) * Rows / bands);
+            for (var i = 0; i < t.Length; i += 3)
+            {
+                var (p, q, r) = (projected[t[i]], projected[t[i + 1]], projected[t[i + 2]]);
+                if (lit[t[i]] + lit[t[i + 1]] + lit[t[i + 2]] > 0
+                    && MathF.Min(p.Y, MathF.Min(q.Y, r.Y)) < to
+                    && MathF.Max(p.Y, MathF.Max(q.Y, r.Y)) >= from)
+                {
+                    Triangle((p, lit[t[i]]), (q, lit[t[i + 1]]), (r, lit[t[i + 2]]), from, to);
+                }
+            }
+        });
     }
 
-    private void Triangle(Vector3 a, Vector3 b, Vector3 c, float la, float lb, float lc)
+    private void Triangle((Vector3 P, float Lit) a, (Vector3 P, float Lit) b, (Vector3 P, float Lit) c, int from, int to)
     {
-        var area = (b.X - a.X) * (c.Y - a.Y) - (b.Y - a.Y) * (c.X - a.X);
+        var (pa, pb, pc) = (a.P, b.P, c.P);
+        var area = (pb.X - pa.X) * (pc.Y - pa.Y) - (pb.Y - pa.Y) * (pc.X - pa.X);
         if (MathF.Abs(area) < 1e-4f)
         {
             return;
         }
 
-        var x0 = Math.Max((int)MathF.Ceiling(MathF.Min(a.X, MathF.Min(b.X, c.X)) - 0.5f), 0);
-        var x1 = Math.Min((int)MathF.Floor(MathF.Max(a.X, MathF.Max(b.X, c.X)) - 0.5f), Columns - 1);
-        var y0 = Math.Max((int)MathF.Ceiling(MathF.Min(a.Y, MathF.Min(b.Y, c.Y)) - 0.5f), 0);
-        var y1 = Math.Min((int)MathF.Floor(MathF.Max(a.Y, MathF.Max(b.Y, c.Y)) - 0.5f), Rows - 1);
+        // Shares of the three corners change by the same step from sample to sample.
+        var inv = 1 / area;
+        var (ux, uy) = ((pb.Y - pc.Y) * inv, (pc.X - pb.X) * inv);
+        var (vx, vy) = ((pc.Y - pa.Y) * inv, (pa.X - pc.X) * inv);
+        var x0 = Math.Max((int)MathF.Ceiling(MathF.Min(pa.X, MathF.Min(pb.X, pc.X)) - 0.5f), 0);
+        var x1 = Math.Min((int)MathF.Floor(MathF.Max(pa.X, MathF.Max(pb.X, pc.X)) - 0.5f), Columns - 1);
+        var y0 = Math.Max((int)MathF.Ceiling(MathF.Min(pa.Y, MathF.Min(pb.Y, pc.Y)) - 0.5f), from);
+        var y1 = Math.Min((int)MathF.Floor(MathF.Max(pa.Y, MathF.Max(pb.Y, pc.Y)) - 0.5f), to - 1);
         for (var y = y0; y <= y1; y++)
         {
-            for (var x = x0; x <= x1; x++)
+            var u = 1 + (x0 + 0.5f - pa.X) * ux + (y + 0.5f - pa.Y) * uy;
+            var v = (x0 + 0.5f - pa.X) * vx + (y + 0.5f - pa.Y) * vy;
+            for (var x = x0; x <= x1; x++, u += ux, v += vx)
             {
-                var (px, py) = (x + 0.5f, y + 0.5f);
-                var u = ((b.X - px) * (c.Y - py) - (b.Y - py) * (c.X - px)) / area;
-                var v = ((c.X - px) * (a.Y - py) - (c.Y - py) * (a.X - px)) / area;
                 var w = 1 - u - v;
-                if (u < -1e-4f || v < -1e-4f || w < -1e-4f)
+                if (u < -1e-3f || v < -1e-3f || w < -1e-3f)
                 {
                     continue;
                 }
 
-                var grey = (ulong)Math.Clamp((int)((la * u + lb * v + lc * w) * 255 + 0.5f), 0, 255);
-                var word = DepthWord(a.Z * u + b.Z * v + c.Z * w) | (ulong)NoStrand << 24 | grey << 16;
+                var grey = (ulong)Math.Clamp((int)((a.Lit * u + b.Lit * v + c.Lit * w) * 255 + 0.5f), 0, 255);
+                var word = DepthWord(pa.Z * u + pb.Z * v + pc.Z * w) | (ulong)NoStrand << 24 | grey << 16;
                 ref var sample = ref Samples[y * Columns + x];
                 if (word < sample)
                 {

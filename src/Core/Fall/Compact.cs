@@ -147,6 +147,13 @@ internal sealed class ScalpUnderHair
             return null;
         }
 
+        // The face and the neck are most of what is not hair: they are told off by height alone.
+        var azimuth = MathF.Atan2(at.X, at.Z - Form.SkullCentre.Z) * (180 / MathF.PI);
+        if (at.Y < Hairline.Height(azimuth) - 0.3)
+        {
+            return null;
+        }
+
         var p = hair.Head.Chart.At(at);
         var dither = 1.0 * Hash.Unit(column * 7919, row);
         if (p.FromHairlineCm < dither)

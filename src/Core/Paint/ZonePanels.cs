@@ -160,13 +160,21 @@ public sealed class ZonePanels
 
         private List<Outline> Between(IReadOnlyList<Outline> outlines, Func<ScalpPoint, double> field, double low, double high)
         {
+            // A line that runs along the outline's own border, but for rounding, cuts nothing off.
+            const double hair = 1e-3;
             var result = new List<Outline>();
             foreach (var outline in outlines)
             {
-                IReadOnlyList<Outline> above = low == double.MinValue ? [outline] : outline.Cut(chart, field, low, keepBelow: false);
+                var (least, most) = outline.RangeOf(field);
+                if (low >= most - hair || high <= least + hair)
+                {
+                    continue;
+                }
+
+                IReadOnlyList<Outline> above = low <= least + hair ? [outline] : outline.Cut(chart, field, low, keepBelow: false);
                 foreach (var o in above)
                 {
-                    result.AddRange(high == double.MaxValue ? [o] : o.Cut(chart, field, high, keepBelow: true));
+                    result.AddRange(high >= most - hair ? [o] : o.Cut(chart, field, high, keepBelow: true));
                 }
             }
 

@@ -1,0 +1,211 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Fall;
+using Wendro.Core.Head;
+using Wendro.Core.Paint;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>
+/// A plan on a head: its panels, the levels they reach, what is seen of them, what is wrong. Immutable; an edit makes the next one
+/// and computes only what it changed.
+/// </summary>
+public sealed class PlannedHead
+{
+    private readonly Lazy<IReadOnlyList<Finding>> findings;
+
+    private PlannedHead(
+        HairLooks looks,
+        Plan plan,
+        IReadOnlyDictionary<Zone, ZonePanels> cut,
+        IReadOnlyList<PlannedPanel> panels,
+        StrandMap map,
+        byte[] levels,
+        byte[] drawn,
+        Tally down,
+        Tally? tied,
+        IReadOnlyList<double> seenShares)
+    {
+        Looks = looks;
+        Plan = plan;
+        Cut = cut;
+        Panels = panels;
+        Map = map;
+        Levels = levels;
+        Drawn = drawn;
+        Down = down;
+        Tied = tied;
+        Measures = Measures.Of(down, seenShares);
+        findings = new(() => Blend.Findings.Of(new Judged(looks.Hair, plan.Wish, panels, Measures, down, tied)));
+    }
+
+    /// <summary>The hair, its part and all that is seen of it.</summary>
+    public HairLooks Looks { get; }
+
+    /// <summary>The plan.</summary>
+    public Plan Plan { get; }
+
+    /// <summary>Every zone's panels.</summary>
+    public IReadOnlyDictionary<Zone, ZonePanels> Cut { get; }
+
+    /// <summary>All panels, zone by zone in working order.</summary>
+    public IReadOnlyList<PlannedPanel> Panels { get; }
+
+    /// <summary>Which strand lies where.</summary>
+    public StrandMap Map { get; }
+
+    /// <summary>Level bytes when rinsed, strands × 64: what measures count.</summary>
+    public byte[] Levels { get; }
+
+    /// <summary>Level bytes when rinsed, mixed within locks: what a picture is drawn with.</summary>
+    public byte[] Drawn { get; }
+
+    /// <summary>What is seen worn down.</summary>
+    public Tally Down { get; }
+
+    /// <summary>What is seen tied high; null if she never ties it.</summary>
+    public Tally? Tied { get; }
+
+    /// <summary>The measures, rinsed.</summary>
+    public Measures Measures { get; }
+
+    /// <summary>What is wrong, worst first.</summary>
+    public IReadOnlyList<Finding> Findings => findings.Value;
+
+    /// <summary>Plans a head from nothing.</summary>
+    /// <param name="looks">The hair with the plan's part.</param>
+    /// <param name="cutting">Cuts zones into panels.</param>
+    /// <param name="plan">The plan.</param>
+    public static PlannedHead Of(HairLooks looks, Cutting cutting, Plan plan)
+    {
+        ArgumentNullException.ThrowIfNull(looks);
+        ArgumentNullException.ThrowIfNull(cutting);
+        ArgumentNullException.ThrowIfNull(plan);
+        var cut = cutting.Cut(plan);
+        var firsts = new Dictionary<Zone, (ZonePanels, int)>();
+        var count = 0;
+        foreach (var zone in ZoneFacts.All.Where(z => plan.Zones[z].Excluded is null))
+        {
+            firsts[zone] = (cut[zone], count);
+            count += cut[zone].Panels.Count;
+        }
+
+        var panels = firsts.Keys.SelectMany(z => cut[z].Panels).Select(p => Planned(p, plan)).ToArray();
+        var strands = looks.OnHead.Strands;
+        var map = StrandMap.Of(strands, looks.Head.ZonesFor(plan.Part), firsts, count);
+        var levels = StrandLevels.All(looks.Hair, map, panels, looks.OnHead.Lengths, Moment.Rinsed);
+        var drawn = new byte[levels.Length];
+        StrandLevels.Draw(strands, levels, null, drawn);
+        Tally Tally(Wear wear) => Blend.Tally.Of(looks.Weights(wear), map, strands, levels, looks.Hair.NaturalLevel);
+        return new PlannedHead(
+            looks,
+            plan,
+            cut,
+            panels,
+            map,
+            levels,
+            drawn,
+            Tally(Wear.Down),
+            plan.Wears.Contains(Wear.TiedHigh) ? Tally(Wear.TiedHigh) : null,
+            SharesOf(looks.Weights(Wear.Down), map));
+    }
+
+    /// <summary>The next plan on the same head. Where only paint changed, only that paint's strands are computed.</summary>
+    /// <param name="next">The next plan.</param>
+    /// <param name="looks">The hair with the next plan's part.</param>
+    /// <param name="cutting">Cuts zones into panels.</param>
+    public PlannedHead After(Plan next, HairLooks looks, Cutting cutting)
+    {
+        ArgumentNullException.ThrowIfNull(next);
+        if (!ReferenceEquals(looks, Looks)
+            || !Plan.Wears.SequenceEqual(next.Wears)
+            || ZoneFacts.All.Any(z => Plan.Zones[z].Sections != next.Zones[z].Sections
+                || Plan.Zones[z].Excluded is null != next.Zones[z].Excluded is null))
+        {
+            return Of(looks, cutting, next);
+        }
+
+        var panels = Panels.Select(p => Replanned(p, next)).ToArray();
+        var changed = Enumerable.Range(0, panels.Length).Where(i => !ReferenceEquals(panels[i], Panels[i])).ToArray();
+        var levels = (byte[])Levels.Clone();
+        foreach (var p in changed)
+        {
+            StrandLevels.OfPanel(
+                Looks.Hair, Map, panels[p], Map.StrandsOf[p], Looks.OnHead.Lengths, Moment.Rinsed, levels);
+        }
+
+        var drawn = (byte[])Drawn.Clone();
+        StrandLevels.Draw(Looks.OnHead.Strands, levels, LocksOf(changed), drawn);
+        var strands = changed.Select(p => Map.StrandsOf[p]).ToArray();
+        return new PlannedHead(
+            Looks,
+            next,
+            Cut,
+            panels,
+            Map,
+            levels,
+            drawn,
+            Down.After(strands, Levels, levels),
+            Tied?.After(strands, Levels, levels),
+            Measures.SeenShares);
+    }
+
+    /// <summary>Level bytes to draw at another moment.</summary>
+    public byte[] DrawnAt(Moment moment)
+    {
+        if (moment == Moment.Rinsed)
+        {
+            return Drawn;
+        }
+
+        var levels = StrandLevels.All(Looks.Hair, Map, Panels, Looks.OnHead.Lengths, moment);
+        var drawn = new byte[levels.Length];
+        StrandLevels.Draw(Looks.OnHead.Strands, levels, null, drawn);
+        return drawn;
+    }
+
+    /// <summary>A panel by its key; null if there is none.</summary>
+    public PlannedPanel? PanelOf(PanelKey key) => Panels.FirstOrDefault(p => p.Panel.Key == key);
+
+    /// <summary>The locks some panels' strands belong to.</summary>
+    private HashSet<int> LocksOf(IEnumerable<int> panels)
+    {
+        var locks = new HashSet<int>();
+        foreach (var p in panels)
+        {
+            foreach (var i in Map.StrandsOf[p])
+            {
+                locks.Add(Looks.OnHead.Strands.Lock[i]);
+            }
+        }
+
+        return locks;
+    }
+
+    private static PlannedPanel Planned(Panel panel, Plan plan) => plan.Zones[panel.Key.Zone].Of(panel.Key) is { } paint
+        ? new(panel, PaintedPanel.On(panel, paint, plan.Seed), plan.FormulaOf(paint.Formula))
+        : new(panel, null, null);
+
+    private static PlannedPanel Replanned(PlannedPanel before, Plan next)
+    {
+        var paint = next.Zones[before.Panel.Key.Zone].Of(before.Panel.Key);
+        var same = before.Painted?.Paint == paint && (paint is null || before.Formula == next.FormulaOf(paint.Formula));
+        return same ? before : Planned(before.Panel, next);
+    }
+
+    private static double[] SharesOf(SeenWeights weights, StrandMap map)
+    {
+        var shares = new double[map.StrandsOf.Count];
+        long all = 0;
+        for (var i = 0; i < map.Panel.Length; i++)
+        {
+            var seen = weights.OfStrand(i);
+            all += seen;
+            if (map.Panel[i] >= 0)
+            {
+                shares[map.Panel[i]] += seen;
+            }
+        }
+
+        return shares.Select(s => s / Math.Max(all, 1)).ToArray();
+    }
+}

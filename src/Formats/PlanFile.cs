@@ -1,0 +1,174 @@
+using System.Text.Json;
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Plans;
+
+namespace Wendro.Formats;
+
+/// <summary>Something a file can't be taken for; nothing was changed.</summary>
+public sealed class FileRefusedException(string message) : Exception(message);
+
+/// <summary>A plan as a file of its own: format, version, the hair it was made for, the plan.</summary>
+/// <param name="Format">Always wendro-plan.</param>
+/// <param name="Version">1.</param>
+/// <param name="Hair">The hair it was planned on.</param>
+/// <param name="Plan">The plan.</param>
+public sealed record PlanFile(string Format, int Version, HairProfile Hair, Plan Plan)
+{
+    /// <summary>What the format is called.</summary>
+    public const string Name = "wendro-plan";
+
+    /// <summary>The newest version read and written.</summary>
+    public const int Newest = 1;
+
+    /// <summary>Writes a plan.</summary>
+    public static byte[] Write(HairProfile hair, Plan plan) =>
+        JsonSerializer.SerializeToUtf8Bytes(new PlanFile(Name, Newest, hair, plan), WendroJson.Strict);
+
+    /// <summary>Reads a plan; its values are checked when its edits are applied.</summary>
+    /// <exception cref="FileRefusedException">Not such a file, newer than this program, or with fields it doesn't know.</exception>
+    public static PlanFile Read(ReadOnlySpan<byte> utf8) => FileReading.Read<PlanFile>(utf8, Name, Newest);
+}
+
+/// <summary>A client with one visit and its plan, as demo data is kept.</summary>
+/// <param name="Format">Always wendro-visit.</param>
+/// <param name="Version">1.</param>
+/// <param name="Client">Her name.</param>
+/// <param name="About">A line about her life and hair.</param>
+/// <param name="StartsAt">Time of day the visit starts, HH:mm; the day is the one the file is loaded on.</param>
+/// <param name="Hair">Her hair.</param>
+/// <param name="Plan">The plan.</param>
+public sealed record VisitFile(
+    string Format, int Version, string Client, string About, string StartsAt, HairProfile Hair, Plan Plan)
+{
+    /// <summary>What the format is called.</summary>
+    public const string Name = "wendro-visit";
+
+    /// <summary>The newest version read and written.</summary>
+    public const int Newest = 1;
+
+    /// <summary>Writes a visit.</summary>
+    public byte[] Write() => JsonSerializer.SerializeToUtf8Bytes(this, WendroJson.Strict);
+
+    /// <summary>Reads a visit.</summary>
+    /// <exception cref="FileRefusedException">Not such a file, newer than this program, or with fields it doesn't know.</exception>
+    public static VisitFile Read(ReadOnlySpan<byte> utf8) => FileReading.Read<VisitFile>(utf8, Name, Newest);
+}
+
+/// <summary>Reading of files that say what they are.</summary>
+internal static class FileReading
+{
+    public static T Read<T>(ReadOnlySpan<byte> utf8, string name, int newest)
+    {
+        try
+        {
+            var reader = new Utf8JsonReader(utf8);
+            using var document = JsonDocument.ParseValue(ref reader);
+            var root = document.RootElement;
+            if (root.ValueKind != JsonValueKind.Object
+                || !root.TryGetProperty("format", out var format) || format.ValueKind != JsonValueKind.String || format.GetString() != name)
+            {
+                throw new FileRefusedException($"This is not a {name} file: it does not say so in \"format\".");
+            }
+
+            if (!root.TryGetProperty("version", out var version) || !version.TryGetInt32(out var number) || number < 1)
+            {
+                throw new FileRefusedException("The file does not say its version.");
+            }
+
+            if (number > newest)
+            {
+                throw new FileRefusedException($"The file is of version {number}; this program reads up to {newest}. Bring it up to date first.");
+            }
+
+            return root.Deserialize<T>(WendroJson.Strict) ?? throw new FileRefusedException("The file is empty.");
+        }
+        catch (JsonException problem)
+        {
+            throw new FileRefusedException($"The file can't be read at {problem.Path ?? "its start"}: {problem.Message}");
+        }
+    }
+}
+
+/// <summary>Turns a plan read from a file into edits, so that it comes in by the same door as everything else.</summary>
+public static class PlanEdits
+{
+    /// <summary>Edits that make the plan from a fresh one with the same seed.</summary>
+    public static IEnumerable<PlanEdit> From(Plan plan)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        foreach (var formula in plan.Formulas)
+        {
+            yield return new SetFormula(formula);
+        }
+
+        yield return new SetWish(plan.Wish);
+        yield return new SetWears(plan.Wears);
+        if (plan.Part != PartLine.Central)
+        {
+            yield return new MovePart(plan.Part.FrontCm, plan.Part.BackCm);
+        }
+
+        foreach (var (zone, planned) in plan.Zones)
+        {
+            var s = planned.Sections;
+            yield return new CutZone(zone, s.Parting, s.ThicknessMm, s.WidthCm, s.LeaveOutMm, s.Bricklay);
+        }
+
+        foreach (var (zone, planned) in plan.Zones)
+        {
+            if (planned.Usual is not null)
+            {
+                yield return new PaintZone(zone, planned.Usual);
+            }
+
+            foreach (var alike in planned.Paint.GroupBy(p => p.Value))
+            {
+                yield return new PaintPanels(alike.Select(p => p.Key).ToArray(), alike.Key);
+            }
+        }
+    }
+
+    /// <summary>Makes the plan on a head.</summary>
+    /// <param name="plan">The plan as read.</param>
+    /// <param name="cutting">The head.</param>
+    /// <param name="problems">What can't be taken, by field; then the plan returned is incomplete and must not be kept.</param>
+    public static Plan Make(Plan plan, Cutting cutting, out IReadOnlyList<Problem> problems)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        var made = Plan.Fresh(plan.Seed) with { Formulas = [] };
+        var found = new List<Problem>();
+        foreach (var edit in From(plan))
+        {
+            var applied = made.Apply(edit, cutting);
+            found.AddRange(applied.Problems.Select(p => p with { Field = $"plan: {Name(edit)}.{p.Field}" }));
+            made = applied.Plan;
+        }
+
+        foreach (var (zone, planned) in plan.Zones)
+        {
+            // Panels the file leaves natural although the zone has a usual paint.
+            var bare = made.Zones[zone].Paint.Keys.Except(planned.Paint.Keys).ToArray();
+            if (bare.Length > 0)
+            {
+                made = made.Apply(new ClearPanels(bare), cutting).Plan;
+            }
+
+            if (planned.Excluded is { } reason)
+            {
+                var applied = made.Apply(new ExcludeZone(zone, reason), cutting);
+                found.AddRange(applied.Problems.Select(p => p with { Field = $"plan: excludeZone.{p.Field}" }));
+                made = applied.Plan;
+            }
+        }
+
+        problems = found;
+        return made;
+    }
+
+    private static string Name(PlanEdit edit)
+    {
+        var name = edit.GetType().Name;
+        return char.ToLowerInvariant(name[0]) + name[1..];
+    }
+}

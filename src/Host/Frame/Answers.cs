@@ -1,0 +1,135 @@
+using System.Text.Json;
+using System.Text.RegularExpressions;
+using Microsoft.AspNetCore.Diagnostics;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Wendro.Core.Plans;
+using Wendro.Formats;
+using Wendro.Store;
+
+namespace Wendro.Host.Frame;
+
+/// <summary>Values that can't be taken, by field: answered with 400.</summary>
+internal sealed class BadInputException(IReadOnlyList<Problem> problems) : Exception("Some values can't be taken.")
+{
+    public IReadOnlyList<Problem> Problems { get; } = problems;
+}
+
+/// <summary>Turns what goes wrong into problem details; never a 500 for input.</summary>
+internal sealed class Mishaps : IExceptionHandler
+{
+    public async ValueTask<bool> TryHandleAsync(HttpContext httpContext, Exception exception, CancellationToken cancellationToken)
+    {
+        IResult? answer = exception switch
+        {
+            BadInputException bad => Answers.Invalid(bad.Problems),
+            FileRefusedException refused => Answers.Invalid([new Problem("file", refused.Message)]),
+            StaleRevisionException stale => Answers.Stale(stale.Current),
+            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Answers.TooLarge(),
+            BadHttpRequestException bad => TypedResults.Problem(statusCode: bad.StatusCode, title: bad.Message),
+            _ => null,
+        };
+        if (answer is null)
+        {
+            return false;
+        }
+
+        await answer.ExecuteAsync(httpContext);
+        return true;
+    }
+}
+
+/// <summary>The answers that are not plain success.</summary>
+internal static class Answers
+{
+    public static ProblemHttpResult NotFound(string what) =>
+        TypedResults.Problem(statusCode: StatusCodes.Status404NotFound, title: $"There is no such {what}.");
+
+    public static ProblemHttpResult TooLarge() => TypedResults.Problem(
+        statusCode: StatusCodes.Status413PayloadTooLarge, title: $"At most {Setup.MostBytes / 1024 / 1024} MB.");
+
+    public static ProblemHttpResult Stale(int current) => TypedResults.Problem(
+        statusCode: StatusCodes.Status409Conflict,
+        title: "The plan has changed meanwhile.",
+        detail: $"It is at revision {current}. Read it again and repeat the change; nothing was lost.",
+        extensions: new Dictionary<string, object?> { ["currentRevision"] = current });
+
+    public static ValidationProblem Invalid(IEnumerable<Problem> problems) => TypedResults.ValidationProblem(
+        problems.GroupBy(p => p.Field).ToDictionary(g => g.Key, g => g.Select(p => p.Message).ToArray()),
+        title: "Some values can't be taken.");
+}
+
+/// <summary>Reads JSON bodies, saying by field what can't be read.</summary>
+internal static partial class Body
+{
+    public static async Task<T> ReadAsync<T>(HttpRequest request)
+    {
+        var bytes = await BytesAsync(request);
+        try
+        {
+            return JsonSerializer.Deserialize<T>(bytes, WendroJson.Options)
+                ?? throw new BadInputException([new Problem("body", "A JSON object is needed.")]);
+        }
+        catch (JsonException problem)
+        {
+            throw new BadInputException(Explain(problem));
+        }
+        catch (NotSupportedException problem) when (problem.Message.Contains("discriminator", StringComparison.Ordinal))
+        {
+            throw new BadInputException([new Problem("edit.kind", "Say which kind of edit it is.")]);
+        }
+    }
+
+    /// <summary>The whole body, at most <see cref="Setup.MostBytes"/>.</summary>
+    public static async Task<byte[]> BytesAsync(HttpRequest request)
+    {
+        if (!request.HasJsonContentType())
+        {
+            throw new BadHttpRequestException("Send application/json.", StatusCodes.Status415UnsupportedMediaType);
+        }
+
+        if (request.ContentLength > Setup.MostBytes)
+        {
+            throw new BadHttpRequestException("Too large.", StatusCodes.Status413PayloadTooLarge);
+        }
+
+        using var memory = new MemoryStream();
+        var buffer = new byte[64 * 1024];
+        int read;
+        while ((read = await request.Body.ReadAsync(buffer, request.HttpContext.RequestAborted)) > 0)
+        {
+            memory.Write(buffer, 0, read);
+            if (memory.Length > Setup.MostBytes)
+            {
+                throw new BadHttpRequestException("Too large.", StatusCodes.Status413PayloadTooLarge);
+            }
+        }
+
+        return memory.ToArray();
+    }
+
+    private static List<Problem> Explain(JsonException problem)
+    {
+        var path = (problem.Path ?? "$").TrimStart('$').TrimStart('.');
+        var message = problem.Message;
+        if (message.Contains("missing required properties", StringComparison.Ordinal))
+        {
+            return Quoted().Matches(message)
+                .Select(m => m.Groups[1].Value)
+                .Where(name => !name.Contains('.', StringComparison.Ordinal))
+                .Select(name => new Problem(path.Length == 0 ? name : $"{path}.{name}", "This is needed."))
+                .ToList();
+        }
+
+        if (message.Contains("discriminator", StringComparison.Ordinal))
+        {
+            return [new Problem(path.Length == 0 ? "kind" : $"{path}.kind", "There is no such kind.")];
+        }
+
+        return path.Length == 0
+            ? [new Problem("body", "This is not the JSON that is needed here.")]
+            : [new Problem(path, "This value can't be read here: wrong type, an unknown word, or not a number.")];
+    }
+
+    [GeneratedRegex("'([^']+)'")]
+    private static partial Regex Quoted();
+}

@@ -1,0 +1,20 @@
+namespace Wendro.Host.Frame;
+
+/// <summary>What can be set from outside.</summary>
+/// <param name="DataFolder">Where everything is kept: --data or WENDRO_DATA.</param>
+/// <param name="Port">--port.</param>
+/// <param name="DemoFolder">Demo files to load into an empty data folder: --demo; null without demo data.</param>
+/// <param name="AllowedHosts">Names this server answers to.</param>
+internal sealed record Settings(string DataFolder, int Port, string? DemoFolder, IList<string> AllowedHosts)
+{
+    /// <summary>Set while the build only asks for the API's description.</summary>
+    public static bool IsDescribing => System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
+
+    public static Settings From(IConfiguration configuration)
+    {
+        var data = configuration["data"] ?? Environment.GetEnvironmentVariable("WENDRO_DATA") ?? Path.Combine(AppContext.BaseDirectory, "data");
+        var port = int.TryParse(configuration["port"], out var p) && p is > 0 and < 65536 ? p : 5170;
+        string[] hosts = ["localhost", "127.0.0.1", "[::1]", .. (configuration["hosts"] ?? string.Empty).Split(',', StringSplitOptions.RemoveEmptyEntries)];
+        return new Settings(Path.GetFullPath(data), port, configuration["demo"], hosts);
+    }
+}

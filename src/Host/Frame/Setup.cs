@@ -1,0 +1,99 @@
+using System.IO.Compression;
+using Microsoft.AspNetCore.ResponseCompression;
+using Serilog;
+using Wendro.Core.Head;
+using Wendro.Formats;
+using Wendro.Host.Paint;
+using Wendro.Store;
+
+namespace Wendro.Host.Frame;
+
+/// <summary>What the server is made of, and in which order a request passes.</summary>
+internal static class Setup
+{
+    /// <summary>Largest body taken, bytes.</summary>
+    public const long MostBytes = 2 * 1024 * 1024;
+
+    public static void AddWendro(this WebApplicationBuilder builder)
+    {
+        var settings = Settings.From(builder.Configuration);
+        builder.Services.AddSingleton(settings);
+        builder.Host.UseSerilog((_, log) => log
+            .MinimumLevel.Is(Serilog.Events.LogEventLevel.Warning)
+            .WriteTo.Console(outputTemplate: "{Timestamp:HH:mm:ss} {Level:u3} {Message:lj}{NewLine}{Exception}"));
+        builder.WebHost.ConfigureKestrel(kestrel =>
+        {
+            kestrel.Limits.MaxRequestBodySize = MostBytes;
+            kestrel.AddServerHeader = false;
+        });
+        if (builder.Configuration["urls"] is null)
+        {
+            builder.WebHost.UseUrls($"http://127.0.0.1:{settings.Port}");
+        }
+
+        builder.Services.ConfigureHttpJsonOptions(json => WendroJson.Configure(json.SerializerOptions));
+        builder.Services.AddProblemDetails();
+        builder.Services.AddExceptionHandler<Mishaps>();
+        builder.Services.AddOpenApi(ApiDocument.Configure);
+        builder.Services.AddResponseCompression(compression =>
+        {
+            compression.Providers.Add<BrotliCompressionProvider>();
+            compression.Providers.Add<GzipCompressionProvider>();
+            compression.MimeTypes = ResponseCompressionDefaults.MimeTypes.Append("application/octet-stream");
+        });
+        builder.Services.Configure<BrotliCompressionProviderOptions>(b => b.Level = CompressionLevel.Fastest);
+        builder.Services.AddHostFiltering(hosts => hosts.AllowedHosts = settings.AllowedHosts);
+
+        builder.Services.AddSingleton(TimeProvider.System);
+        builder.Services.AddSingleton(s =>
+        {
+            Directory.CreateDirectory(settings.DataFolder);
+            return new Visits(StudioContext.OptionsFor(Path.Combine(settings.DataFolder, "wendro.db")), s.GetRequiredService<TimeProvider>());
+        });
+        builder.Services.AddSingleton(_ => HeadForm.Usual);
+        builder.Services.AddSingleton<Heads>();
+        builder.Services.AddSingleton<PlanDesk>();
+        builder.Services.AddSingleton<DemoData>();
+    }
+
+    public static void UseWendro(this WebApplication app)
+    {
+        app.UseExceptionHandler();
+        app.UseStatusCodePages();
+        app.UseHostFiltering();
+        app.UseMiddleware<Guards>();
+        app.UseResponseCompression();
+        app.UseDefaultFiles();
+        app.UseStaticFiles(new StaticFileOptions
+        {
+            OnPrepareResponse = file =>
+            {
+                // Built files carry their content's hash in their name; the page itself does not.
+                var lasting = file.Context.Request.Path.StartsWithSegments("/assets");
+                file.Context.Response.Headers.CacheControl = lasting ? "public, max-age=31536000, immutable" : "no-cache";
+            },
+        });
+        app.MapOpenApi();
+        app.MapGet("/api/health", () => new Health("ok")).WithName("GetHealth").WithTags("Frame").WithSummary("Whether the server is well");
+        app.MapFallback("/api/{**rest}", () => TypedResults.Problem(statusCode: StatusCodes.Status404NotFound, title: "There is no such address."))
+            .ExcludeFromDescription();
+        app.MapFallbackToFile("index.html");
+    }
+
+    /// <summary>Brings the data up to date and loads demo data where asked; the head is made while the first page loads.</summary>
+    public static async Task ReadyAsync(this WebApplication app)
+    {
+        if (Settings.IsDescribing)
+        {
+            return;
+        }
+
+        app.Services.GetRequiredService<Visits>().Migrate();
+        await app.Services.GetRequiredService<DemoData>().LoadAsync(CancellationToken.None);
+        _ = Task.Run(() => app.Services.GetRequiredService<HeadForm>());
+    }
+}
+
+/// <summary>How the server is.</summary>
+/// <param name="Status">ok.</param>
+internal sealed record Health(string Status);

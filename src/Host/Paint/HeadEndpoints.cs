@@ -1,0 +1,105 @@
+using System.Runtime.InteropServices;
+using Wendro.Core.Blend;
+using Wendro.Core.Fall;
+using Wendro.Core.Plans;
+using Wendro.Core.Tone;
+using Wendro.Core.Units;
+using Wendro.Formats;
+using Wendro.Host.Frame;
+
+namespace Wendro.Host.Paint;
+
+/// <summary>Colours hair is drawn in: one a tenth of a level, 1.0 to 10.0.</summary>
+internal sealed record ColoursView(IReadOnlyList<string> Levels, double ShineGain);
+
+/// <summary>What is seen of a head, as bytes a client colours itself.</summary>
+internal static class HeadEndpoints
+{
+    private const string Bytes = "application/octet-stream";
+
+    public static void MapHeads(this IEndpointRouteBuilder app)
+    {
+        var visit = app.MapGroup("/api/visits/{visit:guid}").WithTags("Paint").ProducesProblem(StatusCodes.Status404NotFound);
+
+        visit.MapGet("/seen", async (Guid visit, string? wear, string? angle, PlanDesk desk, CancellationToken stop) =>
+            {
+                var (w, a) = WearAndAngle(wear, angle);
+                return await desk.OpenAsync(visit, stop) is { } at
+                    ? Results.Bytes(SeenFile.Write(at.Head.Looks.Seen(w, a), at.Head.Looks.OnHead.Strands.Count), Bytes)
+                    : Answers.NotFound("visit");
+            })
+            .Produces<byte[]>(contentType: Bytes).ProducesValidationProblem()
+            .WithName("GetSeen").WithSummary("What is seen in a wear (down, tiedHigh) from an angle (degrees): docs/formats/seen.md");
+
+        visit.MapGet("/plan/levels", async (Guid visit, string? moment, PlanDesk desk, CancellationToken stop) =>
+            {
+                var when = MomentOf(moment);
+                return await desk.OpenAsync(visit, stop) is { } at ? Results.Bytes(at.Head.DrawnAt(when), Bytes) : Answers.NotFound("visit");
+            })
+            .Produces<byte[]>(contentType: Bytes).ProducesValidationProblem()
+            .WithName("GetLevels").WithSummary("Level bytes to draw, strands × 64, at a moment: before, rinsed, or minutes");
+
+        visit.MapGet("/plan/strands", async (Guid visit, PlanDesk desk, CancellationToken stop) =>
+            await desk.OpenAsync(visit, stop) is { } at
+                ? Results.Bytes(MemoryMarshal.AsBytes(at.Head.Map.Panel.AsSpan()).ToArray(), Bytes)
+                : Answers.NotFound("visit"))
+            .Produces<byte[]>(contentType: Bytes)
+            .WithName("GetStrands").WithSummary("Panel number of every strand, int16, −1 where it is left out; numbers as in panels");
+
+        visit.MapGet("/plan/picture", async (Guid visit, string? wear, string? angle, string? moment, int? width, PlanDesk desk, CancellationToken stop) =>
+            {
+                var (w, a) = WearAndAngle(wear, angle);
+                var when = MomentOf(moment);
+                if (width is < 16 or > View.Width)
+                {
+                    throw new BadInputException([new Problem("width", $"Between 16 and {View.Width} pixels.")]);
+                }
+
+                return await desk.OpenAsync(visit, stop) is { } at
+                    ? Results.Bytes(PictureFile.Png(Picture.Colour(at.Head.Looks.Seen(w, a), at.Head.DrawnAt(when)), width ?? View.Width), "image/png")
+                    : Answers.NotFound("visit");
+            })
+            .Produces<byte[]>(contentType: "image/png").ProducesValidationProblem()
+            .WithName("GetPicture").WithSummary("The head as a PNG picture");
+
+        var colours = app.MapGroup("/api/colours").WithTags("Frame");
+        colours.MapGet("", () => new ColoursView(
+                Enumerable.Range(0, 91).Select(i => LevelColours.Hex(1 + i / 10.0)).ToArray(), Picture.ShineGain))
+            .WithName("GetColours").WithSummary("Colours of the levels, a tenth apart");
+        colours.MapGet("/table", () => Results.Bytes(MemoryMarshal.AsBytes(LevelColours.Table().AsSpan()).ToArray(), Bytes))
+            .Produces<byte[]>(contentType: Bytes)
+            .WithName("GetColourTable").WithSummary("Linear light by level byte and shade, uint16, 256 × 128 × 3");
+    }
+
+    private static (Wear Wear, int Angle) WearAndAngle(string? wear, string? angle)
+    {
+        var problems = new List<Problem>();
+        var which = wear switch
+        {
+            null or "down" => (Wear?)Wear.Down,
+            "tiedHigh" => Wear.TiedHigh,
+            _ => null,
+        };
+        if (which is null)
+        {
+            problems.Add(new("wear", "One of down, tiedHigh."));
+        }
+
+        var degrees = 0;
+        if (angle is not null && (!int.TryParse(angle, out degrees) || degrees is < -360 or > 360))
+        {
+            problems.Add(new("angle", "Whole degrees between −360 and 360."));
+        }
+
+        return problems.Count > 0 ? throw new BadInputException(problems) : (which!.Value, degrees);
+    }
+
+    private static Moment MomentOf(string? moment) => moment switch
+    {
+        null or "rinsed" => Moment.Rinsed,
+        "before" => Moment.Before,
+        _ => double.TryParse(moment, out var minutes) && Minutes.IsValid(minutes)
+            ? Moment.At(new Minutes(minutes))
+            : throw new BadInputException([new Problem("moment", "One of before, rinsed, or minutes between 0 and 600.")]),
+    };
+}

@@ -1,0 +1,146 @@
+using Wendro.Core.Plans;
+using Wendro.Formats;
+using Wendro.Host.Frame;
+
+namespace Wendro.Host.Paint;
+
+/// <summary>An edit and the revision it was made from.</summary>
+/// <param name="BaseRevision">The revision the edit was made from.</param>
+/// <param name="Edit">The edit.</param>
+/// <param name="Sequence">For previews: a number that grows; older ones are dropped.</param>
+internal sealed record EditBody(int BaseRevision, PlanEdit Edit, long Sequence = 0);
+
+/// <summary>The revision an undo or redo starts from.</summary>
+internal sealed record StepBody(int BaseRevision);
+
+/// <summary>The plan of a visit: read, edited, previewed, undone, redone.</summary>
+internal static class PlanEndpoints
+{
+    public static void MapPlan(this IEndpointRouteBuilder app)
+    {
+        var plan = app.MapGroup("/api/visits/{visit:guid}/plan").WithTags("Paint")
+            .ProducesProblem(StatusCodes.Status404NotFound);
+
+        plan.MapGet("", async (Guid visit, PlanDesk desk, Heads heads, CancellationToken stop) =>
+            await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(View(at, heads)) : Answers.NotFound("visit"))
+            .Produces<PlanView>().WithName("GetPlan").WithSummary("The plan, its panels, measures and findings");
+
+        plan.MapGet("/panels", async (Guid visit, PlanDesk desk, CancellationToken stop) =>
+            await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(PanelView.Of(at.Head)) : Answers.NotFound("visit"))
+            .Produces<IReadOnlyList<PanelView>>().WithName("GetPanels").WithSummary("The panels with areas, paint and levels");
+
+        plan.MapGet("/measures", async (Guid visit, PlanDesk desk, CancellationToken stop) =>
+            await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(MeasuresView.Of(at.Head.Measures)) : Answers.NotFound("visit"))
+            .Produces<MeasuresView>().WithName("GetMeasures").WithSummary("The measures, rinsed, worn down");
+
+        plan.MapGet("/findings", async (Guid visit, PlanDesk desk, Heads heads, CancellationToken stop) =>
+            await desk.OpenAsync(visit, stop) is { } at
+                ? Results.Ok(FindingView.Of(at.Head, heads.CuttingFor(at.Visit.Hair)))
+                : Answers.NotFound("visit"))
+            .Produces<IReadOnlyList<FindingView>>().WithName("GetFindings").WithSummary("What is wrong, worst first, each with its fix");
+
+        Changes(plan.MapPost("/edits", async (Guid visit, HttpRequest request, PlanDesk desk, Heads heads, CancellationToken stop) =>
+            {
+                var body = await Body.ReadAsync<EditBody>(request);
+                return Changed(await desk.EditAsync(visit, body.BaseRevision, body.Edit, stop), heads);
+            }).Accepts<EditBody>("application/json"))
+            .WithName("PostEdit").WithSummary("Changes the plan: the one door");
+
+        Changes(plan.MapPost("/previews", async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
+            {
+                var body = await Body.ReadAsync<EditBody>(request);
+                return await desk.PreviewAsync(visit, body.BaseRevision, body.Edit, body.Sequence, stop) switch
+                {
+                    null => Answers.NotFound("visit"),
+                    (_, null) => Results.NoContent(),
+                    var (at, head) => Results.Ok(Change(at, at with { Head = head }, [], null)),
+                };
+            }).Accepts<EditBody>("application/json"))
+            .Produces(StatusCodes.Status204NoContent)
+            .WithName("PostPreview").WithSummary("What an edit would change; stores nothing. 204 where a newer preview came in meanwhile");
+
+        Changes(plan.MapPost("/undo", async (Guid visit, HttpRequest request, PlanDesk desk, Heads heads, CancellationToken stop) =>
+                Changed(await desk.UndoAsync(visit, (await Body.ReadAsync<StepBody>(request)).BaseRevision, stop), heads))
+            .Accepts<StepBody>("application/json")).WithName("PostUndo").WithSummary("Takes the last edit back, as a new revision");
+
+        Changes(plan.MapPost("/redo", async (Guid visit, HttpRequest request, PlanDesk desk, Heads heads, CancellationToken stop) =>
+                Changed(await desk.RedoAsync(visit, (await Body.ReadAsync<StepBody>(request)).BaseRevision, stop), heads))
+            .Accepts<StepBody>("application/json")).WithName("PostRedo").WithSummary("Brings back what was undone, as a new revision");
+    }
+
+    public static void MapPlanFile(this IEndpointRouteBuilder app)
+    {
+        var file = app.MapGroup("/api/visits/{visit:guid}/plan/file").WithTags("Paint");
+        file.MapGet("", async (Guid visit, PlanDesk desk, CancellationToken stop) =>
+            await desk.OpenAsync(visit, stop) is { } at
+                ? Results.File(PlanFile.Write(at.Visit.Hair, at.Stored.Plan), "application/json", "plan.wendro.json")
+                : Answers.NotFound("visit"))
+            .WithName("GetPlanFile").WithSummary("The plan as a file: docs/formats/plan.md");
+
+        Changes(file.MapPost("", async (Guid visit, int baseRevision, HttpRequest request, PlanDesk desk, Heads heads, CancellationToken stop) =>
+            {
+                var read = PlanFile.Read(await Body.BytesAsync(request));
+                return Changed(await desk.TakeAsync(visit, baseRevision, read.Plan, stop), heads);
+            }).Accepts<PlanFile>("application/json"))
+            .WithName("PostPlanFile").WithSummary("Takes a plan from a file as one revision; validated whole first");
+    }
+
+    private static RouteHandlerBuilder Changes(RouteHandlerBuilder route) => route
+        .Produces<PlanChange>()
+        .ProducesValidationProblem()
+        .ProducesProblem(StatusCodes.Status409Conflict)
+        .ProducesProblem(StatusCodes.Status413PayloadTooLarge)
+        .ProducesProblem(StatusCodes.Status415UnsupportedMediaType);
+
+    private static IResult Changed((AtWork Before, AtWork After, IReadOnlyList<string> Lost)? changed, Heads heads) => changed is { } c
+        ? Results.Ok(Change(c.Before, c.After, c.Lost, heads.CuttingFor(c.After.Visit.Hair)))
+        : Answers.NotFound("visit");
+
+    private static PlanChange Change(AtWork before, AtWork after, IReadOnlyList<string> lost, Cutting? cutting)
+    {
+        var recut = !ReferenceEquals(before.Head.Map, after.Head.Map) && !SameCut(before.Head, after.Head);
+        var panels = Enumerable.Range(0, after.Head.Panels.Count)
+            .Where(i => recut || after.Head.Panels[i] != before.Head.Panels[i])
+            .Select(i => PanelView.Of(after.Head, after.Head.Panels[i], i))
+            .ToArray();
+        var history = after.Stored.History;
+        return new PlanChange(
+            history.Revision,
+            history.CanUndo,
+            history.CanRedo,
+            recut,
+            lost,
+            after.Head.Plan,
+            panels,
+            MeasuresView.Of(after.Head.Measures),
+            FindingView.Of(after.Head, cutting),
+            PlanCautions.Of(after.Head),
+            recut ? null : StrandLevelsView.Between(before.Head, after.Head));
+    }
+
+    /// <summary>Whether the panels are the same pieces of hair, however their paint differs.</summary>
+    private static bool SameCut(PlannedHead a, PlannedHead b) =>
+        ReferenceEquals(a.Looks, b.Looks)
+        && a.Panels.Count == b.Panels.Count
+        && a.Panels.Zip(b.Panels).All(p => ReferenceEquals(p.First.Panel, p.Second.Panel));
+
+    private static PlanView View(AtWork at, Heads heads)
+    {
+        var history = at.Stored.History;
+        return new PlanView(
+            at.Visit.Id,
+            at.Visit.Client,
+            at.Visit.About,
+            at.Visit.StartsAt,
+            at.Visit.Hair,
+            history.Revision,
+            history.CanUndo,
+            history.CanRedo,
+            at.Stored.Plan,
+            PanelView.Of(at.Head),
+            MeasuresView.Of(at.Head.Measures),
+            FindingView.Of(at.Head, heads.CuttingFor(at.Visit.Hair)),
+            PlanCautions.Of(at.Head),
+            at.Head.Looks.Head.Chart.Outline.SelectMany(p => new[] { Math.Round(p.X, 3), Math.Round(p.Y, 3) }).ToArray());
+    }
+}

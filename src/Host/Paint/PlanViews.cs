@@ -1,0 +1,235 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Fall;
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Paint;
+using Wendro.Core.Plans;
+
+namespace Wendro.Host.Paint;
+
+/// <summary>A panel as it is cut and painted.</summary>
+/// <param name="Key">zone/row/column.</param>
+/// <param name="Zone">Its zone.</param>
+/// <param name="Row">Row, from 0 at the low edge.</param>
+/// <param name="Column">Column, from 0 at her face (at the back: her left).</param>
+/// <param name="Words">Its name in plain words.</param>
+/// <param name="AreaCm2">Area on the head, cm².</param>
+/// <param name="ThicknessMm">Thickness of its section, mm.</param>
+/// <param name="WidthCm">Width, cm.</param>
+/// <param name="LengthCm">Mean length of its hair, cm.</param>
+/// <param name="HairGrams">Its hair, g.</param>
+/// <param name="Outlines">Outlines on the crown map: x, y, x, y … in cm, +x her left, +y her face.</param>
+/// <param name="Paint">Its paint; null while it is left natural.</param>
+/// <param name="StartCm">Where the paint begins, spread and share resolved, cm; null while natural.</param>
+/// <param name="MeanLevel">Mean level over its hair by mass, rinsed.</param>
+/// <param name="BrightestLevel">Level where its paint is thickest, rinsed.</param>
+/// <param name="SeenShare">Share of the hair seen worn down that it makes up, 0..1.</param>
+internal sealed record PanelView(
+    string Key,
+    Zone Zone,
+    int Row,
+    int Column,
+    string Words,
+    double AreaCm2,
+    double ThicknessMm,
+    double WidthCm,
+    double LengthCm,
+    double HairGrams,
+    IReadOnlyList<IReadOnlyList<double>> Outlines,
+    PanelPaint? Paint,
+    double? StartCm,
+    double MeanLevel,
+    double BrightestLevel,
+    double SeenShare)
+{
+    public static IReadOnlyList<PanelView> Of(PlannedHead head) => head.Panels.Select((p, i) => Of(head, p, i)).ToArray();
+
+    public static PanelView Of(PlannedHead head, PlannedPanel p, int index)
+    {
+        var hair = head.Looks.Hair;
+        return new PanelView(
+            p.Panel.Key.ToString(),
+            p.Panel.Key.Zone,
+            p.Panel.Key.Row,
+            p.Panel.Key.Column,
+            p.Panel.Key.Words,
+            p.Panel.AreaCm2,
+            p.Panel.ThicknessMm,
+            p.Panel.WidthCm,
+            p.Panel.LengthCm,
+            p.Panel.HairGrams,
+            p.Panel.Outlines.Select(OutlineView.Of).ToArray(),
+            p.Painted?.Paint,
+            p.Painted?.StartCm,
+            p.MeanLevel(hair, Moment.Rinsed),
+            p.BrightestLevel(hair, Moment.Rinsed),
+            head.Measures.SeenShares[index]);
+    }
+}
+
+/// <summary>An outline on the crown map as plain numbers.</summary>
+internal static class OutlineView
+{
+    public static IReadOnlyList<double> Of(Outline outline) =>
+        outline.Corners.SelectMany(c => new[] { Math.Round(c.Map.X, 3), Math.Round(c.Map.Y, 3) }).ToArray();
+}
+
+/// <summary>A finding with its fix.</summary>
+internal sealed record FindingView(
+    string Id,
+    FindingKind Kind,
+    Severity Severity,
+    string Title,
+    string Text,
+    string Why,
+    IReadOnlyList<Zone> Zones,
+    IReadOnlyList<string> Panels,
+    Wear Wear,
+    IReadOnlyList<Figure> Evidence,
+    FixView? Fix)
+{
+    public static IReadOnlyList<FindingView> Of(PlannedHead head, Cutting? cutting)
+    {
+        var findings = head.Findings;
+        var fixes = new Fix?[findings.Count];
+        if (cutting is not null)
+        {
+            Parallel.For(0, findings.Count, i => fixes[i] = Fixes.For(findings[i], head, cutting));
+        }
+
+        return findings.Select((f, i) => new FindingView(
+            f.Id,
+            f.Kind,
+            f.Severity,
+            f.Title,
+            f.Text,
+            f.Why,
+            f.Zones,
+            f.Panels.Select(p => p.ToString()).ToArray(),
+            f.Wear,
+            f.Evidence,
+            fixes[i] is { } fix ? new FixView(fix.Label, fix.Edit, fix.Mends) : null)).ToArray();
+    }
+}
+
+/// <summary>An edit that mends a finding.</summary>
+/// <param name="Label">What it does.</param>
+/// <param name="Edit">The edit, to be sent as it is.</param>
+/// <param name="Mends">Whether the finding is gone after it; otherwise it only gets better.</param>
+internal sealed record FixView(string Label, PlanEdit Edit, bool Mends);
+
+/// <summary>The measures, rinsed, worn down.</summary>
+internal sealed record MeasuresView(
+    double? EndsLevel,
+    double LightShare,
+    double FaceFrameLift,
+    double RootSoftness,
+    Zone? SteepestZone,
+    double SteepestAtCm,
+    double Balance,
+    IReadOnlyDictionary<string, double> ZoneLevels)
+{
+    public static MeasuresView Of(Measures m) => new(
+        m.EndsLevel, m.LightShare, m.FaceFrameLift, m.RootSoftness, m.SteepestZone, m.SteepestAtCm, m.Balance, m.ZoneLevels.ToDictionary(z => Name(z.Key), z => z.Value));
+
+    private static string Name(Zone zone) => char.ToLowerInvariant(zone.ToString()[0]) + zone.ToString()[1..];
+}
+
+/// <summary>A plan as it stands, with its panels, measures and findings.</summary>
+internal sealed record PlanView(
+    Guid VisitId,
+    string Client,
+    string About,
+    DateTimeOffset StartsAt,
+    HairProfile Hair,
+    int Revision,
+    bool CanUndo,
+    bool CanRedo,
+    Plan Plan,
+    IReadOnlyList<PanelView> Panels,
+    MeasuresView Measures,
+    IReadOnlyList<FindingView> Findings,
+    IReadOnlyList<string> Cautions,
+    IReadOnlyList<double> ScalpOutline);
+
+/// <summary>What an edit, an undo or a preview changed.</summary>
+/// <param name="Revision">The plan's revision.</param>
+/// <param name="CanUndo">Whether there is something to undo.</param>
+/// <param name="CanRedo">Whether there is something to redo.</param>
+/// <param name="Recut">Whether panels were cut anew: then panels, strand map and levels are to be read again.</param>
+/// <param name="Lost">Panels whose paint found no place.</param>
+/// <param name="Plan">The plan.</param>
+/// <param name="Panels">Panels that changed.</param>
+/// <param name="Measures">The measures.</param>
+/// <param name="Findings">The findings; without fixes in a preview.</param>
+/// <param name="Strands">Levels that changed, to be drawn; null after a new cut.</param>
+internal sealed record PlanChange(
+    int Revision,
+    bool CanUndo,
+    bool CanRedo,
+    bool Recut,
+    IReadOnlyList<string> Lost,
+    Plan Plan,
+    IReadOnlyList<PanelView> Panels,
+    MeasuresView Measures,
+    IReadOnlyList<FindingView> Findings,
+    IReadOnlyList<string> Cautions,
+    StrandLevelsView? Strands);
+
+/// <summary>Level bytes of some strands.</summary>
+/// <param name="Ranges">First strand and number of strands, by turns.</param>
+/// <param name="Levels">Level bytes, 64 a strand, base64.</param>
+internal sealed record StrandLevelsView(IReadOnlyList<int> Ranges, byte[] Levels)
+{
+    /// <summary>The locks in which anything differs.</summary>
+    public static StrandLevelsView Between(PlannedHead before, PlannedHead after)
+    {
+        var strands = after.Looks.OnHead.Strands;
+        var ranges = new List<int>();
+        var levels = new MemoryStream();
+        for (var l = 0; l < strands.LockCount; l++)
+        {
+            var (from, to) = (strands.LockStart[l], strands.LockStart[l + 1]);
+            var now = after.Drawn.AsSpan(from * Places.Count, (to - from) * Places.Count);
+            if (!now.SequenceEqual(before.Drawn.AsSpan(from * Places.Count, (to - from) * Places.Count)))
+            {
+                ranges.Add(from);
+                ranges.Add(to - from);
+                levels.Write(now);
+            }
+        }
+
+        return new StrandLevelsView(ranges, levels.ToArray());
+    }
+}
+
+/// <summary>Words of care that a plan calls for.</summary>
+internal static class PlanCautions
+{
+    public static IReadOnlyList<string> Of(PlannedHead head)
+    {
+        var said = new List<string>();
+        var painted = head.Panels.Where(p => p.Painted is not null).ToArray();
+        if (painted.Any(p => p.Painted!.StartCm < 0.5))
+        {
+            said.Add("Paint comes within 5 mm of the scalp: off-scalp products and developer over 20 vol stay off it.");
+        }
+
+        if (painted.Any(p => ZoneFacts.IsHairline(p.Panel.Key.Zone)))
+        {
+            said.Add("Hairline painted: barrier cream on the skin, film under face panels.");
+        }
+
+        if (painted.Length > 0)
+        {
+            said.AddRange(painted.Select(p => p.LiftingOf(head.Looks.Hair)!.Case).Distinct()
+                .SelectMany(c => Core.Care.Cautions.For(c, null))
+                .Where(c => c != Core.Care.Cautions.LeafletFirst && !c.StartsWith("Off-scalp", StringComparison.Ordinal))
+                .Distinct());
+            said.Add("Burning or stinging: rinse now.");
+        }
+
+        said.Add(Core.Care.Cautions.LeafletFirst);
+        return said;
+    }
+}

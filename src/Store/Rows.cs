@@ -1,0 +1,58 @@
+using Wendro.Core.Hair;
+using Wendro.Core.Plans;
+
+namespace Wendro.Store;
+
+/// <summary>A client.</summary>
+public sealed class ClientRow
+{
+    public Guid Id { get; set; }
+
+    public required string Name { get; set; }
+
+    /// <summary>A line about her life and hair.</summary>
+    public string About { get; set; } = string.Empty;
+
+    public DateTimeOffset CreatedAt { get; set; }
+}
+
+/// <summary>A visit of a client.</summary>
+public sealed class VisitRow
+{
+    public Guid Id { get; set; }
+
+    public Guid ClientId { get; set; }
+
+    public ClientRow Client { get; set; } = null!;
+
+    public DateTimeOffset StartsAt { get; set; }
+
+    /// <summary>Her hair as it was read at this visit.</summary>
+    public required HairProfile Hair { get; set; }
+}
+
+/// <summary>One revision of a visit's plan. Only ever added.</summary>
+public sealed class RevisionRow
+{
+    public Guid VisitId { get; set; }
+
+    /// <summary>From 1, without gaps.</summary>
+    public int Number { get; set; }
+
+    /// <summary>The revision whose plan it shows.</summary>
+    public int Shows { get; set; }
+
+    /// <summary>The revision shown before that one was edited.</summary>
+    public int? Before { get; set; }
+
+    /// <summary>Revisions undone since, comma-separated, the latest last.</summary>
+    public string Undone { get; set; } = string.Empty;
+
+    /// <summary>The plan; null when it shows an earlier revision's.</summary>
+    public Plan? Plan { get; set; }
+
+    /// <summary>What was done: edit's JSON, "undo", "redo", "import" or "new".</summary>
+    public required string What { get; set; }
+
+    public DateTimeOffset At { get; set; }
+}
