@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using System.Text.Json.Serialization.Metadata;
 
 namespace Wendro.Formats;
 
@@ -28,7 +29,27 @@ public static class WendroJson
         options.RespectNullableAnnotations = true;
         options.RespectRequiredConstructorParameters = true;
         options.AllowOutOfOrderMetadataProperties = true;
+        options.TypeInfoResolverChain.Insert(0, new DefaultJsonTypeInfoResolver { Modifiers = { WithoutDerived } });
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
+    }
+
+    /// <summary>What a Core record works out from its own values is not written: it is not part of the document.</summary>
+    private static void WithoutDerived(JsonTypeInfo type)
+    {
+        if (type.Kind != JsonTypeInfoKind.Object || type.Type.Namespace?.StartsWith("Wendro.Core", StringComparison.Ordinal) != true)
+        {
+            return;
+        }
+
+        for (var i = type.Properties.Count - 1; i >= 0; i--)
+        {
+            var property = type.Properties[i];
+            if (property.Set is null && property.AssociatedParameter is null && !property.IsExtensionData
+                && property.AttributeProvider is System.Reflection.PropertyInfo { CanWrite: false })
+            {
+                type.Properties.RemoveAt(i);
+            }
+        }
     }
 
     private static JsonSerializerOptions Make()

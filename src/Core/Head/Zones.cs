@@ -17,6 +17,7 @@ public sealed class Zones
         outlines = ZoneFacts.All.ToDictionary(z => z, _ => (IReadOnlyList<Outline>)[]);
         var whole = new Outline(chart.Outline.Select(chart.At).ToArray());
         Fill(root, whole, chart);
+        PartOnMap = Trace(chart, part);
         if (part.IsCentral)
         {
             // A part in the middle makes two equal sides; let no rounding say otherwise.
@@ -29,6 +30,9 @@ public sealed class Zones
 
     /// <summary>The part these zones go by.</summary>
     public PartLine Part { get; }
+
+    /// <summary>The part as a line on the crown map, from the hairline to the crown.</summary>
+    public IReadOnlyList<MapPoint> PartOnMap { get; }
 
     /// <summary>The zone a place of the scalp lies in.</summary>
     public Zone At(in ScalpPoint point)
@@ -53,6 +57,28 @@ public sealed class Zones
     {
         ArgumentNullException.ThrowIfNull(part);
         return p.OverTopCm - part.OffsetAt(p.Position.Z);
+    }
+
+    private static List<MapPoint> Trace(ScalpChart chart, PartLine part)
+    {
+        var line = new List<MapPoint>();
+        for (var y = 14.0; y > -2.6; y -= 0.5)
+        {
+            double right = -9, left = 9;
+            for (var k = 0; k < 30; k++)
+            {
+                var x = (left + right) / 2;
+                (right, left) = FromPart(chart.At(new MapPoint(x, y)), part) < 0 ? (x, left) : (right, x);
+            }
+
+            var at = chart.At(new MapPoint((left + right) / 2, y));
+            if (at.FromHairlineCm >= 0)
+            {
+                line.Add(at.Map);
+            }
+        }
+
+        return line;
     }
 
     private static Branch Tree(PartLine part)

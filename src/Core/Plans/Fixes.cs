@@ -107,7 +107,7 @@ public static class Fixes
         foreach (var start in new[] { 3.0, 2, 1 })
         {
             yield return (
-                $"Raise to {start:0.#} cm, straight and deep",
+                bare ? $"Paint from {start:0.#} cm, straight and deep" : $"Raise to {start:0.#} cm, straight and deep",
                 new PaintPanels(keys, model with { StartCm = start, Shape = Shape.Full, DropCm = 0, MidsMm = 16, EndsMm = 24 }));
         }
     }

@@ -18,9 +18,7 @@ internal sealed record ClientView(Guid Id, string Name, string About);
 /// <param name="StartsAt">When it starts.</param>
 /// <param name="Hair">Her hair.</param>
 /// <param name="Revision">Revision of the plan.</param>
-/// <param name="Panels">Panels in the plan.</param>
 /// <param name="Painted">Panels painted.</param>
-/// <param name="Missing">What is still missing, in words.</param>
 internal sealed record DayVisit(
     Guid VisitId,
     Guid ClientId,
@@ -29,9 +27,10 @@ internal sealed record DayVisit(
     DateTimeOffset StartsAt,
     HairProfile Hair,
     int Revision,
-    int Panels,
-    int Painted,
-    IReadOnlyList<string> Missing);
+    int Painted);
+
+/// <summary>A plan at a glance: what is still missing, in words.</summary>
+internal sealed record Glance(int Panels, int Painted, IReadOnlyList<string> Missing);
 
 /// <summary>A new client: a name is enough.</summary>
 internal sealed record NewClient(string Name, string? About = null, HairProfile? Hair = null, DateTimeOffset? StartsAt = null);
@@ -49,22 +48,29 @@ internal static class DayEndpoints
     {
         var api = app.MapGroup("/api").WithTags("Day");
 
-        api.MapGet("/day", async (Visits visits, PlanDesk desk, TimeProvider clock, CancellationToken stop) =>
+        api.MapGet("/day", async (Visits visits, TimeProvider clock, CancellationToken stop) =>
             {
                 var now = clock.GetLocalNow();
                 var from = new DateTimeOffset(now.Date, now.Offset);
                 var list = new List<DayVisit>();
                 foreach (var visit in await visits.BetweenAsync(from, from.AddDays(1), stop))
                 {
-                    if (await desk.OpenAsync(visit.Id, stop) is { } at)
+                    if (await visits.PlanAsync(visit.Id, stop) is { } stored)
                     {
-                        list.Add(Of(at));
+                        var painted = stored.Plan.Zones.Values.Where(z => z.Excluded is null).Sum(z => z.Paint.Count);
+                        list.Add(new DayVisit(
+                            visit.Id, visit.ClientId, visit.Client, visit.About, visit.StartsAt, visit.Hair, stored.History.Revision, painted));
                     }
                 }
 
                 return list;
             })
             .WithName("GetDay").WithSummary("Today's visits in time order");
+
+        api.MapGet("/visits/{visit:guid}/glance", async (Guid visit, PlanDesk desk, CancellationToken stop) =>
+                await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(Of(at)) : Answers.NotFound("visit"))
+            .Produces<Glance>().ProducesProblem(StatusCodes.Status404NotFound)
+            .WithName("GetGlance").WithSummary("A plan at a glance: what is still missing");
 
         api.MapGet("/clients", async (Visits visits, CancellationToken stop) =>
                 (await visits.ClientsAsync(stop)).Select(c => new ClientView(c.Id, c.Name, c.About)).ToArray())
@@ -129,22 +135,18 @@ internal static class DayEndpoints
             .WithName("PutHair").WithSummary("What was read off her hair at this visit");
     }
 
-    private static DayVisit Of(AtWork at)
+    private static Glance Of(AtWork at)
     {
         var painted = at.Head.Panels.Count(p => p.Painted is not null);
-        var missing = new List<string>();
-        if (painted == 0)
+        var findings = at.Head.Findings;
+        string[] missing = (painted, findings.Count) switch
         {
-            missing.Add("Nothing painted yet");
-        }
-        else if (at.Head.Findings.Count > 0)
-        {
-            var n = at.Head.Findings.Count;
-            missing.Add(n == 1 ? $"One thing to look at: {at.Head.Findings[0].Title}" : $"{n} things to look at, first: {at.Head.Findings[0].Title}");
-        }
-
-        return new DayVisit(
-            at.Visit.Id, at.Visit.ClientId, at.Visit.Client, at.Visit.About, at.Visit.StartsAt, at.Visit.Hair, at.Stored.History.Revision, at.Head.Panels.Count, painted, missing);
+            (0, _) => ["Nothing painted yet"],
+            (_, 0) => [],
+            (_, 1) => [$"One thing to look at: {findings[0].Title}"],
+            _ => [$"{findings.Count} things to look at, first: {findings[0].Title}"],
+        };
+        return new Glance(at.Head.Panels.Count, painted, missing);
     }
 }
 

@@ -5,7 +5,8 @@ namespace Wendro.Host.Frame;
 /// <param name="Port">--port.</param>
 /// <param name="DemoFolder">Demo files to load into an empty data folder: --demo; null without demo data.</param>
 /// <param name="AllowedHosts">Names this server answers to.</param>
-internal sealed record Settings(string DataFolder, int Port, string? DemoFolder, IList<string> AllowedHosts)
+/// <param name="Idle">Whether to leave today's heads alone until somebody asks: --idle true, for tests.</param>
+internal sealed record Settings(string DataFolder, int Port, string? DemoFolder, IList<string> AllowedHosts, bool Idle)
 {
     /// <summary>Set while the build only asks for the API's description.</summary>
     public static bool IsDescribing => System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
@@ -15,6 +16,6 @@ internal sealed record Settings(string DataFolder, int Port, string? DemoFolder,
         var data = configuration["data"] ?? Environment.GetEnvironmentVariable("WENDRO_DATA") ?? Path.Combine(AppContext.BaseDirectory, "data");
         var port = int.TryParse(configuration["port"], out var p) && p is > 0 and < 65536 ? p : 5170;
         string[] hosts = ["localhost", "127.0.0.1", "[::1]", .. (configuration["hosts"] ?? string.Empty).Split(',', StringSplitOptions.RemoveEmptyEntries)];
-        return new Settings(Path.GetFullPath(data), port, configuration["demo"], hosts);
+        return new Settings(Path.GetFullPath(data), port, configuration["demo"], hosts, configuration["idle"] == "true");
     }
 }

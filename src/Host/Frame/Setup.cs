@@ -75,9 +75,8 @@ internal static class Setup
         });
         app.MapOpenApi();
         app.MapGet("/api/health", () => new Health("ok")).WithName("GetHealth").WithTags("Frame").WithSummary("Whether the server is well");
-        app.MapFallback("/api/{**rest}", () => TypedResults.Problem(statusCode: StatusCodes.Status404NotFound, title: "There is no such address."))
-            .ExcludeFromDescription();
-        app.MapFallbackToFile("index.html");
+        // Pages have addresses of their own; what the API does not know stays unknown.
+        app.MapFallbackToFile("{**path:regex(^(?!api(/|$)|openapi(/|$)).*$):nonfile}", "index.html");
     }
 
     /// <summary>Brings the data up to date and loads demo data where asked; the head is made while the first page loads.</summary>
@@ -90,7 +89,29 @@ internal static class Setup
 
         app.Services.GetRequiredService<Visits>().Migrate();
         await app.Services.GetRequiredService<DemoData>().LoadAsync(CancellationToken.None);
-        _ = Task.Run(() => app.Services.GetRequiredService<HeadForm>());
+        if (!app.Services.GetRequiredService<Settings>().Idle)
+        {
+            _ = Task.Run(() => WarmAsync(app.Services, app.Lifetime.ApplicationStopping));
+        }
+    }
+
+    /// <summary>Looks at today's heads once, so that the first one opened is there at once.</summary>
+    private static async Task WarmAsync(IServiceProvider services, CancellationToken stop)
+    {
+        try
+        {
+            services.GetRequiredService<HeadForm>();
+            var now = services.GetRequiredService<TimeProvider>().GetLocalNow();
+            var from = new DateTimeOffset(now.Date, now.Offset);
+            foreach (var visit in await services.GetRequiredService<Visits>().BetweenAsync(from, from.AddDays(1), stop))
+            {
+                await services.GetRequiredService<PlanDesk>().OpenAsync(visit.Id, stop);
+            }
+        }
+        catch (OperationCanceledException)
+        {
+            // The server stops: nothing to get ready for.
+        }
     }
 }
 

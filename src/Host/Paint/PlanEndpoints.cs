@@ -1,3 +1,5 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 using Wendro.Formats;
 using Wendro.Host.Frame;
@@ -16,6 +18,8 @@ internal sealed record StepBody(int BaseRevision);
 /// <summary>The plan of a visit: read, edited, previewed, undone, redone.</summary>
 internal static class PlanEndpoints
 {
+    private const int FewPanels = 4;
+
     public static void MapPlan(this IEndpointRouteBuilder app)
     {
         var plan = app.MapGroup("/api/visits/{visit:guid}/plan").WithTags("Paint")
@@ -28,6 +32,13 @@ internal static class PlanEndpoints
         plan.MapGet("/panels", async (Guid visit, PlanDesk desk, CancellationToken stop) =>
             await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(PanelView.Of(at.Head)) : Answers.NotFound("visit"))
             .Produces<IReadOnlyList<PanelView>>().WithName("GetPanels").WithSummary("The panels with areas, paint and levels");
+
+        plan.MapGet("/panels/{zone}/{row:int}/{column:int}/strip", async (
+            Guid visit, string zone, int row, int column, PlanDesk desk, CancellationToken stop) =>
+            await desk.OpenAsync(visit, stop) is { } at && StripOf(at, $"{zone}/{row}/{column}") is { } strip
+                ? Results.Ok(strip)
+                : Answers.NotFound("panel"))
+            .Produces<Strip>().WithName("GetStrip").WithSummary("A panel hung flat: levels from scalp to ends, and depth");
 
         plan.MapGet("/measures", async (Guid visit, PlanDesk desk, CancellationToken stop) =>
             await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(MeasuresView.Of(at.Head.Measures)) : Answers.NotFound("visit"))
@@ -103,6 +114,11 @@ internal static class PlanEndpoints
             .Where(i => recut || after.Head.Panels[i] != before.Head.Panels[i])
             .Select(i => PanelView.Of(after.Head, after.Head.Panels[i], i))
             .ToArray();
+        if (panels.Length <= FewPanels)
+        {
+            panels = panels.Select(p => p with { Strip = StripOf(after, p.Key) }).ToArray();
+        }
+
         var history = after.Stored.History;
         return new PlanChange(
             history.Revision,
@@ -117,6 +133,11 @@ internal static class PlanEndpoints
             PlanCautions.Of(after.Head),
             recut ? null : StrandLevelsView.Between(before.Head, after.Head));
     }
+
+    private static Strip? StripOf(AtWork at, string key) =>
+        PanelKey.Parse(key) is { } parsed && at.Head.PanelOf(parsed) is { } panel
+            ? Strip.Of(panel, at.Visit.Hair, Moment.Rinsed)
+            : null;
 
     /// <summary>Whether the panels are the same pieces of hair, however their paint differs.</summary>
     private static bool SameCut(PlannedHead a, PlannedHead b) =>
@@ -141,6 +162,7 @@ internal static class PlanEndpoints
             MeasuresView.Of(at.Head.Measures),
             FindingView.Of(at.Head, heads.CuttingFor(at.Visit.Hair)),
             PlanCautions.Of(at.Head),
-            at.Head.Looks.Head.Chart.Outline.SelectMany(p => new[] { Math.Round(p.X, 3), Math.Round(p.Y, 3) }).ToArray());
+            at.Head.Looks.Head.Chart.Outline.SelectMany(p => new[] { Math.Round(p.X, 3), Math.Round(p.Y, 3) }).ToArray(),
+            at.Head.Looks.Head.ZonesFor(at.Stored.Plan.Part).PartOnMap.SelectMany(p => new[] { Math.Round(p.X, 3), Math.Round(p.Y, 3) }).ToArray());
     }
 }

@@ -24,6 +24,7 @@ namespace Wendro.Host.Paint;
 /// <param name="MeanLevel">Mean level over its hair by mass, rinsed.</param>
 /// <param name="BrightestLevel">Level where its paint is thickest, rinsed.</param>
 /// <param name="SeenShare">Share of the hair seen worn down that it makes up, 0..1.</param>
+/// <param name="Strip">The panel hung flat; only where few panels are told.</param>
 internal sealed record PanelView(
     string Key,
     Zone Zone,
@@ -40,7 +41,8 @@ internal sealed record PanelView(
     double? StartCm,
     double MeanLevel,
     double BrightestLevel,
-    double SeenShare)
+    double SeenShare,
+    Strip? Strip = null)
 {
     public static IReadOnlyList<PanelView> Of(PlannedHead head) => head.Panels.Select((p, i) => Of(head, p, i)).ToArray();
 
@@ -150,7 +152,8 @@ internal sealed record PlanView(
     MeasuresView Measures,
     IReadOnlyList<FindingView> Findings,
     IReadOnlyList<string> Cautions,
-    IReadOnlyList<double> ScalpOutline);
+    IReadOnlyList<double> ScalpOutline,
+    IReadOnlyList<double> PartLine);
 
 /// <summary>What an edit, an undo or a preview changed.</summary>
 /// <param name="Revision">The plan's revision.</param>

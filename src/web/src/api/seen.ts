@@ -1,0 +1,149 @@
+import { api, bytes, type Wear } from "./client";
+
+/** What is seen from one side: see docs/formats/seen.md. */
+export interface Seen {
+  width: number;
+  height: number;
+  across: number;
+  places: number;
+  counts: Uint8Array;
+  grey: Uint8Array;
+  strand: Uint16Array;
+  place: Uint8Array;
+  shade: Uint8Array;
+  shine: Uint8Array;
+}
+
+export interface Colours {
+  table: Uint16Array;
+  levels: string[];
+  shineGain: number;
+}
+
+const SHADES = 128;
+const toLinear = Uint16Array.from({ length: 256 }, (_, i) => {
+  const c = i / 255;
+  return Math.round(65535 * (c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4));
+});
+const toSrgb = Uint8Array.from({ length: 4096 }, (_, i) => {
+  const v = i / 4095;
+  return Math.round(255 * (v <= 0.0031308 ? v * 12.92 : 1.055 * v ** (1 / 2.4) - 0.055));
+});
+
+export function readSeen(buffer: ArrayBuffer): Seen {
+  const head = new DataView(buffer);
+  if (head.getUint32(0) !== 0x5753454e || head.getUint16(4, true) !== 1) {
+    throw new Error("The picture's data is of another version. Load the page again.");
+  }
+  const width = head.getUint16(6, true);
+  const height = head.getUint16(8, true);
+  const samples = head.getUint32(20, true);
+  let at = 24;
+  const take = (n: number) => {
+    at += n;
+    return new Uint8Array(buffer, at - n, n);
+  };
+  const counts = take(width * height);
+  const grey = take(width * height);
+  const strand = new Uint16Array(buffer.slice(at, at + samples * 2));
+  at += samples * 2;
+  return {
+    width,
+    height,
+    across: head.getUint8(10),
+    places: head.getUint8(11),
+    counts,
+    grey,
+    strand,
+    place: take(samples),
+    shade: take(samples),
+    shine: take(samples),
+  };
+}
+
+export async function fetchColours(): Promise<Colours> {
+  const [table, named] = await Promise.all([bytes("/api/colours/table"), api.GET("/api/colours")]);
+  if (!named.data) {
+    throw new Error("The colours did not come.");
+  }
+  return { table: new Uint16Array(table), levels: named.data.levels, shineGain: named.data.shineGain };
+}
+
+export async function fetchSeen(
+  visit: string,
+  wear: Wear,
+  angle: number,
+  signal?: AbortSignal,
+): Promise<Seen> {
+  return readSeen(await bytes(`/api/visits/${visit}/seen?wear=${wear}&angle=${angle}`, signal));
+}
+
+/**
+ * Colours a head by looking up every sample's level. Samples of the panels in `lit` shine through in the accent colour
+ * by a share `glow` 0..1, to show where they are.
+ */
+export function colourHead(
+  image: ImageData,
+  seen: Seen,
+  levels: Uint8Array,
+  colours: Colours,
+  panelOf: Int16Array | undefined,
+  lit: ReadonlySet<number>,
+  glow: number,
+): void {
+  const { counts, grey, strand, place, shade, shine, across, places } = seen;
+  const { table, shineGain } = colours;
+  const out = image.data;
+  const gain = (shineGain * 65535) / 255;
+  const glowing = glow > 0 && lit.size > 0 && panelOf !== undefined;
+  let s = 0;
+  for (let i = 0; i < counts.length; i++) {
+    const n = counts[i];
+    const o = i * 4;
+    out[o + 3] = 255;
+    if (n === 0) {
+      out[o] = out[o + 1] = out[o + 2] = grey[i];
+      continue;
+    }
+    let r = 0;
+    let g = 0;
+    let b = 0;
+    for (let k = 0; k < n; k++, s++) {
+      const at = (levels[strand[s] * places + place[s]] * SHADES + (shade[s] >> 1)) * 3;
+      const white = shine[s] * gain;
+      let red = table[at] + white;
+      let green = table[at + 1] + white;
+      let blue = table[at + 2] + white;
+      if (glowing && lit.has(panelOf[strand[s]])) {
+        red += (900 - red) * glow;
+        green += (14000 - green) * glow;
+        blue += (21000 - blue) * glow;
+      }
+      r += red;
+      g += green;
+      b += blue;
+    }
+    if (n < across) {
+      const light = toLinear[grey[i]];
+      r += light;
+      g += light;
+      b += light;
+    }
+    out[o] = toSrgb[Math.min(r / across, 65535) >> 4];
+    out[o + 1] = toSrgb[Math.min(g / across, 65535) >> 4];
+    out[o + 2] = toSrgb[Math.min(b / across, 65535) >> 4];
+  }
+}
+
+/** The strand seen at a pixel, or −1 where there is no hair. */
+export function strandAt(seen: Seen, x: number, y: number): number {
+  const pixel = y * seen.width + x;
+  if (x < 0 || y < 0 || x >= seen.width || y >= seen.height || seen.counts[pixel] === 0) {
+    return -1;
+  }
+  let s = 0;
+  for (let i = 0; i < pixel; i++) {
+    s += seen.counts[i];
+  }
+  return seen.strand[s];
+}

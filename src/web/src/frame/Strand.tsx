@@ -1,0 +1,46 @@
+import { NavLink } from "react-router";
+
+const stages = [
+  { at: "section", name: "Section" },
+  { at: "paint", name: "Paint" },
+] as const;
+
+export type Stage = (typeof stages)[number]["at"];
+
+/** The visit's stages as beads on one strand, dark at the root, lighter as stages are done: the way through the visit. */
+export function Strand({ visit, stage, done }: { visit: string; stage: Stage; done: ReadonlySet<Stage> }) {
+  const width = 340;
+  const xs = stages.map((_, i) => 90 + (i * 160) / (stages.length - 1));
+  const wave = (x: number) => 22 + 5 * Math.sin(x / 46);
+  const path = Array.from({ length: 35 }, (_, i) => `${i === 0 ? "M" : "L"}${i * 10} ${wave(i * 10)}`).join(
+    " ",
+  );
+  return (
+    <nav className="strand" aria-label="Stages of the visit">
+      <svg width={width} height={44} viewBox={`0 0 ${width} 44`} aria-hidden="true">
+        <defs>
+          <linearGradient id="strand" x1="0" x2="1">
+            <stop offset="0" stopColor="#2f3638" />
+            <stop offset="0.55" stopColor="#6d7678" />
+            <stop offset="1" stopColor="#c9cac6" />
+          </linearGradient>
+        </defs>
+        <path d={path} stroke="url(#strand)" strokeWidth="5" fill="none" strokeLinecap="round" />
+      </svg>
+      {stages.map((s, i) => (
+        <NavLink
+          key={s.at}
+          to={`/visits/${visit}/${s.at}`}
+          className={`bead${s.at === stage ? " now" : ""}${done.has(s.at) ? " done" : ""}`}
+          style={{ left: xs[i], top: wave(xs[i]) }}
+          aria-current={s.at === stage ? "step" : undefined}
+        >
+          <span className="dot" aria-hidden="true">
+            {done.has(s.at) && s.at !== stage ? "✓" : ""}
+          </span>
+          <span className="name">{s.name}</span>
+        </NavLink>
+      ))}
+    </nav>
+  );
+}

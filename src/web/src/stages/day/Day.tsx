@@ -1,0 +1,217 @@
+import { useMutation, useQuery } from "@tanstack/react-query";
+import { Alert, App, Button, Input, InputNumber, Modal, Segmented, Spin } from "antd";
+import { useEffect, useState } from "react";
+import { Link, useNavigate } from "react-router";
+import { api, type HairProfile, type Schemas, wordsOf } from "../../api/client";
+import { hairWords } from "../../views/words";
+
+const usual: HairProfile = {
+  naturalLevel: 5,
+  diameter: "medium",
+  density: "medium",
+  porosity: "normal",
+  coloured: false,
+  cut: { hemCm: 34, layersCm: 0, faceLayersCm: 0 },
+};
+
+/** Home is the day: its visits in time order, each head as it is and as planned. */
+export function Day() {
+  const { data, error, isPending } = useQuery({
+    queryKey: ["day"],
+    queryFn: async () => {
+      const answer = await api.GET("/api/day");
+      if (!answer.data) {
+        throw new Error(wordsOf(answer.error));
+      }
+      return answer.data;
+    },
+    refetchOnMount: "always",
+  });
+  const [open, setOpen] = useState(false);
+  useEffect(() => {
+    document.title = "Wendro";
+  }, []);
+  const today = new Date().toLocaleDateString(undefined, { weekday: "long", day: "numeric", month: "long" });
+  return (
+    <main className="day">
+      <header>
+        <div>
+          <h1>{today}</h1>
+          <p>{data ? (data.length === 1 ? "One visit" : `${data.length} visits`) : " "}</p>
+        </div>
+        <Button type="primary" size="large" onClick={() => setOpen(true)}>
+          New client
+        </Button>
+      </header>
+      {isPending && <Spin size="large" />}
+      {error && <Alert type="error" title="The day can't be shown" description={error.message} />}
+      {data?.length === 0 && (
+        <p className="calm">Nobody is booked today. A new client is one tap and one name.</p>
+      )}
+      <ol className="visits">
+        {data?.map((v) => (
+          <li key={v.visitId}>
+            <Link to={`/visits/${v.visitId}/paint`} className="visit">
+              <time>
+                {new Date(v.startsAt).toLocaleTimeString([], {
+                  hour: "2-digit",
+                  hourCycle: "h23",
+                  minute: "2-digit",
+                })}
+              </time>
+              <span className="heads">
+                <img
+                  alt={`${v.client} as she is`}
+                  src={`/api/visits/${v.visitId}/plan/picture?angle=30&moment=before&width=150&r=${v.revision}`}
+                  width="150"
+                  height="185"
+                />
+                <img
+                  alt={`${v.client} as planned`}
+                  src={`/api/visits/${v.visitId}/plan/picture?angle=30&width=150&r=${v.revision}`}
+                  width="150"
+                  height="185"
+                />
+              </span>
+              <span className="about">
+                <strong>{v.client}</strong>
+                <span>{v.about}</span>
+                <span className="soft">{hairWords(v.hair)}</span>
+                <AtAGlance visit={v.visitId} revision={v.revision} />
+              </span>
+            </Link>
+          </li>
+        ))}
+      </ol>
+      <p className="care" role="note">
+        Wendro plans, it does not certify. The product's leaflet, local rules and a licensed professional's
+        judgement come first. Patch test 48 hours before.
+      </p>
+      <NewClient open={open} close={() => setOpen(false)} />
+    </main>
+  );
+}
+
+function AtAGlance({ visit, revision }: { visit: string; revision: number }) {
+  const { data } = useQuery({
+    queryKey: ["glance", visit, revision],
+    queryFn: async () =>
+      (await api.GET("/api/visits/{visit}/glance", { params: { path: { visit } } })).data ?? null,
+  });
+  if (!data) {
+    return <span className="soft">Looking at the plan…</span>;
+  }
+  return (
+    <>
+      <span className="soft">
+        {data.painted} of {data.panels} panels painted
+      </span>
+      {data.missing.map((m) => (
+        <span key={m} className="missing">
+          <i aria-hidden="true" /> {m}
+        </span>
+      ))}
+    </>
+  );
+}
+
+function NewClient({ open, close }: { open: boolean; close(): void }) {
+  const [name, setName] = useState("");
+  const [hair, setHair] = useState(usual);
+  const { message } = App.useApp();
+  const go = useNavigate();
+  const make = useMutation({
+    mutationFn: async () => {
+      const { data, error } = await api.POST("/api/clients", {
+        body: { name, about: null, hair, startsAt: null },
+      });
+      if (!data) {
+        throw new Error(wordsOf(error));
+      }
+      return data;
+    },
+    onSuccess: (made) => go(`/visits/${made.visitId}/section`),
+    onError: (e) => message.error(e.message),
+  });
+  return (
+    <Modal
+      title="New client"
+      open={open}
+      onCancel={close}
+      okText="Begin"
+      okButtonProps={{ disabled: name.trim() === "", loading: make.isPending }}
+      onOk={() => make.mutate()}
+      destroyOnHidden
+    >
+      <div className="newclient">
+        <Input
+          aria-label="Name"
+          placeholder="Her name"
+          autoFocus
+          size="large"
+          maxLength={100}
+          value={name}
+          onChange={(e) => setName(e.target.value)}
+          onPressEnter={() => name.trim() && make.mutate()}
+        />
+        <p className="soft">A name is enough. What you read off her hair can be set now:</p>
+        <label className="set">
+          <span>Natural level</span>
+          <InputNumber
+            aria-label="Natural level"
+            mode="spinner"
+            min={1}
+            max={10}
+            step={0.5}
+            value={hair.naturalLevel}
+            onChange={(v) => setHair({ ...hair, naturalLevel: v ?? 5 })}
+          />
+        </label>
+        <label className="set">
+          <span>Crown to hem</span>
+          <InputNumber
+            aria-label="Crown to hem"
+            mode="spinner"
+            min={16}
+            max={75}
+            step={1}
+            suffix="cm"
+            value={hair.cut.hemCm}
+            onChange={(v) => setHair({ ...hair, cut: { ...hair.cut, hemCm: v ?? 34 } })}
+          />
+        </label>
+        <div className="set">
+          <span>Strand</span>
+          <Segmented
+            aria-label="Strand"
+            value={hair.diameter}
+            options={["fine", "medium", "coarse"]}
+            onChange={(v) => setHair({ ...hair, diameter: v as Schemas["Diameter"] })}
+          />
+        </div>
+        <div className="set">
+          <span>Density</span>
+          <Segmented
+            aria-label="Density"
+            value={hair.density}
+            options={["low", "medium", "high"]}
+            onChange={(v) => setHair({ ...hair, density: v as Schemas["Density"] })}
+          />
+        </div>
+        <div className="set">
+          <span>Takes up</span>
+          <Segmented
+            aria-label="Porosity"
+            value={hair.porosity}
+            options={[
+              { value: "low", label: "slowly" },
+              { value: "normal", label: "normally" },
+              { value: "high", label: "fast" },
+            ]}
+            onChange={(v) => setHair({ ...hair, porosity: v as Schemas["Porosity"] })}
+          />
+        </div>
+      </div>
+    </Modal>
+  );
+}

@@ -1,0 +1,268 @@
+import { useQuery } from "@tanstack/react-query";
+import { Button, Slider, Spin } from "antd";
+import { useEffect, useMemo, useState } from "react";
+import { useHotkeys } from "react-hotkeys-hook";
+import { Link, Navigate, useParams } from "react-router";
+import { api, type Finding, type PanelView, type Wear } from "../../api/client";
+import { fetchColours } from "../../api/seen";
+import { type MomentKey, usePlan, type Work } from "../../api/usePlan";
+import { type Stage, Strand } from "../../frame/Strand";
+import { CrownMap } from "../../views/CrownMap";
+import { HeadView } from "../../views/HeadView";
+import { PanelStrip } from "../../views/PanelStrip";
+import { SecondLook } from "../../views/SecondLook";
+import { hairWords } from "../../views/words";
+import { ZoneSettings } from "../section/ZoneSettings";
+import { PanelSettings } from "./PanelSettings";
+
+const wearWords: Record<Wear, string> = { down: "Down", tiedHigh: "Tied high" };
+
+/** One workspace for Section and Paint: the head, the crown map over the settings, the strip, the second look. */
+export function Workspace() {
+  const { visit = "", stage = "paint" } = useParams();
+  const { work, problem } = usePlan(visit);
+  if (stage !== "section" && stage !== "paint") {
+    return <Navigate to={`/visits/${visit}/paint`} replace />;
+  }
+  if (!work) {
+    return (
+      <main className="waiting">
+        {problem ? (
+          <>
+            <h1>{problem}</h1>
+            <Link to="/">Back to the day</Link>
+          </>
+        ) : (
+          <Spin size="large" description="Combing her hair out…" />
+        )}
+      </main>
+    );
+  }
+  return <AtWork key={visit} visit={visit} stage={stage} work={work} />;
+}
+
+function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Work }) {
+  const { plan } = work;
+  const [wear, setWear] = useState<Wear>("down");
+  const [angle, setAngle] = useState(30);
+  const [selected, setSelected] = useState<string>();
+  const [marked, setMarked] = useState<ReadonlySet<string>>(new Set());
+  const [glow, setGlow] = useState<{ lit: ReadonlySet<number>; key: number }>({ lit: new Set(), key: 0 });
+  const { data: colours } = useQuery({
+    queryKey: ["colours"],
+    queryFn: fetchColours,
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+
+  // Until one is picked, the panel most seen: where an artist looks first.
+  const panel =
+    plan.panels.find((p) => p.key === selected) ??
+    plan.panels.reduce<PanelView | undefined>(
+      (best, p) =>
+        !best || (p.paint ? 1 : 0) + p.seenShare > (best.paint ? 1 : 0) + best.seenShare ? p : best,
+      undefined,
+    );
+  const { data: fetched } = useQuery({
+    queryKey: ["strip", visit, panel?.key, plan.revision],
+    enabled: panel !== undefined && !panel.strip,
+    queryFn: async () => {
+      if (!panel) {
+        return null;
+      }
+      const { data } = await api.GET("/api/visits/{visit}/plan/panels/{zone}/{row}/{column}/strip", {
+        params: { path: { visit, zone: panel.zone, row: panel.row, column: panel.column } },
+      });
+      return data ?? null;
+    },
+    placeholderData: (p) => p,
+  });
+
+  const hairKey = useMemo(() => JSON.stringify([plan.hair, plan.plan.part]), [plan.hair, plan.plan.part]);
+  const light = (keys: Iterable<string>) => {
+    const wanted = new Set(keys);
+    const lit = new Set<number>();
+    plan.panels.forEach((p, i) => {
+      if (wanted.has(p.key)) {
+        lit.add(i);
+      }
+    });
+    setGlow((g) => ({ lit, key: g.key + 1 }));
+  };
+  const select = (key: string) => {
+    setSelected(key);
+    setMarked(new Set());
+    light([key]);
+  };
+  const show = (f: Finding) => {
+    setMarked(new Set(f.panels));
+    setWear(f.wear);
+    if (f.panels[0]) {
+      setSelected(f.panels[0]);
+    }
+    light(f.panels);
+    const z = f.zones[0];
+    setAngle(
+      f.zones.length > 1 || !z
+        ? 30
+        : /back|nape|crown/i.test(z)
+          ? 180
+          : z.endsWith("Left")
+            ? 60
+            : z.endsWith("Right")
+              ? 300
+              : 0,
+    );
+  };
+
+  useHotkeys("mod+z", () => work.undo(), { preventDefault: true });
+  useHotkeys("mod+shift+z, mod+y", () => work.redo(), { preventDefault: true });
+  useEffect(() => {
+    document.title = `${plan.client} · Wendro`;
+  }, [plan.client]);
+
+  const done = useMemo(
+    () => new Set<Stage>(plan.panels.some((p) => p.paint) ? ["section"] : []),
+    [plan.panels],
+  );
+  const painted = plan.panels.filter((p) => p.paint).length;
+  const strip = panel?.strip ?? fetched ?? undefined;
+
+  return (
+    <div className="workspace">
+      <header className="top">
+        <div className="who">
+          <Link to="/" aria-label="Back to the day" className="back">
+            ‹
+          </Link>
+          <div>
+            <h1>{plan.client}</h1>
+            <p>{hairWords(plan.hair)}</p>
+          </div>
+        </div>
+        <Strand visit={visit} stage={stage} done={done} />
+        <div className="acts">
+          <span role="status">{work.busy ? "saving…" : "saved"}</span>
+          <Button aria-label="Undo" title="Undo (Ctrl+Z)" disabled={!plan.canUndo} onClick={work.undo}>
+            ↶
+          </Button>
+          <Button aria-label="Redo" title="Redo (Ctrl+Shift+Z)" disabled={!plan.canRedo} onClick={work.redo}>
+            ↷
+          </Button>
+        </div>
+      </header>
+
+      <section className="col head-col" aria-label="Head">
+        <div className="row wears" role="group" aria-label="How she wears it">
+          {plan.plan.wears.map((w) => (
+            <Button
+              key={w}
+              shape="round"
+              type={w === wear ? "primary" : "default"}
+              aria-pressed={w === wear}
+              onClick={() => setWear(w)}
+            >
+              {wearWords[w]}
+            </Button>
+          ))}
+        </div>
+        <HeadView
+          visit={visit}
+          hairKey={hairKey}
+          wear={wear}
+          angle={angle}
+          onAngle={setAngle}
+          levels={work.levels}
+          colours={colours}
+          panelOf={work.panelOf}
+          lit={glow.lit}
+          litKey={glow.key}
+          onPick={(i) => plan.panels[i] && select(plan.panels[i].key)}
+        />
+        <MomentLine work={work} />
+      </section>
+
+      <section className="col map-col" aria-label="Where">
+        <div className="title">
+          <h2>Crown map</h2>
+          <span>
+            {plan.panels.length} panels · {painted} painted
+          </span>
+        </div>
+        <CrownMap
+          scalp={plan.scalpOutline}
+          part={plan.partLine}
+          panels={plan.panels}
+          natural={plan.hair.naturalLevel}
+          colours={colours?.levels}
+          selected={panel?.key}
+          marked={marked}
+          onSelect={select}
+        />
+        {stage === "paint" && panel ? (
+          <PanelSettings plan={plan} panel={panel} edit={work.edit} />
+        ) : (
+          <ZoneSettings plan={plan} panel={panel} edit={work.edit} onPickZone={(key) => select(key)} />
+        )}
+      </section>
+
+      <section className="col strip-col" aria-label="Strip">
+        <div className="title">
+          <h2>Strip</h2>
+          <span>{panel ? `${panel.lengthCm.toFixed(0)} cm · ${panel.thicknessMm.toFixed(0)} mm` : ""}</span>
+        </div>
+        {panel && <p className="panel-name">{panel.words}</p>}
+        {panel && (
+          <PanelStrip panel={panel} strip={strip} colours={colours} onTry={work.tryOut} onEdit={work.edit} />
+        )}
+        {panel && !panel.paint && <p className="soft">Natural. Pick a shape to paint it.</p>}
+      </section>
+
+      <aside className="col look-col">
+        <SecondLook plan={plan} onShow={show} onFix={(f) => f.fix && work.edit(f.fix.edit)} />
+        <p className="care" role="note" aria-label="Care">
+          {plan.cautions.slice(0, 3).join(" ")}
+          {!plan.cautions.slice(0, 3).includes(plan.cautions[plan.cautions.length - 1]) &&
+            ` ${plan.cautions[plan.cautions.length - 1]}`}
+        </p>
+      </aside>
+    </div>
+  );
+}
+
+/** Before · minute t · rinsed. */
+function MomentLine({ work }: { work: Work }) {
+  const longest = Math.max(...work.plan.plan.formulas.map((f) => f.minutes));
+  const value = work.moment === "before" ? 0 : work.moment === "rinsed" ? longest : work.moment;
+  const key = (v: number): MomentKey => (v <= 0 ? "before" : v >= longest ? "rinsed" : v);
+  return (
+    <div className="moment">
+      <Slider
+        min={0}
+        max={longest}
+        step={1}
+        value={value}
+        onChange={(v) => work.setMoment(key(v))}
+        tooltip={{ open: false }}
+        ariaLabelForHandle="Moment"
+        ariaValueTextFormatterForHandle={(v) =>
+          key(v) === "before" ? "before" : key(v) === "rinsed" ? "rinsed" : `minute ${v}`
+        }
+      />
+      <div className="row">
+        <Button type="text" className={value === 0 ? "now" : ""} onClick={() => work.setMoment("before")}>
+          Before
+        </Button>
+        <span className={value > 0 && value < longest ? "now" : ""}>
+          {value > 0 && value < longest ? `minute ${value}` : `0 – ${longest} min`}
+        </span>
+        <Button
+          type="text"
+          className={value === longest ? "now" : ""}
+          onClick={() => work.setMoment("rinsed")}
+        >
+          Rinsed
+        </Button>
+      </div>
+    </div>
+  );
+}

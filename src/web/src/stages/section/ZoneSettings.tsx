@@ -1,0 +1,189 @@
+import { Button, Input, InputNumber, Popover, Segmented, Select, Switch } from "antd";
+import { useState } from "react";
+import type { PanelView, PlanEdit, PlanView, Schemas, Zone } from "../../api/client";
+import { allZones, zoneWords } from "../../views/words";
+
+interface Props {
+  plan: PlanView;
+  panel: PanelView | undefined;
+  edit(edit: PlanEdit): Promise<boolean>;
+  onPickZone(panel: string): void;
+}
+
+/** How a zone is cut, and where the part lies. */
+export function ZoneSettings({ plan, panel, edit, onPickZone }: Props) {
+  const [chosen, setChosen] = useState<Zone>();
+  const zone = chosen && plan.plan.zones[chosen]?.excluded ? chosen : (panel?.zone ?? "upperBack");
+  const planned = plan.plan.zones[zone];
+  const s = planned.sections;
+  const here = plan.panels.filter((p) => p.zone === zone);
+  const area = here.reduce((sum, p) => sum + p.areaCm2, 0);
+  const grams = here.reduce((sum, p) => sum + p.hairGrams, 0);
+  const cut = (change: Partial<typeof s>) => edit({ kind: "cutZone", zone, ...s, ...change });
+  const part = plan.plan.part;
+  return (
+    <div className="settings" role="group" aria-label="Zone settings">
+      <div className="title">
+        <Select
+          aria-label="Zone"
+          value={zone}
+          style={{ width: 170 }}
+          options={allZones.map((z) => ({ value: z, label: zoneWords(z) }))}
+          onChange={(z: Zone) => {
+            setChosen(z);
+            const first = plan.panels.find((p) => p.zone === z);
+            if (first) {
+              onPickZone(first.key);
+            }
+          }}
+        />
+        <span>
+          {planned.excluded
+            ? "left out"
+            : `${here.length} panels · ${area.toFixed(0)} cm² · ${grams.toFixed(0)} g`}
+        </span>
+      </div>
+      {planned.excluded ? (
+        <>
+          <p>Left out: {planned.excluded}</p>
+          <Button type="primary" onClick={() => edit({ kind: "includeZone", zone })}>
+            Take it in again
+          </Button>
+        </>
+      ) : (
+        <>
+          <Segmented
+            block
+            aria-label="Partings"
+            value={s.parting}
+            options={[
+              { value: "horizontal", label: "Horizontal" },
+              { value: "diagonalBack", label: "Diagonal back" },
+            ]}
+            onChange={(v) => cut({ parting: v as Schemas["Parting"] })}
+          />
+          <Num
+            name="Section thickness"
+            unit="mm"
+            min={4}
+            max={40}
+            step={1}
+            value={s.thicknessMm}
+            onSet={(v) => cut({ thicknessMm: v })}
+          />
+          <Num
+            name="Panel width"
+            unit="cm"
+            min={1}
+            max={10}
+            step={0.5}
+            value={s.widthCm}
+            onSet={(v) => cut({ widthCm: v })}
+          />
+          <Num
+            name="Left out between"
+            unit="mm"
+            min={0}
+            max={20}
+            step={1}
+            value={s.leaveOutMm}
+            onSet={(v) => cut({ leaveOutMm: v })}
+          />
+          <div className="set">
+            <span>Bricklay</span>
+            <Switch aria-label="Bricklay" checked={s.bricklay} onChange={(v) => cut({ bricklay: v })} />
+          </div>
+          <div className="row">
+            <LeaveOut zone={zone} edit={edit} />
+            <Popover
+              trigger="click"
+              content={
+                <div className="formula" role="group" aria-label="Part">
+                  <p className="why">Towards her left is plus. Panels follow; paint is handed on.</p>
+                  <Num
+                    name="At the hairline"
+                    unit="cm"
+                    min={-5}
+                    max={5}
+                    step={0.5}
+                    value={part.frontCm}
+                    onSet={(v) => edit({ kind: "movePart", frontCm: v, backCm: part.backCm })}
+                  />
+                  <Num
+                    name="At the crown"
+                    unit="cm"
+                    min={-3}
+                    max={3}
+                    step={0.5}
+                    value={part.backCm}
+                    onSet={(v) => edit({ kind: "movePart", frontCm: part.frontCm, backCm: v })}
+                  />
+                </div>
+              }
+            >
+              <Button>Move the part…</Button>
+            </Popover>
+          </div>
+        </>
+      )}
+    </div>
+  );
+}
+
+function LeaveOut({ zone, edit }: { zone: Zone; edit: Props["edit"] }) {
+  const [reason, setReason] = useState("");
+  return (
+    <Popover
+      trigger="click"
+      content={
+        <div className="formula">
+          <Input
+            aria-label="Why it is left out"
+            placeholder="Undercut, veil, not today…"
+            value={reason}
+            maxLength={200}
+            onChange={(e) => setReason(e.target.value)}
+          />
+          <Button
+            type="primary"
+            disabled={reason.trim() === ""}
+            onClick={() => edit({ kind: "excludeZone", zone, reason })}
+          >
+            Leave {zoneWords(zone).toLowerCase()} out
+          </Button>
+        </div>
+      }
+    >
+      <Button>Leave out…</Button>
+    </Popover>
+  );
+}
+
+function Num(props: {
+  name: string;
+  unit: string;
+  min: number;
+  max: number;
+  step: number;
+  value: number;
+  onSet(v: number): void;
+}) {
+  const { name, unit, min, max, step, value, onSet } = props;
+  return (
+    <div className="set">
+      <span>{name}</span>
+      <InputNumber
+        aria-label={name}
+        mode="spinner"
+        min={min}
+        max={max}
+        step={step}
+        value={value}
+        suffix={unit}
+        onChange={(v) => v !== null && v !== value && onSet(v)}
+        changeOnBlur
+        style={{ width: 168 }}
+      />
+    </div>
+  );
+}

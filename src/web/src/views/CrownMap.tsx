@@ -1,0 +1,83 @@
+import { memo } from "react";
+import type { PanelView } from "../api/client";
+
+interface Props {
+  scalp: number[];
+  part: number[];
+  panels: PanelView[];
+  natural: number;
+  colours: string[] | undefined;
+  selected: string | undefined;
+  marked: ReadonlySet<string>;
+  onSelect(key: string): void;
+}
+
+/** Nose up, seen from above as the artist stands behind her: her left on the left. */
+const d = (outline: number[]) => {
+  let path = "";
+  for (let i = 0; i < outline.length; i += 2) {
+    path += `${i === 0 ? "M" : "L"}${(-outline[i]).toFixed(2)} ${(-outline[i + 1]).toFixed(2)}`;
+  }
+  return path;
+};
+
+export const hexOf = (colours: string[] | undefined, level: number) =>
+  colours?.[Math.round((Math.min(10, Math.max(1, level)) - 1) * 10)] ?? "#777777";
+
+/** The scalp unrolled from above in true areas: panels filled with the level they reach, what stays natural dark. */
+export const CrownMap = memo(function CrownMap(props: Props) {
+  const { scalp, part, panels, natural, colours, selected, marked, onSelect } = props;
+  const dark = hexOf(colours, natural);
+  const chosen = panels.find((p) => p.key === selected);
+  return (
+    <svg className="map" viewBox="-15.6 -13.6 31.2 33.6" role="group" aria-label="Crown map">
+      <path d={`M-0.9 -12.3 Q0 -13.6 0.9 -12.3`} fill="none" stroke="#8b928e" strokeWidth="0.18" />
+      <text x="-15.2" y="0.6" fontSize="1.15" fill="#566064">
+        ear
+      </text>
+      <text x="15.2" y="0.6" fontSize="1.15" fill="#566064" textAnchor="end">
+        ear
+      </text>
+      <text x="-15.2" y="-11.6" fontSize="1.1" fill="#566064">
+        her left
+      </text>
+      <path d={`${d(scalp)}Z`} fill={dark} stroke="#8b928e" strokeWidth="0.2" />
+      {panels.map((p) => (
+        <path
+          key={p.key}
+          data-panel={p.key}
+          d={`${p.outlines.map((o) => d(o)).join("Z")}Z`}
+          fill={p.paint ? hexOf(colours, p.brightestLevel) : dark}
+          stroke={p.paint ? "rgba(20,20,20,0.35)" : "rgba(255,255,255,0.22)"}
+          strokeWidth={marked.has(p.key) ? 0.32 : 0.09}
+          style={marked.has(p.key) ? { stroke: "#ffffff" } : undefined}
+          role="button"
+          tabIndex={p.key === selected ? 0 : -1}
+          aria-pressed={p.key === selected}
+          aria-label={`${p.words}${p.paint ? `, level ${p.brightestLevel.toFixed(1)}` : ", natural"}`}
+          onClick={() => onSelect(p.key)}
+          onKeyDown={(e) => {
+            if (e.key === "Enter" || e.key === " ") {
+              e.preventDefault();
+              onSelect(p.key);
+            }
+          }}
+        />
+      ))}
+      <path
+        d={d(part)}
+        fill="none"
+        stroke="#ffffff"
+        strokeWidth="0.34"
+        strokeLinecap="round"
+        pointerEvents="none"
+      />
+      {chosen && (
+        <g pointerEvents="none" fill="none" strokeLinejoin="round">
+          <path d={`${chosen.outlines.map((o) => d(o)).join("Z")}Z`} stroke="#0b6a80" strokeWidth="0.75" />
+          <path d={`${chosen.outlines.map((o) => d(o)).join("Z")}Z`} stroke="#ffffff" strokeWidth="0.3" />
+        </g>
+      )}
+    </svg>
+  );
+});

@@ -1,0 +1,370 @@
+import { useEffect, useRef } from "react";
+import { fromBase64, type PanelView, type PlanEdit, type Strip } from "../api/client";
+import type { Colours } from "../api/seen";
+import { cm } from "./words";
+
+interface Props {
+  panel: PanelView;
+  strip: Strip | undefined;
+  colours: Colours | undefined;
+  onTry(edit: PlanEdit): void;
+  onEdit(edit: PlanEdit): void;
+}
+
+const top = 24;
+const height = 520;
+const left = 30;
+const width = 104;
+const depthLeft = left + width + 16;
+const depthWidth = 40;
+
+interface Handle {
+  name: string;
+  value: number;
+  unit: "cm" | "mm";
+  max: number;
+  x: number;
+  y: number;
+  label: string;
+  sideways?: boolean;
+  pill?: boolean;
+  /** The value stands beside its twin. */
+  quiet?: boolean;
+  edit(value: number): PlanEdit;
+}
+
+const round = (v: number, step: number) => Number((Math.round(v / step) * step).toFixed(2));
+
+/** The picked panel hung flat: scalp above, ends below, painted as it will be, with its handles; beside it how deep the product goes. */
+export function PanelStrip({ panel, strip, colours, onTry, onEdit }: Props) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const svg = useRef<SVGSVGElement>(null);
+  const dragging = useRef<Handle | undefined>(undefined);
+  const length = panel.lengthCm;
+  const paint = panel.paint;
+  const perCm = height / length;
+
+  useEffect(() => {
+    const context = canvas.current?.getContext("2d");
+    if (context && strip && colours) {
+      drawStrip(context, strip, colours.levels);
+    }
+  }, [strip, colours]);
+
+  const handles: Handle[] = [];
+  if (paint) {
+    const start = panel.startCm ?? paint.startCm;
+    const clampY = (s: number) => top + Math.min(Math.max(s, 0), length) * perCm;
+    const lowest = paint.shape === "full" ? start : start + paint.dropCm;
+    const heights = (startCm: number): PlanEdit => ({
+      kind: "setHeights",
+      panels: [panel.key],
+      startCm: round(startCm, 0.1),
+    });
+    const drop = (at: number): PlanEdit => ({
+      kind: "setHeights",
+      panels: [panel.key],
+      dropCm: round(Math.min(40, Math.max(0, at - start)), 0.1),
+    });
+    const startHandle = (name: string, x: number): Handle => ({
+      name,
+      value: start,
+      unit: "cm",
+      max: Math.min(75, length),
+      x,
+      y: clampY(start),
+      label: cm(start),
+      edit: heights,
+      quiet: x > left + width - 5,
+    });
+    if (paint.shape === "v") {
+      handles.push(
+        startHandle("Start at the front corner", left),
+        startHandle("Start at the back corner", left + width),
+      );
+    } else if (paint.shape === "slant") {
+      handles.push(startHandle("Start at the high side", paint.flip ? left + width : left));
+    } else {
+      handles.push(startHandle("Start", left + width / 2));
+    }
+    if (paint.shape !== "full") {
+      handles.push({
+        name: "Lowest point",
+        value: lowest,
+        unit: "cm",
+        max: length,
+        x: paint.shape === "v" ? left + width / 2 : paint.flip ? left : left + width,
+        y: clampY(lowest),
+        label: cm(lowest),
+        edit: drop,
+      });
+    }
+    handles.push({
+      name: "Blur",
+      value: paint.blurCm,
+      unit: "cm",
+      max: 12,
+      x: left + width / 2,
+      y: Math.min(clampY(lowest + Math.max(paint.blurCm, 1.4)) + 12, top + height - 14),
+      label: `blur ${Number(paint.blurCm.toFixed(1))}`,
+      pill: true,
+      edit: (v) => ({
+        kind: "setBlur",
+        panels: [panel.key],
+        blurCm: round(Math.min(12, Math.max(0, v)), 0.1),
+      }),
+    });
+    const depth = (share: "mids" | "ends"): Handle => {
+      const value = share === "mids" ? paint.midsMm : paint.endsMm;
+      return {
+        name: share === "mids" ? "Depth at mid-length" : "Depth at the ends",
+        value,
+        unit: "mm",
+        max: Math.min(40, panel.thicknessMm),
+        x: depthLeft + Math.min(1, value / panel.thicknessMm) * depthWidth,
+        y: top + height * (share === "mids" ? 0.5 : 0.985),
+        label: `${Number(value.toFixed(1))} mm`,
+        sideways: true,
+        edit: (v) => ({
+          kind: "setDepth",
+          panels: [panel.key],
+          midsMm: share === "mids" ? round(v, 0.5) : paint.midsMm,
+          endsMm: share === "ends" ? round(v, 0.5) : paint.endsMm,
+        }),
+      };
+    };
+    handles.push(depth("mids"), depth("ends"));
+  }
+
+  const valueAt = (h: Handle, event: React.PointerEvent): number => {
+    const box = svg.current?.getBoundingClientRect();
+    if (!box) {
+      return h.value;
+    }
+    const x = event.clientX - box.left;
+    const y = event.clientY - box.top;
+    if (h.sideways) {
+      return Math.min(h.max, Math.max(0, ((x - depthLeft) / depthWidth) * panel.thicknessMm));
+    }
+    const s = (y - top) / perCm;
+    if (h.name === "Blur") {
+      const lowest = (panel.startCm ?? 0) + (paint?.shape === "full" ? 0 : (paint?.dropCm ?? 0));
+      return Math.min(12, Math.max(0, s - 12 / perCm - lowest));
+    }
+    return Math.min(h.max, Math.max(0, s));
+  };
+
+  const ticks = Array.from({ length: Math.floor(length / 2) + 1 }, (_, i) => i * 2);
+  return (
+    <div className="strip" style={{ height: top + height + 26 }}>
+      <canvas
+        ref={canvas}
+        width={width}
+        height={height}
+        style={{ left, top, width, height }}
+        role="img"
+        aria-label={`Strip of ${panel.words}`}
+      />
+      <svg ref={svg} width={210} height={top + height + 26} role="group" aria-label="Strip handles">
+        <text x={left + width / 2} y={14} textAnchor="middle" className="small">
+          scalp
+        </text>
+        <text x={left + width / 2} y={top + height + 18} textAnchor="middle" className="small">
+          ends
+        </text>
+        <text x={depthLeft + depthWidth / 2} y={14} textAnchor="middle" className="small">
+          depth
+        </text>
+        {ticks.map((t) => (
+          <g key={t}>
+            <line
+              x1={left - (t % 10 === 0 ? 9 : 4)}
+              x2={left - 1}
+              y1={top + t * perCm}
+              y2={top + t * perCm}
+              stroke="#7c8480"
+            />
+            {t % 10 === 0 && (
+              <text x={left - 12} y={top + t * perCm + 4} textAnchor="end" className="small">
+                {t}
+              </text>
+            )}
+          </g>
+        ))}
+        <DepthBar strip={strip} panel={panel} colours={colours} />
+        {paint && <Edge panel={panel} perCm={perCm} />}
+        {handles.map((h) => (
+          <g
+            key={h.name}
+            className="handle"
+            transform={`translate(${h.x} ${h.y})`}
+            role="slider"
+            tabIndex={0}
+            aria-label={h.name}
+            aria-orientation={h.sideways ? "horizontal" : "vertical"}
+            aria-valuenow={Number(h.value.toFixed(1))}
+            aria-valuemin={0}
+            aria-valuemax={Number(h.max.toFixed(1))}
+            aria-valuetext={`${h.value.toFixed(1)} ${h.unit}`}
+            onPointerDown={(e) => {
+              e.currentTarget.setPointerCapture(e.pointerId);
+              dragging.current = h;
+            }}
+            onPointerMove={(e) => dragging.current?.name === h.name && onTry(h.edit(valueAt(h, e)))}
+            onPointerUp={(e) => {
+              if (dragging.current?.name === h.name) {
+                dragging.current = undefined;
+                onEdit(h.edit(valueAt(h, e)));
+              }
+            }}
+            onKeyDown={(e) => {
+              const up = e.key === "ArrowUp" || e.key === "ArrowLeft";
+              if (up || e.key === "ArrowDown" || e.key === "ArrowRight") {
+                e.preventDefault();
+                e.stopPropagation();
+                const by = e.shiftKey ? 2 : 0.5;
+                onEdit(h.edit(Math.min(h.max, Math.max(0, h.value + (up ? -by : by)))));
+              }
+            }}
+          >
+            <circle r={22} fill="transparent" />
+            {h.pill ? (
+              <>
+                <rect x={-30} y={-13} width={60} height={26} rx={13} fill="#0b6a80" />
+                <text y={5} textAnchor="middle" className="pill">
+                  {h.label}
+                </text>
+              </>
+            ) : (
+              <>
+                <circle r={10} fill="#ffffff" stroke="#0b6a80" strokeWidth={3.5} />
+                {!h.sideways && !h.quiet && (
+                  <g transform={h.x > left + width - 5 ? "translate(-66 -9)" : "translate(14 -9)"}>
+                    <rect width={52} height={20} rx={10} fill="rgba(24,30,32,0.82)" />
+                    <text x={26} y={14.5} textAnchor="middle" className="pill">
+                      {h.label}
+                    </text>
+                  </g>
+                )}
+                {h.sideways && (
+                  <text y={-15} textAnchor="middle" className="small strong">
+                    {h.label}
+                  </text>
+                )}
+              </>
+            )}
+          </g>
+        ))}
+      </svg>
+    </div>
+  );
+}
+
+/** The upper edge as it was set, dashed. */
+function Edge({ panel, perCm }: { panel: PanelView; perCm: number }) {
+  const paint = panel.paint;
+  if (!paint) {
+    return null;
+  }
+  const start = panel.startCm ?? paint.startCm;
+  const y = (s: number) => top + Math.min(s, panel.lengthCm) * perCm;
+  const low = start + paint.dropCm;
+  const points =
+    paint.shape === "v"
+      ? [
+          [left, y(start)],
+          [left + width / 2, y(low)],
+          [left + width, y(start)],
+        ]
+      : paint.shape === "slant"
+        ? [
+            [left, y(paint.flip ? low : start)],
+            [left + width, y(paint.flip ? start : low)],
+          ]
+        : [
+            [left, y(start)],
+            [left + width, y(start)],
+          ];
+  return (
+    <polyline
+      points={points.map((p) => p.join(",")).join(" ")}
+      fill="none"
+      stroke="#0b6a80"
+      strokeWidth={2}
+      strokeDasharray="5 5"
+    />
+  );
+}
+
+/** The section cut through: what the product reaches, from the painted side. */
+function DepthBar({
+  strip,
+  panel,
+  colours,
+}: {
+  strip: Strip | undefined;
+  panel: PanelView;
+  colours: Colours | undefined;
+}) {
+  const dark = strip && colours ? colours.levels[levelIndex(fromBase64(strip.levels)[0])] : "#555555";
+  const levels = strip ? fromBase64(strip.levels) : undefined;
+  return (
+    <g>
+      <rect x={depthLeft} y={top} width={depthWidth} height={height} fill={dark} rx={3} />
+      {strip &&
+        levels &&
+        colours &&
+        strip.depth.map((share, r) => {
+          let most = 0;
+          for (let c = 0; c < strip.columns; c++) {
+            most = Math.max(most, levels[r * strip.columns + c]);
+          }
+          const w = share * depthWidth;
+          const under = panel.paint?.face === "underside";
+          return (
+            <rect
+              key={r}
+              x={under ? depthLeft + depthWidth - w : depthLeft}
+              y={top + (r * height) / strip.rows}
+              width={w}
+              height={height / strip.rows + 0.6}
+              fill={colours.levels[levelIndex(most)]}
+            />
+          );
+        })}
+    </g>
+  );
+}
+
+const levelIndex = (byte: number) => Math.min(90, Math.round((byte * 90) / 255));
+
+function drawStrip(context: CanvasRenderingContext2D, strip: Strip, hex: string[]) {
+  const levels = fromBase64(strip.levels);
+  const rgb = hex.map((h) => [1, 3, 5].map((i) => Number.parseInt(h.slice(i, i + 2), 16)));
+  const image = context.createImageData(width, height);
+  for (let x = 0; x < width; x++) {
+    // Hair is not a wash of colour: each hair is a little lighter or darker, and its paint starts a little higher or lower.
+    const grain = ((Math.imul(x + 11, 2654435761) >>> 8) & 255) / 255;
+    const fine = ((Math.imul(x + 97, 40503) >>> 4) & 255) / 255;
+    const light = 0.9 + 0.14 * grain + 0.05 * Math.sin(x * 0.7 + grain * 4);
+    const u = ((x + 0.5) / width) * strip.columns - 0.5;
+    const c0 = Math.max(0, Math.min(strip.columns - 2, Math.floor(u)));
+    const fu = Math.min(1, Math.max(0, u - c0));
+    for (let y = 0; y < height; y++) {
+      const v = ((y + 0.5) / height) * strip.rows - 0.5 + (fine - 0.5) * 2.2;
+      const r0 = Math.max(0, Math.min(strip.rows - 2, Math.floor(v)));
+      const fv = Math.min(1, Math.max(0, v - r0));
+      const at = (r: number, c: number) => levels[r * strip.columns + c];
+      const level =
+        (at(r0, c0) * (1 - fu) + at(r0, c0 + 1) * fu) * (1 - fv) +
+        (at(r0 + 1, c0) * (1 - fu) + at(r0 + 1, c0 + 1) * fu) * fv;
+      const [r, g, b] = rgb[levelIndex(level)];
+      const o = (y * width + x) * 4;
+      image.data[o] = r * light;
+      image.data[o + 1] = g * light;
+      image.data[o + 2] = b * light;
+      image.data[o + 3] = 255;
+    }
+  }
+  context.putImageData(image, 0, 0);
+}

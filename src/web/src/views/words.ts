@@ -1,0 +1,34 @@
+import type { HairProfile, Zone } from "../api/client";
+
+const zones: Record<Zone, string> = {
+  nape: "Nape",
+  lowerBack: "Lower back",
+  upperBack: "Upper back",
+  crown: "Crown",
+  sideLeft: "Left side",
+  sideRight: "Right side",
+  topLeft: "Top left",
+  topRight: "Top right",
+  fringeLeft: "Fringe left",
+  fringeRight: "Fringe right",
+  faceFrameLeft: "Face frame left",
+  faceFrameRight: "Face frame right",
+};
+
+export const zoneWords = (zone: Zone) => zones[zone];
+export const allZones = Object.keys(zones) as Zone[];
+
+export const cm = (value: number) => `${Number(value.toFixed(1))} cm`;
+
+const lighteners = {
+  clay: "clay",
+  powder: "powder",
+  cream: "cream",
+  half: "half clay, half powder",
+} as const;
+export const lightenerWords = (l: keyof typeof lighteners) => lighteners[l];
+
+export function hairWords(hair: HairProfile): string {
+  const length = hair.cut.hemCm < 25 ? "bob" : hair.cut.hemCm < 40 ? "shoulder length" : "long";
+  return `Natural ${hair.naturalLevel.toFixed(1)}, ${hair.diameter}, ${hair.density} density, ${length} (${hair.cut.hemCm} cm)`;
+}

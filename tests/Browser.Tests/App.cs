@@ -1,0 +1,160 @@
+using System.Diagnostics;
+using System.Net;
+using System.Net.Sockets;
+using OpenQA.Selenium;
+using OpenQA.Selenium.Chrome;
+using OpenQA.Selenium.Interactions;
+using OpenQA.Selenium.Support.UI;
+
+namespace Wendro.Browser.Tests;
+
+/// <summary>The real server with demo data in a folder of its own, and a real browser with a fresh profile.</summary>
+public sealed class App : IDisposable
+{
+    private static readonly string Root = FindRoot();
+    private readonly string folder = Directory.CreateTempSubdirectory("wendro-browser-").FullName;
+    private Process? server;
+
+    public App()
+    {
+        Port = FreePort();
+        StartServer();
+        Browser = StartBrowser();
+    }
+
+    public int Port { get; }
+
+    public string Address => $"http://127.0.0.1:{Port}";
+
+    public ChromeDriver Browser { get; }
+
+    /// <summary>Whatever the browser's console called an error.</summary>
+    public IReadOnlyList<string> ConsoleErrors => Browser.Manage().Logs.GetLog(LogType.Browser)
+        .Where(l => l.Level == LogLevel.Severe).Select(l => l.Message).ToArray();
+
+    /// <summary>Waits until something is so; fails with what was waited for.</summary>
+    public T Until<T>(string what, Func<IWebDriver, T?> condition, int seconds = 60)
+    {
+        var wait = new WebDriverWait(Browser, TimeSpan.FromSeconds(seconds)) { Message = what };
+        wait.IgnoreExceptionTypes(typeof(NoSuchElementException), typeof(StaleElementReferenceException), typeof(ElementClickInterceptedException));
+        return wait.Until(condition)!;
+    }
+
+    public IWebElement Find(string what, By by) => Until(what, d => d.FindElements(by).FirstOrDefault(e => e.Displayed));
+
+    /// <summary>A button by its label or its text.</summary>
+    public IWebElement Button(string name) => Find(
+        $"button {name}", By.XPath($"//button[@aria-label='{name}' or normalize-space(.)='{name}']"));
+
+    public IWebElement Named(string role, string name) => Find($"{role} {name}", By.CssSelector($"[role='{role}'][aria-label='{name}']"));
+
+    public void Click(string what, By by) => Until(what, d =>
+    {
+        var element = d.FindElements(by).FirstOrDefault(e => e.Displayed);
+        if (element is null)
+        {
+            return (object?)null;
+        }
+
+        element.Click();
+        return element;
+    });
+
+    public Actions Pointer() => new(Browser);
+
+    /// <summary>Ends the server as a power cut would and starts it again on the same data.</summary>
+    public void KillAndRestart()
+    {
+        server!.Kill(entireProcessTree: true);
+        server.WaitForExit();
+        server.Dispose();
+        StartServer();
+    }
+
+    public void Dispose()
+    {
+        Browser.Quit();
+        Browser.Dispose();
+        if (server is { HasExited: false })
+        {
+            server.Kill(entireProcessTree: true);
+            server.WaitForExit();
+        }
+
+        server?.Dispose();
+        Directory.Delete(folder, true);
+    }
+
+    private static string FindRoot()
+    {
+        var at = new DirectoryInfo(AppContext.BaseDirectory);
+        while (at is not null && !File.Exists(Path.Combine(at.FullName, "Wendro.slnx")))
+        {
+            at = at.Parent;
+        }
+
+        return at?.FullName ?? throw new InvalidOperationException("The checkout was not found.");
+    }
+
+    private static int FreePort()
+    {
+        using var listener = new TcpListener(IPAddress.Loopback, 0);
+        listener.Start();
+        return ((IPEndPoint)listener.LocalEndpoint).Port;
+    }
+
+    private void StartServer()
+    {
+        var host = Path.Combine(Root, "src", "Host");
+        var start = new ProcessStartInfo("dotnet") { WorkingDirectory = host, RedirectStandardOutput = true, RedirectStandardError = true };
+        foreach (var argument in new[]
+        {
+            Path.Combine(host, "bin", "Release", "net10.0", "Wendro.Host.dll"), "--data", Path.Combine(folder, "data"), "--port", $"{Port}", "--demo", Path.Combine(Root, "demo"),
+        })
+        {
+            start.ArgumentList.Add(argument);
+        }
+
+        start.Environment["ASPNETCORE_ENVIRONMENT"] = "Production";
+        server = Process.Start(start) ?? throw new InvalidOperationException("The server did not start.");
+        server.OutputDataReceived += (_, _) => { };
+        server.ErrorDataReceived += (_, _) => { };
+        server.BeginOutputReadLine();
+        server.BeginErrorReadLine();
+        using var http = new HttpClient { BaseAddress = new Uri(Address), Timeout = TimeSpan.FromSeconds(2) };
+        var patience = Stopwatch.StartNew();
+        while (true)
+        {
+            try
+            {
+                if (http.GetAsync(new Uri("/api/health", UriKind.Relative)).GetAwaiter().GetResult().IsSuccessStatusCode)
+                {
+                    return;
+                }
+            }
+            catch (Exception e) when (e is HttpRequestException or TaskCanceledException && patience.Elapsed < TimeSpan.FromSeconds(60) && !server.HasExited)
+            {
+                Thread.Yield();
+            }
+        }
+    }
+
+    private ChromeDriver StartBrowser()
+    {
+        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        options.AddArguments(
+            "--headless", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--hide-scrollbars", "--force-device-scale-factor=1", "--window-size=1280,800", "--lang=en-GB", $"--user-data-dir={Path.Combine(folder, "profile")}");
+        options.SetLoggingPreference(LogType.Browser, LogLevel.All);
+        var service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
+        service.SuppressInitialDiagnosticInformation = true;
+        var driver = new ChromeDriver(service, options, TimeSpan.FromSeconds(120));
+        driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?>
+        {
+            ["width"] = 1280,
+            ["height"] = 800,
+            ["deviceScaleFactor"] = 1,
+            ["mobile"] = false,
+        });
+        return driver;
+    }
+}

@@ -1,0 +1,69 @@
+using OpenQA.Selenium;
+
+namespace Wendro.Browser.Tests;
+
+/// <summary>Takes the pictures of docs/screenshots where WENDRO_SHOTS names the folder; otherwise sees that each view opens.</summary>
+public sealed class Shots
+{
+    [Fact]
+    public void Every_main_view_opens_and_has_its_picture_taken()
+    {
+        using var app = new App();
+        app.Browser.Navigate().GoToUrl(app.Address);
+        app.Until("all pictures and glances", d =>
+            d.FindElements(By.CssSelector("img")).Count == 6
+            && (bool)((IJavaScriptExecutor)d).ExecuteScript("return [...document.images].every(i => i.complete && i.naturalWidth > 0)")!
+            && d.FindElements(By.XPath("//*[contains(., 'Looking at the plan')]")).Count == 0
+            && d.FindElements(By.XPath("//*[contains(text(), 'panels painted') or contains(., 'panels painted')]")).Count > 0
+            ? d : null);
+        Take(app, "day");
+
+        Open(app, "Maelis Thornby");
+        Take(app, "paint");
+        app.Button("Tied high").Click();
+        Drawn(app, "tied high");
+        Take(app, "paint-tied");
+
+        Open(app, "Perrin Askew");
+        app.Click("first finding's Show", By.XPath("//article//button[normalize-space(.)='Show']"));
+        Drawn(app, "worn down");
+        Take(app, "second-look");
+
+        Open(app, "Ottoline Fjeldra");
+        app.Click("Section", By.XPath("//nav//a[contains(., 'Section')]"));
+        app.Find("zone settings", By.CssSelector("[aria-label='Zone settings']"));
+        Take(app, "section");
+        Assert.Empty(app.ConsoleErrors);
+    }
+
+    private static void Open(App app, string client)
+    {
+        app.Browser.Navigate().GoToUrl(app.Address);
+        app.Click(client, By.XPath($"//a[contains(., '{client}')]"));
+        Drawn(app, "worn down");
+    }
+
+    private static void Drawn(App app, string wear) => app.Until($"head drawn {wear}", d =>
+    {
+        var head = d.FindElements(By.CssSelector("canvas[aria-label^='Her head']")).FirstOrDefault();
+        return head is not null && head.GetAttribute("data-drawn") is not null && head.GetAttribute("aria-busy") == "false"
+            && head.GetAttribute("aria-label")!.Contains(wear, StringComparison.Ordinal) ? head : null;
+    });
+
+    private static void Take(App app, string name)
+    {
+        // The glow that shows a panel fades by itself; a picture waits until the head has stopped changing.
+        var last = string.Empty;
+        app.Until("a quiet page", d =>
+        {
+            var now = ((ITakesScreenshot)d).GetScreenshot().AsBase64EncodedString;
+            var quiet = now == last;
+            last = now;
+            return quiet ? d : null;
+        });
+        if (Environment.GetEnvironmentVariable("WENDRO_SHOTS") is { Length: > 0 } folder)
+        {
+            File.WriteAllBytes(Path.Combine(folder, $"{name}.png"), Convert.FromBase64String(last));
+        }
+    }
+}
