@@ -1,0 +1,182 @@
+using System.Numerics;
+using Wendro.Core.Blend;
+using Wendro.Core.Fall;
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+
+namespace Wendro.Core.Tests.Fall;
+
+public sealed class FallTests
+{
+    private const int P = Places.Points;
+
+    private static HairOnHead Hair(double hem, PartLine? part = null) => new(
+        Given.Head, HairProfile.Usual with { Cut = new Cut(hem) }, part ?? PartLine.Central, Given.FewStrands);
+
+    [Theory]
+    [InlineData(23)]
+    [InlineData(34)]
+    [InlineData(56)]
+    public void Hair_ends_at_its_hem(double hem)
+    {
+        var worn = Hair(hem).Worn(Wear.Down);
+        var lowest = worn.Points.Min(p => p.Y);
+        Assert.InRange(lowest, HairOnHead.HemHeight(new Cut(hem)) - 3, HairOnHead.HemHeight(new Cut(hem)) + 1);
+    }
+
+    [Theory]
+    [InlineData(Wear.Down)]
+    [InlineData(Wear.TiedHigh)]
+    public void Hair_does_not_enter_the_head(Wear wear)
+    {
+        var worn = Hair(34).Worn(wear);
+        var inside = worn.Points.Count(p => p.Y > -9 && Given.Head.Grid.At(p).W < -0.35f);
+        Assert.True(inside < worn.Points.Length * 0.004, $"{inside} of {worn.Points.Length}");
+    }
+
+    [Theory]
+    [InlineData(Wear.Down)]
+    [InlineData(Wear.TiedHigh)]
+    public void Nothing_loops_above_the_crown(Wear wear) => Assert.True(Hair(34).Worn(wear).Points.Max(p => p.Y) < 11.6 + 2.6);
+
+    [Fact]
+    public void No_hair_crosses_the_face()
+    {
+        var worn = Hair(34).Worn(Wear.Down);
+        var across = Enumerable.Range(0, worn.Strands.Count)
+            .Count(i => worn.Points.AsSpan(i * P, P).ToArray().Any(p => p.Z > 4 && p.Y is < 3 and > -9 && MathF.Abs(p.X) < 3.2f));
+        Assert.True(across <= worn.Strands.Count / 500, $"{across} strands");
+    }
+
+    [Fact]
+    public void A_strand_has_its_length_in_every_wear()
+    {
+        var hair = Hair(34);
+        var (down, tied) = (hair.Worn(Wear.Down), hair.Worn(Wear.TiedHigh));
+        Assert.Same(down.Lengths, tied.Lengths);
+        var drawn = Enumerable.Range(0, tied.Strands.Count).Average(i => LengthOf(tied, i) / tied.Lengths[i]);
+        Assert.InRange(drawn, 0.9, 1.08);
+    }
+
+    [Fact]
+    public void Tied_hair_meets_at_the_knot()
+    {
+        var worn = Hair(40).Worn(Wear.TiedHigh);
+        var reached = 0;
+        for (var i = 0; i < worn.Strands.Count; i++)
+        {
+            reached += worn.Points.AsSpan(i * P, P).ToArray().Any(p => (p - worn.Knot!.At).Length() < 2.2f) ? 1 : 0;
+        }
+
+        Assert.True(reached > worn.Strands.Count * 0.85, $"{reached} of {worn.Strands.Count}");
+    }
+
+    [Fact]
+    public void Longer_on_top_than_at_the_nape_when_cut_to_one_hem()
+    {
+        var hair = Hair(34);
+        var top = hair.LengthAt(Given.Head.Chart.At(new MapPoint(0.5, -3)));
+        var nape = hair.LengthAt(Given.Head.Chart.At(new MapPoint(0, -17)));
+        Assert.InRange(top, 30, 38);
+        Assert.InRange(nape, 10, 18);
+    }
+
+    [Fact]
+    public void The_same_hair_falls_the_same_way_again()
+    {
+        var (a, b) = (Hair(34).Worn(Wear.Down), Hair(34).Worn(Wear.Down));
+        Assert.Equal(a.Points, b.Points);
+    }
+
+    [Fact]
+    public void Both_sides_of_a_central_part_carry_as_much_hair()
+    {
+        var seen = Seen.Of(Hair(34).Worn(Wear.Down), View.Of(0, HairOnHead.HemHeight(new Cut(34))));
+        var left = 0;
+        var right = 0;
+        var s = 0;
+        for (var i = 0; i < seen.Counts.Length; i++)
+        {
+            (left, right) = i % View.Width >= View.Width / 2 ? (left + seen.Counts[i], right) : (left, right + seen.Counts[i]);
+            s += seen.Counts[i];
+        }
+
+        Assert.Equal(seen.Strand.Length, s);
+        Assert.InRange((double)left / right, 0.93, 1.07);
+    }
+
+    [Fact]
+    public void There_are_no_bald_stripes()
+    {
+        // Seen from behind, every pixel within the outline of the head above the ears is hair.
+        var view = View.Of(180, HairOnHead.HemHeight(new Cut(34)));
+        var seen = Seen.Of(new HairOnHead(Given.Head, HairProfile.Usual, PartLine.Central).Worn(Wear.Down), view);
+        var bald = 0;
+        var all = 0;
+        for (var y = -2f; y < 9f; y += 0.3f)
+        {
+            for (var x = -5f; x <= 5f; x += 0.3f)
+            {
+                var p = view.Project(new Vector3(x, y, -8));
+                all++;
+                bald += seen.Counts[(int)p.Y * View.Width + (int)p.X / View.Across] == 0 ? 1 : 0;
+            }
+        }
+
+        Assert.True(bald <= all / 200, $"{bald} of {all}");
+    }
+
+    [Fact]
+    public void Seen_is_the_same_whatever_is_painted()
+    {
+        var before = Given.Usual.Seen(Wear.Down, 0);
+        Given.Bare.Apply(new Wendro.Core.Plans.PaintZone(Zone.Crown, new Wendro.Core.Paint.PanelPaint()));
+        Assert.Same(before, Given.Usual.Seen(Wear.Down, 0));
+    }
+
+    [Fact]
+    public void The_picture_is_as_light_as_its_level()
+    {
+        var looks = Given.Usual;
+        var seen = looks.Seen(Wear.Down, 180);
+        double Mean(double level)
+        {
+            var levels = new byte[looks.OnHead.Strands.Count * Places.Count];
+            Array.Fill(levels, Wendro.Core.Units.Level.ToByte(level));
+            var rgb = Picture.Colour(seen, levels);
+            var sum = 0.0;
+            var n = 0;
+            for (var i = 0; i < seen.Counts.Length; i++)
+            {
+                if (seen.Counts[i] == 2)
+                {
+                    sum += Lightness(rgb[i * 3], rgb[i * 3 + 1], rgb[i * 3 + 2]);
+                    n++;
+                }
+            }
+
+            return sum / n;
+        }
+
+        Assert.InRange(Mean(4), 19, 33);
+        Assert.InRange(Mean(8), 48, 66);
+        Assert.True(Mean(10) > Mean(9) && Mean(9) > Mean(7));
+    }
+
+    private static double Lightness(byte r, byte g, byte b)
+    {
+        static double Linear(byte c) => c / 255.0 <= 0.04045 ? c / 255.0 / 12.92 : Math.Pow((c / 255.0 + 0.055) / 1.055, 2.4);
+        return Wendro.Core.Tone.LevelColours.LightnessOf(Linear(r), Linear(g), Linear(b));
+    }
+
+    private static float LengthOf(FallenHair hair, int i)
+    {
+        var sum = 0f;
+        for (var k = 1; k < P; k++)
+        {
+            sum += (hair.Points[i * P + k] - hair.Points[i * P + k - 1]).Length();
+        }
+
+        return sum;
+    }
+}

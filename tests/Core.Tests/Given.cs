@@ -1,0 +1,86 @@
+using CsCheck;
+using Wendro.Core.Blend;
+using Wendro.Core.Fall;
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Lift;
+using Wendro.Core.Paint;
+using Wendro.Core.Plans;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Tests;
+
+/// <summary>Heads, hair and numbers that tests start from.</summary>
+internal static class Given
+{
+    public const int FewStrands = 3_500;
+
+    private static readonly SeenShelf Shelf = new(24);
+    private static readonly Lazy<(HairLooks, Cutting)> UsualLooks = new(() => Looks(HairProfile.Usual));
+
+    public static HeadForm Head => HeadForm.Usual;
+
+    public static HairLooks Usual => UsualLooks.Value.Item1;
+
+    public static Cutting Cutting => UsualLooks.Value.Item2;
+
+    /// <summary>The usual head with nothing painted.</summary>
+    public static PlannedHead Bare { get; } = PlannedHead.Of(Usual, Cutting, Plan.Fresh());
+
+    public static Gen<Zone> AnyZone { get; } = Gen.Enum<Zone>();
+
+    public static Gen<Sections> AnySections { get; } =
+        Gen.Select(Gen.Enum<Parting>(), Gen.Double[4, 40], Gen.Double[1, 10], Gen.Double[0, 20], Gen.Bool)
+            .Select(s => new Sections(s.Item1, s.Item2, s.Item3, s.Item4, s.Item5));
+
+    public static Gen<PartLine> AnyPart { get; } = Gen.Select(Gen.Double[-5, 5], Gen.Double[-3, 3]).Select(p => new PartLine(p.Item1, p.Item2));
+
+    public static Gen<LiftCase> AnyLift { get; } =
+        from level in Gen.Double[1, 10]
+        from diameter in Gen.Enum<Diameter>()
+        from porosity in Gen.Enum<Porosity>()
+        from coloured in Gen.Bool
+        from lightener in Gen.Enum<Lightener>()
+        from volume in Gen.Double[5, 40]
+        from covering in Gen.Enum<Covering>()
+        from heat in Gen.Bool
+        from coat in Gen.Double[0, 1]
+        select new LiftCase(new Level(level), diameter, porosity, coloured, lightener, new Volume(volume), covering, heat, coat);
+
+    public static Gen<PanelPaint> AnyPaint { get; } =
+        from shape in Gen.Enum<Shape>()
+        from start in Gen.Double[0, 30]
+        from drop in Gen.Double[0, 20]
+        from blur in Gen.Double[0, 12]
+        from mids in Gen.Double[0, 40]
+        from ends in Gen.Double[0, 40]
+        from face in Gen.Enum<Face>()
+        from covering in Gen.Enum<Covering>()
+        from spread in Gen.Double[0, 6]
+        select new PanelPaint(shape, start, drop, blur, mids, ends, face, covering, "A", spread);
+
+    public static (HairLooks Looks, Cutting Cutting) Looks(HairProfile hair, PartLine? part = null)
+    {
+        var looks = new HairLooks(Head, hair, part ?? PartLine.Central, Shelf, FewStrands);
+        return (looks, new Cutting(Head, hair, _ => looks.OnHead.LengthAt));
+    }
+
+    /// <summary>A panel on its own, for what paint does to it.</summary>
+    public static Panel PanelOf(double thicknessMm, double lengthCm = 30)
+    {
+        var place = Head.Chart.At(new MapPoint(6, -5));
+        return new Panel(new PanelKey(Zone.UpperBack, 0, 0), [], thicknessMm * 0.4, thicknessMm, 4, lengthCm, 2, place);
+    }
+
+    public static PlannedHead Apply(this PlannedHead head, params PlanEdit[] edits)
+    {
+        foreach (var edit in edits)
+        {
+            var applied = head.Plan.Apply(edit, Cutting);
+            Assert.True(applied.Succeeded, string.Join("; ", applied.Problems));
+            head = head.After(applied.Plan, Usual, Cutting);
+        }
+
+        return head;
+    }
+}
