@@ -63,10 +63,10 @@ public static class Findings
                 continue;
             }
 
-            var line = slope >= Measures.LineSoftness;
-            var sharp = zone.Where(p => p.Painted!.Paint.BlurCm < 2).Select(p => p.Panel.Key).ToArray();
+                        var sharp = zone.Where(p => p.Painted!.Paint.BlurCm < 2).Select(p => p.Panel.Key).ToArray();
             var blame = sharp.Length > 0 ? sharp : zone.Select(p => p.Panel.Key).ToArray();
             var full = zone.Any(p => p.Painted!.Paint is { Shape: Shape.Full, BlurCm: < 2 });
+            var line = slope >= Measures.LineSoftness || full;
             yield return new Finding(
                 FindingKind.HardLine,
                 line ? Severity.Alarm : Severity.Caution,

@@ -9,7 +9,7 @@ namespace Wendro.Core.Blend;
 public static class StrandLevels
 {
     /// <summary>How far one strand's upper edge strays from its panel's, cm either way: no brush draws a ruler's edge. Model assumption.</summary>
-    public const double StrayCm = 0.6;
+    public const double StrayCm = 0.4;
 
     /// <summary>How far paint strays between hairs at its depth, share of the section either way. Model assumption.</summary>
     public const double StrayDepth = 0.04;

@@ -185,7 +185,7 @@ public sealed class Tally
     private static int RiseAt(byte[] levels, int i, int place, float perLength)
     {
         var k0 = Math.Max(place - 1, 0);
-        var k1 = Math.Min(place + 1, Places.Count - 1);
+        var k1 = Math.Max(place, 1);
         var rise = levels[i * Places.Count + k1] - levels[i * Places.Count + k0];
         return rise == 0 ? 0 : (int)(rise * (perLength / (Places.Share(k1) - Places.Share(k0))));
     }

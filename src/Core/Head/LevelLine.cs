@@ -24,8 +24,11 @@ internal sealed class LevelLine(ScalpChart chart, Func<ScalpPoint, double> field
         return p;
     }
 
-    /// <summary>Walks the line from a place, the lower side on the left, to whichever of the ends comes first; −1 if none does.</summary>
-    public (int Reached, List<ScalpPoint> Points) Walk(in ScalpPoint from, ScalpPoint[] ends)
+    /// <summary>Walks the line from a place to whichever of the ends comes first; −1 if none does.</summary>
+    /// <param name="from">Where to start.</param>
+    /// <param name="ends">Where it may end.</param>
+    /// <param name="forwards">With the lower side on the left, or the other way.</param>
+    public (int Reached, List<ScalpPoint> Points) Walk(in ScalpPoint from, ScalpPoint[] ends, bool forwards)
     {
         var points = new List<ScalpPoint>();
         var at = from.Map;
@@ -33,8 +36,7 @@ internal sealed class LevelLine(ScalpChart chart, Func<ScalpPoint, double> field
         {
             // An end counts when it lies ahead and within a step.
             var (gx, gy, _) = SlopeAt(at);
-            var tx = -gy;
-            var ty = gx;
+            var (tx, ty) = forwards ? (-gy, gx) : (gy, -gx);
             var nearest = -1;
             var nearestAhead = StepCm * 1.25;
             for (var e = 0; e < ends.Length; e++)
@@ -67,6 +69,9 @@ internal sealed class LevelLine(ScalpChart chart, Func<ScalpPoint, double> field
 
         return (-1, points);
     }
+
+    /// <summary>The place on the line nearest to a point, or as near as a few steps come.</summary>
+    public ScalpPoint Nearest(MapPoint to) => OntoLine(to);
 
     private ScalpPoint OntoLine(MapPoint start)
     {

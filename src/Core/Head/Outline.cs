@@ -129,16 +129,27 @@ public sealed class Outline
             next[i] = -1;
         }
 
-        // Lines are always walked with the lower side on the left, whichever side is kept.
+        // Lines are always walked with the lower side on the left, whichever side is kept; where a line can't be followed
+        // from its start, a fold of the field lies there, and it is followed back from its end.
+        var starts = runs.Select(r => keepBelow ? r.Out : r.In).ToArray();
+        var ends = runs.Select(r => keepBelow ? r.In : r.Out).ToArray();
+        var walks = starts.Select(from => line.Walk(from, ends, forwards: true)).ToArray();
+        for (var e = 0; e < ends.Length; e++)
+        {
+            if (walks.All(w => w.Reached != e) && line.Walk(ends[e], starts, forwards: false) is { Reached: >= 0 } back && walks[back.Reached].Reached < 0)
+            {
+                back.Points.Reverse();
+                walks[back.Reached] = (e, back.Points);
+            }
+        }
+
         for (var i = 0; i < runs.Count; i++)
         {
-            var from = keepBelow ? runs[i].Out : runs[i].In;
-            var ends = runs.Select(r => keepBelow ? r.In : r.Out).ToArray();
-            var (reached, points) = line.Walk(from, ends);
+            var (reached, points) = walks[i];
             if (reached < 0)
             {
-                reached = keepBelow ? (i + 1) % runs.Count : (i + runs.Count - 1) % runs.Count;
-                points = [];
+                reached = Enumerable.Range(0, runs.Count).First(e => walks.All(w => w.Reached != e));
+                walks[i] = (reached, points = []);
             }
 
             if (keepBelow)
@@ -148,9 +159,8 @@ public sealed class Outline
             }
             else
             {
-                points.Reverse();
                 next[reached] = i;
-                edges[reached] = points;
+                edges[reached] = Enumerable.Reverse(points).ToList();
             }
         }
 

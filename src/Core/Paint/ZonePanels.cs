@@ -104,13 +104,13 @@ public sealed class ZonePanels
         while (low < high)
         {
             var top = low + thickness;
-            if (high - top < thickness / 3 && high - top < 0.4)
+            if (leave <= 0 && high - top < thickness / 3)
             {
-                // Too little would remain for a section of its own: this one takes it.
+                // Too little would remain for a section of its own, and nothing is to be left out: this one takes it.
                 top = high;
             }
 
-            if (Math.Min(top, high) - low >= thickness / 3)
+            if (leave <= 0 || Math.Min(top, high) - low >= thickness / 3)
             {
                 yield return (low, Math.Min(top, high));
             }
@@ -152,7 +152,7 @@ public sealed class ZonePanels
                 }
 
                 columns.Add(new Column(edges[c], edges[c + 1], panels.Count));
-                panels.Add(PanelOf(new PanelKey(zone, row, columns.Count - 1), outlines, high - low));
+                panels.Add(PanelOf(new PanelKey(zone, row, columns.Count - 1), outlines, low, high));
             }
 
             return new Row(low, high, columns);
@@ -232,11 +232,15 @@ public sealed class ZonePanels
             return rising.Length - 1;
         }
 
-        private Panel PanelOf(PanelKey key, List<Outline> outlines, double thicknessCm)
+        private Panel PanelOf(PanelKey key, List<Outline> outlines, double low, double high)
         {
+            var thicknessCm = high - low;
             var area = outlines.Sum(o => o.AreaCm2);
             var largest = outlines.MaxBy(o => o.AreaCm2)!;
-            var centre = chart.At(new MapPoint(largest.Corners.Average(c => c.Map.X), largest.Corners.Average(c => c.Map.Y)));
+            var mean = new MapPoint(largest.Corners.Average(c => c.Map.X), largest.Corners.Average(c => c.Map.Y));
+
+            // A section bends round the head: its middle lies half-way up it, not at the mean of its corners.
+            var centre = new LevelLine(chart, across, (low + high) / 2).Nearest(mean);
             var length = largest.Corners.Append(centre).Average(c => lengthAt(c));
             return new Panel(
                 key, outlines, area, thicknessCm * 10, area / thicknessCm, length, HairFibre.Grams(hair, area, length), centre);

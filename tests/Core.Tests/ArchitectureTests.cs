@@ -1,0 +1,67 @@
+using System.Text.RegularExpressions;
+
+namespace Wendro.Core.Tests;
+
+/// <summary>Dependencies point one way: Hair, Head ← Paint ← Lift; Hair, Head ← Fall; Lift and Fall ← Blend; Plans ties them.</summary>
+public sealed partial class ArchitectureTests
+{
+    private static readonly Dictionary<string, string[]> May = new()
+    {
+        ["Units"] = [],
+        ["Hair"] = ["Units"],
+        ["Head"] = ["Units"],
+        ["Tone"] = ["Units"],
+        ["Paint"] = ["Units", "Hair", "Head"],
+        ["Lift"] = ["Units", "Hair", "Head", "Paint"],
+        ["Care"] = ["Units", "Hair", "Paint", "Lift"],
+        ["Fall"] = ["Units", "Hair", "Head", "Tone"],
+        ["Blend"] = ["Units", "Hair", "Head", "Tone", "Paint", "Lift", "Fall"],
+        ["Plans"] = ["Units", "Hair", "Head", "Tone", "Paint", "Lift", "Fall", "Blend"],
+    };
+
+    private static string Core
+    {
+        get
+        {
+            var at = new DirectoryInfo(AppContext.BaseDirectory);
+            while (!File.Exists(Path.Combine(at!.FullName, "Wendro.slnx")))
+            {
+                at = at.Parent;
+            }
+
+            return Path.Combine(at.FullName, "src", "Core");
+        }
+    }
+
+    private static IEnumerable<(string Folder, string File, string Text)> Files() =>
+        Directory.EnumerateFiles(Core, "*.cs", SearchOption.AllDirectories)
+            .Select(f => (Folder: Path.GetRelativePath(Core, f).Split(Path.DirectorySeparatorChar)[0], File: Path.GetFileName(f), Text: File.ReadAllText(f)))
+            .Where(f => f.Folder is not ("obj" or "bin"));
+
+    [Fact]
+    public void Every_folder_uses_only_what_it_may()
+    {
+        foreach (var (folder, file, text) in Files())
+        {
+            Assert.True(May.ContainsKey(folder), $"{folder} has no rule");
+            var uses = Uses().Matches(text).Select(m => m.Groups[1].Value).Where(u => u != folder);
+            Assert.All(uses, u => Assert.True(May[folder].Contains(u), $"{folder}/{file} uses {u}"));
+        }
+    }
+
+    [Fact]
+    public void Core_asks_no_clock_no_dice_and_no_disk()
+    {
+        foreach (var (folder, file, text) in Files())
+        {
+            Assert.DoesNotMatch(@"DateTime\.|DateTimeOffset\.|TimeProvider|new Random|Random\.Shared|Guid\.New|System\.IO|File\.|Console\.|HttpClient", text + $"// {folder}/{file}");
+        }
+    }
+
+    [Fact]
+    public void Files_stay_small() =>
+        Assert.All(Files(), f => Assert.True(f.Text.Count(c => c == '\n') <= 350, $"{f.Folder}/{f.File} is long"));
+
+    [GeneratedRegex(@"(?:using Wendro\.Core\.|(?<![\w.])(?:Wendro\.Core\.)?)(Units|Hair|Head|Tone|Paint|Lift|Care|Fall|Blend|Plans)(?:;|\.[A-Z]\w+)")]
+    private static partial Regex Uses();
+}

@@ -1,0 +1,107 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Fall;
+using Wendro.Core.Head;
+using Wendro.Core.Lift;
+using Wendro.Core.Paint;
+using Wendro.Core.Plans;
+
+namespace Wendro.Core.Tests.Blend;
+
+/// <summary>Each finding has a plan that triggers it and a fix after which it is gone.</summary>
+public sealed class FindingsTests
+{
+    private static readonly PanelPaint Soft = new(Shape.V, 7, 7, 6, 5, 8, SpreadCm: 1.5);
+
+    private static PlannedHead Whole(PanelPaint paint, PanelPaint? frame = null) => Given.Bare.Apply(
+        [.. ZoneFacts.All.Where(z => !ZoneFacts.IsFaceFrame(z)).Select(z => (PlanEdit)new PaintZone(z, paint)),
+         .. frame is null ? [] : new PlanEdit[] { new PaintZone(Zone.FaceFrameLeft, frame), new PaintZone(Zone.FaceFrameRight, frame) }]);
+
+    private static Finding Single(PlannedHead head, FindingKind kind, Zone? zone = null) =>
+        head.Findings.First(f => f.Kind == kind && (zone is null || f.Zones.Contains(zone.Value)));
+
+    private static PlannedHead Mended(PlannedHead head, Finding finding)
+    {
+        var fix = Fixes.For(finding, head, Given.Cutting);
+        Assert.NotNull(fix);
+        Assert.True(fix.Mends, fix.Label);
+        var after = head.Apply(fix.Edit);
+        Assert.DoesNotContain(after.Findings, f => f.Id == finding.Id);
+        return after;
+    }
+
+    [Fact]
+    public void Hard_line()
+    {
+        var head = Given.Bare.Apply(new PaintZone(Zone.TopLeft, new PanelPaint(Shape.Full, 6, 0, 0, 40, 40)));
+        var finding = Single(head, FindingKind.HardLine);
+        Assert.Equal(Severity.Alarm, finding.Severity);
+        Assert.Equal([Zone.TopLeft], finding.Zones);
+        Assert.Contains("without blur", finding.Text, StringComparison.Ordinal);
+        Mended(head, finding);
+    }
+
+    [Fact]
+    public void Stripes()
+    {
+        var head = Given.Bare.Apply(new PaintZone(Zone.UpperBack, Soft with { SpreadCm = 0 }));
+        var finding = Single(head, FindingKind.Stripes);
+        Assert.All(finding.Panels, p => Assert.Equal(Zone.UpperBack, p.Zone));
+        Mended(head, finding);
+    }
+
+    [Fact]
+    public void Two_neighbours_alike_are_no_stripes()
+    {
+        var head = Given.Bare.Apply(
+            new PaintPanels(["upperBack/0/0", "upperBack/0/1"], Soft with { SpreadCm = 0 }),
+            new PaintPanels(["upperBack/0/2"], Soft with { SpreadCm = 0, StartCm = 9 }));
+        Assert.DoesNotContain(head.Findings, f => f.Kind == FindingKind.Stripes);
+        var three = head.Apply(new SetHeights(["upperBack/0/2"], StartCm: 7.9));
+        Assert.Contains(three.Findings, f => f.Kind == FindingKind.Stripes);
+    }
+
+    [Fact]
+    public void Front_not_brighter()
+    {
+        var head = Whole(Soft);
+        var finding = Single(head, FindingKind.FrontNotBrighter);
+        Assert.Contains("None of it is painted", finding.Text, StringComparison.Ordinal);
+        Assert.True(finding.Evidence[0].Value < finding.Evidence[1].Value);
+        Assert.True(Mended(head, finding).Measures.FaceFrameLift >= 0.95);
+    }
+
+    [Fact]
+    public void Dries_first()
+    {
+        var head = Whole(Soft).Apply(new SetFormula(new Formula("A", Lightener.Powder, 20, 40)), new SetWish(new Wish(EndsLevel: 9)));
+        var finding = Single(head, FindingKind.DriesFirst);
+        Assert.Contains("powder, 20 vol", finding.Text, StringComparison.Ordinal);
+        Mended(head, finding);
+    }
+
+    [Fact]
+    public void Out_of_reach_by_strength_is_not_called_drying()
+    {
+        var head = Whole(Soft).Apply(new SetFormula(new Formula("A", Lightener.Clay, 5, 40)), new SetWish(new Wish(EndsLevel: 9)));
+        Assert.DoesNotContain(head.Findings, f => f.Kind == FindingKind.DriesFirst);
+    }
+
+    [Fact]
+    public void Dark_behind_the_hairline()
+    {
+        var head = Whole(new PanelPaint(Shape.Full, 2, 0, 6, 12, 12, SpreadCm: 1.5));
+        var finding = Single(head, FindingKind.DarkBehindHairline);
+        Assert.Equal(Wear.TiedHigh, finding.Wear);
+        Mended(head, finding);
+        Assert.DoesNotContain(head.Apply(new SetWears([Wear.Down])).Findings, f => f.Kind == FindingKind.DarkBehindHairline);
+    }
+
+    [Fact]
+    public void Worst_comes_first_and_each_says_why()
+    {
+        var head = Whole(new PanelPaint(Shape.Full, 4, 0, 0, 12, 12));
+        Assert.Equal(head.Findings.OrderBy(f => f.Severity).Select(f => f.Id), head.Findings.Select(f => f.Id));
+        Assert.All(head.Findings, f => Assert.True(f.Why.Length > 20 && f.Evidence.Count > 0 && f.Panels.Count > 0));
+        Assert.Equal(head.Findings.Count, head.Findings.Select(f => f.Id).Distinct().Count());
+    }
+}
