@@ -148,7 +148,9 @@ public sealed class Outline
             var (reached, points) = walks[i];
             if (reached < 0)
             {
-                reached = Enumerable.Range(0, runs.Count).First(e => walks.All(w => w.Reached != e));
+                // Not followed from either end: the nearest end that is left, straight across.
+                reached = Enumerable.Range(0, runs.Count).Where(e => walks.All(w => w.Reached != e))
+                    .MinBy(e => Math.Abs(ends[e].Map.X - starts[i].Map.X) + Math.Abs(ends[e].Map.Y - starts[i].Map.Y));
                 walks[i] = (reached, points = []);
             }
 

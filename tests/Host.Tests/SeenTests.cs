@@ -1,0 +1,76 @@
+using System.Buffers.Binary;
+
+namespace Wendro.Host.Tests;
+
+public sealed class SeenTests(Server server) : IClassFixture<Server>
+{
+    private readonly HttpClient http = server.CreateClient();
+
+    [Fact]
+    public async Task Seen_bytes_add_up_and_every_strand_has_its_levels()
+    {
+        var visit = await http.NewVisitAsync();
+        var seen = await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/seen?wear=tiedHigh&angle=60", UriKind.Relative));
+        Assert.Equal("WSEN"u8.ToArray(), seen[..4]);
+        Assert.Equal(1, BinaryPrimitives.ReadUInt16LittleEndian(seen.AsSpan(4)));
+        var pixels = BinaryPrimitives.ReadUInt16LittleEndian(seen.AsSpan(6)) * BinaryPrimitives.ReadUInt16LittleEndian(seen.AsSpan(8));
+        var strands = (int)BinaryPrimitives.ReadUInt32LittleEndian(seen.AsSpan(16));
+        var samples = (int)BinaryPrimitives.ReadUInt32LittleEndian(seen.AsSpan(20));
+        Assert.Equal(60, BinaryPrimitives.ReadUInt16LittleEndian(seen.AsSpan(12)));
+        Assert.Equal(24 + pixels * 2 + samples * 5, seen.Length);
+        Assert.Equal(samples, seen.AsSpan(24, pixels).ToArray().Sum(c => c));
+        for (var s = 0; s < samples; s++)
+        {
+            Assert.True(BinaryPrimitives.ReadUInt16LittleEndian(seen.AsSpan(24 + pixels * 2 + s * 2)) < strands);
+        }
+
+        Assert.Equal(strands * 64, (await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/plan/levels", UriKind.Relative))).Length);
+        Assert.Equal(strands * 2, (await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/plan/strands", UriKind.Relative))).Length);
+    }
+
+    [Fact]
+    public async Task Paint_changes_levels_and_never_what_is_seen()
+    {
+        var visit = await http.NewVisitAsync();
+        var path = new Uri($"/api/visits/{visit}/seen?angle=0", UriKind.Relative);
+        var levels = new Uri($"/api/visits/{visit}/plan/levels", UriKind.Relative);
+        var (seen, before) = (await http.GetByteArrayAsync(path), await http.GetByteArrayAsync(levels));
+        await http.EditAsync(visit, 1, """{"kind":"paintZone","zone":"topLeft","paint":{"shape":"full","startCm":4}}""");
+        Assert.Equal(seen, await http.GetByteArrayAsync(path));
+        Assert.NotEqual(before, await http.GetByteArrayAsync(levels));
+        Assert.Equal(before, await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/plan/levels?moment=before", UriKind.Relative)));
+    }
+
+    [Theory]
+    [InlineData("seen?wear=bun", "wear")]
+    [InlineData("seen?angle=NaN", "angle")]
+    [InlineData("plan/levels?moment=-5", "moment")]
+    [InlineData("plan/levels?moment=NaN", "moment")]
+    [InlineData("plan/picture?width=9000", "width")]
+    public async Task Bad_queries_answer_400_by_field(string query, string field)
+    {
+        var visit = await http.NewVisitAsync();
+        var answer = await http.GetAsync(new Uri($"/api/visits/{visit}/{query}", UriKind.Relative));
+        Assert.Equal(400, (int)answer.StatusCode);
+        Assert.Contains($"\"{field}\"", await answer.Content.ReadAsStringAsync(), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task A_picture_is_a_png()
+    {
+        var visit = await http.NewVisitAsync();
+        var png = await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/plan/picture?angle=30&width=100", UriKind.Relative));
+        Assert.Equal(new byte[] { 0x89, 0x50, 0x4E, 0x47 }, png[..4]);
+    }
+
+    [Fact]
+    public async Task Long_answers_are_compressed()
+    {
+        var visit = await http.NewVisitAsync();
+        using var request = new HttpRequestMessage(HttpMethod.Get, $"/api/visits/{visit}/plan/levels");
+        request.Headers.AcceptEncoding.ParseAdd("br");
+        var answer = await http.SendAsync(request);
+        Assert.Contains("br", answer.Content.Headers.ContentEncoding);
+        Assert.True((await answer.Content.ReadAsByteArrayAsync()).Length < 100_000);
+    }
+}

@@ -1,0 +1,66 @@
+using System.Net.Http.Json;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.AspNetCore.TestHost;
+using Microsoft.Extensions.DependencyInjection;
+using Microsoft.Extensions.Time.Testing;
+
+namespace Wendro.Host.Tests;
+
+/// <summary>The real pipeline on a real SQLite file in a folder of its own, with a clock that tests set.</summary>
+public sealed class Server : WebApplicationFactory<Program>
+{
+    private readonly string folder = Directory.CreateTempSubdirectory("wendro-host-").FullName;
+
+    public FakeTimeProvider Clock { get; } = new(new DateTimeOffset(2031, 5, 6, 9, 30, 0, TimeSpan.Zero));
+
+    public string DataFile => Path.Combine(folder, "wendro.db");
+
+    protected override void ConfigureWebHost(IWebHostBuilder builder)
+    {
+        builder.UseSetting("data", folder);
+        builder.UseSetting("idle", "true");
+        builder.ConfigureTestServices(services => services.AddSingleton<TimeProvider>(Clock));
+    }
+
+    protected override void Dispose(bool disposing)
+    {
+        base.Dispose(disposing);
+        if (disposing && Directory.Exists(folder))
+        {
+            Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+            Directory.Delete(folder, true);
+        }
+    }
+}
+
+/// <summary>Small words for speaking to the API.</summary>
+internal static class Speaking
+{
+    public static async Task<JsonNode> ReadAsync(this HttpClient http, string path)
+    {
+        var answer = await http.GetAsync(new Uri(path, UriKind.Relative));
+        Assert.True(answer.IsSuccessStatusCode, $"{path}: {answer.StatusCode} {await answer.Content.ReadAsStringAsync()}");
+        return (await answer.Content.ReadFromJsonAsync<JsonNode>())!;
+    }
+
+    public static async Task<(int Status, JsonNode? Body)> PostAsync(this HttpClient http, string path, string json, string type = "application/json")
+    {
+        using var content = new StringContent(json, System.Text.Encoding.UTF8, type);
+        var answer = await http.PostAsync(new Uri(path, UriKind.Relative), content);
+        var text = await answer.Content.ReadAsStringAsync();
+        return ((int)answer.StatusCode, text.Length == 0 ? null : JsonNode.Parse(text));
+    }
+
+    public static async Task<string> NewVisitAsync(this HttpClient http, string name = "Ines of the test")
+    {
+        var (status, made) = await http.PostAsync("/api/clients", JsonSerializer.Serialize(new { name }));
+        Assert.Equal(201, status);
+        return (string)made!["visitId"]!;
+    }
+
+    public static Task<(int Status, JsonNode? Body)> EditAsync(this HttpClient http, string visit, int baseRevision, string edit) =>
+        http.PostAsync($"/api/visits/{visit}/plan/edits", $"{{\"baseRevision\":{baseRevision},\"edit\":{edit}}}");
+}
