@@ -1,1 +1,153 @@
-Console.WriteLine("soon");
+using System.Diagnostics;
+using Wendro.Bench;
+using Wendro.Core.Blend;
+using Wendro.Core.Fall;
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Paint;
+using Wendro.Core.Plans;
+
+var watch = Stopwatch.StartNew();
+var head = HeadForm.Usual;
+Console.WriteLine($"Wendro's figures: {Environment.ProcessorCount} cores, {System.Runtime.InteropServices.RuntimeInformation.FrameworkDescription}. Medians (fastest–slowest) of one run; machines are noisy, ratios are what to compare.");
+Stopwatches.Say("head, baked once and cold", $"{watch.Elapsed.TotalMilliseconds:0} ms");
+
+var hair = HairProfile.Usual with { NaturalLevel = 4 };
+var plan = Plan.Fresh();
+var whole = ZoneFacts.All.Select(z => (PlanEdit)new PaintZone(z, new PanelPaint(SpreadCm: 1.5))).ToArray();
+
+(HairLooks Looks, Cutting Cutting) Fresh(int strands = HairOnHead.UsualStrands)
+{
+    var looks = new HairLooks(head, hair, PartLine.Central, new SeenShelf(16), strands);
+    return (looks, new Cutting(head, hair, _ => looks.OnHead.LengthAt));
+}
+
+PlannedHead Painted(HairLooks looks, Cutting cutting)
+{
+    var painted = PlannedHead.Of(looks, cutting, plan);
+    foreach (var edit in whole)
+    {
+        painted = painted.After(painted.Plan.Apply(edit, cutting).Plan, looks, cutting);
+    }
+
+    return painted;
+}
+
+var hem = HairOnHead.HemHeight(hair.Cut);
+var downOnly = plan with { Wears = [Wear.Down] };
+Console.WriteLine();
+Stopwatches.Say("first look: panels, 14k strands, fall, four views", Stopwatches.Of(9, () =>
+{
+    var (l, c) = Fresh();
+    PlannedHead.Of(l, c, downOnly);
+}, 4), "≤ 250 ms");
+
+var (looks, cutting) = Fresh();
+var painted = Painted(looks, cutting);
+var fallen = looks.Worn(Wear.Down);
+Stopwatches.Say("  roots, locks, march, cut", Stopwatches.Of(9, () => _ = new HairOnHead(head, hair, PartLine.Central)));
+Stopwatches.Say("  gather, density, surface", Stopwatches.Of(9, () => looks.OnHead.Worn(Wear.Down)));
+Stopwatches.Say("  all zones cut into panels", Stopwatches.Of(9, () => new Cutting(head, hair, _ => looks.OnHead.LengthAt).Cut(plan)));
+var draw = Stopwatches.Of(9, () =>
+{
+    foreach (var angle in View.Measured)
+    {
+        Seen.Of(fallen, View.Of(angle, hem));
+    }
+});
+Stopwatches.Say("  drawing of four views", draw);
+Stopwatches.Say("another angle", Stopwatches.Of(15, () => Seen.Of(fallen, View.Of(60, hem))), "≤ 40 ms");
+Stopwatches.Say("another wear, tied high", Stopwatches.Of(9, () => looks.OnHead.Worn(Wear.TiedHigh)), "≤ 120 ms");
+var skia = Stopwatches.Of(3, () =>
+{
+    foreach (var angle in View.Measured)
+    {
+        SkiaHead.Draw(fallen, painted.Levels, View.Of(angle, hem));
+    }
+}, 1);
+Stopwatches.Say("SkiaSharp, same strands, same four views", skia);
+Stopwatches.Say("  its time over ours, drawing", $"{skia.Median / draw.Median:0.0} ×", "≥ 10 ×");
+
+Console.WriteLine();
+var keys = painted.Panels.Select(p => p.Panel.Key.ToString()).ToArray();
+var turn = 0;
+var now = painted;
+var edit = Stopwatches.Of(200, () =>
+{
+    turn++;
+    var change = new SetHeights([keys[turn * 37 % keys.Length]], StartCm: 4 + turn % 7);
+    now = now.After(now.Plan.Apply(change, cutting).Plan, looks, cutting);
+    _ = now.Findings.Count;
+}, 100);
+Stopwatches.Say("one panel edited: levels, measures of both wears, findings", edit, "≤ 4 ms");
+var seen = View.Measured.Select(a => looks.Seen(Wear.Down, a)).ToArray();
+long sink = 0;
+var read = Stopwatches.Of(50, () =>
+{
+    foreach (var view in seen)
+    {
+        foreach (var s in view.Strand) { sink += s; }
+        foreach (var s in view.Place) { sink += s; }
+        foreach (var s in view.Shade) { sink += s; }
+        foreach (var s in view.Shine) { sink += s; }
+        foreach (var s in view.Counts) { sink += s; }
+        foreach (var s in view.Grey) { sink += s; }
+    }
+}, 10);
+Stopwatches.Say("reading the four seen buffers once", read);
+Stopwatches.Say("  edit over reading", $"{edit.Median / read.Median:0.00} ×", "≤ 4 ×");
+Stopwatches.Say("  SkiaSharp redraw over edit", $"{skia.Median / edit.Median:0} ×", "≥ 300 ×");
+Stopwatches.Say("all fixes found for a flawed head", Stopwatches.Of(5, () => Parallel.ForEach(painted.Findings, f => Fixes.For(f, painted, cutting))));
+Stopwatches.Say("whole head coloured as a picture", Stopwatches.Of(20, () => Picture.Colour(seen[0], painted.Drawn)));
+
+Console.WriteLine();
+Console.WriteLine("Growth with strands         roots+fall    four views   edit");
+foreach (var strands in new[] { 3_500, 7_000, 14_000, 28_000 })
+{
+    var (l, c) = Fresh(strands);
+    var p = Painted(l, c);
+    var f = l.Worn(Wear.Down);
+    var fall = Stopwatches.Of(5, () => new HairOnHead(head, hair, PartLine.Central, strands).Worn(Wear.Down));
+    var views = Stopwatches.Of(5, () =>
+    {
+        foreach (var angle in View.Measured)
+        {
+            Seen.Of(f, View.Of(angle, hem));
+        }
+    });
+    var step = 0;
+    var e = Stopwatches.Of(60, () =>
+    {
+        step++;
+        p = p.After(p.Plan.Apply(new SetHeights([keys[step * 37 % keys.Length]], StartCm: 4 + step % 7), c).Plan, l, c);
+        _ = p.Findings.Count;
+    }, 30);
+    Console.WriteLine($"  {strands,6} strands          {fall.Median,8:0.0} ms {views.Median,10:0.0} ms {e.Median,8:0.00} ms");
+}
+
+Console.WriteLine("Growth with panels          panels   cut      edit");
+foreach (var thickness in new[] { 24.0, 12, 6 })
+{
+    var (l, c) = Fresh();
+    var p = PlannedHead.Of(l, c, plan);
+    foreach (var zone in ZoneFacts.All)
+    {
+        p = p.After(p.Plan.Apply(new CutZone(zone, Parting.Horizontal, thickness, 4, 3, true), c).Plan, l, c);
+        p = p.After(p.Plan.Apply(new PaintZone(zone, new PanelPaint(SpreadCm: 1.5)), c).Plan, l, c);
+    }
+
+    var cut = Stopwatches.Of(5, () => new Cutting(head, hair, _ => l.OnHead.LengthAt).Cut(p.Plan));
+    var own = p.Panels.Select(x => x.Panel.Key.ToString()).ToArray();
+    var step = 0;
+    var e = Stopwatches.Of(60, () =>
+    {
+        step++;
+        p = p.After(p.Plan.Apply(new SetHeights([own[step * 37 % own.Length]], StartCm: 4 + step % 7), c).Plan, l, c);
+        _ = p.Findings.Count;
+    }, 30);
+    Console.WriteLine($"  {thickness,4:0} mm sections      {own.Length,8} {cut.Median,6:0.0} ms {e.Median,7:0.00} ms");
+}
+
+Console.WriteLine();
+PageFigures.Print();
+GC.KeepAlive(sink);

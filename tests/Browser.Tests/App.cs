@@ -24,6 +24,19 @@ public sealed class App : IDisposable
 
     public int Port { get; }
 
+    /// <summary>How long the server took to answer after it was started.</summary>
+    public TimeSpan StartedAfter { get; private set; }
+
+    /// <summary>Memory the server's process holds, MB.</summary>
+    public double ServerMegabytes
+    {
+        get
+        {
+            server!.Refresh();
+            return server.WorkingSet64 / 1048576.0;
+        }
+    }
+
     public string Address => $"http://127.0.0.1:{Port}";
 
     public ChromeDriver Browser { get; }
@@ -116,19 +129,20 @@ public sealed class App : IDisposable
         }
 
         start.Environment["ASPNETCORE_ENVIRONMENT"] = "Production";
+        var patience = Stopwatch.StartNew();
         server = Process.Start(start) ?? throw new InvalidOperationException("The server did not start.");
         server.OutputDataReceived += (_, _) => { };
         server.ErrorDataReceived += (_, _) => { };
         server.BeginOutputReadLine();
         server.BeginErrorReadLine();
         using var http = new HttpClient { BaseAddress = new Uri(Address), Timeout = TimeSpan.FromSeconds(2) };
-        var patience = Stopwatch.StartNew();
         while (true)
         {
             try
             {
                 if (http.GetAsync(new Uri("/api/health", UriKind.Relative)).GetAwaiter().GetResult().IsSuccessStatusCode)
                 {
+                    StartedAfter = patience.Elapsed;
                     return;
                 }
             }

@@ -33,10 +33,23 @@ internal static class Compact
             hair.Wear,
             counts,
             grey,
-            parts.SelectMany(p => p.Strand).ToArray(),
-            parts.SelectMany(p => p.Place).ToArray(),
-            parts.SelectMany(p => p.Shade).ToArray(),
-            parts.SelectMany(p => p.Shine).ToArray());
+            Joined(parts, p => p.Strand),
+            Joined(parts, p => p.Place),
+            Joined(parts, p => p.Shade),
+            Joined(parts, p => p.Shine));
+    }
+
+    private static T[] Joined<T>(Part[] parts, Func<Part, T[]> of)
+    {
+        var all = new T[parts.Sum(p => p.Count)];
+        var at = 0;
+        foreach (var part in parts)
+        {
+            Array.Copy(of(part), 0, all, at, part.Count);
+            at += part.Count;
+        }
+
+        return all;
     }
 
     private static void Pixel(
@@ -88,22 +101,28 @@ internal static class Compact
         return (int)(srgb + (Seen.Surround - srgb) * fade);
     }
 
+    /// <summary>Samples of a band of rows, with room for as many as it can hold.</summary>
     private sealed class Part
     {
-        public List<ushort> Strand { get; } = new(1 << 15);
+        private const int Most = View.Width * View.Across * (View.Height / Bands + 1);
 
-        public List<byte> Place { get; } = new(1 << 15);
+        public ushort[] Strand { get; } = new ushort[Most];
 
-        public List<byte> Shade { get; } = new(1 << 15);
+        public byte[] Place { get; } = new byte[Most];
 
-        public List<byte> Shine { get; } = new(1 << 15);
+        public byte[] Shade { get; } = new byte[Most];
+
+        public byte[] Shine { get; } = new byte[Most];
+
+        public int Count { get; private set; }
 
         public void Add(ushort strand, byte place, float shade, float shine)
         {
-            Strand.Add(strand);
-            Place.Add(place);
-            Shade.Add((byte)MathF.Min(shade + 0.5f, 255));
-            Shine.Add((byte)shine);
+            Strand[Count] = strand;
+            Place[Count] = place;
+            Shade[Count] = (byte)MathF.Min(shade + 0.5f, 255);
+            Shine[Count] = (byte)shine;
+            Count++;
         }
     }
 }

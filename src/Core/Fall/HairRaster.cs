@@ -1,3 +1,4 @@
+using System.Buffers;
 using System.Numerics;
 using Wendro.Core.Units;
 
@@ -10,7 +11,7 @@ namespace Wendro.Core.Fall;
 internal static class HairRaster
 {
     private const int P = Places.Points;
-    private const int Bands = 4;
+    private const int Bands = 6;
     private const float HiddenBehindCm = 0.3f;
 
     /// <summary>Width of a drawn strand, pixels, for 14,000 of them.</summary>
@@ -19,27 +20,44 @@ internal static class HairRaster
     public static void Draw(Canvas canvas, FallenHair hair, View view)
     {
         var n = hair.Strands.Count;
-        var projected = new Vector3[n * P];
+        var projected = ArrayPool<Vector3>.Shared.Rent(n * P);
+        try
+        {
+            Draw(canvas, hair, view, n, projected);
+        }
+        finally
+        {
+            ArrayPool<Vector3>.Shared.Return(projected);
+        }
+    }
+
+    private static void Draw(Canvas canvas, FallenHair hair, View view, int n, Vector3[] projected)
+    {
         var nearest = new float[n];
+        var rows = new (float From, float To)[n];
         Parallel.For(0, 8, chunk =>
         {
             for (var i = chunk * n / 8; i < (chunk + 1) * n / 8; i++)
             {
                 var sum = 0f;
+                var (from, to) = (float.MaxValue, float.MinValue);
                 for (var k = 0; k < P; k++)
                 {
                     var q = view.Project(hair.Points[i * P + k]);
                     projected[i * P + k] = q;
                     sum += q.Z;
+                    from = MathF.Min(from, q.Y);
+                    to = MathF.Max(to, q.Y);
                 }
 
                 nearest[i] = sum / P;
+                rows[i] = (from, to);
             }
         });
         var order = NearestFirst(nearest);
         var width = WidthPixels * MathF.Sqrt(14_000f / n) * (view.PixelsPerCm / 13.2f);
         var edges = BandEdges(projected, order);
-        Parallel.For(0, Bands, b => Band(canvas, hair, view, projected, order, width, (edges[b], edges[b + 1])));
+        Parallel.For(0, Bands, b => Band(canvas, hair, view, projected, rows, order, width, (edges[b], edges[b + 1])));
     }
 
     private static int[] NearestFirst(float[] depth)
@@ -108,7 +126,7 @@ internal static class HairRaster
     }
 
     private static void Band(
-        Canvas canvas, FallenHair hair, View view, Vector3[] projected, int[] order, float width, (int From, int To) band)
+        Canvas canvas, FallenHair hair, View view, Vector3[] projected, (float From, float To)[] rows, int[] order, float width, (int From, int To) band)
     {
         var light = new Light(view);
         Span<float> shade = stackalloc float[P];
@@ -116,7 +134,13 @@ internal static class HairRaster
         Span<bool> lit = stackalloc bool[P];
         foreach (var i in order)
         {
+            if (rows[i].To < band.From - 1 || rows[i].From > band.To + 1)
+            {
+                continue;
+            }
+
             lit.Clear();
+            var own = OwnWidth(hair, i, width);
             var points = projected.AsSpan(i * P, P);
             for (var k = 0; k + 1 < P; k++)
             {
@@ -140,7 +164,7 @@ internal static class HairRaster
                 canvas.Line(
                     a,
                     b,
-                    (Width(hair, i, k, width), Width(hair, i, k + 1, width)),
+                    (Width(hair, i, k, own), Width(hair, i, k + 1, own)),
                     (k * placesPerPoint, (k + 1) * placesPerPoint),
                     (shade[k], shade[k + 1]),
                     (shine[k], shine[k + 1]),
@@ -169,15 +193,18 @@ internal static class HairRaster
         return light.On(tangent, hair.Surface.Normals[from + k], hair.Surface.Open[from + k], i, hair.Strands.Lock[i]);
     }
 
-    private static float Width(FallenHair hair, int i, int k, float width)
+    private static float OwnWidth(FallenHair hair, int i, float width) =>
+        width * (1 + 0.25f * Hash.Signed(i, 43)) * (HairOnHead.IsFlyaway(i) ? 0.5f : 1);
+
+    private static float Width(FallenHair hair, int i, int k, float own)
     {
         var t = k / (P - 1f);
-        var w = width * (1 + 0.25f * Hash.Signed(i, 43));
+        var w = own;
 
         // Hair thins towards its tip, and baby hair is thin where it starts.
         w *= 1 - 0.75f * Curve.Smooth(0.8f, 1f, t);
         var atHairline = (float)hair.Strands.Scalp[i].FromHairlineCm;
         w *= 1 - 0.6f * (1 - Curve.Smooth(0.2f, 1.2f, atHairline)) * (1 - Curve.Smooth(0f, 0.2f, t));
-        return HairOnHead.IsFlyaway(i) ? w * 0.5f : w;
+        return w;
     }
 }

@@ -17,6 +17,12 @@ internal static class HandOver
         var changed = ZoneFacts.All
             .Where(z => before.Part != after.Part || before.Zones[z].Sections != after.Zones[z].Sections)
             .ToHashSet();
+        if (changed.All(z => after.Zones[z].Usual is null) && before.Zones.Values.All(z => z.Paint.Count == 0))
+        {
+            // Nothing is painted: there is nothing to hand over.
+            return (after, []);
+        }
+
         var (oldCut, newCut) = (cutting.Cut(before), cutting.Cut(after));
         var donors = Overlaps(before, after, oldCut, newCut, changed, cutting.Head);
         var used = new HashSet<string>();

@@ -1,0 +1,78 @@
+using System.Diagnostics;
+using System.Globalization;
+using OpenQA.Selenium;
+using Wendro.Browser.Tests;
+
+namespace Wendro.Bench;
+
+/// <summary>Figures through the real server and the real page.</summary>
+internal static class PageFigures
+{
+    private const string Measure = """
+        const done = arguments[0];
+        const head = document.querySelector("canvas[aria-label^='Her head']");
+        const slider = document.querySelector("[role='slider'][aria-label^='Start']");
+        const times = [];
+        let started = 0;
+        const next = () => {
+          if (times.length === 30) { watcher.disconnect(); done(times); return; }
+          started = performance.now();
+          slider.dispatchEvent(new KeyboardEvent("keydown", { key: times.length % 2 ? "ArrowUp" : "ArrowDown", bubbles: true }));
+        };
+        const status = document.querySelector("[role='status']");
+        const watcher = new MutationObserver(() => {
+          if (!started) return;
+          times.push(performance.now() - started);
+          started = 0;
+          const wait = () => status.textContent === "saved" ? setTimeout(next, 30) : setTimeout(wait, 5);
+          wait();
+        });
+        watcher.observe(head, { attributes: true, attributeFilter: ["data-drawn"] });
+        next();
+        """;
+
+    public static void Print()
+    {
+        if (!File.Exists("/usr/bin/chromium") || !File.Exists("/usr/bin/chromedriver"))
+        {
+            Console.WriteLine("Figures of the page need Chromium: ./wendro test installs it.");
+            return;
+        }
+
+        using var app = new App();
+        Stopwatches.Say("server started, demo loaded, answering (cold)", $"{app.StartedAfter.TotalSeconds:0.0} s", "≤ 3 s to the first page");
+        var watch = Stopwatch.StartNew();
+        app.Browser.Navigate().GoToUrl(app.Address);
+        app.Find("the day", By.XPath("//a[contains(., 'Maelis Thornby')]"));
+        Stopwatches.Say("first page after that", $"{watch.Elapsed.TotalSeconds:0.0} s");
+        watch.Restart();
+        app.Click("a visit", By.XPath("//a[contains(., 'Maelis Thornby')]"));
+        Drawn(app);
+        Stopwatches.Say("visit opened, head drawn", $"{watch.Elapsed.TotalSeconds:0.0} s");
+
+        app.Browser.Manage().Timeouts().AsynchronousJavaScript = TimeSpan.FromSeconds(120);
+        var times = ((IEnumerable<object>)app.Browser.ExecuteAsyncScript(Measure)!)
+            .Select(t => Convert.ToDouble(t, CultureInfo.InvariantCulture)).Order().ToArray();
+        Stopwatches.Say("edit → picture changed in the browser", new Stopwatches.Times(times[times.Length / 2], times[0], times[^1]), "≤ 80 ms median");
+
+        foreach (var client in new[] { "Maelis Thornby", "Ottoline Fjeldra", "Perrin Askew" })
+        {
+            app.Browser.Navigate().GoToUrl(app.Address);
+            app.Click(client, By.XPath($"//a[contains(., '{client}')]"));
+            Drawn(app);
+            for (var turn = 0; turn < 12; turn++)
+            {
+                app.Button("Turn her right").Click();
+                Drawn(app);
+            }
+        }
+
+        Stopwatches.Say("memory of the server, every head turned once", $"{app.ServerMegabytes:0} MB", "≤ 300 MB");
+    }
+
+    private static void Drawn(App app) => app.Until("the head drawn", d =>
+    {
+        var head = d.FindElements(By.CssSelector("canvas[aria-label^='Her head']")).FirstOrDefault();
+        return head?.GetAttribute("data-drawn") is not null && head.GetAttribute("aria-busy") == "false" ? head : null;
+    });
+}
