@@ -1,4 +1,5 @@
 using Serilog;
+using Wendro.Core.Head;
 using Wendro.Host.Day;
 using Wendro.Host.Desk;
 using Wendro.Host.Frame;
@@ -16,6 +17,12 @@ public sealed class Program
     /// <summary>Starts the server. Arguments: --data folder, --port number, --demo folder of demo files, --urls.</summary>
     public static async Task Main(string[] args)
     {
+        // The head takes a moment to make and everything needs it: begun before anything else.
+        if (!Settings.IsDescribing)
+        {
+            _ = Task.Run(() => HeadForm.Usual);
+        }
+
         var builder = WebApplication.CreateBuilder(args);
         builder.AddWendro();
         var app = builder.Build();

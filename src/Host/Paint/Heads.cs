@@ -12,9 +12,9 @@ namespace Wendro.Host.Paint;
 /// </summary>
 internal sealed class Heads(HeadForm head)
 {
-    private const int MostLooks = 4;
-    private const int MostPlanned = 10;
-    private const int MostViews = 14;
+    private const int MostLooks = 3;
+    private const int MostPlanned = 6;
+    private const int MostViews = 8;
     private readonly Lock gate = new();
     private readonly SeenShelf shelf = new(MostViews);
     private readonly LinkedList<(HairProfile Hair, PartLine Part, HairLooks Looks)> looks = new();
