@@ -18,7 +18,7 @@ var whole = ZoneFacts.All.Select(z => (PlanEdit)new PaintZone(z, new PanelPaint(
 
 (HairLooks Looks, Cutting Cutting) Fresh(int strands = HairOnHead.UsualStrands)
 {
-    var looks = new HairLooks(head, hair, PartLine.Central, new SeenShelf(16), strands);
+    var looks = new HairLooks(head, hair, PartLine.Central, Shelves.For(4, 16), strands);
     return (looks, new Cutting(head, hair, _ => looks.OnHead.LengthAt));
 }
 

@@ -15,7 +15,7 @@ internal static class Given
 {
     public const int FewStrands = 3_500;
 
-    private static readonly SeenShelf Shelf = new(24);
+    private static readonly Shelves Kept = Shelves.For(6, 24);
     private static readonly Lazy<(HairLooks, Cutting)> UsualLooks = new(() => Looks(HairProfile.Usual));
 
     public static HeadForm Head => HeadForm.Usual;
@@ -61,7 +61,7 @@ internal static class Given
 
     public static (HairLooks Looks, Cutting Cutting) Looks(HairProfile hair, PartLine? part = null)
     {
-        var looks = new HairLooks(Head, hair, part ?? PartLine.Central, Shelf, FewStrands);
+        var looks = new HairLooks(Head, hair, part ?? PartLine.Central, Kept, FewStrands);
         return (looks, new Cutting(Head, hair, _ => looks.OnHead.LengthAt));
     }
 

@@ -63,7 +63,7 @@ public static class Findings
                 continue;
             }
 
-                        var sharp = zone.Where(p => p.Painted!.Paint.BlurCm < 2).Select(p => p.Panel.Key).ToArray();
+            var sharp = zone.Where(p => p.Painted!.Paint.BlurCm < 2).Select(p => p.Panel.Key).ToArray();
             var blame = sharp.Length > 0 ? sharp : zone.Select(p => p.Panel.Key).ToArray();
             var full = zone.Any(p => p.Painted!.Paint is { Shape: Shape.Full, BlurCm: < 2 });
             var line = slope >= Measures.LineSoftness || full;
@@ -235,6 +235,15 @@ public static class Findings
 
     private static string Count(int n) => n switch
     {
-        1 => "One", 2 => "Two", 3 => "Three", 4 => "Four", 5 => "Five", 6 => "Six", 7 => "Seven", 8 => "Eight", 9 => "Nine", _ => n.ToString(),
+        1 => "One",
+        2 => "Two",
+        3 => "Three",
+        4 => "Four",
+        5 => "Five",
+        6 => "Six",
+        7 => "Seven",
+        8 => "Eight",
+        9 => "Nine",
+        _ => n.ToString(),
     };
 }

@@ -10,22 +10,21 @@ namespace Wendro.Core.Blend;
 /// </summary>
 public sealed class HairLooks
 {
-    private readonly SeenShelf shelf;
+    private readonly Shelves shelves;
     private readonly Lazy<HairOnHead> onHead;
-    private readonly ConcurrentDictionary<Wear, Lazy<FallenHair>> worn = new();
     private readonly ConcurrentDictionary<Wear, Lazy<SeenWeights>> weights = new();
 
     /// <param name="head">The head.</param>
     /// <param name="hair">The hair.</param>
     /// <param name="part">The part.</param>
-    /// <param name="shelf">Where drawn views are kept.</param>
+    /// <param name="shelves">Where fallen hair and drawn views are kept.</param>
     /// <param name="strands">How many strands stand for all of it.</param>
-    public HairLooks(HeadForm head, HairProfile hair, PartLine part, SeenShelf shelf, int strands = HairOnHead.UsualStrands)
+    public HairLooks(HeadForm head, HairProfile hair, PartLine part, Shelves shelves, int strands = HairOnHead.UsualStrands)
     {
         Head = head;
         Hair = hair;
         Part = part;
-        this.shelf = shelf;
+        this.shelves = shelves;
         onHead = new(() => new HairOnHead(head, hair, part, strands));
     }
 
@@ -42,13 +41,13 @@ public sealed class HairLooks
     public HairOnHead OnHead => onHead.Value;
 
     /// <summary>The hair as worn.</summary>
-    public FallenHair Worn(Wear wear) => worn.GetOrAdd(wear, w => new(() => OnHead.Worn(w))).Value;
+    public FallenHair Worn(Wear wear) => shelves.Fallen.GetOrMake((this, wear), () => OnHead.Worn(wear));
 
     /// <summary>What is seen of it from an angle, degrees.</summary>
     public Seen Seen(Wear wear, int angle)
     {
         var view = View.Of(angle, HairOnHead.HemHeight(Hair.Cut));
-        return shelf.GetOrDraw((this, wear, view.Angle), () => Fall.Seen.Of(Worn(wear), view));
+        return shelves.Seen.GetOrMake((this, wear, view.Angle), () => Fall.Seen.Of(Worn(wear), view));
     }
 
     /// <summary>How much of every place of every strand is seen from front, both sides and back.</summary>

@@ -190,7 +190,7 @@ internal static class HairRaster
         var from = i * P;
         var tangent = hair.Points[from + Math.Min(k + 1, P - 1)] - hair.Points[from + Math.Max(k - 1, 0)];
         tangent = Vector3.Normalize(tangent);
-        return light.On(tangent, hair.Surface.Normals[from + k], hair.Surface.Open[from + k], i, hair.Strands.Lock[i]);
+        return light.On(tangent, hair.Surface.NormalAt(from + k), hair.Surface.OpenAt(from + k), i, hair.Strands.Lock[i]);
     }
 
     private static float OwnWidth(FallenHair hair, int i, float width) =>

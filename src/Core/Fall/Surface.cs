@@ -7,12 +7,14 @@ namespace Wendro.Core.Fall;
 internal sealed class Surface
 {
     private const int P = Places.Points;
+    private readonly uint[] normals;
+    private readonly byte[] open;
 
     public Surface(FallenHair hair)
     {
         var strands = hair.Strands;
-        Normals = new Vector3[hair.Points.Length];
-        Open = new float[hair.Points.Length];
+        normals = new uint[hair.Points.Length];
+        open = new byte[hair.Points.Length];
         Parallel.For(0, 16, chunk =>
         {
             Span<Vector3> centre = stackalloc Vector3[P];
@@ -27,11 +29,22 @@ internal sealed class Surface
         });
     }
 
-    /// <summary>Outward normals, one a point.</summary>
-    public Vector3[] Normals { get; }
+    /// <summary>Outward normal at a point.</summary>
+    public Vector3 NormalAt(int point)
+    {
+        // Ten bits a direction: far finer than light shows.
+        var n = normals[point];
+        return new Vector3((n & 1023) / 511f - 1, (n >> 10 & 1023) / 511f - 1, (n >> 20) / 511f - 1);
+    }
 
-    /// <summary>Openness to light, one a point, 0.14..1.</summary>
-    public float[] Open { get; }
+    /// <summary>Openness to light at a point, 0.14..1.</summary>
+    public float OpenAt(int point) => open[point] / 255f;
+
+    private static uint Packed(Vector3 n)
+    {
+        static uint Ten(float v) => (uint)Math.Clamp((int)((v + 1) * 511 + 0.5f), 0, 1022);
+        return Ten(n.X) | Ten(n.Y) << 10 | Ten(n.Z) << 20;
+    }
 
     private static void CentreOf(FallenHair hair, int l, Span<Vector3> centre)
     {
@@ -61,21 +74,21 @@ internal sealed class Surface
             var aside = p - centre[k];
             var far = aside.Length();
             n += aside * (0.75f / MathF.Max(far, 0.6f));
-            Normals[i * P + k] = Vector3.Normalize(n);
+            normals[i * P + k] = Packed(Vector3.Normalize(n));
         }
 
         // Every second point is enough for something that changes over centimetres.
         for (var k = 0; k < P; k += 2)
         {
-            var n = Normals[i * P + k];
+            var n = NormalAt(i * P + k);
             var p = hair.Points[i * P + k];
             var sum = hair.Density.At(p + n * 0.9f) + hair.Density.At(p + n * 2f) + hair.Density.At(p + n * 3.3f);
-            Open[i * P + k] = 0.14f + 0.86f * MathF.Exp(-0.009f * sum);
+            open[i * P + k] = (byte)(255 * (0.14f + 0.86f * MathF.Exp(-0.009f * sum)) + 0.5f);
         }
 
         for (var k = 1; k < P; k += 2)
         {
-            Open[i * P + k] = k + 1 < P ? (Open[i * P + k - 1] + Open[i * P + k + 1]) / 2 : Open[i * P + k - 1];
+            open[i * P + k] = k + 1 < P ? (byte)((open[i * P + k - 1] + open[i * P + k + 1]) / 2) : open[i * P + k - 1];
         }
     }
 

@@ -47,7 +47,7 @@ internal static class Partings
         Zone.TopLeft or Zone.TopRight or Zone.FringeLeft or Zone.FringeRight => p => p.Position.Z,
         Zone.FaceFrameLeft or Zone.FaceFrameRight => p => -Math.Abs(p.Azimuth) * 0.14,
         Zone.SideLeft or Zone.SideRight => p => -Math.Abs(p.Around) * 0.145,
-        
+
         // Rounded where both sides meet at the back: nobody parts a sharp V.
         _ => p => Math.Sqrt(Math.Pow((FromHerLeft(p) - 180) * 0.145, 2) + 0.5),
     };

@@ -15,8 +15,9 @@ internal sealed class Heads(HeadForm head)
     private const int MostLooks = 3;
     private const int MostPlanned = 6;
     private const int MostViews = 8;
+    private const int MostFallen = 3;
     private readonly Lock gate = new();
-    private readonly SeenShelf shelf = new(MostViews);
+    private readonly Shelves shelves = Shelves.For(MostFallen, MostViews);
     private readonly LinkedList<(HairProfile Hair, PartLine Part, HairLooks Looks)> looks = new();
     private readonly LinkedList<((Guid Visit, int Shows, HairProfile Hair) Key, Lazy<PlannedHead> Head)> planned = new();
     private ImmutableDictionary<HairProfile, Cutting> cuttings = ImmutableDictionary<HairProfile, Cutting>.Empty;
@@ -36,7 +37,7 @@ internal sealed class Heads(HeadForm head)
                 }
             }
 
-            var made = new HairLooks(head, hair, part, shelf);
+            var made = new HairLooks(head, hair, part, shelves);
             looks.AddFirst((hair, part, made));
             if (looks.Count > MostLooks)
             {

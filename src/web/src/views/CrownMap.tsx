@@ -30,15 +30,15 @@ export const CrownMap = memo(function CrownMap(props: Props) {
   const dark = hexOf(colours, natural);
   const chosen = panels.find((p) => p.key === selected);
   return (
-    <svg className="map" viewBox="-15.6 -13.6 31.2 33.6" role="group" aria-label="Crown map">
+    <svg className="map" viewBox="-17.6 -13.6 35.2 33.6" role="group" aria-label="Crown map">
       <path d={`M-0.9 -12.3 Q0 -13.6 0.9 -12.3`} fill="none" stroke="#8b928e" strokeWidth="0.18" />
-      <text x="-15.2" y="0.6" fontSize="1.15" fill="#566064">
+      <text x="-17.4" y="0.6" fontSize="1.15" fill="#566064">
         ear
       </text>
-      <text x="15.2" y="0.6" fontSize="1.15" fill="#566064" textAnchor="end">
+      <text x="17.4" y="0.6" fontSize="1.15" fill="#566064" textAnchor="end">
         ear
       </text>
-      <text x="-15.2" y="-11.6" fontSize="1.1" fill="#566064">
+      <text x="-17.4" y="-11.6" fontSize="1.1" fill="#566064">
         her left
       </text>
       <path d={`${d(scalp)}Z`} fill={dark} stroke="#8b928e" strokeWidth="0.2" />
