@@ -45,6 +45,12 @@ public sealed class ZonePanels
         ArgumentNullException.ThrowIfNull(head);
         ArgumentNullException.ThrowIfNull(sections);
         ArgumentNullException.ThrowIfNull(lengthAt);
+        if (part.IsCentral && !ZoneFacts.IsAcross(zone) && !ZoneFacts.IsLeft(zone))
+        {
+            // A part in the middle makes two equal sides, to the last bit.
+            return Cut(head, part, ZoneFacts.Other(zone), sections, hair, lengthAt).Mirrored();
+        }
+
         var outlines = head.ZonesFor(part).OutlinesOf(zone);
         var across = Partings.Across(zone, sections.Parting, part);
         var along = Partings.Along(zone);
@@ -60,6 +66,18 @@ public sealed class ZonePanels
         }
 
         return new ZonePanels(zone, sections, across, along, rows, panels);
+    }
+
+    private ZonePanels Mirrored()
+    {
+        var other = ZoneFacts.Other(Zone);
+        var panels = Panels.Select(p => p with
+        {
+            Key = p.Key with { Zone = other },
+            Outlines = p.Outlines.Select(o => o.Mirrored()).ToArray(),
+            Centre = Outline.Mirror(p.Centre),
+        });
+        return new ZonePanels(other, Sections, across, along, rows, panels.ToList());
     }
 
     /// <summary>The panel a place of this zone belongs to; null where it is left out.</summary>

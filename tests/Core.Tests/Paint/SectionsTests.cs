@@ -108,7 +108,7 @@ public sealed class SectionsTests
         var left = Cut(Zone.TopLeft, Sections.Usual);
         var right = Cut(Zone.TopRight, Sections.Usual);
         Assert.Equal(left.Panels.Count, right.Panels.Count);
-        Assert.All(left.Panels.Zip(right.Panels), p => Assert.Equal(p.First.AreaCm2, p.Second.AreaCm2, 0.05));
+        Assert.All(left.Panels.Zip(right.Panels), p => Assert.Equal(p.First.AreaCm2, p.Second.AreaCm2, 1e-9));
     }
 
     [Theory]
