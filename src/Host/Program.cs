@@ -1,5 +1,4 @@
 using Serilog;
-using Wendro.Core.Head;
 using Wendro.Host.Day;
 using Wendro.Host.Desk;
 using Wendro.Host.Frame;
@@ -17,12 +16,6 @@ public sealed class Program
     /// <summary>Starts the server. Arguments: --data folder, --port number, --demo folder of demo files, --urls.</summary>
     public static async Task Main(string[] args)
     {
-        // The head takes a moment to make and everything needs it: begun before anything else.
-        if (!Settings.IsDescribing)
-        {
-            _ = Task.Run(() => HeadForm.Usual);
-        }
-
         var builder = WebApplication.CreateBuilder(args);
         builder.AddWendro();
         var app = builder.Build();
@@ -32,8 +25,22 @@ public sealed class Program
         app.MapPlanFile();
         app.MapHeads();
         app.MapDesk();
-        await app.ReadyAsync();
-        await app.RunAsync();
+        await RunAsync(app);
         await Log.CloseAndFlushAsync();
+    }
+
+    private static async Task RunAsync(WebApplication app)
+    {
+        if (Settings.IsDescribing)
+        {
+            await app.RunAsync();
+            return;
+        }
+
+        var readiness = app.Services.GetRequiredService<Readiness>();
+        readiness.Begin();
+        await app.StartAsync();
+        await readiness.Done;
+        await app.WaitForShutdownAsync();
     }
 }

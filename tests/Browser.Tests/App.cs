@@ -118,11 +118,13 @@ public sealed class App : IDisposable
 
     private void StartServer()
     {
-        var host = Path.Combine(Root, "src", "Host");
+        // The bench starts the server as it is delivered, compiled ahead; tests start what was just built.
+        var host = Environment.GetEnvironmentVariable("WENDRO_APP") is { Length: > 0 } app ? app : Path.Combine(Root, "src", "Host");
+        var built = Path.Combine(host, "bin", "Release", "net10.0");
         var start = new ProcessStartInfo("dotnet") { WorkingDirectory = host, RedirectStandardOutput = true, RedirectStandardError = true };
         foreach (var argument in new[]
         {
-            Path.Combine(host, "bin", "Release", "net10.0", "Wendro.Host.dll"), "--data", Path.Combine(folder, "data"), "--port", $"{Port}", "--demo", Path.Combine(Root, "demo"),
+            Path.Combine(Directory.Exists(built) ? built : host, "Wendro.Host.dll"), "--data", Path.Combine(folder, "data"), "--port", $"{Port}", "--demo", Path.Combine(Root, "demo"),
         })
         {
             start.ArgumentList.Add(argument);

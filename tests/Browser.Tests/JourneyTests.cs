@@ -116,7 +116,7 @@ public sealed class JourneyTests
         var strip = app.Find("strip", By.CssSelector("canvas[aria-label^='Strip of']")).GetAttribute("aria-label");
         new Actions(app.Browser).MoveToElement(head, 40, -120).Click().Perform();
         app.Until("another panel", d => d.FindElement(By.CssSelector("canvas[aria-label^='Strip of']")).GetAttribute("aria-label") != strip ? d : null);
-        Assert.Contains("leaflet", app.Find("care", By.CssSelector("[role='note']")).Text, StringComparison.Ordinal);
+        Assert.Contains("leaflet", app.Find("care", By.CssSelector("[aria-label='Care']")).Text, StringComparison.Ordinal);
         Assert.Empty(app.ConsoleErrors);
     }
 

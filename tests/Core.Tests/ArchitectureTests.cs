@@ -16,7 +16,7 @@ public sealed partial class ArchitectureTests
         ["Care"] = ["Units", "Hair", "Paint", "Lift"],
         ["Fall"] = ["Units", "Hair", "Head", "Tone"],
         ["Blend"] = ["Units", "Hair", "Head", "Tone", "Paint", "Lift", "Fall"],
-        ["Plans"] = ["Units", "Hair", "Head", "Tone", "Paint", "Lift", "Fall", "Blend"],
+        ["Plans"] = ["Units", "Hair", "Head", "Tone", "Paint", "Lift", "Care", "Fall", "Blend"],
     };
 
     private static string Core

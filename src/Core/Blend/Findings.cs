@@ -97,7 +97,7 @@ public static class Findings
             FindingKind.FrontNotBrighter,
             Severity.Alarm,
             "Front is not brighter",
-            $"Face frame is {lift:0.0} level above the rest from the front; she wants {head.Wish.FaceFrameLift:0.0}. "
+            $"Face frame is {Math.Abs(lift):0.0} level {(lift < 0 ? "below" : "above")} the rest from the front; she wants it {head.Wish.FaceFrameLift:0.0} above. "
                 + (bare == frame.Length
                     ? "None of it is painted."
                     : bare > 0 ? $"{bare} of its {frame.Length} panels are not painted." : $"Its paint starts {starts:0.#} cm down."),

@@ -10,6 +10,9 @@ public static class Cautions
     public const string LeafletFirst =
         "The product's leaflet, local rules and a licensed professional's judgement come before any figure here.";
 
+    /// <summary>Said of every product that is not made for the scalp.</summary>
+    public const string OffScalp = "Off-scalp product: keep it off the scalp.";
+
     /// <summary>Cautions that a case of lifting calls for, most serious first.</summary>
     /// <param name="of">The case.</param>
     /// <param name="minutes">How long, minutes; null where no time was asked.</param>
@@ -35,9 +38,10 @@ public static class Cautions
         {
             said.Add("Developer over 20 vol stays off the scalp.");
         }
-        else if (!LiftTables.Of(of.Lightener).ScalpSafe)
+
+        if (!LiftTables.Of(of.Lightener).ScalpSafe)
         {
-            said.Add("Off-scalp product: keep it off the scalp.");
+            said.Add(OffScalp);
         }
 
         if (of.Coloured)

@@ -75,30 +75,34 @@ internal sealed class Canvas
         var x1 = Math.Min((int)MathF.Floor(MathF.Max(pa.X, MathF.Max(pb.X, pc.X)) - 0.5f), Columns - 1);
         var y0 = Math.Max((int)MathF.Ceiling(MathF.Min(pa.Y, MathF.Min(pb.Y, pc.Y)) - 0.5f), from);
         var y1 = Math.Min((int)MathF.Floor(MathF.Max(pa.Y, MathF.Max(pb.Y, pc.Y)) - 0.5f), to - 1);
+
+        // Depth and light change evenly across a triangle, too.
+        var (zx, gx) = (Across(pa.Z, pb.Z, pc.Z), Across(a.Lit, b.Lit, c.Lit) * 255);
+        float Across(float at, float other, float third) => at * ux + other * vx - third * (ux + vx);
         for (var y = y0; y <= y1; y++)
         {
             var u = 1 + (x0 + 0.5f - pa.X) * ux + (y + 0.5f - pa.Y) * uy;
             var v = (x0 + 0.5f - pa.X) * vx + (y + 0.5f - pa.Y) * vy;
-            for (var x = x0; x <= x1; x++, u += ux, v += vx)
+            var z = pa.Z * u + pb.Z * v + pc.Z * (1 - u - v);
+            var grey = (a.Lit * u + b.Lit * v + c.Lit * (1 - u - v)) * 255 + 0.5f;
+            var row = Samples.AsSpan(y * Columns + x0, Math.Max(x1 - x0 + 1, 0));
+            for (var k = 0; k < row.Length; k++, u += ux, v += vx, z += zx, grey += gx)
             {
-                var w = 1 - u - v;
-                if (u < -1e-3f || v < -1e-3f || w < -1e-3f)
+                if (u < -1e-3f || v < -1e-3f || u + v > 1.001f)
                 {
                     continue;
                 }
 
-                var grey = (ulong)Math.Clamp((int)((a.Lit * u + b.Lit * v + c.Lit * w) * 255 + 0.5f), 0, 255);
-                var word = DepthWord(pa.Z * u + pb.Z * v + pc.Z * w) | (ulong)NoStrand << 24 | grey << 16;
-                ref var sample = ref Samples[y * Columns + x];
-                if (word < sample)
+                var depth = DepthWord(z);
+                if (depth < row[k])
                 {
-                    sample = word;
+                    row[k] = depth | (ulong)NoStrand << 24 | (ulong)Math.Clamp((int)grey, 0, 255) << 16;
                 }
             }
         }
     }
 
-    /// <summary>Draws one piece of a strand within a band of rows.</summary>
+    /// <summary>Draws one piece of a strand within a band of columns.</summary>
     /// <param name="a">Start, projected.</param>
     /// <param name="b">End, projected.</param>
     /// <param name="width">Width at start and end, pixels.</param>
@@ -106,7 +110,7 @@ internal sealed class Canvas
     /// <param name="shade">Shade at start and end, 0..255.</param>
     /// <param name="shine">Highlight at start and end, 0..255.</param>
     /// <param name="strand">Which strand.</param>
-    /// <param name="band">First row and one past the last.</param>
+    /// <param name="band">First column and one past the last.</param>
     public void Line(
         Vector3 a, Vector3 b, (float A, float B) width, (float A, float B) place, (float A, float B) shade, (float A, float B) shine, int strand, (int From, int To) band)
     {
@@ -127,33 +131,34 @@ internal sealed class Canvas
                 (width, place, shade, shine) = ((width.B, width.A), (place.B, place.A), (shade.B, shade.A), (shine.B, shine.A));
             }
 
-            var from = Math.Max((int)MathF.Ceiling(a.Y - 0.5f), band.From);
-            var to = Math.Min((int)MathF.Floor(b.Y - 0.5f), band.To - 1);
+            var from = Math.Max((int)MathF.Ceiling(a.Y - 0.5f), 0);
+            var to = Math.Min((int)MathF.Floor(b.Y - 0.5f), Rows - 1);
             var inv = 1 / (b.Y - a.Y);
             for (var y = from; y <= to; y++)
             {
                 var t = (y + 0.5f - a.Y) * inv;
                 var x = a.X + (b.X - a.X) * t;
                 var half = (width.A + (width.B - width.A) * t) * lean;
-                var x0 = Math.Max((int)MathF.Ceiling(x - half - 0.5f), 0);
-                var x1 = Math.Min((int)MathF.Floor(x + half - 0.5f), Columns - 1);
+                var x0 = (int)MathF.Ceiling(x - half - 0.5f);
+                var x1 = (int)MathF.Floor(x + half - 0.5f);
+
+                // Never thinner than one sample.
+                (x0, x1) = x0 > x1 ? ((int)x, (int)x) : (x0, x1);
+                x0 = Math.Max(x0, band.From);
+                x1 = Math.Min(x1, band.To - 1);
                 if (x0 > x1)
                 {
-                    // Never thinner than one sample.
-                    x0 = x1 = (int)x;
-                    if ((uint)x0 >= Columns)
-                    {
-                        continue;
-                    }
+                    continue;
                 }
 
-                var word = Word(a.Z + (b.Z - a.Z) * t, strand, place, shade, shine, t);
+                var depth = DepthWord(a.Z + (b.Z - a.Z) * t);
                 var row = Samples.AsSpan(y * Columns + x0, x1 - x0 + 1);
+                var word = 0UL;
                 for (var k = 0; k < row.Length; k++)
                 {
-                    if (word < row[k])
+                    if (depth < row[k])
                     {
-                        row[k] = word;
+                        row[k] = word = word == 0 ? depth | What(strand, place, shade, shine, t) : word;
                     }
                 }
             }
@@ -167,40 +172,41 @@ internal sealed class Canvas
                 (width, place, shade, shine) = ((width.B, width.A), (place.B, place.A), (shade.B, shade.A), (shine.B, shine.A));
             }
 
-            var from = Math.Max((int)MathF.Ceiling(a.X - 0.5f), 0);
-            var to = Math.Min((int)MathF.Floor(b.X - 0.5f), Columns - 1);
+            var from = Math.Max((int)MathF.Ceiling(a.X - 0.5f), band.From);
+            var to = Math.Min((int)MathF.Floor(b.X - 0.5f), band.To - 1);
             var inv = 1 / (b.X - a.X);
             for (var x = from; x <= to; x++)
             {
                 var t = (x + 0.5f - a.X) * inv;
                 var y = a.Y + (b.Y - a.Y) * t;
                 var half = (width.A + (width.B - width.A) * t) * lean;
-                var y0 = Math.Max((int)MathF.Ceiling(y - half - 0.5f), band.From);
-                var y1 = Math.Min((int)MathF.Floor(y + half - 0.5f), band.To - 1);
+                var y0 = Math.Max((int)MathF.Ceiling(y - half - 0.5f), 0);
+                var y1 = Math.Min((int)MathF.Floor(y + half - 0.5f), Rows - 1);
                 if (y0 > y1)
                 {
                     continue;
                 }
 
-                var word = Word(a.Z + (b.Z - a.Z) * t, strand, place, shade, shine, t);
+                var depth = DepthWord(a.Z + (b.Z - a.Z) * t);
+                var word = 0UL;
                 for (var r = y0; r <= y1; r++)
                 {
                     ref var sample = ref Samples[r * Columns + x];
-                    if (word < sample)
+                    if (depth < sample)
                     {
-                        sample = word;
+                        sample = word = word == 0 ? depth | What(strand, place, shade, shine, t) : word;
                     }
                 }
             }
         }
     }
 
-    [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    private static ulong Word(float depth, int strand, (float A, float B) place, (float A, float B) shade, (float A, float B) shine, float t)
+    /// <summary>All of a sample but its depth: reckoned only where it is nearest.</summary>
+    private static ulong What(int strand, (float A, float B) place, (float A, float B) shade, (float A, float B) shine, float t)
     {
         var p = (uint)(place.A + (place.B - place.A) * t + 0.5f);
         var d = (uint)(shade.A + (shade.B - shade.A) * t + 0.5f);
         var h = (uint)(shine.A + (shine.B - shine.A) * t + 0.5f);
-        return DepthWord(depth) | (ulong)(uint)strand << 24 | (ulong)p << 16 | d << 8 | h;
+        return (ulong)(uint)strand << 24 | (ulong)p << 16 | d << 8 | h;
     }
 }

@@ -8,6 +8,7 @@ namespace Wendro.Core.Fall;
 internal static class Compact
 {
     private const int Bands = 8;
+    private static readonly float[] Srgb = Enumerable.Range(0, 256).Select(grey => 255 * MathF.Pow(grey / 255f, 1 / 1.35f)).ToArray();
 
     public static Seen From(Canvas canvas, ScreenDepth depth, FallenHair hair, View view)
     {
@@ -20,9 +21,10 @@ internal static class Compact
             var part = new Part();
             for (var y = b * View.Height / Bands; y < (b + 1) * View.Height / Bands; y++)
             {
+                var fade = Fade(y);
                 for (var x = 0; x < View.Width; x++)
                 {
-                    Pixel(canvas, depth, scalp, view, x, y, part, counts, grey);
+                    Pixel(canvas, depth, scalp, view, (x, y, fade), part, counts, grey);
                 }
             }
 
@@ -53,8 +55,9 @@ internal static class Compact
     }
 
     private static void Pixel(
-        Canvas canvas, ScreenDepth depth, ScalpUnderHair scalp, View view, int x, int y, Part part, byte[] counts, byte[] grey)
+        Canvas canvas, ScreenDepth depth, ScalpUnderHair scalp, View view, (int X, int Y, float Fade) at, Part part, byte[] counts, byte[] grey)
     {
+        var (x, y, fade) = at;
         var light = 0;
         var plain = 0;
         for (var s = 0; s < View.Across; s++)
@@ -86,7 +89,7 @@ internal static class Compact
                 continue;
             }
 
-            light += Faded(bust, y);
+            light += (int)(Srgb[bust] + (Seen.Surround - Srgb[bust]) * fade);
             plain++;
         }
 
@@ -94,12 +97,7 @@ internal static class Compact
     }
 
     /// <summary>The bust fades into the surround over the lowest 13 % of the picture.</summary>
-    private static int Faded(int bust, int y)
-    {
-        var srgb = 255 * MathF.Pow(bust / 255f, 1 / 1.35f);
-        var fade = Curve.Smooth(0.87f * View.Height, 0.995f * View.Height, (float)y);
-        return (int)(srgb + (Seen.Surround - srgb) * fade);
-    }
+    private static float Fade(int y) => Curve.Smooth(0.87f * View.Height, 0.995f * View.Height, (float)y);
 
     /// <summary>Samples of a band of rows, with room for as many as it can hold.</summary>
     private sealed class Part
@@ -132,6 +130,10 @@ internal sealed class ScalpUnderHair
 {
     private const float CellCm = 0.4f;
     private const int Side = 120;
+
+    /// <summary>Tangent of 60°, and a height, cm, that the hairline nowhere reaches down to within 60° of the face's middle.</summary>
+    private const float BeforeTemple = 1.73f;
+    private const float LowestBeforeTemple = 1.5f;
     private readonly FallenHair hair;
     private readonly int[] nearest = new int[Side * Side];
 
@@ -166,8 +168,14 @@ internal sealed class ScalpUnderHair
             return null;
         }
 
-        // The face and the neck are most of what is not hair: they are told off by height alone.
-        var azimuth = MathF.Atan2(at.X, at.Z - Form.SkullCentre.Z) * (180 / MathF.PI);
+        // The face and the neck are most of what is not hair: they are told off by height alone, the face's middle without an angle.
+        var ahead = at.Z - Form.SkullCentre.Z;
+        if (at.Y < LowestBeforeTemple && ahead > 0 && MathF.Abs(at.X) < BeforeTemple * ahead)
+        {
+            return null;
+        }
+
+        var azimuth = MathF.Atan2(at.X, ahead) * (180 / MathF.PI);
         if (at.Y < Hairline.Height(azimuth) - 0.3)
         {
             return null;

@@ -6,16 +6,25 @@ namespace Wendro.Core.Fall;
 
 /// <summary>
 /// Draws fallen hair strand by strand, nearest first, dropping pieces that lie well behind what is drawn; only what survives is shaded.
-/// Bands of rows are drawn side by side on all cores.
+/// Bands of columns are drawn side by side on all cores: hair hangs, so that most strands lie within one band.
 /// </summary>
 internal static class HairRaster
 {
     private const int P = Places.Points;
-    private const int Bands = 6;
+    private const int Bands = 4;
+
+    /// <summary>How far a strand's own width may reach beyond its line, samples.</summary>
+    private const float Margin = 8;
+
     private const float HiddenBehindCm = 0.3f;
 
     /// <summary>Width of a drawn strand, pixels, for 14,000 of them.</summary>
     private const float WidthPixels = 1.5f;
+
+    /// <summary>Hair thins towards its tip.</summary>
+    private static readonly float[] Tapers = Enumerable.Range(0, P).Select(k => 1 - 0.75f * Curve.Smooth(0.8f, 1f, k / (P - 1f))).ToArray();
+
+    private static readonly float[] AwayFromRoot = Enumerable.Range(0, P).Select(k => Curve.Smooth(0f, 0.2f, k / (P - 1f))).ToArray();
 
     public static void Draw(Canvas canvas, FallenHair hair, View view)
     {
@@ -34,7 +43,7 @@ internal static class HairRaster
     private static void Draw(Canvas canvas, FallenHair hair, View view, int n, Vector3[] projected)
     {
         var nearest = new float[n];
-        var rows = new (float From, float To)[n];
+        var columns = new (float From, float To)[n];
         Parallel.For(0, 8, chunk =>
         {
             for (var i = chunk * n / 8; i < (chunk + 1) * n / 8; i++)
@@ -46,18 +55,18 @@ internal static class HairRaster
                     var q = view.Project(hair.Points[i * P + k]);
                     projected[i * P + k] = q;
                     sum += q.Z;
-                    from = MathF.Min(from, q.Y);
-                    to = MathF.Max(to, q.Y);
+                    from = MathF.Min(from, q.X);
+                    to = MathF.Max(to, q.X);
                 }
 
                 nearest[i] = sum / P;
-                rows[i] = (from, to);
+                columns[i] = (from, to);
             }
         });
         var order = NearestFirst(nearest);
         var width = WidthPixels * MathF.Sqrt(14_000f / n) * (view.PixelsPerCm / 13.2f);
         var edges = BandEdges(projected, order);
-        Parallel.For(0, Bands, b => Band(canvas, hair, view, projected, rows, order, width, (edges[b], edges[b + 1])));
+        Parallel.For(0, Bands, b => Band(canvas, hair, view, projected, columns, order, width, (edges[b], edges[b + 1])));
     }
 
     private static int[] NearestFirst(float[] depth)
@@ -92,15 +101,15 @@ internal static class HairRaster
         return order;
     }
 
-    /// <summary>Rows at which the bands part, so that each has about the same number of points.</summary>
+    /// <summary>Columns at which the bands part, so that each has about the same number of points.</summary>
     private static int[] BandEdges(Vector3[] projected, int[] order)
     {
-        var histogram = new int[Canvas.Rows];
+        var histogram = new int[Canvas.Columns];
         for (var i = 0; i < order.Length; i += 16)
         {
             for (var k = 0; k < P; k++)
             {
-                histogram[Math.Clamp((int)projected[order[i] * P + k].Y, 0, Canvas.Rows - 1)]++;
+                histogram[Math.Clamp((int)projected[order[i] * P + k].X, 0, Canvas.Columns - 1)]++;
             }
         }
 
@@ -108,25 +117,25 @@ internal static class HairRaster
         var edges = new int[Bands + 1];
         var sum = 0;
         var band = 1;
-        for (var y = 0; y < Canvas.Rows && band < Bands; y++)
+        for (var x = 0; x < Canvas.Columns && band < Bands; x++)
         {
-            sum += histogram[y];
+            sum += histogram[x];
             if (sum >= total * band / Bands)
             {
-                edges[band++] = y + 1;
+                edges[band++] = x + 1;
             }
         }
 
         for (; band <= Bands; band++)
         {
-            edges[band] = Canvas.Rows;
+            edges[band] = Canvas.Columns;
         }
 
         return edges;
     }
 
     private static void Band(
-        Canvas canvas, FallenHair hair, View view, Vector3[] projected, (float From, float To)[] rows, int[] order, float width, (int From, int To) band)
+        Canvas canvas, FallenHair hair, View view, Vector3[] projected, (float From, float To)[] columns, int[] order, float width, (int From, int To) band)
     {
         var light = new Light(view);
         Span<float> shade = stackalloc float[P];
@@ -134,19 +143,29 @@ internal static class HairRaster
         Span<bool> lit = stackalloc bool[P];
         foreach (var i in order)
         {
-            if (rows[i].To < band.From - 1 || rows[i].From > band.To + 1)
+            if (columns[i].To < band.From - Margin || columns[i].From > band.To + Margin)
             {
                 continue;
             }
 
             lit.Clear();
             var own = OwnWidth(hair, i, width);
+            var root = RootWidth(hair, i);
             var points = projected.AsSpan(i * P, P);
+            bool? hidden = null;
             for (var k = 0; k + 1 < P; k++)
             {
                 var (a, b) = (points[k], points[k + 1]);
-                if (MathF.Max(a.Y, b.Y) < band.From - 1 || MathF.Min(a.Y, b.Y) > band.To + 1
-                    || (Hidden(canvas, a) && Hidden(canvas, b) && Hidden(canvas, (a + b) * 0.5f)))
+                if (MathF.Max(a.X, b.X) < band.From - Margin || MathF.Min(a.X, b.X) > band.To + Margin)
+                {
+                    hidden = null;
+                    continue;
+                }
+
+                var from = hidden ?? Hidden(canvas, a);
+                var to = Hidden(canvas, b);
+                hidden = to;
+                if (from && to && Hidden(canvas, (a + b) * 0.5f))
                 {
                     continue;
                 }
@@ -164,7 +183,7 @@ internal static class HairRaster
                 canvas.Line(
                     a,
                     b,
-                    (Width(hair, i, k, own), Width(hair, i, k + 1, own)),
+                    (Width(own, root, k), Width(own, root, k + 1)),
                     (k * placesPerPoint, (k + 1) * placesPerPoint),
                     (shade[k], shade[k + 1]),
                     (shine[k], shine[k + 1]),
@@ -196,15 +215,9 @@ internal static class HairRaster
     private static float OwnWidth(FallenHair hair, int i, float width) =>
         width * (1 + 0.25f * Hash.Signed(i, 43)) * (HairOnHead.IsFlyaway(i) ? 0.5f : 1);
 
-    private static float Width(FallenHair hair, int i, int k, float own)
-    {
-        var t = k / (P - 1f);
-        var w = own;
+    /// <summary>Baby hair is thin where it starts: its width there, as a share.</summary>
+    private static float RootWidth(FallenHair hair, int i) =>
+        0.4f + 0.6f * Curve.Smooth(0.2f, 1.2f, (float)hair.Strands.Scalp[i].FromHairlineCm);
 
-        // Hair thins towards its tip, and baby hair is thin where it starts.
-        w *= 1 - 0.75f * Curve.Smooth(0.8f, 1f, t);
-        var atHairline = (float)hair.Strands.Scalp[i].FromHairlineCm;
-        w *= 1 - 0.6f * (1 - Curve.Smooth(0.2f, 1.2f, atHairline)) * (1 - Curve.Smooth(0f, 0.2f, t));
-        return w;
-    }
+    private static float Width(float own, float root, int k) => own * Tapers[k] * (root + (1 - root) * AwayFromRoot[k]);
 }

@@ -7,18 +7,19 @@ public sealed class HeadForm
 {
     private readonly ConcurrentDictionary<PartLine, Zones> zones = new();
 
+    // Only hair that falls needs it: sections are cut without.
+    private readonly Lazy<FormGrid> grid = new(() => new FormGrid());
+
     private HeadForm()
     {
-        var grid = Task.Run(() => new FormGrid());
         Chart = new ScalpChart();
-        Grid = grid.GetAwaiter().GetResult();
     }
 
     /// <summary>The usual head: about 15.5 cm wide and 19.5 cm deep with its hair-bearing scalp.</summary>
     public static HeadForm Usual { get; } = new();
 
     /// <summary>The form, baked.</summary>
-    public FormGrid Grid { get; }
+    public FormGrid Grid => grid.Value;
 
     /// <summary>The scalp unrolled.</summary>
     public ScalpChart Chart { get; }

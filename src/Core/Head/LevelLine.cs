@@ -6,6 +6,8 @@ internal sealed class LevelLine(ScalpChart chart, Func<ScalpPoint, double> field
     private const double StepCm = 0.25;
     private const double ProbeCm = 0.01;
     private const int MostSteps = 400;
+    private const double OnLine = 1e-3;
+    private static readonly double[] Reaches = [1, 0.5, 1.6, 2.4, 0.25];
 
     /// <summary>Where the line passes between two places on its two sides; the same to the last bit in either order.</summary>
     public ScalpPoint Between(in ScalpPoint a, in ScalpPoint b)
@@ -57,8 +59,7 @@ internal sealed class LevelLine(ScalpChart chart, Func<ScalpPoint, double> field
                 return (nearest, points);
             }
 
-            var next = OntoLine(new MapPoint(at.X + tx * StepCm, at.Y + ty * StepCm));
-            if (Math.Abs(next.Map.X - at.X) + Math.Abs(next.Map.Y - at.Y) < StepCm * 0.1)
+            if (Ahead(at, tx, ty) is not { } next)
             {
                 break;
             }
@@ -72,6 +73,25 @@ internal sealed class LevelLine(ScalpChart chart, Func<ScalpPoint, double> field
 
     /// <summary>The place on the line nearest to a point, or as near as a few steps come.</summary>
     public ScalpPoint Nearest(MapPoint to) => OntoLine(to);
+
+    /// <summary>
+    /// The next place on the line, about a step ahead. At a kink of the field the way back onto the line may lead nowhere;
+    /// then shorter and longer steps are tried, past the kink. Null when none gets ahead.
+    /// </summary>
+    private ScalpPoint? Ahead(MapPoint at, double tx, double ty)
+    {
+        foreach (var reach in Reaches)
+        {
+            var next = OntoLine(new MapPoint(at.X + tx * StepCm * reach, at.Y + ty * StepCm * reach));
+            var ahead = (next.Map.X - at.X) * tx + (next.Map.Y - at.Y) * ty;
+            if (ahead > StepCm * 0.1 && Math.Abs(field(next) - level) < OnLine)
+            {
+                return next;
+            }
+        }
+
+        return null;
+    }
 
     private ScalpPoint OntoLine(MapPoint start)
     {

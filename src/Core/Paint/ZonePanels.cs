@@ -219,10 +219,15 @@ public sealed class ZonePanels
             }
 
             var areas = new double[AreaSteps + 1];
-            for (var k = 1; k < AreaSteps; k++)
+            var levels = new double[AreaSteps - 1];
+            for (var k = 0; k < levels.Length; k++)
             {
-                var at = from + (to - from) * k / AreaSteps;
-                areas[k] = band.Sum(o => o.Cut(chart, along, at, keepBelow: true).Sum(part => part.AreaCm2));
+                levels[k] = from + (to - from) * (k + 1) / AreaSteps;
+            }
+
+            foreach (var outline in band)
+            {
+                outline.AddAreasBelow(along, levels, areas.AsSpan(1, levels.Length));
             }
 
             areas[AreaSteps] = band.Sum(o => o.AreaCm2);

@@ -7,31 +7,40 @@ using Wendro.Store;
 namespace Wendro.Host.Frame;
 
 /// <summary>Loads demo files into an empty data folder, as anybody's files are loaded.</summary>
-internal sealed class DemoData(Settings settings, Visits visits, HeadForm head, TimeProvider clock)
+internal sealed class DemoData(Settings settings, Visits visits, TimeProvider clock)
 {
     /// <summary>Which panels there are does not depend on how long their hair is.</summary>
     private const double SomeLength = 30;
 
-    public async Task LoadAsync(CancellationToken stop)
+    /// <summary>Reads the files and makes their plans; nothing where no demo is asked for. Needs no data file yet.</summary>
+    /// <exception cref="FileRefusedException">A file can't be taken.</exception>
+    public IReadOnlyList<(VisitFile File, Plan Plan)> Read() => settings.DemoFolder is { } folder
+        ? Directory.EnumerateFiles(folder, "*.json").Order(StringComparer.Ordinal).AsParallel().AsOrdered().Select(Read).ToArray()
+        : [];
+
+    /// <summary>Writes what was read, if nobody is in the data file yet. Every visit starts today.</summary>
+    public async Task WriteAsync(IReadOnlyList<(VisitFile File, Plan Plan)> read, CancellationToken stop)
     {
-        if (settings.DemoFolder is not { } folder || !visits.IsEmpty())
+        if (read.Count == 0 || !visits.IsEmpty())
         {
             return;
         }
 
-        foreach (var path in Directory.EnumerateFiles(folder, "*.json").Order(StringComparer.Ordinal))
+        foreach (var (file, plan) in read)
         {
-            var file = VisitFile.Read(await File.ReadAllBytesAsync(path, stop));
-            var plan = PlanEdits.Make(file.Plan, new Cutting(head, file.Hair, _ => _ => SomeLength), out var problems);
-            if (problems.Count > 0)
-            {
-                throw new FileRefusedException($"{Path.GetFileName(path)}: {problems[0].Field}: {problems[0].Message}");
-            }
-
             var time = TimeOnly.ParseExact(file.StartsAt, "HH:mm", CultureInfo.InvariantCulture);
             var today = clock.GetLocalNow();
             var startsAt = new DateTimeOffset(today.Date + time.ToTimeSpan(), today.Offset);
             await visits.AddClientAsync(file.Client, file.About, startsAt, file.Hair, plan, stop);
         }
+    }
+
+    private static (VisitFile File, Plan Plan) Read(string path)
+    {
+        var file = VisitFile.Read(File.ReadAllBytes(path));
+        var plan = PlanEdits.Make(file.Plan, new Cutting(HeadForm.Usual, file.Hair, _ => _ => SomeLength), out var problems);
+        return problems.Count == 0
+            ? (file, plan)
+            : throw new FileRefusedException($"{Path.GetFileName(path)}: {problems[0].Field}: {problems[0].Message}");
     }
 }

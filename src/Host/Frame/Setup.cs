@@ -54,6 +54,7 @@ internal static class Setup
         builder.Services.AddSingleton<Heads>();
         builder.Services.AddSingleton<PlanDesk>();
         builder.Services.AddSingleton<DemoData>();
+        builder.Services.AddSingleton<Readiness>();
     }
 
     public static void UseWendro(this WebApplication app)
@@ -73,45 +74,11 @@ internal static class Setup
                 file.Context.Response.Headers.CacheControl = lasting ? "public, max-age=31536000, immutable" : "no-cache";
             },
         });
+        app.UseMiddleware<WhenReady>();
         app.MapOpenApi();
         app.MapGet("/api/health", () => new Health("ok")).WithName("GetHealth").WithTags("Frame").WithSummary("Whether the server is well");
         // Pages have addresses of their own; what the API does not know stays unknown.
         app.MapFallbackToFile("{**path:regex(^(?!api(/|$)|openapi(/|$)).*$):nonfile}", "index.html");
-    }
-
-    /// <summary>Brings the data up to date and loads demo data where asked; the head is made while the first page loads.</summary>
-    public static async Task ReadyAsync(this WebApplication app)
-    {
-        if (Settings.IsDescribing)
-        {
-            return;
-        }
-
-        app.Services.GetRequiredService<Visits>().Migrate();
-        await app.Services.GetRequiredService<DemoData>().LoadAsync(CancellationToken.None);
-        if (!app.Services.GetRequiredService<Settings>().Idle)
-        {
-            _ = Task.Run(() => WarmAsync(app.Services, app.Lifetime.ApplicationStopping));
-        }
-    }
-
-    /// <summary>Looks at today's heads once, so that the first one opened is there at once.</summary>
-    private static async Task WarmAsync(IServiceProvider services, CancellationToken stop)
-    {
-        try
-        {
-            services.GetRequiredService<HeadForm>();
-            var now = services.GetRequiredService<TimeProvider>().GetLocalNow();
-            var from = new DateTimeOffset(now.Date, now.Offset);
-            foreach (var visit in await services.GetRequiredService<Visits>().BetweenAsync(from, from.AddDays(1), stop))
-            {
-                await services.GetRequiredService<PlanDesk>().OpenAsync(visit.Id, stop);
-            }
-        }
-        catch (OperationCanceledException)
-        {
-            // The server stops: nothing to get ready for.
-        }
     }
 }
 

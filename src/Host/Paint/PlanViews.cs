@@ -205,34 +205,3 @@ internal sealed record StrandLevelsView(IReadOnlyList<int> Ranges, byte[] Levels
         return new StrandLevelsView(ranges, levels.ToArray());
     }
 }
-
-/// <summary>Words of care that a plan calls for.</summary>
-internal static class PlanCautions
-{
-    public static IReadOnlyList<string> Of(PlannedHead head)
-    {
-        var said = new List<string>();
-        var painted = head.Panels.Where(p => p.Painted is not null).ToArray();
-        if (painted.Any(p => p.Painted!.StartCm < 0.5))
-        {
-            said.Add("Paint comes within 5 mm of the scalp: off-scalp products and developer over 20 vol stay off it.");
-        }
-
-        if (painted.Any(p => ZoneFacts.IsHairline(p.Panel.Key.Zone)))
-        {
-            said.Add("Hairline painted: barrier cream on the skin, film under face panels.");
-        }
-
-        if (painted.Length > 0)
-        {
-            said.AddRange(painted.Select(p => p.LiftingOf(head.Looks.Hair)!.Case).Distinct()
-                .SelectMany(c => Core.Care.Cautions.For(c, null))
-                .Where(c => c != Core.Care.Cautions.LeafletFirst && !c.StartsWith("Off-scalp", StringComparison.Ordinal))
-                .Distinct());
-            said.Add("Burning or stinging: rinse now.");
-        }
-
-        said.Add(Core.Care.Cautions.LeafletFirst);
-        return said;
-    }
-}

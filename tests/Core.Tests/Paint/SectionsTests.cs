@@ -19,7 +19,7 @@ public sealed class SectionsTests
             var panels = Cut(zone, sections with { LeaveOutMm = 0 }, part).Panels.Sum(p => p.AreaCm2);
             Assert.InRange(panels, area * 0.99 - 0.05, area * 1.01);
         },
-        iter: 60);
+        iter: 150);
 
     [Fact]
     public void Panels_and_leave_outs_together_tile_their_zone() => Gen.Select(Given.AnyZone, Given.AnySections).Sample(

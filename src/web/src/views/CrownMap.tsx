@@ -32,13 +32,13 @@ export const CrownMap = memo(function CrownMap(props: Props) {
   return (
     <svg className="map" viewBox="-17.6 -13.6 35.2 33.6" role="group" aria-label="Crown map">
       <path d={`M-0.9 -12.3 Q0 -13.6 0.9 -12.3`} fill="none" stroke="#8b928e" strokeWidth="0.18" />
-      <text x="-17.4" y="0.6" fontSize="1.15" fill="#566064">
+      <text x="-17.4" y="0.6" fontSize="1.45" fill="#566064">
         ear
       </text>
-      <text x="17.4" y="0.6" fontSize="1.15" fill="#566064" textAnchor="end">
+      <text x="17.4" y="0.6" fontSize="1.45" fill="#566064" textAnchor="end">
         ear
       </text>
-      <text x="-17.4" y="-11.6" fontSize="1.1" fill="#566064">
+      <text x="-17.4" y="-11.6" fontSize="1.45" fill="#566064">
         her left
       </text>
       <path d={`${d(scalp)}Z`} fill={dark} stroke="#8b928e" strokeWidth="0.2" />

@@ -233,9 +233,9 @@ export function PanelStrip({ panel, strip, colours, onTry, onEdit }: Props) {
               <>
                 <circle r={10} fill="#ffffff" stroke="#0b6a80" strokeWidth={3.5} />
                 {!h.sideways && !h.quiet && (
-                  <g transform={h.x > left + width - 5 ? "translate(-66 -9)" : "translate(14 -9)"}>
-                    <rect width={52} height={20} rx={10} fill="rgba(24,30,32,0.82)" />
-                    <text x={26} y={14.5} textAnchor="middle" className="pill">
+                  <g transform={h.x > left + width - 5 ? "translate(-74 -9)" : "translate(14 -9)"}>
+                    <rect width={60} height={20} rx={10} fill="rgba(24,30,32,0.82)" />
+                    <text x={30} y={14.5} textAnchor="middle" className="pill">
                       {h.label}
                     </text>
                   </g>

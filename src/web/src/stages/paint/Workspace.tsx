@@ -219,11 +219,11 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
 
       <aside className="col look-col">
         <SecondLook plan={plan} onShow={show} onFix={(f) => f.fix && work.edit(f.fix.edit)} />
-        <p className="care" role="note" aria-label="Care">
-          {plan.cautions.slice(0, 3).join(" ")}
-          {!plan.cautions.slice(0, 3).includes(plan.cautions[plan.cautions.length - 1]) &&
-            ` ${plan.cautions[plan.cautions.length - 1]}`}
-        </p>
+        <ul className="care" aria-label="Care">
+          {plan.cautions.map((c) => (
+            <li key={c}>{c}</li>
+          ))}
+        </ul>
       </aside>
     </div>
   );

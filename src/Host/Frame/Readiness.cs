@@ -1,0 +1,69 @@
+using Wendro.Host.Paint;
+using Wendro.Store;
+
+namespace Wendro.Host.Frame;
+
+/// <summary>Gets the data ready while the page already loads: brings the file up to date and loads demo data where asked.</summary>
+internal sealed class Readiness(IServiceProvider services, IHostApplicationLifetime life)
+{
+    private readonly TaskCompletionSource done = new(TaskCreationOptions.RunContinuationsAsynchronously);
+
+    /// <summary>Done when the data can be asked for; failed when it can't be made ready.</summary>
+    public Task Done => done.Task;
+
+    /// <summary>Begins; to be called once.</summary>
+    public void Begin() => _ = Task.Run(async () =>
+    {
+        try
+        {
+            // The head and the demo's files need no data file: begun beside it.
+            var demo = services.GetRequiredService<DemoData>();
+            var read = Task.Run(demo.Read);
+            services.GetRequiredService<Visits>().Migrate();
+            await demo.WriteAsync(await read, life.ApplicationStopping);
+            done.SetResult();
+        }
+        catch (Exception problem)
+        {
+            done.SetException(problem);
+            return;
+        }
+
+        if (!services.GetRequiredService<Settings>().Idle)
+        {
+            await WarmAsync(life.ApplicationStopping);
+        }
+    });
+
+    /// <summary>Looks at today's heads once, so that the first one opened is there at once.</summary>
+    private async Task WarmAsync(CancellationToken stop)
+    {
+        try
+        {
+            var now = services.GetRequiredService<TimeProvider>().GetLocalNow();
+            var from = new DateTimeOffset(now.Date, now.Offset);
+            foreach (var visit in await services.GetRequiredService<Visits>().BetweenAsync(from, from.AddDays(1), stop))
+            {
+                await services.GetRequiredService<PlanDesk>().OpenAsync(visit.Id, stop);
+            }
+        }
+        catch (OperationCanceledException)
+        {
+            // The server stops: nothing to get ready for.
+        }
+    }
+}
+
+/// <summary>Lets the API wait until the data is ready; the page itself needs no data.</summary>
+internal sealed class WhenReady(RequestDelegate next)
+{
+    public async Task InvokeAsync(HttpContext context, Readiness readiness)
+    {
+        if (!readiness.Done.IsCompletedSuccessfully && context.Request.Path.StartsWithSegments("/api"))
+        {
+            await readiness.Done.WaitAsync(context.RequestAborted);
+        }
+
+        await next(context);
+    }
+}
