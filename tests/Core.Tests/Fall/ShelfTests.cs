@@ -1,0 +1,41 @@
+using Wendro.Core.Fall;
+
+namespace Wendro.Core.Tests.Fall;
+
+public sealed class ShelfTests
+{
+    [Fact]
+    public void What_was_not_used_longest_is_given_up_first()
+    {
+        var shelf = new Shelf<object>(2);
+        var made = new List<string>();
+        object Get(string key) => shelf.GetOrMake(key, () =>
+        {
+            made.Add(key);
+            return new object();
+        });
+
+        var a = Get("a");
+        Get("b");
+        Assert.Same(a, Get("a"));
+        Get("c");
+        Assert.Same(a, Get("a"));
+        Get("b");
+        Assert.Equal(["a", "b", "c", "b"], made);
+    }
+
+    [Fact]
+    public void Many_who_ask_at_once_wait_for_one_making()
+    {
+        var shelf = new Shelf<object>(4);
+        var made = 0;
+        var got = new object[32];
+        Parallel.For(0, got.Length, i => got[i] = shelf.GetOrMake("same", () =>
+        {
+            Interlocked.Increment(ref made);
+            return new object();
+        }));
+        Assert.Equal(1, made);
+        Assert.All(got, g => Assert.Same(got[0], g));
+    }
+}

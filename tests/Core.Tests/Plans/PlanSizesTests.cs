@@ -1,0 +1,59 @@
+using CsCheck;
+using Wendro.Core.Blend;
+using Wendro.Core.Head;
+using Wendro.Core.Paint;
+using Wendro.Core.Plans;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Tests.Plans;
+
+/// <summary>What holds for any plan, however it was made.</summary>
+public sealed class PlanSizesTests
+{
+    [Fact]
+    public void Shares_seen_of_panels_sum_to_no_more_than_all()
+    {
+        Assert.InRange(Given.Bare.Measures.SeenShares.Sum(), 0.5, 1 + 1e-9);
+        Assert.All(Given.Bare.Measures.SeenShares, s => Assert.InRange(s, 0, 1));
+    }
+
+    [Fact]
+    public void No_level_falls_below_natural_or_passes_ten() => Gen.Select(Given.AnyZone, Given.AnyPaint).Sample(
+        (zone, paint) =>
+        {
+            var head = Given.Bare.Apply(new PaintZone(zone, paint));
+            var natural = Level.ToByte(head.Looks.Hair.NaturalLevel);
+            Assert.True(head.Levels.Min() >= natural);
+            Assert.All(head.Panels, p => Assert.InRange(p.BrightestLevel(head.Looks.Hair, Moment.Rinsed), p.MeanLevel(head.Looks.Hair, Moment.Rinsed) - 1e-9, 10));
+        },
+        iter: 20);
+
+    [Fact]
+    public void Levels_at_a_minute_lie_between_before_and_rinsed()
+    {
+        var head = Given.Bare.Apply(new PaintZone(Zone.UpperBack, new PanelPaint()));
+        var (early, late) = (head.DrawnAt(Moment.At(new Minutes(10))), head.DrawnAt(Moment.At(new Minutes(25))));
+        Assert.True(early.Zip(late).All(p => p.First <= p.Second));
+        Assert.True(late.Zip(head.Drawn).All(p => p.First <= p.Second + 1));
+        Assert.Contains(early.Zip(late), p => p.First < p.Second);
+    }
+
+    [Fact]
+    public void Rows_are_counted_from_the_low_edge()
+    {
+        foreach (var zone in ZoneFacts.All)
+        {
+            var rows = Given.Bare.Cut[zone].Panels.GroupBy(p => p.Key.Row).OrderBy(g => g.Key)
+                .Select(g => g.Max(p => zone is Zone.FaceFrameLeft or Zone.FaceFrameRight ? p.Centre.FromHairlineCm : p.Centre.Position.Y)).ToArray();
+            Assert.True(rows.Length == 0 || rows[0] <= rows[^1] + 0.5, $"{zone}: {string.Join(' ', rows)}");
+        }
+    }
+
+    [Fact]
+    public void Grams_grow_with_area_and_add_up_to_a_head_of_hair()
+    {
+        var plain = Given.Bare.Apply(ZoneFacts.All.Select(z => (PlanEdit)new CutZone(z, Parting.Horizontal, 10, 4, 0, false)).ToArray());
+        Assert.InRange(plain.Panels.Sum(p => p.Panel.HairGrams), 100, 330);
+        Assert.All(plain.Panels, p => Assert.True(p.Panel.HairGrams > 0));
+    }
+}
