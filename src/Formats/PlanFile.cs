@@ -71,7 +71,7 @@ internal static class FileReading
                 throw new FileRefusedException($"This is not a {name} file: it does not say so in \"format\".");
             }
 
-            if (!root.TryGetProperty("version", out var version) || !version.TryGetInt32(out var number) || number < 1)
+            if (!root.TryGetProperty("version", out var version) || version.ValueKind != JsonValueKind.Number || !version.TryGetInt32(out var number) || number < 1)
             {
                 throw new FileRefusedException("The file does not say its version.");
             }

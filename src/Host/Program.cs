@@ -14,7 +14,7 @@ public sealed class Program
     }
 
     /// <summary>Starts the server. Arguments: --data folder, --port number, --demo folder of demo files, --urls.</summary>
-    public static async Task Main(string[] args)
+    public static async Task<int> Main(string[] args)
     {
         var builder = WebApplication.CreateBuilder(args);
         builder.AddWendro();
@@ -25,22 +25,31 @@ public sealed class Program
         app.MapPlanFile();
         app.MapHeads();
         app.MapDesk();
-        await RunAsync(app);
+        var ran = await RunAsync(app);
         await Log.CloseAndFlushAsync();
+        return ran;
     }
 
-    private static async Task RunAsync(WebApplication app)
+    private static async Task<int> RunAsync(WebApplication app)
     {
         if (Settings.IsDescribing)
         {
             await app.RunAsync();
-            return;
+            return 0;
         }
 
         var readiness = app.Services.GetRequiredService<Readiness>();
         readiness.Begin();
         await app.StartAsync();
-        await readiness.Done;
+        await Task.WhenAny(readiness.Done, app.WaitForShutdownAsync());
+        if (readiness.Done.IsFaulted)
+        {
+            await Console.Error.WriteLineAsync(Readiness.WhyNot(readiness.Done));
+            await app.StopAsync();
+            return 1;
+        }
+
         await app.WaitForShutdownAsync();
+        return 0;
     }
 }

@@ -162,10 +162,10 @@ internal static class HairRaster
                     continue;
                 }
 
-                var from = hidden ?? Hidden(canvas, a);
-                var to = Hidden(canvas, b);
+                var from = hidden ?? Hidden(canvas, a, band);
+                var to = Hidden(canvas, b, band);
                 hidden = to;
-                if (from && to && Hidden(canvas, (a + b) * 0.5f))
+                if (from && to && Hidden(canvas, (a + b) * 0.5f, band))
                 {
                     continue;
                 }
@@ -193,7 +193,11 @@ internal static class HairRaster
         }
     }
 
-    private static bool Hidden(Canvas canvas, Vector3 p)
+    /// <summary>
+    /// Whether a point lies well behind what is drawn. Only the own band is looked at: its neighbours are being drawn meanwhile,
+    /// and a picture must come out the same every time.
+    /// </summary>
+    private static bool Hidden(Canvas canvas, Vector3 p, (int From, int To) band)
     {
         var (x, y) = ((int)p.X, (int)p.Y);
         if ((uint)x >= Canvas.Columns || (uint)y >= Canvas.Rows)
@@ -201,7 +205,7 @@ internal static class HairRaster
             return true;
         }
 
-        return Canvas.DepthOf(canvas.Samples[y * Canvas.Columns + x]) < p.Z - HiddenBehindCm;
+        return Canvas.DepthOf(canvas.Samples[y * Canvas.Columns + Math.Clamp(x, band.From, band.To - 1)]) < p.Z - HiddenBehindCm;
     }
 
     private static (float Shade, float Shine) Shade(FallenHair hair, in Light light, int i, int k)

@@ -37,10 +37,15 @@ internal sealed class DemoData(Settings settings, Visits visits, TimeProvider cl
 
     private static (VisitFile File, Plan Plan) Read(string path)
     {
-        var file = VisitFile.Read(File.ReadAllBytes(path));
-        var plan = PlanEdits.Make(file.Plan, new Cutting(HeadForm.Usual, file.Hair, _ => _ => SomeLength), out var problems);
-        return problems.Count == 0
-            ? (file, plan)
-            : throw new FileRefusedException($"{Path.GetFileName(path)}: {problems[0].Field}: {problems[0].Message}");
+        try
+        {
+            var file = VisitFile.Read(File.ReadAllBytes(path));
+            var plan = PlanEdits.Make(file.Plan, new Cutting(HeadForm.Usual, file.Hair, _ => _ => SomeLength), out var problems);
+            return problems.Count == 0 ? (file, plan) : throw new FileRefusedException($"{problems[0].Field}: {problems[0].Message}");
+        }
+        catch (FileRefusedException refused)
+        {
+            throw new FileRefusedException($"{Path.GetFileName(path)}: {refused.Message}");
+        }
     }
 }

@@ -11,6 +11,9 @@ internal sealed class Readiness(IServiceProvider services, IHostApplicationLifet
     /// <summary>Done when the data can be asked for; failed when it can't be made ready.</summary>
     public Task Done => done.Task;
 
+    /// <summary>Why the data can't be made ready, in a line.</summary>
+    public static string WhyNot(Task failed) => $"The data can't be made ready. {failed.Exception?.GetBaseException().Message}";
+
     /// <summary>Begins; to be called once.</summary>
     public void Begin() => _ = Task.Run(async () =>
     {
@@ -61,7 +64,16 @@ internal sealed class WhenReady(RequestDelegate next)
     {
         if (!readiness.Done.IsCompletedSuccessfully && context.Request.Path.StartsWithSegments("/api"))
         {
-            await readiness.Done.WaitAsync(context.RequestAborted);
+            try
+            {
+                await readiness.Done.WaitAsync(context.RequestAborted);
+            }
+            catch (Exception) when (readiness.Done.IsFaulted)
+            {
+                await TypedResults.Problem(statusCode: StatusCodes.Status503ServiceUnavailable, title: Readiness.WhyNot(readiness.Done))
+                    .ExecuteAsync(context);
+                return;
+            }
         }
 
         await next(context);

@@ -1,0 +1,114 @@
+using System.Diagnostics;
+using System.Text.Json.Nodes;
+using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Mvc.Testing;
+
+namespace Wendro.Host.Tests;
+
+/// <summary>The demo studio, loaded as it is when somebody tries Wendro.</summary>
+public sealed class DemoTests : IDisposable
+{
+    private readonly Server server = new();
+    private readonly WebApplicationFactory<Program> demo;
+
+    public DemoTests() => demo = WithDemo(Path.Combine(FormatsTests.Root(), "demo"));
+
+    public void Dispose()
+    {
+        demo.Dispose();
+        server.Dispose();
+    }
+
+    [Fact]
+    public async Task Three_clients_come_today_each_with_a_plan_and_one_of_them_is_flawed()
+    {
+        var http = demo.CreateClient();
+        var day = (await http.ReadAsync("/api/day")).AsArray();
+        Assert.Equal(3, day.Count);
+        Assert.Equal(day.Select(v => (DateTimeOffset)v!["startsAt"]!).Order(), day.Select(v => (DateTimeOffset)v!["startsAt"]!));
+        var alarms = new List<int>();
+        foreach (var visit in day)
+        {
+            Assert.True((int)visit!["painted"]! > 20);
+            var plan = await http.ReadAsync($"/api/visits/{visit["visitId"]}/plan");
+            alarms.Add(plan["findings"]!.AsArray().Count(f => (string)f!["severity"]! == "alarm"));
+        }
+
+        Assert.Equal(1, alarms.Count(a => a > 0));
+    }
+
+    [Fact]
+    public async Task The_flawed_plan_is_mended_by_the_fixes_offered()
+    {
+        var http = demo.CreateClient();
+        foreach (var visit in (await http.ReadAsync("/api/day")).AsArray().Select(v => (string)v!["visitId"]!))
+        {
+            var plan = await http.ReadAsync($"/api/visits/{visit}/plan");
+            var findings = plan["findings"]!.AsArray();
+            var revision = (int)plan["revision"]!;
+            for (var turns = 0; turns < 30 && Mending(findings) is { } fix; turns++)
+            {
+                var (status, change) = await http.EditAsync(visit, revision, fix.ToJsonString());
+                Assert.Equal(200, status);
+                var after = change!["findings"]!.AsArray();
+                Assert.True(Alarms(after) <= Alarms(findings));
+                (findings, revision) = (after, (int)change["revision"]!);
+            }
+
+            Assert.Equal(0, Alarms(findings));
+        }
+    }
+
+    [Fact]
+    public async Task Demo_data_is_never_added_to_what_is_there()
+    {
+        using (var own = WithDemo(null))
+        {
+            await own.CreateClient().NewVisitAsync("Her own client");
+        }
+
+        var clients = (await demo.CreateClient().ReadAsync("/api/clients")).AsArray();
+        Assert.Equal("Her own client", (string)Assert.Single(clients)!["name"]!);
+    }
+
+    [Theory]
+    [InlineData("""{"format":"wendro-visit","version":9}""", "version 9")]
+    [InlineData("no json at all", "can't be read")]
+    public async Task A_demo_file_that_cannot_be_taken_ends_the_start_with_a_word(string content, string word)
+    {
+        var folder = Directory.CreateTempSubdirectory("wendro-demo-").FullName;
+        try
+        {
+            await File.WriteAllTextAsync(Path.Combine(folder, "broken.json"), content);
+            var start = new ProcessStartInfo("dotnet") { RedirectStandardError = true, RedirectStandardOutput = true };
+            foreach (var argument in new[] { typeof(Program).Assembly.Location, "--data", Path.Combine(folder, "data"), "--urls", "http://127.0.0.1:0", "--demo", folder })
+            {
+                start.ArgumentList.Add(argument);
+            }
+
+            using var server = Process.Start(start)!;
+            var said = await server.StandardError.ReadToEndAsync();
+            await server.WaitForExitAsync();
+            Assert.Equal(1, server.ExitCode);
+            Assert.Contains(word, said, StringComparison.Ordinal);
+            Assert.Contains("broken.json", said, StringComparison.Ordinal);
+        }
+        finally
+        {
+            Directory.Delete(folder, true);
+        }
+    }
+
+    private static int Alarms(JsonArray findings) => findings.Count(f => (string)f!["severity"]! == "alarm");
+
+    private static JsonNode? Mending(JsonArray findings) =>
+        findings.Where(f => (string)f!["severity"]! == "alarm").Select(f => f!["fix"]).FirstOrDefault(f => f is not null)?["edit"];
+
+    private WebApplicationFactory<Program> WithDemo(string? folder) => server.WithWebHostBuilder(host =>
+    {
+        if (folder is not null)
+        {
+            host.UseSetting("demo", folder);
+        }
+    });
+}
