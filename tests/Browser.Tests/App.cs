@@ -11,7 +11,8 @@ namespace Wendro.Browser.Tests;
 /// <summary>The real server with demo data in a folder of its own, and a real browser with a fresh profile.</summary>
 public sealed class App : IDisposable
 {
-    private static readonly string Root = FindRoot();
+    /// <summary>The checkout.</summary>
+    public static string Root { get; } = FindRoot();
     private readonly string folder = Directory.CreateTempSubdirectory("wendro-browser-").FullName;
     private Process? server;
 
@@ -109,7 +110,7 @@ public sealed class App : IDisposable
         return at?.FullName ?? throw new InvalidOperationException("The checkout was not found.");
     }
 
-    private static int FreePort()
+    public static int FreePort()
     {
         using var listener = new TcpListener(IPAddress.Loopback, 0);
         listener.Start();

@@ -12,6 +12,41 @@ interface Props {
   onSelect(key: string): void;
 }
 
+const ways: Record<string, [number, number]> = {
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+};
+
+/** The middle of a panel on the screen's map. */
+const middle = ({ outlines: [o] }: PanelView): [number, number] => {
+  let [x, y] = [0, 0];
+  for (let i = 0; i < o.length; i += 2) {
+    x -= o[i];
+    y -= o[i + 1];
+  }
+  return [(x * 2) / o.length, (y * 2) / o.length];
+};
+
+/** The nearest panel on one side: straight ahead counts for more than aside. */
+const beside = (from: PanelView, panels: PanelView[], [wx, wy]: [number, number]) => {
+  const [fx, fy] = middle(from);
+  let best: PanelView | undefined;
+  let least = Number.POSITIVE_INFINITY;
+  for (const p of panels) {
+    const [x, y] = middle(p);
+    const ahead = (x - fx) * wx + (y - fy) * wy;
+    const aside = Math.abs((x - fx) * wy) + Math.abs((y - fy) * wx);
+    const far = ahead + 2.5 * aside;
+    if (p.key !== from.key && ahead > 0.2 && far < least) {
+      least = far;
+      best = p;
+    }
+  }
+  return best;
+};
+
 /** Nose up, seen from above as the artist stands behind her: her left on the left. */
 const d = (outline: number[]) => {
   let path = "";
@@ -57,9 +92,19 @@ export const CrownMap = memo(function CrownMap(props: Props) {
           aria-label={`${p.words}${p.paint ? `, level ${p.brightestLevel.toFixed(1)}` : ", natural"}`}
           onClick={() => onSelect(p.key)}
           onKeyDown={(e) => {
+            const way = ways[e.key];
             if (e.key === "Enter" || e.key === " ") {
               e.preventDefault();
               onSelect(p.key);
+            } else if (way) {
+              e.preventDefault();
+              const next = beside(p, panels, way);
+              if (next) {
+                onSelect(next.key);
+                e.currentTarget.ownerSVGElement
+                  ?.querySelector<SVGPathElement>(`[data-panel="${next.key}"]`)
+                  ?.focus();
+              }
             }
           }}
         />

@@ -1,0 +1,91 @@
+using System.Globalization;
+using OpenQA.Selenium;
+using OpenQA.Selenium.Interactions;
+
+namespace Wendro.Browser.Tests;
+
+/// <summary>The whole of Section and Paint without a pointer.</summary>
+public sealed class KeyboardTests
+{
+    [Fact]
+    public void A_panel_is_picked_painted_mended_and_undone_with_keys_alone()
+    {
+        using var app = new App();
+        app.Browser.Navigate().GoToUrl(app.Address);
+        app.Find("the day", By.XPath("//a[contains(., 'Perrin Askew')]"));
+        TabTo(app, "Perrin Askew");
+        Press(app, Keys.Enter);
+        app.Until("the head drawn", d => d.FindElements(By.CssSelector("canvas[aria-label^='Her head'][aria-busy='false'][data-drawn]")).FirstOrDefault());
+
+        // Turn her.
+        TabTo(app, "Her head");
+        Press(app, Keys.ArrowRight);
+        app.Until("her turned", _ => Focused(app).Contains("towards", StringComparison.Ordinal) ? "yes" : null);
+
+        // Walk over the map: one stop for all panels, arrows within it.
+        TabTo(app, ", row ");
+        var first = Focused(app);
+        Press(app, Keys.ArrowRight);
+        app.Until("another panel", _ => Focused(app) != first && Focused(app).Contains(", row ", StringComparison.Ordinal) ? "yes" : null);
+
+        // Natural, then V, by its own keys.
+        TabTo(app, "Full");
+        Press(app, Keys.Enter);
+        Saved(app);
+        TabTo(app, "Start");
+        var before = Start(app);
+        Press(app, Keys.ArrowDown);
+        app.Until("the start lower", _ => Start(app) > before ? "yes" : null);
+        Saved(app);
+
+        // The first finding is mended and undone.
+        TabTo(app, "Show");
+        var findings = Findings(app);
+        Press(app, Keys.Tab);
+        Press(app, Keys.Enter);
+        app.Until("something to change", _ => Findings(app) != findings ? "yes" : null);
+        Saved(app);
+        Press(app, Keys.Control + "z");
+        app.Until("all as it was", _ => Findings(app) == findings ? "yes" : null);
+        Assert.Empty(app.ConsoleErrors);
+    }
+
+    private static void TabTo(App app, string what)
+    {
+        for (var k = 0; k < 80; k++)
+        {
+            if (Focused(app).Contains(what, StringComparison.Ordinal))
+            {
+                return;
+            }
+
+            Press(app, Keys.Tab);
+        }
+
+        Assert.Fail($"{what} can't be reached with the Tab key.");
+    }
+
+    private static string Focused(App app) => (string)app.Browser.ExecuteScript(
+        "const e = document.activeElement; return (e?.getAttribute('aria-label') || (e === document.body ? '' : e?.textContent) || '').trim();")!;
+
+    private static void Press(App app, string keys)
+    {
+        var actions = new Actions(app.Browser);
+        if (keys.Length > 1 && keys.StartsWith(Keys.Control, StringComparison.Ordinal))
+        {
+            actions.KeyDown(Keys.Control).SendKeys(keys[1..]).KeyUp(Keys.Control).Perform();
+        }
+        else
+        {
+            actions.SendKeys(keys).Perform();
+        }
+    }
+
+    private static string Findings(App app) =>
+        string.Join('|', app.Browser.FindElements(By.CssSelector("article")).Select(a => a.GetAttribute("aria-label")));
+
+    private static double Start(App app) => double.Parse(
+        app.Browser.FindElement(By.CssSelector("[role='slider'][aria-label^='Start']")).GetAttribute("aria-valuenow")!, CultureInfo.InvariantCulture);
+
+    private static void Saved(App app) => app.Until("saved", d => d.FindElement(By.CssSelector("[role='status']")).Text == "saved" ? d : null);
+}
