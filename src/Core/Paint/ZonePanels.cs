@@ -65,18 +65,38 @@ public sealed class ZonePanels
             }
         }
 
+        if (part.IsCentral && ZoneFacts.IsAcross(zone))
+        {
+            foreach (var row in rows)
+            {
+                MakeEqual(row.Columns, panels);
+            }
+        }
+
         return new ZonePanels(zone, sections, across, along, rows, panels);
     }
+
+    /// <summary>A part in the middle makes the two halves of a row equal, too: her right takes the panels of her left.</summary>
+    private static void MakeEqual(IReadOnlyList<Column> row, List<Panel> panels)
+    {
+        for (var c = 0; c < row.Count / 2; c++)
+        {
+            var (left, right) = (row[c].Panel, row[^(c + 1)].Panel);
+            panels[right] = Turned(panels[left], panels[right].Key);
+        }
+    }
+
+    private static Panel Turned(Panel panel, PanelKey key) => panel with
+    {
+        Key = key,
+        Outlines = panel.Outlines.Select(o => o.Mirrored()).ToArray(),
+        Centre = Outline.Mirror(panel.Centre),
+    };
 
     private ZonePanels Mirrored()
     {
         var other = ZoneFacts.Other(Zone);
-        var panels = Panels.Select(p => p with
-        {
-            Key = p.Key with { Zone = other },
-            Outlines = p.Outlines.Select(o => o.Mirrored()).ToArray(),
-            Centre = Outline.Mirror(p.Centre),
-        });
+        var panels = Panels.Select(p => Turned(p, p.Key with { Zone = other }));
         return new ZonePanels(other, Sections, across, along, rows, panels.ToList());
     }
 

@@ -13,9 +13,9 @@ namespace Wendro.Host.Paint;
 internal sealed class Heads(HeadForm head)
 {
     private const int MostLooks = 3;
-    private const int MostPlanned = 6;
+    private const int MostPlanned = 4;
     private const int MostViews = 8;
-    private const int MostFallen = 3;
+    private const int MostFallen = 2;
     private readonly Lock gate = new();
     private readonly Shelves shelves = Shelves.For(MostFallen, MostViews);
     private readonly LinkedList<(HairProfile Hair, PartLine Part, HairLooks Looks)> looks = new();

@@ -112,6 +112,30 @@ public sealed class SectionsTests
     }
 
     [Theory]
+    [InlineData(Zone.Nape)]
+    [InlineData(Zone.LowerBack)]
+    [InlineData(Zone.UpperBack)]
+    [InlineData(Zone.Crown)]
+    public void Rows_across_the_back_are_alike_on_both_sides_to_the_last_bit(Zone zone)
+    {
+        foreach (var parting in Enum.GetValues<Parting>())
+        {
+            var cut = Cut(zone, new Sections(parting, 8, 3.5, 2, true));
+            Assert.All(cut.Panels.GroupBy(p => p.Key.Row), row =>
+            {
+                var columns = row.OrderBy(p => p.Key.Column).ToArray();
+                Assert.All(columns.Zip(columns.Reverse()), pair =>
+                {
+                    Assert.Equal(pair.First.AreaCm2, pair.Second.AreaCm2);
+                    Assert.Equal((pair.First.LengthCm, pair.First.HairGrams), (pair.Second.LengthCm, pair.Second.HairGrams));
+                });
+            });
+            Assert.InRange(
+                Cut(zone, new Sections(parting, 8, 3.5, 0, true)).Panels.Sum(p => p.AreaCm2) / Given.Head.ZonesFor(PartLine.Central).AreaOf(zone), 0.99, 1.01);
+        }
+    }
+
+    [Theory]
     [InlineData("sideLeft/2/1", true)]
     [InlineData("SideLeft/2/1", false)]
     [InlineData("sideLeft/2", false)]
