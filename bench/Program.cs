@@ -4,6 +4,7 @@ using Wendro.Core.Blend;
 using Wendro.Core.Fall;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
+using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 
@@ -146,6 +147,13 @@ foreach (var thickness in new[] { 24.0, 12, 6 })
         _ = p.Findings.Count;
     }, 30);
     Console.WriteLine($"  {thickness,4:0} mm sections      {own.Length,8} {cut.Median,6:0.0} ms {e.Median,7:0.00} ms");
+}
+
+Console.WriteLine();
+Console.WriteLine("Strand test, 200 made-up clients: error of the 40-minute forecast");
+foreach (var error in SyntheticClients.Errors(200, 0, 1, 3))
+{
+    Console.WriteLine($"  {error.Readings} readings   {error.MeanError:0.00} level   band of {Forecast.Covers * 100:0} % holds {error.Covered * 100:0} %");
 }
 
 Console.WriteLine();

@@ -2,6 +2,7 @@ using System.Text.Json;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Plans;
+using Wendro.Core.Units;
 
 namespace Wendro.Formats;
 

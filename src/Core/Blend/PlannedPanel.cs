@@ -15,63 +15,90 @@ public sealed record PlannedPanel(Panel Panel, PaintedPanel? Painted, Formula? F
     private const int AcrossSteps = 16;
     private const int AlongSteps = 48;
 
-    /// <summary>The lifting of this panel's hair at full coverage; null while it is left natural.</summary>
-    public Lifting? LiftingOf(HairProfile hair)
+    /// <summary>The lifting of this panel's untouched hair at full coverage; null while it is left natural.</summary>
+    public Lifting? LiftingOf(HairProfile hair) => LiftingOf(hair, HairState.Of(hair)[0]);
+
+    /// <summary>The lifting of this panel's hair where it is in a state, at full coverage; null while it is left natural.</summary>
+    public Lifting? LiftingOf(HairProfile hair, HairState state)
     {
         ArgumentNullException.ThrowIfNull(hair);
         return Painted is null || Formula is null
             ? null
             : new Lifting(new LiftCase(
-                Level.Clamp(hair.NaturalLevel),
+                Level.Clamp(state.Level),
                 hair.Diameter,
-                hair.Porosity,
-                hair.Coloured,
+                state.Porosity,
+                state.Coloured,
                 Formula.Lightener,
                 new Volume(Formula.Volume),
                 Painted.Paint.Covering,
-                Hairline: ZoneFacts.IsHairline(Panel.Key.Zone)));
+                Hairline: ZoneFacts.IsHairline(Panel.Key.Zone),
+                Own: hair.Own));
     }
 
-    /// <summary>Mean level of the panel's hair by mass at a moment: over its width, its section and its length.</summary>
+    /// <summary>Mean level of the panel's hair by mass at a moment: over its width, its section, its length and its states.</summary>
     public double MeanLevel(HairProfile hair, Moment moment)
     {
-        ArgumentNullException.ThrowIfNull(hair);
-        if (LiftingOf(hair) is not { } lifting)
+        var sum = 0.0;
+        foreach (var (share, weight, state, lifting) in Stretches(hair))
         {
-            return hair.NaturalLevel;
+            sum += weight * state.Level;
+            if (lifting is null)
+            {
+                continue;
+            }
+
+            var minutes = moment.MinutesOf(Formula!);
+            var gain = 0.0;
+            for (var j = 0; j < AcrossSteps; j++)
+            {
+                gain += lifting.GainAtCoverage(minutes, Painted!.CoverageAlong((j + 0.5) / AcrossSteps, share * Panel.LengthCm));
+            }
+
+            sum += weight * Painted!.ShareReached(share) * gain / AcrossSteps;
         }
 
-        var minutes = moment.MinutesOf(Formula!);
-        var sum = 0.0;
+        return sum / AlongSteps;
+    }
+
+    /// <summary>Level where the panel is brightest, at a moment: what the map shows.</summary>
+    public double BrightestLevel(HairProfile hair, Moment moment)
+    {
+        var most = 0.0;
+        foreach (var (share, _, state, lifting) in Stretches(hair).Where(s => s.Weight >= 0.5))
+        {
+            var covered = 0.0;
+            for (var j = 0; j <= 8 && Painted is not null; j++)
+            {
+                covered = Math.Max(covered, Painted.CoverageAlong(j / 8.0, Math.Min(share + 0.5 / AlongSteps, 1) * Panel.LengthCm));
+            }
+
+            most = Math.Max(most, state.Level + (lifting?.GainAtCoverage(moment.MinutesOf(Formula!), covered) ?? 0));
+        }
+
+        return most;
+    }
+
+    /// <summary>The panel's hair piece by piece from scalp to ends; where only some strands were treated, once for these and once for the others.</summary>
+    private IEnumerable<(double Share, double Weight, HairState State, Lifting? Lifting)> Stretches(HairProfile hair)
+    {
+        ArgumentNullException.ThrowIfNull(hair);
+        var states = HairState.Of(hair);
+        var liftings = states.Select(s => LiftingOf(hair, s)).ToArray();
         for (var k = 0; k < AlongSteps; k++)
         {
             var share = (k + 0.5) / AlongSteps;
-            var reached = Painted!.ShareReached(share);
-            for (var j = 0; j < AcrossSteps; j++)
+            var band = StrandHistory.At(hair.Bands, share * Panel.LengthCm);
+            var treated = band is { } b ? hair.Bands[b].Share : 0;
+            if (treated > 0)
             {
-                var coverage = Painted.CoverageAlong((j + 0.5) / AcrossSteps, share * Panel.LengthCm);
-                sum += reached * lifting.GainAtCoverage(minutes, coverage);
+                yield return (share, treated, states[band!.Value + 1], liftings[band.Value + 1]);
+            }
+
+            if (treated < 1)
+            {
+                yield return (share, 1 - treated, states[0], liftings[0]);
             }
         }
-
-        return hair.NaturalLevel + sum / (AcrossSteps * AlongSteps);
-    }
-
-    /// <summary>Level where the paint is thickest, at a moment: what the map shows.</summary>
-    public double BrightestLevel(HairProfile hair, Moment moment)
-    {
-        ArgumentNullException.ThrowIfNull(hair);
-        if (LiftingOf(hair) is not { } lifting)
-        {
-            return hair.NaturalLevel;
-        }
-
-        var most = 0.0;
-        for (var j = 0; j <= 8; j++)
-        {
-            most = Math.Max(most, Painted!.CoverageAlong(j / 8.0, Panel.LengthCm));
-        }
-
-        return hair.NaturalLevel + lifting.GainAtCoverage(moment.MinutesOf(Formula!), most);
     }
 }

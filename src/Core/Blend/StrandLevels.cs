@@ -25,8 +25,7 @@ public static class StrandLevels
         ArgumentNullException.ThrowIfNull(hair);
         ArgumentNullException.ThrowIfNull(map);
         ArgumentNullException.ThrowIfNull(panels);
-        var levels = new byte[map.Panel.Length * N];
-        Array.Fill(levels, Level.ToByte(hair.NaturalLevel));
+        var levels = Before(hair, lengths);
         Parallel.For(0, panels.Count, p =>
         {
             if (panels[p].Painted is not null)
@@ -34,6 +33,27 @@ public static class StrandLevels
                 OfPanel(hair, map, panels[p], map.StrandsOf[p], lengths, moment, levels);
             }
         });
+        return levels;
+    }
+
+    /// <summary>Levels of all strands before any product: natural, or what was done before, band by band.</summary>
+    public static byte[] Before(HairProfile hair, float[] lengths)
+    {
+        ArgumentNullException.ThrowIfNull(hair);
+        ArgumentNullException.ThrowIfNull(lengths);
+        var levels = new byte[lengths.Length * N];
+        if (hair.Bands.Count == 0)
+        {
+            Array.Fill(levels, Level.ToByte(hair.NaturalLevel));
+            return levels;
+        }
+
+        var before = new Past(hair);
+        for (var i = 0; i < lengths.Length; i++)
+        {
+            before.Write(i, lengths[i], levels.AsSpan(i * N, N));
+        }
+
         return levels;
     }
 
@@ -46,27 +66,33 @@ public static class StrandLevels
         ArgumentNullException.ThrowIfNull(panel);
         ArgumentNullException.ThrowIfNull(strands);
         ArgumentNullException.ThrowIfNull(lengths);
-        var natural = Level.ToByte(hair.NaturalLevel);
-        if (panel.Painted is not { } painted || panel.LiftingOf(hair) is not { } lifting)
+        var past = new Past(hair);
+        if (panel.Painted is not { } painted)
         {
             foreach (var i in strands)
             {
-                into.AsSpan(i * N, N).Fill(natural);
+                past.Write(i, lengths[i], into.AsSpan(i * N, N));
             }
 
             return;
         }
 
+        // A table of levels by coverage for every state the hair is in: lifting starts from what is there.
         var minutes = moment.MinutesOf(panel.Formula!);
-        Span<byte> byCoverage = stackalloc byte[256];
-        for (var c = 0; c < 256; c++)
+        var tables = new byte[past.States.Length][];
+        for (var t = 0; t < tables.Length; t++)
         {
-            byCoverage[c] = Level.ToByte(hair.NaturalLevel + lifting.GainAtCoverage(minutes, c / 255.0));
+            var lifting = panel.LiftingOf(hair, past.States[t])!;
+            tables[t] = new byte[256];
+            for (var c = 0; c < 256; c++)
+            {
+                tables[t][c] = Level.ToByte(past.States[t].Level + lifting.GainAtCoverage(minutes, c / 255.0));
+            }
         }
 
         foreach (var i in strands)
         {
-            Strand(painted, i, map.U[i], map.W[i], lengths[i], byCoverage, into.AsSpan(i * N, N));
+            Strand(painted, i, map.U[i], map.W[i], lengths[i], past, tables, into.AsSpan(i * N, N));
         }
     }
 
@@ -122,7 +148,7 @@ public static class StrandLevels
     }
 
     private static void Strand(
-        PaintedPanel painted, int i, float u, float w, float length, ReadOnlySpan<byte> byCoverage, Span<byte> into)
+        PaintedPanel painted, int i, float u, float w, float length, Past past, byte[][] tables, Span<byte> into)
     {
         var edge = painted.UpperEdge(u) + StrayCm * Hash.Signed(i, 50);
         var across = Math.Clamp(w + StrayDepth * Hash.Signed(i, 51), 0, 1);
@@ -131,7 +157,27 @@ public static class StrandLevels
             var share = Places.Share(k);
             var along = Curve.Smooth(edge, edge + painted.Paint.BlurCm, share * length);
             var coverage = along <= 0 ? 0 : along * painted.CoverageThrough(across, share);
-            into[k] = byCoverage[(int)(coverage * 255 + 0.5)];
+            into[k] = tables[past.StateOf(i, share * length)][(int)(coverage * 255 + 0.5)];
+        }
+    }
+
+    /// <summary>What was done before, strand by strand.</summary>
+    private sealed class Past(HairProfile hair)
+    {
+        private readonly IReadOnlyList<Band> bands = hair.Bands;
+
+        public HairState[] States { get; } = HairState.Of(hair);
+
+        /// <summary>Which state a strand is in at a distance from the scalp.</summary>
+        public int StateOf(int strand, double s) =>
+            StrandHistory.At(bands, s) is { } band && HairState.IsTreated(strand, bands[band].Share) ? band + 1 : 0;
+
+        public void Write(int strand, double length, Span<byte> into)
+        {
+            for (var k = 0; k < N; k++)
+            {
+                into[k] = Level.ToByte(States[StateOf(strand, Places.Share(k) * length)].Level);
+            }
         }
     }
 }

@@ -15,6 +15,7 @@ public sealed record Strip(int Columns, int Rows, byte[] Levels, IReadOnlyList<d
 {
     private const int Across = 32;
     private const int Down = 96;
+    private const int StrandsAColumn = 5;
 
     /// <summary>Hangs a panel at a moment.</summary>
     public static Strip Of(PlannedPanel panel, HairProfile hair, Moment moment)
@@ -23,19 +24,20 @@ public sealed record Strip(int Columns, int Rows, byte[] Levels, IReadOnlyList<d
         ArgumentNullException.ThrowIfNull(hair);
         var levels = new byte[Across * Down];
         var depth = new double[Down];
-        Array.Fill(levels, Level.ToByte(hair.NaturalLevel));
-        if (panel.Painted is { } painted && panel.LiftingOf(hair) is { } lifting)
+        var states = HairState.Of(hair);
+        var liftings = states.Select(state => panel.LiftingOf(hair, state)).ToArray();
+        for (var r = 0; r < Down; r++)
         {
-            var minutes = moment.MinutesOf(panel.Formula!);
-            for (var r = 0; r < Down; r++)
+            var share = (r + 0.5) / Down;
+            var band = StrandHistory.At(hair.Bands, share * panel.Panel.LengthCm);
+            depth[r] = panel.Painted?.ShareReached(share) ?? 0;
+            for (var c = 0; c < Across; c++)
             {
-                var share = (r + 0.5) / Down;
-                depth[r] = painted.ShareReached(share);
-                for (var c = 0; c < Across; c++)
-                {
-                    var coverage = depth[r] <= 0 ? 0 : painted.CoverageAlong((c + 0.5) / Across, share * panel.Panel.LengthCm);
-                    levels[r * Across + c] = Level.ToByte(hair.NaturalLevel + lifting.GainAtCoverage(minutes, coverage));
-                }
+                // Old stripes stand side by side here as they do on the head.
+                var state = band is { } b && HairState.IsTreated(c * StrandsAColumn, hair.Bands[b].Share) ? b + 1 : 0;
+                var coverage = depth[r] <= 0 ? 0 : panel.Painted!.CoverageAlong((c + 0.5) / Across, share * panel.Panel.LengthCm);
+                var gain = liftings[state]?.GainAtCoverage(moment.MinutesOf(panel.Formula!), coverage) ?? 0;
+                levels[r * Across + c] = Level.ToByte(states[state].Level + gain);
             }
         }
 

@@ -9,6 +9,12 @@ public enum Porosity { Low, Normal, High }
 /// <summary>Hairs per cm²: low 130, medium 180, high 230. Source: body.</summary>
 public enum Density { Low, Medium, High }
 
+/// <summary>How hair curls.</summary>
+public enum Curl { Straight, Wavy, Curly, Coily }
+
+/// <summary>What shape hair is in: sound; dry and rough; breaking.</summary>
+public enum Condition { Sound, Dry, Breaking }
+
 /// <summary>How the hair is cut: one hem it hangs to, and layers that end higher. Length by place follows.</summary>
 /// <param name="HemCm">Length from the crown to the hem as it hangs down the back, cm, 16..75.</param>
 /// <param name="LayersCm">How much higher than the hem the hair of the crown ends, cm, 0..30; nothing at the hairline.</param>
@@ -22,14 +28,48 @@ public sealed record Cut(double HemCm, double LayersCm = 0, double FaceLayersCm 
 /// <param name="Porosity">Uptake of product.</param>
 /// <param name="Coloured">Whether the lengths carry artificial colour: slower, and one level less in reach.</param>
 /// <param name="Cut">Hem and layers; length by place follows from them.</param>
+/// <param name="History">What was done before, band by band from the scalp; null or empty where it is all natural, or coloured alike.</param>
+/// <param name="Curl">How it curls.</param>
+/// <param name="GreyShare">Share of white hairs, 0..1.</param>
+/// <param name="Condition">What shape it is in.</param>
+/// <param name="Own">How it lifts against the tables, from strand tests; null as tabled.</param>
 public sealed record HairProfile(
     double NaturalLevel,
     Diameter Diameter,
     Density Density,
     Porosity Porosity,
     bool Coloured,
-    Cut Cut)
+    Cut Cut,
+    IReadOnlyList<Band>? History = null,
+    Curl Curl = Curl.Straight,
+    double GreyShare = 0,
+    Condition Condition = Condition.Sound,
+    OwnLift? Own = null)
 {
+    /// <summary>The bands; none where no history is told.</summary>
+    public IReadOnlyList<Band> Bands => History ?? [];
+
+    /// <summary>The same hair as far as it falls: what lies on it, what was done to it and how light it is makes no difference to that.</summary>
+    public HairProfile AsItFalls => this with { NaturalLevel = Usual.NaturalLevel, Porosity = Usual.Porosity, Coloured = false, History = null, GreyShare = 0, Condition = Condition.Sound, Own = null };
+
+    /// <summary>Equal when every value is, the bands one by one.</summary>
+    public bool Equals(HairProfile? other) =>
+        other is not null
+        && NaturalLevel.Equals(other.NaturalLevel)
+        && Diameter == other.Diameter
+        && Density == other.Density
+        && Porosity == other.Porosity
+        && Coloured == other.Coloured
+        && Cut == other.Cut
+        && Curl == other.Curl
+        && GreyShare.Equals(other.GreyShare)
+        && Condition == other.Condition
+        && Own == other.Own
+        && Bands.SequenceEqual(other.Bands);
+
+    /// <inheritdoc/>
+    public override int GetHashCode() => HashCode.Combine(NaturalLevel, Diameter, Density, Porosity, Coloured, Cut, Bands.Count);
+
     /// <summary>A made-up middle of the road, for a client nobody has looked at yet.</summary>
     public static HairProfile Usual { get; } =
         new(5, Diameter.Medium, Density.Medium, Porosity.Normal, false, new Cut(34));

@@ -15,6 +15,7 @@ namespace Wendro.Core.Lift;
 /// <param name="LowHeat">Low heat on it.</param>
 /// <param name="Coverage">Share of the coat the work takes, 0..1: slows the lift.</param>
 /// <param name="Hairline">Hair of the front hairline, which goes faster.</param>
+/// <param name="Own">How this client's hair lifts against the tables; null as tabled.</param>
 public sealed record LiftCase(
     Level From,
     Diameter Diameter,
@@ -25,7 +26,8 @@ public sealed record LiftCase(
     Covering Covering,
     bool LowHeat = false,
     double Coverage = 1,
-    bool Hairline = false);
+    bool Hairline = false,
+    OwnLift? Own = null);
 
 /// <summary>
 /// How light hair becomes. A film that dries works while it is moist: exposure X(t) = Q·τd·(1 − e^(−t/τd)), Q = 2^((T−25)/10);
@@ -48,12 +50,13 @@ public sealed class Lifting
         drying = figures.DryingMinutes * stays;
         Cap = Math.Max(
             0,
-            Math.Min(figures.RatedLevels * LiftTables.ShareOfRated(of.Volume), Level.Lightest - of.From.Value)
+            Math.Min(figures.RatedLevels * LiftTables.ShareOfRated(of.Volume) + (of.Own?.CapLevels ?? 0), Level.Lightest - of.From.Value)
             - (of.Coloured ? LiftTables.ColouredCapLoss : 0));
         Speed = LiftTables.DeveloperSpeed(of.Volume)
             * LiftTables.HairSpeed(of.Diameter, of.Porosity)
             * (of.Coloured ? LiftTables.ColouredSpeed : 1)
             * (of.Hairline ? LiftTables.HairlineSpeed : 1)
+            * (of.Own?.Speed ?? 1)
             * Math.Clamp(of.Coverage, 0, 1);
         rate = Speed / figures.WorkingMinutes;
     }

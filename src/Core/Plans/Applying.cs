@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 

@@ -5,11 +5,6 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
-/// <summary>A value that can't be taken, by field.</summary>
-/// <param name="Field">The field's path in the edit, e.g. paint.startCm.</param>
-/// <param name="Message">What is wrong and what would do.</param>
-public sealed record Problem(string Field, string Message);
-
 /// <summary>Checks the values of an edit against the plan it is meant for. Total: any value gets a word, none an exception.</summary>
 internal sealed class EditChecks(Plan plan, Func<PanelKey, bool> exists)
 {

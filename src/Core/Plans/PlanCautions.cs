@@ -34,7 +34,7 @@ public static class PlanCautions
             said.Add("Hairline painted: barrier cream on the skin, film under face panels.");
         }
 
-        said.AddRange(painted.Select(p => p.LiftingOf(head.Looks.Hair)!.Case).Distinct()
+        said.AddRange(painted.Select(p => p.LiftingOf(head.Hair)!.Case).Distinct()
             .SelectMany(c => Cautions.For(c, null))
             .Where(c => c != Cautions.LeafletFirst && (c != Cautions.OffScalp || nearest < NearCm))
             .Distinct());

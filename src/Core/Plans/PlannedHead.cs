@@ -1,5 +1,6 @@
 using Wendro.Core.Blend;
 using Wendro.Core.Fall;
+using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
 
@@ -15,6 +16,7 @@ public sealed class PlannedHead
 
     private PlannedHead(
         HairLooks looks,
+        HairProfile hair,
         Plan plan,
         IReadOnlyDictionary<Zone, ZonePanels> cut,
         IReadOnlyList<PlannedPanel> panels,
@@ -26,6 +28,7 @@ public sealed class PlannedHead
         IReadOnlyList<double> seenShares)
     {
         Looks = looks;
+        Hair = hair;
         Plan = plan;
         Cut = cut;
         Panels = panels;
@@ -35,11 +38,14 @@ public sealed class PlannedHead
         Down = down;
         Tied = tied;
         Measures = Measures.Of(down, seenShares);
-        findings = new(() => Blend.Findings.Of(new Judged(looks.Hair, plan.Wish, panels, Measures, down, tied)));
+        findings = new(() => Blend.Findings.Of(new Judged(hair, plan.Wish, panels, Measures, down, tied)));
     }
 
     /// <summary>The hair, its part and all that is seen of it.</summary>
     public HairLooks Looks { get; }
+
+    /// <summary>Her hair, with all that was done to it before.</summary>
+    public HairProfile Hair { get; }
 
     /// <summary>The plan.</summary>
     public Plan Plan { get; }
@@ -92,12 +98,13 @@ public sealed class PlannedHead
         var panels = firsts.Keys.SelectMany(z => cut[z].Panels).Select(p => Planned(p, plan)).ToArray();
         var strands = looks.OnHead.Strands;
         var map = StrandMap.Of(strands, looks.Head.ZonesFor(plan.Part), firsts, count);
-        var levels = StrandLevels.All(looks.Hair, map, panels, looks.OnHead.Lengths, Moment.Rinsed);
+        var levels = StrandLevels.All(cutting.Hair, map, panels, looks.OnHead.Lengths, Moment.Rinsed);
         var drawn = new byte[levels.Length];
         StrandLevels.Draw(strands, levels, null, drawn);
-        Tally Tally(Wear wear) => Blend.Tally.Of(looks.Weights(wear), map, strands, levels, looks.Hair.NaturalLevel);
+        Tally Tally(Wear wear) => Blend.Tally.Of(looks.Weights(wear), map, strands, levels, cutting.Hair.NaturalLevel);
         return new PlannedHead(
             looks,
+            cutting.Hair,
             plan,
             cut,
             panels,
@@ -116,7 +123,9 @@ public sealed class PlannedHead
     public PlannedHead After(Plan next, HairLooks looks, Cutting cutting)
     {
         ArgumentNullException.ThrowIfNull(next);
+        ArgumentNullException.ThrowIfNull(cutting);
         if (!ReferenceEquals(looks, Looks)
+            || Hair != cutting.Hair
             || !Plan.Wears.SequenceEqual(next.Wears)
             || ZoneFacts.All.Any(z => Plan.Zones[z].Sections != next.Zones[z].Sections
                 || Plan.Zones[z].Excluded is null != next.Zones[z].Excluded is null))
@@ -130,7 +139,7 @@ public sealed class PlannedHead
         foreach (var p in changed)
         {
             StrandLevels.OfPanel(
-                Looks.Hair, Map, panels[p], Map.StrandsOf[p], Looks.OnHead.Lengths, Moment.Rinsed, levels);
+                Hair, Map, panels[p], Map.StrandsOf[p], Looks.OnHead.Lengths, Moment.Rinsed, levels);
         }
 
         var drawn = (byte[])Drawn.Clone();
@@ -138,6 +147,7 @@ public sealed class PlannedHead
         var strands = changed.Select(p => Map.StrandsOf[p]).ToArray();
         return new PlannedHead(
             Looks,
+            Hair,
             next,
             Cut,
             panels,
@@ -157,7 +167,7 @@ public sealed class PlannedHead
             return Drawn;
         }
 
-        var levels = StrandLevels.All(Looks.Hair, Map, Panels, Looks.OnHead.Lengths, moment);
+        var levels = StrandLevels.All(Hair, Map, Panels, Looks.OnHead.Lengths, moment);
         var drawn = new byte[levels.Length];
         StrandLevels.Draw(Looks.OnHead.Strands, levels, null, drawn);
         return drawn;

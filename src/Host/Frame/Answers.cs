@@ -3,6 +3,7 @@ using System.Text.RegularExpressions;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Wendro.Core.Plans;
+using Wendro.Core.Units;
 using Wendro.Formats;
 using Wendro.Store;
 

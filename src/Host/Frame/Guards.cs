@@ -1,3 +1,4 @@
+
 namespace Wendro.Host.Frame;
 
 /// <summary>Only this page may speak to this server, and the page may load nothing from elsewhere.</summary>

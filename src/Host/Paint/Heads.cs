@@ -25,6 +25,8 @@ internal sealed class Heads(HeadForm head)
     /// <summary>Looks of a head of hair with a part.</summary>
     public HairLooks LooksFor(HairProfile hair, PartLine part)
     {
+        // What was done to hair, and how light it is, makes no difference to how it falls.
+        hair = hair.AsItFalls;
         lock (gate)
         {
             for (var node = looks.First; node is not null; node = node.Next)

@@ -48,7 +48,7 @@ internal sealed record PanelView(
 
     public static PanelView Of(PlannedHead head, PlannedPanel p, int index)
     {
-        var hair = head.Looks.Hair;
+        var hair = head.Hair;
         return new PanelView(
             p.Panel.Key.ToString(),
             p.Panel.Key.Zone,

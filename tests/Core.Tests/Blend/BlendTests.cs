@@ -46,7 +46,7 @@ public sealed class BlendTests
                 continue;
             }
 
-            panels += head.Panels[p].MeanLevel(head.Looks.Hair, Moment.Rinsed) * head.Panels[p].Panel.HairGrams;
+            panels += head.Panels[p].MeanLevel(head.Hair, Moment.Rinsed) * head.Panels[p].Panel.HairGrams;
             grams += head.Panels[p].Panel.HairGrams;
             foreach (var i in head.Map.StrandsOf[p])
             {

@@ -70,7 +70,7 @@ public sealed class EditsTests
             var right = head.PanelOf(left.Panel.Key with { Zone = ZoneFacts.Other(left.Panel.Key.Zone) });
             Assert.NotNull(right);
             Assert.Equal(left.Panel.AreaCm2, right.Panel.AreaCm2, 1e-9);
-            Assert.Equal(left.MeanLevel(head.Looks.Hair, Moment.Rinsed), right.MeanLevel(head.Looks.Hair, Moment.Rinsed), 1e-9);
+            Assert.Equal(left.MeanLevel(head.Hair, Moment.Rinsed), right.MeanLevel(head.Hair, Moment.Rinsed), 1e-9);
             Assert.Equal(left.Painted?.StartCm, right.Painted?.StartCm);
         }
 

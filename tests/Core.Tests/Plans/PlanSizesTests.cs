@@ -22,9 +22,9 @@ public sealed class PlanSizesTests
         (zone, paint) =>
         {
             var head = Given.Bare.Apply(new PaintZone(zone, paint));
-            var natural = Level.ToByte(head.Looks.Hair.NaturalLevel);
+            var natural = Level.ToByte(head.Hair.NaturalLevel);
             Assert.True(head.Levels.Min() >= natural);
-            Assert.All(head.Panels, p => Assert.InRange(p.BrightestLevel(head.Looks.Hair, Moment.Rinsed), p.MeanLevel(head.Looks.Hair, Moment.Rinsed) - 1e-9, 10));
+            Assert.All(head.Panels, p => Assert.InRange(p.BrightestLevel(head.Hair, Moment.Rinsed), p.MeanLevel(head.Hair, Moment.Rinsed) - 1e-9, 10));
         },
         iter: 20);
 

@@ -1,0 +1,94 @@
+using Wendro.Core.Hair;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Consult;
+
+/// <summary>Checks what was read and answered: by field, nothing is taken half.</summary>
+public static class ConsultChecks
+{
+    private const int LongestReason = 300;
+    private const int LongestWords = 4000;
+    private const int MostReadings = 40;
+    private const int MostBands = 12;
+
+    /// <summary>What can't be so about a head of hair; fields as in its record.</summary>
+    public static IReadOnlyList<Problem> Of(HairProfile hair)
+    {
+        ArgumentNullException.ThrowIfNull(hair);
+        var found = new List<Problem>();
+        Range(found, "naturalLevel", hair.NaturalLevel, Level.Darkest, Level.Lightest, string.Empty);
+        Range(found, "cut.hemCm", hair.Cut.HemCm, 16, 75, "cm");
+        Range(found, "cut.layersCm", hair.Cut.LayersCm, 0, 30, "cm");
+        Range(found, "cut.faceLayersCm", hair.Cut.FaceLayersCm, 0, 30, "cm");
+        Range(found, "greyShare", hair.GreyShare, 0, 1, string.Empty);
+        if (hair.Bands.Count > MostBands)
+        {
+            found.Add(new("history", $"At most {MostBands} bands."));
+        }
+
+        found.AddRange(StrandHistory.Problems(hair.Bands, hair.Cut.HemCm).Select(p => new Problem($"history[{p.Band}].{p.Field}", p.Words)));
+        if (hair.Own is { } own)
+        {
+            Range(found, "own.speed", own.Speed, 0.1, 10, string.Empty);
+            Range(found, "own.capLevels", own.CapLevels, -5, 5, "levels");
+            Range(found, "own.speedSpread", own.SpeedSpread, 0, 2, string.Empty);
+            Range(found, "own.capSpread", own.CapSpread, 0, 5, "levels");
+            Range(found, "own.together", own.Together, -1, 1, string.Empty);
+        }
+
+        return found;
+    }
+
+    /// <summary>What can't be so about the answers; fields as in their record.</summary>
+    /// <param name="consultation">The answers.</param>
+    /// <param name="now">The time now: nothing was tested tomorrow.</param>
+    public static IReadOnlyList<Problem> Of(Consultation consultation, DateTimeOffset now)
+    {
+        ArgumentNullException.ThrowIfNull(consultation);
+        var found = new List<Problem>();
+        if (consultation.Patch is { } patch && patch.At > now)
+        {
+            found.Add(new("patch.at", "In the future: a test is noted once it was put on."));
+        }
+
+        Range(found, "minutesToday", consultation.MinutesToday, 30, 600, "min");
+        Range(found, "weeksBetween", consultation.WeeksBetween, 2, 52, "weeks");
+        if (consultation.Strand is { } strand)
+        {
+            Range(found, "strand.volume", strand.Volume, Volume.Weakest, Volume.Strongest, "vol");
+            if (strand.Readings.Count > MostReadings)
+            {
+                found.Add(new("strand.readings", $"At most {MostReadings} readings."));
+            }
+
+            for (var i = 0; i < strand.Readings.Count; i++)
+            {
+                Range(found, $"strand.readings[{i}].minutes", strand.Readings[i].Minutes, 0.5, 120, "min");
+                Range(found, $"strand.readings[{i}].level", strand.Readings[i].Level, Level.Darkest, Level.Lightest, string.Empty);
+            }
+        }
+
+        for (var i = 0; i < consultation.GonePast.Count; i++)
+        {
+            if (string.IsNullOrWhiteSpace(consultation.GonePast[i].Reason) || consultation.GonePast[i].Reason.Length > LongestReason)
+            {
+                found.Add(new($"overrides[{i}].reason", $"Say why, in up to {LongestReason} letters."));
+            }
+        }
+
+        if (consultation.Words?.Length > LongestWords)
+        {
+            found.Add(new("words", $"Up to {LongestWords} letters."));
+        }
+
+        return found;
+    }
+
+    private static void Range(List<Problem> found, string field, double value, double low, double high, string unit)
+    {
+        if (!(value >= low && value <= high))
+        {
+            found.Add(new(field, $"Between {low:0.##} and {high:0.##} {unit}".TrimEnd() + "."));
+        }
+    }
+}

@@ -1,0 +1,55 @@
+using Wendro.Core.Lift;
+
+namespace Wendro.Core.Consult;
+
+/// <summary>What came of a patch test.</summary>
+public enum PatchResult { Waiting, Clear, Reacted }
+
+/// <summary>How the scalp looks today.</summary>
+public enum Scalp { Calm, Irritated, Broken }
+
+/// <summary>Whether metallic salts or henna are in the hair.</summary>
+public enum Salts { None, NotSure, Yes }
+
+/// <summary>A patch test behind the ear or in the elbow.</summary>
+/// <param name="At">When it was put on.</param>
+/// <param name="Result">What came of it.</param>
+public sealed record PatchTest(DateTimeOffset At, PatchResult Result);
+
+/// <summary>Somebody went on in spite of a caution, and said why. Kept with the visit.</summary>
+/// <param name="Question">Which question: patch, scalp, salts, condition or age.</param>
+/// <param name="Reason">Why, in her own words.</param>
+/// <param name="At">When.</param>
+public sealed record Override(string Question, string Reason, DateTimeOffset At);
+
+/// <summary>What was asked and answered at the chair. Null where it was not asked yet.</summary>
+/// <param name="Patch">Patch test.</param>
+/// <param name="Reacted">Whether she ever reacted to colour or lightener.</param>
+/// <param name="Scalp">How the scalp looks.</param>
+/// <param name="Salts">Metallic salts or henna.</param>
+/// <param name="Adult">Whether she is of age.</param>
+/// <param name="AtHome">Whether somebody does it at home.</param>
+/// <param name="Strand">Strand test with its readings.</param>
+/// <param name="MinutesToday">How long she can stay, minutes, 30..600.</param>
+/// <param name="WeeksBetween">How many weeks between her visits, 2..52.</param>
+/// <param name="Overrides">Cautions gone past, with reasons.</param>
+/// <param name="Words">Words for her, as edited; null leaves them as written here.</param>
+public sealed record Consultation(
+    PatchTest? Patch = null,
+    bool? Reacted = null,
+    Scalp? Scalp = null,
+    Salts? Salts = null,
+    bool? Adult = null,
+    bool AtHome = false,
+    StrandTest? Strand = null,
+    double MinutesToday = 180,
+    double WeeksBetween = 8,
+    IReadOnlyList<Override>? Overrides = null,
+    string? Words = null)
+{
+    /// <summary>Nothing asked yet.</summary>
+    public static Consultation Fresh { get; } = new();
+
+    /// <summary>Cautions gone past; none when nobody did.</summary>
+    public IReadOnlyList<Override> GonePast => Overrides ?? [];
+}

@@ -1,0 +1,37 @@
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Hair;
+
+/// <summary>Hair as it is at one place before today's work: what lifting starts from.</summary>
+/// <param name="Level">Its level, 1..10.</param>
+/// <param name="Coloured">Whether it carries artificial colour.</param>
+/// <param name="Porosity">How readily it takes product up.</param>
+/// <param name="Lightened">Whether it was lightened before: lifting it again is overlap.</param>
+public readonly record struct HairState(double Level, bool Coloured, Porosity Porosity, bool Lightened = false)
+{
+    /// <summary>Neighbouring strands that old stripes take together: about as wide as a woven piece. Model assumption.</summary>
+    private const int Stripe = 10;
+
+    private const int StripeSalt = 60;
+
+    /// <summary>All states a head of hair is in: first what no band touched, then each band's.</summary>
+    public static HairState[] Of(HairProfile hair)
+    {
+        ArgumentNullException.ThrowIfNull(hair);
+        var bands = hair.Bands;
+        var states = new HairState[bands.Count + 1];
+
+        // Told band by band, what lies between old stripes is as it grew; untold, the profile's own word stands for all of it.
+        states[0] = new(hair.NaturalLevel, hair.Coloured && bands.Count == 0, hair.Porosity);
+        for (var i = 0; i < bands.Count; i++)
+        {
+            states[i + 1] = new(
+                bands[i].Level, bands[i].State == BandState.Coloured, bands[i].Porosity ?? hair.Porosity, bands[i].State == BandState.Lightened);
+        }
+
+        return states;
+    }
+
+    /// <summary>Whether a strand is one of those that a band with this share was done to: the same strands in every band.</summary>
+    public static bool IsTreated(int strand, double share) => share >= 1 || Hash.Unit(strand / Stripe, StripeSalt) < share;
+}

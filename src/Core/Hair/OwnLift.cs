@@ -1,0 +1,13 @@
+namespace Wendro.Core.Hair;
+
+/// <summary>How this client's hair lifts against the tables, as her strand tests tell it, and how sure that is.</summary>
+/// <param name="Speed">Factor on the speed of lift, above 0; 1 as tabled.</param>
+/// <param name="CapLevels">Offset of what a product lifts at most, levels; 0 as tabled.</param>
+/// <param name="SpeedSpread">Standard deviation of the natural logarithm of <paramref name="Speed"/>.</param>
+/// <param name="CapSpread">Standard deviation of <paramref name="CapLevels"/>, levels.</param>
+/// <param name="Together">Correlation of the two, −1..1.</param>
+public sealed record OwnLift(double Speed, double CapLevels, double SpeedSpread, double CapSpread, double Together)
+{
+    /// <summary>Before any reading: clients differ by about this much. Model assumption.</summary>
+    public static OwnLift Unread { get; } = new(1, 0, 0.3, 0.6, 0);
+}

@@ -1,0 +1,150 @@
+using Wendro.Core.Hair;
+using Wendro.Core.Paint;
+
+namespace Wendro.Core.Lift;
+
+/// <summary>A look at a test strand.</summary>
+/// <param name="Minutes">When, minutes after painting, above 0 up to 120.</param>
+/// <param name="Level">Level seen, 1..10.</param>
+public sealed record Reading(double Minutes, double Level);
+
+/// <summary>A strand painted before the visit, to see how this client's hair lifts.</summary>
+/// <param name="Lightener">What lightens it.</param>
+/// <param name="Volume">Developer, 5..40.</param>
+/// <param name="Covering">What covers it.</param>
+/// <param name="Readings">What was seen, in any order.</param>
+public sealed record StrandTest(Lightener Lightener, double Volume, Covering Covering, IReadOnlyList<Reading> Readings)
+{
+    /// <summary>How far an eye's reading lies from the truth, standard deviation, levels. Model assumption.</summary>
+    public const double ReadingSpread = 0.25;
+
+    private const int Steps = 60;
+    private const double Nudge = 1e-4;
+
+    /// <summary>What the test tells of her hair; null without a reading. The strand is taken from hair no band touched.</summary>
+    public OwnLift? OwnOf(HairProfile hair)
+    {
+        if (Readings.Count == 0)
+        {
+            return null;
+        }
+
+        var of = CaseOf(hair);
+        return Fit(Readings.Select(r => (of, r)).ToArray());
+    }
+
+    /// <summary>The case the strand was painted under, as tabled.</summary>
+    public LiftCase CaseOf(HairProfile hair)
+    {
+        var state = HairState.Of(hair)[0];
+        return new LiftCase(
+            Units.Level.Clamp(state.Level), hair.Diameter, state.Porosity, state.Coloured, Lightener, new Units.Volume(Volume), Covering);
+    }
+
+    /// <summary>
+    /// The client's own speed and cap: least squares over the readings with the spread of clients as prior (speed in logarithms),
+    /// so that one noisy reading moves it a little and five move it a lot. Found by damped Gauss–Newton steps; the spread is that of
+    /// the linearised problem there. Source: standard least squares; the spreads are model assumptions.
+    /// </summary>
+    /// <param name="readings">Readings with the case each was taken under; none gives <see cref="OwnLift.Unread"/>.</param>
+    public static OwnLift Fit(IReadOnlyList<(LiftCase Case, Reading Reading)> readings)
+    {
+        ArgumentNullException.ThrowIfNull(readings);
+        var prior = OwnLift.Unread;
+        if (readings.Count == 0)
+        {
+            return prior;
+        }
+
+        var (x, c) = (0.0, 0.0);
+        var damping = 1e-3;
+        var cost = Cost(readings, x, c);
+        for (var k = 0; k < Steps; k++)
+        {
+            var (a, b, d, gx, gc) = Normal(readings, x, c);
+            var (ad, dd) = (a * (1 + damping), d * (1 + damping));
+            var det = ad * dd - b * b;
+            var (nx, nc) = (x - (dd * gx - b * gc) / det, c - (ad * gc - b * gx) / det);
+            var next = Cost(readings, nx, nc);
+            if (next < cost)
+            {
+                var done = cost - next < 1e-12;
+                (x, c, cost, damping) = (nx, nc, next, damping / 4);
+                if (done)
+                {
+                    break;
+                }
+            }
+            else
+            {
+                damping *= 8;
+            }
+        }
+
+        var (aa, bb, cc, _, _) = Normal(readings, x, c);
+        var all = aa * cc - bb * bb;
+        var (varX, varC, cov) = (cc / all, aa / all, -bb / all);
+        return new OwnLift(Math.Exp(x), c, Math.Sqrt(varX), Math.Sqrt(varC), cov / Math.Sqrt(varX * varC));
+    }
+
+    private static double Predicted(LiftCase of, double minutes, double x, double c) =>
+        new Lifting(of with { Own = new OwnLift(Math.Exp(x), c, 0, 0, 0) }).After(new(minutes)).Value;
+
+    private static double Cost(IReadOnlyList<(LiftCase Case, Reading Reading)> readings, double x, double c)
+    {
+        var prior = OwnLift.Unread;
+        return Square(x / prior.SpeedSpread) + Square(c / prior.CapSpread)
+            + readings.Sum(r => Square((Predicted(r.Case, r.Reading.Minutes, x, c) - r.Reading.Level) / ReadingSpread));
+    }
+
+    /// <summary>The normal equations: [a b; b d] and the gradient.</summary>
+    private static (double A, double B, double D, double Gx, double Gc) Normal(
+        IReadOnlyList<(LiftCase Case, Reading Reading)> readings, double x, double c)
+    {
+        var prior = OwnLift.Unread;
+        var (a, b, d) = (1 / Square(prior.SpeedSpread), 0.0, 1 / Square(prior.CapSpread));
+        var (gx, gc) = (a * x, d * c);
+        foreach (var (of, reading) in readings)
+        {
+            var at = Predicted(of, reading.Minutes, x, c);
+            var jx = (Predicted(of, reading.Minutes, x + Nudge, c) - Predicted(of, reading.Minutes, x - Nudge, c)) / (2 * Nudge * ReadingSpread);
+            var jc = (Predicted(of, reading.Minutes, x, c + Nudge) - Predicted(of, reading.Minutes, x, c - Nudge)) / (2 * Nudge * ReadingSpread);
+            var off = (at - reading.Level) / ReadingSpread;
+            a += jx * jx;
+            b += jx * jc;
+            d += jc * jc;
+            gx += jx * off;
+            gc += jc * off;
+        }
+
+        return (a, b, d, gx, gc);
+    }
+
+    private static double Square(double v) => v * v;
+}
+
+/// <summary>A level as a band: predictions are not points.</summary>
+/// <param name="Low">Lower end.</param>
+/// <param name="Level">The likeliest.</param>
+/// <param name="High">Upper end.</param>
+public sealed record Forecast(double Low, double Level, double High)
+{
+    /// <summary>How often the band holds the truth: eight of ten. Model assumption.</summary>
+    public const double Covers = 0.8;
+
+    private const double Widths = 1.2816;
+    private const double Nudge = 1e-3;
+
+    /// <summary>The level after some minutes, with the band that what is known of the client leaves.</summary>
+    public static Forecast Of(LiftCase of, double minutes)
+    {
+        ArgumentNullException.ThrowIfNull(of);
+        var own = of.Own ?? OwnLift.Unread;
+        double At(double speed, double cap) => new Lifting(of with { Own = own with { Speed = speed, CapLevels = cap } }).After(new(minutes)).Value;
+        var level = At(own.Speed, own.CapLevels);
+        var bySpeed = (At(own.Speed * Math.Exp(Nudge), own.CapLevels) - At(own.Speed * Math.Exp(-Nudge), own.CapLevels)) / (2 * Nudge) * own.SpeedSpread;
+        var byCap = (At(own.Speed, own.CapLevels + Nudge) - At(own.Speed, own.CapLevels - Nudge)) / (2 * Nudge) * own.CapSpread;
+        var spread = Widths * Math.Sqrt(Math.Max(bySpeed * bySpeed + byCap * byCap + 2 * own.Together * bySpeed * byCap, 0));
+        return new Forecast(Math.Max(level - spread, of.From.Value), level, Math.Min(level + spread, Units.Level.Lightest));
+    }
+}

@@ -1,0 +1,77 @@
+using CsCheck;
+using Wendro.Core.Hair;
+using Wendro.Core.Lift;
+using Wendro.Core.Paint;
+using Wendro.Core.Units;
+using Wendro.Bench;
+
+namespace Wendro.Core.Tests.Lift;
+
+public sealed class StrandTestTests
+{
+    private static readonly LiftCase Clay = new(
+        new Level(3), Diameter.Medium, Porosity.Normal, false, Lightener.Clay, new Volume(30), Covering.Film);
+
+    private static double Truth(double speed, double cap, double minutes) =>
+        new Lifting(Clay with { Own = new OwnLift(speed, cap, 0, 0, 0) }).After(new Minutes(minutes)).Value;
+
+    private static OwnLift FitOf(double speed, double cap, params double[] minutes) =>
+        StrandTest.Fit(minutes.Select(m => (Clay, new Reading(m, Truth(speed, cap, m)))).ToArray());
+
+    [Fact]
+    public void Without_a_reading_nothing_is_known_but_how_clients_differ() => Assert.Equal(OwnLift.Unread, StrandTest.Fit([]));
+
+    [Fact]
+    public void Readings_as_tabled_leave_the_tables_and_make_them_surer()
+    {
+        var fit = FitOf(1, 0, 10, 20, 35);
+        Assert.Equal(1, fit.Speed, 1e-4);
+        Assert.Equal(0, fit.CapLevels, 1e-4);
+        Assert.True(fit.SpeedSpread < OwnLift.Unread.SpeedSpread);
+        Assert.True(fit.CapSpread < OwnLift.Unread.CapSpread);
+    }
+
+    [Fact]
+    public void One_reading_moves_it_a_little_and_five_a_lot()
+    {
+        var one = FitOf(1.5, 0, 15);
+        var five = FitOf(1.5, 0, 10, 15, 20, 25, 30);
+        Assert.InRange(one.Speed, 1.02, 1.5);
+        Assert.InRange(five.Speed, one.Speed, 1.55);
+    }
+
+    [Fact]
+    public void Faster_hair_is_fitted_faster() => Gen.Select(Gen.Double[0.6, 1.4], Gen.Double[0.02, 0.1], Gen.Double[-0.5, 0.5]).Sample(
+        (speed, more, cap) => Assert.True(FitOf(speed, cap, 8, 16, 30).Speed < FitOf(speed + more, cap, 8, 16, 30).Speed),
+        iter: 200);
+
+    [Fact]
+    public void A_band_holds_its_level_and_narrows_with_readings() => Gen.Select(Gen.Double[0.6, 1.5], Gen.Double[-1, 1], Gen.Double[1, 60]).Sample(
+        (speed, cap, minutes) =>
+        {
+            var before = Forecast.Of(Clay, minutes);
+            var after = Forecast.Of(Clay with { Own = FitOf(speed, cap, 10, 20, 30) }, minutes);
+            Assert.True(before.Low <= before.Level && before.Level <= before.High);
+            Assert.True(after.Low <= after.Level && after.Level <= after.High && after.High <= 10 && after.Low >= 3);
+            Assert.True(after.High - after.Low < before.High - before.Low + 0.15);
+        },
+        iter: 200);
+
+    [Fact]
+    public void Readings_make_the_forecast_better_and_the_band_is_honest()
+    {
+        var errors = SyntheticClients.Errors(200, 0, 1, 3);
+        Assert.True(errors[1].MeanError < errors[0].MeanError * 0.9, $"{errors[0].MeanError:0.00} {errors[1].MeanError:0.00}");
+        Assert.True(errors[2].MeanError < errors[1].MeanError, $"{errors[1].MeanError:0.00} {errors[2].MeanError:0.00}");
+        Assert.All(errors, e => Assert.InRange(e.Covered, Forecast.Covers - 0.12, 0.99));
+    }
+
+    [Fact]
+    public void A_test_speaks_of_hair_no_band_touched()
+    {
+        var hair = HairProfile.Usual with { NaturalLevel = 4, History = [new(0, 34, BandState.Lightened, 8, 0.4)] };
+        var test = new StrandTest(Lightener.Clay, 30, Covering.Film, []);
+        Assert.Null(test.OwnOf(hair));
+        Assert.Equal(4, test.CaseOf(hair).From.Value);
+    }
+}
