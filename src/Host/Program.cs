@@ -1,4 +1,5 @@
 using Serilog;
+using Wendro.Host.Consult;
 using Wendro.Host.Day;
 using Wendro.Host.Desk;
 using Wendro.Host.Frame;
@@ -21,6 +22,7 @@ public sealed class Program
         var app = builder.Build();
         app.UseWendro();
         app.MapDay();
+        app.MapConsult();
         app.MapPlan();
         app.MapPlanFile();
         app.MapHeads();

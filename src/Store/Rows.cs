@@ -1,3 +1,4 @@
+using Wendro.Core.Consult;
 using Wendro.Core.Hair;
 using Wendro.Core.Plans;
 
@@ -29,6 +30,12 @@ public sealed class VisitRow
 
     /// <summary>Her hair as it was read at this visit.</summary>
     public required HairProfile Hair { get; set; }
+
+    /// <summary>What was asked and answered at this visit.</summary>
+    public Consultation Consultation { get; set; } = Consultation.Fresh;
+
+    /// <summary>How often hair and answers were changed: refuses a second writer who read an older state.</summary>
+    public int ConsultVersion { get; set; }
 }
 
 /// <summary>One revision of a visit's plan. Only ever added.</summary>

@@ -2,6 +2,7 @@ using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Design;
 using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
+using Wendro.Core.Consult;
 using Wendro.Core.Hair;
 using Wendro.Core.Plans;
 using Wendro.Formats;
@@ -39,6 +40,7 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
             visit.ToTable("Visits");
             visit.HasOne(v => v.Client).WithMany().HasForeignKey(v => v.ClientId).OnDelete(DeleteBehavior.Cascade);
             visit.Property(v => v.Hair).HasConversion(AsJson<HairProfile>());
+            visit.Property(v => v.Consultation).HasConversion(AsJson<Consultation>());
             // Stored as UTC ticks, so that the day's visits can be ordered and cut in the database.
             visit.Property(v => v.StartsAt).HasConversion(t => t.UtcTicks, t => new DateTimeOffset(t, TimeSpan.Zero));
             visit.HasIndex(v => v.StartsAt);

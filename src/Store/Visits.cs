@@ -1,5 +1,6 @@
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
+using Wendro.Core.Consult;
 using Wendro.Core.Hair;
 using Wendro.Core.Plans;
 
@@ -9,7 +10,8 @@ namespace Wendro.Store;
 public sealed record StoredPlan(History History, Plan Plan);
 
 /// <summary>A visit with what is needed to work on it.</summary>
-public sealed record StoredVisit(Guid Id, Guid ClientId, string Client, string About, DateTimeOffset StartsAt, HairProfile Hair);
+public sealed record StoredVisit(
+    Guid Id, Guid ClientId, string Client, string About, DateTimeOffset StartsAt, HairProfile Hair, Consultation Consultation, int ConsultVersion);
 
 /// <summary>Somebody else's revision came first; nothing was written.</summary>
 public sealed class StaleRevisionException(int current) : Exception($"The plan is at revision {current}.")
@@ -87,11 +89,26 @@ public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider
         return Stored(visit);
     }
 
-    /// <summary>Changes what was read off her hair at a visit.</summary>
+    /// <summary>Changes what was read off her hair at a visit, whatever was read before; false if there is no such visit.</summary>
     public async Task<bool> SetHairAsync(Guid visit, HairProfile hair, CancellationToken stop)
     {
         await using var db = new StudioContext(options);
-        return await db.Visits.Where(v => v.Id == visit).ExecuteUpdateAsync(s => s.SetProperty(v => v.Hair, hair), stop) == 1;
+        return await db.Visits.Where(v => v.Id == visit).ExecuteUpdateAsync(
+            s => s.SetProperty(v => v.Hair, hair).SetProperty(v => v.ConsultVersion, v => v.ConsultVersion + 1), stop) == 1;
+    }
+
+    /// <summary>Changes hair and answers together; null if there is no such visit.</summary>
+    /// <exception cref="StaleRevisionException">They are no longer at the version they were changed from.</exception>
+    public async Task<StoredVisit?> SetConsultAsync(
+        Guid visit, int baseVersion, HairProfile hair, Consultation consultation, CancellationToken stop)
+    {
+        await using var db = new StudioContext(options);
+        var changed = await db.Visits.Where(v => v.Id == visit && v.ConsultVersion == baseVersion).ExecuteUpdateAsync(
+            s => s.SetProperty(v => v.Hair, hair).SetProperty(v => v.Consultation, consultation).SetProperty(v => v.ConsultVersion, baseVersion + 1),
+            stop);
+        return await FindAsync(visit, stop) is not { } found
+            ? null
+            : changed == 1 ? found : throw new StaleRevisionException(found.ConsultVersion);
     }
 
     /// <summary>The plan of a visit as it stands.</summary>
@@ -178,5 +195,5 @@ public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider
         row.Before,
         [.. row.Undone.Split(',', StringSplitOptions.RemoveEmptyEntries).Select(int.Parse)]);
 
-    private static StoredVisit Stored(VisitRow v) => new(v.Id, v.ClientId, v.Client.Name, v.Client.About, v.StartsAt, v.Hair);
+    private static StoredVisit Stored(VisitRow v) => new(v.Id, v.ClientId, v.Client.Name, v.Client.About, v.StartsAt, v.Hair, v.Consultation, v.ConsultVersion);
 }

@@ -83,4 +83,27 @@ internal static class Given
 
         return head;
     }
+
+    /// <summary>Mean level of a zone's hair by mass: as its panels say it, and counted over its strands.</summary>
+    public static (double Panels, double Strands) MeansOf(this PlannedHead head, Zone zone)
+    {
+        double sum = 0, mass = 0, panels = 0, grams = 0;
+        foreach (var (panel, p) in head.Panels.Select((panel, p) => (panel, p)).Where(x => x.panel.Panel.Key.Zone == zone))
+        {
+            panels += panel.MeanLevel(head.Hair, Moment.Rinsed) * panel.Panel.HairGrams;
+            grams += panel.Panel.HairGrams;
+            foreach (var i in head.Map.StrandsOf[p])
+            {
+                for (var k = 1; k < Places.Count; k++)
+                {
+                    var length = head.Looks.OnHead.Lengths[i] * (Places.Share(k) - Places.Share(k - 1));
+                    sum += Level.FromByte(head.Levels[i * Places.Count + k]) * length;
+                    mass += length;
+                }
+            }
+        }
+
+        Assert.True(mass > 0 && grams > 0);
+        return (panels / grams, sum / mass);
+    }
 }

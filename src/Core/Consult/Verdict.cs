@@ -157,8 +157,7 @@ public sealed record Verdict(
         }
 
         var first = visits[0];
-        var spread = (first.Level.High - first.Level.Low) / 2;
-        var text = $"{(ends.Coloured ? "Old colour at" : ends.Lightened ? "Lightened ends at" : "Natural")} {first.From:0.0} lifts to {first.Level.Level:0.0} ± {spread:0.0} with {first.Words}.";
+        var text = $"{(ends.Coloured ? "Old colour at" : ends.Lightened ? "Lightened ends at" : "Natural")} {first.From:0.0} lifts to {first.Level.Level:0.0} ± {first.Level.HalfWidth:0.0} with {first.Words}.";
         if (ends.Coloured)
         {
             text += " Old colour holds it back by one level.";
@@ -212,7 +211,7 @@ public sealed record Verdict(
         }
 
         var first = visits[0];
-        var words = $"Today your hair can go from level {first.From:0.#} to about level {first.Level.Level:0.#}, give or take {(first.Level.High - first.Level.Low) / 2:0.#}. "
+        var words = $"Today your hair can go from level {first.From:0.#} to about level {first.Level.Level:0.#}, give or take {first.Level.HalfWidth:0.#}. "
             + $"Before toning it will look {first.Undertone}; the toner takes that warmth down.";
         if (visits.Count > 1)
         {

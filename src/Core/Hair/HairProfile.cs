@@ -49,8 +49,8 @@ public sealed record HairProfile(
     /// <summary>The bands; none where no history is told.</summary>
     public IReadOnlyList<Band> Bands => History ?? [];
 
-    /// <summary>The same hair as far as it falls: what lies on it, what was done to it and how light it is makes no difference to that.</summary>
-    public HairProfile AsItFalls => this with { NaturalLevel = Usual.NaturalLevel, Porosity = Usual.Porosity, Coloured = false, History = null, GreyShare = 0, Condition = Condition.Sound, Own = null };
+    /// <summary>The same hair as far as it falls (no property: a record writes out its properties, and this one would never end): what lies on it, what was done to it and how light it is makes no difference to that.</summary>
+    public HairProfile AsItFalls() => this with { NaturalLevel = Usual.NaturalLevel, Porosity = Usual.Porosity, Coloured = false, History = null, GreyShare = 0, Condition = Condition.Sound, Own = null };
 
     /// <summary>Equal when every value is, the bands one by one.</summary>
     public bool Equals(HairProfile? other) =>

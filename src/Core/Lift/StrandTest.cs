@@ -132,6 +132,9 @@ public sealed record Forecast(double Low, double Level, double High)
     /// <summary>How often the band holds the truth: eight of ten. Model assumption.</summary>
     public const double Covers = 0.8;
 
+    /// <summary>Half the width of the band, levels.</summary>
+    public double HalfWidth => (High - Low) / 2;
+
     private const double Widths = 1.2816;
     private const double Nudge = 1e-3;
 

@@ -1,6 +1,8 @@
+using Wendro.Core.Consult;
 using Wendro.Core.Hair;
 using Wendro.Core.Plans;
 using Wendro.Core.Units;
+using Wendro.Host.Consult;
 using Wendro.Host.Frame;
 using Wendro.Host.Paint;
 using Wendro.Store;
@@ -79,7 +81,7 @@ internal static class DayEndpoints
         api.MapPost("/clients", async (HttpRequest request, Visits visits, TimeProvider clock, CancellationToken stop) =>
             {
                 var body = await Body.ReadAsync<NewClient>(request);
-                var problems = HairChecks.Of(body.Hair);
+                var problems = HairProblems(body.Hair);
                 if (string.IsNullOrWhiteSpace(body.Name) || body.Name.Length > 100)
                 {
                     problems.Add(new("name", "Between 1 and 100 characters."));
@@ -105,7 +107,7 @@ internal static class DayEndpoints
         api.MapPost("/clients/{client:guid}/visits", async (Guid client, HttpRequest request, Visits visits, TimeProvider clock, CancellationToken stop) =>
             {
                 var body = await Body.ReadAsync<NewVisit>(request);
-                var problems = HairChecks.Of(body.Hair);
+                var problems = HairProblems(body.Hair);
                 if (problems.Count > 0)
                 {
                     throw new BadInputException(problems);
@@ -122,8 +124,8 @@ internal static class DayEndpoints
         api.MapPut("/visits/{visit:guid}/hair", async (Guid visit, HttpRequest request, Visits visits, CancellationToken stop) =>
             {
                 var hair = await Body.ReadAsync<HairProfile>(request);
-                var problems = HairChecks.Of(hair).Select(p => p with { Field = p.Field.Replace("hair.", string.Empty, StringComparison.Ordinal) }).ToArray();
-                if (problems.Length > 0)
+                var problems = ConsultChecks.Of(hair);
+                if (problems.Count > 0)
                 {
                     throw new BadInputException(problems);
                 }
@@ -139,40 +141,18 @@ internal static class DayEndpoints
     {
         var painted = at.Head.Panels.Count(p => p.Painted is not null);
         var findings = at.Head.Findings;
-        string[] missing = (painted, findings.Count) switch
+        string[] seen = (painted, findings.Count) switch
         {
             (0, _) => ["Nothing painted yet"],
             (_, 0) => [],
             (_, 1) => [$"One thing to look at: {findings[0].Title}"],
             _ => [$"{findings.Count} things to look at, first: {findings[0].Title}"],
         };
+        string[] missing = [.. ConsultWords.Missing(at), .. seen];
         return new Glance(at.Head.Panels.Count, painted, missing);
     }
-}
 
-/// <summary>Checks what was read off the hair.</summary>
-internal static class HairChecks
-{
-    public static List<Problem> Of(HairProfile? hair)
-    {
-        var problems = new List<Problem>();
-        if (hair is null)
-        {
-            return problems;
-        }
-
-        void Range(double value, double low, double high, string field, string unit)
-        {
-            if (!(value >= low && value <= high))
-            {
-                problems.Add(new(field, $"Between {low:0.##} and {high:0.##} {unit}".TrimEnd() + "."));
-            }
-        }
-
-        Range(hair.NaturalLevel, Level.Darkest, Level.Lightest, "hair.naturalLevel", string.Empty);
-        Range(hair.Cut.HemCm, 16, 75, "hair.cut.hemCm", "cm");
-        Range(hair.Cut.LayersCm, 0, 30, "hair.cut.layersCm", "cm");
-        Range(hair.Cut.FaceLayersCm, 0, 30, "hair.cut.faceLayersCm", "cm");
-        return problems;
-    }
+    private static List<Problem> HairProblems(HairProfile? hair) => hair is null
+        ? []
+        : ConsultChecks.Of(hair).Select(p => p with { Field = $"hair.{p.Field}" }).ToList();
 }

@@ -5,6 +5,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Wendro.Core.Plans;
 using Wendro.Core.Units;
 using Wendro.Formats;
+using Wendro.Host.Paint;
 using Wendro.Store;
 
 namespace Wendro.Host.Frame;
@@ -25,6 +26,7 @@ internal sealed class Mishaps : IExceptionHandler
             BadInputException bad => Answers.Invalid(bad.Problems),
             FileRefusedException refused => Answers.Invalid([new Problem("file", refused.Message)]),
             StaleRevisionException stale => Answers.Stale(stale.Current),
+            StoppedException stopped => Answers.Stopped(stopped.Stops),
             BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Answers.TooLarge(),
             BadHttpRequestException bad => TypedResults.Problem(statusCode: bad.StatusCode, title: bad.Message),
             _ => null,
@@ -50,9 +52,15 @@ internal static class Answers
 
     public static ProblemHttpResult Stale(int current) => TypedResults.Problem(
         statusCode: StatusCodes.Status409Conflict,
-        title: "The plan has changed meanwhile.",
+        title: "It has changed meanwhile.",
         detail: $"It is at revision {current}. Read it again and repeat the change; nothing was lost.",
         extensions: new Dictionary<string, object?> { ["currentRevision"] = current });
+
+    public static ProblemHttpResult Stopped(IReadOnlyList<string> stops) => TypedResults.Problem(
+        statusCode: StatusCodes.Status409Conflict,
+        title: "Stopped: nothing is painted today.",
+        detail: string.Join(" ", stops),
+        extensions: new Dictionary<string, object?> { ["stops"] = stops });
 
     public static ValidationProblem Invalid(IEnumerable<Problem> problems) => TypedResults.ValidationProblem(
         problems.GroupBy(p => p.Field).ToDictionary(g => g.Key, g => g.Select(p => p.Message).ToArray()),

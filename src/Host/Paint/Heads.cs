@@ -26,7 +26,7 @@ internal sealed class Heads(HeadForm head)
     public HairLooks LooksFor(HairProfile hair, PartLine part)
     {
         // What was done to hair, and how light it is, makes no difference to how it falls.
-        hair = hair.AsItFalls;
+        hair = hair.AsItFalls();
         lock (gate)
         {
             for (var node = looks.First; node is not null; node = node.Next)

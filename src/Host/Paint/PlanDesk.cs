@@ -2,18 +2,26 @@ using System.Collections.Concurrent;
 using System.Text.Json;
 using Wendro.Core.Plans;
 using Wendro.Formats;
+using Wendro.Host.Consult;
 using Wendro.Host.Frame;
 using Wendro.Store;
 
 namespace Wendro.Host.Paint;
 
-/// <summary>A plan at work: the visit, what is stored, and the plan on its head.</summary>
-internal sealed record AtWork(StoredVisit Visit, StoredPlan Stored, PlannedHead Head);
+/// <summary>A plan at work: the visit, what is stored, the plan on its head, and when it was looked at.</summary>
+internal sealed record AtWork(StoredVisit Visit, StoredPlan Stored, PlannedHead Head, DateTimeOffset Now);
+
+/// <summary>A safety stop stands: nothing is painted. Nothing was changed.</summary>
+internal sealed class StoppedException(IReadOnlyList<string> stops) : Exception(stops[0])
+{
+    /// <summary>The stops, in words.</summary>
+    public IReadOnlyList<string> Stops { get; } = stops;
+}
 
 /// <summary>
 /// Where plans are worked on: reads them onto their heads, and lets every change in by the one door, one at a time for each visit.
 /// </summary>
-internal sealed class PlanDesk(Visits visits, Heads heads)
+internal sealed class PlanDesk(Visits visits, Heads heads, TimeProvider clock)
 {
     private readonly ConcurrentDictionary<Guid, SemaphoreSlim> turns = new();
     private readonly ConcurrentDictionary<Guid, long> newestPreview = new();
@@ -26,16 +34,22 @@ internal sealed class PlanDesk(Visits visits, Heads heads)
             return null;
         }
 
-        return new AtWork(found, stored, heads.Planned(visit, found.Hair, new(stored.History.Shows, stored.Plan), null));
+        return new AtWork(found, stored, heads.Planned(visit, found.Hair, new(stored.History.Shows, stored.Plan), null), clock.GetLocalNow());
     }
 
     /// <summary>Applies an edit and stores it.</summary>
     /// <exception cref="BadInputException">Values that can't be taken.</exception>
     /// <exception cref="StaleRevisionException">The plan is no longer at the base revision.</exception>
+    /// <exception cref="StoppedException">A safety stop stands and the edit paints.</exception>
     public Task<(AtWork Before, AtWork After, IReadOnlyList<string> Lost)?> EditAsync(
         Guid visit, int baseRevision, PlanEdit edit, CancellationToken stop) =>
         ChangeAsync(visit, baseRevision, async at =>
         {
+            if (Stopped.Paints(edit) && ConsultWords.Stops(at) is { Count: > 0 } stops)
+            {
+                throw new StoppedException(stops);
+            }
+
             var applied = Apply(at, edit);
             var what = JsonSerializer.Serialize(edit, WendroJson.Options);
             return (await visits.AppendAsync(visit, at.Stored, applied.Plan, what, stop), applied.Lost);
@@ -111,7 +125,7 @@ internal sealed class PlanDesk(Visits visits, Heads heads)
             var (stored, lost) = await change(at);
             newestPreview.TryRemove(visit, out _);
             var head = heads.Planned(visit, at.Visit.Hair, new(stored.History.Shows, stored.Plan), at.Head);
-            return (at, new AtWork(at.Visit, stored, head), lost);
+            return (at, at with { Stored = stored, Head = head }, lost);
         }
         finally
         {

@@ -2,6 +2,7 @@ using Wendro.Core.Blend;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 using Wendro.Formats;
+using Wendro.Host.Consult;
 using Wendro.Host.Frame;
 
 namespace Wendro.Host.Paint;
@@ -130,7 +131,7 @@ internal static class PlanEndpoints
             panels,
             MeasuresView.Of(after.Head.Measures),
             FindingView.Of(after.Head, cutting),
-            PlanCautions.Of(after.Head),
+            ConsultWords.Cautions(after),
             recut ? null : StrandLevelsView.Between(before.Head, after.Head));
     }
 
@@ -161,7 +162,8 @@ internal static class PlanEndpoints
             PanelView.Of(at.Head),
             MeasuresView.Of(at.Head.Measures),
             FindingView.Of(at.Head, heads.CuttingFor(at.Visit.Hair)),
-            PlanCautions.Of(at.Head),
+            ConsultWords.Stops(at),
+            ConsultWords.Cautions(at),
             at.Head.Looks.Head.Chart.Outline.SelectMany(p => new[] { Math.Round(p.X, 3), Math.Round(p.Y, 3) }).ToArray(),
             at.Head.Looks.Head.ZonesFor(at.Stored.Plan.Part).PartOnMap.SelectMany(p => new[] { Math.Round(p.X, 3), Math.Round(p.Y, 3) }).ToArray());
     }

@@ -2,6 +2,7 @@ using Wendro.Core.Blend;
 using Wendro.Core.Fall;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
+using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 
@@ -23,6 +24,7 @@ namespace Wendro.Host.Paint;
 /// <param name="StartCm">Where the paint begins, spread and share resolved, cm; null while natural.</param>
 /// <param name="MeanLevel">Mean level over its hair by mass, rinsed.</param>
 /// <param name="BrightestLevel">Level where its paint is thickest, rinsed.</param>
+/// <param name="LevelSpread">Half the width of that forecast's band, levels; 0 while natural.</param>
 /// <param name="SeenShare">Share of the hair seen worn down that it makes up, 0..1.</param>
 /// <param name="Strip">The panel hung flat; only where few panels are told.</param>
 internal sealed record PanelView(
@@ -41,6 +43,7 @@ internal sealed record PanelView(
     double? StartCm,
     double MeanLevel,
     double BrightestLevel,
+    double LevelSpread,
     double SeenShare,
     Strip? Strip = null)
 {
@@ -65,6 +68,7 @@ internal sealed record PanelView(
             p.Painted?.StartCm,
             p.MeanLevel(hair, Moment.Rinsed),
             p.BrightestLevel(hair, Moment.Rinsed),
+            p.LiftingOf(hair) is { } lifting ? Forecast.Of(lifting.Case, p.Formula!.Minutes).HalfWidth : 0,
             head.Measures.SeenShares[index]);
     }
 }
@@ -151,6 +155,7 @@ internal sealed record PlanView(
     IReadOnlyList<PanelView> Panels,
     MeasuresView Measures,
     IReadOnlyList<FindingView> Findings,
+    IReadOnlyList<string> Stops,
     IReadOnlyList<string> Cautions,
     IReadOnlyList<double> ScalpOutline,
     IReadOnlyList<double> PartLine);

@@ -83,6 +83,13 @@ namespace Wendro.Store.Migrations
                     b.Property<Guid>("ClientId")
                         .HasColumnType("TEXT");
 
+                    b.Property<int>("ConsultVersion")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Consultation")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Hair")
                         .IsRequired()
                         .HasColumnType("TEXT");

@@ -100,24 +100,8 @@ public sealed class StrandHistoryTests
     {
         var hair = HairProfile.Usual with { NaturalLevel = 4, History = [Good[0], Good[1], Good[2] with { Share = 1 }] };
         var head = HeadWith(hair, new PaintZone(Zone.UpperBack, new PanelPaint(Shape.Full, 6, 0, 4, 30, 30)));
-        var (sum, count, panels, grams) = (0.0, 0, 0.0, 0.0);
-        for (var p = 0; p < head.Panels.Count; p++)
-        {
-            if (head.Panels[p].Panel.Key.Zone != Zone.UpperBack)
-            {
-                continue;
-            }
-
-            panels += head.Panels[p].MeanLevel(hair, Moment.Rinsed) * head.Panels[p].Panel.HairGrams;
-            grams += head.Panels[p].Panel.HairGrams;
-            foreach (var i in head.Map.StrandsOf[p])
-            {
-                sum += head.Levels.Skip(i * Places.Count).Take(Places.Count).Average(b => 1 + b * 9 / 255.0);
-                count++;
-            }
-        }
-
-        Assert.Equal(panels / grams, sum / count, 0.25);
+        var (panels, strands) = head.MeansOf(Zone.UpperBack);
+        Assert.Equal(panels, strands, 0.12);
     }
 
     [Fact]
@@ -127,6 +111,10 @@ public sealed class StrandHistoryTests
         Assert.Equal(a, b);
         Assert.Equal(a.GetHashCode(), b.GetHashCode());
         Assert.NotEqual(a, a with { History = [.. Good[..2]] });
-        Assert.Equal(a.AsItFalls, (b with { NaturalLevel = 9, Coloured = true }).AsItFalls);
+        Assert.Equal(a.AsItFalls(), (b with { NaturalLevel = 9, Coloured = true }).AsItFalls());
     }
+
+    [Fact]
+    public void Hair_can_be_written_out_for_people() =>
+        Assert.Contains("NaturalLevel = 5", (HairProfile.Usual with { History = Good }).ToString(), StringComparison.Ordinal);
 }

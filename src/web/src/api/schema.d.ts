@@ -107,6 +107,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{visit}/consult": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Her hair, the answers, safety, verdict and strand test */
+        get: operations["GetConsult"];
+        /** Takes hair and answers together; a stale version answers 409 */
+        put: operations["PutConsult"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{visit}/plan": {
         parameters: {
             query?: never;
@@ -418,6 +436,27 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Advice: {
+            technique: string;
+            why: string;
+        };
+        Band: {
+            /** Format: double */
+            fromCm: number;
+            /** Format: double */
+            toCm: number;
+            state: components["schemas"]["BandState"];
+            /** Format: double */
+            level: number;
+            /**
+             * Format: double
+             * @default 1
+             */
+            share: number;
+            porosity?: null | components["schemas"]["Porosity"];
+        };
+        /** @enum {unknown} */
+        BandState: "natural" | "coloured" | "lightened";
         ClientView: {
             /** Format: uuid */
             id: string;
@@ -429,8 +468,55 @@ export interface components {
             /** Format: double */
             shineGain: number;
         };
+        /**
+         * @default sound
+         * @enum {unknown}
+         */
+        Condition: "sound" | "dry" | "breaking";
+        ConsultBody: {
+            /** Format: int32 */
+            baseVersion: number;
+            hair: components["schemas"]["HairProfile"];
+            consultation: components["schemas"]["Consultation"];
+        };
+        ConsultView: {
+            /** Format: int32 */
+            version: number;
+            hair: components["schemas"]["HairProfile"];
+            consultation: components["schemas"]["Consultation"];
+            safety: components["schemas"]["SafetyPoint"][];
+            verdict: components["schemas"]["Verdict"];
+            curve: components["schemas"]["StrandCurve"];
+        };
+        Consultation: {
+            patch?: null | components["schemas"]["PatchTest"];
+            reacted?: null | boolean;
+            scalp?: null | components["schemas"]["Scalp"];
+            salts?: null | components["schemas"]["Salts"];
+            adult?: null | boolean;
+            /** @default false */
+            atHome: boolean;
+            strand?: null | components["schemas"]["StrandTest"];
+            /**
+             * Format: double
+             * @default 180
+             */
+            minutesToday: number;
+            /**
+             * Format: double
+             * @default 8
+             */
+            weeksBetween: number;
+            overrides?: null | components["schemas"]["Override"][];
+            words?: null | string;
+        };
         /** @enum {unknown} */
         Covering: "open" | "mesh" | "film" | "foil";
+        /**
+         * @default straight
+         * @enum {unknown}
+         */
+        Curl: "straight" | "wavy" | "curly" | "coily";
         Cut: {
             /** Format: double */
             hemCm: number;
@@ -505,6 +591,14 @@ export interface components {
             edit: components["schemas"]["PlanEdit"];
             mends: boolean;
         };
+        Forecast: {
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            level: number;
+            /** Format: double */
+            high: number;
+        };
         Formula: {
             id: string;
             lightener: components["schemas"]["Lightener"];
@@ -520,6 +614,11 @@ export interface components {
             painted: number;
             missing: string[];
         };
+        Ground: {
+            what: string;
+            value: string;
+            kind: string;
+        };
         HairProfile: {
             /** Format: double */
             naturalLevel: number;
@@ -528,6 +627,15 @@ export interface components {
             porosity: components["schemas"]["Porosity"];
             coloured: boolean;
             cut: components["schemas"]["Cut"];
+            history?: null | components["schemas"]["Band"][];
+            curl?: components["schemas"]["Curl"];
+            /**
+             * Format: double
+             * @default 0
+             */
+            greyShare: number;
+            condition?: components["schemas"]["Condition"];
+            own?: null | components["schemas"]["OwnLift"];
         };
         Health: {
             status: string;
@@ -614,6 +722,24 @@ export interface components {
             /** Format: date-time */
             startsAt?: null | string;
         };
+        Override: {
+            question: string;
+            reason: string;
+            /** Format: date-time */
+            at: string;
+        };
+        OwnLift: {
+            /** Format: double */
+            speed: number;
+            /** Format: double */
+            capLevels: number;
+            /** Format: double */
+            speedSpread: number;
+            /** Format: double */
+            capSpread: number;
+            /** Format: double */
+            together: number;
+        };
         PanelPaint: {
             shape?: components["schemas"]["Shape"];
             /**
@@ -682,6 +808,8 @@ export interface components {
             /** Format: double */
             brightestLevel: number;
             /** Format: double */
+            levelSpread: number;
+            /** Format: double */
             seenShare: number;
             strip?: null | components["schemas"]["Strip"];
         };
@@ -699,6 +827,13 @@ export interface components {
         };
         /** @enum {unknown} */
         Parting: "horizontal" | "diagonalBack";
+        /** @enum {unknown} */
+        PatchResult: "waiting" | "clear" | "reacted";
+        PatchTest: {
+            /** Format: date-time */
+            at: string;
+            result: components["schemas"]["PatchResult"];
+        };
         Plan: {
             /** Format: int32 */
             seed: number;
@@ -885,6 +1020,7 @@ export interface components {
             panels: components["schemas"]["PanelView"][];
             measures: components["schemas"]["MeasuresView"];
             findings: components["schemas"]["FindingView"][];
+            stops: string[];
             cautions: string[];
             scalpOutline: number[];
             partLine: number[];
@@ -899,12 +1035,30 @@ export interface components {
             detail?: null | string;
             instance?: null | string;
         };
+        Reading: {
+            /** Format: double */
+            minutes: number;
+            /** Format: double */
+            level: number;
+        };
         Remedy: {
             kind: string;
             words: string;
             /** Format: double */
             minutes: null | number;
         };
+        SafetyPoint: {
+            question: string;
+            standing: components["schemas"]["Standing"];
+            title: string;
+            answer: string;
+            words: string;
+            reason?: null | string;
+        };
+        /** @enum {unknown} */
+        Salts: "none" | "notSure" | "yes" | null;
+        /** @enum {unknown} */
+        Scalp: "calm" | "irritated" | "broken" | null;
         Sections: {
             parting: components["schemas"]["Parting"];
             /** Format: double */
@@ -924,14 +1078,30 @@ export interface components {
         Shape: "v" | "slant" | "full";
         /** @enum {unknown} */
         Side: "left" | "right";
+        /** @enum {unknown} */
+        Standing: "stop" | "caution" | "ask" | "clear";
         StepBody: {
             /** Format: int32 */
             baseRevision: number;
+        };
+        StrandCurve: {
+            minutes: number[];
+            levels: number[];
+            low: number[];
+            high: number[];
+            own: null | components["schemas"]["OwnLift"];
         };
         StrandLevelsView: {
             ranges: number[];
             /** Format: byte */
             levels: string;
+        };
+        StrandTest: {
+            lightener: components["schemas"]["Lightener"];
+            /** Format: double */
+            volume: number;
+            covering: components["schemas"]["Covering"];
+            readings: components["schemas"]["Reading"][];
         };
         Strip: {
             /** Format: int32 */
@@ -970,6 +1140,29 @@ export interface components {
              * @default 1
              */
             coat: number;
+        };
+        Verdict: {
+            today: boolean;
+            title: string;
+            text: string;
+            visits: components["schemas"]["VisitAhead"][];
+            /** Format: double */
+            minutesNeeded: number;
+            advised: components["schemas"]["Advice"];
+            ruledOut: components["schemas"]["Advice"][];
+            grounds: components["schemas"]["Ground"][];
+            wordsForHer: string;
+        };
+        VisitAhead: {
+            /** Format: int32 */
+            number: number;
+            /** Format: double */
+            from: number;
+            level: components["schemas"]["Forecast"];
+            undertone: string;
+            words: string;
+            /** Format: double */
+            weeksAfter: number;
         };
         /** @enum {unknown} */
         Wear: "down" | "tiedHigh";
@@ -1220,6 +1413,90 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetConsult: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConsultView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PutConsult: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConsultBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConsultView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };

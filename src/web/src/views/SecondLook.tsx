@@ -1,5 +1,6 @@
 import { Button, Popover } from "antd";
 import type { Finding, PlanView } from "../api/client";
+import { Mark } from "./Mark";
 import { zoneWords } from "./words";
 
 interface Props {
@@ -46,17 +47,6 @@ export function SecondLook({ plan, onShow, onFix }: Props) {
         )}
       </div>
     </section>
-  );
-}
-
-function Mark({ severity }: { severity: Finding["severity"] }) {
-  const word = { alarm: "alarm", caution: "caution", note: "note" }[severity];
-  return (
-    <svg width="18" height="18" viewBox="0 0 18 18" role="img" aria-label={word}>
-      {severity === "alarm" && <path d="M9 1.5 17 16.5H1Z" fill="#a33a1f" />}
-      {severity === "caution" && <path d="M9 1 17 9 9 17 1 9Z" fill="#b07a12" />}
-      {severity === "note" && <circle cx="9" cy="9" r="6.5" fill="none" stroke="#566064" strokeWidth="2.5" />}
-    </svg>
   );
 }
 

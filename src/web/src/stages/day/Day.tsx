@@ -12,6 +12,7 @@ const usual: HairProfile = {
   porosity: "normal",
   coloured: false,
   cut: { hemCm: 34, layersCm: 0, faceLayersCm: 0 },
+  greyShare: 0,
 };
 
 /** Home is the day: its visits in time order, each head as it is and as planned. */

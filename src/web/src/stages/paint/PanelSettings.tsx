@@ -92,8 +92,8 @@ export function PanelSettings({ plan, panel, edit }: Props) {
             <FormulaChoice plan={plan} panel={panel} edit={edit} />
           </Line>
           <p className="facts">
-            Reaches level <strong>{panel.brightestLevel.toFixed(1)}</strong>, mean{" "}
-            <strong>{panel.meanLevel.toFixed(1)}</strong>. Worn down it is{" "}
+            Reaches level <strong>{panel.brightestLevel.toFixed(1)}</strong> ± {panel.levelSpread.toFixed(1)},
+            mean <strong>{panel.meanLevel.toFixed(1)}</strong>. Worn down it is{" "}
             <strong>{(panel.seenShare * 100).toFixed(1)} %</strong> of the hair seen.
           </p>
           <div className="row">

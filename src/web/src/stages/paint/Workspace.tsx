@@ -12,6 +12,7 @@ import { HeadView } from "../../views/HeadView";
 import { PanelStrip } from "../../views/PanelStrip";
 import { SecondLook } from "../../views/SecondLook";
 import { hairWords } from "../../views/words";
+import { Consult, WishSliders } from "../consult/Consult";
 import { ZoneSettings } from "../section/ZoneSettings";
 import { PanelSettings } from "./PanelSettings";
 
@@ -21,7 +22,7 @@ const wearWords: Record<Wear, string> = { down: "Down", tiedHigh: "Tied high" };
 export function Workspace() {
   const { visit = "", stage = "paint" } = useParams();
   const { work, problem } = usePlan(visit);
-  if (stage !== "section" && stage !== "paint") {
+  if (stage !== "consult" && stage !== "section" && stage !== "paint") {
     return <Navigate to={`/visits/${visit}/paint`} replace />;
   }
   if (!work) {
@@ -121,9 +122,13 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
   }, [plan.client]);
 
   const done = useMemo(
-    () => new Set<Stage>(plan.panels.some((p) => p.paint) ? ["section"] : []),
+    () => new Set<Stage>(plan.panels.some((p) => p.paint) ? ["consult", "section"] : []),
     [plan.panels],
   );
+
+  // At the consultation she is looked at as she came; elsewhere as planned.
+  const { setMoment } = work;
+  useEffect(() => setMoment(stage === "consult" ? "before" : "rinsed"), [stage, setMoment]);
   const painted = plan.panels.filter((p) => p.paint).length;
   const strip = panel?.strip ?? fetched ?? undefined;
 
@@ -178,53 +183,72 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
           litKey={glow.key}
           onPick={(i) => plan.panels[i] && select(plan.panels[i].key)}
         />
-        <MomentLine work={work} />
+        {stage === "consult" ? <WishSliders plan={plan} edit={work.edit} /> : <MomentLine work={work} />}
       </section>
 
-      <section className="col map-col" aria-label="Where">
-        <div className="title">
-          <h2>Crown map</h2>
-          <span>
-            {plan.panels.length} panels · {painted} painted
-          </span>
-        </div>
-        <CrownMap
-          scalp={plan.scalpOutline}
-          part={plan.partLine}
-          panels={plan.panels}
-          natural={plan.hair.naturalLevel}
-          colours={colours?.levels}
-          selected={panel?.key}
-          marked={marked}
-          onSelect={select}
-        />
-        {stage === "paint" && panel ? (
-          <PanelSettings plan={plan} panel={panel} edit={work.edit} />
-        ) : (
-          <ZoneSettings plan={plan} panel={panel} edit={work.edit} onPickZone={(key) => select(key)} />
-        )}
-      </section>
+      {stage === "consult" ? (
+        <Consult visit={visit} plan={plan} colours={colours} reload={work.reload} />
+      ) : (
+        <>
+          <section className="col map-col" aria-label="Where">
+            <div className="title">
+              <h2>Crown map</h2>
+              <span>
+                {plan.panels.length} panels · {painted} painted
+              </span>
+            </div>
+            <CrownMap
+              scalp={plan.scalpOutline}
+              part={plan.partLine}
+              panels={plan.panels}
+              natural={plan.hair.naturalLevel}
+              colours={colours?.levels}
+              selected={panel?.key}
+              marked={marked}
+              onSelect={select}
+            />
+            {stage === "paint" && panel ? (
+              <PanelSettings plan={plan} panel={panel} edit={work.edit} />
+            ) : (
+              <ZoneSettings plan={plan} panel={panel} edit={work.edit} onPickZone={(key) => select(key)} />
+            )}
+          </section>
 
-      <section className="col strip-col" aria-label="Strip">
-        <div className="title">
-          <h2>Strip</h2>
-          <span>{panel ? `${panel.lengthCm.toFixed(0)} cm · ${panel.thicknessMm.toFixed(0)} mm` : ""}</span>
-        </div>
-        {panel && <p className="panel-name">{panel.words}</p>}
-        {panel && (
-          <PanelStrip panel={panel} strip={strip} colours={colours} onTry={work.tryOut} onEdit={work.edit} />
-        )}
-        {panel && !panel.paint && <p className="soft">Natural. Pick a shape to paint it.</p>}
-      </section>
+          <section className="col strip-col" aria-label="Strip">
+            <div className="title">
+              <h2>Strip</h2>
+              <span>
+                {panel ? `${panel.lengthCm.toFixed(0)} cm · ${panel.thicknessMm.toFixed(0)} mm` : ""}
+              </span>
+            </div>
+            {panel && <p className="panel-name">{panel.words}</p>}
+            {panel && (
+              <PanelStrip
+                panel={panel}
+                strip={strip}
+                colours={colours}
+                onTry={work.tryOut}
+                onEdit={work.edit}
+              />
+            )}
+            {panel && !panel.paint && <p className="soft">Natural. Pick a shape to paint it.</p>}
+          </section>
 
-      <aside className="col look-col">
-        <SecondLook plan={plan} onShow={show} onFix={(f) => f.fix && work.edit(f.fix.edit)} />
-        <ul className="care" aria-label="Care">
-          {plan.cautions.map((c) => (
-            <li key={c}>{c}</li>
-          ))}
-        </ul>
-      </aside>
+          <aside className="col look-col">
+            <SecondLook plan={plan} onShow={show} onFix={(f) => f.fix && work.edit(f.fix.edit)} />
+            <ul className="care" aria-label="Care">
+              {plan.stops.map((s) => (
+                <li key={s} className="stop">
+                  <b>Stop.</b> {s}
+                </li>
+              ))}
+              {plan.cautions.map((c) => (
+                <li key={c}>{c}</li>
+              ))}
+            </ul>
+          </aside>
+        </>
+      )}
     </div>
   );
 }

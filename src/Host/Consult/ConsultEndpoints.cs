@@ -1,0 +1,108 @@
+using Wendro.Core.Consult;
+using Wendro.Core.Hair;
+using Wendro.Core.Lift;
+using Wendro.Core.Plans;
+using Wendro.Core.Timing;
+using Wendro.Host.Frame;
+using Wendro.Host.Paint;
+using Wendro.Store;
+
+namespace Wendro.Host.Consult;
+
+/// <summary>Hair and answers as changed, and the version they were changed from.</summary>
+/// <param name="BaseVersion">The version they were read at.</param>
+/// <param name="Hair">What was read off her hair; its own lift is worked out from the strand test.</param>
+/// <param name="Consultation">What was asked and answered.</param>
+internal sealed record ConsultBody(int BaseVersion, HairProfile Hair, Consultation Consultation);
+
+/// <summary>The strand test as a curve.</summary>
+/// <param name="Minutes">Minutes.</param>
+/// <param name="Levels">Likeliest level at each.</param>
+/// <param name="Low">Lower end of the band.</param>
+/// <param name="High">Upper end of the band.</param>
+/// <param name="Own">Her own lift against the tables; null without a reading.</param>
+internal sealed record StrandCurve(
+    IReadOnlyList<double> Minutes, IReadOnlyList<double> Levels, IReadOnlyList<double> Low, IReadOnlyList<double> High, OwnLift? Own);
+
+/// <summary>The consultation as it stands, with what follows from it.</summary>
+internal sealed record ConsultView(
+    int Version, HairProfile Hair, Consultation Consultation, IReadOnlyList<SafetyPoint> Safety, Verdict Verdict, StrandCurve Curve);
+
+/// <summary>Consult: her hair, the answers, whether it can be done.</summary>
+internal static class ConsultEndpoints
+{
+    private const double CurveMinutes = 60;
+    private const double CurveStep = 2;
+    private static readonly StrandTest UsualTest = new(Lightener.Clay, 30, Core.Paint.Covering.Open, []);
+
+    public static void MapConsult(this IEndpointRouteBuilder app)
+    {
+        var consult = app.MapGroup("/api/visits/{visit:guid}/consult").WithTags("Consult").ProducesProblem(StatusCodes.Status404NotFound);
+
+        consult.MapGet("", async (Guid visit, PlanDesk desk, CancellationToken stop) =>
+            await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(Of(at)) : Answers.NotFound("visit"))
+            .Produces<ConsultView>().WithName("GetConsult").WithSummary("Her hair, the answers, safety, verdict and strand test");
+
+        consult.MapPut("", async (Guid visit, HttpRequest request, PlanDesk desk, Visits visits, TimeProvider clock, CancellationToken stop) =>
+            {
+                var body = await Body.ReadAsync<ConsultBody>(request);
+                var problems = ConsultChecks.Of(body.Hair).Select(p => p with { Field = $"hair.{p.Field}" })
+                    .Concat(ConsultChecks.Of(body.Consultation, clock.GetLocalNow()).Select(p => p with { Field = $"consultation.{p.Field}" })).ToArray();
+                if (problems.Length > 0)
+                {
+                    throw new BadInputException(problems);
+                }
+
+                var hair = body.Hair with { Own = body.Consultation.Strand?.OwnOf(body.Hair) };
+                return await visits.SetConsultAsync(visit, body.BaseVersion, hair, body.Consultation, stop) is not null
+                    && await desk.OpenAsync(visit, stop) is { } at
+                    ? Results.Ok(Of(at))
+                    : Answers.NotFound("visit");
+            })
+            .Accepts<ConsultBody>("application/json").Produces<ConsultView>().ProducesValidationProblem().ProducesProblem(StatusCodes.Status409Conflict)
+            .WithName("PutConsult").WithSummary("Takes hair and answers together; a stale version answers 409");
+    }
+
+    private static ConsultView Of(AtWork at)
+    {
+        var (hair, consultation, now) = (at.Visit.Hair, at.Visit.Consultation, at.Now);
+        var painted = at.Head.Panels.Where(p => p.Painted is not null).ToArray();
+        var minutes = painted.Length == 0 ? PaintingTime.FullHeadMinutes : painted.Sum(p => PaintingTime.Seconds(p.Panel, p.Painted!)) / 60;
+        return new ConsultView(
+            at.Visit.ConsultVersion,
+            hair,
+            consultation,
+            Safety.Of(consultation, hair, now),
+            Verdict.Of(hair, at.Stored.Plan.Wish, consultation, minutes, now),
+            CurveOf(hair, consultation.Strand ?? UsualTest));
+    }
+
+    private static StrandCurve CurveOf(HairProfile hair, StrandTest test)
+    {
+        var of = test.CaseOf(hair) with { Own = test.OwnOf(hair) };
+        var minutes = Enumerable.Range(0, (int)(CurveMinutes / CurveStep) + 1).Select(i => i * CurveStep).ToArray();
+        var forecasts = minutes.Select(m => Forecast.Of(of, m)).ToArray();
+        return new StrandCurve(
+            minutes, forecasts.Select(f => f.Level).ToArray(), forecasts.Select(f => f.Low).ToArray(), forecasts.Select(f => f.High).ToArray(), of.Own);
+    }
+}
+
+/// <summary>What a consultation means for the stages after it: stops stop painting, cautions stay in sight.</summary>
+internal static class ConsultWords
+{
+    public static IReadOnlyList<string> Stops(AtWork at) => Safety.Stops(at.Visit.Consultation, at.Visit.Hair, at.Now).Select(Words).ToArray();
+
+    public static IReadOnlyList<string> Cautions(AtWork at) =>
+        Safety.Of(at.Visit.Consultation, at.Visit.Hair, at.Now)
+            .Where(p => p.Standing == Standing.Caution && p.Reason is null && at.Head.Panels.Any(x => x.Painted is not null))
+            .Select(Words)
+            .Concat(PlanCautions.Of(at.Head))
+            .ToArray();
+
+    /// <summary>What the day's list says is missing: stops, and the tests.</summary>
+    public static IEnumerable<string> Missing(AtWork at) => Safety.Of(at.Visit.Consultation, at.Visit.Hair, at.Now)
+        .Where(p => p.Standing == Standing.Stop || (p.Question == "patch" && p.Standing == Standing.Caution && p.Reason is null))
+        .Select(p => p.Standing == Standing.Stop ? $"Stop. {p.Title}: {p.Answer}" : $"{p.Title}: {p.Answer}");
+
+    private static string Words(SafetyPoint point) => $"{point.Title}: {point.Answer}. {point.Words}";
+}

@@ -1,0 +1,227 @@
+import { Button, InputNumber, Popover, Segmented } from "antd";
+import { useRef, useState } from "react";
+import type { Schemas } from "../../api/client";
+import type { Colours } from "../../api/seen";
+import { hexOf } from "../../views/CrownMap";
+import type { Consult } from "./useConsult";
+
+type Band = Schemas["Band"];
+
+const height = 330;
+const top = 10;
+const left = 34;
+const width = 62;
+const growthCm = 1.25;
+
+/** One strand from scalp to ends with what was done to it before: drag a boundary, tap a band. */
+export function StrandBands({ consult, colours }: { consult: Consult; colours: Colours | undefined }) {
+  const { hair } = consult.view;
+  const length = hair.cut.hemCm;
+  const told = hair.history ?? [];
+  const bands: Band[] = told.length
+    ? told
+    : [{ fromCm: 0, toCm: length, state: "natural", level: hair.naturalLevel, share: 1, porosity: null }];
+  const [drag, setDrag] = useState<{ edge: number; cm: number }>();
+  const svg = useRef<SVGSVGElement>(null);
+  const perCm = height / length;
+  const edgeAt = (i: number) => (drag?.edge === i ? drag.cm : bands[i].toCm);
+  const set = (next: Band[]) => consult.setHair({ history: next });
+  const moved = (i: number, cm: number) => {
+    const low = bands[i].fromCm + 0.5;
+    const high = bands[i + 1].toCm - 0.5;
+    return Math.round(Math.min(high, Math.max(low, cm)) * 2) / 2;
+  };
+  const moveEdge = (i: number, cm: number) =>
+    set(bands.map((b, k) => (k === i ? { ...b, toCm: cm } : k === i + 1 ? { ...b, fromCm: cm } : b)));
+  const split = (i: number) => {
+    const b = bands[i];
+    const at = Math.round(((b.fromCm + b.toCm) / 2) * 2) / 2;
+    set([...bands.slice(0, i), { ...b, toCm: at }, { ...b, fromCm: at }, ...bands.slice(i + 1)]);
+  };
+  const remove = (i: number) => {
+    const rest = bands.filter((_, k) => k !== i);
+    if (i === 0) {
+      rest[0] = { ...rest[0], fromCm: 0 };
+    } else {
+      rest[i - 1] = { ...rest[i - 1], toCm: bands[i].toCm };
+    }
+    set(rest);
+  };
+  return (
+    <div className="bands">
+      <svg
+        ref={svg}
+        width={212}
+        height={height + 34}
+        role="group"
+        aria-label="Strand history"
+        onPointerMove={(e) => {
+          if (drag && svg.current) {
+            const y = e.clientY - svg.current.getBoundingClientRect().top - top;
+            setDrag({ edge: drag.edge, cm: moved(drag.edge, y / perCm) });
+          }
+        }}
+        onPointerUp={() => {
+          if (drag) {
+            moveEdge(drag.edge, drag.cm);
+            setDrag(undefined);
+          }
+        }}
+      >
+        {Array.from({ length: Math.floor(length / 10) + 1 }, (_, i) => i * 10).map((c) => (
+          <text key={c} x={left - 8} y={top + c * perCm + 5} textAnchor="end" className="small">
+            {c}
+          </text>
+        ))}
+        {bands.map((b, i) => {
+          const from = i === 0 ? 0 : edgeAt(i - 1);
+          const y = top + from * perCm;
+          const h = Math.max(0, (edgeAt(i) - from) * perCm);
+          return (
+            <g key={`${b.fromCm}`}>
+              <rect
+                x={left}
+                y={y}
+                width={width}
+                height={h}
+                fill={hexOf(colours?.levels, hair.naturalLevel)}
+              />
+              {Array.from({ length: 20 }, (_, c) => c)
+                .filter((c) => ((c * 7) % 20) / 20 < b.share)
+                .map((c) => (
+                  <rect
+                    key={c}
+                    x={left + (c * width) / 20}
+                    y={y}
+                    width={width / 20 + 0.4}
+                    height={h}
+                    fill={hexOf(colours?.levels, b.level)}
+                  />
+                ))}
+              <text x={left + width + 12} y={y + Math.max(14, h / 2)} className="small strong">
+                {i === 0 && told.length > 1 && b.state === "natural"
+                  ? "regrowth"
+                  : `level ${b.level}`}
+              </text>
+              <text x={left + width + 12} y={y + Math.max(14, h / 2) + 16} className="small">
+                {i === 0 && told.length > 1 && b.state === "natural"
+                  ? `${edgeAt(i)} cm, ${(edgeAt(i) / growthCm).toFixed(0)} months`
+                  : `${b.state}${b.share < 1 ? `, ${Math.round(b.share * 100)} %` : ""}`}
+              </text>
+            </g>
+          );
+        })}
+        {bands.slice(0, -1).map((b, i) => (
+          <g
+            key={`edge-${b.toCm}`}
+            transform={`translate(${left} ${top + edgeAt(i) * perCm})`}
+            role="slider"
+            tabIndex={0}
+            aria-label={`Boundary ${i + 1}`}
+            aria-valuenow={edgeAt(i)}
+            aria-valuemin={b.fromCm}
+            aria-valuemax={bands[i + 1].toCm}
+            aria-valuetext={`${edgeAt(i)} cm`}
+            className="handle"
+            onPointerDown={(e) => {
+              e.currentTarget.ownerSVGElement?.setPointerCapture(e.pointerId);
+              setDrag({ edge: i, cm: b.toCm });
+            }}
+            onKeyDown={(e) => {
+              const step = e.key === "ArrowDown" ? 0.5 : e.key === "ArrowUp" ? -0.5 : 0;
+              if (step) {
+                e.preventDefault();
+                moveEdge(i, moved(i, b.toCm + step));
+              }
+            }}
+          >
+            <rect x={-22} y={-22} width={width + 30} height={44} fill="transparent" />
+            <line x1={0} x2={width + 6} stroke="#0b6a80" strokeWidth={3} />
+            <circle r={10} fill="#ffffff" stroke="#0b6a80" strokeWidth={3.5} />
+          </g>
+        ))}
+      </svg>
+      {Object.entries(consult.errors)
+        .filter(([f]) => f.startsWith("history"))
+        .map(([f, words]) => (
+          <p key={f} role="alert" className="wrong">
+            {words}
+          </p>
+        ))}
+      <div className="row">
+        {bands.map((b, i) => (
+          <Popover
+            key={`${b.fromCm}-${b.toCm}`}
+            trigger="click"
+            content={
+              <BandForm
+                band={b}
+                set={(change) => set(bands.map((x, k) => (k === i ? { ...x, ...change } : x)))}
+                split={() => split(i)}
+                remove={bands.length > 1 ? () => remove(i) : undefined}
+              />
+            }
+          >
+            <Button aria-label={`Band ${i + 1}, ${b.fromCm} to ${b.toCm} cm`}>
+              {b.fromCm}–{b.toCm}
+            </Button>
+          </Popover>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+function BandForm({
+  band,
+  set,
+  split,
+  remove,
+}: {
+  band: Band;
+  set(change: Partial<Band>): void;
+  split(): void;
+  remove: (() => void) | undefined;
+}) {
+  return (
+    <div className="bandform" role="group" aria-label="Band">
+      <Segmented
+        aria-label="What was done"
+        value={band.state}
+        options={["natural", "coloured", "lightened"]}
+        onChange={(v) => set({ state: v as Schemas["BandState"] })}
+      />
+      <label className="set">
+        <span>Level</span>
+        <InputNumber
+          aria-label="Band level"
+          mode="spinner"
+          min={1}
+          max={10}
+          step={0.5}
+          value={band.level}
+          changeOnBlur
+          onChange={(v) => v !== null && set({ level: v })}
+        />
+      </label>
+      <label className="set">
+        <span>Strands</span>
+        <InputNumber
+          aria-label="Share of strands"
+          mode="spinner"
+          min={5}
+          max={100}
+          step={5}
+          suffix="%"
+          value={Math.round(band.share * 100)}
+          changeOnBlur
+          onChange={(v) => v !== null && set({ share: v / 100 })}
+        />
+      </label>
+      <div className="row">
+        <Button onClick={split}>Split in two</Button>
+        {remove && <Button onClick={remove}>Remove</Button>}
+      </div>
+    </div>
+  );
+}

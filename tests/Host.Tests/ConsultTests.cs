@@ -1,0 +1,135 @@
+using System.Text.Json.Nodes;
+
+namespace Wendro.Host.Tests;
+
+public sealed class ConsultTests(Server server) : IClassFixture<Server>
+{
+    private const string PaintBack = """{"kind":"paintZone","zone":"upperBack","paint":{"shape":"full","startCm":2}}""";
+    private readonly HttpClient http = server.CreateClient();
+
+    private Task<JsonNode> ReadAsync(string visit) => http.ReadAsync($"/api/visits/{visit}/consult");
+
+    private async Task<(int Status, JsonNode? Body)> PutAsync(string visit, Action<JsonNode> change)
+    {
+        var view = await ReadAsync(visit);
+        var body = new JsonObject
+        {
+            ["baseVersion"] = view["version"]!.DeepClone(),
+            ["hair"] = view["hair"]!.DeepClone(),
+            ["consultation"] = view["consultation"]!.DeepClone(),
+        };
+        change(body);
+        using var content = new StringContent(body.ToJsonString(), System.Text.Encoding.UTF8, "application/json");
+        var answer = await http.PutAsync(new Uri($"/api/visits/{visit}/consult", UriKind.Relative), content);
+        return ((int)answer.StatusCode, JsonNode.Parse(await answer.Content.ReadAsStringAsync()));
+    }
+
+    [Fact]
+    public async Task A_fresh_visit_asks_everything_and_has_a_verdict()
+    {
+        var view = await ReadAsync(await http.NewVisitAsync());
+        Assert.Equal(0, (int)view["version"]!);
+        Assert.NotEmpty((string)view["verdict"]!["title"]!);
+        Assert.Contains(view["safety"]!.AsArray(), s => (string)s!["question"]! == "patch" && (string)s["standing"]! == "caution");
+        Assert.Equal(31, view["curve"]!["levels"]!.AsArray().Count);
+    }
+
+    [Fact]
+    public async Task Bands_are_kept_and_seen_before_anything_is_painted()
+    {
+        var visit = await http.NewVisitAsync();
+        var levels = new Uri($"/api/visits/{visit}/plan/levels?moment=before", UriKind.Relative);
+        Assert.Single((await http.GetByteArrayAsync(levels)).Distinct());
+        var (status, view) = await PutAsync(visit, b => b["hair"]!["history"] = JsonNode.Parse(
+            """[{"fromCm":0,"toCm":4,"state":"natural","level":5},{"fromCm":4,"toCm":34,"state":"lightened","level":8,"share":0.4}]"""));
+        Assert.Equal((200, 1), (status, (int)view!["version"]!));
+        Assert.Equal(2, (await http.GetByteArrayAsync(levels)).Distinct().Count(b => b is 113 or 198));
+        Assert.StartsWith("Correction", (string)view["verdict"]!["advised"]!["technique"]!, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public async Task Readings_bend_the_forecast_and_the_plan()
+    {
+        var visit = await http.NewVisitAsync();
+        await http.EditAsync(visit, 1, PaintBack);
+        async Task<(double Mean, double Spread)> BackAsync()
+        {
+            var panels = (await http.ReadAsync($"/api/visits/{visit}/plan/panels")).AsArray().Where(p => (string)p!["zone"]! == "upperBack").ToArray();
+            return (panels.Average(p => (double)p!["meanLevel"]!), panels.Average(p => (double)p!["levelSpread"]!));
+        }
+
+        var before = await BackAsync();
+        var (status, view) = await PutAsync(visit, b => b["consultation"]!["strand"] = JsonNode.Parse(
+            """{"lightener":"clay","volume":30,"covering":"open","readings":[{"minutes":10,"level":5.2},{"minutes":20,"level":5.5},{"minutes":35,"level":5.9}]}"""));
+        Assert.Equal(200, status);
+        Assert.True((double)view!["curve"]!["own"]!["speed"]! < 0.8);
+        var after = await BackAsync();
+        Assert.True(after.Mean < before.Mean - 0.2);
+        Assert.True(after.Spread < before.Spread);
+    }
+
+    [Theory]
+    [InlineData("hair", "history", """[{"fromCm":0,"toCm":4,"state":"natural","level":5},{"fromCm":6,"toCm":34,"state":"natural","level":5}]""", "hair.history[1].fromCm")]
+    [InlineData("hair", "history", """[{"fromCm":0,"toCm":60,"state":"natural","level":5}]""", "hair.history[0].toCm")]
+    [InlineData("hair", "history", """[{"fromCm":0,"toCm":34,"state":"natural","level":11}]""", "hair.history[0].level")]
+    [InlineData("hair", "naturalLevel", "0", "hair.naturalLevel")]
+    [InlineData("hair", "curl", "\"spiral\"", "hair.curl")]
+    [InlineData("consultation", "patch", """{"at":"2031-05-07T09:00:00Z","result":"waiting"}""", "consultation.patch.at")]
+    [InlineData("consultation", "minutesToday", "1", "consultation.minutesToday")]
+    [InlineData("consultation", "overrides", """[{"question":"patch","reason":" ","at":"2031-05-06T09:00:00Z"}]""", "consultation.overrides[0].reason")]
+    public async Task What_cannot_be_so_is_named_in_place_and_nothing_is_lost(string part, string field, string value, string named)
+    {
+        var visit = await http.NewVisitAsync();
+        var before = (await ReadAsync(visit)).ToJsonString();
+        var (status, problem) = await PutAsync(visit, b => b[part]![field] = JsonNode.Parse(value));
+        Assert.Equal(400, status);
+        Assert.Contains(named, problem!["errors"]!.AsObject().Select(e => e.Key));
+        Assert.Equal(before, (await ReadAsync(visit)).ToJsonString());
+    }
+
+    [Fact]
+    public async Task A_stale_version_is_refused_and_nothing_is_lost()
+    {
+        var visit = await http.NewVisitAsync();
+        await PutAsync(visit, b => b["hair"]!["naturalLevel"] = 4);
+        var (status, problem) = await PutAsync(visit, b =>
+        {
+            b["baseVersion"] = 0;
+            b["hair"]!["naturalLevel"] = 9;
+        });
+        Assert.Equal((409, 1), (status, (int)problem!["currentRevision"]!));
+        Assert.Equal(4, (double)(await ReadAsync(visit))["hair"]!["naturalLevel"]!);
+    }
+
+    [Fact]
+    public async Task A_stop_really_stops_painting_until_it_is_gone()
+    {
+        var visit = await http.NewVisitAsync();
+        await PutAsync(visit, b => b["consultation"]!["salts"] = "yes");
+        Assert.Equal("Not today.", (string)(await ReadAsync(visit))["verdict"]!["title"]!);
+        var (stopped, problem) = await http.EditAsync(visit, 1, PaintBack);
+        Assert.Equal(409, stopped);
+        Assert.Contains("henna", (string)problem!["stops"]![0]!, StringComparison.Ordinal);
+        Assert.Single((await http.ReadAsync($"/api/visits/{visit}/plan"))["stops"]!.AsArray());
+        Assert.Contains("Stop.", (string)(await http.ReadAsync($"/api/visits/{visit}/glance"))["missing"]![0]!, StringComparison.Ordinal);
+
+        // What lays no product stays free.
+        Assert.Equal(200, (await http.EditAsync(visit, 1, """{"kind":"excludeZone","zone":"nape","reason":"undercut"}""")).Status);
+        await PutAsync(visit, b => b["consultation"]!["salts"] = "none");
+        Assert.Equal(200, (await http.EditAsync(visit, 2, PaintBack)).Status);
+    }
+
+    [Fact]
+    public async Task A_caution_stays_in_sight_until_it_is_gone_past_with_a_reason()
+    {
+        var visit = await http.NewVisitAsync();
+        await http.EditAsync(visit, 1, PaintBack);
+        async Task<bool> InSightAsync() => (await http.ReadAsync($"/api/visits/{visit}/plan"))["cautions"]!.AsArray()
+            .Any(c => ((string)c!).StartsWith("Patch test", StringComparison.Ordinal));
+        Assert.True(await InSightAsync());
+        await PutAsync(visit, b => b["consultation"]!["overrides"] = JsonNode.Parse(
+            """[{"question":"patch","reason":"Cleared here in March, same product","at":"2031-05-06T09:00:00Z"}]"""));
+        Assert.False(await InSightAsync());
+        Assert.Contains((await ReadAsync(visit))["safety"]!.AsArray(), s => (string?)s!["reason"] == "Cleared here in March, same product");
+    }
+}
