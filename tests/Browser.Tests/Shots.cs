@@ -29,6 +29,11 @@ public sealed class Shots
         Drawn(app, "worn down");
         Take(app, "second-look");
 
+        Open(app, "Maelis Thornby");
+        app.Click("Consult", By.XPath("//nav//a[contains(., 'Consult')]"));
+        app.Find("the verdict", By.CssSelector("[aria-label='Verdict']"));
+        Take(app, "consult");
+
         Open(app, "Ottoline Fjeldra");
         app.Click("Section", By.XPath("//nav//a[contains(., 'Section')]"));
         app.Find("zone settings", By.CssSelector("[aria-label='Zone settings']"));

@@ -1,0 +1,65 @@
+using OpenQA.Selenium;
+
+namespace Wendro.Browser.Tests;
+
+/// <summary>The consultation through the real page.</summary>
+public sealed class ConsultTests
+{
+    [Fact]
+    public void A_strand_is_told_a_reading_noted_a_stop_stops_and_all_is_there_again()
+    {
+        using var app = new App();
+        app.Browser.Navigate().GoToUrl(app.Address);
+        app.Click("a visit", By.XPath("//a[contains(., 'Ottoline Fjeldra')]"));
+        app.Click("Consult", By.XPath("//nav//a[contains(., 'Consult')]"));
+        app.Find("a verdict", By.CssSelector("[aria-label='Verdict']"));
+
+        // Her ends are old colour: the verdict changes, the strand shows two bands.
+        app.Button("Band 1, 0 to 54 cm").Click();
+        app.Button("Split in two").Click();
+        app.Click("the second band", By.CssSelector("button[aria-label='Band 2, 27 to 54 cm']"));
+        app.Click("coloured", By.XPath("//*[@aria-label='What was done']//label[contains(., 'coloured')]"));
+        app.Until("the old colour in the reasons", d => d.FindElements(By.XPath("//*[@aria-label='Can it be done']//p[contains(., 'Old colour')]")).FirstOrDefault());
+        Saved(app);
+        app.Browser.FindElement(By.TagName("body")).SendKeys(Keys.Escape);
+
+        // The boundary is moved with keys.
+        app.Named("slider", "Boundary 1").SendKeys(Keys.ArrowUp);
+        app.Until("the boundary higher", d => d.FindElements(By.CssSelector("[role='slider'][aria-label='Boundary 1'][aria-valuenow='26.5']")).FirstOrDefault());
+        Saved(app);
+
+        // A reading bends the curve.
+        var forecast = Forecast(app);
+        app.Button("Add a reading").Click();
+        app.Button("Note it").Click();
+        app.Until("another forecast", _ => Forecast(app) != forecast ? "yes" : null);
+        Saved(app);
+
+        // Henna: not today, and nothing can be painted.
+        app.Button("Metallic salts, henna: not asked").Click();
+        app.Click("yes", By.XPath("//*[@aria-label='Metallic salts or henna']//label[contains(., 'yes')]"));
+        app.Until("not today", _ => Verdict(app) == "Not today." ? "yes" : null);
+        Saved(app);
+        app.Click("Paint", By.XPath("//nav//a[contains(., 'Paint')]"));
+        app.Until("the stop beside the plan", d => d.FindElements(By.CssSelector("[aria-label='Care']")).FirstOrDefault(c => c.Text.Contains("Stop.", StringComparison.Ordinal)));
+        app.Click("full", By.XPath("//button[@role='radio'][contains(., 'Full')]"));
+        app.Until("the refusal", d => d.FindElements(By.CssSelector(".ant-message")).FirstOrDefault(m => m.Text.Contains("henna", StringComparison.Ordinal)));
+
+        // All of it is there after a power cut.
+        app.KillAndRestart();
+        app.Click("Consult", By.XPath("//nav//a[contains(., 'Consult')]"));
+        app.Browser.Navigate().Refresh();
+        app.Until("not today", _ => Verdict(app) == "Not today." ? "yes" : null);
+        app.Find("the bands", By.CssSelector("button[aria-label='Band 2, 26.5 to 54 cm']"));
+
+        // The browser itself notes the refused edit; nothing else went wrong.
+        Assert.All(app.ConsoleErrors, e => Assert.Contains("409", e, StringComparison.Ordinal));
+    }
+
+    private static string Verdict(App app) => app.Find("the verdict", By.CssSelector("[aria-label='Verdict']")).Text;
+
+    private static string Forecast(App app) => app.Find("the curve", By.CssSelector("svg[aria-label^='Forecast']")).GetAttribute("aria-label")!;
+
+    private static void Saved(App app) => app.Until(
+        "saved", d => d.FindElement(By.CssSelector("[role='status'][aria-label='Consultation']")).Text == "saved" ? d : null);
+}
