@@ -9,6 +9,9 @@ namespace Wendro.Core.Paint;
 internal static class Partings
 {
     private const double DiagonalDegrees = 35;
+    private const double ZigzagCm = 0.35;
+    private const double ZigzagPeriodCm = 2.4;
+    private const double PeakRound = 0.95;
 
     /// <summary>Height across the sections: rows of a zone lie between equal values of it.</summary>
     public static Func<ScalpPoint, double> Across(Zone zone, Parting parting, PartLine part)
@@ -19,11 +22,19 @@ internal static class Partings
             return height;
         }
 
-        var cos = Math.Cos(DiagonalDegrees * Math.PI / 180);
-        var sin = Math.Sin(DiagonalDegrees * Math.PI / 180);
         var ahead = TowardsFace(zone);
-        return p => height(p) * cos - ahead(p) * sin;
+        if (parting == Parting.Zigzag)
+        {
+            return p => height(p) + ZigzagCm * Peaks(ahead(p) / ZigzagPeriodCm);
+        }
+
+        var cos = Math.Cos(DiagonalDegrees * Math.PI / 180);
+        var sin = Math.Sin(DiagonalDegrees * Math.PI / 180) * (parting == Parting.DiagonalBack ? -1 : 1);
+        return p => height(p) * cos + ahead(p) * sin;
     }
+
+    /// <summary>Up and down between −1 and 1 once a turn; peaks a comb's tail can draw, a little rounded.</summary>
+    private static double Peaks(double turns) => Math.Asin(PeakRound * Math.Sin(2 * Math.PI * turns)) / Math.Asin(PeakRound);
 
     /// <summary>Place along a section.</summary>
     public static Func<ScalpPoint, double> Along(Zone zone) => zone switch

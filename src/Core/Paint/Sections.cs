@@ -1,7 +1,20 @@
 namespace Wendro.Core.Paint;
 
-/// <summary>Which way partings run. Diagonal back: from high at the face to low at the back.</summary>
-public enum Parting { Horizontal, DiagonalBack }
+/// <summary>Which way partings run.</summary>
+public enum Parting
+{
+    /// <summary>Level round the head.</summary>
+    Horizontal,
+
+    /// <summary>From high at the face to low at the back.</summary>
+    DiagonalBack,
+
+    /// <summary>From low at the face to high at the back.</summary>
+    DiagonalForward,
+
+    /// <summary>Up and down in peaks, so that no parting shows as a line.</summary>
+    Zigzag,
+}
 
 /// <summary>How one zone is cut into sections and panels. Thickness, width and leave-out are measured on the head.</summary>
 /// <param name="Parting">Direction of the partings.</param>

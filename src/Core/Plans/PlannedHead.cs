@@ -25,8 +25,10 @@ public sealed class PlannedHead
         byte[] drawn,
         Tally down,
         Tally? tied,
-        IReadOnlyList<double> seenShares)
+        IReadOnlyList<double> seenShares,
+        IReadOnlyList<bool> hardlySeen)
     {
+        HardlySeen = hardlySeen;
         Looks = looks;
         Hair = hair;
         Plan = plan;
@@ -71,6 +73,12 @@ public sealed class PlannedHead
     /// <summary>What is seen tied high; null if she never ties it.</summary>
     public Tally? Tied { get; }
 
+    /// <summary>Whether a panel shows less than <see cref="HardlyShare"/> of what its share of all hair would, in every wear she uses.</summary>
+    public IReadOnlyList<bool> HardlySeen { get; }
+
+    /// <summary>Below this share of what it would show if all hair showed alike, a panel is hardly seen. Model assumption.</summary>
+    public const double HardlyShare = 0.2;
+
     /// <summary>The measures, rinsed.</summary>
     public Measures Measures { get; }
 
@@ -113,7 +121,8 @@ public sealed class PlannedHead
             drawn,
             Tally(Wear.Down),
             plan.Wears.Contains(Wear.TiedHigh) ? Tally(Wear.TiedHigh) : null,
-            SharesOf(looks.Weights(Wear.Down), map));
+            SharesOf(looks.Weights(Wear.Down), map),
+            Hidden(looks, plan, map));
     }
 
     /// <summary>The next plan on the same head. Where only paint changed, only that paint's strands are computed.</summary>
@@ -156,7 +165,8 @@ public sealed class PlannedHead
             drawn,
             Down.After(strands, Levels, levels),
             Tied?.After(strands, Levels, levels),
-            Measures.SeenShares);
+            Measures.SeenShares,
+            HardlySeen);
     }
 
     /// <summary>Level bytes to draw at another moment.</summary>
@@ -200,6 +210,22 @@ public sealed class PlannedHead
         var paint = next.Zones[before.Panel.Key.Zone].Of(before.Panel.Key);
         var same = before.Painted?.Paint == paint && (paint is null || before.Formula == next.FormulaOf(paint.Formula));
         return same ? before : Planned(before.Panel, next);
+    }
+
+    private static bool[] Hidden(HairLooks looks, Plan plan, StrandMap map)
+    {
+        var hidden = new bool[map.StrandsOf.Count];
+        Array.Fill(hidden, true);
+        foreach (var wear in plan.Wears)
+        {
+            var shares = SharesOf(looks.Weights(wear), map);
+            for (var p = 0; p < hidden.Length; p++)
+            {
+                hidden[p] &= shares[p] < HardlyShare * map.StrandsOf[p].Length / map.Panel.Length;
+            }
+        }
+
+        return hidden;
     }
 
     private static double[] SharesOf(SeenWeights weights, StrandMap map)

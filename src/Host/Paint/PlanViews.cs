@@ -5,6 +5,7 @@ using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Timing;
 
 namespace Wendro.Host.Paint;
 
@@ -26,6 +27,8 @@ namespace Wendro.Host.Paint;
 /// <param name="BrightestLevel">Level where its paint is thickest, rinsed.</param>
 /// <param name="LevelSpread">Half the width of that forecast's band, levels; 0 while natural.</param>
 /// <param name="SeenShare">Share of the hair seen worn down that it makes up, 0..1.</param>
+/// <param name="Minutes">Minutes its painting takes; 0 while natural.</param>
+/// <param name="HardlySeen">Whether it hardly shows in any wear she uses.</param>
 /// <param name="Strip">The panel hung flat; only where few panels are told.</param>
 internal sealed record PanelView(
     string Key,
@@ -45,6 +48,8 @@ internal sealed record PanelView(
     double BrightestLevel,
     double LevelSpread,
     double SeenShare,
+    double Minutes,
+    bool HardlySeen,
     Strip? Strip = null)
 {
     public static IReadOnlyList<PanelView> Of(PlannedHead head) => head.Panels.Select((p, i) => Of(head, p, i)).ToArray();
@@ -69,7 +74,9 @@ internal sealed record PanelView(
             p.MeanLevel(hair, Moment.Rinsed),
             p.BrightestLevel(hair, Moment.Rinsed),
             p.LiftingOf(hair) is { } lifting ? Forecast.Of(lifting.Case, p.Formula!.Minutes).HalfWidth : 0,
-            head.Measures.SeenShares[index]);
+            head.Measures.SeenShares[index],
+            p.Painted is { } painted ? PaintingTime.Seconds(p.Panel, painted) / 60 : 0,
+            head.HardlySeen[index]);
     }
 }
 

@@ -90,6 +90,32 @@ public sealed class SectionsTests
     }
 
     [Fact]
+    public void Diagonal_sections_slant_as_they_are_called()
+    {
+        double Slant(Parting parting)
+        {
+            // The middle row of the left side: how much higher its front end lies than its back end.
+            var row = Cut(Zone.SideLeft, new Sections(parting, 10, 2, 0, false)).Panels.GroupBy(p => p.Key.Row)
+                .Where(g => g.Count() > 2).OrderByDescending(g => g.Count()).First().OrderBy(p => p.Key.Column).ToArray();
+            return row[0].Centre.Position.Y - row[^1].Centre.Position.Y;
+        }
+
+        Assert.True(Slant(Parting.DiagonalBack) > Slant(Parting.Horizontal) + 0.8);
+        Assert.True(Slant(Parting.DiagonalForward) < Slant(Parting.Horizontal) - 0.8);
+    }
+
+    [Fact]
+    public void Zigzag_partings_go_up_and_down_and_keep_the_thickness()
+    {
+        var straight = Cut(Zone.UpperBack, new Sections(Parting.Horizontal, 12, 10, 0, false));
+        var zigzag = Cut(Zone.UpperBack, new Sections(Parting.Zigzag, 12, 10, 0, false));
+        double Edge(ZonePanels cut) => cut.Panels.Where(p => p.Key.Row == 1).SelectMany(p => p.Outlines).Sum(o => o.Corners.Zip(o.Corners.Skip(1))
+            .Sum(c => Math.Sqrt(Math.Pow(c.First.Map.X - c.Second.Map.X, 2) + Math.Pow(c.First.Map.Y - c.Second.Map.Y, 2))));
+        Assert.True(Edge(zigzag) > Edge(straight) * 1.05);
+        Assert.Equal(straight.Panels.Sum(p => p.AreaCm2), zigzag.Panels.Sum(p => p.AreaCm2), 1.0);
+    }
+
+    [Fact]
     public void Bricklay_moves_every_other_row_by_half_a_panel()
     {
         var plain = Cut(Zone.UpperBack, new Sections(Parting.Horizontal, 10, 4, 0, false));

@@ -56,4 +56,14 @@ public sealed class PlanSizesTests
         Assert.InRange(plain.Panels.Sum(p => p.Panel.HairGrams), 100, 330);
         Assert.All(plain.Panels, p => Assert.True(p.Panel.HairGrams > 0));
     }
+
+    [Fact]
+    public void Hair_under_other_hair_is_hardly_seen_and_what_lies_on_top_is_not()
+    {
+        var head = Given.Bare.Apply(new SetWears([Core.Fall.Wear.Down]));
+        bool[] Of(Func<PlannedPanel, bool> which) => head.Panels.Select((p, i) => (p, i)).Where(x => which(x.p)).Select(x => head.HardlySeen[x.i]).ToArray();
+        Assert.Contains(true, Of(p => p.Panel.Key.Zone == Zone.LowerBack));
+        Assert.True(Of(p => p.Panel.Key.Zone is Zone.TopLeft or Zone.TopRight).Count(h => h) < Of(p => p.Panel.Key.Zone is Zone.TopLeft or Zone.TopRight).Length * 0.5);
+        Assert.True(head.HardlySeen.Count(h => h) >= Given.Bare.HardlySeen.Count(h => h));
+    }
 }

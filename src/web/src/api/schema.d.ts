@@ -811,6 +811,9 @@ export interface components {
             levelSpread: number;
             /** Format: double */
             seenShare: number;
+            /** Format: double */
+            minutes: number;
+            hardlySeen: boolean;
             strip?: null | components["schemas"]["Strip"];
         };
         PartLine: {
@@ -826,7 +829,7 @@ export interface components {
             backCm: number;
         };
         /** @enum {unknown} */
-        Parting: "horizontal" | "diagonalBack";
+        Parting: "horizontal" | "diagonalBack" | "diagonalForward" | "zigzag";
         /** @enum {unknown} */
         PatchResult: "waiting" | "clear" | "reacted";
         PatchTest: {

@@ -1,7 +1,14 @@
-import { Button, Input, InputNumber, Popover, Segmented, Select, Switch } from "antd";
+import { Button, Input, InputNumber, Popover, Select, Switch } from "antd";
 import { useState } from "react";
 import type { PanelView, PlanEdit, PlanView, Schemas, Zone } from "../../api/client";
 import { allZones, zoneWords } from "../../views/words";
+
+const partings: Record<Schemas["Parting"], string> = {
+  horizontal: "horizontal",
+  diagonalBack: "diagonal back",
+  diagonalForward: "diagonal forward",
+  zigzag: "zigzag",
+};
 
 interface Props {
   plan: PlanView;
@@ -19,6 +26,8 @@ export function ZoneSettings({ plan, panel, edit, onPickZone }: Props) {
   const here = plan.panels.filter((p) => p.zone === zone);
   const area = here.reduce((sum, p) => sum + p.areaCm2, 0);
   const grams = here.reduce((sum, p) => sum + p.hairGrams, 0);
+  const minutes = here.reduce((sum, p) => sum + p.minutes, 0);
+  const hidden = here.reduce((sum, p) => sum + (p.hardlySeen ? p.minutes : 0), 0);
   const cut = (change: Partial<typeof s>) => edit({ kind: "cutZone", zone, ...s, ...change });
   const part = plan.plan.part;
   return (
@@ -27,7 +36,7 @@ export function ZoneSettings({ plan, panel, edit, onPickZone }: Props) {
         <Select
           aria-label="Zone"
           value={zone}
-          style={{ width: 170 }}
+          style={{ width: 150 }}
           options={allZones.map((z) => ({ value: z, label: zoneWords(z) }))}
           onChange={(z: Zone) => {
             setChosen(z);
@@ -43,6 +52,23 @@ export function ZoneSettings({ plan, panel, edit, onPickZone }: Props) {
             : `${here.length} panels · ${area.toFixed(0)} cm² · ${grams.toFixed(0)} g`}
         </span>
       </div>
+      {!planned.excluded && (
+        <p className="facts">
+          {minutes > 0 ? (
+            <>
+              <strong>{minutes.toFixed(0)} min</strong> to paint
+              {hidden >= 0.5 && (
+                <>
+                  , <strong>{hidden.toFixed(0)}</strong> of them on hair hardly seen in any wear
+                </>
+              )}
+              .
+            </>
+          ) : (
+            "Nothing of it is painted yet."
+          )}
+        </p>
+      )}
       {planned.excluded ? (
         <>
           <p>Left out: {planned.excluded}</p>
@@ -52,16 +78,19 @@ export function ZoneSettings({ plan, panel, edit, onPickZone }: Props) {
         </>
       ) : (
         <>
-          <Segmented
-            block
-            aria-label="Partings"
-            value={s.parting}
-            options={[
-              { value: "horizontal", label: "Horizontal" },
-              { value: "diagonalBack", label: "Diagonal back" },
-            ]}
-            onChange={(v) => cut({ parting: v as Schemas["Parting"] })}
-          />
+          <div className="set">
+            <span>Partings</span>
+            <Select
+              aria-label="Partings"
+              style={{ width: 150 }}
+              value={s.parting}
+              options={(Object.keys(partings) as Schemas["Parting"][]).map((p) => ({
+                value: p,
+                label: partings[p],
+              }))}
+              onChange={(v) => cut({ parting: v })}
+            />
+          </div>
           <Num
             name="Section thickness"
             unit="mm"
@@ -182,7 +211,7 @@ function Num(props: {
         suffix={unit}
         onChange={(v) => v !== null && v !== value && onSet(v)}
         changeOnBlur
-        style={{ width: 168 }}
+        style={{ width: 150 }}
       />
     </div>
   );
