@@ -60,7 +60,7 @@ public sealed class HairOnHead
     {
         if (wear == Wear.Down)
         {
-            return Finish(wear, Gather.Locks(Strands, loose, Lengths, head), null);
+            return Finish(wear, Gather.Locks(Strands, loose, Lengths, head, Texture.Of(hair.Curl)), null);
         }
 
         var (points, knot) = new Tied(head, Strands, hair).Run(loose, Lengths);

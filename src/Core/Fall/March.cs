@@ -16,7 +16,7 @@ internal sealed class March(HeadForm head, Strands strands, PartLine part, HairP
 
     private const float ShoulderRidgeZ = -4.6f;
     private readonly Flow flow = new(part);
-    private readonly float volume = Bulk(hair);
+    private readonly float volume = Bulk(hair) * Texture.Of(hair.Curl).Volume;
     private readonly float stiffness = hair.Diameter switch { Diameter.Fine => 0.85f, Diameter.Coarse => 1.25f, _ => 1f };
 
     /// <summary>How much room hair takes, from density and diameter; 1 for medium.</summary>

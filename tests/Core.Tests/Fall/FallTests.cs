@@ -10,8 +10,8 @@ public sealed class FallTests
 {
     private const int P = Places.Points;
 
-    private static HairOnHead Hair(double hem, PartLine? part = null) => new(
-        Given.Head, HairProfile.Usual with { Cut = new Cut(hem) }, part ?? PartLine.Central, Given.FewStrands);
+    private static HairOnHead Hair(double hem, PartLine? part = null, Curl curl = Curl.Straight) => new(
+        Given.Head, HairProfile.Usual with { Cut = new Cut(hem), Curl = curl }, part ?? PartLine.Central, Given.FewStrands);
 
     [Theory]
     [InlineData(23)]
@@ -25,11 +25,12 @@ public sealed class FallTests
     }
 
     [Theory]
-    [InlineData(Wear.Down)]
-    [InlineData(Wear.TiedHigh)]
-    public void Hair_does_not_enter_the_head(Wear wear)
+    [InlineData(Wear.Down, Curl.Straight)]
+    [InlineData(Wear.Down, Curl.Wavy)]
+    [InlineData(Wear.TiedHigh, Curl.Straight)]
+    public void Hair_does_not_enter_the_head(Wear wear, Curl curl)
     {
-        var worn = Hair(34).Worn(wear);
+        var worn = Hair(34, curl: curl).Worn(wear);
         var inside = worn.Points.Count(p => p.Y > -9 && Given.Head.Grid.At(p).W < -0.35f);
         Assert.True(inside < worn.Points.Length * 0.004, $"{inside} of {worn.Points.Length}");
     }
@@ -40,9 +41,25 @@ public sealed class FallTests
     public void Nothing_loops_above_the_crown(Wear wear) => Assert.True(Hair(34).Worn(wear).Points.Max(p => p.Y) < 11.6 + 2.6);
 
     [Fact]
-    public void No_hair_crosses_the_face()
+    public void Waves_swing_shorten_and_take_room()
     {
-        var worn = Hair(34).Worn(Wear.Down);
+        var (straight, wavy) = (Hair(44).Worn(Wear.Down), Hair(44, curl: Curl.Wavy).Worn(Wear.Down));
+        Assert.True(wavy.Points.Min(p => p.Y) > straight.Points.Min(p => p.Y) + 1);
+
+        // A strand that swings turns aside and back again: its bends add up to more.
+        double Bends(FallenHair hair) => Enumerable.Range(0, hair.Strands.Count).Average(i => Enumerable.Range(i * P + 8, P - 10).Sum(k =>
+            Math.Acos(Math.Clamp(Vector3.Dot(Vector3.Normalize(hair.Points[k] - hair.Points[k - 1]), Vector3.Normalize(hair.Points[k + 1] - hair.Points[k])), -1, 1))));
+        Assert.True(Bends(wavy) > Bends(straight) * 1.5, $"{Bends(wavy):0.00} {Bends(straight):0.00}");
+        double Out(FallenHair hair) => hair.Points.Where(p => p.Y is > 0 and < 8).Average(p => Given.Head.Grid.At(p).W);
+        Assert.True(Out(wavy) > Out(straight) + 0.1);
+    }
+
+    [Theory]
+    [InlineData(Curl.Straight)]
+    [InlineData(Curl.Wavy)]
+    public void No_hair_crosses_the_face(Curl curl)
+    {
+        var worn = Hair(34, curl: curl).Worn(Wear.Down);
         var across = Enumerable.Range(0, worn.Strands.Count)
             .Count(i => worn.Points.AsSpan(i * P, P).ToArray().Any(p => p.Z > 4 && p.Y is < 3 and > -9 && MathF.Abs(p.X) < 3.2f));
         Assert.True(across <= worn.Strands.Count / 500, $"{across} strands");

@@ -113,6 +113,9 @@ export function HairReading({ consult }: { consult: Consult }) {
           ))}
         </span>
       </div>
+      {(hair.curl === "curly" || hair.curl === "coily") && (
+        <p className="soft">Her head is drawn with waves; tighter curls are not drawn yet.</p>
+      )}
       {number(
         "Grey",
         "greyShare",
