@@ -58,12 +58,13 @@ public sealed class HairOnHead
     /// <summary>The hair worn one way.</summary>
     public FallenHair Worn(Wear wear)
     {
+        var hanging = wear is Wear.Down or Wear.HalfUp ? Gather.Locks(Strands, loose, Lengths, head, Texture.Of(hair.Curl)) : loose;
         if (wear == Wear.Down)
         {
-            return Finish(wear, Gather.Locks(Strands, loose, Lengths, head, Texture.Of(hair.Curl)), null);
+            return Finish(wear, hanging, null);
         }
 
-        var (points, knot) = new Tied(head, Strands, hair).Run(loose, Lengths);
+        var (points, knot) = new Tied(head, Strands, hair, Tie.Of(wear)).Run(hanging, Lengths);
         return Finish(wear, points, knot);
     }
 

@@ -36,7 +36,7 @@ public sealed record Seen(
         {
             canvas.Clear();
             canvas.Draw(Bust.WithoutEars, Bust.WithoutEars.Lit(view, hair.Density), view);
-            if (hair.Wear != Wear.Down)
+            if (hair.Wear is Wear.TiedHigh or Wear.TiedLow)
             {
                 canvas.Draw(Bust.Ears, Bust.Ears.Lit(view, hair.Density), view);
             }

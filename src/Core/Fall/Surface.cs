@@ -66,7 +66,7 @@ internal sealed class Surface
             var p = hair.Points[i * P + k];
             var field = hair.Head.Grid.At(p);
             var n = Vector3.Normalize(new Vector3(field.X, field.Y, field.Z));
-            if (hair.Knot is { } knot && field.W > 1.2f)
+            if (hair.Knot is { } knot && knot.Holds[i] && field.W > 1.2f)
             {
                 n = Vector3.Lerp(n, FromTail(p, knot), Curve.Smooth(1.2f, 2.6f, field.W));
             }

@@ -6,30 +6,80 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Fall;
 
 /// <summary>Where hair is held together: the middle of the knot, how thick it is, and the middle line of the tail that leaves it.</summary>
-internal sealed record TieKnot(Vector3 At, float RadiusCm, Vector3[] Tail);
+/// <param name="At">Middle of the knot.</param>
+/// <param name="RadiusCm">How thick it is.</param>
+/// <param name="Tail">Middle line of the tail.</param>
+/// <param name="Holds">Which strands it holds.</param>
+internal sealed record TieKnot(Vector3 At, float RadiusCm, Vector3[] Tail, bool[] Holds);
 
-/// <summary>Hair tied back high: combed over the head to the knot, then hanging as one tail. Model assumption.</summary>
-internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair)
+/// <summary>Where hair is tied and which of it. Model assumption.</summary>
+/// <param name="Direction">From the skull's centre to the knot.</param>
+/// <param name="OffCm">How far the knot stands off the head.</param>
+/// <param name="Part">Share of a whole head's hair that its tail carries.</param>
+internal sealed record Tie(Vector3 Direction, float OffCm, float Part)
+{
+    private static readonly Tie High = new(Vector3.Normalize(new Vector3(0, 0.52f, -0.85f)), 1.5f, 1);
+    private static readonly Tie Low = new(Vector3.Normalize(new Vector3(0, -0.48f, -0.87f)), 1.4f, 1);
+    private static readonly Tie Half = new(Vector3.Normalize(new Vector3(0, 0.36f, -0.93f)), 1.8f, 0.45f);
+
+    /// <summary>The tie of a wear that has one.</summary>
+    public static Tie Of(Wear wear) => wear switch
+    {
+        Wear.TiedHigh => High,
+        Wear.TiedLow => Low,
+        Wear.HalfUp => Half,
+        _ => throw new ArgumentOutOfRangeException(nameof(wear), wear, "This wear has no tie."),
+    };
+
+    /// <summary>Whether hair rooted at a place is tied: all of it, or half up what grows above a line rising to the back.</summary>
+    public bool Takes(Vector3 root) => Part >= 1 || root.Y > 4 - 0.22f * (root.Z - 2);
+
+    /// <summary>Which way hair is combed on its way to the knot: high over the head; low, the front over the ear.</summary>
+    public Vector3 Middle(Vector3 from, int side, float above)
+    {
+        if (this != Low)
+        {
+            return Vector3.Normalize(from + Direction * 0.9f + new Vector3(side * 0.05f * (1 - above), 0.08f, 0));
+        }
+
+        var front = Curve.Smooth(-0.35f, 0.25f, from.Z);
+        var straight = Vector3.Normalize(from + Direction * 0.9f);
+        var overEar = Vector3.Normalize(new Vector3(side, 0.06f + 0.75f * above, -0.18f - 0.2f * above));
+        return Vector3.Normalize(Vector3.Lerp(straight, overEar, front));
+    }
+}
+
+/// <summary>Hair tied back: combed over the head to the knot, then hanging as one tail; what is not tied hangs as it did. Model assumption.</summary>
+internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie tie)
 {
     private const int P = Places.Points;
     private const float KnotRadius = 1.05f;
     private const int TailPoints = 48;
     private const float TailStep = 1.3f;
-    private static readonly Vector3 TieDirection = Vector3.Normalize(new Vector3(0, 0.52f, -0.85f));
-    private static readonly Vector3 KnotAt = Form.SkullCentre + TieDirection * (Form.Radius(TieDirection) + 1.5f);
+    private readonly Vector3 knotAt = Form.SkullCentre + tie.Direction * (Form.Radius(tie.Direction) + tie.OffCm);
 
     /// <summary>Paths of all strands; those too short to reach the knot stay loose.</summary>
+    /// <param name="loose">The hair as it hangs down.</param>
+    /// <param name="lengths">Length of every strand, cm.</param>
     public (Vector3[] Points, TieKnot Knot) Run(Vector3[] loose, float[] lengths)
     {
         var (line, across, along) = TailLine();
-        var bulk = MathF.Sqrt(March.Bulk(hair));
+        var bulk = MathF.Sqrt(March.Bulk(hair) * tie.Part);
         var points = new Vector3[loose.Length];
+        var holds = new bool[strands.Count];
         Parallel.For(0, 16, chunk =>
         {
             Span<Vector3> path = stackalloc Vector3[28 + TailPoints];
             for (var i = chunk * strands.Count / 16; i < (chunk + 1) * strands.Count / 16; i++)
             {
                 var into = points.AsSpan(i * P, P);
+                if (!tie.Takes(strands.Scalp[i].Position))
+                {
+                    loose.AsSpan(i * P, P).CopyTo(into);
+                    continue;
+                }
+
+                holds[i] = true;
                 var count = ToKnot(i, path, bulk, out var way);
                 if (lengths[i] < way + 0.5f)
                 {
@@ -45,7 +95,7 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair)
                 Resample.Even(path[..count], lengths[i], into);
             }
         });
-        return (points, new TieKnot(KnotAt, KnotRadius, line));
+        return (points, new TieKnot(knotAt, KnotRadius, line, holds));
     }
 
     private int ToKnot(int i, Span<Vector3> path, float bulk, out float way)
@@ -54,22 +104,22 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair)
         var from = Vector3.Normalize(strands.Scalp[i].Position - Form.SkullCentre);
         var l = strands.Lock[i];
         var h = strands.Above[i];
-        var middle = Vector3.Normalize(from + TieDirection * 0.9f + new Vector3(strands.Side[i] * 0.05f * (1 - h), 0.08f, 0));
+        var middle = tie.Middle(from, strands.Side[i], h);
         var layer = bulk * (0.1f + 0.65f * (0.5f * Hash.Unit(l, 30) + 0.5f * h));
 
         // Hair arrives at the knot on the side it comes from.
-        var (u, v) = Frame(TieDirection);
-        var arrive = from - TieDirection * Vector3.Dot(from, TieDirection);
+        var (u, v) = Frame(tie.Direction);
+        var arrive = from - tie.Direction * Vector3.Dot(from, tie.Direction);
         var angle = MathF.Atan2(Vector3.Dot(arrive, v), Vector3.Dot(arrive, u)) + 0.25f * Hash.Signed(i, 31);
         var within = KnotRadius * MathF.Sqrt(0.15f + 0.85f * Hash.Unit(i, 32));
-        var end = KnotAt + (u * MathF.Cos(angle) + v * MathF.Sin(angle)) * within;
+        var end = knotAt + (u * MathF.Cos(angle) + v * MathF.Sin(angle)) * within;
 
         path[0] = strands.Scalp[i].Position + strands.Normal[i] * 0.03f;
         way = 0;
         for (var k = 1; k < steps; k++)
         {
             var t = k / (steps - 1f);
-            var d = from * ((1 - t) * (1 - t)) + middle * (2 * t * (1 - t)) + TieDirection * (t * t);
+            var d = from * ((1 - t) * (1 - t)) + middle * (2 * t * (1 - t)) + tie.Direction * (t * t);
             d = Vector3.Normalize(d);
             var r = Form.SkullCentre + d * (RadiusOf(d) + layer * Curve.Smooth(0f, 0.3f, t) + 0.05f);
             path[k] = Vector3.Lerp(r, end, Curve.Smooth(0.62f, 1f, t));
@@ -109,8 +159,8 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair)
         var line = new Vector3[TailPoints];
         var across = new Vector3[TailPoints];
         var along = new Vector3[TailPoints];
-        var at = KnotAt;
-        var dir = Vector3.Normalize(TieDirection + new Vector3(0, -0.1f, 0));
+        var at = knotAt;
+        var dir = Vector3.Normalize(tie.Direction + new Vector3(0, -0.1f, 0));
         var (u, _) = Frame(dir);
         for (var k = 0; k < TailPoints; k++)
         {
@@ -121,7 +171,8 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair)
             dir = Vector3.Normalize(dir + new Vector3(0, -0.36f * TailStep, 0));
             at += dir * TailStep;
             var field = head.Grid.At(at);
-            var room = Radius(k) + 0.4f;
+            // A half-up tail lies on the hair that hangs below it.
+            var room = Radius(k) + (tie.Part < 1 ? 1.1f : 0.4f);
             if (field.W < room)
             {
                 var n = Vector3.Normalize(new Vector3(field.X, field.Y, field.Z));

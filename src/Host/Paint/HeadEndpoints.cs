@@ -29,7 +29,7 @@ internal static class HeadEndpoints
                     : Answers.NotFound("visit");
             })
             .Produces<byte[]>(contentType: Bytes).ProducesValidationProblem()
-            .WithName("GetSeen").WithSummary("What is seen in a wear (down, tiedHigh) from an angle (degrees): docs/formats/seen.md");
+            .WithName("GetSeen").WithSummary("What is seen in a wear (down, tiedHigh, tiedLow, halfUp) from an angle (degrees): docs/formats/seen.md");
 
         visit.MapGet("/plan/levels", async (Guid visit, string? moment, PlanDesk desk, CancellationToken stop) =>
             {
@@ -78,11 +78,13 @@ internal static class HeadEndpoints
         {
             null or "down" => (Wear?)Wear.Down,
             "tiedHigh" => Wear.TiedHigh,
+            "tiedLow" => Wear.TiedLow,
+            "halfUp" => Wear.HalfUp,
             _ => null,
         };
         if (which is null)
         {
-            problems.Add(new("wear", "One of down, tiedHigh."));
+            problems.Add(new("wear", "One of down, tiedHigh, tiedLow, halfUp."));
         }
 
         var degrees = 0;

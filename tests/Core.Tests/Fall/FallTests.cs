@@ -28,6 +28,8 @@ public sealed class FallTests
     [InlineData(Wear.Down, Curl.Straight)]
     [InlineData(Wear.Down, Curl.Wavy)]
     [InlineData(Wear.TiedHigh, Curl.Straight)]
+    [InlineData(Wear.TiedLow, Curl.Straight)]
+    [InlineData(Wear.HalfUp, Curl.Straight)]
     public void Hair_does_not_enter_the_head(Wear wear, Curl curl)
     {
         var worn = Hair(34, curl: curl).Worn(wear);
@@ -38,6 +40,8 @@ public sealed class FallTests
     [Theory]
     [InlineData(Wear.Down)]
     [InlineData(Wear.TiedHigh)]
+    [InlineData(Wear.TiedLow)]
+    [InlineData(Wear.HalfUp)]
     public void Nothing_loops_above_the_crown(Wear wear) => Assert.True(Hair(34).Worn(wear).Points.Max(p => p.Y) < 11.6 + 2.6);
 
     [Fact]
@@ -76,9 +80,34 @@ public sealed class FallTests
     }
 
     [Fact]
-    public void Tied_hair_meets_at_the_knot()
+    public void Half_up_ties_the_upper_hair_and_lets_the_rest_hang()
     {
-        var worn = Hair(40).Worn(Wear.TiedHigh);
+        var hair = Hair(40);
+        var (down, half) = (hair.Worn(Wear.Down), hair.Worn(Wear.HalfUp));
+        var held = half.Knot!.Holds;
+        Assert.InRange(held.Count(h => h) / (double)held.Length, 0.3, 0.75);
+        for (var i = 0; i < held.Length; i++)
+        {
+            if (!held[i])
+            {
+                Assert.Equal(down.Points[i * P + P - 1], half.Points[i * P + P - 1]);
+            }
+        }
+    }
+
+    [Fact]
+    public void A_low_tie_lies_lower_than_a_high_one()
+    {
+        var hair = Hair(40);
+        Assert.True(hair.Worn(Wear.TiedLow).Knot!.At.Y < hair.Worn(Wear.TiedHigh).Knot!.At.Y - 6);
+    }
+
+    [Theory]
+    [InlineData(Wear.TiedHigh)]
+    [InlineData(Wear.TiedLow)]
+    public void Tied_hair_meets_at_the_knot(Wear wear)
+    {
+        var worn = Hair(40).Worn(wear);
         var reached = 0;
         for (var i = 0; i < worn.Strands.Count; i++)
         {

@@ -303,7 +303,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What is seen in a wear (down, tiedHigh) from an angle (degrees): docs/formats/seen.md */
+        /** What is seen in a wear (down, tiedHigh, tiedLow, halfUp) from an angle (degrees): docs/formats/seen.md */
         get: operations["GetSeen"];
         put?: never;
         post?: never;
@@ -1168,7 +1168,7 @@ export interface components {
             weeksAfter: number;
         };
         /** @enum {unknown} */
-        Wear: "down" | "tiedHigh";
+        Wear: "down" | "tiedHigh" | "tiedLow" | "halfUp";
         Wish: {
             /**
              * Format: double

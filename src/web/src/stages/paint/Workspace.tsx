@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { Button, Slider, Spin } from "antd";
+import { Button, Checkbox, Popover, Slider, Spin } from "antd";
 import { useEffect, useMemo, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { Link, Navigate, useParams } from "react-router";
@@ -16,7 +16,12 @@ import { Consult, WishSliders } from "../consult/Consult";
 import { ZoneSettings } from "../section/ZoneSettings";
 import { PanelSettings } from "./PanelSettings";
 
-const wearWords: Record<Wear, string> = { down: "Down", tiedHigh: "Tied high" };
+const wearWords: Record<Wear, string> = {
+  down: "Down",
+  tiedHigh: "Tied high",
+  tiedLow: "Tied low",
+  halfUp: "Half up",
+};
 
 /** One workspace for Section and Paint: the head, the crown map over the settings, the strip, the second look. */
 export function Workspace() {
@@ -169,6 +174,15 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
               {wearWords[w]}
             </Button>
           ))}
+          {stage === "consult" && (
+            <HowSheWearsIt
+              wears={plan.plan.wears}
+              set={(wears) => {
+                setWear("down");
+                work.edit({ kind: "setWears", wears });
+              }}
+            />
+          )}
         </div>
         <HeadView
           visit={visit}
@@ -250,6 +264,30 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
         </>
       )}
     </div>
+  );
+}
+
+/** The wears she uses: down always, the others as she says. */
+function HowSheWearsIt({ wears, set }: { wears: Wear[]; set(wears: Wear[]): void }) {
+  return (
+    <Popover
+      trigger="click"
+      content={
+        <Checkbox.Group
+          className="wearlist"
+          aria-label="How she wears it"
+          value={wears}
+          options={(Object.keys(wearWords) as Wear[]).map((w) => ({
+            value: w,
+            label: wearWords[w],
+            disabled: w === "down",
+          }))}
+          onChange={(chosen) => set((Object.keys(wearWords) as Wear[]).filter((w) => chosen.includes(w)))}
+        />
+      }
+    >
+      <Button shape="round">+ how she wears it</Button>
+    </Popover>
   );
 }
 
