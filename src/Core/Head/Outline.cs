@@ -9,6 +9,9 @@ public sealed class Outline
         AreaCm2 = SignedArea(corners);
     }
 
+    /// <summary>Where a line can't be followed, it is cut a hair's breadth beside it.</summary>
+    private static readonly double[] Nudges = [0, 0.013, -0.017, 0.031, -0.037, 0.06, -0.07];
+
     /// <summary>The corners, in order; the last joins the first.</summary>
     public IReadOnlyList<ScalpPoint> Corners { get; }
 
@@ -22,6 +25,25 @@ public sealed class Outline
     public IReadOnlyList<Outline> Cut(ScalpChart chart, Func<ScalpPoint, double> field, double level, bool keepBelow)
     {
         ArgumentNullException.ThrowIfNull(field);
+        IReadOnlyList<Outline> parts = [];
+        foreach (var nudge in Nudges)
+        {
+            parts = Side(chart, field, level + nudge, keepBelow, out var followed, out var lines);
+            if (followed && (lines == 1 || Fits(parts, Side(chart, field, level + nudge, !keepBelow, out _, out _))))
+            {
+                break;
+            }
+        }
+
+        return parts;
+    }
+
+    /// <summary>Whether both sides of a cut are all there is: a line that was followed wrongly gives itself away.</summary>
+    private bool Fits(IReadOnlyList<Outline> one, IReadOnlyList<Outline> other) =>
+        Math.Abs(one.Sum(o => o.AreaCm2) + other.Sum(o => o.AreaCm2) - AreaCm2) <= 0.002 * AreaCm2 + 0.002;
+
+    private IReadOnlyList<Outline> Side(ScalpChart chart, Func<ScalpPoint, double> field, double level, bool keepBelow, out bool followed, out int lines)
+    {
         var line = new LevelLine(chart, field, level);
         var kept = new bool[Corners.Count];
         var any = false;
@@ -33,13 +55,15 @@ public sealed class Outline
             all &= kept[i];
         }
 
+        (followed, lines) = (true, 1);
         if (all || !any)
         {
             return all ? [this] : [];
         }
 
         var runs = RunsOf(kept, line);
-        return Join(runs, line, keepBelow);
+        lines = runs.Count;
+        return Join(runs, line, keepBelow, out followed);
     }
 
     /// <summary>The same outline on her other side.</summary>
@@ -175,8 +199,9 @@ public sealed class Outline
         return runs;
     }
 
-    private static List<Outline> Join(List<Run> runs, LevelLine line, bool keepBelow)
+    private static List<Outline> Join(List<Run> runs, LevelLine line, bool keepBelow, out bool followed)
     {
+        followed = true;
         var next = new int[runs.Count];
         var edges = new List<ScalpPoint>[runs.Count];
         for (var i = 0; i < runs.Count; i++)
@@ -203,6 +228,8 @@ public sealed class Outline
             var (reached, points) = walks[i];
             if (reached < 0)
             {
+                followed = false;
+
                 // Not followed from either end: the nearest end that is left, straight across. Seen only where slanted
                 // partings turn round the top of the head; both sides share the straight edge, so they still fit.
                 reached = Enumerable.Range(0, runs.Count).Where(e => walks.All(w => w.Reached != e))

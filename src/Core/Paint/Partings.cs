@@ -1,4 +1,5 @@
 using Wendro.Core.Head;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Paint;
 
@@ -25,7 +26,10 @@ internal static class Partings
         var ahead = TowardsFace(zone);
         if (parting == Parting.Zigzag)
         {
-            return p => height(p) + ZigzagCm * Peaks(ahead(p) / ZigzagPeriodCm);
+            // Round the very top of the head all directions meet: there the peaks flatten.
+            // Finer in the fringe, which is hardly deeper than a peak.
+            var peak = zone is Zone.FringeLeft or Zone.FringeRight ? ZigzagCm / 2 : ZigzagCm;
+            return p => height(p) + peak * Curve.Smooth(1.5, 6, p.FromTopCm) * Peaks(ahead(p) / ZigzagPeriodCm);
         }
 
         var cos = Math.Cos(DiagonalDegrees * Math.PI / 180);
