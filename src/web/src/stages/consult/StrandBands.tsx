@@ -74,6 +74,8 @@ export function StrandBands({ consult, colours }: { consult: Consult; colours: C
           </text>
         ))}
         {bands.map((b, i) => {
+          // What has grown since something was done; without that, natural hair is just natural.
+          const regrowth = i === 0 && b.state === "natural" && bands[1] && bands[1].state !== "natural";
           const from = i === 0 ? 0 : edgeAt(i - 1);
           const y = top + from * perCm;
           const h = Math.max(0, (edgeAt(i) - from) * perCm);
@@ -102,8 +104,8 @@ export function StrandBands({ consult, colours }: { consult: Consult; colours: C
                 {i === 0 && told.length > 1 && b.state === "natural" ? "regrowth" : `level ${b.level}`}
               </text>
               <text x={left + width + 12} y={y + Math.max(14, h / 2) + 16} className="small">
-                {i === 0 && told.length > 1 && b.state === "natural"
-                  ? `${edgeAt(i)} cm, ${(edgeAt(i) / growthCm).toFixed(0)} months`
+                {regrowth
+                  ? `${(edgeAt(i) / growthCm).toFixed(0)} months`
                   : `${b.state}${b.share < 1 ? `, ${Math.round(b.share * 100)} %` : ""}`}
               </text>
             </g>
