@@ -101,7 +101,7 @@ export function StrandBands({ consult, colours }: { consult: Consult; colours: C
                   />
                 ))}
               <text x={left + width + 12} y={y + Math.max(14, h / 2)} className="small strong">
-                {i === 0 && told.length > 1 && b.state === "natural" ? "regrowth" : `level ${b.level}`}
+                {regrowth ? `regrowth ${edgeAt(i)}` : `level ${b.level}`}
               </text>
               <text x={left + width + 12} y={y + Math.max(14, h / 2) + 16} className="small">
                 {regrowth
