@@ -14,7 +14,7 @@ internal static class SkiaHead
         var canvas = surface.Canvas;
         canvas.Clear(new SKColor(0xE6, 0xE6, 0xE3));
         using var paint = new SKPaint { IsAntialias = true, StrokeWidth = 2.2f, Style = SKPaintStyle.Stroke };
-        const int p = Places.Points;
+        var p = hair.Each;
         var n = hair.Strands.Count;
         var order = Enumerable.Range(0, n)
             .OrderByDescending(i => view.Project(hair.Points[i * p + p / 2]).Z)
@@ -30,7 +30,7 @@ internal static class SkiaHead
             for (var k = 1; k < p; k++)
             {
                 var b = view.Project(hair.Points[i * p + k]);
-                paint.Color = colours[levels[i * Places.Count + k * (Places.Count - 1) / (p - 1)]];
+                paint.Color = colours[levels[i * Places.Count + (int)(Places.NumberOf(hair.Shares[k]) * (Places.Count - 1))]];
                 canvas.DrawLine(a.X, a.Y, b.X, b.Y, paint);
                 a = b;
             }

@@ -2,13 +2,13 @@ using System.Text.RegularExpressions;
 
 namespace Wendro.Core.Tests;
 
-/// <summary>Dependencies point one way: Hair, Head ← Paint ← Lift; Hair, Head ← Fall; Lift and Fall ← Blend; Plans ties them.</summary>
+/// <summary>Dependencies point one way: Head ← Hair ← Paint ← Lift; Hair ← Fall; Lift and Fall ← Blend; Plans ties them.</summary>
 public sealed partial class ArchitectureTests
 {
     private static readonly Dictionary<string, string[]> May = new()
     {
         ["Units"] = [],
-        ["Hair"] = ["Units"],
+        ["Hair"] = ["Units", "Head"],
         ["Head"] = ["Units"],
         ["Tone"] = ["Units"],
         ["Paint"] = ["Units", "Hair", "Head"],

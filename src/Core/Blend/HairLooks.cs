@@ -43,11 +43,11 @@ public sealed class HairLooks
     /// <summary>The hair as worn.</summary>
     public FallenHair Worn(Wear wear) => shelves.Fallen.GetOrMake((this, wear), () => OnHead.Worn(wear));
 
-    /// <summary>What is seen of it from an angle, degrees.</summary>
-    public Seen Seen(Wear wear, int angle)
+    /// <summary>What is seen of it from an angle round the head and a tilt above eye height, degrees.</summary>
+    public Seen Seen(Wear wear, int angle, int tilt = View.UsualTilt)
     {
-        var view = View.Of(angle, HairOnHead.HemHeight(Hair.Cut));
-        return shelves.Seen.GetOrMake((this, wear, view.Angle), () => Fall.Seen.Of(Worn(wear), view));
+        var view = View.Of(angle, HairOnHead.HemHeight(Hair.Cut), tilt, HairOnHead.StandsUpCm(Hair));
+        return shelves.Seen.GetOrMake((this, wear, view.Angle, tilt), () => Fall.Seen.Of(Worn(wear), view));
     }
 
     /// <summary>How much of every place of every strand is seen from front, both sides and back.</summary>

@@ -4,17 +4,19 @@ using Wendro.Core.Head;
 namespace Wendro.Core.Fall;
 
 /// <summary>
-/// Hair as it hangs in one wear: every strand as 32 points, with the room it takes. Depends on hair, head, part and wear, never on paint.
+/// Hair as it hangs in one wear: every strand as a number of points, with the room it takes. Depends on hair, head, part and wear, never on paint.
 /// </summary>
 public sealed class FallenHair
 {
-    internal FallenHair(Strands strands, Wear wear, Vector3[] points, float[] lengths, HairDensity density, HeadForm head, PartLine part, TieKnot? knot)
+    internal FallenHair(Strands strands, Wear wear, Vector3[] points, Texture texture, float[] lengths, HeadForm head, PartLine part, TieKnot? knot)
     {
         Strands = strands;
         Wear = wear;
         Points = points;
+        Each = texture.Points;
+        Shares = Enumerable.Range(0, Each).Select(texture.ShareAt).ToArray();
         Lengths = lengths;
-        Density = density;
+        Density = HairDensity.Of(points, strands.Count, Each);
         Head = head;
         Part = part;
         Knot = knot;
@@ -27,8 +29,14 @@ public sealed class FallenHair
     /// <summary>How the hair is worn.</summary>
     public Wear Wear { get; }
 
-    /// <summary>strands × 32 points, cm; a strand's first is its root.</summary>
+    /// <summary>strands × <see cref="Each"/> points, cm; a strand's first is its root.</summary>
     public Vector3[] Points { get; }
+
+    /// <summary>How many points a strand has: more where it curls.</summary>
+    public int Each { get; }
+
+    /// <summary>Share of its strand's length, 0..1, at which each point lies.</summary>
+    public IReadOnlyList<float> Shares { get; }
 
     /// <summary>Length of every strand, cm: the cut, the same in every wear.</summary>
     public float[] Lengths { get; }
@@ -39,7 +47,7 @@ public sealed class FallenHair
     /// <summary>The head under it.</summary>
     public HeadForm Head { get; }
 
-    /// <summary>Her part.</summary>
+    /// <summary>Where it is parted in this wear.</summary>
     public PartLine Part { get; }
 
     /// <summary>Where it is tied, if it is.</summary>

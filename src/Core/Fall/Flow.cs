@@ -1,19 +1,58 @@
 using System.Numerics;
 using System.Runtime.CompilerServices;
+using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Fall;
 
-/// <summary>Which way hair is combed on the head: away from the part on top, round the crown behind it. Model assumption.</summary>
-internal readonly struct Flow(PartLine part)
+/// <summary>
+/// Which way hair is combed on the head: away from the part on top, round the crown behind it, or all of it back. Swirls turn it. Model assumption.
+/// </summary>
+internal readonly struct Flow
 {
+    /// <summary>How strongly a swirl turns the hair about it, and drives it apart.</summary>
+    private const float SwirlTurns = 0.9f, SwirlParts = 0.8f;
+
+    private readonly PartLine part;
+    private readonly bool sweptBack;
+    private readonly (Vector3 At, float Reach, float Hand)[] swirls;
+
+    public Flow(PartLine part, bool sweptBack, HeadForm head, IEnumerable<Mark> marks)
+    {
+        this.part = part;
+        this.sweptBack = sweptBack;
+        swirls = marks.Where(m => m.Kind == MarkKind.Swirl)
+            .Select(m => (head.Chart.At(m.Map).Position, (float)m.RadiusCm, m.Clockwise ? 1f : -1f))
+            .ToArray();
+    }
+
     /// <summary>Combed direction, tangent to the form.</summary>
     /// <param name="at">On or near the head, cm.</param>
     /// <param name="normal">Outward unit normal there.</param>
     /// <param name="side">+1 left of the part, −1 right.</param>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public Vector3 At(Vector3 at, Vector3 normal, float side)
+    {
+        var flow = sweptBack ? Vector3.Normalize(new Vector3(side * 0.12f, -0.15f - 0.5f * Curve.Smooth(4f, 9f, -at.Z), -1)) : Parted(at, normal, side);
+        foreach (var swirl in swirls)
+        {
+            var away = at - swirl.At;
+            away -= normal * Vector3.Dot(away, normal);
+            var r = away.Length();
+            if (r < 2 * swirl.Reach)
+            {
+                var radial = away / MathF.Max(r, 0.05f);
+                var near = Curve.Smooth(0.2f, 1.2f, r) * (1 - Curve.Smooth(0.4f * swirl.Reach, 2 * swirl.Reach, r));
+                flow += (radial * SwirlParts + Vector3.Cross(radial, normal) * (SwirlTurns * swirl.Hand)) * near;
+            }
+        }
+
+        flow -= normal * Vector3.Dot(flow, normal);
+        return Vector3.Normalize(flow);
+    }
+
+    private Vector3 Parted(Vector3 at, Vector3 normal, float side)
     {
         var lateral = MathF.Abs(at.X - (float)part.OffsetAt(at.Z));
         var top = new Vector3(
@@ -38,8 +77,6 @@ internal readonly struct Flow(PartLine part)
             - Vector3.UnitY * (0.55f * Curve.Smooth(2f, 8f, r));
         back = Vector3.Normalize(back);
 
-        var flow = Vector3.Lerp(top, back, Curve.Smooth(2.5f, 7f, -at.Z));
-        flow -= normal * Vector3.Dot(flow, normal);
-        return Vector3.Normalize(flow);
+        return Vector3.Lerp(top, back, Curve.Smooth(2.5f, 7f, -at.Z));
     }
 }

@@ -14,16 +14,16 @@ internal sealed class HairDensity
 
     private HairDensity(float[] cells) => this.cells = cells;
 
-    public static HairDensity Of(Vector3[] points, float[] lengths, int strands)
+    public static HairDensity Of(Vector3[] points, int strands, int each)
     {
         var raw = new float[Nx * Ny * Nz];
         var scale = 14_000f / strands;
         for (var i = 0; i < strands; i++)
         {
-            for (var k = 0; k < Places.Points - 1; k++)
+            for (var k = 0; k < each - 1; k++)
             {
-                var a = points[i * Places.Points + k];
-                var b = points[i * Places.Points + k + 1];
+                var a = points[i * each + k];
+                var b = points[i * each + k + 1];
                 var c = (a + b) * 0.5f - Origin;
                 var (x, y, z) = ((int)c.X, (int)c.Y, (int)c.Z);
                 if ((uint)x < Nx && (uint)y < Ny && (uint)z < Nz)

@@ -11,13 +11,12 @@ public sealed class HairOnHead
     /// <summary>Strands drawn and measured by default.</summary>
     public const int UsualStrands = 14_000;
 
-    /// <summary>Locks straight hair gathers in. Model assumption.</summary>
-    public const int UsualLocks = 340;
-
     private readonly HeadForm head;
     private readonly HairProfile hair;
     private readonly PartLine part;
+    private readonly Texture texture;
     private readonly Vector3[] loose;
+    private readonly float[] nowhere;
     private readonly Lazy<LengthMap> lengthMap;
 
     /// <summary>Sows, lets fall and cuts the hair.</summary>
@@ -32,11 +31,13 @@ public sealed class HairOnHead
         this.head = head;
         this.hair = hair;
         this.part = part;
-        Strands = Strands.Sow(head, part, strands, UsualLocks);
+        texture = Texture.Of(hair.Curl);
+        Strands = Strands.Sow(head, part, strands, texture.Locks);
         loose = new Vector3[strands * Places.Points];
+        nowhere = new float[strands];
         Lengths = new float[strands];
-        Cut();
-        lengthMap = new(() => new LengthMap(Strands, Lengths, part.IsCentral));
+        new Haircut(head, hair, part, Strands, texture).Run(loose, Lengths);
+        lengthMap = new(() => new LengthMap(Strands, Lengths, part.IsCentral && hair.Marks.Count == 0));
     }
 
     /// <summary>The strands.</summary>
@@ -45,11 +46,20 @@ public sealed class HairOnHead
     /// <summary>Length of every strand, cm.</summary>
     public float[] Lengths { get; }
 
-    /// <summary>Height the hem hangs at, cm: crown to the level of the skull's centre is 10.2 cm over the head. Model assumption.</summary>
+    /// <summary>Height the lowest hair hangs at, cm: crown to the level of the skull's centre is 10.2 cm over the head. Model assumption.</summary>
     public static float HemHeight(Cut cut)
     {
         ArgumentNullException.ThrowIfNull(cut);
-        return (float)(2.6 + 10.2 - cut.HemCm);
+        const float nape = -7.6f;
+        return cut.EvenCm is { } even ? nape - (float)even : (float)(2.6 + 10.2 - cut.HemCm);
+    }
+
+    /// <summary>How far hair stands off the top of the head, cm: tight curls stand up, other hair lies.</summary>
+    public static float StandsUpCm(HairProfile hair)
+    {
+        ArgumentNullException.ThrowIfNull(hair);
+        var texture = Texture.Of(hair.Curl);
+        return texture.Upright ? MathF.Min((float)hair.Cut.LongestCm * texture.CentreLine, 14) : 0;
     }
 
     /// <summary>Length of the hair rooted about a place of the scalp, cm: the mean over a square centimetre or so.</summary>
@@ -58,50 +68,51 @@ public sealed class HairOnHead
     /// <summary>The hair worn one way.</summary>
     public FallenHair Worn(Wear wear)
     {
-        var hanging = wear is Wear.Down or Wear.HalfUp ? Gather.Locks(Strands, loose, Lengths, head, Texture.Of(hair.Curl)) : loose;
-        if (wear == Wear.Down)
+        switch (wear)
         {
-            return Finish(wear, hanging, null);
+            case Wear.Down:
+                return Finish(wear, part, Gathered(loose, Strands.Side), nowhere, null);
+            case Wear.OtherPart:
+                var sides = Strands.SidesOf(part.Other);
+                return Finish(wear, part.Other, Gathered(Fallen(part.Other, sides, false), sides), nowhere, null);
+            case Wear.SweptBack:
+                var halves = Strands.Scalp.Select(p => (sbyte)(p.Map.X >= 0 ? 1 : -1)).ToArray();
+                return Finish(wear, part, Gathered(Fallen(part, halves, true), halves), nowhere, null);
+            case Wear.Tucked:
+                var march = new March(head, Strands, part, Strands.Side, hair, texture);
+                var (tucked, along) = new Tucked(head, Strands, hair, texture).Run(march, loose, Lengths);
+                return Finish(wear, part, Gathered(tucked, Strands.Side), along, null);
+            default:
+                var hanging = wear == Wear.HalfUp ? Gathered(loose, Strands.Side) : loose;
+                var (points, combed, knot) = new Tied(head, Strands, hair, Tie.Of(wear), texture).Run(hanging, Lengths);
+                return Finish(wear, part, points, combed, knot);
         }
-
-        var (points, knot) = new Tied(head, Strands, hair, Tie.Of(wear)).Run(hanging, Lengths);
-        return Finish(wear, points, knot);
     }
 
-    private FallenHair Finish(Wear wear, Vector3[] points, TieKnot? knot) =>
-        new(Strands, wear, points, Lengths, HairDensity.Of(points, Lengths, Strands.Count), head, part, knot);
+    /// <summary>One strand in two hundred is a flyaway: short, thin, outside its lock.</summary>
+    internal static bool IsFlyaway(int strand) => Hash.Unit(strand, 13) < 0.005f;
 
-    private void Cut()
+    private Vector3[] Gathered(Vector3[] middle, sbyte[] sides) =>
+        Gather.Locks(Strands, middle, Lengths.Select(l => l * texture.CentreLine).ToArray(), sides, head, texture);
+
+    private FallenHair Finish(Wear wear, PartLine worn, Vector3[] middle, float[] combed, TieKnot? knot) =>
+        new(Strands, wear, Curls.Lay(Strands, middle, combed, Lengths, head, texture), texture, Lengths, head, worn, knot);
+
+    /// <summary>Middle lines of hair parted or combed another way, as long as it was cut.</summary>
+    private Vector3[] Fallen(PartLine worn, sbyte[] sides, bool sweptBack)
     {
-        var march = new March(head, Strands, part, hair);
-        var hem = HemHeight(hair.Cut);
+        var march = new March(head, Strands, worn, sides, hair, texture, sweptBack);
+        var into = new Vector3[loose.Length];
         Parallel.For(0, 16, chunk =>
         {
             Span<Vector3> path = stackalloc Vector3[March.Most];
             for (var i = chunk * Strands.Count / 16; i < (chunk + 1) * Strands.Count / 16; i++)
             {
-                var l = Strands.Lock[i];
-                var root = Strands.Scalp[i].Position;
-                var end = hem + 0.45f * Hash.Signed(l, 7) + 0.3f * Hash.Signed(i, 8)
-                    + (float)hair.Cut.LayersCm * Strands.Above[i]
-                    + (float)hair.Cut.FaceLayersCm * Curve.Smooth(0f, 5.5f, root.Z);
-                var longest = 90f;
-                var count = march.Run(i, longest, end, path, out var length);
-                length = MathF.Max(length, 1.5f);
-
-                // Ends are not a ruler's edge, and a few hairs are always on their way.
-                var shorter = Hash.Unit(i, 9) < 0.2f ? 1 - 0.22f * Hash.Unit(i, 10) : 1;
-                if (IsFlyaway(i))
-                {
-                    shorter = 0.3f + 0.4f * Hash.Unit(i, 12);
-                }
-
-                Lengths[i] = length * shorter;
-                Resample.Even(path[..count], Lengths[i], loose.AsSpan(i * Places.Points, Places.Points));
+                var middle = Lengths[i] * texture.CentreLine;
+                var count = march.Run(i, middle, float.MinValue, path, out _);
+                Resample.Even(path[..count], middle, into.AsSpan(i * Places.Points, Places.Points));
             }
         });
+        return into;
     }
-
-    /// <summary>One strand in two hundred is a flyaway: short, thin, outside its lock.</summary>
-    internal static bool IsFlyaway(int strand) => Hash.Unit(strand, 13) < 0.005f;
 }

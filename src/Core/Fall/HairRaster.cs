@@ -10,7 +10,6 @@ namespace Wendro.Core.Fall;
 /// </summary>
 internal static class HairRaster
 {
-    private const int P = Places.Points;
     private const int Bands = 4;
 
     /// <summary>How far a strand's own width may reach beyond its line, samples.</summary>
@@ -21,15 +20,10 @@ internal static class HairRaster
     /// <summary>Width of a drawn strand, pixels, for 14,000 of them.</summary>
     private const float WidthPixels = 1.5f;
 
-    /// <summary>Hair thins towards its tip.</summary>
-    private static readonly float[] Tapers = Enumerable.Range(0, P).Select(k => 1 - 0.75f * Curve.Smooth(0.8f, 1f, k / (P - 1f))).ToArray();
-
-    private static readonly float[] AwayFromRoot = Enumerable.Range(0, P).Select(k => Curve.Smooth(0f, 0.2f, k / (P - 1f))).ToArray();
-
     public static void Draw(Canvas canvas, FallenHair hair, View view)
     {
         var n = hair.Strands.Count;
-        var projected = ArrayPool<Vector3>.Shared.Rent(n * P);
+        var projected = ArrayPool<Vector3>.Shared.Rent(n * hair.Each);
         try
         {
             Draw(canvas, hair, view, n, projected);
@@ -42,6 +36,7 @@ internal static class HairRaster
 
     private static void Draw(Canvas canvas, FallenHair hair, View view, int n, Vector3[] projected)
     {
+        var each = hair.Each;
         var nearest = new float[n];
         var columns = new (float From, float To)[n];
         Parallel.For(0, 8, chunk =>
@@ -50,23 +45,24 @@ internal static class HairRaster
             {
                 var sum = 0f;
                 var (from, to) = (float.MaxValue, float.MinValue);
-                for (var k = 0; k < P; k++)
+                for (var k = 0; k < each; k++)
                 {
-                    var q = view.Project(hair.Points[i * P + k]);
-                    projected[i * P + k] = q;
+                    var q = view.Project(hair.Points[i * each + k]);
+                    projected[i * each + k] = q;
                     sum += q.Z;
                     from = MathF.Min(from, q.X);
                     to = MathF.Max(to, q.X);
                 }
 
-                nearest[i] = sum / P;
+                nearest[i] = sum / each;
                 columns[i] = (from, to);
             }
         });
         var order = NearestFirst(nearest);
         var width = WidthPixels * MathF.Sqrt(14_000f / n) * (view.PixelsPerCm / 13.2f);
-        var edges = BandEdges(projected, order);
-        Parallel.For(0, Bands, b => Band(canvas, hair, view, projected, columns, order, width, (edges[b], edges[b + 1])));
+        var along = Along.Of(hair);
+        var edges = BandEdges(projected, order, each);
+        Parallel.For(0, Bands, b => Band(canvas, hair, along, view, projected, columns, order, width, (edges[b], edges[b + 1])));
     }
 
     private static int[] NearestFirst(float[] depth)
@@ -102,14 +98,14 @@ internal static class HairRaster
     }
 
     /// <summary>Columns at which the bands part, so that each has about the same number of points.</summary>
-    private static int[] BandEdges(Vector3[] projected, int[] order)
+    private static int[] BandEdges(Vector3[] projected, int[] order, int each)
     {
         var histogram = new int[Canvas.Columns];
         for (var i = 0; i < order.Length; i += 16)
         {
-            for (var k = 0; k < P; k++)
+            for (var k = 0; k < each; k++)
             {
-                histogram[Math.Clamp((int)projected[order[i] * P + k].X, 0, Canvas.Columns - 1)]++;
+                histogram[Math.Clamp((int)projected[order[i] * each + k].X, 0, Canvas.Columns - 1)]++;
             }
         }
 
@@ -135,12 +131,21 @@ internal static class HairRaster
     }
 
     private static void Band(
-        Canvas canvas, FallenHair hair, View view, Vector3[] projected, (float From, float To)[] columns, int[] order, float width, (int From, int To) band)
+        Canvas canvas,
+        FallenHair hair,
+        Along along,
+        View view,
+        Vector3[] projected,
+        (float From, float To)[] columns,
+        int[] order,
+        float width,
+        (int From, int To) band)
     {
         var light = new Light(view);
-        Span<float> shade = stackalloc float[P];
-        Span<float> shine = stackalloc float[P];
-        Span<bool> lit = stackalloc bool[P];
+        var each = hair.Each;
+        Span<float> shade = stackalloc float[each];
+        Span<float> shine = stackalloc float[each];
+        Span<bool> lit = stackalloc bool[each];
         foreach (var i in order)
         {
             if (columns[i].To < band.From - Margin || columns[i].From > band.To + Margin)
@@ -151,9 +156,9 @@ internal static class HairRaster
             lit.Clear();
             var own = OwnWidth(hair, i, width);
             var root = RootWidth(hair, i);
-            var points = projected.AsSpan(i * P, P);
+            var points = projected.AsSpan(i * each, each);
             bool? hidden = null;
-            for (var k = 0; k + 1 < P; k++)
+            for (var k = 0; k + 1 < each; k++)
             {
                 var (a, b) = (points[k], points[k + 1]);
                 if (MathF.Max(a.X, b.X) < band.From - Margin || MathF.Min(a.X, b.X) > band.To + Margin)
@@ -179,12 +184,11 @@ internal static class HairRaster
                     }
                 }
 
-                const float placesPerPoint = (Places.Count - 1f) / (P - 1);
                 canvas.Line(
                     a,
                     b,
-                    (Width(own, root, k), Width(own, root, k + 1)),
-                    (k * placesPerPoint, (k + 1) * placesPerPoint),
+                    (along.Width(own, root, k), along.Width(own, root, k + 1)),
+                    (along.Place[k], along.Place[k + 1]),
                     (shade[k], shade[k + 1]),
                     (shine[k], shine[k + 1]),
                     i,
@@ -210,8 +214,8 @@ internal static class HairRaster
 
     private static (float Shade, float Shine) Shade(FallenHair hair, in Light light, int i, int k)
     {
-        var from = i * P;
-        var tangent = hair.Points[from + Math.Min(k + 1, P - 1)] - hair.Points[from + Math.Max(k - 1, 0)];
+        var from = i * hair.Each;
+        var tangent = hair.Points[from + Math.Min(k + 1, hair.Each - 1)] - hair.Points[from + Math.Max(k - 1, 0)];
         tangent = Vector3.Normalize(tangent);
         return light.On(tangent, hair.Surface.NormalAt(from + k), hair.Surface.OpenAt(from + k), i, hair.Strands.Lock[i]);
     }
@@ -223,5 +227,21 @@ internal static class HairRaster
     private static float RootWidth(FallenHair hair, int i) =>
         0.4f + 0.6f * Curve.Smooth(0.2f, 1.2f, (float)hair.Strands.Scalp[i].FromHairlineCm);
 
-    private static float Width(float own, float root, int k) => own * Tapers[k] * (root + (1 - root) * AwayFromRoot[k]);
+    /// <summary>What depends only on where along a strand a point lies.</summary>
+    /// <param name="Place">Place along the strand, 0..63.</param>
+    /// <param name="Tapers">Hair thins towards its tip.</param>
+    /// <param name="AwayFromRoot">0 at the root, 1 from the first fifth on.</param>
+    private sealed record Along(float[] Place, float[] Tapers, float[] AwayFromRoot)
+    {
+        public static Along Of(FallenHair hair)
+        {
+            var number = hair.Shares.Select(Places.NumberOf).ToArray();
+            return new(
+                number.Select(q => q * (Places.Count - 1)).ToArray(),
+                number.Select(q => 1 - 0.75f * Curve.Smooth(0.8f, 1f, q)).ToArray(),
+                number.Select(q => Curve.Smooth(0f, 0.2f, q)).ToArray());
+        }
+
+        public float Width(float own, float root, int k) => own * Tapers[k] * (root + (1 - root) * AwayFromRoot[k]);
+    }
 }

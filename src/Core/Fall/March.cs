@@ -9,14 +9,21 @@ namespace Wendro.Core.Fall;
 /// One strand falling: it leaves the scalp along the combed flow, bends to gravity, slides on the head, keeps the face free,
 /// decides before the shoulder to hang in front of it or behind, and never enters the body. All values: model assumption.
 /// </summary>
-internal sealed class March(HeadForm head, Strands strands, PartLine part, HairProfile hair)
+/// <param name="head">The head.</param>
+/// <param name="strands">The strands.</param>
+/// <param name="part">Where it is parted in this wear.</param>
+/// <param name="sides">+1 left of that part, −1 right of it, by strand.</param>
+/// <param name="hair">Her hair.</param>
+/// <param name="texture">How it hangs; lengths are cut on straight hair.</param>
+/// <param name="sweptBack">Whether it is combed back from the face.</param>
+internal sealed class March(HeadForm head, Strands strands, PartLine part, sbyte[] sides, HairProfile hair, Texture texture, bool sweptBack = false)
 {
     /// <summary>Most points a march can take.</summary>
     public const int Most = 96;
 
     private const float ShoulderRidgeZ = -4.6f;
-    private readonly Flow flow = new(part);
-    private readonly float volume = Bulk(hair) * Texture.Of(hair.Curl).Volume;
+    private readonly Flow flow = new(part, sweptBack, head, hair.Marks);
+    private readonly float volume = Bulk(hair) * texture.Volume;
     private readonly float stiffness = hair.Diameter switch { Diameter.Fine => 0.85f, Diameter.Coarse => 1.25f, _ => 1f };
 
     /// <summary>How much room hair takes, from density and diameter; 1 for medium.</summary>
@@ -39,21 +46,44 @@ internal sealed class March(HeadForm head, Strands strands, PartLine part, HairP
     {
         var l = strands.Lock[strand];
         var h = strands.Above[strand];
-        var side = (float)strands.Side[strand];
-        var lockHash = Hash.Unit(l, 1);
-        var own = Hash.Unit(strand, 2);
-        var body = 1.75f * MathF.Pow(h, 0.75f);
-        var gravity = 0.20f / (stiffness * (1 + 0.15f * Hash.Signed(l, 3)));
         var n = strands.Normal[strand];
         var at = strands.Scalp[strand].Position + n * 0.03f;
         var lift = (0.16f + 0.06f * Hash.Unit(l, 4)) * Curve.Smooth(0f, 0.25f, h);
         var fromCrown = (at - Landmarks.Crown).Length();
         lift *= 0.35f + 0.65f * Curve.Smooth(0.5f, 3f, fromCrown);
-        var dir = Vector3.Normalize(flow.At(at, n, side) + n * lift);
+        lift *= sweptBack ? 1.5f : 1;
+        var combed = Fringe.Has(hair.Cut, strands.Scalp[strand]) ? Fringe.Forward(at, n) : flow.At(at, n, sides[strand]);
+
+        // Tight curls stand off the scalp, each lock its own way, so that no gap opens along the part.
+        var astray = new Vector3(Hash.Signed(l, 16), Hash.Signed(l, 17), Hash.Signed(l, 18));
+        var dir = texture.Upright ? n + combed * 0.1f + astray * 0.22f : combed + n * lift;
+        return Run(strand, at, Vector3.Normalize(dir), 0, length, lowest, path, out reached);
+    }
+
+    /// <summary>Lets a strand fall on from somewhere on its way.</summary>
+    /// <param name="strand">Which strand.</param>
+    /// <param name="at">Where it is let go.</param>
+    /// <param name="dir">Which way it points there.</param>
+    /// <param name="gone">How far from its root that is, cm.</param>
+    /// <param name="length">Length to stop at, cm.</param>
+    /// <param name="lowest">Height to stop at, cm.</param>
+    /// <param name="path">Room for <see cref="Most"/> points.</param>
+    /// <param name="reached">Length of the path, cm from the root.</param>
+    public int Run(int strand, Vector3 at, Vector3 dir, float gone, float length, float lowest, Span<Vector3> path, out float reached)
+    {
+        var l = strands.Lock[strand];
+        var h = strands.Above[strand];
+        var side = (float)sides[strand];
+        var isFringe = Fringe.Has(hair.Cut, strands.Scalp[strand]);
+        var lockHash = Hash.Unit(l, 1);
+        var own = Hash.Unit(strand, 2);
+        var body = 1.75f * MathF.Pow(h, 0.75f);
+        var gravity = texture.Gravity / (stiffness * (1 + 0.15f * Hash.Signed(l, 3)));
+        Vector3 n;
         var target = float.NaN;
         path[0] = at;
         var count = 1;
-        var s = 0f;
+        var s = gone;
         while (count < Most)
         {
             var step = MathF.Min(Step(s), length - s);
@@ -67,19 +97,25 @@ internal sealed class March(HeadForm head, Strands strands, PartLine part, HairP
             // Locks part in depth only on their way down, so that the top of the head stays one smooth line.
             var apart = Curve.Smooth(1f, 9f, s);
             var off = volume * (0.12f + body * (1 + 0.28f * (lockHash - 0.5f) * apart) + 0.25f * (0.5f + (lockHash - 0.5f) * apart)) + 0.03f * own;
-            var want = off * (0.62f * Curve.Smooth(-1f, 6f, s) + 0.38f * Curve.Smooth(4f, 14f, s));
+            off *= isFringe ? 0.6f : 1;
+            var want = texture.Upright ? 0.05f : off * (0.62f * Curve.Smooth(-1f, 6f, s) + 0.38f * Curve.Smooth(4f, 14f, s));
 
-            if (field.W < want + 1.3f && at.Y > -3)
+            if (!texture.Upright && field.W < want + 1.3f && at.Y > -3)
             {
                 var comb = 0.55f * step * (1 - Curve.Smooth(9f, 15f, s));
                 if (comb > 0)
                 {
-                    dir = Vector3.Normalize(Vector3.Lerp(dir, flow.At(at, n, side), MathF.Min(comb, 1)));
+                    var combed = isFringe ? Fringe.Forward(at, n) : flow.At(at, n, side);
+                    dir = Vector3.Normalize(Vector3.Lerp(dir, combed, MathF.Min(comb, 1)));
                 }
             }
 
             dir.Y -= gravity * step * Math.Clamp(s / 6, 0.1f, 1f);
-            KeepFaceFree(ref at, ref dir, side, s, step);
+            if (!isFringe)
+            {
+                KeepFaceFree(ref at, ref dir, side, s, step);
+            }
+
             DrawIn(at, ref dir, step);
             Choose(l, at, ref dir, ref target, step);
             dir = Vector3.Normalize(dir);
@@ -150,7 +186,9 @@ internal sealed class March(HeadForm head, Strands strands, PartLine part, HairP
 
     private static void Choose(int l, Vector3 at, ref Vector3 dir, ref float target, float step)
     {
-        if (at.Y > -7)
+        // Locks part at different heights, or they would open in one clean line.
+        var height = 6 + 2 * Hash.Unit(l, 17);
+        if (at.Y > -height)
         {
             return;
         }
@@ -159,13 +197,13 @@ internal sealed class March(HeadForm head, Strands strands, PartLine part, HairP
         {
             // One lock goes one way, well before it touches: in front of the shoulder's ridge or behind it.
             var spread = 3f * Hash.Signed(l, 5);
-            target = at.Z + 1.5f * Hash.Signed(l, 6) > ShoulderRidgeZ ? 0.3f + spread * 0.8f : -9.6f + spread * 0.6f;
+            target = at.Z + 1.8f * Hash.Signed(l, 6) > ShoulderRidgeZ ? 0.3f + spread * 0.8f : -9.6f + spread * 0.6f;
         }
 
         // Below the shoulder, hair by the neck hangs where it likes.
         if (MathF.Abs(at.X) > 4 || at.Y > -12)
         {
-            dir.Z += 0.026f * (target - at.Z) * step * Curve.Smooth(7f, 9.5f, -at.Y);
+            dir.Z += 0.026f * (target - at.Z) * step * Curve.Smooth(height, height + 2.5f, -at.Y);
         }
     }
 

@@ -3,7 +3,7 @@ namespace Wendro.Core.Fall;
 /// <summary>Where along a strand something lies: finer near the scalp, where paint begins, than at the ends.</summary>
 public static class Places
 {
-    /// <summary>Points a fallen strand is kept in.</summary>
+    /// <summary>Points a strand's middle line is kept in, before its texture is laid on.</summary>
     public const int Points = 32;
 
     /// <summary>Places along a strand at which its level is known.</summary>

@@ -2,7 +2,7 @@ using System.Numerics;
 
 namespace Wendro.Core.Fall;
 
-/// <summary>Turns a path of any number of points into a strand's 32.</summary>
+/// <summary>Turns a path of any number of points into a strand's middle line of 32.</summary>
 internal static class Resample
 {
     /// <summary>Points at the strand's places up to a length, smoothed twice beyond the first sixth, which removes the kinks of contact.</summary>

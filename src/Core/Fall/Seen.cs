@@ -36,7 +36,7 @@ public sealed record Seen(
         {
             canvas.Clear();
             canvas.Draw(Bust.WithoutEars, Bust.WithoutEars.Lit(view, hair.Density), view);
-            if (hair.Wear is Wear.TiedHigh or Wear.TiedLow)
+            if (WearFacts.ShowsEars(hair.Wear))
             {
                 canvas.Draw(Bust.Ears, Bust.Ears.Lit(view, hair.Density), view);
             }

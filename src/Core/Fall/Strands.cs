@@ -74,6 +74,15 @@ public sealed class Strands
         return strands;
     }
 
+    /// <summary>Which side of a part every strand falls to: +1 left, −1 right.</summary>
+    public sbyte[] SidesOf(PartLine part)
+    {
+        ArgumentNullException.ThrowIfNull(part);
+        return Scalp.Select(p => (sbyte)(IsLeftOf(part, p) ? 1 : -1)).ToArray();
+    }
+
+    private static bool IsLeftOf(PartLine part, in ScalpPoint p) => p.OverTopCm >= part.FallsAt(p.Position.Z);
+
     private static ScalpPoint[] Roots(HeadForm head, int count)
     {
         // A quasi-random sequence over the equal-area map is even over the scalp.
@@ -104,12 +113,12 @@ public sealed class Strands
         var belongs = new int[roots.Length];
         var gx = roots.Take(guides).Select(r => (float)r.Map.X).ToArray();
         var gy = roots.Take(guides).Select(r => (float)r.Map.Y).ToArray();
-        var side = roots.Take(guides).Select(r => Zones.FromPart(r, part) >= 0).ToArray();
+        var side = roots.Take(guides).Select(r => IsLeftOf(part, r)).ToArray();
         Parallel.For(0, 8, chunk =>
         {
             for (var i = chunk * roots.Length / 8; i < (chunk + 1) * roots.Length / 8; i++)
             {
-                var left = Zones.FromPart(roots[i], part) >= 0;
+                var left = IsLeftOf(part, roots[i]);
                 // Across the part counts as far, except low at the back, where there is no part.
                 var fine = roots[i].FromTopCm < 9 ? 40f : 0f;
                 var (x, y) = ((float)roots[i].Map.X, (float)roots[i].Map.Y);
@@ -167,7 +176,7 @@ public sealed class Strands
         Normal[at] = Form.Normal(root.Position);
         var foot = (float)Hairline.Height(root.Azimuth);
         Above[at] = Math.Clamp((root.Position.Y - foot) / (11.6f - foot), 0, 1);
-        Side[at] = (sbyte)(Zones.FromPart(root, part) >= 0 ? 1 : -1);
+        Side[at] = (sbyte)(IsLeftOf(part, root) ? 1 : -1);
         Lock[at] = l;
     }
 }

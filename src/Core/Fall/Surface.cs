@@ -6,18 +6,19 @@ namespace Wendro.Core.Fall;
 /// <summary>Which way each point of the hair faces and how open to the light it lies: the part of shading that no view changes.</summary>
 internal sealed class Surface
 {
-    private const int P = Places.Points;
+    private readonly int each;
     private readonly uint[] normals;
     private readonly byte[] open;
 
     public Surface(FallenHair hair)
     {
         var strands = hair.Strands;
+        each = hair.Each;
         normals = new uint[hair.Points.Length];
         open = new byte[hair.Points.Length];
         Parallel.For(0, 16, chunk =>
         {
-            Span<Vector3> centre = stackalloc Vector3[P];
+            Span<Vector3> centre = stackalloc Vector3[each];
             for (var l = chunk * strands.LockCount / 16; l < (chunk + 1) * strands.LockCount / 16; l++)
             {
                 CentreOf(hair, l, centre);
@@ -46,24 +47,24 @@ internal sealed class Surface
         return Ten(n.X) | Ten(n.Y) << 10 | Ten(n.Z) << 20;
     }
 
-    private static void CentreOf(FallenHair hair, int l, Span<Vector3> centre)
+    private void CentreOf(FallenHair hair, int l, Span<Vector3> centre)
     {
         var (from, to) = (hair.Strands.LockStart[l], hair.Strands.LockStart[l + 1]);
         centre.Clear();
         for (var i = from; i < to; i++)
         {
-            for (var k = 0; k < P; k++)
+            for (var k = 0; k < each; k++)
             {
-                centre[k] += hair.Points[i * P + k] / (to - from);
+                centre[k] += hair.Points[i * each + k] / (to - from);
             }
         }
     }
 
     private void Strand(FallenHair hair, int i, ReadOnlySpan<Vector3> centre)
     {
-        for (var k = 0; k < P; k++)
+        for (var k = 0; k < each; k++)
         {
-            var p = hair.Points[i * P + k];
+            var p = hair.Points[i * each + k];
             var field = hair.Head.Grid.At(p);
             var n = Vector3.Normalize(new Vector3(field.X, field.Y, field.Z));
             if (hair.Knot is { } knot && knot.Holds[i] && field.W > 1.2f)
@@ -74,21 +75,21 @@ internal sealed class Surface
             var aside = p - centre[k];
             var far = aside.Length();
             n += aside * (0.75f / MathF.Max(far, 0.6f));
-            normals[i * P + k] = Packed(Vector3.Normalize(n));
+            normals[i * each + k] = Packed(Vector3.Normalize(n));
         }
 
         // Every second point is enough for something that changes over centimetres.
-        for (var k = 0; k < P; k += 2)
+        for (var k = 0; k < each; k += 2)
         {
-            var n = NormalAt(i * P + k);
-            var p = hair.Points[i * P + k];
+            var n = NormalAt(i * each + k);
+            var p = hair.Points[i * each + k];
             var sum = hair.Density.At(p + n * 0.9f) + hair.Density.At(p + n * 2f) + hair.Density.At(p + n * 3.3f);
-            open[i * P + k] = (byte)(255 * (0.14f + 0.86f * MathF.Exp(-0.009f * sum)) + 0.5f);
+            open[i * each + k] = (byte)(255 * (0.14f + 0.86f * MathF.Exp(-0.009f * sum)) + 0.5f);
         }
 
-        for (var k = 1; k < P; k += 2)
+        for (var k = 1; k < each; k += 2)
         {
-            open[i * P + k] = k + 1 < P ? (byte)((open[i * P + k - 1] + open[i * P + k + 1]) / 2) : open[i * P + k - 1];
+            open[i * each + k] = k + 1 < each ? (byte)((open[i * each + k - 1] + open[i * each + k + 1]) / 2) : open[i * each + k - 1];
         }
     }
 

@@ -50,7 +50,7 @@ internal sealed record Tie(Vector3 Direction, float OffCm, float Part)
 }
 
 /// <summary>Hair tied back: combed over the head to the knot, then hanging as one tail; what is not tied hangs as it did. Model assumption.</summary>
-internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie tie)
+internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie tie, Texture texture)
 {
     private const int P = Places.Points;
     private const float KnotRadius = 1.05f;
@@ -58,15 +58,16 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
     private const float TailStep = 1.3f;
     private readonly Vector3 knotAt = Form.SkullCentre + tie.Direction * (Form.Radius(tie.Direction) + tie.OffCm);
 
-    /// <summary>Paths of all strands; those too short to reach the knot stay loose.</summary>
-    /// <param name="loose">The hair as it hangs down.</param>
+    /// <summary>Middle lines of all strands, and how far each is combed straight; those too short to reach the knot stay loose.</summary>
+    /// <param name="loose">Middle lines as they hang down.</param>
     /// <param name="lengths">Length of every strand, cm.</param>
-    public (Vector3[] Points, TieKnot Knot) Run(Vector3[] loose, float[] lengths)
+    public (Vector3[] Middle, float[] Combed, TieKnot Knot) Run(Vector3[] loose, float[] lengths)
     {
         var (line, across, along) = TailLine();
         var bulk = MathF.Sqrt(March.Bulk(hair) * tie.Part);
         var points = new Vector3[loose.Length];
         var holds = new bool[strands.Count];
+        var combed = new float[strands.Count];
         Parallel.For(0, 16, chunk =>
         {
             Span<Vector3> path = stackalloc Vector3[28 + TailPoints];
@@ -83,7 +84,7 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
                 var count = ToKnot(i, path, bulk, out var way);
                 if (lengths[i] < way + 0.5f)
                 {
-                    TooShort(loose.AsSpan(i * P, P), path[..count], lengths[i], way, into);
+                    combed[i] = TooShort(i, loose.AsSpan(i * P, P), path[..count], lengths[i], way, into);
                     continue;
                 }
 
@@ -92,10 +93,11 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
                     path[count++] = InTail(i, k, line, across, along, bulk);
                 }
 
-                Resample.Even(path[..count], lengths[i], into);
+                combed[i] = way;
+                Resample.Even(path[..count], Curls.MiddleLength(lengths[i], way, texture), into);
             }
         });
-        return (points, new TieKnot(knotAt, KnotRadius, line, holds));
+        return (points, combed, new TieKnot(knotAt, KnotRadius, line, holds));
     }
 
     private int ToKnot(int i, Span<Vector3> path, float bulk, out float way)
@@ -121,7 +123,7 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
             var t = k / (steps - 1f);
             var d = from * ((1 - t) * (1 - t)) + middle * (2 * t * (1 - t)) + tie.Direction * (t * t);
             d = Vector3.Normalize(d);
-            var r = Form.SkullCentre + d * (RadiusOf(d) + layer * Curve.Smooth(0f, 0.3f, t) + 0.05f);
+            var r = Form.SkullCentre + d * (RadiusOf(head, d) + layer * Curve.Smooth(0f, 0.3f, t) + 0.05f);
             path[k] = Vector3.Lerp(r, end, Curve.Smooth(0.62f, 1f, t));
             way += (path[k] - path[k - 1]).Length();
         }
@@ -129,7 +131,8 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
         return steps;
     }
 
-    private float RadiusOf(Vector3 d)
+    /// <summary>How far the head reaches from the skull's centre in a direction, cm.</summary>
+    public static float RadiusOf(HeadForm head, Vector3 d)
     {
         var r = 10.5f;
         for (var k = 0; k < 4; k++)
@@ -140,17 +143,17 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
         return r;
     }
 
-    private static void TooShort(ReadOnlySpan<Vector3> loose, ReadOnlySpan<Vector3> path, float length, float way, Span<Vector3> into)
+    private float TooShort(int i, ReadOnlySpan<Vector3> loose, ReadOnlySpan<Vector3> path, float length, float way, Span<Vector3> into)
     {
-        // What nearly reaches is tucked in; shorter hair hangs out of it.
-        if (length > 0.72f * way)
+        // What nearly reaches is tucked in; flyaways and tight curls are combed along; other short hair hangs out of it.
+        if (length > 0.72f * way || texture.Upright || HairOnHead.IsFlyaway(i))
         {
             Resample.Even(path, MathF.Min(length, way), into);
+            return length;
         }
-        else
-        {
-            loose.CopyTo(into);
-        }
+
+        loose.CopyTo(into);
+        return 0;
     }
 
     /// <summary>The tail's middle: out of the knot, bending down, kept off the body; with frames carried along it.</summary>
@@ -160,7 +163,8 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
         var across = new Vector3[TailPoints];
         var along = new Vector3[TailPoints];
         var at = knotAt;
-        var dir = Vector3.Normalize(tie.Direction + new Vector3(0, -0.1f, 0));
+        // A half-up tail is let go on the hair below it; a whole one springs from its knot.
+        var dir = Vector3.Normalize(tie.Direction * (tie.Part < 1 ? 0.3f : 1) + new Vector3(0, tie.Part < 1 ? -1 : -0.1f, 0));
         var (u, _) = Frame(dir);
         for (var k = 0; k < TailPoints; k++)
         {

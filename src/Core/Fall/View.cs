@@ -1,12 +1,17 @@
 using System.Numerics;
+using Wendro.Core.Head;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Fall;
 
-/// <summary>Where the head is looked at from: an angle round it, a little from above, without perspective.</summary>
+/// <summary>Where the head is looked at from: an angle round it, usually a little from above, without perspective.</summary>
 public readonly record struct View
 {
-    /// <summary>How far above eye height the viewer stands, degrees. Model assumption.</summary>
-    public const double FromAboveDegrees = 9;
+    /// <summary>How far above eye height the viewer usually stands, degrees. Model assumption.</summary>
+    public const int UsualTilt = 9;
+
+    /// <summary>Least and most a view can be tilted, degrees above eye height.</summary>
+    public const int LeastTilt = 0, MostTilt = 85;
 
     /// <summary>Width of a picture, pixels.</summary>
     public const int Width = 520;
@@ -20,13 +25,15 @@ public readonly record struct View
     /// <param name="angle">Degrees round the head: 0 front, 90 from her left, 180 back, 270 from her right.</param>
     /// <param name="pixelsPerCm">Scale.</param>
     /// <param name="topCm">Height at the upper edge of the picture, cm.</param>
-    public View(int angle, float pixelsPerCm, float topCm)
+    /// <param name="tilt">Degrees above eye height.</param>
+    public View(int angle, float pixelsPerCm, float topCm, int tilt = UsualTilt)
     {
+        Tilt = tilt;
         Angle = ((angle % 360) + 360) % 360;
         PixelsPerCm = pixelsPerCm;
         TopCm = topCm;
         var a = Angle * MathF.PI / 180;
-        var p = (float)(FromAboveDegrees * Math.PI / 180);
+        var p = tilt * MathF.PI / 180;
         Eye = new(MathF.Sin(a) * MathF.Cos(p), MathF.Sin(p), MathF.Cos(a) * MathF.Cos(p));
         Right = new(MathF.Cos(a), 0, -MathF.Sin(a));
         Up = Vector3.Cross(Eye, Right);
@@ -34,6 +41,9 @@ public readonly record struct View
 
     /// <summary>Degrees round the head, 0..359.</summary>
     public int Angle { get; }
+
+    /// <summary>Degrees above eye height it is looked at from.</summary>
+    public int Tilt { get; }
 
     /// <summary>Scale.</summary>
     public float PixelsPerCm { get; }
@@ -55,12 +65,18 @@ public readonly record struct View
 
     /// <summary>The frame that holds a head with this hair: the same for all angles and wears, wider for long hair.</summary>
     /// <param name="angle">Degrees round the head.</param>
-    /// <param name="hemHeight">Height of the hem, cm.</param>
-    public static View Of(int angle, float hemHeight)
+    /// <param name="hemHeight">Height of the lowest hair, cm.</param>
+    /// <param name="tilt">Degrees above eye height; the more from above, the more the head itself comes to the middle.</param>
+    /// <param name="standsUpCm">How far hair stands off the top of the head, cm.</param>
+    public static View Of(int angle, float hemHeight, int tilt = UsualTilt, float standsUpCm = 0)
     {
-        const float top = 15.6f;
+        var top = 15.6f + MathF.Max(standsUpCm - 2.5f, 0);
         var bottom = MathF.Min(-33f, hemHeight - 9f);
-        return new View(angle, Height / (top - bottom), top);
+        var scale = Height / (top - bottom);
+        var middle = Vector3.Dot(Form.SkullCentre, new View(angle, scale, top, tilt).Up);
+        var usual = Vector3.Dot(Form.SkullCentre, new View(angle, scale, top).Up);
+        var above = Curve.Smooth(UsualTilt, 75f, (float)tilt);
+        return new View(angle, scale, middle + (top - usual) * (1 - above) + (top - bottom) * 0.45f * above, tilt);
     }
 
     /// <summary>Sample column, pixel row and depth (cm, smaller is nearer) of a point.</summary>

@@ -14,4 +14,23 @@ public enum Wear
 
     /// <summary>The upper hair tied at the back of the head, the rest hanging.</summary>
     HalfUp,
+
+    /// <summary>Hanging, with the part moved to the other side.</summary>
+    OtherPart,
+
+    /// <summary>The front tucked behind both ears, the rest hanging.</summary>
+    Tucked,
+
+    /// <summary>Combed back from the face without a part.</summary>
+    SweptBack,
+}
+
+/// <summary>What follows from a wear.</summary>
+public static class WearFacts
+{
+    /// <summary>Whether hair is held by a tie.</summary>
+    public static bool IsTied(Wear wear) => wear is Wear.TiedHigh or Wear.TiedLow or Wear.HalfUp;
+
+    /// <summary>Whether the ears show.</summary>
+    public static bool ShowsEars(Wear wear) => wear is Wear.TiedHigh or Wear.TiedLow or Wear.Tucked or Wear.SweptBack;
 }

@@ -1,3 +1,5 @@
+using Wendro.Core.Head;
+
 namespace Wendro.Core.Hair;
 
 /// <summary>Strand diameter: fine 55, medium 70, coarse 90 µm. Source: body.</summary>
@@ -19,7 +21,13 @@ public enum Condition { Sound, Dry, Breaking }
 /// <param name="HemCm">Length from the crown to the hem as it hangs down the back, cm, 16..75.</param>
 /// <param name="LayersCm">How much higher than the hem the hair of the crown ends, cm, 0..30; nothing at the hairline.</param>
 /// <param name="FaceLayersCm">How much higher than the hem the pieces at the face end, cm, 0..30.</param>
-public sealed record Cut(double HemCm, double LayersCm = 0, double FaceLayersCm = 0);
+/// <param name="FringeCm">Length of a cut fringe, cm, 4..20; null where there is none.</param>
+/// <param name="EvenCm">One length all over, pulled straight, cm, 3..60: then there is no hem; null where it is cut to the hem.</param>
+public sealed record Cut(double HemCm, double LayersCm = 0, double FaceLayersCm = 0, double? FringeCm = null, double? EvenCm = null)
+{
+    /// <summary>Length of the longest hair, pulled straight, cm.</summary>
+    public double LongestCm => EvenCm ?? HemCm;
+}
 
 /// <summary>What the artist reads off the hair before she plans.</summary>
 /// <param name="NaturalLevel">1..10, decimals allowed.</param>
@@ -33,6 +41,8 @@ public sealed record Cut(double HemCm, double LayersCm = 0, double FaceLayersCm 
 /// <param name="GreyShare">Share of white hairs, 0..1.</param>
 /// <param name="Condition">What shape it is in.</param>
 /// <param name="Own">How it lifts against the tables, from strand tests; null as tabled.</param>
+/// <param name="Marked">Places that want care: breakage, new baby hair, an undercut, swirls; null or empty where there are none.</param>
+/// <param name="ByZone">Where a zone differs from the rest; null or empty where none does.</param>
 public sealed record HairProfile(
     double NaturalLevel,
     Diameter Diameter,
@@ -44,13 +54,38 @@ public sealed record HairProfile(
     Curl Curl = Curl.Straight,
     double GreyShare = 0,
     Condition Condition = Condition.Sound,
-    OwnLift? Own = null)
+    OwnLift? Own = null,
+    IReadOnlyList<Mark>? Marked = null,
+    IReadOnlyDictionary<Zone, ZoneHair>? ByZone = null)
 {
+    /// <summary>The marks; none where nothing was marked.</summary>
+    public IReadOnlyList<Mark> Marks => Marked ?? [];
+
+
     /// <summary>The bands; none where no history is told.</summary>
     public IReadOnlyList<Band> Bands => History ?? [];
 
     /// <summary>The same hair as far as it falls (no property: a record writes out its properties, and this one would never end): what lies on it, what was done to it and how light it is makes no difference to that.</summary>
-    public HairProfile AsItFalls() => this with { NaturalLevel = Usual.NaturalLevel, Porosity = Usual.Porosity, Coloured = false, History = null, GreyShare = 0, Condition = Condition.Sound, Own = null };
+    public HairProfile AsItFalls() => this with { NaturalLevel = Usual.NaturalLevel, Porosity = Usual.Porosity, Coloured = false, History = null, GreyShare = 0, Condition = Condition.Sound, Own = null, ByZone = null };
+
+    /// <summary>The hair of one zone: as the rest, but for what differs there.</summary>
+    public HairProfile In(Zone zone)
+    {
+        if (ByZone is null || !ByZone.TryGetValue(zone, out var there))
+        {
+            return this;
+        }
+
+        return this with
+        {
+            NaturalLevel = there.NaturalLevel ?? NaturalLevel,
+            Diameter = there.Diameter ?? Diameter,
+            Density = there.Density ?? Density,
+            Porosity = there.Porosity ?? Porosity,
+            GreyShare = there.GreyShare ?? GreyShare,
+            ByZone = null,
+        };
+    }
 
     /// <summary>Equal when every value is, the bands one by one.</summary>
     public bool Equals(HairProfile? other) =>
@@ -65,10 +100,14 @@ public sealed record HairProfile(
         && GreyShare.Equals(other.GreyShare)
         && Condition == other.Condition
         && Own == other.Own
-        && Bands.SequenceEqual(other.Bands);
+        && Bands.SequenceEqual(other.Bands)
+        && Marks.SequenceEqual(other.Marks)
+        && (ByZone ?? None).OrderBy(z => z.Key).SequenceEqual((other.ByZone ?? None).OrderBy(z => z.Key));
 
     /// <inheritdoc/>
     public override int GetHashCode() => HashCode.Combine(NaturalLevel, Diameter, Density, Porosity, Coloured, Cut, Bands.Count);
+
+    private static readonly Dictionary<Zone, ZoneHair> None = [];
 
     /// <summary>A made-up middle of the road, for a client nobody has looked at yet.</summary>
     public static HairProfile Usual { get; } =

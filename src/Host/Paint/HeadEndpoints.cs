@@ -21,15 +21,15 @@ internal static class HeadEndpoints
     {
         var visit = app.MapGroup("/api/visits/{visit:guid}").WithTags("Paint").ProducesProblem(StatusCodes.Status404NotFound);
 
-        visit.MapGet("/seen", async (Guid visit, string? wear, string? angle, PlanDesk desk, CancellationToken stop) =>
+        visit.MapGet("/seen", async (Guid visit, string? wear, string? angle, string? tilt, PlanDesk desk, CancellationToken stop) =>
             {
-                var (w, a) = WearAndAngle(wear, angle);
+                var (w, a, t) = ViewOf(wear, angle, tilt);
                 return await desk.OpenAsync(visit, stop) is { } at
-                    ? Results.Bytes(SeenFile.Write(at.Head.Looks.Seen(w, a), at.Head.Looks.OnHead.Strands.Count), Bytes)
+                    ? Results.Bytes(SeenFile.Write(at.Head.Looks.Seen(w, a, t), at.Head.Looks.OnHead.Strands.Count), Bytes)
                     : Answers.NotFound("visit");
             })
             .Produces<byte[]>(contentType: Bytes).ProducesValidationProblem()
-            .WithName("GetSeen").WithSummary("What is seen in a wear (down, tiedHigh, tiedLow, halfUp) from an angle (degrees): docs/formats/seen.md");
+            .WithName("GetSeen").WithSummary("What is seen in a wear (down, tiedHigh, tiedLow, halfUp, otherPart, tucked, sweptBack) from an angle round the head and a tilt above eye height (degrees): docs/formats/seen.md");
 
         visit.MapGet("/plan/levels", async (Guid visit, string? moment, PlanDesk desk, CancellationToken stop) =>
             {
@@ -46,9 +46,9 @@ internal static class HeadEndpoints
             .Produces<byte[]>(contentType: Bytes)
             .WithName("GetStrands").WithSummary("Panel number of every strand, int16, −1 where it is left out; numbers as in panels");
 
-        visit.MapGet("/plan/picture", async (Guid visit, string? wear, string? angle, string? moment, int? width, PlanDesk desk, CancellationToken stop) =>
+        visit.MapGet("/plan/picture", async (Guid visit, string? wear, string? angle, string? tilt, string? moment, int? width, PlanDesk desk, CancellationToken stop) =>
             {
-                var (w, a) = WearAndAngle(wear, angle);
+                var (w, a, t) = ViewOf(wear, angle, tilt);
                 var when = MomentOf(moment);
                 if (width is < 16 or > View.Width)
                 {
@@ -56,7 +56,7 @@ internal static class HeadEndpoints
                 }
 
                 return await desk.OpenAsync(visit, stop) is { } at
-                    ? Results.Bytes(PictureFile.Png(Picture.Colour(at.Head.Looks.Seen(w, a), at.Head.DrawnAt(when)), width ?? View.Width), "image/png")
+                    ? Results.Bytes(PictureFile.Png(Picture.Colour(at.Head.Looks.Seen(w, a, t), at.Head.DrawnAt(when)), width ?? View.Width), "image/png")
                     : Answers.NotFound("visit");
             })
             .Produces<byte[]>(contentType: "image/png").ProducesValidationProblem()
@@ -71,20 +71,14 @@ internal static class HeadEndpoints
             .WithName("GetColourTable").WithSummary("Linear light by level byte and shade, uint16, 256 × 128 × 3");
     }
 
-    private static (Wear Wear, int Angle) WearAndAngle(string? wear, string? angle)
+    private static (Wear Wear, int Angle, int Tilt) ViewOf(string? wear, string? angle, string? tilt)
     {
         var problems = new List<Problem>();
-        var which = wear switch
+        var which = Wear.Down;
+        var known = Enum.GetNames<Wear>().Select(n => char.ToLowerInvariant(n[0]) + n[1..]).ToArray();
+        if (wear is not null && (!known.Contains(wear) || !Enum.TryParse(wear, ignoreCase: true, out which)))
         {
-            null or "down" => (Wear?)Wear.Down,
-            "tiedHigh" => Wear.TiedHigh,
-            "tiedLow" => Wear.TiedLow,
-            "halfUp" => Wear.HalfUp,
-            _ => null,
-        };
-        if (which is null)
-        {
-            problems.Add(new("wear", "One of down, tiedHigh, tiedLow, halfUp."));
+            problems.Add(new("wear", $"One of {string.Join(", ", known)}."));
         }
 
         var degrees = 0;
@@ -93,7 +87,13 @@ internal static class HeadEndpoints
             problems.Add(new("angle", "Whole degrees between −360 and 360."));
         }
 
-        return problems.Count > 0 ? throw new BadInputException(problems) : (which!.Value, degrees);
+        var above = View.UsualTilt;
+        if (tilt is not null && (!int.TryParse(tilt, out above) || above is < View.LeastTilt or > View.MostTilt))
+        {
+            problems.Add(new("tilt", $"Whole degrees between {View.LeastTilt} and {View.MostTilt}."));
+        }
+
+        return problems.Count > 0 ? throw new BadInputException(problems) : (which, degrees, above);
     }
 
     private static Moment MomentOf(string? moment) => moment switch

@@ -1,0 +1,92 @@
+using System.Numerics;
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Fall;
+
+/// <summary>
+/// Cuts the hair where it falls: to a hem with its layers, or to one length all over; shorter where it is clipped, new or broken.
+/// Lengths are those of hair pulled straight. Model assumption.
+/// </summary>
+internal sealed class Haircut(HeadForm head, HairProfile hair, PartLine part, Strands strands, Texture texture)
+{
+    private const float Longest = 90;
+    private const float HairlineHeight = 7.4f;
+    private const float ClippedCm = 0.7f;
+    private const float BabyHairCm = 3.5f;
+    private const float BabyBandCm = 1.2f;
+    private readonly Mark[] shorter = hair.Marks.Where(m => m.Kind != MarkKind.Swirl).ToArray();
+
+    /// <summary>Cuts all strands.</summary>
+    /// <param name="middle">Where the strands' middle lines go, 32 points each.</param>
+    /// <param name="lengths">Where their lengths go, cm.</param>
+    public void Run(Vector3[] middle, float[] lengths)
+    {
+        var straight = new March(head, strands, part, strands.Side, hair, texture.Upright ? Texture.Of(Curl.Wavy) : texture);
+        var upright = texture.Upright ? new March(head, strands, part, strands.Side, hair, texture) : null;
+        var hem = HairOnHead.HemHeight(hair.Cut);
+        Parallel.For(0, 16, chunk =>
+        {
+            Span<Vector3> path = stackalloc Vector3[March.Most];
+            for (var i = chunk * strands.Count / 16; i < (chunk + 1) * strands.Count / 16; i++)
+            {
+                var ragged = 0.45f * Hash.Signed(strands.Lock[i], 7) + 0.3f * Hash.Signed(i, 8);
+                var (longest, end) = To(i, hem, ragged);
+                var count = straight.Run(i, longest, end, path, out var length);
+
+                // Ends are not a ruler's edge, and a few hairs are always on their way.
+                var share = Hash.Unit(i, 9) < 0.2f ? 1 - 0.22f * Hash.Unit(i, 10) : 1;
+                if (HairOnHead.IsFlyaway(i))
+                {
+                    share = 0.3f + 0.4f * Hash.Unit(i, 12);
+                }
+
+                lengths[i] = Shorter(i, MathF.Max(length, 1.5f) * share);
+                var line = lengths[i] * texture.CentreLine;
+                count = upright is null ? count : upright.Run(i, line, float.MinValue, path, out _);
+                Resample.Even(path[..count], line, middle.AsSpan(i * Places.Points, Places.Points));
+            }
+        });
+    }
+
+    /// <summary>Length and height at which a strand ends.</summary>
+    private (float Longest, float End) To(int i, float hem, float ragged)
+    {
+        var cut = hair.Cut;
+        if (Fringe.Has(cut, strands.Scalp[i]))
+        {
+            // Cut level across the forehead, wherever it is rooted.
+            return (Longest, HairlineHeight - (float)cut.FringeCm! + ragged);
+        }
+
+        if (cut.EvenCm is { } even)
+        {
+            return ((float)even + ragged, float.MinValue);
+        }
+
+        var end = hem + ragged + (float)cut.LayersCm * strands.Above[i] + (float)cut.FaceLayersCm * Curve.Smooth(0f, 5.5f, strands.Scalp[i].Position.Z);
+        return (Longest, end);
+    }
+
+    private float Shorter(int i, float length)
+    {
+        foreach (var mark in shorter)
+        {
+            if (mark.Outside(strands.Scalp[i]) > 0)
+            {
+                continue;
+            }
+
+            length = mark.Kind switch
+            {
+                MarkKind.Undercut => ClippedCm,
+                MarkKind.BabyHair when strands.Scalp[i].FromHairlineCm < BabyBandCm => MathF.Min(length, BabyHairCm * (0.6f + 0.8f * Hash.Unit(i, 14))),
+                MarkKind.Breakage when Hash.Unit(i, 15) < 0.45f => length * (0.25f + 0.4f * Hash.Unit(i, 16)),
+                _ => length,
+            };
+        }
+
+        return length;
+    }
+}
