@@ -105,15 +105,26 @@ public static class PlanEdits
 
         yield return new SetWish(plan.Wish);
         yield return new SetWears(plan.Wears);
+        yield return new SetFrame(plan.Frame);
+        if (plan.Order is { } order)
+        {
+            yield return new SetOrder(order);
+        }
+
+        foreach (var region in plan.Regions)
+        {
+            yield return new LeaveOut(region.Region, region.SizeCm, region.Reason);
+        }
+
         if (plan.Part != PartLine.Central)
         {
-            yield return new MovePart(plan.Part.FrontCm, plan.Part.BackCm);
+            yield return new MovePart(plan.Part.FrontCm, plan.Part.BackCm, plan.Part.ZigzagMm);
         }
 
         foreach (var (zone, planned) in plan.Zones)
         {
             var s = planned.Sections;
-            yield return new CutZone(zone, s.Parting, s.ThicknessMm, s.WidthCm, s.LeaveOutMm, s.Bricklay);
+            yield return new CutZone(zone, s.Parting, s.ThicknessMm, s.WidthCm, s.LeaveOutMm, s.Bricklay, s.Woven, s.Order);
         }
 
         foreach (var (zone, planned) in plan.Zones)

@@ -2,7 +2,7 @@ using System.Text.RegularExpressions;
 
 namespace Wendro.Core.Tests;
 
-/// <summary>Dependencies point one way: Head ← Hair ← Paint ← Lift; Hair ← Fall; Lift and Fall ← Blend; Plans ties them.</summary>
+/// <summary>Dependencies point one way: Head ← Hair ← Paint ← Lift; Hair ← Fall; Lift and Fall ← Blend; Plans ties them; Patterns are made of its edits.</summary>
 public sealed partial class ArchitectureTests
 {
     private static readonly Dictionary<string, string[]> May = new()
@@ -19,6 +19,7 @@ public sealed partial class ArchitectureTests
         ["Timing"] = ["Units", "Paint"],
         ["Consult"] = ["Units", "Hair", "Paint", "Lift", "Care", "Blend"],
         ["Plans"] = ["Units", "Hair", "Head", "Tone", "Paint", "Lift", "Care", "Fall", "Blend"],
+        ["Patterns"] = ["Units", "Hair", "Head", "Paint", "Lift", "Blend", "Plans"],
     };
 
     private static string Core
@@ -64,6 +65,6 @@ public sealed partial class ArchitectureTests
     public void Files_stay_small() =>
         Assert.All(Files(), f => Assert.True(f.Text.Count(c => c == '\n') <= 350, $"{f.Folder}/{f.File} is long"));
 
-    [GeneratedRegex(@"(?:using Wendro\.Core\.|(?<![\w.])(?:Wendro\.Core\.)?)(Units|Hair|Head|Tone|Paint|Lift|Care|Fall|Blend|Timing|Consult|Plans)(?:;|\.[A-Z]\w+)")]
+    [GeneratedRegex(@"(?:using Wendro\.Core\.|(?<![\w.])(?:Wendro\.Core\.)?)(Units|Hair|Head|Tone|Paint|Lift|Care|Fall|Blend|Timing|Consult|Plans|Patterns)(?:;|\.[A-Z]\w+)")]
     private static partial Regex Uses();
 }

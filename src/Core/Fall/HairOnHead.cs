@@ -73,8 +73,9 @@ public sealed class HairOnHead
             case Wear.Down:
                 return Finish(wear, part, Gathered(loose, Strands.Side), nowhere, null);
             case Wear.OtherPart:
-                var sides = Strands.SidesOf(part.Other);
-                return Finish(wear, part.Other, Gathered(Fallen(part.Other, sides, false), sides), nowhere, null);
+                var over = part.MovedOver();
+                var sides = Strands.SidesOf(over);
+                return Finish(wear, over, Gathered(Fallen(over, sides, false), sides), nowhere, null);
             case Wear.SweptBack:
                 var halves = Strands.Scalp.Select(p => (sbyte)(p.Map.X >= 0 ? 1 : -1)).ToArray();
                 return Finish(wear, part, Gathered(Fallen(part, halves, true), halves), nowhere, null);

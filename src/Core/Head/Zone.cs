@@ -46,6 +46,9 @@ public static class ZoneFacts
     /// <summary>Whether a zone frames the face.</summary>
     public static bool IsFaceFrame(Zone zone) => zone is Zone.FaceFrameLeft or Zone.FaceFrameRight;
 
+    /// <summary>Whether a zone borders on the part.</summary>
+    public static bool IsTop(Zone zone) => zone is Zone.TopLeft or Zone.TopRight || IsHairline(zone);
+
     /// <summary>Fine hair at the front hairline takes lightener faster.</summary>
     public static bool IsHairline(Zone zone) => IsFaceFrame(zone) || zone is Zone.FringeLeft or Zone.FringeRight;
 

@@ -3,86 +3,162 @@ using Wendro.Core.Head;
 
 namespace Wendro.Core.Paint;
 
+/// <summary>How a zone is to be cut.</summary>
+/// <param name="Part">Her part.</param>
+/// <param name="Zone">Which zone.</param>
+/// <param name="Sections">Thickness, width, leave-out and direction.</param>
+/// <param name="SplitMiddle">Whether the middle of the head is an edge of panels: quadrants.</param>
+/// <param name="LeftOut">Regions left out; null or empty for none.</param>
+public sealed record ZoneCut(PartLine Part, Zone Zone, Sections Sections, bool SplitMiddle = false, IReadOnlyList<LeftOut>? LeftOut = null)
+{
+    /// <summary>Regions left out.</summary>
+    public IReadOnlyList<LeftOut> Regions => LeftOut ?? [];
+
+    /// <summary>Equal when everything is, the regions one by one.</summary>
+    public bool Equals(ZoneCut? other) => other is not null
+        && Part == other.Part && Zone == other.Zone && Sections == other.Sections && SplitMiddle == other.SplitMiddle && Regions.SequenceEqual(other.Regions);
+
+    /// <inheritdoc/>
+    public override int GetHashCode() => HashCode.Combine(Part, Zone, Sections, SplitMiddle, Regions.Count);
+}
+
 /// <summary>One zone cut into panels: what lies where, and what stays out between.</summary>
 public sealed class ZonePanels
 {
-    private const int AreaSteps = 24;
-    private const double LeastAreaCm2 = 0.05;
-    private readonly Func<ScalpPoint, double> across;
-    private readonly Func<ScalpPoint, double> along;
+    private readonly Partings partings;
+    private readonly IReadOnlyList<Func<ScalpPoint, double>> outside;
     private readonly List<Row> rows;
 
-    private ZonePanels(
-        Zone zone, Sections sections, Func<ScalpPoint, double> across, Func<ScalpPoint, double> along, List<Row> rows, List<Panel> panels)
+    private ZonePanels(ZoneCut how, Partings partings, IReadOnlyList<Func<ScalpPoint, double>> outside, List<Row> rows, List<Panel> panels)
     {
-        Zone = zone;
-        Sections = sections;
-        this.across = across;
-        this.along = along;
+        How = how;
+        this.partings = partings;
+        this.outside = outside;
         this.rows = rows;
         Panels = panels;
     }
 
-    /// <summary>The zone.</summary>
-    public Zone Zone { get; }
-
     /// <summary>How it was cut.</summary>
-    public Sections Sections { get; }
+    public ZoneCut How { get; }
 
     /// <summary>Its panels, row by row from the low edge.</summary>
     public IReadOnlyList<Panel> Panels { get; }
 
     /// <summary>Cuts a zone.</summary>
     /// <param name="head">The head.</param>
-    /// <param name="part">Her part.</param>
-    /// <param name="zone">Which zone.</param>
-    /// <param name="sections">Thickness, width, leave-out and direction.</param>
-    /// <param name="hair">Density and diameter, for grams.</param>
+    /// <param name="how">What is to be cut, and how.</param>
+    /// <param name="hair">Density and diameter, for grams; marks, for what is left out and where swirls part panels.</param>
     /// <param name="lengthAt">Length of the hair rooted at a place, cm.</param>
-    public static ZonePanels Cut(
-        HeadForm head, PartLine part, Zone zone, Sections sections, HairProfile hair, Func<ScalpPoint, double> lengthAt)
+    public static ZonePanels Cut(HeadForm head, ZoneCut how, HairProfile hair, Func<ScalpPoint, double> lengthAt)
     {
         ArgumentNullException.ThrowIfNull(head);
-        ArgumentNullException.ThrowIfNull(sections);
+        ArgumentNullException.ThrowIfNull(how);
+        ArgumentNullException.ThrowIfNull(hair);
         ArgumentNullException.ThrowIfNull(lengthAt);
-        if (part.IsCentral && !ZoneFacts.IsAcross(zone) && !ZoneFacts.IsLeft(zone))
+        var (zone, sections) = (how.Zone, how.Sections);
+        var alike = how.Part.IsCentral && hair.Marks.Count == 0;
+        if (alike && !ZoneFacts.IsAcross(zone) && !ZoneFacts.IsLeft(zone))
         {
             // A part in the middle makes two equal sides, to the last bit.
-            return Cut(head, part, ZoneFacts.Other(zone), sections, hair, lengthAt).Mirrored();
+            return Cut(head, how with { Zone = ZoneFacts.Other(zone) }, hair, lengthAt).Mirrored(hair);
         }
 
-        var outlines = head.ZonesFor(part).OutlinesOf(zone);
-        var across = Partings.Across(zone, sections.Parting, part);
-        var along = Partings.Along(zone);
-        var knife = new Knife(head.Chart, zone, sections, across, along, hair, lengthAt);
+        var outlines = head.ZonesFor(how.Part).OutlinesOf(zone);
+        var partings = Partings.Of(zone, sections.Parting, how.Part, outlines);
+        var knife = new Knife(head, how, partings, hair.In(zone), lengthAt);
+        var outside = how.Regions.Select(r => r.Outside(zone, how.Part)).OfType<Func<ScalpPoint, double>>().Concat(LeftOut.OfMarks(hair)).ToArray();
+        var left = knife.Without(outlines, outside);
         var rows = new List<Row>();
         var panels = new List<Panel>();
-        if (outlines.Count > 0)
+        if (left.Count > 0)
         {
-            foreach (var (low, high) in Heights(outlines, across, sections))
+            var heights = Heights(outlines, partings, sections).ToArray();
+            for (var r = 0; r < heights.Length; r++)
             {
-                rows.Add(knife.CutRow(outlines, rows.Count, low, high, panels));
+                // Rows that go outwards from the middle are laid from there on both sides.
+                var step = !partings.BothWays ? r : r < heights.Length / 2 ? heights.Length / 2 - 1 - r : r - heights.Length / 2;
+                rows.Add(knife.CutRow(left, (r, step), heights[r], panels));
             }
         }
 
-        if (part.IsCentral && ZoneFacts.IsAcross(zone))
+        if (alike && ZoneFacts.IsAcross(zone))
         {
-            foreach (var row in rows)
-            {
-                MakeEqual(row.Columns, panels);
-            }
+            MakeEqual(rows, partings.BothWays, sections.Woven, panels);
         }
 
-        return new ZonePanels(zone, sections, across, along, rows, panels);
+        return new ZonePanels(how, partings, outside, rows, panels);
     }
 
-    /// <summary>A part in the middle makes the two halves of a row equal, too: her right takes the panels of her left.</summary>
-    private static void MakeEqual(IReadOnlyList<Column> row, List<Panel> panels)
+    /// <summary>The panel a place of this zone belongs to; null where it is left out.</summary>
+    public InPanel? At(in ScalpPoint p)
     {
-        for (var c = 0; c < row.Count / 2; c++)
+        var height = partings.Across(p);
+        foreach (var row in rows)
         {
-            var (left, right) = (row[c].Panel, row[^(c + 1)].Panel);
-            panels[right] = Turned(panels[left], panels[right].Key);
+            if (height < row.Low)
+            {
+                return null;
+            }
+
+            if (height <= row.High)
+            {
+                foreach (var field in outside)
+                {
+                    if (field(p) < 0)
+                    {
+                        return null;
+                    }
+                }
+
+                return row.At(height, partings.Along(p));
+            }
+        }
+
+        return null;
+    }
+
+    /// <summary>Whether rows run across the middle of the head; else each lies on one side of it.</summary>
+    public bool RunsAcross => ZoneFacts.IsAcross(How.Zone) && !partings.BothWays;
+
+    /// <summary>The panel at the same place on her other side, in a zone across the middle; itself where it lies across the middle.</summary>
+    public PanelKey Opposite(PanelKey key)
+    {
+        var row = partings.BothWays ? rows.Count - 1 - key.Row : key.Row;
+        var last = Panels.Where(p => p.Key.Row == row).Select(p => p.Key.Column).DefaultIfEmpty(0).Max();
+        return key with { Row = row, Column = partings.BothWays ? key.Column : Turned(key.Column, last, How.Sections.Woven) };
+    }
+
+    /// <summary>Woven panels come in pairs: the pairs turn round, first stays first.</summary>
+    private static int Turned(int column, int last, bool woven) => woven && last % 2 == 1 ? last - 1 - column + 2 * (column % 2) : last - column;
+
+    /// <summary>A part in the middle makes the two halves of a zone equal, too: her right takes the panels of her left.</summary>
+    private static void MakeEqual(List<Row> rows, bool bothWays, bool woven, List<Panel> panels)
+    {
+        if (bothWays)
+        {
+            for (var r = 0; r < rows.Count / 2; r++)
+            {
+                var (left, right) = (rows[^(r + 1)], rows[r]);
+                foreach (var (from, to) in left.Columns.Select(c => c.Panel).Distinct().Zip(right.Columns.Select(c => c.Panel).Distinct()))
+                {
+                    panels[to] = Turned(panels[from], panels[to].Key);
+                }
+            }
+
+            return;
+        }
+
+        foreach (var row in rows)
+        {
+            var own = row.Columns.Select(c => c.Panel).Distinct().ToArray();
+            for (var c = 0; c < own.Length; c++)
+            {
+                var other = Turned(c, own.Length - 1, woven);
+                if (c < other)
+                {
+                    panels[own[other]] = Turned(panels[own[c]], panels[own[other]].Key);
+                }
+            }
         }
     }
 
@@ -93,50 +169,36 @@ public sealed class ZonePanels
         Centre = Outline.Mirror(panel.Centre),
     };
 
-    private ZonePanels Mirrored()
+    private ZonePanels Mirrored(HairProfile hair)
     {
-        var other = ZoneFacts.Other(Zone);
-        var panels = Panels.Select(p => Turned(p, p.Key with { Zone = other }));
-        return new ZonePanels(other, Sections, across, along, rows, panels.ToList());
-    }
-
-    /// <summary>The panel a place of this zone belongs to; null where it is left out.</summary>
-    public InPanel? At(in ScalpPoint p)
-    {
-        var height = across(p);
-        foreach (var row in rows)
-        {
-            if (height < row.Low)
-            {
-                return null;
-            }
-
-            if (height <= row.High)
-            {
-                var place = along(p);
-                for (var c = 0; c < row.Columns.Count; c++)
-                {
-                    var column = row.Columns[c];
-                    if ((place >= column.From || c == 0) && (place <= column.To || c == row.Columns.Count - 1))
-                    {
-                        var u = Math.Clamp((place - column.From) / (column.To - column.From), 0, 1);
-                        return new InPanel(column.Panel, u, Math.Clamp((row.High - height) / (row.High - row.Low), 0, 1));
-                    }
-                }
-
-                return null;
-            }
-        }
-
-        return null;
+        var other = ZoneFacts.Other(How.Zone);
+        var there = hair.In(other);
+        var panels = Panels
+            .Select(p => Turned(p, p.Key with { Zone = other }))
+            .Select(p => p with { HairGrams = HairFibre.Grams(there, p.AreaCm2, p.LengthCm) });
+        ScalpPoint Mirror(ScalpPoint p) => Outline.Mirror(p);
+        var turned = new Partings(p => partings.Across(Mirror(p)), p => partings.Along(Mirror(p)), partings.BothWays);
+        var left = outside.Select(field => (Func<ScalpPoint, double>)(p => field(Mirror(p)))).ToArray();
+        return new ZonePanels(How with { Zone = other }, turned, left, rows, panels.ToList());
     }
 
     /// <summary>Lower and upper edge of every row, from the low edge up; what remains at the top is a thinner last row, or left out.</summary>
-    private static IEnumerable<(double Low, double High)> Heights(
-        IReadOnlyList<Outline> outlines, Func<ScalpPoint, double> across, Sections sections)
+    private static IEnumerable<(double Low, double High)> Heights(IReadOnlyList<Outline> outlines, Partings partings, Sections sections)
     {
-        var low = outlines.Min(o => o.RangeOf(across).Low);
-        var high = outlines.Max(o => o.RangeOf(across).High);
+        var low = outlines.Min(o => o.RangeOf(partings.Across).Low);
+        var high = outlines.Max(o => o.RangeOf(partings.Across).High);
+        if (!partings.BothWays)
+        {
+            return Stacked(low, high, sections);
+        }
+
+        // Outwards from the middle, to both sides alike.
+        var half = Stacked(0, Math.Max(high, -low), sections).ToArray();
+        return half.Reverse().Select(h => (-h.High, -h.Low)).Concat(half);
+    }
+
+    private static IEnumerable<(double Low, double High)> Stacked(double low, double high, Sections sections)
+    {
         var thickness = sections.ThicknessMm / 10;
         var leave = sections.LeaveOutMm / 10;
         while (low < high)
@@ -154,139 +216,6 @@ public sealed class ZonePanels
             }
 
             low = top + leave;
-        }
-    }
-
-    private readonly record struct Column(double From, double To, int Panel);
-
-    private sealed record Row(double Low, double High, IReadOnlyList<Column> Columns);
-
-    private sealed class Knife(
-        ScalpChart chart,
-        Zone zone,
-        Sections sections,
-        Func<ScalpPoint, double> across,
-        Func<ScalpPoint, double> along,
-        HairProfile hair,
-        Func<ScalpPoint, double> lengthAt)
-    {
-        public Row CutRow(IReadOnlyList<Outline> zoneOutlines, int row, double low, double high, List<Panel> panels)
-        {
-            var band = Between(zoneOutlines, across, low, high);
-            var area = band.Sum(o => o.AreaCm2);
-            if (area < LeastAreaCm2)
-            {
-                return new Row(low, high, []);
-            }
-
-            var edges = Edges(band, row, area / (high - low));
-            var columns = new List<Column>();
-            for (var c = 0; c + 1 < edges.Length; c++)
-            {
-                var outlines = Between(band, along, c == 0 ? double.MinValue : edges[c], c + 2 == edges.Length ? double.MaxValue : edges[c + 1]);
-                if (outlines.Sum(o => o.AreaCm2) < LeastAreaCm2)
-                {
-                    continue;
-                }
-
-                columns.Add(new Column(edges[c], edges[c + 1], panels.Count));
-                panels.Add(PanelOf(new PanelKey(zone, row, columns.Count - 1), outlines, low, high));
-            }
-
-            return new Row(low, high, columns);
-        }
-
-        private List<Outline> Between(IReadOnlyList<Outline> outlines, Func<ScalpPoint, double> field, double low, double high)
-        {
-            // A line that runs along the outline's own border, but for rounding, cuts nothing off.
-            const double hair = 1e-3;
-            var result = new List<Outline>();
-            foreach (var outline in outlines)
-            {
-                var (least, most) = outline.RangeOf(field);
-                if (low >= most - hair || high <= least + hair)
-                {
-                    continue;
-                }
-
-                IReadOnlyList<Outline> above = low <= least + hair ? [outline] : outline.Cut(chart, field, low, keepBelow: false);
-                foreach (var o in above)
-                {
-                    result.AddRange(high >= most - hair ? [o] : o.Cut(chart, field, high, keepBelow: true));
-                }
-            }
-
-            return result.Where(o => o.AreaCm2 > 1e-4).ToList();
-        }
-
-        /// <summary>Where the columns of a row meet: equal areas, so that every panel is equally wide on the head.</summary>
-        private double[] Edges(List<Outline> band, int row, double lengthCm)
-        {
-            var from = band.Min(o => o.RangeOf(along).Low);
-            var to = band.Max(o => o.RangeOf(along).High);
-            var count = Math.Max(1, (int)Math.Round(lengthCm / sections.WidthCm));
-            var moved = sections.Bricklay && row % 2 == 1 && count > 1;
-            var shares = new List<double> { 0 };
-            for (var c = 1; c < count || (moved && c <= count); c++)
-            {
-                shares.Add((moved ? c - 0.5 : c) / count);
-            }
-
-            shares.Add(1);
-            if (shares.Count == 2)
-            {
-                return [from, to];
-            }
-
-            var areas = new double[AreaSteps + 1];
-            var levels = new double[AreaSteps - 1];
-            for (var k = 0; k < levels.Length; k++)
-            {
-                levels[k] = from + (to - from) * (k + 1) / AreaSteps;
-            }
-
-            foreach (var outline in band)
-            {
-                outline.AddAreasBelow(along, levels, areas.AsSpan(1, levels.Length));
-            }
-
-            areas[AreaSteps] = band.Sum(o => o.AreaCm2);
-            var edges = shares.Select(s => from + (to - from) * Inverse(areas, s * areas[AreaSteps]) / AreaSteps).ToArray();
-            if (ZoneFacts.IsAcross(zone))
-            {
-                // Both sides of the head alike, to the last bit.
-                edges = edges.Select((e, i) => (e + 360 - edges[edges.Length - 1 - i]) / 2).ToArray();
-            }
-
-            return edges;
-        }
-
-        private static double Inverse(double[] rising, double value)
-        {
-            for (var k = 1; k < rising.Length; k++)
-            {
-                if (rising[k] >= value)
-                {
-                    var step = rising[k] - rising[k - 1];
-                    return k - 1 + (step < 1e-12 ? 0 : (value - rising[k - 1]) / step);
-                }
-            }
-
-            return rising.Length - 1;
-        }
-
-        private Panel PanelOf(PanelKey key, List<Outline> outlines, double low, double high)
-        {
-            var thicknessCm = high - low;
-            var area = outlines.Sum(o => o.AreaCm2);
-            var largest = outlines.MaxBy(o => o.AreaCm2)!;
-            var mean = new MapPoint(largest.Corners.Average(c => c.Map.X), largest.Corners.Average(c => c.Map.Y));
-
-            // A section bends round the head: its middle lies half-way up it, not at the mean of its corners.
-            var centre = new LevelLine(chart, across, (low + high) / 2).Nearest(mean);
-            var length = largest.Corners.Append(centre).Average(c => lengthAt(c));
-            return new Panel(
-                key, outlines, area, thicknessCm * 10, area / thicknessCm, length, HairFibre.Grams(hair, area, length), centre);
         }
     }
 }

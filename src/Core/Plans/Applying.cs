@@ -18,6 +18,8 @@ public sealed record Applied(Plan Plan, IReadOnlyList<Problem> Problems, IReadOn
 /// <summary>The one door for change.</summary>
 public static class Applying
 {
+    private const int MostTogether = 200;
+
     /// <summary>Applies an edit to a plan.</summary>
     /// <param name="plan">The plan.</param>
     /// <param name="edit">The change.</param>
@@ -29,8 +31,13 @@ public static class Applying
         ArgumentNullException.ThrowIfNull(cutting);
         bool Exists(PanelKey key)
         {
-            var row = cutting.Cut(plan.Part, key.Zone, plan.Zones[key.Zone].Sections);
+            var row = cutting.Cut(plan, key.Zone);
             return row.Panels.Any(p => p.Key == key);
+        }
+
+        if (edit is Together together)
+        {
+            return OneByOne(plan, together, cutting);
         }
 
         var problems = EditChecks.Of(plan, edit, Exists);
@@ -43,13 +50,43 @@ public static class Applying
         return new Applied(after, [], lost);
     }
 
+    /// <summary>All of them or none.</summary>
+    private static Applied OneByOne(Plan plan, Together together, Cutting cutting)
+    {
+        if (together.Edits is not { Count: > 0 and <= MostTogether })
+        {
+            return new Applied(plan, [new("edits", $"Between 1 and {MostTogether} edits.")], []);
+        }
+
+        var after = plan;
+        var lost = new List<string>();
+        for (var i = 0; i < together.Edits.Count; i++)
+        {
+            var edit = together.Edits[i];
+            IReadOnlyList<Problem> problems = edit is null or Together ? [new(string.Empty, "An edit that is not itself several.")] : [];
+            var next = problems.Count > 0 ? new Applied(plan, problems, []) : after.Apply(edit!, cutting);
+            if (!next.Succeeded)
+            {
+                return new Applied(plan, next.Problems.Select(p => p with { Field = $"edits[{i}].{p.Field}".TrimEnd('.') }).ToArray(), []);
+            }
+
+            after = next.Plan;
+            lost.AddRange(next.Lost);
+        }
+
+        return new Applied(after, [], lost);
+    }
+
     private static (Plan Plan, IReadOnlyList<string> Lost) Change(Plan plan, PlanEdit edit, Cutting cutting) => edit switch
     {
         CutZone e => HandOver.To(
             plan,
-            plan.With(e.Zone, z => z with { Sections = new Sections(e.Parting, e.ThicknessMm, e.WidthCm, e.LeaveOutMm, e.Bricklay) }),
+            plan.With(e.Zone, z => z with { Sections = new Sections(e.Parting, e.ThicknessMm, e.WidthCm, e.LeaveOutMm, e.Bricklay, e.Woven, e.Order) }),
             cutting),
-        MovePart e => HandOver.To(plan, plan with { Part = new PartLine(e.FrontCm, e.BackCm) }, cutting),
+        MovePart e => HandOver.To(plan, plan with { Part = new PartLine(e.FrontCm, e.BackCm, e.ZigzagMm ?? plan.Part.ZigzagMm) }, cutting),
+        SetFrame e => HandOver.To(plan, plan with { Frame = e.Frame, Order = null }, cutting),
+        LeaveOut e => HandOver.To(plan, plan with { LeftOut = [.. plan.Regions.Where(r => r.Region != e.Region), new LeftOut(e.Region, e.SizeCm, e.Reason.Trim())] }, cutting),
+        TakeIn e => HandOver.To(plan, plan with { LeftOut = plan.Regions.Where(r => r.Region != e.Region).ToArray() }, cutting),
         MirrorSide e => Mirroring.From(plan, e.From, cutting),
         _ => (Simple(plan, edit, cutting), []),
     };
@@ -62,9 +99,10 @@ public static class Applying
         {
             Usual = e.Paint,
             Excluded = null,
-            Paint = z.Paint.Clear().AddRange(cutting.Cut(plan.Part, e.Zone, z.Sections).Panels.Select(p => KeyValuePair.Create(p.Key.ToString(), e.Paint))),
+            Paint = z.Paint.Clear().AddRange(cutting.Cut(plan, e.Zone).Panels.Select(p => KeyValuePair.Create(p.Key.ToString(), e.Paint))),
         }),
         PaintPanels e => Each(plan, e.Panels, _ => e.Paint),
+        ClearZone e => plan.With(e.Zone, z => z with { Usual = null, Paint = z.Paint.Clear() }),
         ClearPanels e => Each(plan, e.Panels, _ => null),
         SetShape e => Each(plan, e.Panels, p => p with { Shape = e.Shape, Flip = e.Flip ?? p.Flip }),
         SetHeights e => Each(plan, e.Panels, p => Heights(p, e)),
@@ -81,8 +119,17 @@ public static class Applying
         AlternateRows e => Alternate(plan, e, cutting),
         SetWish e => plan with { Wish = e.Wish },
         SetWears e => plan with { Wears = [.. e.Wears.Order()] },
+        SetOrder e => plan with { Order = e.Zones.ToArray() },
+        SetReach e => ZoneFacts.All.Aggregate(plan, (p, zone) => p.With(zone, z => Reached(z, zone, e.Reach))),
         _ => throw new InvalidOperationException($"No rule for {edit.GetType().Name}."),
     };
+
+    /// <summary>A zone as a reach has it; what was left out for another reason stays out.</summary>
+    private static ZonePlan Reached(ZonePlan planned, Zone zone, Reach reach)
+    {
+        var byReach = planned.Excluded is null || Enum.GetValues<Reach>().Any(r => Frames.Words(r) == planned.Excluded);
+        return byReach ? planned with { Excluded = Frames.Has(reach, zone) ? null : Frames.Words(reach) } : planned;
+    }
 
     /// <summary>A start set by hand stands: it is not spread any further.</summary>
     private static PanelPaint Heights(PanelPaint p, SetHeights e) => p with
@@ -132,7 +179,7 @@ public static class Applying
     private static Plan Alternate(Plan plan, AlternateRows e, Cutting cutting) => plan.With(e.Zone, zone =>
     {
         var paint = zone.Paint.ToBuilder();
-        foreach (var panel in cutting.Cut(plan.Part, e.Zone, zone.Sections).Panels)
+        foreach (var panel in cutting.Cut(plan, e.Zone).Panels)
         {
             var key = panel.Key.ToString();
             if (paint.TryGetValue(key, out var now))

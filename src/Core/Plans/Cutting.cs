@@ -9,7 +9,7 @@ namespace Wendro.Core.Plans;
 public sealed class Cutting
 {
     private const int MostKept = 400;
-    private readonly ConcurrentDictionary<(PartLine, Zone, Sections), ZonePanels> kept = new();
+    private readonly ConcurrentDictionary<ZoneCut, ZonePanels> kept = new();
     private readonly Func<PartLine, Func<ScalpPoint, double>> lengths;
 
     /// <param name="head">The head.</param>
@@ -29,15 +29,22 @@ public sealed class Cutting
     public HairProfile Hair { get; }
 
     /// <summary>A zone cut one way.</summary>
-    public ZonePanels Cut(PartLine part, Zone zone, Sections sections)
+    public ZonePanels Cut(ZoneCut how)
     {
+        ArgumentNullException.ThrowIfNull(how);
         if (kept.Count > MostKept)
         {
             kept.Clear();
         }
 
-        return kept.GetOrAdd(
-            (part, zone, sections), key => ZonePanels.Cut(Head, key.Item1, key.Item2, key.Item3, Hair, lengths(key.Item1)));
+        return kept.GetOrAdd(how, h => ZonePanels.Cut(Head, h, Hair, lengths(h.Part)));
+    }
+
+    /// <summary>A zone as a plan cuts it.</summary>
+    public ZonePanels Cut(Plan plan, Zone zone)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        return Cut(plan.CutOf(zone));
     }
 
     /// <summary>All zones as a plan cuts them.</summary>
@@ -45,7 +52,7 @@ public sealed class Cutting
     {
         ArgumentNullException.ThrowIfNull(plan);
         var cut = new ZonePanels[ZoneFacts.All.Count];
-        Parallel.For(0, cut.Length, i => cut[i] = Cut(plan.Part, ZoneFacts.All[i], plan.Zones[ZoneFacts.All[i]].Sections));
+        Parallel.For(0, cut.Length, i => cut[i] = Cut(plan, ZoneFacts.All[i]));
         return ZoneFacts.All.ToDictionary(z => z, z => cut[(int)z]);
     }
 }

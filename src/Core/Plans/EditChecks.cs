@@ -28,10 +28,34 @@ internal sealed class EditChecks(Plan plan, Func<PanelKey, bool> exists)
                 Range(e.ThicknessMm, 4, 40, "thicknessMm", "mm");
                 Range(e.WidthCm, 1, 10, "widthCm", "cm");
                 Range(e.LeaveOutMm, 0, 20, "leaveOutMm", "mm");
+                Known(e.Order, "order");
                 break;
             case MovePart e:
                 Range(e.FrontCm, -5, 5, "frontCm", "cm");
                 Range(e.BackCm, -3, 3, "backCm", "cm");
+                Range(e.ZigzagMm ?? 0, 0, 15, "zigzagMm", "mm");
+                break;
+            case SetFrame e:
+                Known(e.Frame, "frame");
+                break;
+            case SetReach e:
+                Known(e.Reach, "reach");
+                break;
+            case SetOrder e:
+                Order(e.Zones);
+                break;
+            case LeaveOut e:
+                Known(e.Region, "region");
+                Range(e.SizeCm, 0.2, 7, "sizeCm", "cm");
+                Text(e.Reason, 200, "reason");
+                break;
+            case TakeIn e:
+                Known(e.Region, "region");
+                if (plan.Regions.All(r => r.Region != e.Region))
+                {
+                    problems.Add(new("region", $"The {LeftOut.Words(e.Region)} is not left out."));
+                }
+
                 break;
             case ExcludeZone e:
                 Known(e.Zone, "zone");
@@ -47,6 +71,9 @@ internal sealed class EditChecks(Plan plan, Func<PanelKey, bool> exists)
             case PaintPanels e:
                 Panels(e.Panels);
                 Paint(e.Paint);
+                break;
+            case ClearZone e:
+                Known(e.Zone, "zone");
                 break;
             case ClearPanels e:
                 Panels(e.Panels);
@@ -100,6 +127,14 @@ internal sealed class EditChecks(Plan plan, Func<PanelKey, bool> exists)
             case SetWears e:
                 Wears(e.Wears);
                 break;
+        }
+    }
+
+    private void Order(IReadOnlyList<Zone>? zones)
+    {
+        if (zones is null || zones.Count != ZoneFacts.All.Count || !zones.Order().SequenceEqual(ZoneFacts.All))
+        {
+            problems.Add(new("zones", "Name every zone once."));
         }
     }
 

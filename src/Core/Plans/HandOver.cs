@@ -15,7 +15,7 @@ internal static class HandOver
     public static (Plan Plan, IReadOnlyList<string> Lost) To(Plan before, Plan after, Cutting cutting)
     {
         var changed = ZoneFacts.All
-            .Where(z => before.Part != after.Part || before.Zones[z].Sections != after.Zones[z].Sections)
+            .Where(z => before.CutOf(z) != after.CutOf(z))
             .ToHashSet();
         if (changed.All(z => after.Zones[z].Usual is null) && before.Zones.Values.All(z => z.Paint.Count == 0))
         {

@@ -20,7 +20,7 @@ internal static class Mirroring
             else if (ZoneFacts.IsLeft(zone) == (from == Side.Left))
             {
                 var other = ZoneFacts.Other(zone);
-                var panels = cutting.Cut(plan.Part, other, plan.Zones[zone].Sections).Panels.Select(p => p.Key).ToHashSet();
+                var panels = cutting.Cut(plan.CutOf(zone) with { Zone = other }).Panels.Select(p => p.Key).ToHashSet();
                 var paint = ImmutableSortedDictionary.CreateBuilder<string, PanelPaint>(StringComparer.Ordinal);
                 foreach (var (name, given) in plan.Zones[zone].Paint)
                 {
@@ -47,27 +47,28 @@ internal static class Mirroring
     {
         var planned = plan.Zones[zone];
         var result = planned.Paint.ToBuilder();
-        foreach (var row in cutting.Cut(plan.Part, zone, planned.Sections).Panels.GroupBy(p => p.Key.Row))
+        var cut = cutting.Cut(plan, zone);
+        foreach (var source in cut.Panels)
         {
-            var columns = row.OrderBy(p => p.Key.Column).ToArray();
-            for (var c = 0; c < columns.Length / 2; c++)
+            var target = cut.Opposite(source.Key);
+            if (target == source.Key || source.Centre.Map.X > 0 != (from == Side.Left) || !cut.Panels.Any(p => p.Key == target))
             {
-                // Column 0 is on her left.
-                var (source, target) = from == Side.Left ? (columns[c], columns[^(c + 1)]) : (columns[^(c + 1)], columns[c]);
-                if (planned.Paint.TryGetValue(source.Key.ToString(), out var paint))
+                continue;
+            }
+
+            if (planned.Paint.TryGetValue(source.Key.ToString(), out var paint))
+            {
+                result[target.ToString()] = paint with
                 {
-                    result[target.Key.ToString()] = paint with
-                    {
-                        Flip = paint.Shape == Shape.Slant ? !paint.Flip : paint.Flip,
-                        StartCm = paint.StartOn(source.Key, source.LengthCm, plan.Seed),
-                        StartShare = null,
-                        SpreadCm = 0,
-                    };
-                }
-                else
-                {
-                    result.Remove(target.Key.ToString());
-                }
+                    Flip = paint.Shape == Shape.Slant && cut.RunsAcross ? !paint.Flip : paint.Flip,
+                    StartCm = paint.StartOn(source.Key, source.LengthCm, plan.Seed),
+                    StartShare = null,
+                    SpreadCm = 0,
+                };
+            }
+            else
+            {
+                result.Remove(target.ToString());
             }
         }
 

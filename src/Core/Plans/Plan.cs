@@ -16,8 +16,8 @@ public sealed record ZonePlan(
     Sections Sections, string? Excluded, PanelPaint? Usual, ImmutableSortedDictionary<string, PanelPaint> Paint)
 {
     /// <summary>A zone nobody has planned yet.</summary>
-    public static ZonePlan Fresh(Zone zone) => new(
-        ZoneFacts.IsFaceFrame(zone) ? Sections.UsualFaceFrame : Sections.Usual,
+    public static ZonePlan Fresh(Zone zone, HouseRules rules) => new(
+        rules.SectionsOf(zone),
         null,
         null,
         ImmutableSortedDictionary.Create<string, PanelPaint>(StringComparer.Ordinal));
@@ -33,22 +33,53 @@ public sealed record ZonePlan(
 /// <param name="Wish">What she wants.</param>
 /// <param name="Formulas">What is mixed.</param>
 /// <param name="Zones">Sections and paint by zone; every zone is there.</param>
+/// <param name="Frame">What the head is divided by.</param>
+/// <param name="LeftOut">Regions left out across zones; null or empty for none.</param>
+/// <param name="Order">Zones in the order they are worked; null as the frame has it.</param>
 public sealed record Plan(
     int Seed,
     PartLine Part,
     ImmutableArray<Wear> Wears,
     Wish Wish,
     ImmutableArray<Formula> Formulas,
-    ImmutableSortedDictionary<Zone, ZonePlan> Zones)
+    ImmutableSortedDictionary<Zone, ZonePlan> Zones,
+    Frame Frame = Frame.ByZone,
+    IReadOnlyList<LeftOut>? LeftOut = null,
+    IReadOnlyList<Zone>? Order = null)
 {
-    /// <summary>A plan nobody has begun: all zones cut as usual, nothing painted.</summary>
-    public static Plan Fresh(int seed = 1) => new(
-        seed,
-        PartLine.Central,
-        [Wear.Down, Wear.TiedHigh],
-        new Wish(),
-        [Formula.Usual],
-        ZoneFacts.All.ToImmutableSortedDictionary(z => z, ZonePlan.Fresh));
+    /// <summary>A plan nobody has begun: all zones cut as the house usually does, nothing painted.</summary>
+    public static Plan Fresh(int seed = 1, HouseRules? rules = null)
+    {
+        var house = rules ?? HouseRules.Usual;
+        return new(
+            seed,
+            PartLine.Central,
+            [Wear.Down, Wear.TiedHigh],
+            new Wish(),
+            [house.Formula],
+            ZoneFacts.All.ToImmutableSortedDictionary(z => z, z => ZonePlan.Fresh(z, house)),
+            house.Frame,
+            house.BabyHairCm > 0 ? [new LeftOut(Region.BabyHair, house.BabyHairCm, "house rule")] : null);
+    }
+
+    /// <summary>Regions left out.</summary>
+    public IReadOnlyList<LeftOut> Regions => LeftOut ?? [];
+
+    /// <summary>Zones in the order they are worked.</summary>
+    public IReadOnlyList<Zone> Working => Order ?? Frames.OrderOf(Frame);
+
+    /// <summary>How a zone is cut.</summary>
+    public ZoneCut CutOf(Zone zone) => new(Part, zone, Zones[zone].Sections, Frame == Frame.Quadrants, Regions);
+
+    /// <summary>Whether another plan cuts and leaves out the same panels.</summary>
+    public bool IsCutLike(Plan other)
+    {
+        ArgumentNullException.ThrowIfNull(other);
+        return Part == other.Part
+            && Frame == Frame.Quadrants == (other.Frame == Frame.Quadrants)
+            && Regions.SequenceEqual(other.Regions)
+            && ZoneFacts.All.All(z => Zones[z].Sections == other.Zones[z].Sections && Zones[z].Excluded is null == other.Zones[z].Excluded is null);
+    }
 
     /// <summary>A formula by its letter; null if there is none.</summary>
     public Formula? FormulaOf(string id) => Formulas.FirstOrDefault(f => f.Id == id);

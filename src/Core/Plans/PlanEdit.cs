@@ -19,6 +19,7 @@ namespace Wendro.Core.Plans;
 [JsonDerivedType(typeof(PaintZone), "paintZone")]
 [JsonDerivedType(typeof(PaintPanels), "paintPanels")]
 [JsonDerivedType(typeof(ClearPanels), "clearPanels")]
+[JsonDerivedType(typeof(ClearZone), "clearZone")]
 [JsonDerivedType(typeof(SetShape), "setShape")]
 [JsonDerivedType(typeof(SetHeights), "setHeights")]
 [JsonDerivedType(typeof(SetBlur), "setBlur")]
@@ -32,6 +33,12 @@ namespace Wendro.Core.Plans;
 [JsonDerivedType(typeof(AlternateRows), "alternateRows")]
 [JsonDerivedType(typeof(SetWish), "setWish")]
 [JsonDerivedType(typeof(SetWears), "setWears")]
+[JsonDerivedType(typeof(SetFrame), "setFrame")]
+[JsonDerivedType(typeof(SetReach), "setReach")]
+[JsonDerivedType(typeof(SetOrder), "setOrder")]
+[JsonDerivedType(typeof(LeaveOut), "leaveOut")]
+[JsonDerivedType(typeof(TakeIn), "takeIn")]
+[JsonDerivedType(typeof(Together), "together")]
 public abstract record PlanEdit
 {
     private protected PlanEdit()
@@ -41,10 +48,17 @@ public abstract record PlanEdit
 
 /// <summary>Cuts a zone anew; each new panel takes the paint of the old one that overlaps it most.</summary>
 public sealed record CutZone(
-    Zone Zone, Parting Parting, double ThicknessMm, double WidthCm, double LeaveOutMm, bool Bricklay) : PlanEdit;
+    Zone Zone,
+    Parting Parting,
+    double ThicknessMm,
+    double WidthCm,
+    double LeaveOutMm,
+    bool Bricklay,
+    bool Woven = false,
+    RowOrder Order = RowOrder.LowFirst) : PlanEdit;
 
-/// <summary>Moves the part; zones and panels follow, paint is handed on.</summary>
-public sealed record MovePart(double FrontCm, double BackCm) : PlanEdit;
+/// <summary>Moves the part; zones and panels follow, paint is handed on. Without a zigzag it stays as straight or zigzag as it is.</summary>
+public sealed record MovePart(double FrontCm, double BackCm, double? ZigzagMm = null) : PlanEdit;
 
 /// <summary>Leaves a zone untouched, with a reason; its paint is kept for when it is taken in again.</summary>
 public sealed record ExcludeZone(Zone Zone, string Reason) : PlanEdit;
@@ -60,6 +74,9 @@ public sealed record PaintPanels(IReadOnlyList<string> Panels, PanelPaint Paint)
 
 /// <summary>Leaves some panels natural.</summary>
 public sealed record ClearPanels(IReadOnlyList<string> Panels) : PlanEdit;
+
+/// <summary>Leaves all of a zone natural; a new cut brings nothing back.</summary>
+public sealed record ClearZone(Zone Zone) : PlanEdit;
 
 /// <summary>Changes the shape of some panels; one not painted yet is painted as usual.</summary>
 public sealed record SetShape(IReadOnlyList<string> Panels, Shape Shape, bool? Flip = null) : PlanEdit;
@@ -103,3 +120,21 @@ public sealed record SetWish(Wish Wish) : PlanEdit;
 
 /// <summary>Changes the wears she uses.</summary>
 public sealed record SetWears(IReadOnlyList<Wear> Wears) : PlanEdit;
+
+/// <summary>Divides the head another way; the order of work follows.</summary>
+public sealed record SetFrame(Frame Frame) : PlanEdit;
+
+/// <summary>Takes in or leaves out whole zones: full head, half head, or the hairline only. A zone left out for a reason of its own stays out.</summary>
+public sealed record SetReach(Reach Reach) : PlanEdit;
+
+/// <summary>Sets the order zones are worked in; every zone is named once.</summary>
+public sealed record SetOrder(IReadOnlyList<Zone> Zones) : PlanEdit;
+
+/// <summary>Leaves a region out across zones; one that is left out already changes its size.</summary>
+public sealed record LeaveOut(Region Region, double SizeCm, string Reason) : PlanEdit;
+
+/// <summary>Takes a region in again.</summary>
+public sealed record TakeIn(Region Region) : PlanEdit;
+
+/// <summary>Several edits as one step, undone in one step: patterns.</summary>
+public sealed record Together(IReadOnlyList<PlanEdit> Edits) : PlanEdit;

@@ -136,8 +136,7 @@ public sealed class PlannedHead
         if (!ReferenceEquals(looks, Looks)
             || Hair != cutting.Hair
             || !Plan.Wears.SequenceEqual(next.Wears)
-            || ZoneFacts.All.Any(z => Plan.Zones[z].Sections != next.Zones[z].Sections
-                || Plan.Zones[z].Excluded is null != next.Zones[z].Excluded is null))
+            || !Plan.IsCutLike(next))
         {
             return Of(looks, cutting, next);
         }

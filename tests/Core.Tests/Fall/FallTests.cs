@@ -133,7 +133,7 @@ public sealed class FallTests
     }
 
     [Fact]
-    public void A_part_in_the_middle_goes_to_one_side() => Assert.True(new PartLine(0.4).Other.FrontCm > 2);
+    public void A_part_in_the_middle_goes_to_one_side() => Assert.True(new PartLine(0.4).MovedOver().FrontCm > 2);
 
     [Fact]
     public void Swept_back_nothing_falls_before_the_ears()

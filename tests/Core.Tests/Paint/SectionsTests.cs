@@ -9,7 +9,9 @@ namespace Wendro.Core.Tests.Paint;
 public sealed class SectionsTests
 {
     private static ZonePanels Cut(Zone zone, Sections sections, PartLine? part = null) =>
-        ZonePanels.Cut(Given.Head, part ?? PartLine.Central, zone, sections, HairProfile.Usual, _ => 30);
+        Cut(new ZoneCut(part ?? PartLine.Central, zone, sections));
+
+    private static ZonePanels Cut(ZoneCut how, HairProfile? hair = null) => ZonePanels.Cut(Given.Head, how, hair ?? HairProfile.Usual, _ => 30);
 
     [Fact]
     public void Without_leave_outs_panels_tile_their_zone() => Gen.Select(Given.AnyZone, Given.AnySections, Given.AnyPart).Sample(
@@ -147,18 +149,149 @@ public sealed class SectionsTests
         foreach (var parting in Enum.GetValues<Parting>())
         {
             var cut = Cut(zone, new Sections(parting, 8, 3.5, 2, true));
-            Assert.All(cut.Panels.GroupBy(p => p.Key.Row), row =>
+            Assert.All(cut.Panels, p =>
             {
-                var columns = row.OrderBy(p => p.Key.Column).ToArray();
-                Assert.All(columns.Zip(columns.Reverse()), pair =>
-                {
-                    Assert.Equal(pair.First.AreaCm2, pair.Second.AreaCm2);
-                    Assert.Equal((pair.First.LengthCm, pair.First.HairGrams), (pair.Second.LengthCm, pair.Second.HairGrams));
-                });
+                var other = Assert.Single(cut.Panels, o => o.Key == cut.Opposite(p.Key));
+                Assert.Equal((p.AreaCm2, p.LengthCm, p.HairGrams), (other.AreaCm2, other.LengthCm, other.HairGrams));
+                Assert.Equal(p.Key, cut.Opposite(other.Key));
             });
             Assert.InRange(
                 Cut(zone, new Sections(parting, 8, 3.5, 0, true)).Panels.Sum(p => p.AreaCm2) / Given.Head.ZonesFor(PartLine.Central).AreaOf(zone), 0.99, 1.01);
         }
+    }
+
+    [Fact]
+    public void Woven_panels_share_their_hair_tooth_by_tooth() => Gen.Select(Given.AnyZone, Given.AnySections).Sample(
+        (zone, sections) =>
+        {
+            var plain = Cut(zone, sections with { Woven = false });
+            var woven = Cut(zone, sections with { Woven = true });
+            Assert.Equal(plain.Panels.Count * 2, woven.Panels.Count);
+            Assert.All(plain.Panels, p =>
+            {
+                var pair = woven.Panels.Where(w => w.Key.Row == p.Key.Row && w.Key.Column / 2 == p.Key.Column).ToArray();
+                Assert.Equal(2, pair.Length);
+                Assert.InRange(pair.Sum(w => w.AreaCm2), p.AreaCm2 * 0.98 - 0.02, p.AreaCm2 * 1.02 + 0.02);
+            });
+
+            // Corner panels come out uneven; over a zone both groups have their share.
+            double Of(int group) => woven.Panels.Where(w => w.Key.Column % 2 == group).Sum(w => w.AreaCm2);
+            Assert.InRange(Of(0) / Of(1), 0.5, 2);
+        },
+        iter: 25);
+
+    [Fact]
+    public void Triangles_are_wide_at_one_end_and_pointed_at_the_other_by_turns()
+    {
+        var cut = Cut(Zone.UpperBack, new Sections(Parting.Triangles, 20, 3, 0, false));
+        var row = cut.Panels.Where(p => p.Key.Row == 1).OrderBy(p => p.Key.Column).ToArray();
+        Assert.True(row.Length >= 5 && row.Length % 2 == 1);
+        (double Low, double High) Widths(Panel panel)
+        {
+            // Width near the foot and near the top of the row: outlines' corners by height.
+            var corners = panel.Outlines.SelectMany(o => o.Corners).ToArray();
+            var (low, high) = (corners.Min(c => -c.FromTopCm), corners.Max(c => -c.FromTopCm));
+            double At(double from, double to) => corners.Where(c => -c.FromTopCm >= from && -c.FromTopCm <= to) is var some && some.Any()
+                ? some.Max(c => c.Around < 0 ? c.Around + 360 : c.Around) - some.Min(c => c.Around < 0 ? c.Around + 360 : c.Around) : 0;
+            return (At(low, low + 0.15 * (high - low)), At(high - 0.15 * (high - low), high));
+        }
+
+        var inner = row[1..^1].Select(Widths).ToArray();
+        Assert.All(inner, w => Assert.True(Math.Max(w.Low, w.High) > 2.5 * Math.Min(w.Low, w.High), $"{w}"));
+        Assert.All(inner.Zip(inner.Skip(1)), w => Assert.NotEqual(w.First.Low > w.First.High, w.Second.Low > w.Second.High));
+    }
+
+    [Fact]
+    public void Upright_sections_stand_and_slices_meet_at_the_crown()
+    {
+        var upright = Cut(Zone.SideLeft, new Sections(Parting.Vertical, 12, 10, 0, false));
+        double Tall(Panel p) => p.Outlines.SelectMany(o => o.Corners).Max(c => c.Position.Y) - p.Outlines.SelectMany(o => o.Corners).Min(c => c.Position.Y);
+        double Deep(Panel p) => p.Outlines.SelectMany(o => o.Corners).Max(c => c.Position.Z) - p.Outlines.SelectMany(o => o.Corners).Min(c => c.Position.Z);
+        var middle = upright.Panels[upright.Panels.Count / 2];
+        Assert.True(Tall(middle) > 3 * Deep(middle));
+        var slices = Cut(Zone.Crown, new Sections(Parting.Pivot, 14, 10, 0, false));
+        var tips = slices.Panels.Count(p => p.Outlines.SelectMany(o => o.Corners).Min(c => Math.Sqrt(c.Map.X * c.Map.X + Math.Pow(c.Map.Y - 1.2, 2))) < 3.2);
+        Assert.True(tips >= slices.Panels.Count * 0.7, $"{tips} of {slices.Panels.Count}");
+        var widths = slices.Panels.Where(p => p.AreaCm2 > 2).Select(p => p.AreaCm2).ToArray();
+        Assert.True(widths.Max() < 2.2 * widths.Min());
+    }
+
+    [Fact]
+    public void What_is_left_out_belongs_to_no_panel_and_the_rest_still_tiles() => Gen.Select(
+        Given.AnyZone, Given.AnySections, Given.AnyPart, Gen.Enum<Region>(), Gen.Double[0.3, 6]).Sample(
+        (zone, sections, part, region, size) =>
+        {
+            var how = new ZoneCut(part, zone, sections with { LeaveOutMm = 0, Woven = false }, LeftOut: [new LeftOut(region, size, "wanted")]);
+            var cut = Cut(how);
+            var zones = Given.Head.ZonesFor(part);
+            const double step = 0.15;
+            var (inside, all, missing) = (0, 0, 0);
+            var outlines = zones.OutlinesOf(zone);
+            if (outlines.Count == 0)
+            {
+                return;
+            }
+
+            var corners = outlines.SelectMany(o => o.Corners).Select(c => c.Map).ToArray();
+            var outside = new LeftOut(region, size, "wanted").Outside(zone, part);
+            for (var x = corners.Min(c => c.X); x < corners.Max(c => c.X); x += step)
+            {
+                for (var y = corners.Min(c => c.Y); y < corners.Max(c => c.Y); y += step)
+                {
+                    var p = Given.Head.Chart.At(new MapPoint(x, y));
+                    if (p.FromHairlineCm >= 0 && zones.At(p) == zone)
+                    {
+                        all++;
+                        var left = outside is not null && outside(p) < 0;
+                        inside += left ? 1 : 0;
+                        Assert.False(left && cut.At(p) is not null);
+                        missing += !left && cut.At(p) is null ? 1 : 0;
+                    }
+                }
+            }
+
+            var area = zones.AreaOf(zone);
+            Assert.True(missing <= all * 0.02 + 3, $"{missing} of {all} belong nowhere");
+            Assert.InRange(cut.Panels.Sum(p => p.AreaCm2), area * (all - inside) / Math.Max(all, 1) - 0.03 * area - 0.4, area * (all - inside) / Math.Max(all, 1) + 0.03 * area + 0.4);
+        },
+        iter: 60);
+
+    [Fact]
+    public void Quadrants_have_an_edge_in_the_middle_of_the_back()
+    {
+        foreach (var bricklay in new[] { true, false })
+        {
+            var cut = Cut(new ZoneCut(PartLine.Central, Zone.UpperBack, new Sections(Parting.Horizontal, 10, 4, 0, bricklay), SplitMiddle: true));
+            Assert.All(cut.Panels.SelectMany(p => p.Outlines), o =>
+                Assert.False(o.Corners.Any(c => c.Map.X > 0.15) && o.Corners.Any(c => c.Map.X < -0.15)));
+        }
+    }
+
+    [Fact]
+    public void A_swirl_parts_the_panels_it_reaches_and_an_undercut_takes_them_out()
+    {
+        var swirl = new Mark(MarkKind.Swirl, 2.5, -8, 1.5);
+        var how = new ZoneCut(PartLine.Central, Zone.UpperBack, new Sections(Parting.Horizontal, 10, 5, 0, false));
+        var at = Given.Head.Chart.At(swirl.Map);
+        int Over(ZonePanels cut) => cut.Panels.Count(p => p.Outlines.Any(o =>
+            o.Corners.Min(c => c.Around < 0 ? c.Around + 360 : c.Around) < at.Around - 1.5 && o.Corners.Max(c => c.Around < 0 ? c.Around + 360 : c.Around) > at.Around + 1.5
+            && o.Corners.Max(c => c.FromTopCm) > at.FromTopCm - 1 && o.Corners.Min(c => c.FromTopCm) < at.FromTopCm + 1));
+        var with = HairProfile.Usual with { Marked = [swirl] };
+        Assert.True(Over(Cut(how)) > 0);
+        Assert.Equal(0, Over(Cut(how, with)));
+
+        var clipped = HairProfile.Usual with { Marked = [new Mark(MarkKind.Undercut, 0, -15, 12)] };
+        Assert.InRange(Cut(how with { Zone = Zone.Nape }, clipped).Panels.Sum(p => p.AreaCm2), 0, Given.Head.ZonesFor(PartLine.Central).AreaOf(Zone.Nape) * 0.1);
+    }
+
+    [Fact]
+    public void Left_and_right_differ_where_their_hair_does()
+    {
+        var hair = HairProfile.Usual with { ByZone = new Dictionary<Zone, ZoneHair> { [Zone.SideRight] = new(Density: Density.Low) } };
+        var how = new ZoneCut(PartLine.Central, Zone.SideLeft, Sections.Usual);
+        var (left, right) = (Cut(how, hair), Cut(how with { Zone = Zone.SideRight }, hair));
+        Assert.Equal(left.Panels.Sum(p => p.AreaCm2), right.Panels.Sum(p => p.AreaCm2));
+        Assert.InRange(right.Panels.Sum(p => p.HairGrams) / left.Panels.Sum(p => p.HairGrams), 0.71, 0.74);
     }
 
     [Theory]

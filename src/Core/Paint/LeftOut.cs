@@ -1,0 +1,71 @@
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+
+namespace Wendro.Core.Paint;
+
+/// <summary>A part of the scalp that is left out whatever zones it lies in.</summary>
+public enum Region
+{
+    /// <summary>A strip along both sides of the part: the top layer falls natural over everything.</summary>
+    Veil,
+
+    /// <summary>An oval on top of the head, round the crown.</summary>
+    Oval,
+
+    /// <summary>A teardrop on top: its point at the front hairline, its round end behind the crown.</summary>
+    Teardrop,
+
+    /// <summary>The fine hair along the front hairline.</summary>
+    BabyHair,
+}
+
+/// <summary>A region left out, and why.</summary>
+/// <param name="Region">Which.</param>
+/// <param name="SizeCm">Veil: depth each side of the part; oval and teardrop: half their greatest width; baby hair: depth from the hairline. cm, 0.2..7.</param>
+/// <param name="Reason">Why.</param>
+public sealed record LeftOut(Region Region, double SizeCm, string Reason)
+{
+    private const double TopCm = 1.5;
+
+    /// <summary>How far a place of a zone lies outside the region, negative inside; null where the region does not reach the zone.</summary>
+    internal Func<ScalpPoint, double>? Outside(Zone zone, PartLine part) => Region switch
+    {
+        Region.Veil when ZoneFacts.IsTop(zone) => p => (ZoneFacts.IsLeft(zone) ? 1 : -1) * Zones.FromPart(p, part) - SizeCm,
+        Region.Oval when !ZoneFacts.IsFaceFrame(zone) => p => OvalOf(p),
+        Region.Teardrop => p => TeardropOf(p),
+        Region.BabyHair when ZoneFacts.IsHairline(zone) => p => p.FromHairlineCm - SizeCm,
+        _ => null,
+    };
+
+    /// <summary>Half again as long as it is wide; its middle a little before the crown.</summary>
+    private double OvalOf(in ScalpPoint p)
+    {
+        var (x, y) = (p.Map.X / SizeCm, (p.Map.Y - TopCm) / (1.5 * SizeCm));
+        return (Math.Sqrt(x * x + y * y) - 1) * SizeCm;
+    }
+
+    /// <summary>From the front hairline to behind the crown; the curve of a drop.</summary>
+    private double TeardropOf(in ScalpPoint p)
+    {
+        const double point = 11.5;
+        const double round = -5;
+        var y = (p.Map.Y - (point + round) / 2) / ((point - round) / 2);
+        const double widest = 0.65;
+        var half = y is < 1 and > -1 ? SizeCm / widest * Math.Sqrt((1 - y * y) * (1 - y) / 2) : 0;
+        return Math.Abs(p.Map.X) - half + 4 * Math.Max(0, Math.Abs(y) - 1);
+    }
+
+    /// <summary>What hair itself leaves out: nothing is painted where it is clipped or breaking.</summary>
+    internal static IEnumerable<Func<ScalpPoint, double>> OfMarks(HairProfile hair) => hair.Marks
+        .Where(m => m.Kind is MarkKind.Undercut or MarkKind.Breakage)
+        .Select(m => (Func<ScalpPoint, double>)(p => m.Outside(p)));
+
+    /// <summary>What it is called.</summary>
+    public static string Words(Region region) => region switch
+    {
+        Region.Veil => "veil at the part",
+        Region.Oval => "oval on top",
+        Region.Teardrop => "teardrop on top",
+        _ => "baby hair at the hairline",
+    };
+}

@@ -1,0 +1,61 @@
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Lift;
+using Wendro.Core.Paint;
+using Wendro.Core.Plans;
+
+namespace Wendro.Core.Patterns;
+
+/// <summary>Patterns whose sectioning is the heart of them: mesh, weaves, triangles, quadrants.</summary>
+internal static class Divided
+{
+    private static readonly Func<HairProfile, string?> Nothing = _ => null;
+
+    public static IReadOnlyList<Pattern> Patterns { get; } =
+    [
+        new("shadow-mesh", "Shade on mesh", "depth put back over a root base: thin sections that lie on mesh, both sides coated", 5, ShadowMesh, Nothing),
+        new("woven-bob", "Two-ply bob", "a short bob woven in two groups for two products, contour triangles at the face", 6, WovenBob, hair =>
+            hair.Cut.LongestCm <= 30 ? null : "Longer hair has room for panels of its own."),
+        new("zigzag-quadrants", "Broken lines", "dark hair in zigzag quadrants and foil, veil and nape left out", 17, ZigzagQuadrants, hair =>
+            hair.NaturalLevel <= 5.5 ? null : "Foil is more than lighter hair needs."),
+        new("triangle-melt", "Facets", "triangles for three colours melted under a teardrop, contour at the face", 18, TriangleMelt, Nothing),
+        new("four-quarters", "Four quarters", "quadrants, diagonal back low and level on top, rinsed quarter by quarter", 20, FourQuarters, Nothing),
+    ];
+
+    private static void ShadowMesh(Sketch s) => s
+        .Cut(Sketch.Back.Concat(Sketch.Upper), new Sections(Parting.Horizontal, 8, 6, 12, false), "Thin sections that lie flat on mesh, a broad leave-out between.")
+        .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 8, 5, 0, false), "One fine band at the hairline.")
+        .Without(Sketch.Face, "Depth stays away from the face.");
+
+    private static void WovenBob(Sketch s) => s
+        .Cut(Sketch.Back.Concat(Sketch.Upper), new Sections(Parting.Horizontal, 10, 4, 3, true, Woven: true), "Each section woven in two: one group for each product.")
+        .Cut(Sketch.Hairline, new Sections(Parting.Triangles, 20, 3, 0, false), "Triangles at the face: they contour it.")
+        .Mix("A", Lightener.Clay, 30, 40, "First group.")
+        .Mix("B", Lightener.Clay, 20, 40, "Second group, a shade deeper.")
+        .Paint(Sketch.Back.Concat(Sketch.Upper), k => k.Column % 2 == 0, s.From(Shape.V, 0.2, 0.2, 8, 10), "First group high.")
+        .Paint(Sketch.Back.Concat(Sketch.Upper), k => k.Column % 2 == 1, s.From(Shape.V, 0.42, 0.2, 8, 10) with { Formula = "B" }, "Second group low.")
+        .Paint(Sketch.Hairline, k => k.Column % 2 == 0, s.From(Shape.Full, 0.1, 0, 14, 16), "Every other triangle bright.");
+
+    private static void ZigzagQuadrants(Sketch s) => s
+        .Frame(Frame.Quadrants, "Four quadrants, each finished before the next.")
+        .Without(Region.Veil, 1.2, "A veil along the part falls over the work.")
+        .Without([Zone.Nape], "The nape stays out.")
+        .Cut(ZoneFacts.All.Except([Zone.Nape]).Except(Sketch.Face), new Sections(Parting.Zigzag, 11, 4.5, 5, true), "Zigzag partings: no line can show on dark hair.")
+        .Mix("A", Lightener.Powder, 20, 45, "Foil for reach.")
+        .Paint(ZoneFacts.All.Except([Zone.Nape]).Except(Sketch.Face), s.From(Shape.V, 0.3, 0.2, 10, 12) with { Covering = Covering.Foil }, "Teased, foiled, high enough to show when it moves.")
+        .Paint(Sketch.Face, s.From(Shape.Full, 0.18, 0, 10, 12) with { Covering = Covering.Foil }, "The face in the same foil, higher.");
+
+    private static void TriangleMelt(Sketch s) => s
+        .Without(Region.Teardrop, 3.5, "A teardrop on top takes the root stretch and stays free of panels.")
+        .Cut(ZoneFacts.All.Except(Sketch.Hairline), new Sections(Parting.Triangles, 24, 4, 3, true), "Triangles point to point: three colours by turns melt without a line.")
+        .Cut(Sketch.Hairline, new Sections(Parting.Triangles, 20, 3, 0, false), "Contour triangles by the shape of her face.");
+
+    private static void FourQuarters(Sketch s) => s
+        .Frame(Frame.Quadrants, "Four quarters, so that each can be rinsed when it is ready.")
+        .Cut(Sketch.Back, new Sections(Parting.DiagonalBack, 12, 4.5, 4, true), "Diagonal back below: it falls soft.")
+        .Cut([Zone.SideLeft, Zone.SideRight], new Sections(Parting.DiagonalBack, 12, 4.5, 4, true), "The sides lead back, too.")
+        .Cut([Zone.Crown, Zone.TopLeft, Zone.TopRight], new Sections(Parting.Horizontal, 10, 4, 4, true), "Level on top.")
+        .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 10, 3, 0, false), "Fine at the hairline.")
+        .Paint(ZoneFacts.All.Except(Sketch.Hairline), s.From(Shape.V, 0.28, 0.2, 6, 9), "One hand all over.")
+        .Paint(Sketch.Hairline, s.From(Shape.Full, 0.1, 0, 8, 10), "The face bright.");
+}

@@ -1,0 +1,30 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Hair;
+using Wendro.Core.Plans;
+
+namespace Wendro.Core.Patterns;
+
+/// <summary>Some edits of a plan and why they are made.</summary>
+/// <param name="Why">One sentence.</param>
+/// <param name="Edits">In order.</param>
+public sealed record PatternStep(string Why, IReadOnlyList<PlanEdit> Edits);
+
+/// <summary>A way to start a head: a list of plan edits with a sentence why, fitted to the client.</summary>
+/// <param name="Id">Short name, for addresses.</param>
+/// <param name="Name">What the studio calls it.</param>
+/// <param name="For">What it is for, in a few words.</param>
+/// <param name="Technique">Which of the trade's techniques it lays out, 1..21.</param>
+/// <param name="Sketch">Draws it on a head.</param>
+/// <param name="Against">Why it does not suit a client; null where nothing speaks against it.</param>
+public sealed record Pattern(string Id, string Name, string For, int Technique, Action<Sketch> Sketch, Func<HairProfile, string?> Against)
+{
+    /// <summary>The steps that lead from a plan to this pattern, fitted to the client's head, length and part.</summary>
+    /// <param name="plan">The plan as it is; its paint gives way.</param>
+    /// <param name="cutting">The head and hair it is planned on.</param>
+    public IReadOnlyList<PatternStep> StepsFor(Plan plan, Cutting cutting)
+    {
+        var sketch = new Sketch(plan, cutting);
+        Sketch(sketch);
+        return sketch.Steps;
+    }
+}

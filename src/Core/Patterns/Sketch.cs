@@ -1,0 +1,141 @@
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Lift;
+using Wendro.Core.Paint;
+using Wendro.Core.Plans;
+
+namespace Wendro.Core.Patterns;
+
+/// <summary>
+/// A pattern being drawn on a head. Sizes are given for a medium head of straight hair and fitted: thinner where hair is dense or lies
+/// heavier beside the part, thicker where it curls; heights as shares of the length. Every step is applied as it is drawn, so that
+/// panels can be named.
+/// </summary>
+public sealed class Sketch
+{
+    private readonly Cutting cutting;
+    private readonly List<PatternStep> steps = [];
+    private Plan plan;
+
+    internal Sketch(Plan plan, Cutting cutting)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        ArgumentNullException.ThrowIfNull(cutting);
+        this.plan = plan;
+        this.cutting = cutting;
+        Hair = cutting.Hair;
+        var clean = plan.Regions.Select(r => (PlanEdit)new TakeIn(r.Region))
+            .Concat(ZoneFacts.All.Where(z => plan.Zones[z].Paint.Count > 0 || plan.Zones[z].Usual is not null).Select(z => new ClearZone(z)))
+            .Append(new SetReach(Reach.Full))
+            .Append(new SetFrame(Plans.Frame.ByZone))
+            .ToArray();
+        Step("Start from a clean head.", clean);
+    }
+
+    /// <summary>Her hair.</summary>
+    public HairProfile Hair { get; }
+
+    /// <summary>Zones of the back below the crown.</summary>
+    public static IReadOnlyList<Zone> Back { get; } = [Zone.Nape, Zone.LowerBack, Zone.UpperBack];
+
+    /// <summary>Crown, tops and sides.</summary>
+    public static IReadOnlyList<Zone> Upper { get; } = [Zone.Crown, Zone.SideLeft, Zone.SideRight, Zone.TopLeft, Zone.TopRight];
+
+    /// <summary>Fringe and face frame.</summary>
+    public static IReadOnlyList<Zone> Hairline { get; } = ZoneFacts.All.Where(ZoneFacts.IsHairline).ToArray();
+
+    /// <summary>The face frame.</summary>
+    public static IReadOnlyList<Zone> Face { get; } = ZoneFacts.All.Where(ZoneFacts.IsFaceFrame).ToArray();
+
+    /// <summary>The steps so far.</summary>
+    public IReadOnlyList<PatternStep> Steps => steps;
+
+    /// <summary>Side of the part with more hair; null where the part is about the middle.</summary>
+    public Side? HeavierSide => Heavier.SideOf(plan.Part);
+
+    /// <summary>Adds a step and takes it.</summary>
+    public Sketch Step(string why, params IReadOnlyList<PlanEdit> edits)
+    {
+        foreach (var edit in edits)
+        {
+            var applied = plan.Apply(edit, cutting);
+            plan = applied.Succeeded
+                ? applied.Plan
+                : throw new InvalidOperationException($"A pattern made an edit that can't be taken: {applied.Problems[0].Field}: {applied.Problems[0].Message}");
+        }
+
+        steps.Add(new PatternStep(why, edits));
+        return this;
+    }
+
+    /// <summary>Divides the head.</summary>
+    public Sketch Frame(Frame frame, string why) => Step(why, new SetFrame(frame));
+
+    /// <summary>Leaves a region out.</summary>
+    public Sketch Without(Region region, double sizeCm, string why) => Step(why, new LeaveOut(region, sizeCm, why));
+
+    /// <summary>Leaves zones out.</summary>
+    public Sketch Without(IEnumerable<Zone> zones, string why) => Step(why, zones.Select(z => (PlanEdit)new ExcludeZone(z, why)).ToArray());
+
+    /// <summary>Cuts zones, sizes fitted to her hair.</summary>
+    public Sketch Cut(IEnumerable<Zone> zones, Sections sections, string why) =>
+        Step(why, zones.Select(z => (PlanEdit)Cut(z, sections)).ToArray());
+
+    /// <summary>Mixes a formula.</summary>
+    public Sketch Mix(string id, Lightener lightener, double volume, double minutes, string why) =>
+        Step(why, new SetFormula(new Formula(id, lightener, volume, minutes)));
+
+    /// <summary>Paints all panels of zones.</summary>
+    public Sketch Paint(IEnumerable<Zone> zones, PanelPaint paint, string why) =>
+        Step(why, zones.Where(IsIn).Select(z => (PlanEdit)new PaintZone(z, paint)).ToArray());
+
+    /// <summary>Paints those panels of zones that are picked by row and column.</summary>
+    public Sketch Paint(IEnumerable<Zone> zones, Func<PanelKey, bool> pick, PanelPaint paint, string why)
+    {
+        var edits = zones.Where(IsIn)
+            .Select(z => cutting.Cut(plan, z).Panels.Select(p => p.Key).Where(pick).Select(k => k.ToString()).ToArray())
+            .Where(keys => keys.Length > 0)
+            .Select(keys => (PlanEdit)new PaintPanels(keys, paint))
+            .ToArray();
+        return Step(why, edits);
+    }
+
+    /// <summary>Paint whose height, drop and blur are shares of her length; softer where hair is straight and every edge shows.</summary>
+    /// <param name="shape">Upper edge.</param>
+    /// <param name="start">Where it begins, share of the length.</param>
+    /// <param name="drop">How much lower its lowest point lies, share of the length.</param>
+    /// <param name="midsMm">Depth at the mids.</param>
+    /// <param name="endsMm">Depth at the ends.</param>
+    public PanelPaint From(Shape shape, double start, double drop, double midsMm, double endsMm)
+    {
+        var length = Hair.Cut.LongestCm;
+        var blur = Math.Clamp(length * 0.15, 1.5, 7) + (Hair.Curl == Curl.Straight ? 1.5 : 0);
+        return new PanelPaint(
+            shape,
+            StartShare: start,
+            StartCm: start * length,
+            DropCm: Math.Min(40, drop * length),
+            BlurCm: blur,
+            MidsMm: midsMm,
+            EndsMm: endsMm,
+            SpreadCm: Math.Clamp(length * 0.04, 0.5, 2));
+    }
+
+    private bool IsIn(Zone zone) => plan.Zones[zone].Excluded is null;
+
+    private CutZone Cut(Zone zone, Sections s)
+    {
+        var dense = Hair.In(zone).Density switch { Density.High => 0.85, Density.Low => 1.15, _ => 1 };
+        var curled = Hair.Curl switch { Curl.Curly => 1.25, Curl.Coily => 1.4, _ => 1 };
+        var heavy = HeavierSide is { } side && !ZoneFacts.IsAcross(zone) && ZoneFacts.IsLeft(zone) == (side == Side.Left) ? Heavier.Thinner : 1;
+        return new CutZone(
+            zone,
+            s.Parting,
+            Math.Clamp(Math.Round(s.ThicknessMm * dense * curled * heavy), 4, 40),
+            Math.Clamp(Math.Round(s.WidthCm * curled * 2) / 2, 1, 10),
+            s.LeaveOutMm,
+            s.Bricklay,
+            s.Woven,
+            s.Order);
+    }
+}

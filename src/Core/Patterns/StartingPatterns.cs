@@ -1,0 +1,11 @@
+namespace Wendro.Core.Patterns;
+
+/// <summary>The patterns a studio starts with: one for each of the trade's techniques.</summary>
+public static class StartingPatterns
+{
+    /// <summary>All of them, in the order of their technique.</summary>
+    public static IReadOnlyList<Pattern> All { get; } = [.. Painted.Patterns.Concat(Blended.Patterns).Concat(Divided.Patterns).OrderBy(p => p.Technique)];
+
+    /// <summary>A pattern by its short name; null if there is none.</summary>
+    public static Pattern? Of(string? id) => All.FirstOrDefault(p => p.Id == id);
+}

@@ -1,0 +1,85 @@
+using Wendro.Core.Head;
+using Wendro.Core.Paint;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>What the head is divided by before it is sectioned.</summary>
+public enum Frame
+{
+    /// <summary>Zone by zone, low to high, the hairline last.</summary>
+    ByZone,
+
+    /// <summary>Four quadrants: the middle of the back is an edge of panels; back, then her left front, then her right.</summary>
+    Quadrants,
+
+    /// <summary>Front from back at the ear: the back is finished before the front is begun.</summary>
+    EarToEar,
+
+    /// <summary>Three tiers from the nape up: below the occipital bone, below the ridge, and the top.</summary>
+    Tiers,
+}
+
+/// <summary>How much of the head is worked.</summary>
+public enum Reach
+{
+    /// <summary>All of it.</summary>
+    Full,
+
+    /// <summary>Crown, top, sides and hairline; what lies under the occipital bone and the upper back stays.</summary>
+    Half,
+
+    /// <summary>Only the hairline: face frame and fringe.</summary>
+    Hairline,
+}
+
+/// <summary>What follows from a frame or a reach.</summary>
+public static class Frames
+{
+    private static readonly Zone[] Front =
+    [
+        Zone.SideLeft, Zone.SideRight, Zone.TopLeft, Zone.TopRight, Zone.FringeLeft, Zone.FringeRight, Zone.FaceFrameLeft, Zone.FaceFrameRight,
+    ];
+
+    private static readonly Zone[] Back = [Zone.Nape, Zone.LowerBack, Zone.UpperBack, Zone.Crown];
+
+    /// <summary>The order zones are worked in.</summary>
+    public static IReadOnlyList<Zone> OrderOf(Frame frame) => frame switch
+    {
+        Frame.Quadrants => [.. Back, .. Front.Where(ZoneFacts.IsLeft), .. Front.Where(z => !ZoneFacts.IsLeft(z))],
+        Frame.EarToEar => [.. Back, .. Front],
+        Frame.Tiers =>
+        [
+            Zone.Nape, Zone.LowerBack, Zone.UpperBack, Zone.SideLeft, Zone.SideRight, Zone.Crown,
+            .. Front.Where(z => z is not (Zone.SideLeft or Zone.SideRight)),
+        ],
+        _ => ZoneFacts.All,
+    };
+
+    /// <summary>Whether a reach takes a zone in.</summary>
+    public static bool Has(Reach reach, Zone zone) => reach switch
+    {
+        Reach.Half => zone is not (Zone.Nape or Zone.LowerBack or Zone.UpperBack),
+        Reach.Hairline => ZoneFacts.IsHairline(zone),
+        _ => true,
+    };
+
+    /// <summary>What a reach is called.</summary>
+    public static string Words(Reach reach) => reach switch
+    {
+        Reach.Half => "half head",
+        Reach.Hairline => "hairline only",
+        _ => "full head",
+    };
+
+    /// <summary>Panels in the order they are worked: zone by zone, each row by row.</summary>
+    public static IReadOnlyList<PanelKey> Working(Plan plan, IEnumerable<PanelKey> panels)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        var byZone = panels.ToLookup(p => p.Zone);
+        return plan.Working.SelectMany(zone =>
+        {
+            var rows = byZone[zone].OrderBy(p => p.Row).ThenBy(p => p.Column);
+            return plan.Zones[zone].Sections.Order == RowOrder.HighFirst ? rows.OrderByDescending(p => p.Row).ThenBy(p => p.Column) : rows;
+        }).ToArray();
+    }
+}

@@ -1,0 +1,85 @@
+using Wendro.Core.Head;
+using Wendro.Core.Lift;
+using Wendro.Core.Paint;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>How this studio usually works: what a fresh plan starts from. Every visit can depart from it.</summary>
+/// <param name="ThicknessMm">Thickness of a section, mm, 4..40.</param>
+/// <param name="WidthCm">Width of a panel, cm, 1..10.</param>
+/// <param name="LeaveOutMm">Left out between sections, mm, 0..20.</param>
+/// <param name="Bricklay">Whether rows are moved by half a panel.</param>
+/// <param name="FaceThicknessMm">Thickness of a section at the hairline, mm, 4..40.</param>
+/// <param name="FaceWidthCm">Width of a panel at the hairline, cm, 1..10.</param>
+/// <param name="Frame">What the head is divided by.</param>
+/// <param name="BabyHairCm">Baby hair left out along the front hairline, cm, 0..1.5; 0 paints it.</param>
+/// <param name="LowerFilm">Whether lower layers are covered with film.</param>
+/// <param name="Formula">Lightener, developer and minutes to start from.</param>
+public sealed record HouseRules(
+    double ThicknessMm,
+    double WidthCm,
+    double LeaveOutMm,
+    bool Bricklay,
+    double FaceThicknessMm,
+    double FaceWidthCm,
+    Frame Frame,
+    double BabyHairCm,
+    bool LowerFilm,
+    Formula Formula)
+{
+    /// <summary>The trade's usual start: level sections about a centimetre thick with a leave-out between, finer at the face, film on lower layers.</summary>
+    public static HouseRules Usual { get; } = new(
+        Sections.Usual.ThicknessMm,
+        Sections.Usual.WidthCm,
+        Sections.Usual.LeaveOutMm,
+        Sections.Usual.Bricklay,
+        Sections.UsualFaceFrame.ThicknessMm,
+        Sections.UsualFaceFrame.WidthCm,
+        Frame.ByZone,
+        0,
+        true,
+        Formula.Usual);
+
+    /// <summary>How a zone is cut.</summary>
+    public Sections SectionsOf(Zone zone) => ZoneFacts.IsFaceFrame(zone)
+        ? new(Parting.Horizontal, FaceThicknessMm, FaceWidthCm, 0, false)
+        : new(Parting.Horizontal, ThicknessMm, WidthCm, LeaveOutMm, Bricklay);
+
+    /// <summary>What covers a zone's paint: film where other layers come to lie on it.</summary>
+    public Covering CoveringOf(Zone zone) => LowerFilm && zone is Zone.Nape or Zone.LowerBack ? Covering.Film : Covering.Open;
+
+    /// <summary>What can't be taken, by field.</summary>
+    public IReadOnlyList<Problem> Problems()
+    {
+        var found = new List<Problem>();
+        void Range(double value, double low, double high, string field, string unit)
+        {
+            if (!(value >= low && value <= high))
+            {
+                found.Add(new(field, $"Between {low:0.##} and {high:0.##} {unit}."));
+            }
+        }
+
+        Range(ThicknessMm, 4, 40, "thicknessMm", "mm");
+        Range(WidthCm, 1, 10, "widthCm", "cm");
+        Range(LeaveOutMm, 0, 20, "leaveOutMm", "mm");
+        Range(FaceThicknessMm, 4, 40, "faceThicknessMm", "mm");
+        Range(FaceWidthCm, 1, 10, "faceWidthCm", "cm");
+        Range(BabyHairCm, 0, 1.5, "babyHairCm", "cm");
+        if (!Enum.IsDefined(Frame))
+        {
+            found.Add(new("frame", "One of byZone, quadrants, earToEar, tiers."));
+        }
+
+        if (Formula is null || Formula.Id != "A" || !Enum.IsDefined(Formula.Lightener))
+        {
+            found.Add(new("formula", "The house starts from one formula, called A, with a lightener."));
+            return found;
+        }
+
+        Range(Formula.Volume, Volume.Weakest, Volume.Strongest, "formula.volume", "vol");
+        Range(Formula.Minutes, 1, 120, "formula.minutes", "min");
+        return found;
+    }
+}
