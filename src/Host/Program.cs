@@ -4,6 +4,7 @@ using Wendro.Host.Day;
 using Wendro.Host.Desk;
 using Wendro.Host.Frame;
 using Wendro.Host.Paint;
+using Wendro.Host.Section;
 
 namespace Wendro.Host;
 
@@ -23,6 +24,7 @@ public sealed class Program
         app.UseWendro();
         app.MapDay();
         app.MapConsult();
+        app.MapSection();
         app.MapPlan();
         app.MapPlanFile();
         app.MapHeads();

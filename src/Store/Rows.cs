@@ -63,3 +63,31 @@ public sealed class RevisionRow
 
     public DateTimeOffset At { get; set; }
 }
+
+/// <summary>What the studio keeps for itself. There is one row.</summary>
+public sealed class StudioRow
+{
+    public int Id { get; set; } = 1;
+
+    /// <summary>How it usually works.</summary>
+    public required HouseRules Rules { get; set; }
+
+    /// <summary>How often the rules were changed.</summary>
+    public int RulesVersion { get; set; }
+}
+
+/// <summary>A pattern of the studio's own.</summary>
+public sealed class PatternRow
+{
+    public Guid Id { get; set; }
+
+    public required string Name { get; set; }
+
+    /// <summary>Why, in the studio's words.</summary>
+    public required string Why { get; set; }
+
+    /// <summary>The edits it is made of.</summary>
+    public required IReadOnlyList<PlanEdit> Edits { get; set; }
+
+    public DateTimeOffset At { get; set; }
+}

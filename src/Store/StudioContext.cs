@@ -18,6 +18,10 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
 
     public DbSet<RevisionRow> Revisions => Set<RevisionRow>();
 
+    public DbSet<StudioRow> Studio => Set<StudioRow>();
+
+    public DbSet<PatternRow> Patterns => Set<PatternRow>();
+
     /// <summary>Options for a data file: write-ahead log and full synchronous writes on every connection.</summary>
     public static DbContextOptions<StudioContext> OptionsFor(string file) =>
         new DbContextOptionsBuilder<StudioContext>()
@@ -44,6 +48,19 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
             // Stored as UTC ticks, so that the day's visits can be ordered and cut in the database.
             visit.Property(v => v.StartsAt).HasConversion(t => t.UtcTicks, t => new DateTimeOffset(t, TimeSpan.Zero));
             visit.HasIndex(v => v.StartsAt);
+        });
+        modelBuilder.Entity<StudioRow>(studio =>
+        {
+            studio.ToTable("Studio");
+            studio.Property(r => r.Id).ValueGeneratedNever();
+            studio.Property(r => r.Rules).HasConversion(AsJson<HouseRules>());
+        });
+        modelBuilder.Entity<PatternRow>(pattern =>
+        {
+            pattern.ToTable("Patterns");
+            pattern.Property(r => r.Name).HasMaxLength(60);
+            pattern.Property(r => r.Why).HasMaxLength(200);
+            pattern.Property(r => r.Edits).HasConversion(AsJson<IReadOnlyList<PlanEdit>>());
         });
         modelBuilder.Entity<RevisionRow>(revision =>
         {

@@ -127,16 +127,16 @@ public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider
 
     /// <summary>Appends what undo shows; null if there is nothing to undo.</summary>
     /// <exception cref="StaleRevisionException">The plan is no longer at that revision.</exception>
-    public Task<StoredPlan?> UndoAsync(Guid visit, StoredPlan from, CancellationToken stop) =>
-        StepAsync(visit, of => from.History.Undo(of), "undo", stop);
+    public Task<StoredPlan?> UndoAsync(Guid visit, StoredPlan from, Action<Plan> check, CancellationToken stop) =>
+        StepAsync(visit, of => from.History.Undo(of), "undo", check, stop);
 
     /// <summary>Appends what redo shows; null if there is nothing to redo.</summary>
     /// <exception cref="StaleRevisionException">The plan is no longer at that revision.</exception>
-    public Task<StoredPlan?> RedoAsync(Guid visit, StoredPlan from, CancellationToken stop) =>
-        StepAsync(visit, of => from.History.Redo(of), "redo", stop);
+    public Task<StoredPlan?> RedoAsync(Guid visit, StoredPlan from, Action<Plan> check, CancellationToken stop) =>
+        StepAsync(visit, of => from.History.Redo(of), "redo", check, stop);
 
     private async Task<StoredPlan?> StepAsync(
-        Guid visit, Func<Func<int, History>, History?> step, string what, CancellationToken stop)
+        Guid visit, Func<Func<int, History>, History?> step, string what, Action<Plan> check, CancellationToken stop)
     {
         await using var db = new StudioContext(options);
         History Of(int number) => HistoryOf(db.Revisions.AsNoTracking().Single(r => r.VisitId == visit && r.Number == number));
@@ -146,6 +146,7 @@ public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider
         }
 
         var shown = await db.Revisions.AsNoTracking().SingleAsync(r => r.VisitId == visit && r.Number == next.Shows, stop);
+        check(shown.Plan!);
         return await AppendAsync(visit, next, shown.Plan!, null, what, stop);
     }
 

@@ -17,7 +17,7 @@ public sealed partial class ArchitectureTests
         ["Fall"] = ["Units", "Hair", "Head", "Tone"],
         ["Blend"] = ["Units", "Hair", "Head", "Tone", "Paint", "Lift", "Fall"],
         ["Timing"] = ["Units", "Paint"],
-        ["Consult"] = ["Units", "Hair", "Paint", "Lift", "Care", "Blend"],
+        ["Consult"] = ["Units", "Hair", "Head", "Paint", "Lift", "Care", "Fall", "Blend"],
         ["Plans"] = ["Units", "Hair", "Head", "Tone", "Paint", "Lift", "Care", "Fall", "Blend"],
         ["Patterns"] = ["Units", "Hair", "Head", "Paint", "Lift", "Blend", "Plans"],
     };

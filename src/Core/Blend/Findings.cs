@@ -188,7 +188,7 @@ public static class Findings
         foreach (var group in dry.GroupBy(d => (d.Panel.Formula!.Id, d.Panel.Painted!.Paint.Covering)))
         {
             var (first, lifting) = group.MinBy(d => d.Lifting.MostGain);
-            var most = head.Hair.NaturalLevel + lifting.MostGain;
+            var most = head.Hair.In(first.Panel.Key.Zone).NaturalLevel + lifting.MostGain;
             var dries = lifting.DriesAtMinutes();
             yield return new Finding(
                 FindingKind.DriesFirst,
@@ -212,11 +212,12 @@ public static class Findings
             yield break;
         }
 
+        var natural = head.Hair.In(Zone.FaceFrameLeft).NaturalLevel;
         var band = tied.LevelOf(ZoneFacts.IsFaceFrame);
         var behind = tied.LevelOf(z => z is Zone.SideLeft or Zone.SideRight or Zone.TopLeft or Zone.TopRight
             or Zone.FringeLeft or Zone.FringeRight or Zone.Crown or Zone.UpperBack);
         if (band is null || behind is null
-            || band - head.Hair.NaturalLevel >= DarkBand || behind - band < LightBehind)
+            || band - natural >= DarkBand || behind - band < LightBehind)
         {
             yield break;
         }
@@ -230,7 +231,7 @@ public static class Findings
             [Zone.FaceFrameLeft, Zone.FaceFrameRight],
             head.Panels.Where(p => ZoneFacts.IsFaceFrame(p.Panel.Key.Zone)).Select(p => p.Panel.Key).ToArray(),
             Wear.TiedHigh,
-            [new("hairline", band.Value, "level"), new("behind it", behind.Value, "level"), new("natural", head.Hair.NaturalLevel, "level")]);
+            [new("hairline", band.Value, "level"), new("behind it", behind.Value, "level"), new("natural", natural, "level")]);
     }
 
     private static string Count(int n) => n switch

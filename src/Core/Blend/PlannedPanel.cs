@@ -16,7 +16,11 @@ public sealed record PlannedPanel(Panel Panel, PaintedPanel? Painted, Formula? F
     private const int AlongSteps = 48;
 
     /// <summary>The lifting of this panel's untouched hair at full coverage; null while it is left natural.</summary>
-    public Lifting? LiftingOf(HairProfile hair) => LiftingOf(hair, HairState.Of(hair)[0]);
+    public Lifting? LiftingOf(HairProfile hair)
+    {
+        ArgumentNullException.ThrowIfNull(hair);
+        return LiftingOf(hair, HairState.Of(hair.In(Panel.Key.Zone))[0]);
+    }
 
     /// <summary>The lifting of this panel's hair where it is in a state, at full coverage; null while it is left natural.</summary>
     public Lifting? LiftingOf(HairProfile hair, HairState state)
@@ -26,7 +30,7 @@ public sealed record PlannedPanel(Panel Panel, PaintedPanel? Painted, Formula? F
             ? null
             : new Lifting(new LiftCase(
                 Level.Clamp(state.Level),
-                hair.Diameter,
+                hair.In(Panel.Key.Zone).Diameter,
                 state.Porosity,
                 state.Coloured,
                 Formula.Lightener,
@@ -83,7 +87,7 @@ public sealed record PlannedPanel(Panel Panel, PaintedPanel? Painted, Formula? F
     private IEnumerable<(double Share, double Weight, HairState State, Lifting? Lifting)> Stretches(HairProfile hair)
     {
         ArgumentNullException.ThrowIfNull(hair);
-        var states = HairState.Of(hair);
+        var states = HairState.Of(hair.In(Panel.Key.Zone));
         var liftings = states.Select(s => LiftingOf(hair, s)).ToArray();
         for (var k = 0; k < AlongSteps; k++)
         {

@@ -1,5 +1,6 @@
 using Wendro.Core.Fall;
 using Wendro.Core.Hair;
+using Wendro.Core.Head;
 using Wendro.Core.Paint;
 using Wendro.Core.Units;
 
@@ -17,6 +18,10 @@ public static class StrandLevels
     /// <summary>Share of a strand's drawn level taken from its lock, for a strand stands for several hairs. Drawing only. Model assumption.</summary>
     public const double LockShare = 0.45;
 
+    /// <summary>Level white hair is drawn as. Drawing only: measures leave it at the natural level it blends with. Model assumption.</summary>
+    public const double WhiteLevel = 9.4;
+
+    private const int WhiteSalt = 61;
     private const int N = Places.Count;
 
     /// <summary>Levels of all strands.</summary>
@@ -25,7 +30,7 @@ public static class StrandLevels
         ArgumentNullException.ThrowIfNull(hair);
         ArgumentNullException.ThrowIfNull(map);
         ArgumentNullException.ThrowIfNull(panels);
-        var levels = Before(hair, lengths);
+        var levels = Before(hair, map, lengths);
         Parallel.For(0, panels.Count, p =>
         {
             if (panels[p].Painted is not null)
@@ -36,22 +41,23 @@ public static class StrandLevels
         return levels;
     }
 
-    /// <summary>Levels of all strands before any product: natural, or what was done before, band by band.</summary>
-    public static byte[] Before(HairProfile hair, float[] lengths)
+    /// <summary>Levels of all strands before any product: natural by zone, or what was done before, band by band.</summary>
+    public static byte[] Before(HairProfile hair, StrandMap map, float[] lengths)
     {
         ArgumentNullException.ThrowIfNull(hair);
+        ArgumentNullException.ThrowIfNull(map);
         ArgumentNullException.ThrowIfNull(lengths);
         var levels = new byte[lengths.Length * N];
-        if (hair.Bands.Count == 0)
+        if (hair.Bands.Count == 0 && hair.ByZone is null)
         {
             Array.Fill(levels, Level.ToByte(hair.NaturalLevel));
             return levels;
         }
 
-        var before = new Past(hair);
+        var pasts = ZoneFacts.All.Select(z => new Past(hair.In(z))).ToArray();
         for (var i = 0; i < lengths.Length; i++)
         {
-            before.Write(i, lengths[i], levels.AsSpan(i * N, N));
+            pasts[map.Zone[i]].Write(i, lengths[i], levels.AsSpan(i * N, N));
         }
 
         return levels;
@@ -66,7 +72,7 @@ public static class StrandLevels
         ArgumentNullException.ThrowIfNull(panel);
         ArgumentNullException.ThrowIfNull(strands);
         ArgumentNullException.ThrowIfNull(lengths);
-        var past = new Past(hair);
+        var past = new Past(hair.In(panel.Panel.Key.Zone));
         if (panel.Painted is not { } painted)
         {
             foreach (var i in strands)
@@ -100,25 +106,26 @@ public static class StrandLevels
     /// <param name="strands">Strands and locks.</param>
     /// <param name="levels">Unmixed levels.</param>
     /// <param name="locks">Which locks to write; null for all.</param>
+    /// <param name="white">Which strands are white; null where none is.</param>
     /// <param name="into">Where to.</param>
-    public static void Draw(Strands strands, byte[] levels, IReadOnlyCollection<int>? locks, byte[] into)
+    public static void Draw(Strands strands, byte[] levels, IReadOnlyCollection<int>? locks, bool[]? white, byte[] into)
     {
         ArgumentNullException.ThrowIfNull(strands);
         ArgumentNullException.ThrowIfNull(levels);
         ArgumentNullException.ThrowIfNull(into);
         if (locks is null)
         {
-            Parallel.For(0, strands.LockCount, l => DrawLock(strands, levels, l, into));
+            Parallel.For(0, strands.LockCount, l => DrawLock(strands, levels, l, white, into));
             return;
         }
 
         foreach (var l in locks)
         {
-            DrawLock(strands, levels, l, into);
+            DrawLock(strands, levels, l, white, into);
         }
     }
 
-    private static void DrawLock(Strands strands, byte[] levels, int l, byte[] into)
+    private static void DrawLock(Strands strands, byte[] levels, int l, bool[]? white, byte[] into)
     {
         var (from, to) = (strands.LockStart[l], strands.LockStart[l + 1]);
         Span<int> sum = stackalloc int[N];
@@ -144,6 +151,30 @@ public static class StrandLevels
             {
                 into[i * N + k] = (byte)((levels[i * N + k] * (256 - share[k]) + sum[k] * share[k] + 128) >> 8);
             }
+
+            if (white?[i] == true)
+            {
+                Whiten(into.AsSpan(i * N, N));
+            }
+        }
+    }
+
+    /// <summary>Which strands are white, by zone; null where she has no grey.</summary>
+    public static bool[]? White(HairProfile hair, StrandMap map)
+    {
+        ArgumentNullException.ThrowIfNull(hair);
+        ArgumentNullException.ThrowIfNull(map);
+        var shares = ZoneFacts.All.Select(z => (float)hair.In(z).GreyShare).ToArray();
+        return shares.All(s => s <= 0) ? null : map.Zone.Select((z, i) => Hash.Unit(i, WhiteSalt) < shares[z]).ToArray();
+    }
+
+    private static void Whiten(Span<byte> strand)
+    {
+        // A strand stands for several hairs: it never gets quite as white as one of them.
+        var target = Level.ToByte(WhiteLevel);
+        foreach (ref var level in strand)
+        {
+            level = level < target ? (byte)((level + 3 * target) / 4) : level;
         }
     }
 

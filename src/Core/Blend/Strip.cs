@@ -24,7 +24,7 @@ public sealed record Strip(int Columns, int Rows, byte[] Levels, IReadOnlyList<d
         ArgumentNullException.ThrowIfNull(hair);
         var levels = new byte[Across * Down];
         var depth = new double[Down];
-        var states = HairState.Of(hair);
+        var states = HairState.Of(hair.In(panel.Panel.Key.Zone));
         var liftings = states.Select(state => panel.LiftingOf(hair, state)).ToArray();
         for (var r = 0; r < Down; r++)
         {

@@ -1,4 +1,5 @@
 using Wendro.Core.Fall;
+using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Units;
 
@@ -22,19 +23,19 @@ public sealed class Tally
     private readonly SeenWeights weights;
     private readonly StrandMap map;
     private readonly bool[] left;
-    private readonly byte lightFrom;
+    private readonly byte[] lightFrom;
     private readonly long[] zone = new long[Zones * 2];
     private readonly long[] zoneFront = new long[Zones * 2];
     private readonly long[] side = new long[4];
     private readonly long[] light = new long[4];
     private readonly long[] along = new long[Zones * SeenWeights.Bins * 2];
 
-    private Tally(SeenWeights weights, StrandMap map, bool[] left, double natural)
+    private Tally(SeenWeights weights, StrandMap map, bool[] left, HairProfile hair)
     {
         this.weights = weights;
         this.map = map;
         this.left = left;
-        lightFrom = Level.ToByte(natural + LightAbove);
+        lightFrom = ZoneFacts.All.Select(z => Level.ToByte(hair.In(z).NaturalLevel + LightAbove)).ToArray();
     }
 
     private Tally(Tally of)
@@ -52,12 +53,14 @@ public sealed class Tally
     /// <param name="map">Which strand lies where.</param>
     /// <param name="strands">The strands.</param>
     /// <param name="levels">Unmixed levels.</param>
-    /// <param name="natural">Natural level.</param>
-    public static Tally Of(SeenWeights weights, StrandMap map, Strands strands, byte[] levels, double natural)
+    /// <param name="hair">Her hair: what is light depends on its natural level, zone by zone.</param>
+    public static Tally Of(SeenWeights weights, StrandMap map, Strands strands, byte[] levels, HairProfile hair)
     {
+        ArgumentNullException.ThrowIfNull(map);
+        ArgumentNullException.ThrowIfNull(hair);
         ArgumentNullException.ThrowIfNull(strands);
         ArgumentNullException.ThrowIfNull(levels);
-        var tally = new Tally(weights, map, strands.Scalp.Select(p => p.Map.X > 0).ToArray(), natural);
+        var tally = new Tally(weights, map, strands.Scalp.Select(p => p.Map.X > 0).ToArray(), hair);
         for (var i = 0; i < strands.Count; i++)
         {
             tally.Count(i, levels, 1);
@@ -151,6 +154,7 @@ public sealed class Tally
     private void Count(int i, byte[] levels, int sign)
     {
         var z = map.Zone[i] * 2;
+        var lightest = lightFrom[map.Zone[i]];
         var bins = map.Zone[i] * SeenWeights.Bins;
         var s = left[i] ? 0 : 2;
         var perLength = RiseScale / weights.Lengths[i];
@@ -169,7 +173,7 @@ public sealed class Tally
             along[b] += n;
             along[b + 1] += (long)n * RiseAt(levels, i, weights.Place[c], perLength);
             light[0] += n;
-            if (level >= lightFrom)
+            if (level >= lightest)
             {
                 light[1] += n;
                 if (weights.Place[c] >= EndsPlace)

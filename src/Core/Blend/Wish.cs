@@ -1,3 +1,5 @@
+using Wendro.Core.Units;
+
 namespace Wendro.Core.Blend;
 
 /// <summary>What she wants, in figures the measures can be held against.</summary>
@@ -6,9 +8,42 @@ namespace Wendro.Core.Blend;
 /// <param name="LightShareLow">Least share of light hair seen, 0..1.</param>
 /// <param name="LightShareHigh">Most share of light hair seen, 0..1.</param>
 /// <param name="RootSoftness">Steepest rise of the mean level along the hair, levels a cm, 0.1..3.</param>
+/// <param name="MidsLevel">Level of the light at mid-length, 1..10; null a little below the ends.</param>
+/// <param name="Tone">−1 cool .. 0 as it lifts .. 1 warm.</param>
+/// <param name="Underneath">Bright underneath as well; else only what lies on top.</param>
 public sealed record Wish(
     double EndsLevel = 8,
     double FaceFrameLift = 1.0,
     double LightShareLow = 0.25,
     double LightShareHigh = 0.50,
-    double RootSoftness = 0.6);
+    double RootSoftness = 0.6,
+    double? MidsLevel = null,
+    double Tone = 0,
+    bool Underneath = true)
+{
+    /// <summary>How much lower mids lie where nothing was said about them, levels. Model assumption.</summary>
+    private const double MidsBelow = 0.7;
+
+    /// <summary>Level of the light at mid-length (a method: a record writes out its properties).</summary>
+    public double MidsOf() => MidsLevel ?? EndsLevel - MidsBelow;
+
+    /// <summary>What can't be so, by field.</summary>
+    public IReadOnlyList<Problem> Problems()
+    {
+        var found = new List<Problem>();
+        void Range(double value, double low, double high, string field, string unit) => Problem.Range(found, field, value, low, high, unit);
+        Range(EndsLevel, Level.Darkest, Level.Lightest, "endsLevel", string.Empty);
+        Range(FaceFrameLift, 0, 5, "faceFrameLift", "levels");
+        Range(LightShareLow, 0, 1, "lightShareLow", string.Empty);
+        Range(LightShareHigh, 0, 1, "lightShareHigh", string.Empty);
+        Range(RootSoftness, 0.1, 3, "rootSoftness", "levels a cm");
+        Range(MidsLevel ?? Level.Darkest, Level.Darkest, Level.Lightest, "midsLevel", string.Empty);
+        Range(Tone, -1, 1, "tone", string.Empty);
+        if (LightShareHigh < LightShareLow)
+        {
+            found.Add(new("lightShareHigh", "The most must not be below the least."));
+        }
+
+        return found;
+    }
+}

@@ -1,4 +1,5 @@
 using Wendro.Core.Hair;
+using Wendro.Core.Head;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Consult;
@@ -10,30 +11,43 @@ public static class ConsultChecks
     private const int LongestWords = 4000;
     private const int MostReadings = 40;
     private const int MostBands = 12;
+    private const int MostMarks = 24;
 
     /// <summary>What can't be so about a head of hair; fields as in its record.</summary>
     public static IReadOnlyList<Problem> Of(HairProfile hair)
     {
         ArgumentNullException.ThrowIfNull(hair);
         var found = new List<Problem>();
-        Range(found, "naturalLevel", hair.NaturalLevel, Level.Darkest, Level.Lightest, string.Empty);
-        Range(found, "cut.hemCm", hair.Cut.HemCm, 16, 75, "cm");
-        Range(found, "cut.layersCm", hair.Cut.LayersCm, 0, 30, "cm");
-        Range(found, "cut.faceLayersCm", hair.Cut.FaceLayersCm, 0, 30, "cm");
-        Range(found, "greyShare", hair.GreyShare, 0, 1, string.Empty);
+        Problem.Range(found, "naturalLevel", hair.NaturalLevel, Level.Darkest, Level.Lightest, string.Empty);
+        Problem.Range(found, "cut.hemCm", hair.Cut.HemCm, 16, 75, "cm");
+        Problem.Range(found, "cut.layersCm", hair.Cut.LayersCm, 0, 30, "cm");
+        Problem.Range(found, "cut.faceLayersCm", hair.Cut.FaceLayersCm, 0, 30, "cm");
+        Problem.Range(found, "greyShare", hair.GreyShare, 0, 1, string.Empty);
+        if (hair.Cut.FringeCm is { } fringe)
+        {
+            Problem.Range(found, "cut.fringeCm", fringe, 4, 20, "cm");
+        }
+
+        if (hair.Cut.EvenCm is { } even)
+        {
+            Problem.Range(found, "cut.evenCm", even, 3, 60, "cm");
+        }
+
+        Marks(found, hair.Marks);
+        ByZone(found, hair);
         if (hair.Bands.Count > MostBands)
         {
             found.Add(new("history", $"At most {MostBands} bands."));
         }
 
-        found.AddRange(StrandHistory.Problems(hair.Bands, hair.Cut.HemCm).Select(p => new Problem($"history[{p.Band}].{p.Field}", p.Words)));
+        found.AddRange(StrandHistory.Problems(hair.Bands, hair.Cut.LongestCm).Select(p => new Problem($"history[{p.Band}].{p.Field}", p.Words)));
         if (hair.Own is { } own)
         {
-            Range(found, "own.speed", own.Speed, 0.1, 10, string.Empty);
-            Range(found, "own.capLevels", own.CapLevels, -5, 5, "levels");
-            Range(found, "own.speedSpread", own.SpeedSpread, 0, 2, string.Empty);
-            Range(found, "own.capSpread", own.CapSpread, 0, 5, "levels");
-            Range(found, "own.together", own.Together, -1, 1, string.Empty);
+            Problem.Range(found, "own.speed", own.Speed, 0.1, 10, string.Empty);
+            Problem.Range(found, "own.capLevels", own.CapLevels, -5, 5, "levels");
+            Problem.Range(found, "own.speedSpread", own.SpeedSpread, 0, 2, string.Empty);
+            Problem.Range(found, "own.capSpread", own.CapSpread, 0, 5, "levels");
+            Problem.Range(found, "own.together", own.Together, -1, 1, string.Empty);
         }
 
         return found;
@@ -51,11 +65,11 @@ public static class ConsultChecks
             found.Add(new("patch.at", "In the future: a test is noted once it was put on."));
         }
 
-        Range(found, "minutesToday", consultation.MinutesToday, 30, 600, "min");
-        Range(found, "weeksBetween", consultation.WeeksBetween, 2, 52, "weeks");
+        Problem.Range(found, "minutesToday", consultation.MinutesToday, 30, 600, "min");
+        Problem.Range(found, "weeksBetween", consultation.WeeksBetween, 2, 52, "weeks");
         if (consultation.Strand is { } strand)
         {
-            Range(found, "strand.volume", strand.Volume, Volume.Weakest, Volume.Strongest, "vol");
+            Problem.Range(found, "strand.volume", strand.Volume, Volume.Weakest, Volume.Strongest, "vol");
             if (strand.Readings.Count > MostReadings)
             {
                 found.Add(new("strand.readings", $"At most {MostReadings} readings."));
@@ -63,8 +77,8 @@ public static class ConsultChecks
 
             for (var i = 0; i < strand.Readings.Count; i++)
             {
-                Range(found, $"strand.readings[{i}].minutes", strand.Readings[i].Minutes, 0.5, 120, "min");
-                Range(found, $"strand.readings[{i}].level", strand.Readings[i].Level, Level.Darkest, Level.Lightest, string.Empty);
+                Problem.Range(found, $"strand.readings[{i}].minutes", strand.Readings[i].Minutes, 0.5, 120, "min");
+                Problem.Range(found, $"strand.readings[{i}].level", strand.Readings[i].Level, Level.Darkest, Level.Lightest, string.Empty);
             }
         }
 
@@ -84,11 +98,38 @@ public static class ConsultChecks
         return found;
     }
 
-    private static void Range(List<Problem> found, string field, double value, double low, double high, string unit)
+    private static void Marks(List<Problem> found, IReadOnlyList<Mark> marks)
     {
-        if (!(value >= low && value <= high))
+        if (marks.Count > MostMarks)
         {
-            found.Add(new(field, $"Between {low:0.##} and {high:0.##} {unit}".TrimEnd() + "."));
+            found.Add(new("marked", $"At most {MostMarks} marks."));
+        }
+
+        for (var i = 0; i < marks.Count; i++)
+        {
+            Problem.Range(found, $"marked[{i}].x", marks[i].X, -20, 20, "cm");
+            Problem.Range(found, $"marked[{i}].y", marks[i].Y, -22, 16, "cm");
+            Problem.Range(found, $"marked[{i}].radiusCm", marks[i].RadiusCm, Mark.LeastCm, Mark.MostCm, "cm");
+            if (!Enum.IsDefined(marks[i].Kind))
+            {
+                found.Add(new($"marked[{i}].kind", "swirl, breakage, babyHair or undercut."));
+            }
+        }
+    }
+
+    private static void ByZone(List<Problem> found, HairProfile hair)
+    {
+        foreach (var (zone, there) in hair.ByZone ?? new Dictionary<Zone, ZoneHair>())
+        {
+            var field = $"byZone.{char.ToLowerInvariant(zone.ToString()[0])}{zone.ToString()[1..]}";
+            if (!Enum.IsDefined(zone) || there is null)
+            {
+                found.Add(new(field, "A zone of the head and what differs there."));
+                continue;
+            }
+
+            Problem.Range(found, $"{field}.naturalLevel", there.NaturalLevel ?? hair.NaturalLevel, Level.Darkest, Level.Lightest, string.Empty);
+            Problem.Range(found, $"{field}.greyShare", there.GreyShare ?? 0, 0, 1, string.Empty);
         }
     }
 }

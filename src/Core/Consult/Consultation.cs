@@ -1,3 +1,4 @@
+using Wendro.Core.Fall;
 using Wendro.Core.Lift;
 
 namespace Wendro.Core.Consult;
@@ -22,6 +23,12 @@ public sealed record PatchTest(DateTimeOffset At, PatchResult Result);
 /// <param name="At">When.</param>
 public sealed record Override(string Question, string Reason, DateTimeOffset At);
 
+/// <summary>How sure her part is.</summary>
+public enum PartHabit { AlwaysHere, SometimesMoves, Anywhere }
+
+/// <summary>How often she wears her hair a way.</summary>
+public enum Often { Seldom, Often, MostDays }
+
 /// <summary>What was asked and answered at the chair. Null where it was not asked yet.</summary>
 /// <param name="Patch">Patch test.</param>
 /// <param name="Reacted">Whether she ever reacted to colour or lightener.</param>
@@ -34,6 +41,8 @@ public sealed record Override(string Question, string Reason, DateTimeOffset At)
 /// <param name="WeeksBetween">How many weeks between her visits, 2..52.</param>
 /// <param name="Overrides">Cautions gone past, with reasons.</param>
 /// <param name="Words">Words for her, as edited; null leaves them as written here.</param>
+/// <param name="Part">How sure her part is.</param>
+/// <param name="Wears">How often she wears her hair each way she uses.</param>
 public sealed record Consultation(
     PatchTest? Patch = null,
     bool? Reacted = null,
@@ -45,7 +54,9 @@ public sealed record Consultation(
     double MinutesToday = 180,
     double WeeksBetween = 8,
     IReadOnlyList<Override>? Overrides = null,
-    string? Words = null)
+    string? Words = null,
+    PartHabit? Part = null,
+    IReadOnlyDictionary<Wear, Often>? Wears = null)
 {
     /// <summary>Nothing asked yet.</summary>
     public static Consultation Fresh { get; } = new();

@@ -50,6 +50,9 @@ public sealed class Sketch
     /// <summary>The steps so far.</summary>
     public IReadOnlyList<PatternStep> Steps => steps;
 
+    /// <summary>The plan as far as it is drawn.</summary>
+    public Plan Now => plan;
+
     /// <summary>Side of the part with more hair; null where the part is about the middle.</summary>
     public Side? HeavierSide => Heavier.SideOf(plan.Part);
 

@@ -193,15 +193,7 @@ internal sealed class EditChecks(Plan plan, Func<PanelKey, bool> exists)
             return;
         }
 
-        Range(wish.EndsLevel, Level.Darkest, Level.Lightest, "wish.endsLevel", string.Empty);
-        Range(wish.FaceFrameLift, 0, 5, "wish.faceFrameLift", "levels");
-        Range(wish.LightShareLow, 0, 1, "wish.lightShareLow", string.Empty);
-        Range(wish.LightShareHigh, 0, 1, "wish.lightShareHigh", string.Empty);
-        Range(wish.RootSoftness, 0.1, 3, "wish.rootSoftness", "levels a cm");
-        if (wish.LightShareHigh < wish.LightShareLow)
-        {
-            problems.Add(new("wish.lightShareHigh", "The most must not be below the least."));
-        }
+        problems.AddRange(wish.Problems().Select(p => p with { Field = $"wish.{p.Field}" }));
     }
 
     private void Wears(IReadOnlyList<Wear>? wears)
@@ -301,7 +293,7 @@ internal sealed class EditChecks(Plan plan, Func<PanelKey, bool> exists)
     {
         if (!(value >= low && value <= high))
         {
-            problems.Add(new(field, $"Between {low:0.##} and {high:0.##} {unit}".TrimEnd() + "."));
+            problems.Add(Problem.Outside(field, low, high, unit));
         }
     }
 }

@@ -53,14 +53,7 @@ public sealed record HouseRules(
     public IReadOnlyList<Problem> Problems()
     {
         var found = new List<Problem>();
-        void Range(double value, double low, double high, string field, string unit)
-        {
-            if (!(value >= low && value <= high))
-            {
-                found.Add(new(field, $"Between {low:0.##} and {high:0.##} {unit}."));
-            }
-        }
-
+        void Range(double value, double low, double high, string field, string unit) => Problem.Range(found, field, value, low, high, unit);
         Range(ThicknessMm, 4, 40, "thicknessMm", "mm");
         Range(WidthCm, 1, 10, "widthCm", "cm");
         Range(LeaveOutMm, 0, 20, "leaveOutMm", "mm");

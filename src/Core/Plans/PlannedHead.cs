@@ -13,6 +13,7 @@ namespace Wendro.Core.Plans;
 public sealed class PlannedHead
 {
     private readonly Lazy<IReadOnlyList<Finding>> findings;
+    private readonly Lazy<bool[]?> white;
 
     private PlannedHead(
         HairLooks looks,
@@ -29,6 +30,7 @@ public sealed class PlannedHead
         IReadOnlyList<bool> hardlySeen)
     {
         HardlySeen = hardlySeen;
+        white = new(() => StrandLevels.White(hair, map));
         Looks = looks;
         Hair = hair;
         Plan = plan;
@@ -108,8 +110,8 @@ public sealed class PlannedHead
         var map = StrandMap.Of(strands, looks.Head.ZonesFor(plan.Part), firsts, count);
         var levels = StrandLevels.All(cutting.Hair, map, panels, looks.OnHead.Lengths, Moment.Rinsed);
         var drawn = new byte[levels.Length];
-        StrandLevels.Draw(strands, levels, null, drawn);
-        Tally Tally(Wear wear) => Blend.Tally.Of(looks.Weights(wear), map, strands, levels, cutting.Hair.NaturalLevel);
+        StrandLevels.Draw(strands, levels, null, StrandLevels.White(cutting.Hair, map), drawn);
+        Tally Tally(Wear wear) => Blend.Tally.Of(looks.Weights(wear), map, strands, levels, cutting.Hair);
         return new PlannedHead(
             looks,
             cutting.Hair,
@@ -151,7 +153,7 @@ public sealed class PlannedHead
         }
 
         var drawn = (byte[])Drawn.Clone();
-        StrandLevels.Draw(Looks.OnHead.Strands, levels, LocksOf(changed), drawn);
+        StrandLevels.Draw(Looks.OnHead.Strands, levels, LocksOf(changed), white.Value, drawn);
         var strands = changed.Select(p => Map.StrandsOf[p]).ToArray();
         return new PlannedHead(
             Looks,
@@ -178,8 +180,17 @@ public sealed class PlannedHead
 
         var levels = StrandLevels.All(Hair, Map, Panels, Looks.OnHead.Lengths, moment);
         var drawn = new byte[levels.Length];
-        StrandLevels.Draw(Looks.OnHead.Strands, levels, null, drawn);
+        StrandLevels.Draw(Looks.OnHead.Strands, levels, null, white.Value, drawn);
         return drawn;
+    }
+
+    /// <summary>Level bytes to draw the head with as a wish would have it.</summary>
+    public byte[] DrawnAsWished(Wish wish)
+    {
+        var levels = WishLook.Levels(Hair, Map, Looks.OnHead.Strands, Looks.Weights(Wear.Down), wish);
+        var wished = new byte[levels.Length];
+        StrandLevels.Draw(Looks.OnHead.Strands, levels, null, white.Value, wished);
+        return wished;
     }
 
     /// <summary>A panel by its key; null if there is none.</summary>

@@ -21,12 +21,20 @@ public static class LevelColours
     /// <param name="level">1..10; outside, the nearest end.</param>
     public static double Lightness(double level) => Between(Lightnesses, level);
 
+    /// <summary>How much cooler or warmer a wished tone turns light hair: share of chroma, and degrees of hue. Model assumption.</summary>
+    private const double ToneChroma = 0.45, ToneHue = 9;
+
+    /// <summary>Levels between which a wished tone begins to tell.</summary>
+    private const double ToneFrom = 4.5, ToneFull = 7;
+
     /// <summary>Linear sRGB of hair at a level in even light, 0..1 each.</summary>
     /// <param name="level">1..10; outside, the nearest end.</param>
-    public static (double R, double G, double B) Linear(double level)
+    /// <param name="tone">−1 cool .. 0 untoned .. 1 warm: a picture of a wish, not of a toner.</param>
+    public static (double R, double G, double B) Linear(double level, double tone = 0)
     {
-        var hue = Between(Hues, level) * Math.PI / 180;
-        var chroma = Between(Chromas, level);
+        var turned = tone * Units.Curve.Smooth(ToneFrom, ToneFull, level);
+        var hue = (Between(Hues, level) - ToneHue * turned) * Math.PI / 180;
+        var chroma = Between(Chromas, level) * (1 + ToneChroma * turned);
         return FromLab(Lightness(level), chroma * Math.Cos(hue), chroma * Math.Sin(hue));
     }
 
@@ -38,12 +46,13 @@ public static class LevelColours
     }
 
     /// <summary>Table of linear light, 0..65535 for red, green and blue, by level byte and shade: 256 × 128 × 3.</summary>
-    public static ushort[] Table()
+    /// <param name="tone">−1 cool .. 0 untoned .. 1 warm.</param>
+    public static ushort[] Table(double tone = 0)
     {
         var table = new ushort[256 * Shades * 3];
         for (var l = 0; l < 256; l++)
         {
-            var (r, g, b) = Linear(Units.Level.FromByte((byte)l));
+            var (r, g, b) = Linear(Units.Level.FromByte((byte)l), tone);
             for (var s = 0; s < Shades; s++)
             {
                 // A byte carries the square root of shade, so dark shades keep their steps; shadows get warmer.

@@ -3,4 +3,19 @@ namespace Wendro.Core.Units;
 /// <summary>A value that can't be taken, by field.</summary>
 /// <param name="Field">The field's path in the edit, e.g. paint.startCm.</param>
 /// <param name="Message">What is wrong and what would do.</param>
-public sealed record Problem(string Field, string Message);
+public sealed record Problem(string Field, string Message)
+{
+    /// <summary>A number that is not within its bounds.</summary>
+    public static Problem Outside(string field, double low, double high, string unit) =>
+        new(field, $"Between {low:0.##} and {high:0.##} {unit}".TrimEnd() + ".");
+
+    /// <summary>Notes a number that is not within its bounds; not a number never is.</summary>
+    public static void Range(List<Problem> found, string field, double value, double low, double high, string unit)
+    {
+        ArgumentNullException.ThrowIfNull(found);
+        if (!(value >= low && value <= high))
+        {
+            found.Add(Outside(field, low, high, unit));
+        }
+    }
+}

@@ -1,8 +1,10 @@
+using Wendro.Core.Blend;
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
 using Wendro.Core.Lift;
 using Wendro.Core.Plans;
 using Wendro.Core.Timing;
+using Wendro.Core.Units;
 using Wendro.Host.Frame;
 using Wendro.Host.Paint;
 using Wendro.Store;
@@ -14,6 +16,9 @@ namespace Wendro.Host.Consult;
 /// <param name="Hair">What was read off her hair; its own lift is worked out from the strand test.</param>
 /// <param name="Consultation">What was asked and answered.</param>
 internal sealed record ConsultBody(int BaseVersion, HairProfile Hair, Consultation Consultation);
+
+/// <summary>A wish to be looked at.</summary>
+internal sealed record LookBody(Wish Wish);
 
 /// <summary>The strand test as a curve.</summary>
 /// <param name="Minutes">Minutes.</param>
@@ -61,6 +66,20 @@ internal static class ConsultEndpoints
             })
             .Accepts<ConsultBody>("application/json").Produces<ConsultView>().ProducesValidationProblem().ProducesProblem(StatusCodes.Status409Conflict)
             .WithName("PutConsult").WithSummary("Takes hair and answers together; a stale version answers 409");
+
+        consult.MapPost("/look", async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
+            {
+                var body = await Body.ReadAsync<LookBody>(request);
+                return await desk.OpenAsync(visit, stop) is { } at ? Results.Bytes(Look(at, body.Wish), "application/octet-stream") : Answers.NotFound("visit");
+            })
+            .Accepts<LookBody>("application/json").Produces<byte[]>(contentType: "application/octet-stream").ProducesValidationProblem()
+            .WithName("PostLook").WithSummary("Level bytes of her head as a wish would have it, strands × 64; stores nothing");
+    }
+
+    private static byte[] Look(AtWork at, Wish? wish)
+    {
+        var problems = wish is null ? [new Problem("wish", "A wish is needed.")] : wish.Problems();
+        return problems.Count > 0 ? throw new BadInputException(problems) : at.Head.DrawnAsWished(wish!);
     }
 
     private static ConsultView Of(AtWork at)

@@ -78,7 +78,7 @@ internal static class DayEndpoints
                 (await visits.ClientsAsync(stop)).Select(c => new ClientView(c.Id, c.Name, c.About)).ToArray())
             .WithName("GetClients").WithSummary("All clients by name");
 
-        api.MapPost("/clients", async (HttpRequest request, Visits visits, TimeProvider clock, CancellationToken stop) =>
+        api.MapPost("/clients", async (HttpRequest request, Visits visits, Studio studio, TimeProvider clock, CancellationToken stop) =>
             {
                 var body = await Body.ReadAsync<NewClient>(request);
                 var problems = HairProblems(body.Hair);
@@ -98,13 +98,13 @@ internal static class DayEndpoints
                 }
 
                 var visit = await visits.AddClientAsync(
-                    body.Name.Trim(), body.About?.Trim() ?? string.Empty, body.StartsAt ?? clock.GetLocalNow(), body.Hair ?? HairProfile.Usual, Plan.Fresh(), stop);
+                    body.Name.Trim(), body.About?.Trim() ?? string.Empty, body.StartsAt ?? clock.GetLocalNow(), body.Hair ?? HairProfile.Usual, Plan.Fresh(rules: (await studio.RulesAsync(stop)).Rules), stop);
                 return Results.Created($"/api/visits/{visit.Id}/plan", new Made(visit.ClientId, visit.Id));
             })
             .Accepts<NewClient>("application/json").Produces<Made>(StatusCodes.Status201Created).ProducesValidationProblem()
             .WithName("PostClient").WithSummary("A new client with a visit today and a plan not begun");
 
-        api.MapPost("/clients/{client:guid}/visits", async (Guid client, HttpRequest request, Visits visits, TimeProvider clock, CancellationToken stop) =>
+        api.MapPost("/clients/{client:guid}/visits", async (Guid client, HttpRequest request, Visits visits, Studio studio, TimeProvider clock, CancellationToken stop) =>
             {
                 var body = await Body.ReadAsync<NewVisit>(request);
                 var problems = HairProblems(body.Hair);
@@ -113,7 +113,7 @@ internal static class DayEndpoints
                     throw new BadInputException(problems);
                 }
 
-                return await visits.AddVisitAsync(client, body.StartsAt ?? clock.GetLocalNow(), body.Hair ?? HairProfile.Usual, Plan.Fresh(), stop) is { } visit
+                return await visits.AddVisitAsync(client, body.StartsAt ?? clock.GetLocalNow(), body.Hair ?? HairProfile.Usual, Plan.Fresh(rules: (await studio.RulesAsync(stop)).Rules), stop) is { } visit
                     ? Results.Created($"/api/visits/{visit.Id}/plan", new Made(visit.ClientId, visit.Id))
                     : Answers.NotFound("client");
             })

@@ -45,11 +45,13 @@ internal static class Setup
         builder.Services.AddHostFiltering(hosts => hosts.AllowedHosts = settings.AllowedHosts);
 
         builder.Services.AddSingleton(TimeProvider.System);
-        builder.Services.AddSingleton(s =>
+        builder.Services.AddSingleton(_ =>
         {
             Directory.CreateDirectory(settings.DataFolder);
-            return new Visits(StudioContext.OptionsFor(Path.Combine(settings.DataFolder, "wendro.db")), s.GetRequiredService<TimeProvider>());
+            return StudioContext.OptionsFor(Path.Combine(settings.DataFolder, "wendro.db"));
         });
+        builder.Services.AddSingleton<Visits>();
+        builder.Services.AddSingleton<Studio>();
         builder.Services.AddSingleton(_ => HeadForm.Usual);
         builder.Services.AddSingleton<Heads>();
         builder.Services.AddSingleton<PlanDesk>();

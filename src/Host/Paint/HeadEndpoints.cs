@@ -66,9 +66,11 @@ internal static class HeadEndpoints
         colours.MapGet("", () => new ColoursView(
                 Enumerable.Range(0, 91).Select(i => LevelColours.Hex(1 + i / 10.0)).ToArray(), Picture.ShineGain))
             .WithName("GetColours").WithSummary("Colours of the levels, a tenth apart");
-        colours.MapGet("/table", () => Results.Bytes(MemoryMarshal.AsBytes(LevelColours.Table().AsSpan()).ToArray(), Bytes))
-            .Produces<byte[]>(contentType: Bytes)
-            .WithName("GetColourTable").WithSummary("Linear light by level byte and shade, uint16, 256 × 128 × 3");
+        colours.MapGet("/table", (double? tone) => tone is null or (>= -1 and <= 1)
+                ? Results.Bytes(MemoryMarshal.AsBytes(LevelColours.Table(tone ?? 0).AsSpan()).ToArray(), Bytes)
+                : throw new BadInputException([new Problem("tone", "Between −1, cool, and 1, warm.")]))
+            .Produces<byte[]>(contentType: Bytes).ProducesValidationProblem()
+            .WithName("GetColourTable").WithSummary("Linear light by level byte and shade, uint16, 256 × 128 × 3; tone −1 cool .. 1 warm for a wish");
     }
 
     private static (Wear Wear, int Angle, int Tilt) ViewOf(string? wear, string? angle, string? tilt)

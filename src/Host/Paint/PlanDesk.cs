@@ -61,18 +61,24 @@ internal sealed class PlanDesk(Visits visits, Heads heads, TimeProvider clock)
         ChangeAsync(visit, baseRevision, async at =>
         {
             var made = PlanEdits.Make(plan, heads.CuttingFor(at.Visit.Hair), out var problems);
+            if (problems.Count == 0)
+            {
+                NotStopped(at)(made);
+            }
+
             return problems.Count > 0
                 ? throw new BadInputException(problems)
                 : (await visits.AppendAsync(visit, at.Stored, made, "import", stop), []);
         }, stop);
 
     /// <summary>Takes the last edit back; the same plan and revision if there is none.</summary>
+    /// <exception cref="StoppedException">A safety stop stands and it would bring paint back.</exception>
     public Task<(AtWork Before, AtWork After, IReadOnlyList<string> Lost)?> UndoAsync(Guid visit, int baseRevision, CancellationToken stop) =>
-        ChangeAsync(visit, baseRevision, async at => (await visits.UndoAsync(visit, at.Stored, stop) ?? at.Stored, []), stop);
+        ChangeAsync(visit, baseRevision, async at => (await visits.UndoAsync(visit, at.Stored, NotStopped(at), stop) ?? at.Stored, []), stop);
 
     /// <summary>Brings back what was undone last; the same plan and revision if there is nothing.</summary>
     public Task<(AtWork Before, AtWork After, IReadOnlyList<string> Lost)?> RedoAsync(Guid visit, int baseRevision, CancellationToken stop) =>
-        ChangeAsync(visit, baseRevision, async at => (await visits.RedoAsync(visit, at.Stored, stop) ?? at.Stored, []), stop);
+        ChangeAsync(visit, baseRevision, async at => (await visits.RedoAsync(visit, at.Stored, NotStopped(at), stop) ?? at.Stored, []), stop);
 
     /// <summary>What an edit would do; stores nothing. Null head where a newer preview has come in meanwhile.</summary>
     public async Task<(AtWork Before, PlannedHead? After)?> PreviewAsync(
@@ -96,6 +102,15 @@ internal sealed class PlanDesk(Visits visits, Heads heads, TimeProvider clock)
 
         return (at, heads.Make(at.Visit.Hair, Apply(at, edit).Plan, at.Head));
     }
+
+    /// <summary>Refuses a plan that brings product back while a safety stop stands.</summary>
+    private static Action<Plan> NotStopped(AtWork at) => next =>
+    {
+        if (Stopped.Paints(at.Stored.Plan, next) && ConsultWords.Stops(at) is { Count: > 0 } stops)
+        {
+            throw new StoppedException(stops);
+        }
+    };
 
     private Applied Apply(AtWork at, PlanEdit edit)
     {

@@ -41,6 +41,34 @@ namespace Wendro.Store.Migrations
                     b.ToTable("Clients", (string)null);
                 });
 
+            modelBuilder.Entity("Wendro.Store.PatternRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTimeOffset>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Edits")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasMaxLength(60)
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Why")
+                        .IsRequired()
+                        .HasMaxLength(200)
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.ToTable("Patterns", (string)null);
+                });
+
             modelBuilder.Entity("Wendro.Store.RevisionRow", b =>
                 {
                     b.Property<Guid>("VisitId")
@@ -72,6 +100,23 @@ namespace Wendro.Store.Migrations
                     b.HasKey("VisitId", "Number");
 
                     b.ToTable("PlanRevisions", (string)null);
+                });
+
+            modelBuilder.Entity("Wendro.Store.StudioRow", b =>
+                {
+                    b.Property<int>("Id")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Rules")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("RulesVersion")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.ToTable("Studio", (string)null);
                 });
 
             modelBuilder.Entity("Wendro.Store.VisitRow", b =>

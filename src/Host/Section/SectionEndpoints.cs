@@ -1,0 +1,154 @@
+using Wendro.Core.Head;
+using Wendro.Core.Patterns;
+using Wendro.Core.Plans;
+using Wendro.Core.Timing;
+using Wendro.Core.Units;
+using Wendro.Host.Frame;
+using Wendro.Host.Paint;
+using Wendro.Store;
+
+namespace Wendro.Host.Section;
+
+/// <summary>One zone in the order of work.</summary>
+/// <param name="Zone">Which.</param>
+/// <param name="Panels">Panels it is cut into.</param>
+/// <param name="Grams">Their hair, g.</param>
+/// <param name="StartsAtMinute">Minutes into painting when it is begun.</param>
+/// <param name="Minutes">Minutes its paint takes.</param>
+/// <param name="HiddenMinutes">Of these, on panels that hardly show.</param>
+/// <param name="Excluded">Why it is not touched; null where it is.</param>
+internal sealed record ZoneWork(Zone Zone, int Panels, double Grams, double StartsAtMinute, double Minutes, double HiddenMinutes, string? Excluded);
+
+/// <summary>Hair on each side of the part.</summary>
+/// <param name="Side">The side with more; null where the part is about the middle.</param>
+/// <param name="LeftGrams">In front of the crown on her left, g.</param>
+/// <param name="RightGrams">On her right, g.</param>
+/// <param name="Edit">Gives the heavier side more pieces; null where it has them.</param>
+internal sealed record HeavierView(Side? Side, double LeftGrams, double RightGrams, PlanEdit? Edit);
+
+/// <summary>The head divided: order of work, and the heavier side.</summary>
+internal sealed record SectionView(IReadOnlyList<ZoneWork> Order, IReadOnlyList<string> Panels, HeavierView Heavier);
+
+/// <summary>A pattern fitted to a client.</summary>
+/// <param name="Id">Short name, or the id of one of the studio's own.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="For">What it is for.</param>
+/// <param name="Technique">Which technique, 1..21; null for the studio's own.</param>
+/// <param name="Against">What speaks against it for her; null where nothing does.</param>
+/// <param name="Why">Its steps in words.</param>
+/// <param name="Edit">All its edits as one, to be sent as it is.</param>
+internal sealed record PatternView(string Id, string Name, string For, int? Technique, string? Against, IReadOnlyList<string> Why, PlanEdit Edit);
+
+/// <summary>House rules as changed, and the version they were changed from.</summary>
+internal sealed record RulesBody(int BaseVersion, HouseRules Rules);
+
+/// <summary>A plan to be kept as a pattern.</summary>
+internal sealed record NewPattern(string Name, string Why, Guid VisitId);
+
+/// <summary>A pattern that was kept.</summary>
+internal sealed record KeptPattern(Guid Id, string Name);
+
+/// <summary>Section: how the head is divided, house rules, patterns to start from.</summary>
+internal static class SectionEndpoints
+{
+    public static void MapSection(this IEndpointRouteBuilder app)
+    {
+        var visit = app.MapGroup("/api/visits/{visit:guid}").WithTags("Section").ProducesProblem(StatusCodes.Status404NotFound);
+        visit.MapGet("/section", async (Guid visit, PlanDesk desk, CancellationToken stop) =>
+                await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(Of(at)) : Answers.NotFound("visit"))
+            .Produces<SectionView>().WithName("GetSection").WithSummary("Zones in working order with counts, grams and minutes; the heavier side of the part");
+
+        visit.MapGet("/patterns", async (Guid visit, PlanDesk desk, Heads heads, Studio studio, CancellationToken stop) =>
+                await desk.OpenAsync(visit, stop) is { } at
+                    ? Results.Ok(Patterns(at, heads.CuttingFor(at.Visit.Hair), await studio.PatternsAsync(stop)))
+                    : Answers.NotFound("visit"))
+            .Produces<IReadOnlyList<PatternView>>().WithName("GetPatterns").WithSummary("Patterns to start from, fitted to this client; the edit goes to plan/edits");
+
+        var studio = app.MapGroup("/api").WithTags("Section");
+        studio.MapGet("/house-rules", (Studio kept, CancellationToken stop) => kept.RulesAsync(stop))
+            .Produces<StoredRules>().WithName("GetHouseRules").WithSummary("How this studio usually works");
+
+        studio.MapPut("/house-rules", async (HttpRequest request, Studio kept, CancellationToken stop) =>
+            {
+                var body = await Body.ReadAsync<RulesBody>(request);
+                var problems = body.Rules.Problems();
+                return problems.Count > 0
+                    ? throw new BadInputException(problems.Select(p => p with { Field = $"rules.{p.Field}" }).ToArray())
+                    : Results.Ok(await kept.SetRulesAsync(body.BaseVersion, body.Rules, stop));
+            })
+            .Accepts<RulesBody>("application/json").Produces<StoredRules>().ProducesValidationProblem().ProducesProblem(StatusCodes.Status409Conflict)
+            .WithName("PutHouseRules").WithSummary("Changes how this studio usually works; plans already begun stay as they are");
+
+        studio.MapPost("/patterns", async (HttpRequest request, Studio kept, PlanDesk desk, CancellationToken stop) =>
+            {
+                var body = await Body.ReadAsync<NewPattern>(request);
+                var problems = new List<Problem>();
+                Text(problems, "name", body.Name, 60);
+                Text(problems, "why", body.Why, 200);
+                if (problems.Count > 0)
+                {
+                    throw new BadInputException(problems);
+                }
+
+                if (await desk.OpenAsync(body.VisitId, stop) is not { } at)
+                {
+                    return Answers.NotFound("visit");
+                }
+
+                var row = await kept.KeepPatternAsync(
+                    body.Name.Trim(), body.Why.Trim(), OwnPattern.From(at.Stored.Plan, at.Visit.Hair.Cut.LongestCm), stop);
+                return Results.Created($"/api/patterns/{row.Id}", new KeptPattern(row.Id, row.Name));
+            })
+            .Accepts<NewPattern>("application/json").Produces<KeptPattern>(StatusCodes.Status201Created).ProducesValidationProblem()
+            .ProducesProblem(StatusCodes.Status404NotFound)
+            .WithName("PostPattern").WithSummary("Keeps a visit's plan as a pattern of the studio's own");
+
+        studio.MapDelete("/patterns/{pattern:guid}", async (Guid pattern, Studio kept, CancellationToken stop) =>
+                await kept.ForgetPatternAsync(pattern, stop) ? Results.NoContent() : Answers.NotFound("pattern"))
+            .Produces(StatusCodes.Status204NoContent).ProducesProblem(StatusCodes.Status404NotFound)
+            .WithName("DeletePattern").WithSummary("Forgets a pattern of the studio's own");
+    }
+
+    private static void Text(List<Problem> problems, string field, string? text, int most)
+    {
+        if (string.IsNullOrWhiteSpace(text) || text.Length > most)
+        {
+            problems.Add(new(field, $"Between 1 and {most} characters."));
+        }
+    }
+
+    private static SectionView Of(AtWork at)
+    {
+        var (head, plan) = (at.Head, at.Stored.Plan);
+        var minutes = new List<ZoneWork>();
+        var clock = 0.0;
+        foreach (var zone in plan.Working)
+        {
+            var panels = head.Panels.Select((p, i) => (Panel: p, Hidden: head.HardlySeen[i])).Where(p => p.Panel.Panel.Key.Zone == zone).ToArray();
+            double Of(bool onlyHidden) => panels.Where(p => p.Panel.Painted is not null && (!onlyHidden || p.Hidden))
+                .Sum(p => PaintingTime.Seconds(p.Panel.Panel, p.Panel.Painted!)) / 60;
+            var takes = Of(false);
+            minutes.Add(new ZoneWork(zone, panels.Length, panels.Sum(p => p.Panel.Panel.HairGrams), clock, takes, Of(true), plan.Zones[zone].Excluded));
+            clock += takes;
+        }
+
+        var (left, right) = Heavier.Grams(head.Panels.Select(p => p.Panel));
+        var edits = Heavier.Edits(plan);
+        return new SectionView(
+            minutes,
+            Frames.Working(plan, head.Panels.Select(p => p.Panel.Key)).Select(k => k.ToString()).ToArray(),
+            new HeavierView(Heavier.SideOf(plan.Part), left, right, edits.Count > 0 ? new Together(edits) : null));
+    }
+
+    private static PatternView[] Patterns(AtWork at, Cutting cutting, IReadOnlyList<PatternRow> own)
+    {
+        static PatternView View(string id, string name, string what, int? technique, string? against, IReadOnlyList<PatternStep> steps) =>
+            new(id, name, what, technique, against, steps.Skip(1).Select(s => s.Why).ToArray(), new Together(steps.SelectMany(s => s.Edits).ToArray()));
+
+        var plan = at.Stored.Plan;
+        var mine = own.Select(p => View(p.Id.ToString(), p.Name, p.Why, null, null, OwnPattern.StepsFor(p.Why, p.Edits, plan, cutting)));
+        var starting = StartingPatterns.All.AsParallel().AsOrdered()
+            .Select(p => View(p.Id, p.Name, p.For, p.Technique, p.Against(at.Visit.Hair), p.StepsFor(plan, cutting)));
+        return [.. mine, .. starting.OrderBy(p => p.Against is not null)];
+    }
+}

@@ -1,0 +1,67 @@
+using Microsoft.EntityFrameworkCore;
+using Wendro.Core.Plans;
+
+namespace Wendro.Store;
+
+/// <summary>House rules with how often they were changed.</summary>
+public sealed record StoredRules(int Version, HouseRules Rules);
+
+/// <summary>What the studio keeps for itself: house rules and patterns of its own.</summary>
+public sealed class Studio(DbContextOptions<StudioContext> options, TimeProvider clock)
+{
+    /// <summary>The house rules; the trade's usual where none were set.</summary>
+    public async Task<StoredRules> RulesAsync(CancellationToken stop)
+    {
+        await using var db = new StudioContext(options);
+        return await db.Studio.AsNoTracking().SingleOrDefaultAsync(stop) is { } row ? new(row.RulesVersion, row.Rules) : new(0, HouseRules.Usual);
+    }
+
+    /// <summary>Changes the house rules.</summary>
+    /// <exception cref="StaleRevisionException">They are no longer at the version they were changed from.</exception>
+    public async Task<StoredRules> SetRulesAsync(int baseVersion, HouseRules rules, CancellationToken stop)
+    {
+        await using var db = new StudioContext(options);
+        var row = await db.Studio.SingleOrDefaultAsync(stop);
+        if ((row?.RulesVersion ?? 0) != baseVersion)
+        {
+            throw new StaleRevisionException(row?.RulesVersion ?? 0);
+        }
+
+        if (row is null)
+        {
+            db.Studio.Add(new StudioRow { Rules = rules, RulesVersion = 1 });
+        }
+        else
+        {
+            row.Rules = rules;
+            row.RulesVersion++;
+        }
+
+        await db.SaveChangesAsync(stop);
+        return new(baseVersion + 1, rules);
+    }
+
+    /// <summary>The studio's own patterns by name.</summary>
+    public async Task<IReadOnlyList<PatternRow>> PatternsAsync(CancellationToken stop)
+    {
+        await using var db = new StudioContext(options);
+        return await db.Patterns.AsNoTracking().OrderBy(p => p.Name).ToListAsync(stop);
+    }
+
+    /// <summary>Keeps a pattern.</summary>
+    public async Task<PatternRow> KeepPatternAsync(string name, string why, IReadOnlyList<PlanEdit> edits, CancellationToken stop)
+    {
+        await using var db = new StudioContext(options);
+        var row = new PatternRow { Id = Guid.CreateVersion7(), Name = name, Why = why, Edits = edits, At = clock.GetUtcNow() };
+        db.Patterns.Add(row);
+        await db.SaveChangesAsync(stop);
+        return row;
+    }
+
+    /// <summary>Forgets a pattern; false if there is none.</summary>
+    public async Task<bool> ForgetPatternAsync(Guid pattern, CancellationToken stop)
+    {
+        await using var db = new StudioContext(options);
+        return await db.Patterns.Where(p => p.Id == pattern).ExecuteDeleteAsync(stop) == 1;
+    }
+}
