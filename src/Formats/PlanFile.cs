@@ -39,8 +39,9 @@ public sealed record PlanFile(string Format, int Version, HairProfile Hair, Plan
 /// <param name="StartsAt">Time of day the visit starts, HH:mm; the day is the one the file is loaded on.</param>
 /// <param name="Hair">Her hair.</param>
 /// <param name="Plan">The plan.</param>
+/// <param name="PatchTestDaysAgo">How many days before the file is loaded her patch test was put on, and stayed clear; null for none.</param>
 public sealed record VisitFile(
-    string Format, int Version, string Client, string About, string StartsAt, HairProfile Hair, Plan Plan)
+    string Format, int Version, string Client, string About, string StartsAt, HairProfile Hair, Plan Plan, int? PatchTestDaysAgo = null)
 {
     /// <summary>What the format is called.</summary>
     public const string Name = "wendro-visit";
@@ -148,7 +149,7 @@ public static class PlanEdits
     public static Plan Make(Plan plan, Cutting cutting, out IReadOnlyList<Problem> problems)
     {
         ArgumentNullException.ThrowIfNull(plan);
-        var made = Plan.Fresh(plan.Seed) with { Formulas = [] };
+        var made = Plan.Fresh(plan.Seed) with { Formulas = [], LowerFilm = plan.LowerFilm };
         var found = new List<Problem>();
         foreach (var edit in From(plan))
         {

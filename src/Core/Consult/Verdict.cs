@@ -14,7 +14,8 @@ namespace Wendro.Core.Consult;
 /// <param name="Undertone">Warmth laid bare there.</param>
 /// <param name="Words">With what: lightener, developer, covering, minutes.</param>
 /// <param name="WeeksAfter">Weeks after the visit before; 0 today.</param>
-public sealed record VisitAhead(int Number, double From, Forecast Level, string Undertone, string Words, double WeeksAfter);
+/// <param name="Sum">The sum behind the level, to be checked by hand.</param>
+public sealed record VisitAhead(int Number, double From, Forecast Level, string Undertone, string Words, double WeeksAfter, string Sum);
 
 /// <summary>Something the verdict rests on, with its figure.</summary>
 /// <param name="What">What.</param>
@@ -82,7 +83,7 @@ public sealed record Verdict(
         var reached = visits.Count > 0 && visits[^1].Level.Level >= target.Value - Tolerance;
         var needed = paintingMinutes + Longest(visits) + AroundMinutes;
         var (advised, ruledOut) = Advice.For(hair, wish, ends, visits, consultation, needed);
-        var grounds = GroundsOf(hair, ends, target, compromised, paintingMinutes, needed, consultation);
+        var grounds = GroundsOf(hair, ends, target, visits, compromised, paintingMinutes, needed, consultation);
         if (stops.Count > 0)
         {
             return new(false, "Not today.", $"{stops[0].Title}: {stops[0].Answer}. {stops[0].Words}", [], needed, advised, ruledOut, grounds, ForHerStopped(stops[0]));
@@ -91,7 +92,7 @@ public sealed record Verdict(
         var late = needed > consultation.MinutesToday;
         var (title, text) = Said(hair, ends, target, visits, reached, needed, late, consultation);
         var today = reached && visits.Count == 1 && !late;
-        return new(today, title, text, visits, needed, advised, ruledOut, grounds, consultation.Words ?? ForHer(target, visits, reached, consultation));
+        return new(today, title, text, visits, needed, advised, ruledOut, grounds, consultation.Words ?? ForHer(hair, target, visits, reached, consultation));
     }
 
     /// <summary>The hair that decides: what its ends are today.</summary>
@@ -111,7 +112,7 @@ public sealed record Verdict(
             }
 
             visits.Add(new VisitAhead(
-                n, from, best.Forecast, Undertone.At(best.Forecast.Level), best.Words, n == 1 ? 0 : Math.Max(weeks, LeastWeeks)));
+                n, from, best.Forecast, Undertone.At(best.Forecast.Level), best.Words, n == 1 ? 0 : Math.Max(weeks, LeastWeeks), best.Sum));
             from = best.Forecast.Level;
         }
 
@@ -119,9 +120,9 @@ public sealed record Verdict(
     }
 
     /// <summary>The mildest choice that reaches a level within the leaflet's time; else the one that comes nearest.</summary>
-    private static (Forecast Forecast, string Words, double Minutes) Best(HairProfile hair, HairState state, double level)
+    private static (Forecast Forecast, string Words, string Sum) Best(HairProfile hair, HairState state, double level)
     {
-        (Forecast, string, double)? nearest = null;
+        (Forecast, string, string)? nearest = null;
         foreach (var (lightener, volume, covering) in Choices)
         {
             var of = CaseOf(hair, state, lightener, volume, covering);
@@ -129,7 +130,7 @@ public sealed record Verdict(
                 ? Math.Ceiling(Math.Max(m, 5))
                 : LiftTables.LeafletLimitMinutes;
             var forecast = Forecast.Of(of, minutes);
-            var found = (forecast, $"{Remedies.Words(lightener)}, {volume:0} vol, {Remedies.Words(covering)}, {minutes:0} min", minutes);
+            var found = (forecast, $"{Remedies.Words(lightener)}, {volume:0} vol, {Remedies.Words(covering)}, {minutes:0} min", new Lifting(of).Sum(minutes));
             if (forecast.Level >= level - 0.05)
             {
                 return found;
@@ -184,7 +185,7 @@ public sealed record Verdict(
     }
 
     private static IReadOnlyList<Ground> GroundsOf(
-        HairProfile hair, HairState ends, Level target, bool compromised, double painting, double needed, Consultation consultation)
+        HairProfile hair, HairState ends, Level target, List<VisitAhead> visits, bool compromised, double painting, double needed, Consultation consultation)
     {
         var own = hair.Own ?? OwnLift.Unread;
         return
@@ -192,6 +193,10 @@ public sealed record Verdict(
             new("Ends today", $"level {ends.Level:0.0}{(ends.Coloured ? ", coloured" : ends.Lightened ? ", lightened" : string.Empty)}", "read"),
             new("Wanted at the ends", $"level {target.Value:0.#}", "read"),
             new("Lift", "L₀ + cap · (1 − e^(−X·k/τ)), X = Q·τd·(1 − e^(−t/τd))", "model"),
+            .. visits.Select(v => new Ground(
+                $"Visit {v.Number}{(v.WeeksAfter > 0 ? $", {v.WeeksAfter:0} weeks later" : string.Empty)}",
+                $"{v.From:0.0} → {v.Level.Level:0.0} ± {v.Level.HalfWidth:0.0}, {v.Undertone}; {v.Words}. {v.Sum}",
+                "model")),
             new("Her speed", $"{own.Speed:0.00} × the table's (spread {own.SpeedSpread:0.00} in logarithms)", hair.Own is null ? "model" : "read"),
             new("Her cap", $"{own.CapLevels:+0.0;−0.0;0.0} levels (spread {own.CapSpread:0.0})", hair.Own is null ? "model" : "read"),
             new("Bands", $"hold the truth {Forecast.Covers * 10:0} times of ten", "model"),
@@ -203,7 +208,7 @@ public sealed record Verdict(
         ];
     }
 
-    private static string ForHer(Level target, List<VisitAhead> visits, bool reached, Consultation consultation)
+    private static string ForHer(HairProfile hair, Level target, List<VisitAhead> visits, bool reached, Consultation consultation)
     {
         if (visits.Count == 0)
         {
@@ -213,6 +218,11 @@ public sealed record Verdict(
         var first = visits[0];
         var words = $"Today your hair can go from level {first.From:0.#} to about level {first.Level.Level:0.#}, give or take {first.Level.HalfWidth:0.#}. "
             + $"Before toning it will look {first.Undertone}; the toner takes that warmth down.";
+        if (hair.Bands.Count > 0 && hair.Bands[^1].Warmth is > 0.3)
+        {
+            words += " Your ends are warmer than usual, so the toner has more to take there.";
+        }
+
         if (visits.Count > 1)
         {
             words += $" {(reached ? $"For level {target.Value:0.#}" : $"For level {visits[^1].Level.Level:0.#}, the lightest that is safe,")} please plan {Number(visits.Count)} visits, "

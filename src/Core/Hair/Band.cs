@@ -10,4 +10,6 @@ public enum BandState { Natural, Coloured, Lightened }
 /// <param name="Level">Its level today, 1..10.</param>
 /// <param name="Share">Share of the strands it was done to, above 0..1: below 1 they are stripes between hair of the natural level.</param>
 /// <param name="Porosity">Its uptake where that differs from the rest; null where it does not.</param>
-public sealed record Band(double FromCm, double ToCm, BandState State, double Level, double Share = 1, Porosity? Porosity = null);
+/// <param name="Warmth">Its undertone against what such a level usually shows: −1 cooler .. 1 warmer; null where it was not judged.</param>
+public sealed record Band(
+    double FromCm, double ToCm, BandState State, double Level, double Share = 1, Porosity? Porosity = null, double? Warmth = null);

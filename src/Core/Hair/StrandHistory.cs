@@ -48,6 +48,7 @@ public static class StrandHistory
             Say(band.ToCm > longestCm + Touching, "toCm", $"Longer than the hair: {longestCm:0} cm.");
             Say(!(band.Level is >= 1 and <= 10), "level", "Between 1 and 10.");
             Say(!(band.Share is > 0 and <= 1), "share", "Above 0 and up to 1.");
+            Say(band.Warmth is { } warmth && !(warmth is >= -1 and <= 1), "warmth", "Between −1, cooler, and 1, warmer.");
             Say(!Enum.IsDefined(band.State), "state", "natural, coloured or lightened.");
         }
 

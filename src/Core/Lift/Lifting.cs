@@ -83,6 +83,16 @@ public sealed class Lifting
     public double GainAtCoverage(double minutes, double coverage) =>
         Cap * (1 - Math.Exp(-Exposure(minutes) * rate * coverage));
 
+    /// <summary>The sum behind a level, step by step, to be checked by hand.</summary>
+    public string Sum(double minutes)
+    {
+        var tau = Speed / rate;
+        return string.Create(
+            System.Globalization.CultureInfo.InvariantCulture,
+            $"cap {Cap:0.00}; X = {warmth:0.000} · {drying:0.0} · (1 − e^(−{minutes:0.#}/{drying:0.0})) = {Exposure(minutes):0.0}; k = {Speed:0.000}, τ = {tau:0.#}; "
+            + $"lift = {Cap:0.00} · (1 − e^(−{Exposure(minutes):0.0} · {Speed:0.000} / {tau:0.#})) = {Gain(minutes):0.00}");
+    }
+
     /// <summary>Level after some minutes.</summary>
     public Level After(Minutes minutes) => Level.Clamp(Case.From.Value + Gain(minutes.Value));
 

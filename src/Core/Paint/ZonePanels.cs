@@ -120,6 +120,25 @@ public sealed class ZonePanels
     /// <summary>Whether rows run across the middle of the head; else each lies on one side of it.</summary>
     public bool RunsAcross => ZoneFacts.IsAcross(How.Zone) && !partings.BothWays;
 
+    /// <summary>
+    /// Where a panel can be taken hold of on the map: from its middle to its upper edge, and along its section to its end, cm on the map.
+    /// </summary>
+    public Grip GripOf(Panel panel, ScalpChart chart)
+    {
+        ArgumentNullException.ThrowIfNull(panel);
+        ArgumentNullException.ThrowIfNull(chart);
+        const double step = 0.1;
+        double At(double x, double y) => partings.Across(chart.At(new MapPoint(panel.Centre.Map.X + x, panel.Centre.Map.Y + y)));
+        var (gx, gy) = ((At(step, 0) - At(-step, 0)) / (2 * step), (At(0, step) - At(0, -step)) / (2 * step));
+        var steep = Math.Max(Math.Sqrt(gx * gx + gy * gy), 0.2);
+        var (nx, ny) = (gx / steep, gy / steep);
+        var up = panel.ThicknessMm / 20 / steep;
+
+        // The map keeps areas: what it narrows across, it widens along.
+        var aside = panel.WidthCm / 2 * steep;
+        return new Grip(panel.Centre.Map, new(nx * up, ny * up), new(ny * aside, -nx * aside));
+    }
+
     /// <summary>The panel at the same place on her other side, in a zone across the middle; itself where it lies across the middle.</summary>
     public PanelKey Opposite(PanelKey key)
     {

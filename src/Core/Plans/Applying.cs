@@ -171,9 +171,12 @@ public static class Applying
     private static PanelPaint UsualPaint(Plan plan, Zone zone)
     {
         var formula = plan.Formulas[0].Id;
+
+        // Other layers come to lie on what is painted low on the head.
+        var covering = plan.LowerFilm && zone is Zone.Nape or Zone.LowerBack ? Covering.Film : Covering.Open;
         return ZoneFacts.IsFaceFrame(zone)
             ? new PanelPaint(Shape.Full, 2.5, 0, 5, 12, 20, Formula: formula)
-            : new PanelPaint(Formula: formula);
+            : new PanelPaint(Formula: formula, Covering: covering);
     }
 
     private static Plan Alternate(Plan plan, AlternateRows e, Cutting cutting) => plan.With(e.Zone, zone =>

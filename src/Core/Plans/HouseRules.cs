@@ -46,9 +46,6 @@ public sealed record HouseRules(
         ? new(Parting.Horizontal, FaceThicknessMm, FaceWidthCm, 0, false)
         : new(Parting.Horizontal, ThicknessMm, WidthCm, LeaveOutMm, Bricklay);
 
-    /// <summary>What covers a zone's paint: film where other layers come to lie on it.</summary>
-    public Covering CoveringOf(Zone zone) => LowerFilm && zone is Zone.Nape or Zone.LowerBack ? Covering.Film : Covering.Open;
-
     /// <summary>What can't be taken, by field.</summary>
     public IReadOnlyList<Problem> Problems()
     {

@@ -36,6 +36,7 @@ public sealed record ZonePlan(
 /// <param name="Frame">What the head is divided by.</param>
 /// <param name="LeftOut">Regions left out across zones; null or empty for none.</param>
 /// <param name="Order">Zones in the order they are worked; null as the frame has it.</param>
+/// <param name="LowerFilm">Whether lower layers are covered with film unless something else is said: a house rule.</param>
 public sealed record Plan(
     int Seed,
     PartLine Part,
@@ -45,7 +46,8 @@ public sealed record Plan(
     ImmutableSortedDictionary<Zone, ZonePlan> Zones,
     Frame Frame = Frame.ByZone,
     IReadOnlyList<LeftOut>? LeftOut = null,
-    IReadOnlyList<Zone>? Order = null)
+    IReadOnlyList<Zone>? Order = null,
+    bool LowerFilm = false)
 {
     /// <summary>A plan nobody has begun: all zones cut as the house usually does, nothing painted.</summary>
     public static Plan Fresh(int seed = 1, HouseRules? rules = null)
@@ -59,7 +61,8 @@ public sealed record Plan(
             [house.Formula],
             ZoneFacts.All.ToImmutableSortedDictionary(z => z, z => ZonePlan.Fresh(z, house)),
             house.Frame,
-            house.BabyHairCm > 0 ? [new LeftOut(Region.BabyHair, house.BabyHairCm, "house rule")] : null);
+            house.BabyHairCm > 0 ? [new LeftOut(Region.BabyHair, house.BabyHairCm, "house rule")] : null,
+            LowerFilm: house.LowerFilm);
     }
 
     /// <summary>Regions left out.</summary>

@@ -17,6 +17,9 @@ namespace Wendro.Host.Consult;
 /// <param name="Consultation">What was asked and answered.</param>
 internal sealed record ConsultBody(int BaseVersion, HairProfile Hair, Consultation Consultation);
 
+/// <summary>How many weeks have gone by, 0..520.</summary>
+internal sealed record GrownBody(double Weeks);
+
 /// <summary>A wish to be looked at.</summary>
 internal sealed record LookBody(Wish Wish);
 
@@ -67,6 +70,19 @@ internal static class ConsultEndpoints
             .Accepts<ConsultBody>("application/json").Produces<ConsultView>().ProducesValidationProblem().ProducesProblem(StatusCodes.Status409Conflict)
             .WithName("PutConsult").WithSummary("Takes hair and answers together; a stale version answers 409");
 
+        consult.MapPost("/grown", async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
+            {
+                var body = await Body.ReadAsync<GrownBody>(request);
+                if (!(body.Weeks is >= 0 and <= 520))
+                {
+                    throw new BadInputException([Problem.Outside("weeks", 0, 520, "weeks")]);
+                }
+
+                return await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(Grown(at.Visit.Hair, body.Weeks)) : Answers.NotFound("visit");
+            })
+            .Accepts<GrownBody>("application/json").Produces<IReadOnlyList<Band>>().ProducesValidationProblem()
+            .WithName("PostGrown").WithSummary("Her strand some weeks later: bands moved outwards, new hair at the scalp, cut where they reach the ends; stores nothing");
+
         consult.MapPost("/look", async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
             {
                 var body = await Body.ReadAsync<LookBody>(request);
@@ -74,6 +90,19 @@ internal static class ConsultEndpoints
             })
             .Accepts<LookBody>("application/json").Produces<byte[]>(contentType: "application/octet-stream").ProducesValidationProblem()
             .WithName("PostLook").WithSummary("Level bytes of her head as a wish would have it, strands × 64; stores nothing");
+    }
+
+    /// <summary>Bands grown outwards; what grows past the length was cut off.</summary>
+    private static Band[] Grown(HairProfile hair, double weeks)
+    {
+        var longest = hair.Cut.LongestCm;
+        IReadOnlyList<Band> told = hair.Bands.Count > 0
+            ? hair.Bands
+            : [new Band(0, longest, hair.Coloured ? BandState.Coloured : BandState.Natural, hair.NaturalLevel)];
+        return StrandHistory.Grown(told, hair.NaturalLevel, weeks)
+            .Where(b => b.FromCm < longest - StrandHistory.Touching)
+            .Select(b => b with { FromCm = Math.Round(b.FromCm, 1), ToCm = Math.Round(Math.Min(b.ToCm, longest), 1) })
+            .ToArray();
     }
 
     private static byte[] Look(AtWork at, Wish? wish)

@@ -1,4 +1,8 @@
 using Microsoft.AspNetCore.OpenApi;
+using Microsoft.OpenApi;
+using Wendro.Core.Fall;
+using Wendro.Core.Head;
+using Wendro.Core.Plans;
 
 namespace Wendro.Host.Frame;
 
@@ -15,7 +19,35 @@ internal static class ApiDocument
                 "Plans hand-painted lightening. Units stand in the names. Problems are RFC 9457; values that can't be taken answer 400 with errors by field. "
                 + Core.Care.Cautions.LeafletFirst;
             document.Servers?.Clear();
+            SayListsInFull(document);
             return Task.CompletedTask;
         });
+    }
+
+    /// <summary>
+    /// Edits can hold edits. Where a description comes round to itself, the generator points into the middle of another schema for
+    /// lists it has met before, which no reader of the document can follow: these lists are written out.
+    /// </summary>
+    private static void SayListsInFull(OpenApiDocument document)
+    {
+        foreach (var (_, schema) in (document.Components?.Schemas ?? new Dictionary<string, IOpenApiSchema>()).Where(s => s.Key.StartsWith(nameof(PlanEdit), StringComparison.Ordinal)))
+        {
+            foreach (var (name, property) in schema.Properties?.ToArray() ?? [])
+            {
+                if (property is OpenApiSchemaReference { Reference.Id: { } id } && id.Contains('/', StringComparison.Ordinal))
+                {
+                    schema.Properties![name] = new OpenApiSchema
+                    {
+                        Type = JsonSchemaType.Array,
+                        Items = name switch
+                        {
+                            "wears" => new OpenApiSchemaReference(nameof(Wear), document),
+                            "zones" => new OpenApiSchemaReference(nameof(Zone), document),
+                            _ => new OpenApiSchema { Type = JsonSchemaType.String },
+                        },
+                    };
+                }
+            }
+        }
     }
 }

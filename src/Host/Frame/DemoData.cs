@@ -1,4 +1,5 @@
 using System.Globalization;
+using Wendro.Core.Consult;
 using Wendro.Core.Head;
 using Wendro.Core.Plans;
 using Wendro.Formats;
@@ -31,7 +32,12 @@ internal sealed class DemoData(Settings settings, Visits visits, TimeProvider cl
             var time = TimeOnly.ParseExact(file.StartsAt, "HH:mm", CultureInfo.InvariantCulture);
             var today = clock.GetLocalNow();
             var startsAt = new DateTimeOffset(today.Date + time.ToTimeSpan(), today.Offset);
-            await visits.AddClientAsync(file.Client, file.About, startsAt, file.Hair, plan, stop);
+            var visit = await visits.AddClientAsync(file.Client, file.About, startsAt, file.Hair, plan, stop);
+            if (file.PatchTestDaysAgo is { } days)
+            {
+                var patched = visit.Consultation with { Patch = new PatchTest(today.AddDays(-days), PatchResult.Clear) };
+                await visits.SetConsultAsync(visit.Id, visit.ConsultVersion, file.Hair, patched, stop);
+            }
         }
     }
 

@@ -29,6 +29,7 @@ namespace Wendro.Host.Paint;
 /// <param name="SeenShare">Share of the hair seen worn down that it makes up, 0..1.</param>
 /// <param name="Minutes">Minutes its painting takes; 0 while natural.</param>
 /// <param name="HardlySeen">Whether it hardly shows in any wear she uses.</param>
+/// <param name="Grip">Where it can be taken hold of on the map: middle, up to its upper edge, aside to its end; x, y each, cm.</param>
 /// <param name="Strip">The panel hung flat; only where few panels are told.</param>
 internal sealed record PanelView(
     string Key,
@@ -50,6 +51,7 @@ internal sealed record PanelView(
     double SeenShare,
     double Minutes,
     bool HardlySeen,
+    IReadOnlyList<double> Grip,
     Strip? Strip = null)
 {
     public static IReadOnlyList<PanelView> Of(PlannedHead head) => head.Panels.Select((p, i) => Of(head, p, i)).ToArray();
@@ -76,8 +78,12 @@ internal sealed record PanelView(
             p.LiftingOf(hair) is { } lifting ? Forecast.Of(lifting.Case, p.Formula!.Minutes).HalfWidth : 0,
             head.Measures.SeenShares[index],
             p.Painted is { } painted ? PaintingTime.Seconds(p.Panel, painted) / 60 : 0,
-            head.HardlySeen[index]);
+            head.HardlySeen[index],
+            GripOf(head.Cut[p.Panel.Key.Zone].GripOf(p.Panel, head.Looks.Head.Chart)));
     }
+
+    private static double[] GripOf(Grip grip) =>
+        new[] { grip.Middle.X, grip.Middle.Y, grip.Up.X, grip.Up.Y, grip.Aside.X, grip.Aside.Y }.Select(v => Math.Round(v, 3)).ToArray();
 }
 
 /// <summary>An outline on the crown map as plain numbers.</summary>

@@ -120,9 +120,11 @@ public sealed class FramesTests
         Assert.Equal(6, plan.Zones[Zone.FaceFrameRight].Sections.ThicknessMm);
         Assert.Equal((Frame.Tiers, Lightener.Cream), (plan.Frame, plan.Formulas.Single().Lightener));
         Assert.Equal(Region.BabyHair, plan.Regions.Single().Region);
-        Assert.Equal(Covering.Film, rules.CoveringOf(Zone.Nape));
-        Assert.Equal(Covering.Open, rules.CoveringOf(Zone.Crown));
-        Assert.Equal(Covering.Open, (rules with { LowerFilm = false }).CoveringOf(Zone.LowerBack));
+        Covering Usually(HouseRules house, Zone zone) =>
+            Apply(Plan.Fresh(1, house), new SetBlur([$"{(zone == Zone.Nape ? "nape" : "crown")}/0/0"], 4)).Plan.Zones[zone].Paint.Values.Single().Covering;
+        Assert.Equal(Covering.Film, Usually(rules, Zone.Nape));
+        Assert.Equal(Covering.Open, Usually(rules, Zone.Crown));
+        Assert.Equal(Covering.Open, Usually(rules with { LowerFilm = false }, Zone.Nape));
     }
 
     [Fact]

@@ -125,6 +125,126 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{visit}/consult/grown": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Her strand some weeks later: bands moved outwards, new hair at the scalp, cut where they reach the ends; stores nothing */
+        post: operations["PostGrown"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/consult/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Level bytes of her head as a wish would have it, strands × 64; stores nothing */
+        post: operations["PostLook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/section": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Zones in working order with counts, grams and minutes; the heavier side of the part */
+        get: operations["GetSection"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/patterns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Patterns to start from, fitted to this client; the edit goes to plan/edits */
+        get: operations["GetPatterns"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/house-rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How this studio usually works */
+        get: operations["GetHouseRules"];
+        /** Changes how this studio usually works; plans already begun stay as they are */
+        put: operations["PutHouseRules"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patterns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps a visit's plan as a pattern of the studio's own */
+        post: operations["PostPattern"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/patterns/{pattern}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Forgets a pattern of the studio's own */
+        delete: operations["DeletePattern"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{visit}/plan": {
         parameters: {
             query?: never;
@@ -303,7 +423,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What is seen in a wear (down, tiedHigh, tiedLow, halfUp) from an angle (degrees): docs/formats/seen.md */
+        /** What is seen in a wear (down, tiedHigh, tiedLow, halfUp, otherPart, tucked, sweptBack) from an angle round the head and a tilt above eye height (degrees): docs/formats/seen.md */
         get: operations["GetSeen"];
         put?: never;
         post?: never;
@@ -388,7 +508,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Linear light by level byte and shade, uint16, 256 × 128 × 3 */
+        /** Linear light by level byte and shade, uint16, 256 × 128 × 3; tone −1 cool .. 1 warm for a wish */
         get: operations["GetColourTable"];
         put?: never;
         post?: never;
@@ -454,6 +574,8 @@ export interface components {
              */
             share: number;
             porosity?: null | components["schemas"]["Porosity"];
+            /** Format: double */
+            warmth?: null | number;
         };
         /** @enum {unknown} */
         BandState: "natural" | "coloured" | "lightened";
@@ -509,6 +631,10 @@ export interface components {
             weeksBetween: number;
             overrides?: null | components["schemas"]["Override"][];
             words?: null | string;
+            part?: null | components["schemas"]["PartHabit"];
+            wears?: null | {
+                [key: string]: components["schemas"]["Often"];
+            };
         };
         /** @enum {unknown} */
         Covering: "open" | "mesh" | "film" | "foil";
@@ -530,6 +656,10 @@ export interface components {
              * @default 0
              */
             faceLayersCm: number;
+            /** Format: double */
+            fringeCm?: null | number;
+            /** Format: double */
+            evenCm?: null | number;
         };
         DayVisit: {
             /** Format: uuid */
@@ -547,7 +677,7 @@ export interface components {
             painted: number;
         };
         /** @enum {unknown} */
-        Density: "low" | "medium" | "high";
+        Density: "low" | "medium" | "high" | null;
         /** @enum {unknown} */
         Diameter: "fine" | "medium" | "coarse";
         EditBody: {
@@ -607,6 +737,11 @@ export interface components {
             /** Format: double */
             minutes: number;
         };
+        /**
+         * @default byZone
+         * @enum {unknown}
+         */
+        Frame: "byZone" | "quadrants" | "earToEar" | "tiers";
         Glance: {
             /** Format: int32 */
             panels: number;
@@ -618,6 +753,10 @@ export interface components {
             what: string;
             value: string;
             kind: string;
+        };
+        GrownBody: {
+            /** Format: double */
+            weeks: number;
         };
         HairProfile: {
             /** Format: double */
@@ -636,9 +775,39 @@ export interface components {
             greyShare: number;
             condition?: components["schemas"]["Condition"];
             own?: null | components["schemas"]["OwnLift"];
+            marked?: null | components["schemas"]["Mark"][];
+            byZone?: null | {
+                [key: string]: components["schemas"]["ZoneHair"];
+            };
         };
         Health: {
             status: string;
+        };
+        HeavierView: {
+            side: null | components["schemas"]["Side"];
+            /** Format: double */
+            leftGrams: number;
+            /** Format: double */
+            rightGrams: number;
+            edit: null | components["schemas"]["PlanEdit"];
+        };
+        HouseRules: {
+            /** Format: double */
+            thicknessMm: number;
+            /** Format: double */
+            widthCm: number;
+            /** Format: double */
+            leaveOutMm: number;
+            bricklay: boolean;
+            /** Format: double */
+            faceThicknessMm: number;
+            /** Format: double */
+            faceWidthCm: number;
+            frame: components["schemas"]["Frame"];
+            /** Format: double */
+            babyHairCm: number;
+            lowerFilm: boolean;
+            formula: components["schemas"]["Formula"];
         };
         HttpValidationProblemDetails: {
             type?: null | string;
@@ -650,6 +819,17 @@ export interface components {
             errors?: {
                 [key: string]: string[];
             };
+        };
+        KeptPattern: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+        };
+        LeftOut: {
+            region: components["schemas"]["Region"];
+            /** Format: double */
+            sizeCm: number;
+            reason: string;
         };
         LiftAnswer: {
             /** Format: double */
@@ -686,12 +866,28 @@ export interface components {
         };
         /** @enum {unknown} */
         Lightener: "clay" | "powder" | "cream" | "half";
+        LookBody: {
+            wish: components["schemas"]["Wish"];
+        };
         Made: {
             /** Format: uuid */
             clientId: string;
             /** Format: uuid */
             visitId: string;
         };
+        Mark: {
+            kind: components["schemas"]["MarkKind"];
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /** Format: double */
+            radiusCm: number;
+            /** @default true */
+            clockwise: boolean;
+        };
+        /** @enum {unknown} */
+        MarkKind: "swirl" | "breakage" | "babyHair" | "undercut";
         MeasuresView: {
             /** Format: double */
             endsLevel: null | number;
@@ -717,11 +913,19 @@ export interface components {
             /** Format: date-time */
             startsAt?: null | string;
         };
+        NewPattern: {
+            name: string;
+            why: string;
+            /** Format: uuid */
+            visitId: string;
+        };
         NewVisit: {
             hair?: null | components["schemas"]["HairProfile"];
             /** Format: date-time */
             startsAt?: null | string;
         };
+        /** @enum {unknown} */
+        Often: "seldom" | "often" | "mostDays";
         Override: {
             question: string;
             reason: string;
@@ -814,8 +1018,11 @@ export interface components {
             /** Format: double */
             minutes: number;
             hardlySeen: boolean;
+            grip: number[];
             strip?: null | components["schemas"]["Strip"];
         };
+        /** @enum {unknown} */
+        PartHabit: "alwaysHere" | "sometimesMoves" | "anywhere" | null;
         PartLine: {
             /**
              * Format: double
@@ -827,15 +1034,30 @@ export interface components {
              * @default 0
              */
             backCm: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            zigzagMm: number;
         };
         /** @enum {unknown} */
-        Parting: "horizontal" | "diagonalBack" | "diagonalForward" | "zigzag";
+        Parting: "horizontal" | "diagonalBack" | "diagonalForward" | "zigzag" | "vertical" | "pivot" | "triangles";
         /** @enum {unknown} */
         PatchResult: "waiting" | "clear" | "reacted";
         PatchTest: {
             /** Format: date-time */
             at: string;
             result: components["schemas"]["PatchResult"];
+        };
+        PatternView: {
+            id: string;
+            name: string;
+            for: string;
+            /** Format: int32 */
+            technique: null | number;
+            against: null | string;
+            why: string[];
+            edit: components["schemas"]["PlanEdit"];
         };
         Plan: {
             /** Format: int32 */
@@ -847,6 +1069,9 @@ export interface components {
             zones: {
                 [key: string]: components["schemas"]["ZonePlan"];
             };
+            frame?: components["schemas"]["Frame"];
+            leftOut?: null | components["schemas"]["LeftOut"][];
+            order?: null | components["schemas"]["Zone"][];
         };
         PlanChange: {
             /** Format: int32 */
@@ -862,7 +1087,7 @@ export interface components {
             cautions: string[];
             strands: null | components["schemas"]["StrandLevelsView"];
         };
-        PlanEdit: components["schemas"]["PlanEditCutZone"] | components["schemas"]["PlanEditMovePart"] | components["schemas"]["PlanEditExcludeZone"] | components["schemas"]["PlanEditIncludeZone"] | components["schemas"]["PlanEditPaintZone"] | components["schemas"]["PlanEditPaintPanels"] | components["schemas"]["PlanEditClearPanels"] | components["schemas"]["PlanEditSetShape"] | components["schemas"]["PlanEditSetHeights"] | components["schemas"]["PlanEditSetBlur"] | components["schemas"]["PlanEditSetDepth"] | components["schemas"]["PlanEditSetFace"] | components["schemas"]["PlanEditSetCovering"] | components["schemas"]["PlanEditUseFormula"] | components["schemas"]["PlanEditSetFormula"] | components["schemas"]["PlanEditSpreadHeights"] | components["schemas"]["PlanEditMirrorSide"] | components["schemas"]["PlanEditAlternateRows"] | components["schemas"]["PlanEditSetWish"] | components["schemas"]["PlanEditSetWears"];
+        PlanEdit: components["schemas"]["PlanEditCutZone"] | components["schemas"]["PlanEditMovePart"] | components["schemas"]["PlanEditExcludeZone"] | components["schemas"]["PlanEditIncludeZone"] | components["schemas"]["PlanEditPaintZone"] | components["schemas"]["PlanEditPaintPanels"] | components["schemas"]["PlanEditClearPanels"] | components["schemas"]["PlanEditClearZone"] | components["schemas"]["PlanEditSetShape"] | components["schemas"]["PlanEditSetHeights"] | components["schemas"]["PlanEditSetBlur"] | components["schemas"]["PlanEditSetDepth"] | components["schemas"]["PlanEditSetFace"] | components["schemas"]["PlanEditSetCovering"] | components["schemas"]["PlanEditUseFormula"] | components["schemas"]["PlanEditSetFormula"] | components["schemas"]["PlanEditSpreadHeights"] | components["schemas"]["PlanEditMirrorSide"] | components["schemas"]["PlanEditAlternateRows"] | components["schemas"]["PlanEditSetWish"] | components["schemas"]["PlanEditSetWears"] | components["schemas"]["PlanEditSetFrame"] | components["schemas"]["PlanEditSetReach"] | components["schemas"]["PlanEditSetOrder"] | components["schemas"]["PlanEditLeaveOut"] | components["schemas"]["PlanEditTakeIn"] | components["schemas"]["PlanEditTogether"];
         PlanEditAlternateRows: {
             /** @enum {string} */
             kind?: "alternateRows";
@@ -877,6 +1102,11 @@ export interface components {
             kind?: "clearPanels";
             panels: string[];
         };
+        PlanEditClearZone: {
+            /** @enum {string} */
+            kind?: "clearZone";
+            zone: components["schemas"]["Zone"];
+        };
         PlanEditCutZone: {
             /** @enum {string} */
             kind?: "cutZone";
@@ -889,6 +1119,9 @@ export interface components {
             /** Format: double */
             leaveOutMm: number;
             bricklay: boolean;
+            /** @default false */
+            woven: boolean;
+            order?: components["schemas"]["RowOrder"];
         };
         PlanEditExcludeZone: {
             /** @enum {string} */
@@ -900,6 +1133,14 @@ export interface components {
             /** @enum {string} */
             kind?: "includeZone";
             zone: components["schemas"]["Zone"];
+        };
+        PlanEditLeaveOut: {
+            /** @enum {string} */
+            kind?: "leaveOut";
+            region: components["schemas"]["Region"];
+            /** Format: double */
+            sizeCm: number;
+            reason: string;
         };
         PlanEditMirrorSide: {
             /** @enum {string} */
@@ -913,6 +1154,8 @@ export interface components {
             frontCm: number;
             /** Format: double */
             backCm: number;
+            /** Format: double */
+            zigzagMm?: null | number;
         };
         PlanEditPaintPanels: {
             /** @enum {string} */
@@ -959,6 +1202,11 @@ export interface components {
             kind?: "setFormula";
             formula: components["schemas"]["Formula"];
         };
+        PlanEditSetFrame: {
+            /** @enum {string} */
+            kind?: "setFrame";
+            frame: components["schemas"]["Frame"];
+        };
         PlanEditSetHeights: {
             /** @enum {string} */
             kind?: "setHeights";
@@ -969,6 +1217,16 @@ export interface components {
             startShare?: null | number;
             /** Format: double */
             dropCm?: null | number;
+        };
+        PlanEditSetOrder: {
+            /** @enum {string} */
+            kind?: "setOrder";
+            zones: components["schemas"]["Zone"][];
+        };
+        PlanEditSetReach: {
+            /** @enum {string} */
+            kind?: "setReach";
+            reach: components["schemas"]["Reach"];
         };
         PlanEditSetShape: {
             /** @enum {string} */
@@ -993,6 +1251,16 @@ export interface components {
             panels: string[];
             /** Format: double */
             spreadCm: number;
+        };
+        PlanEditTakeIn: {
+            /** @enum {string} */
+            kind?: "takeIn";
+            region: components["schemas"]["Region"];
+        };
+        PlanEditTogether: {
+            /** @enum {string} */
+            kind?: "together";
+            edits: components["schemas"]["PlanEdit"][];
         };
         PlanEditUseFormula: {
             /** @enum {string} */
@@ -1038,17 +1306,31 @@ export interface components {
             detail?: null | string;
             instance?: null | string;
         };
+        /** @enum {unknown} */
+        Reach: "full" | "half" | "hairline";
         Reading: {
             /** Format: double */
             minutes: number;
             /** Format: double */
             level: number;
         };
+        /** @enum {unknown} */
+        Region: "veil" | "oval" | "teardrop" | "babyHair";
         Remedy: {
             kind: string;
             words: string;
             /** Format: double */
             minutes: null | number;
+        };
+        /**
+         * @default lowFirst
+         * @enum {unknown}
+         */
+        RowOrder: "lowFirst" | "highFirst";
+        RulesBody: {
+            /** Format: int32 */
+            baseVersion: number;
+            rules: components["schemas"]["HouseRules"];
         };
         SafetyPoint: {
             question: string;
@@ -1062,6 +1344,11 @@ export interface components {
         Salts: "none" | "notSure" | "yes" | null;
         /** @enum {unknown} */
         Scalp: "calm" | "irritated" | "broken" | null;
+        SectionView: {
+            order: components["schemas"]["ZoneWork"][];
+            panels: string[];
+            heavier: components["schemas"]["HeavierView"];
+        };
         Sections: {
             parting: components["schemas"]["Parting"];
             /** Format: double */
@@ -1071,6 +1358,9 @@ export interface components {
             /** Format: double */
             leaveOutMm: number;
             bricklay: boolean;
+            /** @default false */
+            woven: boolean;
+            order?: components["schemas"]["RowOrder"];
         };
         /** @enum {unknown} */
         Severity: "alarm" | "caution" | "note";
@@ -1086,6 +1376,11 @@ export interface components {
         StepBody: {
             /** Format: int32 */
             baseRevision: number;
+        };
+        StoredRules: {
+            /** Format: int32 */
+            version: number;
+            rules: components["schemas"]["HouseRules"];
         };
         StrandCurve: {
             minutes: number[];
@@ -1166,9 +1461,10 @@ export interface components {
             words: string;
             /** Format: double */
             weeksAfter: number;
+            sum: string;
         };
         /** @enum {unknown} */
-        Wear: "down" | "tiedHigh" | "tiedLow" | "halfUp";
+        Wear: "down" | "tiedHigh" | "tiedLow" | "halfUp" | "otherPart" | "tucked" | "sweptBack";
         Wish: {
             /**
              * Format: double
@@ -1195,9 +1491,27 @@ export interface components {
              * @default 0.6
              */
             rootSoftness: number;
+            /** Format: double */
+            midsLevel?: null | number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            tone: number;
+            /** @default true */
+            underneath: boolean;
         };
         /** @enum {unknown} */
         Zone: "nape" | "lowerBack" | "upperBack" | "crown" | "sideLeft" | "sideRight" | "topLeft" | "topRight" | "fringeLeft" | "fringeRight" | "faceFrameLeft" | "faceFrameRight";
+        ZoneHair: {
+            /** Format: double */
+            naturalLevel?: null | number;
+            diameter?: null | components["schemas"]["Diameter"];
+            density?: null | components["schemas"]["Density"];
+            porosity?: null | components["schemas"]["Porosity"];
+            /** Format: double */
+            greyShare?: null | number;
+        };
         ZonePlan: {
             sections: components["schemas"]["Sections"];
             excluded: null | string;
@@ -1205,6 +1519,20 @@ export interface components {
             paint: {
                 [key: string]: components["schemas"]["PanelPaint"];
             };
+        };
+        ZoneWork: {
+            zone: components["schemas"]["Zone"];
+            /** Format: int32 */
+            panels: number;
+            /** Format: double */
+            grams: number;
+            /** Format: double */
+            startsAtMinute: number;
+            /** Format: double */
+            minutes: number;
+            /** Format: double */
+            hiddenMinutes: number;
+            excluded: null | string;
         };
     };
     responses: never;
@@ -1500,6 +1828,289 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PostGrown: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GrownBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Band"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PostLook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetSection: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SectionView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetPatterns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PatternView"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetHouseRules: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoredRules"];
+                };
+            };
+        };
+    };
+    PutHouseRules: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RulesBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoredRules"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PostPattern: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPattern"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptPattern"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    DeletePattern: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                pattern: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -2047,6 +2658,7 @@ export interface operations {
             query?: {
                 wear?: string;
                 angle?: string;
+                tilt?: string;
             };
             header?: never;
             path: {
@@ -2163,6 +2775,7 @@ export interface operations {
             query?: {
                 wear?: string;
                 angle?: string;
+                tilt?: string;
                 moment?: string;
                 width?: number;
             };
@@ -2225,7 +2838,9 @@ export interface operations {
     };
     GetColourTable: {
         parameters: {
-            query?: never;
+            query?: {
+                tone?: number;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -2239,6 +2854,15 @@ export interface operations {
                 };
                 content: {
                     "application/octet-stream": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
         };

@@ -61,8 +61,12 @@ export function readSeen(buffer: ArrayBuffer): Seen {
   };
 }
 
-export async function fetchColours(): Promise<Colours> {
-  const [table, named] = await Promise.all([bytes("/api/colours/table"), api.GET("/api/colours")]);
+/** The colours of the levels; tone −1 cool .. 1 warm for a wish. */
+export async function fetchColours(tone = 0): Promise<Colours> {
+  const [table, named] = await Promise.all([
+    bytes(`/api/colours/table?tone=${tone}`),
+    api.GET("/api/colours"),
+  ]);
   if (!named.data) {
     throw new Error("The colours did not come.");
   }
@@ -73,9 +77,10 @@ export async function fetchSeen(
   visit: string,
   wear: Wear,
   angle: number,
+  tilt: number,
   signal?: AbortSignal,
 ): Promise<Seen> {
-  return readSeen(await bytes(`/api/visits/${visit}/seen?wear=${wear}&angle=${angle}`, signal));
+  return readSeen(await bytes(`/api/visits/${visit}/seen?wear=${wear}&angle=${angle}&tilt=${tilt}`, signal));
 }
 
 /**

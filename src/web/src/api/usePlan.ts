@@ -6,6 +6,8 @@ export type MomentKey = "before" | "rinsed" | number;
 
 export interface Work {
   plan: PlanView;
+  /** Revision stored last: a preview does not change it. */
+  revision: number;
   /** Level bytes as drawn at the moment looked at, a preview laid over them while a handle is dragged. */
   levels: Uint8Array | undefined;
   panelOf: Int16Array | undefined;
@@ -44,7 +46,7 @@ function withChange(plan: PlanView, change: PlanChange): PlanView {
     canUndo: change.canUndo,
     canRedo: change.canRedo,
     plan: change.plan,
-    panels: plan.panels.map((p) => changed.get(p.key) ?? p),
+    panels: change.recut ? change.panels : plan.panels.map((p) => changed.get(p.key) ?? p),
     measures: change.measures,
     findings: change.findings,
     cautions: change.cautions,
@@ -206,7 +208,8 @@ export function usePlan(visit: string): { work: Work | undefined; problem: strin
   return {
     problem,
     work: {
-      plan: preview && !preview.recut ? withChange(plan, { ...preview, findings: plan.findings }) : plan,
+      plan: preview ? withChange(plan, { ...preview, findings: plan.findings }) : plan,
+      revision: plan.revision,
       levels,
       panelOf,
       moment,

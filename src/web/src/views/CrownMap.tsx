@@ -1,4 +1,4 @@
-import { memo } from "react";
+import { memo, type ReactNode } from "react";
 import type { PanelView } from "../api/client";
 
 interface Props {
@@ -10,6 +10,8 @@ interface Props {
   selected: string | undefined;
   marked: ReadonlySet<string>;
   onSelect(key: string): void;
+  /** Handles laid over the map. */
+  children?: ReactNode;
 }
 
 const ways: Record<string, [number, number]> = {
@@ -20,14 +22,7 @@ const ways: Record<string, [number, number]> = {
 };
 
 /** The middle of a panel on the screen's map. */
-const middle = ({ outlines: [o] }: PanelView): [number, number] => {
-  let [x, y] = [0, 0];
-  for (let i = 0; i < o.length; i += 2) {
-    x -= o[i];
-    y -= o[i + 1];
-  }
-  return [(x * 2) / o.length, (y * 2) / o.length];
-};
+const middle = ({ grip }: PanelView): [number, number] => [-grip[0], -grip[1]];
 
 /** The nearest panel on one side: straight ahead counts for more than aside. */
 const beside = (from: PanelView, panels: PanelView[], [wx, wy]: [number, number]) => {
@@ -61,7 +56,7 @@ export const hexOf = (colours: string[] | undefined, level: number) =>
 
 /** The scalp unrolled from above in true areas: panels filled with the level they reach, what stays natural dark. */
 export const CrownMap = memo(function CrownMap(props: Props) {
-  const { scalp, part, panels, natural, colours, selected, marked, onSelect } = props;
+  const { scalp, part, panels, natural, colours, selected, marked, onSelect, children } = props;
   const dark = hexOf(colours, natural);
   const chosen = panels.find((p) => p.key === selected);
   return (
@@ -123,6 +118,7 @@ export const CrownMap = memo(function CrownMap(props: Props) {
           <path d={`${chosen.outlines.map((o) => d(o)).join("Z")}Z`} stroke="#ffffff" strokeWidth="0.3" />
         </g>
       )}
+      {children}
     </svg>
   );
 });

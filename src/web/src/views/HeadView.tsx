@@ -3,6 +3,7 @@ import { Button } from "antd";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { Wear } from "../api/client";
 import { type Colours, colourHead, fetchSeen, strandAt } from "../api/seen";
+import { type Wiped, WipeLine } from "./Wipe";
 
 export const angleStep = 30;
 const names: Record<number, string> = {
@@ -20,6 +21,16 @@ const names: Record<number, string> = {
   330: "three-quarter right",
 };
 
+const wornWords: Record<Wear, string> = {
+  down: "worn down",
+  tiedHigh: "tied high",
+  tiedLow: "tied low",
+  halfUp: "half up",
+  otherPart: "parted on the other side",
+  tucked: "tucked behind the ears",
+  sweptBack: "swept back",
+};
+
 interface Props {
   visit: string;
   /** Changes when her hair or part does: then everything is looked at anew. */
@@ -34,25 +45,33 @@ interface Props {
   lit: ReadonlySet<number>;
   litKey: number;
   onPick(panel: number): void;
+  /** The same head in another state, to be wiped across. */
+  wiped?: Wiped;
 }
 
-const seenQuery = (visit: string, hairKey: string, wear: Wear, angle: number) => ({
-  queryKey: ["seen", visit, hairKey, wear, angle] as const,
-  queryFn: ({ signal }: { signal: AbortSignal }) => fetchSeen(visit, wear, angle, signal),
+const usualTilt = 9;
+const fromAbove = 75;
+
+const seenQuery = (visit: string, hairKey: string, wear: Wear, angle: number, tilt: number) => ({
+  queryKey: ["seen", visit, hairKey, wear, angle, tilt] as const,
+  queryFn: ({ signal }: { signal: AbortSignal }) => fetchSeen(visit, wear, angle, tilt, signal),
   staleTime: Number.POSITIVE_INFINITY,
   gcTime: 10 * 60_000,
 });
 
 /** The head: turned by dragging or arrow keys, coloured by table, tapped to pick the panel under the finger. */
 export function HeadView(props: Props) {
-  const { visit, hairKey, wear, angle, onAngle, levels, colours, panelOf, lit, litKey, onPick } = props;
+  const { visit, hairKey, wear, angle, onAngle, levels, colours, panelOf, lit, litKey, onPick, wiped } =
+    props;
+  const [tilt, setTilt] = useState(usualTilt);
+  const [wipeAt, setWipeAt] = useState(0.5);
   const canvas = useRef<HTMLCanvasElement>(null);
   const client = useQueryClient();
   const {
     data: seen,
     error,
     isFetching,
-  } = useQuery({ ...seenQuery(visit, hairKey, wear, angle), placeholderData: (p) => p });
+  } = useQuery({ ...seenQuery(visit, hairKey, wear, angle, tilt), placeholderData: (p) => p });
   const [glow, setGlow] = useState(0);
   const drag = useRef<{ x: number; angle: number; moved: boolean } | undefined>(undefined);
 
@@ -74,6 +93,15 @@ export function HeadView(props: Props) {
   }, [litKey]);
 
   const image = useMemo(() => (seen ? new ImageData(seen.width, seen.height) : undefined), [seen]);
+  const other = useMemo(
+    () => (seen && wiped ? new ImageData(seen.width, seen.height) : undefined),
+    [seen, wiped],
+  );
+  useEffect(() => {
+    if (other && seen && wiped) {
+      colourHead(other, seen, wiped.levels, wiped.colours, undefined, new Set(), 0);
+    }
+  }, [other, seen, wiped]);
   useEffect(() => {
     const context = canvas.current?.getContext("2d");
     if (!context || !seen || !image || !levels || !colours) {
@@ -81,11 +109,15 @@ export function HeadView(props: Props) {
     }
     colourHead(image, seen, levels, colours, panelOf, lit, glow);
     context.putImageData(image, 0, 0);
+    if (other) {
+      const x = Math.round(wipeAt * other.width);
+      context.putImageData(other, 0, 0, x, 0, other.width - x, other.height);
+    }
     canvas.current?.setAttribute(
       "data-drawn",
       String(Number(canvas.current.getAttribute("data-drawn") ?? 0) + 1),
     );
-  }, [image, seen, levels, colours, panelOf, lit, glow]);
+  }, [image, other, wipeAt, seen, levels, colours, panelOf, lit, glow]);
 
   useEffect(() => {
     if (!seen) {
@@ -93,11 +125,11 @@ export function HeadView(props: Props) {
     }
     const timer = setTimeout(() => {
       for (const next of [angle + angleStep, angle - angleStep]) {
-        client.prefetchQuery(seenQuery(visit, hairKey, wear, (next + 360) % 360));
+        client.prefetchQuery(seenQuery(visit, hairKey, wear, (next + 360) % 360, tilt));
       }
     }, 250);
     return () => clearTimeout(timer);
-  }, [client, visit, hairKey, wear, angle, seen]);
+  }, [client, visit, hairKey, wear, angle, tilt, seen]);
 
   const turn = useCallback((by: number) => onAngle((angle + by + 360) % 360), [angle, onAngle]);
 
@@ -116,41 +148,52 @@ export function HeadView(props: Props) {
 
   return (
     <div className="head">
-      <canvas
-        ref={canvas}
-        width={520}
-        height={640}
-        tabIndex={0}
-        role="img"
-        aria-label={`Her head from the ${names[angle]}, ${wear === "down" ? "worn down" : "tied high"}. Arrow keys turn it; tap hair to pick its panel.`}
-        aria-busy={isFetching}
-        onKeyDown={(e) => {
-          if (e.key === "ArrowLeft" || e.key === "ArrowRight") {
-            e.preventDefault();
-            turn(e.key === "ArrowLeft" ? -angleStep : angleStep);
-          }
-        }}
-        onPointerDown={(e) => {
-          e.currentTarget.setPointerCapture(e.pointerId);
-          drag.current = { x: e.clientX, angle, moved: false };
-        }}
-        onPointerMove={(e) => {
-          const d = drag.current;
-          if (d) {
-            const steps = Math.round((d.x - e.clientX) / 45);
-            if (steps !== 0 || d.moved) {
-              d.moved = true;
-              onAngle((((d.angle + steps * angleStep) % 360) + 360) % 360);
+      <div className="picture">
+        <canvas
+          ref={canvas}
+          width={520}
+          height={640}
+          tabIndex={0}
+          role="img"
+          aria-label={`Her head from the ${names[angle]}, ${tilt > usualTilt ? ", seen from above" : ""}, ${wornWords[wear]}. Arrow keys turn it; tap hair to pick its panel.`}
+          aria-busy={isFetching}
+          onKeyDown={(e) => {
+            if (e.key === "ArrowLeft" || e.key === "ArrowRight") {
+              e.preventDefault();
+              turn(e.key === "ArrowLeft" ? -angleStep : angleStep);
             }
-          }
-        }}
-        onPointerUp={(e) => {
-          if (drag.current && !drag.current.moved) {
-            pick(e);
-          }
-          drag.current = undefined;
-        }}
-      />
+          }}
+          onPointerDown={(e) => {
+            e.currentTarget.setPointerCapture(e.pointerId);
+            drag.current = { x: e.clientX, angle, moved: false };
+          }}
+          onPointerMove={(e) => {
+            const d = drag.current;
+            if (d) {
+              const steps = Math.round((d.x - e.clientX) / 45);
+              if (steps !== 0 || d.moved) {
+                d.moved = true;
+                onAngle((((d.angle + steps * angleStep) % 360) + 360) % 360);
+              }
+            }
+          }}
+          onPointerUp={(e) => {
+            if (drag.current && !drag.current.moved) {
+              pick(e);
+            }
+            drag.current = undefined;
+          }}
+        />
+        {wiped && seen && <WipeLine at={wipeAt} onAt={setWipeAt} wiped={wiped} />}
+        <Button
+          className="above"
+          aria-pressed={tilt > usualTilt}
+          aria-label="From above"
+          title="From above"
+          onClick={() => setTilt((t) => (t > usualTilt ? usualTilt : fromAbove))}
+          icon={<span aria-hidden="true">{tilt > usualTilt ? "↧" : "↥"}</span>}
+        />
+      </div>
       {!seen && (
         <div className="head-wait">{error ? `${error.message}` : "The hair is falling into place…"}</div>
       )}

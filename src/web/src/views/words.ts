@@ -1,4 +1,4 @@
-import type { HairProfile, Zone } from "../api/client";
+import type { HairProfile, Wear, Zone } from "../api/client";
 
 const zones: Record<Zone, string> = {
   nape: "Nape",
@@ -18,6 +18,16 @@ const zones: Record<Zone, string> = {
 export const zoneWords = (zone: Zone) => zones[zone];
 export const allZones = Object.keys(zones) as Zone[];
 
+export const wearWords: Record<Wear, string> = {
+  down: "Down",
+  otherPart: "Other part",
+  tiedHigh: "Tied high",
+  tiedLow: "Tied low",
+  halfUp: "Half up",
+  tucked: "Tucked",
+  sweptBack: "Swept back",
+};
+
 export const cm = (value: number) => `${Number(value.toFixed(1))} cm`;
 
 const lighteners = {
@@ -29,6 +39,16 @@ const lighteners = {
 export const lightenerWords = (l: keyof typeof lighteners) => lighteners[l];
 
 export function hairWords(hair: HairProfile): string {
-  const length = hair.cut.hemCm < 25 ? "bob" : hair.cut.hemCm < 40 ? "shoulder length" : "long";
-  return `Natural ${hair.naturalLevel.toFixed(1)}, ${hair.diameter}, ${hair.density} density, ${length} (${hair.cut.hemCm} cm)`;
+  const longest = longestCm(hair);
+  const length = hair.cut.evenCm
+    ? "one length all over"
+    : longest < 25
+      ? "bob"
+      : longest < 40
+        ? "shoulder length"
+        : "long";
+  return `Natural ${hair.naturalLevel.toFixed(1)}, ${hair.diameter}, ${hair.density} density, ${hair.curl}, ${length} (${longest} cm)`;
 }
+
+/** Length of the longest hair, pulled straight, cm. */
+export const longestCm = (hair: HairProfile) => hair.cut.evenCm ?? hair.cut.hemCm;

@@ -1,6 +1,8 @@
-import { InputNumber, Segmented } from "antd";
+import { Segmented } from "antd";
 import type { HairProfile, Schemas } from "../../api/client";
+import { Num } from "../../views/Num";
 import type { Consult } from "./useConsult";
+import { ZoneDiffers } from "./ZoneDiffers";
 
 const curls: Record<Schemas["Curl"], string> = {
   straight: "M12 3v22",
@@ -33,40 +35,77 @@ export function HairReading({ consult }: { consult: Consult }) {
     value: number,
     [min, max, step]: [number, number, number],
     set: (v: number) => void,
-    suffix?: string,
+    unit?: string,
   ) => (
-    <label className="set">
-      <span>
-        {label}
-        {consult.errors[field] && <small role="alert">{consult.errors[field]}</small>}
-      </span>
-      <InputNumber
-        aria-label={label}
-        mode="spinner"
-        min={min}
-        max={max}
-        step={step}
-        value={value}
-        suffix={suffix}
-        status={consult.errors[field] ? "error" : undefined}
-        changeOnBlur
-        onChange={(v) => v !== null && set(v)}
-      />
-    </label>
+    <Num
+      name={label}
+      unit={unit}
+      min={min}
+      max={max}
+      step={step}
+      value={value}
+      error={consult.errors[field]}
+      onSet={set}
+    />
   );
+  const { cut } = hair;
   return (
     <div className="settings" role="group" aria-label="Her hair and time">
       {number("Natural level", "naturalLevel", hair.naturalLevel, [1, 10, 0.5], (v) =>
         consult.setHair({ naturalLevel: v }),
       )}
-      {number(
-        "Crown to hem",
-        "cut.hemCm",
-        hair.cut.hemCm,
-        [16, 75, 1],
-        (v) => consult.setHair({ cut: { ...hair.cut, hemCm: v } }),
-        "cm",
-      )}
+      <div className="set">
+        <span>Cut</span>
+        <Segmented
+          aria-label="Cut"
+          value={cut.evenCm ? "even" : "hem"}
+          options={[
+            { value: "hem", label: "to a hem" },
+            { value: "even", label: "one length" },
+          ]}
+          onChange={(v) =>
+            consult.setHair({ cut: { ...cut, evenCm: v === "even" ? Math.min(20, cut.hemCm) : null } })
+          }
+        />
+      </div>
+      {cut.evenCm
+        ? number(
+            "Length pulled straight",
+            "cut.evenCm",
+            cut.evenCm,
+            [3, 60, 1],
+            (evenCm) => consult.setHair({ cut: { ...cut, evenCm } }),
+            "cm",
+          )
+        : number(
+            "Crown to hem",
+            "cut.hemCm",
+            cut.hemCm,
+            [16, 75, 1],
+            (hemCm) => consult.setHair({ cut: { ...cut, hemCm } }),
+            "cm",
+          )}
+      {!cut.evenCm &&
+        number(
+          "Layers",
+          "cut.layersCm",
+          cut.layersCm,
+          [0, 30, 1],
+          (layersCm) => consult.setHair({ cut: { ...cut, layersCm } }),
+          "cm",
+        )}
+      <Num
+        name="Fringe"
+        unit="cm"
+        min={4}
+        max={20}
+        step={1}
+        value={cut.fringeCm ?? null}
+        placeholder="none"
+        error={consult.errors["cut.fringeCm"]}
+        onSet={(fringeCm) => consult.setHair({ cut: { ...cut, fringeCm } })}
+        onEmpty={() => consult.setHair({ cut: { ...cut, fringeCm: null } })}
+      />
       {choice("Strand", "diameter", [
         { value: "fine", label: "fine" },
         { value: "medium", label: "medium" },
@@ -113,9 +152,6 @@ export function HairReading({ consult }: { consult: Consult }) {
           ))}
         </span>
       </div>
-      {(hair.curl === "curly" || hair.curl === "coily") && (
-        <p className="soft">Her head is drawn with waves; tighter curls are not drawn yet.</p>
-      )}
       {number(
         "Grey",
         "greyShare",
@@ -123,6 +159,23 @@ export function HairReading({ consult }: { consult: Consult }) {
         [0, 100, 5],
         (v) => consult.setHair({ greyShare: v / 100 }),
         "%",
+      )}
+      <ZoneDiffers consult={consult} />
+      <div className="set">
+        <span>Her part</span>
+        <Segmented
+          aria-label="Her part"
+          value={consultation.part ?? undefined}
+          options={[
+            { value: "alwaysHere", label: "always here" },
+            { value: "sometimesMoves", label: "moves" },
+            { value: "anywhere", label: "anywhere" },
+          ]}
+          onChange={(v) => consult.answer({ part: v as Schemas["PartHabit"] })}
+        />
+      </div>
+      {consultation.part && consultation.part !== "alwaysHere" && (
+        <p className="soft">Look at “Other part” too: both partings have to work.</p>
       )}
       {number(
         "Time today",

@@ -1,8 +1,11 @@
-import { Button, InputNumber, Popover, Segmented } from "antd";
+import { Button, Popover, Segmented } from "antd";
 import { useRef, useState } from "react";
 import type { Schemas } from "../../api/client";
+import { api } from "../../api/client";
 import type { Colours } from "../../api/seen";
 import { hexOf } from "../../views/CrownMap";
+import { Num } from "../../views/Num";
+import { longestCm } from "../../views/words";
 import type { Consult } from "./useConsult";
 
 type Band = Schemas["Band"];
@@ -14,9 +17,17 @@ const width = 62;
 const growthCm = 1.25;
 
 /** One strand from scalp to ends with what was done to it before: drag a boundary, tap a band. */
-export function StrandBands({ consult, colours }: { consult: Consult; colours: Colours | undefined }) {
+export function StrandBands({
+  visit,
+  consult,
+  colours,
+}: {
+  visit: string;
+  consult: Consult;
+  colours: Colours | undefined;
+}) {
   const { hair } = consult.view;
-  const length = hair.cut.hemCm;
+  const length = longestCm(hair);
   const told = hair.history ?? [];
   const bands: Band[] = told.length
     ? told
@@ -106,7 +117,7 @@ export function StrandBands({ consult, colours }: { consult: Consult; colours: C
               <text x={left + width + 12} y={y + Math.max(14, h / 2) + 16} className="small">
                 {regrowth
                   ? `${(edgeAt(i) / growthCm).toFixed(0)} months`
-                  : `${b.state}${b.share < 1 ? `, ${Math.round(b.share * 100)} %` : ""}`}
+                  : `${b.warmth ? (b.warmth < 0 ? "cooler, " : "warmer, ") : ""}${b.state}${b.share < 1 ? `, ${Math.round(b.share * 100)} %` : ""}`}
               </text>
             </g>
           );
@@ -167,7 +178,33 @@ export function StrandBands({ consult, colours }: { consult: Consult; colours: C
             </Button>
           </Popover>
         ))}
+        <Popover trigger="click" content={<GrownSince visit={visit} set={set} />}>
+          <Button>Grown since…</Button>
+        </Popover>
       </div>
+    </div>
+  );
+}
+
+/** The strand some weeks on: what was done moves outwards, new hair comes at the scalp. */
+function GrownSince({ visit, set }: { visit: string; set(bands: Band[]): void }) {
+  const [weeks, setWeeks] = useState(8);
+  const grow = async () => {
+    const { data } = await api.POST("/api/visits/{visit}/consult/grown", {
+      params: { path: { visit } },
+      body: { weeks },
+    });
+    if (data) {
+      set(data);
+    }
+  };
+  return (
+    <div className="formula" role="group" aria-label="Grown since">
+      <Num name="Since last time" unit="weeks" min={1} max={260} step={1} value={weeks} onSet={setWeeks} />
+      <p className="soft">About {((weeks * growthCm * 12) / 52).toFixed(1)} cm of new hair.</p>
+      <Button type="primary" onClick={grow}>
+        Let it grow
+      </Button>
     </div>
   );
 }
@@ -191,33 +228,51 @@ function BandForm({
         options={["natural", "coloured", "lightened"]}
         onChange={(v) => set({ state: v as Schemas["BandState"] })}
       />
-      <label className="set">
-        <span>Level</span>
-        <InputNumber
-          aria-label="Band level"
-          mode="spinner"
-          min={1}
-          max={10}
-          step={0.5}
-          value={band.level}
-          changeOnBlur
-          onChange={(v) => v !== null && set({ level: v })}
+      <Num
+        name="Band level"
+        min={1}
+        max={10}
+        step={0.5}
+        value={band.level}
+        onSet={(level) => set({ level })}
+      />
+      <Num
+        name="Share of strands"
+        unit="%"
+        min={5}
+        max={100}
+        step={5}
+        value={Math.round(band.share * 100)}
+        onSet={(v) => set({ share: v / 100 })}
+      />
+      <div className="set">
+        <span>Undertone</span>
+        <Segmented
+          aria-label="Undertone"
+          value={
+            band.warmth === null || band.warmth === undefined
+              ? "usual"
+              : band.warmth < 0
+                ? "cooler"
+                : "warmer"
+          }
+          options={["cooler", "usual", "warmer"]}
+          onChange={(v) => set({ warmth: v === "cooler" ? -1 : v === "warmer" ? 1 : null })}
         />
-      </label>
-      <label className="set">
-        <span>Strands</span>
-        <InputNumber
-          aria-label="Share of strands"
-          mode="spinner"
-          min={5}
-          max={100}
-          step={5}
-          suffix="%"
-          value={Math.round(band.share * 100)}
-          changeOnBlur
-          onChange={(v) => v !== null && set({ share: v / 100 })}
+      </div>
+      <div className="set">
+        <span>Takes up</span>
+        <Segmented
+          aria-label="Band takes up"
+          value={band.porosity ?? "as the rest"}
+          options={[
+            { value: "low", label: "slowly" },
+            { value: "as the rest", label: "as the rest" },
+            { value: "high", label: "fast" },
+          ]}
+          onChange={(v) => set({ porosity: v === "as the rest" ? null : (v as Schemas["Porosity"]) })}
         />
-      </label>
+      </div>
       <div className="row">
         <Button onClick={split}>Split in two</Button>
         {remove && <Button onClick={remove}>Remove</Button>}

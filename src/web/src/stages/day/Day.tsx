@@ -1,9 +1,11 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
-import { Alert, App, Button, Input, InputNumber, Modal, Segmented, Spin } from "antd";
+import { Alert, App, Button, Input, Modal, Segmented, Spin } from "antd";
 import { useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api, type HairProfile, type Schemas, wordsOf } from "../../api/client";
+import { Num } from "../../views/Num";
 import { hairWords } from "../../views/words";
+import { HouseRules } from "./HouseRules";
 
 const usual: HairProfile = {
   naturalLevel: 5,
@@ -40,9 +42,12 @@ export function Day() {
           <h1>{today}</h1>
           <p>{data ? (data.length === 1 ? "One visit" : `${data.length} visits`) : " "}</p>
         </div>
-        <Button type="primary" size="large" onClick={() => setOpen(true)}>
-          New client
-        </Button>
+        <div className="row">
+          <HouseRules />
+          <Button type="primary" size="large" onClick={() => setOpen(true)}>
+            New client
+          </Button>
+        </div>
       </header>
       {isPending && <Spin size="large" />}
       {error && <Alert type="error" title="The day can't be shown" description={error.message} />}
@@ -131,7 +136,7 @@ function NewClient({ open, close }: { open: boolean; close(): void }) {
       }
       return data;
     },
-    onSuccess: (made) => go(`/visits/${made.visitId}/section`),
+    onSuccess: (made) => go(`/visits/${made.visitId}/consult`),
     onError: (e) => message.error(e.message),
   });
   return (
@@ -156,31 +161,23 @@ function NewClient({ open, close }: { open: boolean; close(): void }) {
           onPressEnter={() => name.trim() && make.mutate()}
         />
         <p className="soft">A name is enough. What you read off her hair can be set now:</p>
-        <label className="set">
-          <span>Natural level</span>
-          <InputNumber
-            aria-label="Natural level"
-            mode="spinner"
-            min={1}
-            max={10}
-            step={0.5}
-            value={hair.naturalLevel}
-            onChange={(v) => setHair({ ...hair, naturalLevel: v ?? 5 })}
-          />
-        </label>
-        <label className="set">
-          <span>Crown to hem</span>
-          <InputNumber
-            aria-label="Crown to hem"
-            mode="spinner"
-            min={16}
-            max={75}
-            step={1}
-            suffix="cm"
-            value={hair.cut.hemCm}
-            onChange={(v) => setHair({ ...hair, cut: { ...hair.cut, hemCm: v ?? 34 } })}
-          />
-        </label>
+        <Num
+          name="Natural level"
+          min={1}
+          max={10}
+          step={0.5}
+          value={hair.naturalLevel}
+          onSet={(naturalLevel) => setHair({ ...hair, naturalLevel })}
+        />
+        <Num
+          name="Crown to hem"
+          unit="cm"
+          min={16}
+          max={75}
+          step={1}
+          value={hair.cut.hemCm}
+          onSet={(hemCm) => setHair({ ...hair, cut: { ...hair.cut, hemCm } })}
+        />
         <div className="set">
           <span>Strand</span>
           <Segmented

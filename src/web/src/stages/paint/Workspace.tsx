@@ -1,9 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
-import { Button, Checkbox, Popover, Slider, Spin } from "antd";
+import { Button, Slider, Spin } from "antd";
 import { useEffect, useMemo, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { Link, Navigate, useParams } from "react-router";
-import { api, type Finding, type PanelView, type Wear } from "../../api/client";
+import { api, type Finding, type PanelView, type Wear, type Zone } from "../../api/client";
 import { fetchColours } from "../../api/seen";
 import { type MomentKey, usePlan, type Work } from "../../api/usePlan";
 import { type Stage, Strand } from "../../frame/Strand";
@@ -11,17 +11,16 @@ import { CrownMap } from "../../views/CrownMap";
 import { HeadView } from "../../views/HeadView";
 import { PanelStrip } from "../../views/PanelStrip";
 import { SecondLook } from "../../views/SecondLook";
-import { hairWords } from "../../views/words";
-import { Consult, WishSliders } from "../consult/Consult";
+import { hairWords, wearWords } from "../../views/words";
+import { Consult } from "../consult/Consult";
+import { HowSheWearsIt } from "../consult/HowSheWearsIt";
+import { useLook, type Wish, Wishes } from "../consult/Wishes";
+import { Divide } from "../section/Divide";
+import { SectionHandles } from "../section/SectionHandles";
+import { useSection } from "../section/useSection";
+import { WorkingOrder } from "../section/WorkingOrder";
 import { ZoneSettings } from "../section/ZoneSettings";
 import { PanelSettings } from "./PanelSettings";
-
-const wearWords: Record<Wear, string> = {
-  down: "Down",
-  tiedHigh: "Tied high",
-  tiedLow: "Tied low",
-  halfUp: "Half up",
-};
 
 /** One workspace for Section and Paint: the head, the crown map over the settings, the strip, the second look. */
 export function Workspace() {
@@ -56,13 +55,15 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
   const [glow, setGlow] = useState<{ lit: ReadonlySet<number>; key: number }>({ lit: new Set(), key: 0 });
   const { data: colours } = useQuery({
     queryKey: ["colours"],
-    queryFn: fetchColours,
+    queryFn: () => fetchColours(),
     staleTime: Number.POSITIVE_INFINITY,
   });
 
   // Until one is picked, the panel most seen: where an artist looks first.
+  // While dividing, one in the middle of the back, where there is room for its handles.
   const panel =
     plan.panels.find((p) => p.key === selected) ??
+    (stage === "section" ? plan.panels.find((p) => p.zone === "upperBack" && p.row === 2) : undefined) ??
     plan.panels.reduce<PanelView | undefined>(
       (best, p) =>
         !best || (p.paint ? 1 : 0) + p.seenShare > (best.paint ? 1 : 0) + best.seenShare ? p : best,
@@ -136,6 +137,17 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
   useEffect(() => setMoment(stage === "consult" ? "before" : "rinsed"), [stage, setMoment]);
   const painted = plan.panels.filter((p) => p.paint).length;
   const strip = panel?.strip ?? fetched ?? undefined;
+  const [wish, setWish] = useState<Wish>();
+  const look = useLook(visit, stage === "consult" ? (wish ?? plan.plan.wish) : undefined, hairKey);
+  const section = useSection(visit, work.revision);
+  const [zone, setZone] = useState<Zone>();
+  const pickZone = (z: Zone) => {
+    setZone(z);
+    const first = plan.panels.find((p) => p.zone === z);
+    if (first) {
+      select(first.key);
+    }
+  };
 
   return (
     <div className="workspace">
@@ -176,6 +188,7 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
           ))}
           {stage === "consult" && (
             <HowSheWearsIt
+              visit={visit}
               wears={plan.plan.wears}
               set={(wears) => {
                 setWear("down");
@@ -196,8 +209,13 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
           lit={glow.lit}
           litKey={glow.key}
           onPick={(i) => plan.panels[i] && select(plan.panels[i].key)}
+          wiped={stage === "consult" ? look : undefined}
         />
-        {stage === "consult" ? <WishSliders plan={plan} edit={work.edit} /> : <MomentLine work={work} />}
+        {stage === "consult" ? (
+          <Wishes wish={wish ?? plan.plan.wish} onTry={setWish} edit={work.edit} />
+        ) : (
+          <MomentLine work={work} />
+        )}
       </section>
 
       {stage === "consult" ? (
@@ -220,36 +238,56 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
               selected={panel?.key}
               marked={marked}
               onSelect={select}
-            />
+            >
+              {stage === "section" && (
+                <SectionHandles plan={plan} panel={panel} edit={work.edit} tryOut={work.tryOut} />
+              )}
+            </CrownMap>
             {stage === "paint" && panel ? (
               <PanelSettings plan={plan} panel={panel} edit={work.edit} />
             ) : (
-              <ZoneSettings plan={plan} panel={panel} edit={work.edit} onPickZone={(key) => select(key)} />
+              <ZoneSettings plan={plan} panel={panel} chosen={zone} edit={work.edit} onPickZone={pickZone} />
             )}
           </section>
 
-          <section className="col strip-col" aria-label="Strip">
-            <div className="title">
-              <h2>Strip</h2>
-              <span>
-                {panel ? `${panel.lengthCm.toFixed(0)} cm · ${panel.thicknessMm.toFixed(0)} mm` : ""}
-              </span>
-            </div>
-            {panel && <p className="panel-name">{panel.words}</p>}
-            {panel && (
-              <PanelStrip
-                panel={panel}
-                strip={strip}
-                colours={colours}
-                onTry={work.tryOut}
-                onEdit={work.edit}
+          {stage === "section" ? (
+            <section className="col strip-col" aria-label="Working order">
+              <WorkingOrder
+                plan={plan}
+                section={section}
+                zone={panel?.zone}
+                edit={work.edit}
+                onPick={pickZone}
               />
-            )}
-            {panel && !panel.paint && <p className="soft">Natural. Pick a shape to paint it.</p>}
-          </section>
+            </section>
+          ) : (
+            <section className="col strip-col" aria-label="Strip">
+              <div className="title">
+                <h2>Strip</h2>
+                <span>
+                  {panel ? `${panel.lengthCm.toFixed(0)} cm · ${panel.thicknessMm.toFixed(0)} mm` : ""}
+                </span>
+              </div>
+              {panel && <p className="panel-name">{panel.words}</p>}
+              {panel && (
+                <PanelStrip
+                  panel={panel}
+                  strip={strip}
+                  colours={colours}
+                  onTry={work.tryOut}
+                  onEdit={work.edit}
+                />
+              )}
+              {panel && !panel.paint && <p className="soft">Natural. Pick a shape to paint it.</p>}
+            </section>
+          )}
 
           <aside className="col look-col">
-            <SecondLook plan={plan} onShow={show} onFix={(f) => f.fix && work.edit(f.fix.edit)} />
+            {stage === "section" ? (
+              <Divide visit={visit} plan={plan} section={section} edit={work.edit} />
+            ) : (
+              <SecondLook plan={plan} onShow={show} onFix={(f) => f.fix && work.edit(f.fix.edit)} />
+            )}
             <ul className="care" aria-label="Care">
               {plan.stops.map((s) => (
                 <li key={s} className="stop">
@@ -264,30 +302,6 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
         </>
       )}
     </div>
-  );
-}
-
-/** The wears she uses: down always, the others as she says. */
-function HowSheWearsIt({ wears, set }: { wears: Wear[]; set(wears: Wear[]): void }) {
-  return (
-    <Popover
-      trigger="click"
-      content={
-        <Checkbox.Group
-          className="wearlist"
-          aria-label="How she wears it"
-          value={wears}
-          options={(Object.keys(wearWords) as Wear[]).map((w) => ({
-            value: w,
-            label: wearWords[w],
-            disabled: w === "down",
-          }))}
-          onChange={(chosen) => set((Object.keys(wearWords) as Wear[]).filter((w) => chosen.includes(w)))}
-        />
-      }
-    >
-      <Button shape="round">+ how she wears it</Button>
-    </Popover>
   );
 }
 

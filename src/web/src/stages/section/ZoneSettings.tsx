@@ -1,6 +1,7 @@
-import { Button, Input, InputNumber, Popover, Select, Switch } from "antd";
+import { Button, Input, Popover, Segmented, Select, Switch } from "antd";
 import { useState } from "react";
 import type { PanelView, PlanEdit, PlanView, Schemas, Zone } from "../../api/client";
+import { Num } from "../../views/Num";
 import { allZones, zoneWords } from "../../views/words";
 
 const partings: Record<Schemas["Parting"], string> = {
@@ -8,18 +9,22 @@ const partings: Record<Schemas["Parting"], string> = {
   diagonalBack: "diagonal back",
   diagonalForward: "diagonal forward",
   zigzag: "zigzag",
+  vertical: "vertical",
+  pivot: "pivot from the crown",
+  triangles: "triangles",
 };
 
 interface Props {
   plan: PlanView;
   panel: PanelView | undefined;
+  /** Zone picked by name: it may have no panel to pick. */
+  chosen: Zone | undefined;
   edit(edit: PlanEdit): Promise<boolean>;
-  onPickZone(panel: string): void;
+  onPickZone(zone: Zone): void;
 }
 
 /** How a zone is cut, and where the part lies. */
-export function ZoneSettings({ plan, panel, edit, onPickZone }: Props) {
-  const [chosen, setChosen] = useState<Zone>();
+export function ZoneSettings({ plan, panel, chosen, edit, onPickZone }: Props) {
   const zone = chosen && plan.plan.zones[chosen]?.excluded ? chosen : (panel?.zone ?? "upperBack");
   const planned = plan.plan.zones[zone];
   const s = planned.sections;
@@ -38,13 +43,7 @@ export function ZoneSettings({ plan, panel, edit, onPickZone }: Props) {
           value={zone}
           style={{ width: 150 }}
           options={allZones.map((z) => ({ value: z, label: zoneWords(z) }))}
-          onChange={(z: Zone) => {
-            setChosen(z);
-            const first = plan.panels.find((p) => p.zone === z);
-            if (first) {
-              onPickZone(first.key);
-            }
-          }}
+          onChange={onPickZone}
         />
         <span>
           {planned.excluded
@@ -122,6 +121,22 @@ export function ZoneSettings({ plan, panel, edit, onPickZone }: Props) {
             <span>Bricklay</span>
             <Switch aria-label="Bricklay" checked={s.bricklay} onChange={(v) => cut({ bricklay: v })} />
           </div>
+          <div className="set">
+            <span>Woven in two groups</span>
+            <Switch aria-label="Woven in two groups" checked={s.woven} onChange={(v) => cut({ woven: v })} />
+          </div>
+          <div className="set">
+            <span>Worked</span>
+            <Segmented
+              aria-label="Worked"
+              value={s.order}
+              options={[
+                { value: "lowFirst", label: "low first" },
+                { value: "highFirst", label: "high first" },
+              ]}
+              onChange={(v) => cut({ order: v as Schemas["RowOrder"] })}
+            />
+          </div>
           <div className="row">
             <LeaveOut zone={zone} edit={edit} />
             <Popover
@@ -146,6 +161,15 @@ export function ZoneSettings({ plan, panel, edit, onPickZone }: Props) {
                     step={0.5}
                     value={part.backCm}
                     onSet={(v) => edit({ kind: "movePart", frontCm: part.frontCm, backCm: v })}
+                  />
+                  <Num
+                    name="Zigzag"
+                    unit="mm"
+                    min={0}
+                    max={15}
+                    step={1}
+                    value={part.zigzagMm}
+                    onSet={(zigzagMm) => edit({ kind: "movePart", ...part, zigzagMm })}
                   />
                 </div>
               }
@@ -185,34 +209,5 @@ function LeaveOut({ zone, edit }: { zone: Zone; edit: Props["edit"] }) {
     >
       <Button>Leave out…</Button>
     </Popover>
-  );
-}
-
-function Num(props: {
-  name: string;
-  unit: string;
-  min: number;
-  max: number;
-  step: number;
-  value: number;
-  onSet(v: number): void;
-}) {
-  const { name, unit, min, max, step, value, onSet } = props;
-  return (
-    <div className="set">
-      <span>{name}</span>
-      <InputNumber
-        aria-label={name}
-        mode="spinner"
-        min={min}
-        max={max}
-        step={step}
-        value={value}
-        suffix={unit}
-        onChange={(v) => v !== null && v !== value && onSet(v)}
-        changeOnBlur
-        style={{ width: 150 }}
-      />
-    </div>
   );
 }

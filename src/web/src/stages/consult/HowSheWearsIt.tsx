@@ -1,0 +1,64 @@
+import { Button, Checkbox, Popover, Select } from "antd";
+import type { Schemas, Wear } from "../../api/client";
+import { wearWords } from "../../views/words";
+import { useConsult } from "./useConsult";
+
+const often: Record<Schemas["Often"], string> = {
+  seldom: "seldom",
+  often: "often",
+  mostDays: "most days",
+};
+
+/** The wears she uses and how often: down always, the others as she says. */
+export function HowSheWearsIt({
+  visit,
+  wears,
+  set,
+}: {
+  visit: string;
+  wears: Wear[];
+  set(wears: Wear[]): void;
+}) {
+  const consult = useConsult(visit, () => undefined);
+  const told = consult?.view.consultation.wears ?? {};
+  return (
+    <Popover
+      trigger="click"
+      content={
+        <div className="wearlist" role="group" aria-label="How she wears it">
+          {(Object.keys(wearWords) as Wear[]).map((w) => (
+            <div key={w} className="set">
+              <Checkbox
+                disabled={w === "down"}
+                checked={wears.includes(w)}
+                onChange={(e) =>
+                  set(
+                    (Object.keys(wearWords) as Wear[]).filter((x) =>
+                      x === w ? e.target.checked : wears.includes(x),
+                    ),
+                  )
+                }
+              >
+                {wearWords[w]}
+              </Checkbox>
+              <Select
+                aria-label={`${wearWords[w]}, how often`}
+                size="small"
+                placeholder="how often"
+                disabled={!wears.includes(w)}
+                value={told[w]}
+                options={(Object.keys(often) as Schemas["Often"][]).map((o) => ({
+                  value: o,
+                  label: often[o],
+                }))}
+                onChange={(o) => consult?.answer({ wears: { ...told, [w]: o } })}
+              />
+            </div>
+          ))}
+        </div>
+      }
+    >
+      <Button shape="round">+ how she wears it</Button>
+    </Popover>
+  );
+}

@@ -1,0 +1,130 @@
+import { useQuery } from "@tanstack/react-query";
+import { Button, Popover, Segmented, Slider } from "antd";
+import type { PlanEdit, Schemas } from "../../api/client";
+import { wordsOf } from "../../api/client";
+import { fetchColours } from "../../api/seen";
+import type { Wiped } from "../../views/Wipe";
+
+export type Wish = Schemas["Wish"];
+
+/** Her head as a wish would have it, coloured by the wished tone. */
+export function useLook(visit: string, wish: Wish | undefined, hairKey: string): Wiped | undefined {
+  return useQuery<Wiped>({
+    queryKey: ["look", visit, hairKey, JSON.stringify(wish)],
+    enabled: wish !== undefined,
+    gcTime: 0,
+    placeholderData: (p) => p,
+    queryFn: async ({ signal }) => {
+      const answer = await fetch(`/api/visits/${visit}/consult/look`, {
+        method: "POST",
+        headers: { "content-type": "application/json" },
+        body: JSON.stringify({ wish }),
+        signal,
+      });
+      if (!answer.ok) {
+        throw new Error(wordsOf(await answer.json().catch(() => undefined)));
+      }
+      const [levels, colours] = await Promise.all([answer.arrayBuffer(), fetchColours(wish?.tone ?? 0)]);
+      return { levels: new Uint8Array(levels), colours, left: "As it is", right: "As she wants it" };
+    },
+  }).data;
+}
+
+interface Props {
+  wish: Wish;
+  /** While a slider moves: the head moves with it, nothing is stored. */
+  onTry(wish: Wish | undefined): void;
+  edit(edit: PlanEdit): Promise<boolean>;
+}
+
+const mids = (w: Wish) => w.midsLevel ?? w.endsLevel - 0.7;
+const toneWords = (t: number) => (t < -0.3 ? "cool" : t > 0.3 ? "warm" : "as it lifts");
+const softWords = (s: number) =>
+  s <= 0.4 ? "melts away" : s <= 0.6 ? "soft" : s <= 1 ? "to be seen" : "a line";
+
+/** What she wants, as a look that can be recognised: every slider moves the head. */
+export function Wishes({ wish, onTry, edit }: Props) {
+  const set = async (change: Partial<Wish>) => {
+    await edit({ kind: "setWish", wish: { ...wish, ...change } });
+    onTry(undefined);
+  };
+  const slider = (
+    label: string,
+    value: number,
+    [min, max, step]: [number, number, number],
+    words: string,
+    change: (v: number) => Partial<Wish>,
+  ) => (
+    <div className="wish">
+      <span>{label}</span>
+      <Slider
+        min={min}
+        max={max}
+        step={step}
+        value={value}
+        tooltip={{ open: false }}
+        onChange={(v) => onTry({ ...wish, ...change(v) })}
+        onChangeComplete={(v) => set(change(v))}
+        ariaLabelForHandle={label}
+        ariaValueTextFormatterForHandle={() => words}
+      />
+      <b>{words}</b>
+    </div>
+  );
+  return (
+    <fieldset className="wishes" aria-label="What she wants">
+      {slider("Ends", wish.endsLevel, [1, 10, 0.5], `level ${wish.endsLevel}`, (endsLevel) => ({
+        endsLevel,
+      }))}
+      {slider("Face", wish.faceFrameLift, [0, 3, 0.5], `+${wish.faceFrameLift.toFixed(1)}`, (v) => ({
+        faceFrameLift: v,
+      }))}
+      <Popover
+        trigger="click"
+        placement="top"
+        content={
+          <fieldset className="wishes more" aria-label="More of what she wants">
+            {slider("Mids", mids(wish), [1, 10, 0.5], `level ${mids(wish).toFixed(1)}`, (midsLevel) => ({
+              midsLevel,
+            }))}
+            <div className="wish">
+              <span>How much light</span>
+              <Slider
+                range
+                min={0}
+                max={100}
+                step={5}
+                value={[Math.round(wish.lightShareLow * 100), Math.round(wish.lightShareHigh * 100)]}
+                tooltip={{ open: false }}
+                ariaLabelForHandle={["Least light", "Most light"]}
+                onChange={([a, b]) => onTry({ ...wish, lightShareLow: a / 100, lightShareHigh: b / 100 })}
+                onChangeComplete={([a, b]) => set({ lightShareLow: a / 100, lightShareHigh: b / 100 })}
+              />
+              <b>
+                {Math.round(wish.lightShareLow * 100)}–{Math.round(wish.lightShareHigh * 100)} %
+              </b>
+            </div>
+            {slider("Roots", wish.rootSoftness, [0.2, 1.6, 0.1], softWords(wish.rootSoftness), (v) => ({
+              rootSoftness: Number(v.toFixed(1)),
+            }))}
+            {slider("Cool to warm", wish.tone, [-1, 1, 0.1], toneWords(wish.tone), (v) => ({
+              tone: Number(v.toFixed(1)),
+            }))}
+            <Segmented
+              block
+              aria-label="Underneath"
+              value={wish.underneath ? "all" : "top"}
+              options={[
+                { value: "all", label: "bright underneath, too" },
+                { value: "top", label: "only on top" },
+              ]}
+              onChange={(v) => set({ underneath: v === "all" })}
+            />
+          </fieldset>
+        }
+      >
+        <Button type="text">More of the look…</Button>
+      </Popover>
+    </fieldset>
+  );
+}

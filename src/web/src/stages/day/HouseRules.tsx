@@ -1,0 +1,150 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { App, Button, Modal, Segmented, Select, Switch } from "antd";
+import { useState } from "react";
+import { api, type Schemas, wordsOf } from "../../api/client";
+import { Num } from "../../views/Num";
+import { lightenerWords } from "../../views/words";
+
+type Rules = Schemas["HouseRules"];
+
+/** How this studio usually works: what every fresh plan starts from. */
+export function HouseRules() {
+  const { message } = App.useApp();
+  const cache = useQueryClient();
+  const [rules, setRules] = useState<Rules>();
+  const [errors, setErrors] = useState<Record<string, string>>({});
+  const { data } = useQuery({
+    queryKey: ["rules"],
+    queryFn: async () => (await api.GET("/api/house-rules")).data ?? null,
+  });
+  const now = rules ?? data?.rules;
+  const change = (by: Partial<Rules>) => now && setRules({ ...now, ...by });
+  const keep = async () => {
+    if (!rules || !data) {
+      return;
+    }
+    const { error, response } = await api.PUT("/api/house-rules", {
+      body: { baseVersion: data.version, rules },
+    });
+    if (error) {
+      const fields = (error as { errors?: Record<string, string[]> }).errors;
+      setErrors(
+        Object.fromEntries(Object.entries(fields ?? {}).map(([f, w]) => [f.replace(/^rules\./, ""), w[0]])),
+      );
+      if (!fields) {
+        message.error(wordsOf(error));
+      }
+      if (response.status === 409) {
+        await cache.invalidateQueries({ queryKey: ["rules"] });
+      }
+      return;
+    }
+    await cache.invalidateQueries({ queryKey: ["rules"] });
+    setErrors({});
+    setRules(undefined);
+    message.success("Kept. Plans begun from now on start from these.");
+  };
+  const num = (name: string, field: keyof Rules, unit: string, [min, max, step]: [number, number, number]) =>
+    now && (
+      <Num
+        name={name}
+        unit={unit}
+        min={min}
+        max={max}
+        step={step}
+        value={now[field] as number}
+        error={errors[field]}
+        onSet={(v) => change({ [field]: v })}
+      />
+    );
+  return (
+    <>
+      <Button size="large" disabled={!data} onClick={() => data && setRules(data.rules)}>
+        House rules
+      </Button>
+      <Modal
+        title="House rules"
+        open={rules !== undefined}
+        onCancel={() => setRules(undefined)}
+        okText="Keep"
+        onOk={keep}
+        destroyOnHidden
+      >
+        {now && (
+          <div className="newclient" role="group" aria-label="House rules">
+            <p className="soft">What a new plan starts from. Every visit can depart from it.</p>
+            {num("Section thickness", "thicknessMm", "mm", [4, 40, 1])}
+            {num("Panel width", "widthCm", "cm", [1, 10, 0.5])}
+            {num("Left out between", "leaveOutMm", "mm", [0, 20, 1])}
+            <div className="set">
+              <span>Bricklay</span>
+              <Switch
+                aria-label="Bricklay"
+                checked={now.bricklay}
+                onChange={(bricklay) => change({ bricklay })}
+              />
+            </div>
+            {num("Thickness at the face", "faceThicknessMm", "mm", [4, 40, 1])}
+            {num("Width at the face", "faceWidthCm", "cm", [1, 10, 0.5])}
+            {num("Baby hair left out", "babyHairCm", "cm", [0, 1.5, 0.1])}
+            <div className="set">
+              <span>Divided by</span>
+              <Select
+                aria-label="Divided by"
+                style={{ width: 170 }}
+                value={now.frame}
+                options={[
+                  { value: "byZone", label: "zone by zone" },
+                  { value: "quadrants", label: "four quadrants" },
+                  { value: "earToEar", label: "front from back" },
+                  { value: "tiers", label: "three tiers" },
+                ]}
+                onChange={(frame) => change({ frame })}
+              />
+            </div>
+            <div className="set">
+              <span>Film on lower layers</span>
+              <Switch
+                aria-label="Film on lower layers"
+                checked={now.lowerFilm}
+                onChange={(lowerFilm) => change({ lowerFilm })}
+              />
+            </div>
+            <div className="set">
+              <span>Lightener</span>
+              <Select
+                aria-label="Lightener"
+                style={{ width: 170 }}
+                value={now.formula.lightener}
+                options={(["clay", "powder", "cream", "half"] as const).map((l) => ({
+                  value: l,
+                  label: lightenerWords(l),
+                }))}
+                onChange={(lightener) => change({ formula: { ...now.formula, lightener } })}
+              />
+            </div>
+            <div className="set">
+              <span>Developer</span>
+              <Segmented
+                aria-label="Developer"
+                value={now.formula.volume}
+                options={[10, 20, 30, 40].map((v) => ({ value: v, label: `${v} vol` }))}
+                onChange={(volume) => change({ formula: { ...now.formula, volume: Number(volume) } })}
+              />
+            </div>
+            <Num
+              name="Processing"
+              unit="min"
+              min={1}
+              max={120}
+              step={5}
+              value={now.formula.minutes}
+              error={errors["formula.minutes"]}
+              onSet={(minutes) => change({ formula: { ...now.formula, minutes } })}
+            />
+          </div>
+        )}
+      </Modal>
+    </>
+  );
+}

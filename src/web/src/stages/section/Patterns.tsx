@@ -1,0 +1,130 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { App, Button, Drawer, Input, Popover, Spin } from "antd";
+import { useState } from "react";
+import { api, type PlanEdit, type PlanView, wordsOf } from "../../api/client";
+
+interface Props {
+  visit: string;
+  plan: PlanView;
+  edit(edit: PlanEdit): Promise<boolean>;
+}
+
+/** Ways to start, fitted to her; the studio's own first. Laying one is a single step that undo takes back. */
+export function Patterns({ visit, plan, edit }: Props) {
+  const { message } = App.useApp();
+  const cache = useQueryClient();
+  const [open, setOpen] = useState(false);
+  const { data, error } = useQuery({
+    queryKey: ["patterns", visit, plan.revision],
+    enabled: open,
+    queryFn: async () => {
+      const answer = await api.GET("/api/visits/{visit}/patterns", { params: { path: { visit } } });
+      if (!answer.data) {
+        throw new Error(wordsOf(answer.error));
+      }
+      return answer.data;
+    },
+  });
+  const forget = async (pattern: string) => {
+    const { error } = await api.DELETE("/api/patterns/{pattern}", { params: { path: { pattern } } });
+    if (error) {
+      message.error(wordsOf(error));
+    }
+    await cache.invalidateQueries({ queryKey: ["patterns", visit] });
+  };
+  return (
+    <div className="row">
+      <Button type="primary" onClick={() => setOpen(true)}>
+        Start from a pattern
+      </Button>
+      <KeepAsPattern visit={visit} />
+      <Drawer open={open} onClose={() => setOpen(false)} title="Start from a pattern" size={560}>
+        {!data && (
+          <div className="waiting">{error ? error.message : <Spin description="Fitting them to her…" />}</div>
+        )}
+        <ul className="patterns" aria-label="Patterns">
+          {data?.map((p) => (
+            <li key={p.id}>
+              <div>
+                <b>{p.name}</b>
+                <p>{p.for}</p>
+                {p.against && <p className="against">Not for her: {p.against}</p>}
+                <details>
+                  <summary>{p.why.length} steps</summary>
+                  <ol>
+                    {p.why.map((w) => (
+                      <li key={w}>{w}</li>
+                    ))}
+                  </ol>
+                </details>
+              </div>
+              <div>
+                <Button
+                  aria-label={`Lay ${p.name}`}
+                  onClick={async () => {
+                    if (await edit(p.edit)) {
+                      setOpen(false);
+                    }
+                  }}
+                >
+                  Lay it
+                </Button>
+                {p.technique === null && (
+                  <Button type="text" aria-label={`Forget ${p.name}`} onClick={() => forget(p.id)}>
+                    Forget
+                  </Button>
+                )}
+              </div>
+            </li>
+          ))}
+        </ul>
+      </Drawer>
+    </div>
+  );
+}
+
+function KeepAsPattern({ visit }: { visit: string }) {
+  const { message } = App.useApp();
+  const [open, setOpen] = useState(false);
+  const [name, setName] = useState("");
+  const [why, setWhy] = useState("");
+  const keep = async () => {
+    const { error } = await api.POST("/api/patterns", { body: { name, why, visitId: visit } });
+    if (error) {
+      message.error(wordsOf(error));
+      return;
+    }
+    message.success(`${name} is kept. It stands first among the patterns.`);
+    setOpen(false);
+  };
+  return (
+    <Popover
+      trigger="click"
+      open={open}
+      onOpenChange={setOpen}
+      content={
+        <div className="formula" role="group" aria-label="Keep as a pattern">
+          <Input
+            aria-label="Name of the pattern"
+            placeholder="Name"
+            maxLength={60}
+            value={name}
+            onChange={(e) => setName(e.target.value)}
+          />
+          <Input
+            aria-label="What it is for"
+            placeholder="What it is for"
+            maxLength={200}
+            value={why}
+            onChange={(e) => setWhy(e.target.value)}
+          />
+          <Button type="primary" disabled={!name.trim() || !why.trim()} onClick={keep}>
+            Keep it
+          </Button>
+        </div>
+      }
+    >
+      <Button>Keep as a pattern…</Button>
+    </Popover>
+  );
+}

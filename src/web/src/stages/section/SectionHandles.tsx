@@ -1,0 +1,118 @@
+import type { PanelView, PlanEdit, PlanView } from "../../api/client";
+import { MapHandle } from "../../views/MapHandle";
+
+interface Props {
+  plan: PlanView;
+  panel: PanelView | undefined;
+  edit(edit: PlanEdit): Promise<boolean>;
+  tryOut(edit: PlanEdit): void;
+}
+
+/** Handles on the map: both ends of the part, and the thickness and width of the sections in hand. */
+export function SectionHandles({ plan, panel, edit, tryOut }: Props) {
+  const { part } = plan.plan;
+  const line = plan.partLine;
+  const move = (frontCm: number, backCm: number): PlanEdit => ({ kind: "movePart", frontCm, backCm });
+  const sections = panel && plan.plan.zones[panel.zone]?.sections;
+  return (
+    <g>
+      {line.length >= 4 && (
+        <>
+          <MapHandle
+            x={line[0]}
+            y={line[1]}
+            label="Part at the hairline"
+            value={part.frontCm}
+            text={`${part.frontCm} cm`}
+            min={-5}
+            max={5}
+            step={0.5}
+            valueAt={(x) => x}
+            onTry={(v) => tryOut(move(v, part.backCm))}
+            onSet={(v) => edit(move(v, part.backCm))}
+          />
+          <MapHandle
+            x={line[line.length - 2]}
+            y={line[line.length - 1]}
+            label="Part at the crown"
+            value={part.backCm}
+            text={`${part.backCm} cm`}
+            min={-3}
+            max={3}
+            step={0.5}
+            valueAt={(x) => x}
+            onTry={(v) => tryOut(move(part.frontCm, v))}
+            onSet={(v) => edit(move(part.frontCm, v))}
+          />
+        </>
+      )}
+      {panel && sections && (
+        <Sizes key={panel.key} panel={panel} sections={sections} edit={edit} tryOut={tryOut} />
+      )}
+    </g>
+  );
+}
+
+function Sizes({
+  panel,
+  sections,
+  edit,
+  tryOut,
+}: {
+  panel: PanelView;
+  sections: PlanView["plan"]["zones"][string]["sections"];
+  edit: Props["edit"];
+  tryOut: Props["tryOut"];
+}) {
+  const [mx, my, ux, uy, ax, ay] = panel.grip;
+  const cut = (change: Partial<typeof sections>): PlanEdit => ({
+    kind: "cutZone",
+    zone: panel.zone,
+    ...sections,
+    ...change,
+  });
+  /** Handles stand off the edge they move, so that a finger finds them on thin sections. */
+  const off = 1.3;
+  const [up, aside] = [Math.hypot(ux, uy) || 1, Math.hypot(ax, ay) || 1];
+  const stand = (dx: number, dy: number, far: number) => ({
+    x: mx + dx * (1 + off / far),
+    y: my + dy * (1 + off / far),
+  });
+  /** How far along a direction a place lies, 1 where the edge is. */
+  const share = (dx: number, dy: number, far: number) => (x: number, y: number) =>
+    (((x - mx) * dx + (y - my) * dy) / far - off) / far;
+  return (
+    <>
+      <path
+        d={`M${-mx - ux} ${-my - uy}L${-stand(ux, uy, up).x} ${-stand(ux, uy, up).y}M${-mx - ax} ${-my - ay}L${-stand(ax, ay, aside).x} ${-stand(ax, ay, aside).y}`}
+        stroke="#0b6a80"
+        strokeWidth="0.22"
+        pointerEvents="none"
+      />
+      <MapHandle
+        {...stand(ux, uy, up)}
+        label="Thickness on the map"
+        value={sections.thicknessMm}
+        text={`${sections.thicknessMm} mm`}
+        min={4}
+        max={40}
+        step={1}
+        valueAt={(x, y) => panel.thicknessMm * share(ux, uy, up)(x, y)}
+        onTry={(thicknessMm) => tryOut(cut({ thicknessMm }))}
+        onSet={(thicknessMm) => edit(cut({ thicknessMm }))}
+      />
+      <MapHandle
+        {...stand(ax, ay, aside)}
+        label="Width on the map"
+        value={sections.widthCm}
+        text={`${sections.widthCm} cm`}
+        min={1}
+        max={10}
+        step={0.5}
+        valueAt={(x, y) => panel.widthCm * share(ax, ay, aside)(x, y)}
+        onTry={(widthCm) => tryOut(cut({ widthCm }))}
+        onSet={(widthCm) => edit(cut({ widthCm }))}
+      />
+    </>
+  );
+}

@@ -1,0 +1,74 @@
+import { Button, Select } from "antd";
+import type { PlanEdit, PlanView, Schemas, Zone } from "../../api/client";
+import { zoneWords } from "../../views/words";
+
+const frames: Record<Schemas["Frame"], string> = {
+  byZone: "zone by zone",
+  quadrants: "four quadrants",
+  earToEar: "front from back",
+  tiers: "three tiers",
+};
+
+interface Props {
+  plan: PlanView;
+  section: Schemas["SectionView"] | undefined;
+  zone: Zone | undefined;
+  edit(edit: PlanEdit): Promise<boolean>;
+  onPick(zone: Zone): void;
+}
+
+/** The working order from first to last: when each zone is begun, how many panels, how much hair. */
+export function WorkingOrder({ plan, section, zone, edit, onPick }: Props) {
+  const order = section?.order ?? [];
+  const total = order.reduce((sum, z) => sum + z.minutes, 0);
+  const move = (i: number, by: number) => {
+    const zones = order.map((z) => z.zone);
+    [zones[i], zones[i + by]] = [zones[i + by], zones[i]];
+    edit({ kind: "setOrder", zones });
+  };
+  return (
+    <>
+      <div className="title">
+        <h2>Working order</h2>
+        <span>{total > 0 ? `${total.toFixed(0)} min` : ""}</span>
+      </div>
+      <Select
+        aria-label="Divided by"
+        className="wide"
+        value={plan.plan.frame}
+        options={(Object.keys(frames) as Schemas["Frame"][]).map((f) => ({ value: f, label: frames[f] }))}
+        onChange={(frame) => edit({ kind: "setFrame", frame })}
+      />
+      <ol className="order" aria-label="Working order">
+        {order.map((z, i) => (
+          <li key={z.zone} className={z.excluded ? "out" : z.zone === zone ? "now" : ""}>
+            <button type="button" className="plainrow" onClick={() => onPick(z.zone)}>
+              <b>{zoneWords(z.zone)}</b>
+              <span>
+                {z.excluded
+                  ? "left out"
+                  : `${z.panels} · ${z.grams.toFixed(0)} g${total > 0 && z.minutes > 0 ? ` · at ${z.startsAtMinute.toFixed(0)} min` : ""}`}
+              </span>
+            </button>
+            <Button
+              size="small"
+              type="text"
+              aria-label={`${zoneWords(z.zone)} earlier`}
+              disabled={i === 0}
+              onClick={() => move(i, -1)}
+              icon={<span aria-hidden="true">↑</span>}
+            />
+            <Button
+              size="small"
+              type="text"
+              aria-label={`${zoneWords(z.zone)} later`}
+              disabled={i === order.length - 1}
+              onClick={() => move(i, 1)}
+              icon={<span aria-hidden="true">↓</span>}
+            />
+          </li>
+        ))}
+      </ol>
+    </>
+  );
+}
