@@ -2,6 +2,7 @@ using Wendro.Core.Fall;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Tone;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Blend;
@@ -17,9 +18,6 @@ public static class StrandLevels
 
     /// <summary>Share of a strand's drawn level taken from its lock, for a strand stands for several hairs. Drawing only. Model assumption.</summary>
     public const double LockShare = 0.45;
-
-    /// <summary>Level white hair is drawn as. Drawing only: measures leave it at the natural level it blends with. Model assumption.</summary>
-    public const double WhiteLevel = 9.4;
 
     private const int WhiteSalt = 61;
     private const int N = Places.Count;
@@ -106,9 +104,9 @@ public static class StrandLevels
     /// <param name="strands">Strands and locks.</param>
     /// <param name="levels">Unmixed levels.</param>
     /// <param name="locks">Which locks to write; null for all.</param>
-    /// <param name="white">Which strands are white; null where none is.</param>
+    /// <param name="white">Which strands are white, place by place; null where none is.</param>
     /// <param name="into">Where to.</param>
-    public static void Draw(Strands strands, byte[] levels, IReadOnlyCollection<int>? locks, bool[]? white, byte[] into)
+    public static void Draw(Strands strands, byte[] levels, IReadOnlyCollection<int>? locks, bool[]?[]? white, byte[] into)
     {
         ArgumentNullException.ThrowIfNull(strands);
         ArgumentNullException.ThrowIfNull(levels);
@@ -125,7 +123,7 @@ public static class StrandLevels
         }
     }
 
-    private static void DrawLock(Strands strands, byte[] levels, int l, bool[]? white, byte[] into)
+    private static void DrawLock(Strands strands, byte[] levels, int l, bool[]?[]? white, byte[] into)
     {
         var (from, to) = (strands.LockStart[l], strands.LockStart[l + 1]);
         Span<int> sum = stackalloc int[N];
@@ -152,29 +150,30 @@ public static class StrandLevels
                 into[i * N + k] = (byte)((levels[i * N + k] * (256 - share[k]) + sum[k] * share[k] + 128) >> 8);
             }
 
-            if (white?[i] == true)
-            {
-                Whiten(into.AsSpan(i * N, N));
-            }
+            Whiten(into.AsSpan(i * N, N), white?[i]);
         }
     }
 
-    /// <summary>Which strands are white, by zone; null where she has no grey.</summary>
-    public static bool[]? White(HairProfile hair, StrandMap map)
+    /// <summary>Which strands are white, and at which of their places no colour covers it; null where she has no grey.</summary>
+    public static bool[]?[]? White(HairProfile hair, StrandMap map, float[] lengths)
     {
         ArgumentNullException.ThrowIfNull(hair);
         ArgumentNullException.ThrowIfNull(map);
+        ArgumentNullException.ThrowIfNull(lengths);
         var shares = ZoneFacts.All.Select(z => (float)hair.In(z).GreyShare).ToArray();
-        return shares.All(s => s <= 0) ? null : map.Zone.Select((z, i) => Hash.Unit(i, WhiteSalt) < shares[z]).ToArray();
+        return shares.All(s => s <= 0)
+            ? null
+            : map.Zone.Select((z, i) => Hash.Unit(i, WhiteSalt) < shares[z]
+                ? Enumerable.Range(0, N).Select(k => StrandHistory.At(hair.Bands, Places.Share(k) * lengths[i]) is not { } b || hair.Bands[b].State != BandState.Coloured).ToArray()
+                : null).ToArray();
     }
 
-    private static void Whiten(Span<byte> strand)
+    /// <summary>White hair has no level: it is drawn white from the place on where no colour covers it. Measures leave it as the hair it grows between.</summary>
+    private static void Whiten(Span<byte> strand, bool[]? places)
     {
-        // A strand stands for several hairs: it never gets quite as white as one of them.
-        var target = Level.ToByte(WhiteLevel);
-        foreach (ref var level in strand)
+        for (var k = 0; k < N; k++)
         {
-            level = level < target ? (byte)((level + 3 * target) / 4) : level;
+            strand[k] = places?[k] == true ? LevelColours.White : Math.Min(strand[k], (byte)(LevelColours.White - 1));
         }
     }
 

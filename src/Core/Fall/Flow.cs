@@ -14,6 +14,9 @@ internal readonly struct Flow
     /// <summary>How strongly a swirl turns the hair about it, and drives it apart.</summary>
     private const float SwirlTurns = 0.9f, SwirlParts = 0.8f;
 
+    /// <summary>Beyond this far from the scalp the length falls as the rest does, cm.</summary>
+    private const float SwirlEndsCm = 6;
+
     private readonly PartLine part;
     private readonly bool sweptBack;
     private readonly (Vector3 At, float Reach, float Hand)[] swirls;
@@ -31,8 +34,9 @@ internal readonly struct Flow
     /// <param name="at">On or near the head, cm.</param>
     /// <param name="normal">Outward unit normal there.</param>
     /// <param name="side">+1 left of the part, −1 right.</param>
+    /// <param name="s">Distance from the scalp, cm: a swirl turns the roots, not the lengths.</param>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    public Vector3 At(Vector3 at, Vector3 normal, float side)
+    public Vector3 At(Vector3 at, Vector3 normal, float side, float s)
     {
         var flow = sweptBack ? Vector3.Normalize(new Vector3(side * 0.12f, -0.15f - 0.5f * Curve.Smooth(4f, 9f, -at.Z), -1)) : Parted(at, normal, side);
         foreach (var swirl in swirls)
@@ -40,10 +44,11 @@ internal readonly struct Flow
             var away = at - swirl.At;
             away -= normal * Vector3.Dot(away, normal);
             var r = away.Length();
-            if (r < 2 * swirl.Reach)
+            if (r < 2 * swirl.Reach && s < SwirlEndsCm)
             {
                 var radial = away / MathF.Max(r, 0.05f);
-                var near = Curve.Smooth(0.2f, 1.2f, r) * (1 - Curve.Smooth(0.4f * swirl.Reach, 2 * swirl.Reach, r));
+                var near = Curve.Smooth(0.2f, 1.2f, r) * (1 - Curve.Smooth(0.4f * swirl.Reach, 2 * swirl.Reach, r))
+                    * (1 - Curve.Smooth(0.4f * SwirlEndsCm, SwirlEndsCm, s));
                 flow += (radial * SwirlParts + Vector3.Cross(radial, normal) * (SwirlTurns * swirl.Hand)) * near;
             }
         }

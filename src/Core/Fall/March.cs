@@ -24,6 +24,7 @@ internal sealed class March(HeadForm head, Strands strands, PartLine part, sbyte
     private const float ShoulderRidgeZ = -4.6f;
     private readonly Flow flow = new(part, sweptBack, head, hair.Marks);
     private readonly float volume = Bulk(hair) * texture.Volume;
+    private readonly bool swirls = hair.Marks.Any(m => m.Kind == MarkKind.Swirl);
     private readonly float stiffness = hair.Diameter switch { Diameter.Fine => 0.85f, Diameter.Coarse => 1.25f, _ => 1f };
 
     /// <summary>How much room hair takes, from density and diameter; 1 for medium.</summary>
@@ -52,7 +53,7 @@ internal sealed class March(HeadForm head, Strands strands, PartLine part, sbyte
         var fromCrown = (at - Landmarks.Crown).Length();
         lift *= 0.35f + 0.65f * Curve.Smooth(0.5f, 3f, fromCrown);
         lift *= sweptBack ? 1.5f : 1;
-        var combed = Fringe.Has(hair.Cut, strands.Scalp[strand]) ? Fringe.Forward(at, n) : flow.At(at, n, sides[strand]);
+        var combed = Fringe.Has(hair.Cut, strands.Scalp[strand]) ? Fringe.Forward(at, n) : flow.At(at, n, sides[strand], 0);
 
         // Tight curls stand off the scalp, each lock its own way, so that no gap opens along the part.
         var astray = new Vector3(Hash.Signed(l, 16), Hash.Signed(l, 17), Hash.Signed(l, 18));
@@ -105,9 +106,21 @@ internal sealed class March(HeadForm head, Strands strands, PartLine part, sbyte
                 var comb = 0.55f * step * (1 - Curve.Smooth(9f, 15f, s));
                 if (comb > 0)
                 {
-                    var combed = isFringe ? Fringe.Forward(at, n) : flow.At(at, n, side);
+                    var combed = isFringe ? Fringe.Forward(at, n) : flow.At(at, n, side, s);
+                    if (Vector3.Dot(dir, combed) < -0.3f)
+                    {
+                        // Hair that grows against the comb goes round, it does not stand up.
+                        combed = Vector3.Normalize(combed + Vector3.Cross(n, dir) * (1.2f * side));
+                    }
+
                     dir = Vector3.Normalize(Vector3.Lerp(dir, combed, MathF.Min(comb, 1)));
                 }
+            }
+
+            if (swirls && s < 12 && at.Y > -1 && field.W > want + 0.6f)
+            {
+                // What a swirl drives off the head comes back to it.
+                dir -= n * MathF.Min(0.5f * step * (field.W - want - 0.6f), 1);
             }
 
             dir.Y -= gravity * step * Math.Clamp(s / 6, 0.1f, 1f);

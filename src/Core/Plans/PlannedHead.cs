@@ -13,7 +13,7 @@ namespace Wendro.Core.Plans;
 public sealed class PlannedHead
 {
     private readonly Lazy<IReadOnlyList<Finding>> findings;
-    private readonly Lazy<bool[]?> white;
+    private readonly Lazy<bool[]?[]?> white;
 
     private PlannedHead(
         HairLooks looks,
@@ -30,7 +30,7 @@ public sealed class PlannedHead
         IReadOnlyList<bool> hardlySeen)
     {
         HardlySeen = hardlySeen;
-        white = new(() => StrandLevels.White(hair, map));
+        white = new(() => StrandLevels.White(hair, map, looks.OnHead.Lengths));
         Looks = looks;
         Hair = hair;
         Plan = plan;
@@ -110,7 +110,7 @@ public sealed class PlannedHead
         var map = StrandMap.Of(strands, looks.Head.ZonesFor(plan.Part), firsts, count);
         var levels = StrandLevels.All(cutting.Hair, map, panels, looks.OnHead.Lengths, Moment.Rinsed);
         var drawn = new byte[levels.Length];
-        StrandLevels.Draw(strands, levels, null, StrandLevels.White(cutting.Hair, map), drawn);
+        StrandLevels.Draw(strands, levels, null, StrandLevels.White(cutting.Hair, map, looks.OnHead.Lengths), drawn);
         Tally Tally(Wear wear) => Blend.Tally.Of(looks.Weights(wear), map, strands, levels, cutting.Hair);
         return new PlannedHead(
             looks,

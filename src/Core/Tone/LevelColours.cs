@@ -45,6 +45,12 @@ public static class LevelColours
         return $"#{Encode(r):x2}{Encode(g):x2}{Encode(b):x2}";
     }
 
+    /// <summary>Byte white hair is drawn with: it has no level. Hair of level 10 is drawn a hundredth below.</summary>
+    public const byte White = 255;
+
+    /// <summary>CIE L*, chroma and hue of white hair between others. Model assumption.</summary>
+    private const double WhiteLightness = 72, WhiteChroma = 4, WhiteHue = 85;
+
     /// <summary>Table of linear light, 0..65535 for red, green and blue, by level byte and shade: 256 × 128 × 3.</summary>
     /// <param name="tone">−1 cool .. 0 untoned .. 1 warm.</param>
     public static ushort[] Table(double tone = 0)
@@ -52,7 +58,7 @@ public static class LevelColours
         var table = new ushort[256 * Shades * 3];
         for (var l = 0; l < 256; l++)
         {
-            var (r, g, b) = Linear(Units.Level.FromByte((byte)l), tone);
+            var (r, g, b) = l == White ? WhiteHair() : Linear(Units.Level.FromByte((byte)l), tone);
             for (var s = 0; s < Shades; s++)
             {
                 // A byte carries the square root of shade, so dark shades keep their steps; shadows get warmer.
@@ -67,6 +73,9 @@ public static class LevelColours
 
         return table;
     }
+
+    private static (double R, double G, double B) WhiteHair() =>
+        FromLab(WhiteLightness, WhiteChroma * Math.Cos(WhiteHue * Math.PI / 180), WhiteChroma * Math.Sin(WhiteHue * Math.PI / 180));
 
     /// <summary>8-bit sRGB of a linear value 0..1.</summary>
     public static byte Encode(double linear)
