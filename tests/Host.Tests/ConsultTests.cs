@@ -132,4 +132,88 @@ public sealed class ConsultTests(Server server) : IClassFixture<Server>
         Assert.False(await InSightAsync());
         Assert.Contains((await ReadAsync(visit))["safety"]!.AsArray(), s => (string?)s!["reason"] == "Cleared here in March, same product");
     }
+
+    [Fact]
+    public async Task Marks_and_zones_that_differ_are_kept_and_count()
+    {
+        var visit = await http.NewVisitAsync();
+        var (status, view) = await PutAsync(visit, b =>
+        {
+            b["hair"]!["marked"] = JsonNode.Parse("""[{"kind":"undercut","x":0,"y":-16,"radiusCm":6},{"kind":"swirl","x":2,"y":6,"radiusCm":2,"clockwise":false}]""");
+            b["hair"]!["byZone"] = JsonNode.Parse("""{"crown":{"naturalLevel":3,"greyShare":0.5}}""");
+        });
+        Assert.Equal(200, status);
+        Assert.False((bool)view!["hair"]!["marked"]![1]!["clockwise"]!);
+        var panels = (await http.ReadAsync($"/api/visits/{visit}/plan/panels")).AsArray();
+        double Area(string zone) => panels.Where(p => (string)p!["zone"]! == zone).Sum(p => (double)p!["areaCm2"]!);
+        Assert.True(Area("nape") < Area("lowerBack"));
+        Assert.All(panels.Where(p => (string)p!["zone"]! == "crown"), p => Assert.Equal(3, (double)p!["meanLevel"]!, 1e-6));
+        var levels = await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/plan/levels?moment=before", UriKind.Relative));
+        Assert.Contains((byte)255, levels);
+    }
+
+    [Theory]
+    [InlineData("marked", """[{"kind":"swirl","x":0,"y":0,"radiusCm":40}]""", "hair.marked[0].radiusCm")]
+    [InlineData("byZone", """{"crown":{"naturalLevel":11}}""", "hair.byZone.crown.naturalLevel")]
+    [InlineData("cut", """{"hemCm":34,"fringeCm":1}""", "hair.cut.fringeCm")]
+    [InlineData("cut", """{"hemCm":34,"evenCm":90}""", "hair.cut.evenCm")]
+    [InlineData("history", """[{"fromCm":0,"toCm":34,"state":"natural","level":5,"warmth":3}]""", "hair.history[0].warmth")]
+    public async Task What_can_not_be_is_named_by_field_and_nothing_is_lost(string field, string value, string error)
+    {
+        var visit = await http.NewVisitAsync();
+        var (status, body) = await PutAsync(visit, b => b["hair"]![field] = JsonNode.Parse(value));
+        Assert.Equal(400, status);
+        Assert.NotNull(body!["errors"]![error]);
+        Assert.Equal(0, (int)(await ReadAsync(visit))["version"]!);
+    }
+
+    [Fact]
+    public async Task The_strand_grows_and_what_passes_the_ends_is_cut()
+    {
+        var visit = await http.NewVisitAsync();
+        await PutAsync(visit, b => b["hair"]!["history"] = JsonNode.Parse(
+            """[{"fromCm":0,"toCm":30,"state":"lightened","level":8},{"fromCm":30,"toCm":34,"state":"coloured","level":6}]"""));
+        var (status, grown) = await http.PostAsync($"/api/visits/{visit}/consult/grown", """{"weeks":26}""");
+        Assert.Equal(200, status);
+        var bands = grown!.AsArray();
+        Assert.Equal(("natural", 7.5), ((string)bands[0]!["state"]!, (double)bands[0]!["toCm"]!));
+        Assert.Equal(34, (double)bands[^1]!["toCm"]!);
+        Assert.Equal(2, bands.Count);
+        Assert.Equal(400, (await http.PostAsync($"/api/visits/{visit}/consult/grown", """{"weeks":-1}""")).Status);
+    }
+
+    [Fact]
+    public async Task The_look_she_wants_has_the_light_she_wants_and_stores_nothing()
+    {
+        var visit = await http.NewVisitAsync();
+        async Task<byte[]> LookAsync(string wish)
+        {
+            using var content = new StringContent($"{{\"wish\":{wish}}}", System.Text.Encoding.UTF8, "application/json");
+            var answer = await http.PostAsync(new Uri($"/api/visits/{visit}/consult/look", UriKind.Relative), content);
+            Assert.Equal(200, (int)answer.StatusCode);
+            return await answer.Content.ReadAsByteArrayAsync();
+        }
+
+        double Light(byte[] levels) => levels.Count(l => l > 156) / (double)levels.Length;
+        var little = await LookAsync("""{"endsLevel":9,"faceFrameLift":0,"lightShareLow":0.1,"lightShareHigh":0.2}""");
+        var much = await LookAsync("""{"endsLevel":9,"faceFrameLift":0,"lightShareLow":0.6,"lightShareHigh":0.8}""");
+        Assert.True(Light(much) > 2 * Light(little));
+        Assert.Equal(1, (int)(await http.ReadAsync($"/api/visits/{visit}/plan"))["revision"]!);
+        Assert.Equal(400, (await http.PostAsync($"/api/visits/{visit}/consult/look", """{"wish":{"endsLevel":12}}""")).Status);
+        Assert.Equal(400, (await http.PostAsync($"/api/visits/{visit}/consult/look", """{"wish":null}""")).Status);
+    }
+
+    [Fact]
+    public async Task Why_shows_a_sum_that_can_be_done_by_hand()
+    {
+        var view = await ReadAsync(await http.NewVisitAsync());
+        var ground = view["verdict"]!["grounds"]!.AsArray().Single(g => (string)g!["what"]! == "Visit 1")!;
+        var text = (string)ground["value"]!;
+        double After(string mark) => double.Parse(
+            System.Text.RegularExpressions.Regex.Match(text, mark + @"([\d.]+)").Groups[1].Value, System.Globalization.CultureInfo.InvariantCulture);
+        var (cap, x, k, tau, lift) = (After("cap "), After(@"\) = "), After("; k = "), After("τ = "), After("lift = .*= "));
+        Assert.Equal(lift, cap * (1 - Math.Exp(-x * k / tau)), 0.02);
+        var from = double.Parse(text[..text.IndexOf(' ', StringComparison.Ordinal)], System.Globalization.CultureInfo.InvariantCulture);
+        Assert.Contains($"{from + lift:0.0} ±", text, StringComparison.Ordinal);
+    }
 }

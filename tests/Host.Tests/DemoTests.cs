@@ -20,43 +20,48 @@ public sealed class DemoTests : IDisposable
     }
 
     [Fact]
-    public async Task Three_clients_come_today_each_with_a_plan_and_one_of_them_is_flawed()
+    public async Task Seven_clients_come_today_with_five_kinds_of_hair_and_one_plan_is_flawed_on_purpose()
     {
         var http = demo.CreateClient();
         var day = (await http.ReadAsync("/api/day")).AsArray();
-        Assert.Equal(3, day.Count);
+        Assert.Equal(7, day.Count);
         Assert.Equal(day.Select(v => (DateTimeOffset)v!["startsAt"]!).Order(), day.Select(v => (DateTimeOffset)v!["startsAt"]!));
-        var alarms = new List<int>();
-        foreach (var visit in day)
-        {
-            Assert.True((int)visit!["painted"]! > 20);
-            var plan = await http.ReadAsync($"/api/visits/{visit["visitId"]}/plan");
-            alarms.Add(plan["findings"]!.AsArray().Count(f => (string)f!["severity"]! == "alarm"));
-        }
+        Assert.Equal(4, day.Select(v => (string)v!["hair"]!["curl"]!).Distinct().Count());
+        Assert.Contains(day, v => (string)v!["hair"]!["diameter"]! == "fine" && (double)v["hair"]!["cut"]!["hemCm"]! < 25);
+        Assert.Contains(day, v => v!["hair"]!["history"]?.AsArray().Any(b => (double)b!["share"]! < 1) == true);
+        Assert.Contains(day, v => (double)v!["hair"]!["greyShare"]! > 0.3);
+        Assert.Contains(day, v => v!["hair"]!["marked"]?.AsArray().Any(m => (string)m!["kind"]! == "undercut") == true);
+        Assert.All(day, v => Assert.True((int)v!["painted"]! > 20));
+        var flawed = await http.ReadAsync($"/api/visits/{Visit(day, "Perrin Askew")}/plan");
+        Assert.True(Alarms(flawed["findings"]!.AsArray()) > 0);
+        var sound = await http.ReadAsync($"/api/visits/{Visit(day, "Maelis Thornby")}/plan");
+        Assert.Equal(0, Alarms(sound["findings"]!.AsArray()));
 
-        Assert.Equal(1, alarms.Count(a => a > 0));
+        // A patch test of some days ago is noted where the file says so.
+        Assert.DoesNotContain((await http.ReadAsync($"/api/visits/{Visit(day, "Maelis Thornby")}/glance"))["missing"]!.AsArray(), m => ((string)m!).Contains("Patch", StringComparison.Ordinal));
+        Assert.Contains((await http.ReadAsync($"/api/visits/{Visit(day, "Perrin Askew")}/glance"))["missing"]!.AsArray(), m => ((string)m!).Contains("Patch", StringComparison.Ordinal));
     }
+
+    private static string Visit(JsonArray day, string client) => (string)day.Single(v => (string)v!["client"]! == client)!["visitId"]!;
 
     [Fact]
     public async Task The_flawed_plan_is_mended_by_the_fixes_offered()
     {
         var http = demo.CreateClient();
-        foreach (var visit in (await http.ReadAsync("/api/day")).AsArray().Select(v => (string)v!["visitId"]!))
+        var visit = Visit((await http.ReadAsync("/api/day")).AsArray(), "Perrin Askew");
+        var plan = await http.ReadAsync($"/api/visits/{visit}/plan");
+        var findings = plan["findings"]!.AsArray();
+        var revision = (int)plan["revision"]!;
+        for (var turns = 0; turns < 30 && Mending(findings) is { } fix; turns++)
         {
-            var plan = await http.ReadAsync($"/api/visits/{visit}/plan");
-            var findings = plan["findings"]!.AsArray();
-            var revision = (int)plan["revision"]!;
-            for (var turns = 0; turns < 30 && Mending(findings) is { } fix; turns++)
-            {
-                var (status, change) = await http.EditAsync(visit, revision, fix.ToJsonString());
-                Assert.Equal(200, status);
-                var after = change!["findings"]!.AsArray();
-                Assert.True(Alarms(after) <= Alarms(findings));
-                (findings, revision) = (after, (int)change["revision"]!);
-            }
-
-            Assert.Equal(0, Alarms(findings));
+            var (status, change) = await http.EditAsync(visit, revision, fix.ToJsonString());
+            Assert.Equal(200, status);
+            var after = change!["findings"]!.AsArray();
+            Assert.True(Alarms(after) <= Alarms(findings));
+            (findings, revision) = (after, (int)change["revision"]!);
         }
+
+        Assert.Equal(0, Alarms(findings));
     }
 
     [Fact]
