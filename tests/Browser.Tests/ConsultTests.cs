@@ -56,6 +56,57 @@ public sealed class ConsultTests
         Assert.All(app.ConsoleErrors, e => Assert.Contains("409", e, StringComparison.Ordinal));
     }
 
+    [Fact]
+    public void Marks_zones_and_the_wish_move_her_head()
+    {
+        using var app = new App();
+        app.Browser.Navigate().GoToUrl(app.Address);
+        app.Click("a visit", By.XPath("//a[contains(., 'Maelis Thornby')]"));
+        app.Click("Consult", By.XPath("//nav//a[contains(., 'Consult')]"));
+        app.Find("the line between", By.CssSelector("[role='slider'][aria-label='Between As it is and As she wants it']"));
+        long Pixels() => (long)app.Browser.ExecuteScript(
+            "const c = document.querySelector(\"canvas[aria-label^='Her head']\"); let s = 0; for (const v of c.getContext('2d').getImageData(0, 0, c.width, c.height).data) s += v; return s;")!;
+
+        // The line is moved with keys: more of the wish, lighter.
+        var half = Pixels();
+        for (var k = 0; k < 6; k++)
+        {
+            app.Named("slider", "Between As it is and As she wants it").SendKeys(Keys.ArrowLeft);
+        }
+
+        app.Until("more of the wish", _ => Pixels() > half ? "yes" : null);
+
+        // Less light wanted: darker.
+        var light = Pixels();
+        for (var k = 0; k < 4; k++)
+        {
+            app.Named("slider", "Ends").SendKeys(Keys.ArrowLeft);
+        }
+
+        app.Until("a darker look", _ => Pixels() < light ? "yes" : null);
+
+        // A swirl is marked with keys, and moved by its numbers.
+        app.Button("+ mark a place").Click();
+        app.Find("swirl", By.XPath("//*[@aria-label='What to mark']//button[contains(., 'swirl')]")).SendKeys(Keys.Enter);
+        app.Find("its reach", By.CssSelector("[role='slider'][aria-label='Reach of swirl 1']"));
+        Saved(app);
+        app.Click("elsewhere", By.XPath("//h2[.='Can it be done']"));
+
+        // The nape is darker than the rest.
+        app.Click("differs by zone", By.XPath("//button[normalize-space(.)='nowhere']"));
+        var level = app.Find("natural level there", By.CssSelector("input[aria-label='Natural level there']"));
+        level.SendKeys("2" + Keys.Tab);
+        app.Until("the nape named", d => d.FindElements(By.XPath("//button[normalize-space(.)='nape']")).FirstOrDefault());
+        Saved(app);
+        app.Click("elsewhere", By.XPath("//h2[.='Can it be done']"));
+
+        // She came before: the strand grows.
+        app.Click("grown since", By.XPath("//button[normalize-space(.)='Grown since…']"));
+        app.Button("Let it grow").Click();
+        Saved(app);
+        Assert.Empty(app.ConsoleErrors);
+    }
+
     private static string Verdict(App app) => app.Find("the verdict", By.CssSelector("[aria-label='Verdict']")).Text;
 
     private static string Forecast(App app) => app.Find("the curve", By.CssSelector("svg[aria-label^='Forecast']")).GetAttribute("aria-label")!;

@@ -80,7 +80,9 @@ public sealed class JourneyTests
         app.Find("her name", By.CssSelector("input[aria-label='Name']")).SendKeys("Wilhelmina Oake");
         app.Button("Begin").Click();
         Drawn(app);
-        Assert.Contains("/section", app.Browser.Url, StringComparison.Ordinal);
+        Assert.Contains("/consult", app.Browser.Url, StringComparison.Ordinal);
+        app.Click("Section", By.XPath("//nav//a[contains(., 'Section')]"));
+        app.Find("zone settings", By.CssSelector("[aria-label='Zone settings']"));
 
         // Cut the zone the panel lies in: thinner sections, more panels.
         var panels = app.Browser.FindElements(Panels).Count;
@@ -91,9 +93,9 @@ public sealed class JourneyTests
 
         app.Click("Paint", By.XPath("//nav//a[contains(., 'Paint')]"));
         Assert.Contains("Nothing is painted yet", app.Find("second look", By.CssSelector("[aria-label='Second look']")).Text, StringComparison.Ordinal);
-        app.Click("a panel", By.CssSelector("[role='button'][aria-label^='upper back, row 1, panel 2']"));
+        var panel = PickOnMap(app, "upper back, row 1");
         app.Click("V", By.XPath("//button[@role='radio'][contains(., 'V')]"));
-        app.Until("a painted panel", d => d.FindElements(By.CssSelector("[role='button'][aria-label^='upper back, row 1, panel 2, level']")).FirstOrDefault());
+        app.Until("a painted panel", d => d.FindElements(By.CssSelector($"[role='button'][aria-label^='{panel}, level']")).FirstOrDefault());
         Saved(app);
         app.Click("zone like this", By.XPath("//button[contains(., 'Zone like this')]"));
         app.Until("stripes to be told", _ => Findings(app).Contains("Stripes, upper back") ? "yes" : null);

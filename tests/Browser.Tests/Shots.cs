@@ -11,11 +11,11 @@ public sealed class Shots
         using var app = new App();
         app.Browser.Navigate().GoToUrl(app.Address);
         app.Until("all pictures and glances", d =>
-            d.FindElements(By.CssSelector("img")).Count == 6
+            d.FindElements(By.CssSelector("img")).Count == 14
             && (bool)((IJavaScriptExecutor)d).ExecuteScript("return [...document.images].every(i => i.complete && i.naturalWidth > 0)")!
             && d.FindElements(By.XPath("//*[contains(., 'Looking at the plan')]")).Count == 0
             && d.FindElements(By.XPath("//*[contains(text(), 'panels painted') or contains(., 'panels painted')]")).Count > 0
-            ? d : null);
+            ? d : null, seconds: 120);
         Take(app, "day");
 
         Open(app, "Maelis Thornby");
@@ -34,10 +34,20 @@ public sealed class Shots
         app.Find("the verdict", By.CssSelector("[aria-label='Verdict']"));
         Take(app, "consult");
 
-        Open(app, "Ottoline Fjeldra");
+        Open(app, "Zuriel Hallomay");
+        Take(app, "paint-curls");
+        Open(app, "Bergith Lanmoore");
+        app.Click("Consult", By.XPath("//nav//a[contains(., 'Consult')]"));
+        app.Find("the line between", By.CssSelector("[role='slider'][aria-label='Between As it is and As she wants it']"));
+        Take(app, "consult-grey");
+
+        Open(app, "Tindra Okelunde");
         app.Click("Section", By.XPath("//nav//a[contains(., 'Section')]"));
         app.Find("zone settings", By.CssSelector("[aria-label='Zone settings']"));
         Take(app, "section");
+        app.Button("Start from a pattern").Click();
+        app.Until("the patterns", d => d.FindElements(By.CssSelector("[aria-label='Patterns'] > li")).Count == 21 ? d : null);
+        Take(app, "patterns");
         Assert.Empty(app.ConsoleErrors);
     }
 

@@ -53,26 +53,67 @@ internal sealed record Texture
     /// <summary>A wave so slight that nobody calls it one.</summary>
     private static readonly Texture Straight = new()
     {
-        Points = 32, Closer = 0.62f, Locks = 340, Pull = 0.62f, CentreLine = 1, Volume = 1,
-        SwingCm = 0.28f, TurnCm = 13, TurnSpreadCm = 4, FromCm = 7, ToCm = 16,
+        Points = 32,
+        Closer = 0.62f,
+        Locks = 340,
+        Pull = 0.62f,
+        CentreLine = 1,
+        Volume = 1,
+        SwingCm = 0.28f,
+        TurnCm = 13,
+        TurnSpreadCm = 4,
+        FromCm = 7,
+        ToCm = 16,
     };
 
     private static readonly Texture Wavy = new()
     {
-        Points = 64, Closer = 0.3f, Locks = 340, Pull = 0.62f, CentreLine = 0.93f, Volume = 1.25f,
-        SwingCm = 0.85f, TurnCm = 8.5f, TurnSpreadCm = 2, Depth = 0.45f, FromCm = 2, ToCm = 11,
+        Points = 64,
+        Closer = 0.3f,
+        Locks = 340,
+        Pull = 0.62f,
+        CentreLine = 0.93f,
+        Volume = 1.25f,
+        SwingCm = 0.85f,
+        TurnCm = 8.5f,
+        TurnSpreadCm = 2,
+        Depth = 0.45f,
+        FromCm = 2,
+        ToCm = 11,
     };
 
     private static readonly Texture Curly = new()
     {
-        Points = 96, Closer = 0.1f, Locks = 640, Pull = 0.78f, CentreLine = 0.66f, Volume = 1.6f,
-        SwingCm = 0.95f, TurnCm = 3.2f, TurnSpreadCm = 0.5f, Coils = true, FromCm = 1, ToCm = 9,
+        Points = 96,
+        Closer = 0.1f,
+        Locks = 640,
+        Pull = 0.78f,
+        CentreLine = 0.66f,
+        Volume = 1.6f,
+        SwingCm = 0.95f,
+        TurnCm = 3.2f,
+        TurnSpreadCm = 0.5f,
+        Coils = true,
+        FromCm = 1,
+        ToCm = 9,
     };
 
     private static readonly Texture Coily = new()
     {
-        Points = 96, Closer = 0, Locks = 1600, Pull = 0.7f, CentreLine = 0.5f, Volume = 1.6f, Gravity = 0.035f, Upright = true,
-        SwingCm = 0.36f, TurnCm = 0.95f, TurnSpreadCm = 0.15f, Coils = true, FromCm = 0.2f, ToCm = 1.5f,
+        Points = 96,
+        Closer = 0,
+        Locks = 1600,
+        Pull = 0.7f,
+        CentreLine = 0.5f,
+        Volume = 1.6f,
+        Gravity = 0.035f,
+        Upright = true,
+        SwingCm = 0.36f,
+        TurnCm = 0.95f,
+        TurnSpreadCm = 0.15f,
+        Coils = true,
+        FromCm = 0.2f,
+        ToCm = 1.5f,
     };
 
     /// <summary>The texture of a curl.</summary>

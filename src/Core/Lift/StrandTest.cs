@@ -15,8 +15,11 @@ public sealed record Reading(double Minutes, double Level);
 /// <param name="Readings">What was seen, in any order.</param>
 public sealed record StrandTest(Lightener Lightener, double Volume, Covering Covering, IReadOnlyList<Reading> Readings)
 {
-    /// <summary>How far an eye's reading lies from the truth, standard deviation, levels. Model assumption.</summary>
-    public const double ReadingSpread = 0.25;
+    /// <summary>
+    /// How far an eye's reading lies from the truth, standard deviation, levels: a practised eye is within a quarter level,
+    /// mostly well within. Model assumption.
+    /// </summary>
+    public const double ReadingSpread = 0.17;
 
     private const int Steps = 60;
     private const double Nudge = 1e-4;

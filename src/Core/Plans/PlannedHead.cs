@@ -14,6 +14,7 @@ public sealed class PlannedHead
 {
     private readonly Lazy<IReadOnlyList<Finding>> findings;
     private readonly Lazy<bool[]?[]?> white;
+    private readonly Sight sight;
 
     private PlannedHead(
         HairLooks looks,
@@ -24,12 +25,8 @@ public sealed class PlannedHead
         StrandMap map,
         byte[] levels,
         byte[] drawn,
-        Tally down,
-        Tally? tied,
-        IReadOnlyList<double> seenShares,
-        IReadOnlyList<bool> hardlySeen)
+        Sight sight)
     {
-        HardlySeen = hardlySeen;
         white = new(() => StrandLevels.White(hair, map, looks.OnHead.Lengths));
         Looks = looks;
         Hair = hair;
@@ -39,10 +36,8 @@ public sealed class PlannedHead
         Map = map;
         Levels = levels;
         Drawn = drawn;
-        Down = down;
-        Tied = tied;
-        Measures = Measures.Of(down, seenShares);
-        findings = new(() => Blend.Findings.Of(new Judged(hair, plan.Wish, panels, Measures, down, tied)));
+        this.sight = sight;
+        findings = new(() => Blend.Findings.Of(new Judged(hair, plan.Wish, panels, Measures, Down, Tied)));
     }
 
     /// <summary>The hair, its part and all that is seen of it.</summary>
@@ -70,19 +65,19 @@ public sealed class PlannedHead
     public byte[] Drawn { get; }
 
     /// <summary>What is seen worn down.</summary>
-    public Tally Down { get; }
+    public Tally Down => sight.Down.Value;
 
     /// <summary>What is seen tied high; null if she never ties it.</summary>
-    public Tally? Tied { get; }
+    public Tally? Tied => sight.Tied.Value;
 
     /// <summary>Whether a panel shows less than <see cref="HardlyShare"/> of what its share of all hair would, in every wear she uses.</summary>
-    public IReadOnlyList<bool> HardlySeen { get; }
+    public IReadOnlyList<bool> HardlySeen => sight.Hidden.Value;
 
     /// <summary>Below this share of what it would show if all hair showed alike, a panel is hardly seen. Model assumption.</summary>
     public const double HardlyShare = 0.2;
 
     /// <summary>The measures, rinsed.</summary>
-    public Measures Measures { get; }
+    public Measures Measures => sight.Measures.Value;
 
     /// <summary>What is wrong, worst first.</summary>
     public IReadOnlyList<Finding> Findings => findings.Value;
@@ -111,20 +106,7 @@ public sealed class PlannedHead
         var levels = StrandLevels.All(cutting.Hair, map, panels, looks.OnHead.Lengths, Moment.Rinsed);
         var drawn = new byte[levels.Length];
         StrandLevels.Draw(strands, levels, null, StrandLevels.White(cutting.Hair, map, looks.OnHead.Lengths), drawn);
-        Tally Tally(Wear wear) => Blend.Tally.Of(looks.Weights(wear), map, strands, levels, cutting.Hair);
-        return new PlannedHead(
-            looks,
-            cutting.Hair,
-            plan,
-            cut,
-            panels,
-            map,
-            levels,
-            drawn,
-            Tally(Wear.Down),
-            plan.Wears.Contains(Wear.TiedHigh) ? Tally(Wear.TiedHigh) : null,
-            SharesOf(looks.Weights(Wear.Down), map),
-            Hidden(looks, plan, map));
+        return new PlannedHead(looks, cutting.Hair, plan, cut, panels, map, levels, drawn, Sight.Of(looks, cutting.Hair, plan, map, levels));
     }
 
     /// <summary>The next plan on the same head. Where only paint changed, only that paint's strands are computed.</summary>
@@ -164,10 +146,7 @@ public sealed class PlannedHead
             Map,
             levels,
             drawn,
-            Down.After(strands, Levels, levels),
-            Tied?.After(strands, Levels, levels),
-            Measures.SeenShares,
-            HardlySeen);
+            sight.After(strands, Levels, levels, () => Sight.Of(Looks, Hair, next, Map, levels)));
     }
 
     /// <summary>Level bytes to draw at another moment.</summary>
@@ -220,38 +199,5 @@ public sealed class PlannedHead
         var paint = next.Zones[before.Panel.Key.Zone].Of(before.Panel.Key);
         var same = before.Painted?.Paint == paint && (paint is null || before.Formula == next.FormulaOf(paint.Formula));
         return same ? before : Planned(before.Panel, next);
-    }
-
-    private static bool[] Hidden(HairLooks looks, Plan plan, StrandMap map)
-    {
-        var hidden = new bool[map.StrandsOf.Count];
-        Array.Fill(hidden, true);
-        foreach (var wear in plan.Wears)
-        {
-            var shares = SharesOf(looks.Weights(wear), map);
-            for (var p = 0; p < hidden.Length; p++)
-            {
-                hidden[p] &= shares[p] < HardlyShare * map.StrandsOf[p].Length / map.Panel.Length;
-            }
-        }
-
-        return hidden;
-    }
-
-    private static double[] SharesOf(SeenWeights weights, StrandMap map)
-    {
-        var shares = new double[map.StrandsOf.Count];
-        long all = 0;
-        for (var i = 0; i < map.Panel.Length; i++)
-        {
-            var seen = weights.OfStrand(i);
-            all += seen;
-            if (map.Panel[i] >= 0)
-            {
-                shares[map.Panel[i]] += seen;
-            }
-        }
-
-        return shares.Select(s => s / Math.Max(all, 1)).ToArray();
     }
 }

@@ -27,7 +27,7 @@ export function Num(props: {
         max={max}
         step={step}
         value={value}
-        suffix={unit}
+        suffix={value === null ? undefined : unit}
         placeholder={placeholder}
         status={error ? "error" : undefined}
         changeOnBlur

@@ -33,6 +33,7 @@ export function StrandBands({
     ? told
     : [{ fromCm: 0, toCm: length, state: "natural", level: hair.naturalLevel, share: 1, porosity: null }];
   const [drag, setDrag] = useState<{ edge: number; cm: number }>();
+  const [growing, setGrowing] = useState(false);
   const svg = useRef<SVGSVGElement>(null);
   const perCm = height / length;
   const edgeAt = (i: number) => (drag?.edge === i ? drag.cm : bands[i].toCm);
@@ -178,7 +179,20 @@ export function StrandBands({
             </Button>
           </Popover>
         ))}
-        <Popover trigger="click" content={<GrownSince visit={visit} set={set} />}>
+        <Popover
+          trigger="click"
+          open={growing}
+          onOpenChange={setGrowing}
+          content={
+            <GrownSince
+              visit={visit}
+              set={(grown) => {
+                set(grown);
+                setGrowing(false);
+              }}
+            />
+          }
+        >
           <Button>Grown since…</Button>
         </Popover>
       </div>

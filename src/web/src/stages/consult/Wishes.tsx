@@ -81,14 +81,14 @@ export function Wishes({ wish, onTry, edit }: Props) {
       }))}
       <Popover
         trigger="click"
-        placement="top"
+        placement="rightBottom"
         content={
           <fieldset className="wishes more" aria-label="More of what she wants">
             {slider("Mids", mids(wish), [1, 10, 0.5], `level ${mids(wish).toFixed(1)}`, (midsLevel) => ({
               midsLevel,
             }))}
             <div className="wish">
-              <span>How much light</span>
+              <span>Light</span>
               <Slider
                 range
                 min={0}
@@ -107,7 +107,7 @@ export function Wishes({ wish, onTry, edit }: Props) {
             {slider("Roots", wish.rootSoftness, [0.2, 1.6, 0.1], softWords(wish.rootSoftness), (v) => ({
               rootSoftness: Number(v.toFixed(1)),
             }))}
-            {slider("Cool to warm", wish.tone, [-1, 1, 0.1], toneWords(wish.tone), (v) => ({
+            {slider("Tone", wish.tone, [-1, 1, 0.1], toneWords(wish.tone), (v) => ({
               tone: Number(v.toFixed(1)),
             }))}
             <Segmented

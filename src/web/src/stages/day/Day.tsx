@@ -31,6 +31,8 @@ export function Day() {
     refetchOnMount: "always",
   });
   const [open, setOpen] = useState(false);
+  // One head after another: each is made once, and the first is there soonest.
+  const [turn, setTurn] = useState(0);
   useEffect(() => {
     document.title = "Wendro";
   }, []);
@@ -55,7 +57,7 @@ export function Day() {
         <p className="calm">Nobody is booked today. A new client is one tap and one name.</p>
       )}
       <ol className="visits">
-        {data?.map((v) => (
+        {data?.map((v, i) => (
           <li key={v.visitId}>
             <Link to={`/visits/${v.visitId}/paint`} className="visit">
               <time>
@@ -66,24 +68,30 @@ export function Day() {
                 })}
               </time>
               <span className="heads">
-                <img
-                  alt={`${v.client} as she is`}
-                  src={`/api/visits/${v.visitId}/plan/picture?angle=30&moment=before&width=150&r=${v.revision}`}
-                  width="150"
-                  height="185"
-                />
-                <img
-                  alt={`${v.client} as planned`}
-                  src={`/api/visits/${v.visitId}/plan/picture?angle=30&width=150&r=${v.revision}`}
-                  width="150"
-                  height="185"
-                />
+                {i <= turn &&
+                  [
+                    { moment: "before", as: "as she is" },
+                    { moment: "rinsed", as: "as planned" },
+                  ].map((p) => (
+                    <img
+                      key={p.moment}
+                      alt={`${v.client} ${p.as}`}
+                      src={`/api/visits/${v.visitId}/plan/picture?angle=30&moment=${p.moment}&width=150&r=${v.revision}`}
+                      width="150"
+                      height="185"
+                    />
+                  ))}
               </span>
               <span className="about">
                 <strong>{v.client}</strong>
                 <span>{v.about}</span>
                 <span className="soft">{hairWords(v.hair)}</span>
-                <AtAGlance visit={v.visitId} revision={v.revision} />
+                <AtAGlance
+                  visit={v.visitId}
+                  revision={v.revision}
+                  go={i <= turn}
+                  done={() => setTurn((t) => Math.max(t, i + 1))}
+                />
               </span>
             </Link>
           </li>
@@ -98,12 +106,29 @@ export function Day() {
   );
 }
 
-function AtAGlance({ visit, revision }: { visit: string; revision: number }) {
-  const { data } = useQuery({
+function AtAGlance({
+  visit,
+  revision,
+  go,
+  done,
+}: {
+  visit: string;
+  revision: number;
+  go: boolean;
+  done(): void;
+}) {
+  const { data, isFetched } = useQuery({
     queryKey: ["glance", visit, revision],
+    enabled: go,
     queryFn: async () =>
       (await api.GET("/api/visits/{visit}/glance", { params: { path: { visit } } })).data ?? null,
   });
+  // biome-ignore lint/correctness/useExhaustiveDependencies: said once, when it has come
+  useEffect(() => {
+    if (isFetched) {
+      done();
+    }
+  }, [isFetched]);
   if (!data) {
     return <span className="soft">Looking at the plan…</span>;
   }

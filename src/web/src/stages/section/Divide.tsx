@@ -123,9 +123,12 @@ function LeaveRegionOut({ edit }: { edit: Props["edit"] }) {
   const [region, setRegion] = useState<Region>("veil");
   const [size, setSize] = useState(regions.veil.usual);
   const [reason, setReason] = useState("");
+  const [open, setOpen] = useState(false);
   return (
     <Popover
       trigger="click"
+      open={open}
+      onOpenChange={setOpen}
       content={
         <div className="formula" role="group" aria-label="Leave a region out">
           <Select
@@ -156,7 +159,12 @@ function LeaveRegionOut({ edit }: { edit: Props["edit"] }) {
           <Button
             type="primary"
             disabled={reason.trim() === ""}
-            onClick={() => edit({ kind: "leaveOut", region, sizeCm: size, reason })}
+            onClick={async () => {
+              if (await edit({ kind: "leaveOut", region, sizeCm: size, reason })) {
+                setOpen(false);
+                setReason("");
+              }
+            }}
           >
             Leave it out
           </Button>
