@@ -40,7 +40,7 @@ Console.WriteLine();
 Stopwatches.Say("first look: panels, 14k strands, fall, four views", Stopwatches.Of(9, () =>
 {
     var (l, c) = Fresh();
-    PlannedHead.Of(l, c, downOnly);
+    _ = PlannedHead.Of(l, c, downOnly).Measures;
 }, 4), "≤ 250 ms");
 
 var (looks, cutting) = Fresh();
@@ -124,6 +124,28 @@ foreach (var strands in new[] { 3_500, 7_000, 14_000, 28_000 })
         _ = p.Findings.Count;
     }, 30);
     Console.WriteLine($"  {strands,6} strands          {fall.Median,8:0.0} ms {views.Median,10:0.0} ms {e.Median,8:0.00} ms");
+}
+
+Console.WriteLine("Textures and wears           roots+fall    a view   tied high   tucked   swept back   edit, with bands");
+foreach (var curl in Enum.GetValues<Curl>())
+{
+    var worn = hair with { Curl = curl, History = [new Band(0, 5, BandState.Natural, 4), new Band(5, 34, BandState.Lightened, 7, 0.4)] };
+    var l = new HairLooks(head, worn.AsItFalls(), PartLine.Central, Shelves.For(4, 16));
+    var c = new Cutting(head, worn, _ => l.OnHead.LengthAt);
+    var p = Painted(l, c);
+    _ = p.Findings.Count;
+    var f = l.Worn(Wear.Down);
+    var step = 0;
+    var e = Stopwatches.Of(40, () =>
+    {
+        step++;
+        p = p.After(p.Plan.Apply(new SetHeights([p.Panels[step * 37 % p.Panels.Count].Panel.Key.ToString()], StartCm: 4 + step % 7), c).Plan, l, c);
+        _ = p.Findings.Count;
+    }, 20);
+    double Worn(Wear wear) => Stopwatches.Of(3, () => l.OnHead.Worn(wear)).Median;
+    Console.WriteLine(
+        $"  {curl,-10}                {Stopwatches.Of(3, () => new HairOnHead(head, worn, PartLine.Central).Worn(Wear.Down)).Median,8:0} ms {Stopwatches.Of(5, () => Seen.Of(f, View.Of(60, hem))).Median,7:0} ms"
+        + $" {Worn(Wear.TiedHigh),8:0} ms {Worn(Wear.Tucked),6:0} ms {Worn(Wear.SweptBack),8:0} ms {e.Median,8:0.00} ms");
 }
 
 Console.WriteLine("Growth with panels          panels   cut      edit");

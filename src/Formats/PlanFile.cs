@@ -106,6 +106,7 @@ public static class PlanEdits
 
         yield return new SetWish(plan.Wish);
         yield return new SetWears(plan.Wears);
+        yield return new SetStyling(plan.Styled);
         yield return new SetFrame(plan.Frame);
         if (plan.Order is { } order)
         {

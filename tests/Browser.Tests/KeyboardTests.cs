@@ -50,9 +50,63 @@ public sealed class KeyboardTests
         Assert.Empty(app.ConsoleErrors);
     }
 
+    [Fact]
+    public void A_new_client_is_consulted_and_divided_with_keys_alone()
+    {
+        using var app = new App();
+        app.Browser.Navigate().GoToUrl(app.Address);
+        app.Find("the day", By.XPath("//a[contains(., 'Perrin Askew')]"));
+        TabTo(app, "New client");
+        Press(app, Keys.Enter);
+        app.Until("the name", _ => Focused(app) == "Name" ? "yes" : null);
+        Press(app, "Runa of the keys" + Keys.Enter);
+
+        // Her hair: level by typing, curl by its picture.
+        app.Find("the verdict", By.CssSelector("[aria-label='Verdict']"));
+        TabTo(app, "Natural level");
+        Press(app, Keys.Control + "a");
+        Press(app, "4" + Keys.Tab);
+        Answered(app);
+        TabTo(app, "curly");
+        Press(app, Keys.Enter);
+        app.Until("curly", d => d.FindElements(By.CssSelector("[role='radio'][aria-label='curly'][aria-checked='true']")).FirstOrDefault());
+        Answered(app);
+
+        // What she wants, and the line across her head.
+        TabTo(app, "Ends");
+        Press(app, Keys.ArrowRight);
+        app.Until("level 8.5", d => d.FindElements(By.CssSelector("[role='slider'][aria-label='Ends'][aria-valuenow='8.5']")).FirstOrDefault());
+        TabTo(app, "Between As it is");
+        Press(app, Keys.ArrowLeft);
+
+        // On to Section; a pattern is laid, the part moved, a zone worked later.
+        TabTo(app, "Section");
+        Press(app, Keys.Enter);
+        app.Find("working order", By.CssSelector("ol[aria-label='Working order'] li"));
+        TabTo(app, "Part at the hairline");
+        Press(app, Keys.ArrowUp);
+        app.Until("the part moved", d => d.FindElements(By.CssSelector("[role='slider'][aria-label='Part at the hairline'][aria-valuenow='0.5']")).FirstOrDefault());
+        Saved(app);
+        TabTo(app, "Nape later");
+        Press(app, Keys.Enter);
+        app.Until("the nape second", d => d.FindElements(By.CssSelector("ol[aria-label='Working order'] li")).ElementAtOrDefault(1)?.Text.Contains("Nape", StringComparison.Ordinal) == true ? d : null);
+        Saved(app);
+        TabTo(app, "Start from a pattern");
+        Press(app, Keys.Enter);
+        app.Until("the patterns", d => d.FindElements(By.CssSelector("[aria-label='Patterns'] > li")).Count == 21 ? d : null);
+        TabTo(app, "Lay Sun on the curls");
+        Press(app, Keys.Enter);
+        app.Until("three tiers", d => d.FindElements(By.XPath("//*[@aria-label='Working order']//*[contains(@class, 'select')][contains(., 'three tiers')]")).FirstOrDefault());
+        Saved(app);
+        Assert.Empty(app.ConsoleErrors);
+    }
+
+    private static void Answered(App app) => app.Until(
+        "the answers kept", d => d.FindElement(By.CssSelector("[role='status'][aria-label='Consultation']")).Text == "saved" ? d : null);
+
     private static void TabTo(App app, string what)
     {
-        for (var k = 0; k < 80; k++)
+        for (var k = 0; k < 200; k++)
         {
             if (Focused(app).Contains(what, StringComparison.Ordinal))
             {

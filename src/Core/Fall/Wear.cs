@@ -25,6 +25,19 @@ public enum Wear
     SweptBack,
 }
 
+/// <summary>How she wears her hair's texture.</summary>
+public enum Styling
+{
+    /// <summary>As it grows.</summary>
+    Own,
+
+    /// <summary>Blown or pressed straight.</summary>
+    Straight,
+
+    /// <summary>Waved.</summary>
+    Waved,
+}
+
 /// <summary>What follows from a wear.</summary>
 public static class WearFacts
 {

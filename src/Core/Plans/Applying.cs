@@ -119,6 +119,7 @@ public static class Applying
         AlternateRows e => Alternate(plan, e, cutting),
         SetWish e => plan with { Wish = e.Wish },
         SetWears e => plan with { Wears = [.. e.Wears.Order()] },
+        SetStyling e => plan with { Styled = e.Styling },
         SetOrder e => plan with { Order = e.Zones.ToArray() },
         SetReach e => ZoneFacts.All.Aggregate(plan, (p, zone) => p.With(zone, z => Reached(z, zone, e.Reach))),
         _ => throw new InvalidOperationException($"No rule for {edit.GetType().Name}."),

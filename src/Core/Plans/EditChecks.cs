@@ -35,6 +35,9 @@ internal sealed class EditChecks(Plan plan, Func<PanelKey, bool> exists)
                 Range(e.BackCm, -3, 3, "backCm", "cm");
                 Range(e.ZigzagMm ?? 0, 0, 15, "zigzagMm", "mm");
                 break;
+            case SetStyling e:
+                Known(e.Styling, "styling");
+                break;
             case SetFrame e:
                 Known(e.Frame, "frame");
                 break;

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Wendro.Core.Blend;
 using Wendro.Core.Fall;
+using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
@@ -37,6 +38,7 @@ public sealed record ZonePlan(
 /// <param name="LeftOut">Regions left out across zones; null or empty for none.</param>
 /// <param name="Order">Zones in the order they are worked; null as the frame has it.</param>
 /// <param name="LowerFilm">Whether lower layers are covered with film unless something else is said: a house rule.</param>
+/// <param name="Styled">How she wears its texture: the hair is seen as styled.</param>
 public sealed record Plan(
     int Seed,
     PartLine Part,
@@ -47,7 +49,8 @@ public sealed record Plan(
     Frame Frame = Frame.ByZone,
     IReadOnlyList<LeftOut>? LeftOut = null,
     IReadOnlyList<Zone>? Order = null,
-    bool LowerFilm = false)
+    bool LowerFilm = false,
+    Styling Styled = Styling.Own)
 {
     /// <summary>A plan nobody has begun: all zones cut as the house usually does, nothing painted.</summary>
     public static Plan Fresh(int seed = 1, HouseRules? rules = null)
@@ -63,6 +66,18 @@ public sealed record Plan(
             house.Frame,
             house.BabyHairCm > 0 ? [new LeftOut(Region.BabyHair, house.BabyHairCm, "house rule")] : null,
             LowerFilm: house.LowerFilm);
+    }
+
+    /// <summary>Her hair as it is seen: styled straight or waved, or as it grows.</summary>
+    public HairProfile AsWorn(HairProfile hair)
+    {
+        ArgumentNullException.ThrowIfNull(hair);
+        return Styled switch
+        {
+            Styling.Straight => hair with { Curl = Curl.Straight },
+            Styling.Waved => hair with { Curl = Curl.Wavy },
+            _ => hair,
+        };
     }
 
     /// <summary>Regions left out.</summary>

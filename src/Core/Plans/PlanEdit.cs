@@ -33,6 +33,7 @@ namespace Wendro.Core.Plans;
 [JsonDerivedType(typeof(AlternateRows), "alternateRows")]
 [JsonDerivedType(typeof(SetWish), "setWish")]
 [JsonDerivedType(typeof(SetWears), "setWears")]
+[JsonDerivedType(typeof(SetStyling), "setStyling")]
 [JsonDerivedType(typeof(SetFrame), "setFrame")]
 [JsonDerivedType(typeof(SetReach), "setReach")]
 [JsonDerivedType(typeof(SetOrder), "setOrder")]
@@ -120,6 +121,9 @@ public sealed record SetWish(Wish Wish) : PlanEdit;
 
 /// <summary>Changes the wears she uses.</summary>
 public sealed record SetWears(IReadOnlyList<Wear> Wears) : PlanEdit;
+
+/// <summary>Changes how she wears her hair's texture: what is seen follows, lengths and panels stay.</summary>
+public sealed record SetStyling(Styling Styling) : PlanEdit;
 
 /// <summary>Divides the head another way; the order of work follows.</summary>
 public sealed record SetFrame(Frame Frame) : PlanEdit;

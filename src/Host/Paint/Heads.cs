@@ -100,7 +100,7 @@ internal sealed class Heads(HeadForm head)
     /// <summary>A plan on its head, not kept: for previews.</summary>
     public PlannedHead Make(HairProfile hair, Plan plan, PlannedHead? before)
     {
-        var with = LooksFor(hair, plan.Part);
+        var with = LooksFor(plan.AsWorn(hair), plan.Part);
         var cutting = CuttingFor(hair);
         return before is null ? PlannedHead.Of(with, cutting, plan) : before.After(plan, with, cutting);
     }

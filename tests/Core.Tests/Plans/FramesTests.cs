@@ -155,4 +155,15 @@ public sealed class FramesTests
         Assert.Equal(panels.Count, plan.Zones[Zone.UpperBack].Paint.Count);
         Gen.Int[0, panels.Count - 1].Sample(i => Given.Cutting.Cut(plan, Zone.UpperBack).Opposite(panels[i].Key).Row != panels[i].Key.Row);
     }
+
+    [Fact]
+    public void Styling_changes_what_is_seen_and_not_how_she_is_cut()
+    {
+        var plan = Apply(Plan.Fresh(), new SetStyling(Wendro.Core.Fall.Styling.Straight)).Plan;
+        var curly = Wendro.Core.Hair.HairProfile.Usual with { Curl = Wendro.Core.Hair.Curl.Curly };
+        Assert.Equal(Wendro.Core.Hair.Curl.Straight, plan.AsWorn(curly).Curl);
+        Assert.Equal(curly, Plan.Fresh().AsWorn(curly));
+        Assert.True(plan.IsCutLike(Plan.Fresh()));
+        Assert.Equal("styling", Assert.Single(Apply(plan, new SetStyling((Wendro.Core.Fall.Styling)9)).Problems).Field);
+    }
 }

@@ -1072,6 +1072,9 @@ export interface components {
             frame?: components["schemas"]["Frame"];
             leftOut?: null | components["schemas"]["LeftOut"][];
             order?: null | components["schemas"]["Zone"][];
+            /** @default false */
+            lowerFilm: boolean;
+            styled?: components["schemas"]["Styling"];
         };
         PlanChange: {
             /** Format: int32 */
@@ -1087,7 +1090,7 @@ export interface components {
             cautions: string[];
             strands: null | components["schemas"]["StrandLevelsView"];
         };
-        PlanEdit: components["schemas"]["PlanEditCutZone"] | components["schemas"]["PlanEditMovePart"] | components["schemas"]["PlanEditExcludeZone"] | components["schemas"]["PlanEditIncludeZone"] | components["schemas"]["PlanEditPaintZone"] | components["schemas"]["PlanEditPaintPanels"] | components["schemas"]["PlanEditClearPanels"] | components["schemas"]["PlanEditClearZone"] | components["schemas"]["PlanEditSetShape"] | components["schemas"]["PlanEditSetHeights"] | components["schemas"]["PlanEditSetBlur"] | components["schemas"]["PlanEditSetDepth"] | components["schemas"]["PlanEditSetFace"] | components["schemas"]["PlanEditSetCovering"] | components["schemas"]["PlanEditUseFormula"] | components["schemas"]["PlanEditSetFormula"] | components["schemas"]["PlanEditSpreadHeights"] | components["schemas"]["PlanEditMirrorSide"] | components["schemas"]["PlanEditAlternateRows"] | components["schemas"]["PlanEditSetWish"] | components["schemas"]["PlanEditSetWears"] | components["schemas"]["PlanEditSetFrame"] | components["schemas"]["PlanEditSetReach"] | components["schemas"]["PlanEditSetOrder"] | components["schemas"]["PlanEditLeaveOut"] | components["schemas"]["PlanEditTakeIn"] | components["schemas"]["PlanEditTogether"];
+        PlanEdit: components["schemas"]["PlanEditCutZone"] | components["schemas"]["PlanEditMovePart"] | components["schemas"]["PlanEditExcludeZone"] | components["schemas"]["PlanEditIncludeZone"] | components["schemas"]["PlanEditPaintZone"] | components["schemas"]["PlanEditPaintPanels"] | components["schemas"]["PlanEditClearPanels"] | components["schemas"]["PlanEditClearZone"] | components["schemas"]["PlanEditSetShape"] | components["schemas"]["PlanEditSetHeights"] | components["schemas"]["PlanEditSetBlur"] | components["schemas"]["PlanEditSetDepth"] | components["schemas"]["PlanEditSetFace"] | components["schemas"]["PlanEditSetCovering"] | components["schemas"]["PlanEditUseFormula"] | components["schemas"]["PlanEditSetFormula"] | components["schemas"]["PlanEditSpreadHeights"] | components["schemas"]["PlanEditMirrorSide"] | components["schemas"]["PlanEditAlternateRows"] | components["schemas"]["PlanEditSetWish"] | components["schemas"]["PlanEditSetWears"] | components["schemas"]["PlanEditSetStyling"] | components["schemas"]["PlanEditSetFrame"] | components["schemas"]["PlanEditSetReach"] | components["schemas"]["PlanEditSetOrder"] | components["schemas"]["PlanEditLeaveOut"] | components["schemas"]["PlanEditTakeIn"] | components["schemas"]["PlanEditTogether"];
         PlanEditAlternateRows: {
             /** @enum {string} */
             kind?: "alternateRows";
@@ -1234,6 +1237,11 @@ export interface components {
             panels: string[];
             shape: components["schemas"]["Shape"];
             flip?: null | boolean;
+        };
+        PlanEditSetStyling: {
+            /** @enum {string} */
+            kind?: "setStyling";
+            styling: components["schemas"]["Styling"];
         };
         PlanEditSetWears: {
             /** @enum {string} */
@@ -1410,6 +1418,11 @@ export interface components {
             levels: string;
             depth: number[];
         };
+        /**
+         * @default own
+         * @enum {unknown}
+         */
+        Styling: "own" | "straight" | "waved";
         TimeAnswer: {
             reachable: boolean;
             /** Format: double */

@@ -227,7 +227,8 @@ export function usePlan(visit: string): { work: Work | undefined; problem: strin
           api.POST("/api/visits/{visit}/plan/redo", { params: { path: { visit } }, body: { baseRevision } }),
         ),
       reload: () => {
-        read().catch((e: Error) => setProblem(e.message));
+        // In the same line as the edits: what is read must not be older than what was changed.
+        line.current = line.current.then(() => read().catch((e: Error) => setProblem(e.message)));
       },
     },
   };

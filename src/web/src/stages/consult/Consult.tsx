@@ -1,5 +1,6 @@
 import type { PlanView } from "../../api/client";
 import type { Colours } from "../../api/seen";
+import type { Work } from "../../api/usePlan";
 import { longestCm } from "../../views/words";
 import { CanItBeDone } from "./CanItBeDone";
 import { HairReading } from "./HairReading";
@@ -13,14 +14,14 @@ export function Consult({
   visit,
   plan,
   colours,
-  reload,
+  work,
 }: {
   visit: string;
   plan: PlanView;
   colours: Colours | undefined;
-  reload(): void;
+  work: Work;
 }) {
-  const consult = useConsult(visit, reload);
+  const consult = useConsult(visit, work.reload);
   if (!consult) {
     return null;
   }
@@ -33,8 +34,8 @@ export function Consult({
             {consult.busy ? "saving…" : "saved"}
           </span>
         </div>
-        <MarksMap consult={consult} plan={plan} colours={colours} />
-        <HairReading consult={consult} />
+        <MarksMap consult={consult} plan={plan} colours={colours} edit={work.edit} tryOut={work.tryOut} />
+        <HairReading consult={consult} plan={plan} edit={work.edit} />
       </section>
       <section className="col strip-col" aria-label="One strand">
         <div className="title">

@@ -1,5 +1,5 @@
 import { Segmented } from "antd";
-import type { HairProfile, Schemas } from "../../api/client";
+import type { HairProfile, PlanEdit, PlanView, Schemas } from "../../api/client";
 import { Num } from "../../views/Num";
 import type { Consult } from "./useConsult";
 import { ZoneDiffers } from "./ZoneDiffers";
@@ -12,7 +12,15 @@ const curls: Record<Schemas["Curl"], string> = {
 };
 
 /** What is read off the hair, with pictures and few choices. */
-export function HairReading({ consult }: { consult: Consult }) {
+export function HairReading({
+  consult,
+  plan,
+  edit,
+}: {
+  consult: Consult;
+  plan: PlanView;
+  edit(edit: PlanEdit): Promise<boolean>;
+}) {
   const { hair, consultation } = consult.view;
   const choice = <K extends "diameter" | "density" | "porosity" | "condition">(
     label: string,
@@ -172,6 +180,15 @@ export function HairReading({ consult }: { consult: Consult }) {
             { value: "anywhere", label: "anywhere" },
           ]}
           onChange={(v) => consult.answer({ part: v as Schemas["PartHabit"] })}
+        />
+      </div>
+      <div className="set">
+        <span>Drawn</span>
+        <Segmented
+          aria-label="Part drawn"
+          value={plan.plan.part.zigzagMm > 0 ? "zigzag" : "straight"}
+          options={["straight", "zigzag"]}
+          onChange={(v) => edit({ kind: "movePart", ...plan.plan.part, zigzagMm: v === "zigzag" ? 6 : 0 })}
         />
       </div>
       {consultation.part && consultation.part !== "alwaysHere" && (

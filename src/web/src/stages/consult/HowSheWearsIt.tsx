@@ -1,4 +1,4 @@
-import { Button, Checkbox, Popover, Select } from "antd";
+import { Button, Checkbox, Popover, Segmented, Select } from "antd";
 import type { Schemas, Wear } from "../../api/client";
 import { wearWords } from "../../views/words";
 import { useConsult } from "./useConsult";
@@ -13,10 +13,14 @@ const often: Record<Schemas["Often"], string> = {
 export function HowSheWearsIt({
   visit,
   wears,
+  styled,
+  style,
   set,
 }: {
   visit: string;
   wears: Wear[];
+  styled: Schemas["Styling"];
+  style(styling: Schemas["Styling"]): void;
   set(wears: Wear[]): void;
 }) {
   const consult = useConsult(visit, () => undefined);
@@ -55,6 +59,17 @@ export function HowSheWearsIt({
               />
             </div>
           ))}
+          <Segmented
+            block
+            aria-label="Its texture"
+            value={styled}
+            options={[
+              { value: "own", label: "as it grows" },
+              { value: "straight", label: "straightened" },
+              { value: "waved", label: "waved" },
+            ]}
+            onChange={(v) => style(v as Schemas["Styling"])}
+          />
         </div>
       }
     >

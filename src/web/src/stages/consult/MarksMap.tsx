@@ -1,10 +1,11 @@
 import { Button, Popover, Switch } from "antd";
 import { useState } from "react";
-import type { PlanView, Schemas } from "../../api/client";
+import type { PlanEdit, PlanView, Schemas } from "../../api/client";
 import type { Colours } from "../../api/seen";
 import { CrownMap } from "../../views/CrownMap";
 import { MapHandle } from "../../views/MapHandle";
 import { Num } from "../../views/Num";
+import { PartHandles } from "../section/SectionHandles";
 import type { Consult } from "./useConsult";
 
 type Mark = Schemas["Mark"];
@@ -20,10 +21,12 @@ interface Props {
   consult: Consult;
   plan: PlanView;
   colours: Colours | undefined;
+  edit(edit: PlanEdit): Promise<boolean>;
+  tryOut(edit: PlanEdit): void;
 }
 
 /** Where on her head something wants care: pick what it is, then tap the place. */
-export function MarksMap({ consult, plan, colours }: Props) {
+export function MarksMap({ consult, plan, colours, edit, tryOut }: Props) {
   const marks = consult.view.hair.marked ?? [];
   const [placing, setPlacing] = useState<Schemas["MarkKind"]>();
   const [open, setOpen] = useState<number>();
@@ -55,6 +58,7 @@ export function MarksMap({ consult, plan, colours }: Props) {
         marked={new Set()}
         onSelect={() => undefined}
       >
+        <PartHandles plan={plan} edit={edit} tryOut={tryOut} />
         {marks.map((m, i) => (
           <g key={`${m.kind} ${m.x} ${m.y}`}>
             <circle

@@ -200,9 +200,14 @@ export function StrandBands({
   );
 }
 
+/** How regrowth is told, in weeks each. */
+const units = { weeks: { weeks: 1 }, months: { weeks: 52 / 12 }, cm: { weeks: 52 / 12 / growthCm } } as const;
+
 /** The strand some weeks on: what was done moves outwards, new hair comes at the scalp. */
 function GrownSince({ visit, set }: { visit: string; set(bands: Band[]): void }) {
-  const [weeks, setWeeks] = useState(8);
+  const [unit, setUnit] = useState<keyof typeof units>("weeks");
+  const [amount, setAmount] = useState(8);
+  const weeks = amount * units[unit].weeks;
   const grow = async () => {
     const { data } = await api.POST("/api/visits/{visit}/consult/grown", {
       params: { path: { visit } },
@@ -214,8 +219,30 @@ function GrownSince({ visit, set }: { visit: string; set(bands: Band[]): void })
   };
   return (
     <div className="formula" role="group" aria-label="Grown since">
-      <Num name="Since last time" unit="weeks" min={1} max={260} step={1} value={weeks} onSet={setWeeks} />
-      <p className="soft">About {((weeks * growthCm * 12) / 52).toFixed(1)} cm of new hair.</p>
+      <Segmented
+        block
+        aria-label="Told in"
+        value={unit}
+        options={Object.keys(units)}
+        onChange={(u) => {
+          const next = u as keyof typeof units;
+          setAmount(Number((weeks / units[next].weeks).toFixed(1)));
+          setUnit(next);
+        }}
+      />
+      <Num
+        name={unit === "cm" ? "New hair" : "Since last time"}
+        unit={unit}
+        min={0.5}
+        max={Math.floor(260 / units[unit].weeks)}
+        step={unit === "cm" ? 0.5 : 1}
+        value={amount}
+        onSet={setAmount}
+      />
+      <p className="soft">
+        About {((weeks * growthCm * 12) / 52).toFixed(1)} cm of new hair, {((weeks * 12) / 52).toFixed(1)}{" "}
+        months.
+      </p>
       <Button type="primary" onClick={grow}>
         Let it grow
       </Button>

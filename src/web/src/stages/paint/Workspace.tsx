@@ -84,7 +84,10 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
     placeholderData: (p) => p,
   });
 
-  const hairKey = useMemo(() => JSON.stringify([plan.hair, plan.plan.part]), [plan.hair, plan.plan.part]);
+  const hairKey = useMemo(
+    () => JSON.stringify([plan.hair, plan.plan.part, plan.plan.styled]),
+    [plan.hair, plan.plan.part, plan.plan.styled],
+  );
   const light = (keys: Iterable<string>) => {
     const wanted = new Set(keys);
     const lit = new Set<number>();
@@ -190,6 +193,8 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
             <HowSheWearsIt
               visit={visit}
               wears={plan.plan.wears}
+              styled={plan.plan.styled ?? "own"}
+              style={(styling) => work.edit({ kind: "setStyling", styling })}
               set={(wears) => {
                 setWear("down");
                 work.edit({ kind: "setWears", wears });
@@ -219,7 +224,7 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
       </section>
 
       {stage === "consult" ? (
-        <Consult visit={visit} plan={plan} colours={colours} reload={work.reload} />
+        <Consult visit={visit} plan={plan} colours={colours} work={work} />
       ) : (
         <>
           <section className="col map-col" aria-label="Where">

@@ -10,46 +10,54 @@ interface Props {
 
 /** Handles on the map: both ends of the part, and the thickness and width of the sections in hand. */
 export function SectionHandles({ plan, panel, edit, tryOut }: Props) {
-  const { part } = plan.plan;
-  const line = plan.partLine;
-  const move = (frontCm: number, backCm: number): PlanEdit => ({ kind: "movePart", frontCm, backCm });
   const sections = panel && plan.plan.zones[panel.zone]?.sections;
   return (
     <g>
-      {line.length >= 4 && (
-        <>
-          <MapHandle
-            x={line[0]}
-            y={line[1]}
-            label="Part at the hairline"
-            value={part.frontCm}
-            text={`${part.frontCm} cm`}
-            min={-5}
-            max={5}
-            step={0.5}
-            valueAt={(x) => x}
-            onTry={(v) => tryOut(move(v, part.backCm))}
-            onSet={(v) => edit(move(v, part.backCm))}
-          />
-          <MapHandle
-            x={line[line.length - 2]}
-            y={line[line.length - 1]}
-            label="Part at the crown"
-            value={part.backCm}
-            text={`${part.backCm} cm`}
-            min={-3}
-            max={3}
-            step={0.5}
-            valueAt={(x) => x}
-            onTry={(v) => tryOut(move(part.frontCm, v))}
-            onSet={(v) => edit(move(part.frontCm, v))}
-          />
-        </>
-      )}
+      <PartHandles plan={plan} edit={edit} tryOut={tryOut} />
       {panel && sections && (
         <Sizes key={panel.key} panel={panel} sections={sections} edit={edit} tryOut={tryOut} />
       )}
     </g>
+  );
+}
+
+/** Both ends of the part, to be moved to where she shows it. */
+export function PartHandles({ plan, edit, tryOut }: Omit<Props, "panel">) {
+  const { part } = plan.plan;
+  const line = plan.partLine;
+  const move = (frontCm: number, backCm: number): PlanEdit => ({ kind: "movePart", frontCm, backCm });
+  if (line.length < 4) {
+    return null;
+  }
+  return (
+    <>
+      <MapHandle
+        x={line[0]}
+        y={line[1]}
+        label="Part at the hairline"
+        value={part.frontCm}
+        text={`${part.frontCm} cm`}
+        min={-5}
+        max={5}
+        step={0.5}
+        valueAt={(x) => x}
+        onTry={(v) => tryOut(move(v, part.backCm))}
+        onSet={(v) => edit(move(v, part.backCm))}
+      />
+      <MapHandle
+        x={line[line.length - 2]}
+        y={line[line.length - 1]}
+        label="Part at the crown"
+        value={part.backCm}
+        text={`${part.backCm} cm`}
+        min={-3}
+        max={3}
+        step={0.5}
+        valueAt={(x) => x}
+        onTry={(v) => tryOut(move(part.frontCm, v))}
+        onSet={(v) => edit(move(part.frontCm, v))}
+      />
+    </>
   );
 }
 
