@@ -8,7 +8,7 @@ namespace Wendro.Core.Plans;
 /// <summary>A head of hair ready to be cut into panels; cuts already made are kept.</summary>
 public sealed class Cutting
 {
-    private const int MostKept = 400;
+    private const int MostKept = 100;
     private readonly ConcurrentDictionary<ZoneCut, ZonePanels> kept = new();
     private readonly Func<PartLine, Func<ScalpPoint, double>> lengths;
 

@@ -30,7 +30,7 @@ internal sealed record Sight(
     /// <param name="anew">Counts from nothing.</param>
     public Sight After(int[][] strands, byte[] before, byte[] after, Func<Sight> anew)
     {
-        if (!Down.IsValueCreated || !Tied.IsValueCreated || !Shares.IsValueCreated)
+        if (!Down.IsValueCreated || !Tied.IsValueCreated)
         {
             return anew() with { Shares = Shares, Hidden = Hidden };
         }

@@ -10,17 +10,26 @@ namespace Wendro.Host.Paint;
 /// <summary>
 /// Heads of hair at work, kept least recently used: what no paint changes (looks, views, cuts) by hair and part, planned heads by visit and revision.
 /// </summary>
-internal sealed class Heads(HeadForm head)
+internal sealed class Heads(HeadForm head) : IDisposable
 {
-    private const int MostLooks = 3;
-    private const int MostPlanned = 4;
+    private const int MostLooks = 2;
+    private const int MostPlanned = 3;
     private const int MostViews = 8;
     private const int MostFallen = 2;
+
+    /// <summary>How long after a head was put away its memory is given back.</summary>
+    private static readonly TimeSpan Quiet = TimeSpan.FromSeconds(2);
     private readonly Lock gate = new();
+
+    // A head is tens of megabytes of large arrays, which the runtime would keep for long: once nobody turns the next one, they are given back.
+    private readonly Timer tidy = new(_ => GC.Collect(GC.MaxGeneration, GCCollectionMode.Aggressive, blocking: true, compacting: true));
     private readonly Shelves shelves = Shelves.For(MostFallen, MostViews);
     private readonly LinkedList<(HairProfile Hair, PartLine Part, HairLooks Looks)> looks = new();
     private readonly LinkedList<((Guid Visit, int Shows, HairProfile Hair) Key, Lazy<PlannedHead> Head)> planned = new();
     private ImmutableDictionary<HairProfile, Cutting> cuttings = ImmutableDictionary<HairProfile, Cutting>.Empty;
+
+    /// <inheritdoc/>
+    public void Dispose() => tidy.Dispose();
 
     /// <summary>Looks of a head of hair with a part.</summary>
     public HairLooks LooksFor(HairProfile hair, PartLine part)
@@ -44,6 +53,7 @@ internal sealed class Heads(HeadForm head)
             if (looks.Count > MostLooks)
             {
                 looks.RemoveLast();
+                tidy.Change(Quiet, Timeout.InfiniteTimeSpan);
             }
 
             return made;
@@ -58,7 +68,7 @@ internal sealed class Heads(HeadForm head)
             if (!cuttings.TryGetValue(hair, out var cutting))
             {
                 cutting = new Cutting(head, hair, p => LooksFor(hair, p).OnHead.LengthAt);
-                cuttings = (cuttings.Count > 16 ? cuttings.Clear() : cuttings).Add(hair, cutting);
+                cuttings = (cuttings.Count > 4 ? cuttings.Clear() : cuttings).Add(hair, cutting);
             }
 
             return cutting;
