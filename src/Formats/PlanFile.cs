@@ -115,7 +115,8 @@ public static class PlanEdits
 
         foreach (var region in plan.Regions)
         {
-            yield return new LeaveOut(region.Region, region.SizeCm, region.Reason);
+            // A file can hold nothing where a region should be: that is refused as any other value is.
+            yield return new LeaveOut(region?.Region ?? default, region?.SizeCm ?? double.NaN, region?.Reason ?? string.Empty);
         }
 
         if (plan.Part != PartLine.Central)

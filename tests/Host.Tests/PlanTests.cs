@@ -178,4 +178,15 @@ public sealed class PlanTests(Server server) : IClassFixture<Server>
         Assert.Equal(404, (await http.EditAsync(nobody, 1, PaintBack)).Status);
         Assert.Equal(404, (await http.PostAsync($"/api/clients/{nobody}/visits", "{}")).Status);
     }
+
+    [Fact]
+    public async Task A_plan_file_with_nothing_where_a_region_should_be_is_refused_whole()
+    {
+        var visit = await http.NewVisitAsync();
+        var file = JsonNode.Parse(await http.GetStringAsync(new Uri($"/api/visits/{visit}/plan/file", UriKind.Relative)))!;
+        file["plan"]!["leftOut"] = new JsonArray(null, null);
+        var (status, body) = await http.PostAsync($"/api/visits/{visit}/plan/file?baseRevision=1", file.ToJsonString());
+        Assert.Equal(400, status);
+        Assert.NotNull(body!["errors"]!["plan: leaveOut.sizeCm"]);
+    }
 }

@@ -18,6 +18,13 @@ public static class ConsultChecks
     {
         ArgumentNullException.ThrowIfNull(hair);
         var found = new List<Problem>();
+        Nothing(found, "history", hair.Bands);
+        Nothing(found, "marked", hair.Marks);
+        if (found.Count > 0)
+        {
+            return found;
+        }
+
         Problem.Range(found, "naturalLevel", hair.NaturalLevel, Level.Darkest, Level.Lightest, string.Empty);
         Problem.Range(found, "cut.hemCm", hair.Cut.HemCm, 16, 75, "cm");
         Problem.Range(found, "cut.layersCm", hair.Cut.LayersCm, 0, 30, "cm");
@@ -60,6 +67,13 @@ public static class ConsultChecks
     {
         ArgumentNullException.ThrowIfNull(consultation);
         var found = new List<Problem>();
+        Nothing(found, "overrides", consultation.GonePast);
+        Nothing(found, "strand.readings", consultation.Strand?.Readings ?? []);
+        if (found.Count > 0)
+        {
+            return found;
+        }
+
         if (consultation.Patch is { } patch && patch.At > now)
         {
             found.Add(new("patch.at", "In the future: a test is noted once it was put on."));
@@ -96,6 +110,19 @@ public static class ConsultChecks
         }
 
         return found;
+    }
+
+    /// <summary>A list from outside can hold nothing where something should be.</summary>
+    private static void Nothing<T>(List<Problem> found, string field, IReadOnlyList<T> list)
+        where T : class
+    {
+        for (var i = 0; i < list.Count; i++)
+        {
+            if (list[i] is null)
+            {
+                found.Add(new($"{field}[{i}]", "There is nothing here."));
+            }
+        }
     }
 
     private static void Marks(List<Problem> found, IReadOnlyList<Mark> marks)
