@@ -56,4 +56,24 @@ public sealed class LevelColoursTests
 
     [Fact]
     public void Black_and_white_are_coded_as_themselves() => Assert.Equal((0, 255), (LevelColours.Encode(0), LevelColours.Encode(1)));
+
+    [Fact]
+    public void A_wished_tone_turns_light_hair_and_leaves_dark_hair()
+    {
+        static double Chroma((double R, double G, double B) c) => Math.Max(c.R, Math.Max(c.G, c.B)) - Math.Min(c.R, Math.Min(c.G, c.B));
+        Assert.True(Chroma(LevelColours.Linear(9, -1)) < Chroma(LevelColours.Linear(9)));
+        Assert.True(Chroma(LevelColours.Linear(9, 1)) > Chroma(LevelColours.Linear(9)));
+        Assert.Equal(LevelColours.Linear(3), LevelColours.Linear(3, 1));
+        var (r, g, b) = LevelColours.Linear(9, -1);
+        Assert.Equal(LevelColours.Lightness(9), LevelColours.LightnessOf(r, g, b), 0.2);
+    }
+
+    [Fact]
+    public void White_hair_has_a_byte_of_its_own_and_hardly_a_colour()
+    {
+        var table = LevelColours.Table();
+        var at = (LevelColours.White * LevelColours.Shades + 90) * 3;
+        var beside = (254 * LevelColours.Shades + 90) * 3;
+        Assert.True(table[at] - table[at + 2] < 0.5 * (table[beside] - table[beside + 2]));
+    }
 }
