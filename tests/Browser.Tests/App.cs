@@ -47,7 +47,7 @@ public sealed class App : IDisposable
         .Where(l => l.Level == LogLevel.Severe).Select(l => l.Message).ToArray();
 
     /// <summary>Waits until something is so; fails with what was waited for.</summary>
-    public T Until<T>(string what, Func<IWebDriver, T?> condition, int seconds = 60)
+    public T Until<T>(string what, Func<IWebDriver, T?> condition, int seconds = 120)
     {
         var wait = new WebDriverWait(Browser, TimeSpan.FromSeconds(seconds)) { Message = what };
         wait.IgnoreExceptionTypes(typeof(NoSuchElementException), typeof(StaleElementReferenceException), typeof(ElementClickInterceptedException));
@@ -57,8 +57,14 @@ public sealed class App : IDisposable
     public IWebElement Find(string what, By by) => Until(what, d => d.FindElements(by).FirstOrDefault(e => e.Displayed));
 
     /// <summary>A button by its label or its text.</summary>
-    public IWebElement Button(string name) => Find(
-        $"button {name}", By.XPath($"//button[@aria-label='{name}' or normalize-space(.)='{name}']"));
+    public IWebElement Button(string name) => Until(
+        $"button {name}", d => d.FindElements(By.XPath($"//button[@aria-label='{name}' or normalize-space(.)='{name}']")).FirstOrDefault(b => b.Displayed && IsOnTop(b)));
+
+    /// <summary>Whether nothing lies over an element: what is opening or closing may, for a moment.</summary>
+    private bool IsOnTop(IWebElement element) => (bool)Browser.ExecuteScript(
+        "const e = arguments[0]; e.scrollIntoView({ block: 'nearest' }); const r = e.getBoundingClientRect(); "
+        + "const t = document.elementFromPoint(r.x + r.width / 2, r.y + r.height / 2); return !!t && (e.contains(t) || t.contains(e));",
+        element)!;
 
     public IWebElement Named(string role, string name) => Find($"{role} {name}", By.CssSelector($"[role='{role}'][aria-label='{name}']"));
 
