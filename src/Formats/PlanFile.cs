@@ -95,55 +95,6 @@ internal static class FileReading
 /// <summary>Turns a plan read from a file into edits, so that it comes in by the same door as everything else.</summary>
 public static class PlanEdits
 {
-    /// <summary>Edits that make the plan from a fresh one with the same seed.</summary>
-    public static IEnumerable<PlanEdit> From(Plan plan)
-    {
-        ArgumentNullException.ThrowIfNull(plan);
-        foreach (var formula in plan.Formulas)
-        {
-            yield return new SetFormula(formula);
-        }
-
-        yield return new SetWish(plan.Wish);
-        yield return new SetWears(plan.Wears);
-        yield return new SetStyling(plan.Styled);
-        yield return new SetFrame(plan.Frame);
-        if (plan.Order is { } order)
-        {
-            yield return new SetOrder(order);
-        }
-
-        foreach (var region in plan.Regions)
-        {
-            // A file can hold nothing where a region should be: that is refused as any other value is.
-            yield return new LeaveOut(region?.Region ?? default, region?.SizeCm ?? double.NaN, region?.Reason ?? string.Empty);
-        }
-
-        if (plan.Part != PartLine.Central)
-        {
-            yield return new MovePart(plan.Part.FrontCm, plan.Part.BackCm, plan.Part.ZigzagMm);
-        }
-
-        foreach (var (zone, planned) in plan.Zones)
-        {
-            var s = planned.Sections;
-            yield return new CutZone(zone, s.Parting, s.ThicknessMm, s.WidthCm, s.LeaveOutMm, s.Bricklay, s.Woven, s.Order);
-        }
-
-        foreach (var (zone, planned) in plan.Zones)
-        {
-            if (planned.Usual is not null)
-            {
-                yield return new PaintZone(zone, planned.Usual);
-            }
-
-            foreach (var alike in planned.Paint.GroupBy(p => p.Value))
-            {
-                yield return new PaintPanels(alike.Select(p => p.Key).ToArray(), alike.Key);
-            }
-        }
-    }
-
     /// <summary>Makes the plan on a head.</summary>
     /// <param name="plan">The plan as read.</param>
     /// <param name="cutting">The head.</param>
@@ -153,28 +104,21 @@ public static class PlanEdits
         ArgumentNullException.ThrowIfNull(plan);
         var made = Plan.Fresh(plan.Seed) with { Formulas = [], LowerFilm = plan.LowerFilm };
         var found = new List<Problem>();
-        foreach (var edit in From(plan))
+        void Take(PlanEdit edit)
         {
             var applied = made.Apply(edit, cutting);
             found.AddRange(applied.Problems.Select(p => p with { Field = $"plan: {Name(edit)}.{p.Field}" }));
             made = applied.Plan;
         }
 
-        foreach (var (zone, planned) in plan.Zones)
+        foreach (var edit in PlanAsEdits.Of(plan))
         {
-            // Panels the file leaves natural although the zone has a usual paint.
-            var bare = made.Zones[zone].Paint.Keys.Except(planned.Paint.Keys).ToArray();
-            if (bare.Length > 0)
-            {
-                made = made.Apply(new ClearPanels(bare), cutting).Plan;
-            }
+            Take(edit);
+        }
 
-            if (planned.Excluded is { } reason)
-            {
-                var applied = made.Apply(new ExcludeZone(zone, reason), cutting);
-                found.AddRange(applied.Problems.Select(p => p with { Field = $"plan: excludeZone.{p.Field}" }));
-                made = applied.Plan;
-            }
+        foreach (var edit in PlanAsEdits.LeftOf(plan, z => made.Zones[z].Paint.Keys).ToArray())
+        {
+            Take(edit);
         }
 
         problems = found;

@@ -211,4 +211,33 @@ public sealed class SectionTests(Server server) : IClassFixture<Server>
     [Fact]
     public async Task A_tilt_beyond_the_zenith_is_refused() => Assert.Equal(
         400, (int)(await http.GetAsync(new Uri($"/api/visits/{await http.NewVisitAsync()}/seen?tilt=120", UriKind.Relative))).StatusCode);
+
+    [Fact]
+    public async Task Worn_straightened_her_curls_are_seen_straight_and_her_panels_stay()
+    {
+        var (_, made) = await http.PostAsync("/api/clients", """{"name":"Curls","hair":{"naturalLevel":4,"diameter":"medium","density":"medium","porosity":"normal","coloured":false,"curl":"curly","cut":{"hemCm":34}}}""");
+        var visit = (string)made!["visitId"]!;
+        var seen = new Uri($"/api/visits/{visit}/seen?wear=down&angle=0", UriKind.Relative);
+        var curly = await http.GetByteArrayAsync(seen);
+        var (status, change) = await http.EditAsync(visit, 1, """{"kind":"setStyling","styling":"straight"}""");
+        Assert.Equal(200, status);
+        Assert.Empty(change!["lost"]!.AsArray());
+        Assert.NotEqual(curly, await http.GetByteArrayAsync(seen));
+        await http.EditAsync(visit, 2, """{"kind":"setStyling","styling":"own"}""");
+        Assert.Equal(curly, await http.GetByteArrayAsync(seen));
+    }
+
+    [Fact]
+    public async Task A_plan_goes_out_as_a_file_and_comes_in_again_the_same()
+    {
+        var visit = await http.NewVisitAsync();
+        var pattern = (await http.ReadAsync($"/api/visits/{visit}/patterns")).AsArray().Single(p => (string)p!["id"]! == "zigzag-quadrants")!;
+        await http.EditAsync(visit, 1, pattern["edit"]!.ToJsonString());
+        await http.EditAsync(visit, 2, """{"kind":"setReach","reach":"half"}""");
+        var path = $"/api/visits/{visit}/plan/file";
+        var file = await http.GetStringAsync(new Uri(path, UriKind.Relative));
+        var other = await http.NewVisitAsync();
+        Assert.Equal(200, (await http.PostAsync($"/api/visits/{other}/plan/file?baseRevision=1", file)).Status);
+        Assert.Equal(file, await http.GetStringAsync(new Uri($"/api/visits/{other}/plan/file", UriKind.Relative)));
+    }
 }

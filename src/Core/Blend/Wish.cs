@@ -31,14 +31,13 @@ public sealed record Wish(
     public IReadOnlyList<Problem> Problems()
     {
         var found = new List<Problem>();
-        void Range(double value, double low, double high, string field, string unit) => Problem.Range(found, field, value, low, high, unit);
-        Range(EndsLevel, Level.Darkest, Level.Lightest, "endsLevel", string.Empty);
-        Range(FaceFrameLift, 0, 5, "faceFrameLift", "levels");
-        Range(LightShareLow, 0, 1, "lightShareLow", string.Empty);
-        Range(LightShareHigh, 0, 1, "lightShareHigh", string.Empty);
-        Range(RootSoftness, 0.1, 3, "rootSoftness", "levels a cm");
-        Range(MidsLevel ?? Level.Darkest, Level.Darkest, Level.Lightest, "midsLevel", string.Empty);
-        Range(Tone, -1, 1, "tone", string.Empty);
+        Problem.Range(found, "endsLevel", EndsLevel, Level.Darkest, Level.Lightest, string.Empty);
+        Problem.Range(found, "faceFrameLift", FaceFrameLift, 0, 5, "levels");
+        Problem.Range(found, "lightShareLow", LightShareLow, 0, 1, string.Empty);
+        Problem.Range(found, "lightShareHigh", LightShareHigh, 0, 1, string.Empty);
+        Problem.Range(found, "rootSoftness", RootSoftness, 0.1, 3, "levels a cm");
+        Problem.Range(found, "midsLevel", MidsLevel ?? Level.Darkest, Level.Darkest, Level.Lightest, string.Empty);
+        Problem.Range(found, "tone", Tone, -1, 1, string.Empty);
         if (LightShareHigh < LightShareLow)
         {
             found.Add(new("lightShareHigh", "The most must not be below the least."));

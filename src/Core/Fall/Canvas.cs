@@ -14,7 +14,20 @@ internal sealed class Canvas
     private const float DepthScale = 131072;
     private const float DepthOrigin = 64;
 
+    private Vector3[] points = [];
+
     public ulong[] Samples { get; } = new ulong[Columns * Rows];
+
+    /// <summary>Room for projected points, kept from drawing to drawing: a shared pool would round it up and keep several.</summary>
+    public Vector3[] PointsFor(int count)
+    {
+        if (points.Length < count)
+        {
+            points = new Vector3[count];
+        }
+
+        return points;
+    }
 
     public void Clear() => Array.Fill(Samples, ulong.MaxValue);
 

@@ -1,4 +1,3 @@
-using System.Collections.Concurrent;
 using System.Numerics;
 using Wendro.Core.Units;
 
@@ -20,24 +19,10 @@ internal static class HairRaster
     /// <summary>Width of a drawn strand, pixels, for 14,000 of them.</summary>
     private const float WidthPixels = 1.5f;
 
-    /// <summary>One drawing's points are kept for the next: a shared pool would round them up and keep several.</summary>
-    private static readonly ConcurrentBag<Vector3[]> Free = [];
-
     public static void Draw(Canvas canvas, FallenHair hair, View view)
     {
         var n = hair.Strands.Count;
-        var projected = Free.TryTake(out var kept) && kept.Length >= n * hair.Each ? kept : new Vector3[n * hair.Each];
-        try
-        {
-            Draw(canvas, hair, view, n, projected);
-        }
-        finally
-        {
-            if (Free.IsEmpty)
-            {
-                Free.Add(projected);
-            }
-        }
+        Draw(canvas, hair, view, n, canvas.PointsFor(n * hair.Each));
     }
 
     private static void Draw(Canvas canvas, FallenHair hair, View view, int n, Vector3[] projected)

@@ -19,12 +19,29 @@ public enum Region
     BabyHair,
 }
 
+/// <summary>Who left something out: what a hand left out stays out until a hand takes it in.</summary>
+public enum LeftOutBy
+{
+    /// <summary>Somebody, for a reason of her own, or the house's rule.</summary>
+    Hand,
+
+    /// <summary>How much of the head is worked; another reach takes it in again.</summary>
+    Reach,
+
+    /// <summary>A pattern; the next pattern takes it in again.</summary>
+    Pattern,
+}
+
 /// <summary>A region left out, and why.</summary>
 /// <param name="Region">Which.</param>
 /// <param name="SizeCm">Veil: depth each side of the part; oval and teardrop: half their greatest width; baby hair: depth from the hairline. cm, 0.2..7.</param>
 /// <param name="Reason">Why.</param>
-public sealed record LeftOut(Region Region, double SizeCm, string Reason)
+/// <param name="By">Who left it out.</param>
+public sealed record LeftOut(Region Region, double SizeCm, string Reason, LeftOutBy By = LeftOutBy.Hand)
 {
+    /// <summary>Least and most a region's size can be, cm.</summary>
+    public const double LeastCm = 0.2, MostCm = 7;
+
     private const double TopCm = 1.5;
 
     /// <summary>How far a place of a zone lies outside the region, negative inside; null where the region does not reach the zone.</summary>

@@ -46,6 +46,15 @@ public enum RowOrder
 public sealed record Sections(
     Parting Parting, double ThicknessMm, double WidthCm, double LeaveOutMm, bool Bricklay, bool Woven = false, RowOrder Order = RowOrder.LowFirst)
 {
+    /// <summary>Thinnest and thickest section, mm.</summary>
+    public const double ThinnestMm = 4, ThickestMm = 40;
+
+    /// <summary>Narrowest and widest panel, cm.</summary>
+    public const double NarrowestCm = 1, WidestCm = 10;
+
+    /// <summary>Most that is left out between sections, mm.</summary>
+    public const double MostLeaveOutMm = 20;
+
     /// <summary>The trade's usual start: horizontal, about a centimetre thick, a leave-out between.</summary>
     public static Sections Usual { get; } = new(Parting.Horizontal, 12, 4.5, 4, true);
 

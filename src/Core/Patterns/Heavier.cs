@@ -37,16 +37,8 @@ public static class Heavier
             : ZoneFacts.All
                 .Where(z => !ZoneFacts.IsAcross(z) && ZoneFacts.IsLeft(z) == (side == Side.Left) && plan.Zones[z].Excluded is null)
                 .Select(z => (Zone: z, plan.Zones[z].Sections))
-                .Where(z => Math.Round(z.Sections.ThicknessMm * Thinner) >= 4 && z.Sections.ThicknessMm >= plan.Zones[ZoneFacts.Other(z.Zone)].Sections.ThicknessMm)
-                .Select(z => (PlanEdit)new CutZone(
-                    z.Zone,
-                    z.Sections.Parting,
-                    Math.Round(z.Sections.ThicknessMm * Thinner),
-                    z.Sections.WidthCm,
-                    z.Sections.LeaveOutMm,
-                    z.Sections.Bricklay,
-                    z.Sections.Woven,
-                    z.Sections.Order))
+                .Where(z => Math.Round(z.Sections.ThicknessMm * Thinner) >= Sections.ThinnestMm && z.Sections.ThicknessMm >= plan.Zones[ZoneFacts.Other(z.Zone)].Sections.ThicknessMm)
+                .Select(z => (PlanEdit)CutZone.As(z.Zone, z.Sections with { ThicknessMm = Math.Round(z.Sections.ThicknessMm * Thinner) }))
                 .ToArray();
     }
 }

@@ -1,4 +1,3 @@
-using Wendro.Core.Head;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 
@@ -9,39 +8,50 @@ public static class OwnPattern
 {
     /// <summary>The edits a plan is kept as: heights as shares of the length, so that they fit shorter and longer hair.</summary>
     /// <param name="plan">The plan.</param>
-    /// <param name="longestCm">Length of the hair it was made on, cm.</param>
-    public static IReadOnlyList<PlanEdit> From(Plan plan, double longestCm)
+    /// <param name="cutting">The head it was made on.</param>
+    public static IReadOnlyList<PlanEdit> From(Plan plan, Cutting cutting)
     {
         ArgumentNullException.ThrowIfNull(plan);
-        var edits = new List<PlanEdit>(plan.Formulas.Select(f => new SetFormula(f))) { new SetFrame(plan.Frame) };
-        edits.AddRange(plan.Order is { } order ? [new SetOrder(order)] : []);
-        edits.AddRange(plan.Regions.Select(r => new LeaveOut(r.Region, r.SizeCm, r.Reason)));
-        foreach (var (zone, planned) in plan.Zones)
-        {
-            var s = planned.Sections;
-            edits.Add(new CutZone(zone, s.Parting, s.ThicknessMm, s.WidthCm, s.LeaveOutMm, s.Bricklay, s.Woven, s.Order));
-            PanelPaint Shared(PanelPaint p) => p with { StartShare = p.StartShare ?? Math.Min(1, p.StartCm / longestCm) };
-            edits.AddRange(planned.Usual is { } usual && planned.Paint.Count > 0 ? [new PaintZone(zone, Shared(usual))] : []);
-            edits.AddRange(planned.Paint.GroupBy(p => p.Value).Where(g => planned.Usual != g.Key)
-                .Select(g => new PaintPanels(g.Select(p => p.Key).ToArray(), Shared(g.Key))));
-            edits.AddRange(planned.Excluded is { } reason ? [new ExcludeZone(zone, reason)] : []);
-        }
-
-        return edits;
+        ArgumentNullException.ThrowIfNull(cutting);
+        var longest = cutting.Hair.Cut.LongestCm;
+        PanelPaint Shared(PanelPaint p) => p with { StartShare = p.StartShare ?? Math.Min(1, p.StartCm / longest) };
+        var edits = PlanAsEdits.Of(plan)
+            .Where(e => e is not (SetWish or SetWears or SetStyling or MovePart))
+            .Select(e => e switch
+            {
+                PaintZone z => z with { Paint = Shared(z.Paint) },
+                PaintPanels p => p with { Paint = Shared(p.Paint) },
+                LeaveOut r => r with { By = LeftOutBy.Pattern },
+                _ => e,
+            });
+        var left = PlanAsEdits
+            .LeftOf(plan, z => plan.Zones[z].Usual is null ? [] : cutting.Cut(plan, z).Panels.Select(p => p.Key.ToString()))
+            .Select(e => e is ExcludeZone { By: LeftOutBy.Hand } x ? x with { By = LeftOutBy.Pattern } : e);
+        return edits.Concat(left).ToArray();
     }
 
     /// <summary>The steps that lay it on another head: panels that head does not have are passed over.</summary>
-    public static IReadOnlyList<PatternStep> StepsFor(string why, IReadOnlyList<PlanEdit> edits, Plan plan, Cutting cutting)
+    /// <param name="why">What it is for.</param>
+    /// <param name="edits">What it was kept as.</param>
+    /// <param name="plan">The plan as it is; its paint gives way.</param>
+    /// <param name="cutting">The head and hair it is planned on.</param>
+    /// <param name="house">How the studio usually works.</param>
+    public static IReadOnlyList<PatternStep> StepsFor(string why, IReadOnlyList<PlanEdit> edits, Plan plan, Cutting cutting, HouseRules house)
     {
         ArgumentNullException.ThrowIfNull(edits);
         ArgumentNullException.ThrowIfNull(cutting);
-        var sketch = new Sketch(plan, cutting);
+        var sketch = new Sketch(plan, cutting, house);
         var fitting = new List<PlanEdit>();
         var now = sketch.Now;
         foreach (var edit in edits)
         {
-            var fits = edit is PaintPanels paint ? paint with { Panels = paint.Panels.Where(k => Has(now, k, cutting)).ToArray() } : edit;
-            if (fits is not PaintPanels { Panels.Count: 0 } && now.Apply(fits, cutting) is { Succeeded: true } applied)
+            var fits = edit switch
+            {
+                PaintPanels paint => paint with { Panels = paint.Panels.Where(Has).ToArray() },
+                ClearPanels clear => clear with { Panels = clear.Panels.Where(Has).ToArray() },
+                _ => edit,
+            };
+            if (fits is not (PaintPanels { Panels.Count: 0 } or ClearPanels { Panels.Count: 0 }) && now.Apply(fits, cutting) is { Succeeded: true } applied)
             {
                 fitting.Add(fits);
                 now = applied.Plan;
@@ -49,8 +59,8 @@ public static class OwnPattern
         }
 
         return sketch.Step(why, fitting).Steps;
-    }
 
-    private static bool Has(Plan plan, string key, Cutting cutting) =>
-        PanelKey.Parse(key) is { } panel && plan.Zones[panel.Zone].Excluded is null && cutting.Cut(plan, panel.Zone).Panels.Any(p => p.Key == panel);
+        bool Has(string key) =>
+            PanelKey.Parse(key) is { } panel && now.Zones[panel.Zone].Excluded is null && cutting.Cut(now, panel.Zone).Panels.Any(p => p.Key == panel);
+    }
 }

@@ -63,7 +63,7 @@ internal static class Painted
         .Without([Zone.Crown], "Left natural: the block stands against it.")
         .Step(
             "Built from a stable line behind to the hairline, so that each section lies on finished work.",
-            new SetOrder([.. Frames.OrderOf(Frame.ByZone).Except(Sketch.Hairline), Zone.FringeLeft, Zone.FringeRight, Zone.FaceFrameLeft, Zone.FaceFrameRight]))
+            new SetOrder([.. Frames.OrderOf(Frame.EarToEar).Except(Sketch.Hairline), Zone.FringeLeft, Zone.FringeRight, Zone.FaceFrameLeft, Zone.FaceFrameRight]))
         .Cut(Sketch.Hairline, new Sections(Parting.DiagonalForward, 7, 3, 0, false, Order: RowOrder.HighFirst), "Fine diagonal sections, worked from the back of the block forwards.")
         .Cut([Zone.SideLeft, Zone.SideRight, Zone.TopLeft, Zone.TopRight], new Sections(Parting.DiagonalForward, 14, 4, 10, true), "Coarser behind, with natural hair between.")
         .Mix("A", Lightener.Clay, 30, 45, "The block.")

@@ -21,9 +21,10 @@ public sealed record Pattern(string Id, string Name, string For, int Technique, 
     /// <summary>The steps that lead from a plan to this pattern, fitted to the client's head, length and part.</summary>
     /// <param name="plan">The plan as it is; its paint gives way.</param>
     /// <param name="cutting">The head and hair it is planned on.</param>
-    public IReadOnlyList<PatternStep> StepsFor(Plan plan, Cutting cutting)
+    /// <param name="house">How the studio usually works: what it mixes where the pattern says nothing.</param>
+    public IReadOnlyList<PatternStep> StepsFor(Plan plan, Cutting cutting, HouseRules house)
     {
-        var sketch = new Sketch(plan, cutting);
+        var sketch = new Sketch(plan, cutting, house);
         Sketch(sketch);
         return sketch.Steps;
     }

@@ -17,17 +17,23 @@ public sealed class Sketch
     private readonly List<PatternStep> steps = [];
     private Plan plan;
 
-    internal Sketch(Plan plan, Cutting cutting)
+    internal Sketch(Plan plan, Cutting cutting, HouseRules house)
     {
         ArgumentNullException.ThrowIfNull(plan);
         ArgumentNullException.ThrowIfNull(cutting);
+        ArgumentNullException.ThrowIfNull(house);
         this.plan = plan;
         this.cutting = cutting;
         Hair = cutting.Hair;
-        var clean = plan.Regions.Select(r => (PlanEdit)new TakeIn(r.Region))
+
+        // What an earlier pattern left out comes in again, and its sections and mixture give way to the house's; what a hand left out stays out.
+        var clean = plan.Regions.Where(r => r.By == LeftOutBy.Pattern).Select(r => (PlanEdit)new TakeIn(r.Region))
+            .Concat(ZoneFacts.All.Where(z => plan.Zones[z] is { Excluded: not null, ExcludedBy: LeftOutBy.Pattern }).Select(z => new IncludeZone(z)))
             .Concat(ZoneFacts.All.Where(z => plan.Zones[z].Paint.Count > 0 || plan.Zones[z].Usual is not null).Select(z => new ClearZone(z)))
+            .Concat(ZoneFacts.All.Where(z => plan.Zones[z].Sections != house.SectionsOf(z)).Select(z => CutZone.As(z, house.SectionsOf(z))))
             .Append(new SetReach(Reach.Full))
-            .Append(new SetFrame(Plans.Frame.ByZone))
+            .Append(new SetFrame(Plans.Frame.EarToEar))
+            .Append(new SetFormula(house.Formula))
             .ToArray();
         Step("Start from a clean head.", clean);
     }
@@ -75,10 +81,15 @@ public sealed class Sketch
     public Sketch Frame(Frame frame, string why) => Step(why, new SetFrame(frame));
 
     /// <summary>Leaves a region out.</summary>
-    public Sketch Without(Region region, double sizeCm, string why) => Step(why, new LeaveOut(region, sizeCm, why));
+    public Sketch Without(Region region, double sizeCm, string why) =>
+        plan.Regions.Any(r => r.Region == region) ? this : Step(why, new LeaveOut(region, sizeCm, why, LeftOutBy.Pattern));
 
     /// <summary>Leaves zones out.</summary>
-    public Sketch Without(IEnumerable<Zone> zones, string why) => Step(why, zones.Select(z => (PlanEdit)new ExcludeZone(z, why)).ToArray());
+    public Sketch Without(IEnumerable<Zone> zones, string why)
+    {
+        var edits = zones.Where(IsIn).Select(z => (PlanEdit)new ExcludeZone(z, why, LeftOutBy.Pattern)).ToArray();
+        return edits.Length == 0 ? this : Step(why, edits);
+    }
 
     /// <summary>Cuts zones, sizes fitted to her hair.</summary>
     public Sketch Cut(IEnumerable<Zone> zones, Sections sections, string why) =>
@@ -89,8 +100,11 @@ public sealed class Sketch
         Step(why, new SetFormula(new Formula(id, lightener, volume, minutes)));
 
     /// <summary>Paints all panels of zones.</summary>
-    public Sketch Paint(IEnumerable<Zone> zones, PanelPaint paint, string why) =>
-        Step(why, zones.Where(IsIn).Select(z => (PlanEdit)new PaintZone(z, paint)).ToArray());
+    public Sketch Paint(IEnumerable<Zone> zones, PanelPaint paint, string why)
+    {
+        var edits = zones.Where(IsIn).Select(z => (PlanEdit)new PaintZone(z, paint)).ToArray();
+        return edits.Length == 0 ? this : Step(why, edits);
+    }
 
     /// <summary>Paints those panels of zones that are picked by row and column.</summary>
     public Sketch Paint(IEnumerable<Zone> zones, Func<PanelKey, bool> pick, PanelPaint paint, string why)
@@ -100,7 +114,7 @@ public sealed class Sketch
             .Where(keys => keys.Length > 0)
             .Select(keys => (PlanEdit)new PaintPanels(keys, paint))
             .ToArray();
-        return Step(why, edits);
+        return edits.Length == 0 ? this : Step(why, edits);
     }
 
     /// <summary>Paint whose height, drop and blur are shares of her length; softer where hair is straight and every edge shows.</summary>
@@ -131,14 +145,10 @@ public sealed class Sketch
         var dense = Hair.In(zone).Density switch { Density.High => 0.85, Density.Low => 1.15, _ => 1 };
         var curled = Hair.Curl switch { Curl.Curly => 1.25, Curl.Coily => 1.4, _ => 1 };
         var heavy = HeavierSide is { } side && !ZoneFacts.IsAcross(zone) && ZoneFacts.IsLeft(zone) == (side == Side.Left) ? Heavier.Thinner : 1;
-        return new CutZone(
-            zone,
-            s.Parting,
-            Math.Clamp(Math.Round(s.ThicknessMm * dense * curled * heavy), 4, 40),
-            Math.Clamp(Math.Round(s.WidthCm * curled * 2) / 2, 1, 10),
-            s.LeaveOutMm,
-            s.Bricklay,
-            s.Woven,
-            s.Order);
+        return CutZone.As(zone, s with
+        {
+            ThicknessMm = Math.Clamp(Math.Round(s.ThicknessMm * dense * curled * heavy), Sections.ThinnestMm, Sections.ThickestMm),
+            WidthCm = Math.Clamp(Math.Round(s.WidthCm * curled * 2) / 2, Sections.NarrowestCm, Sections.WidestCm),
+        });
     }
 }

@@ -81,11 +81,11 @@ public static class Applying
     {
         CutZone e => HandOver.To(
             plan,
-            plan.With(e.Zone, z => z with { Sections = new Sections(e.Parting, e.ThicknessMm, e.WidthCm, e.LeaveOutMm, e.Bricklay, e.Woven, e.Order) }),
+            plan.With(e.Zone, z => z with { Sections = e.ToSections() }),
             cutting),
         MovePart e => HandOver.To(plan, plan with { Part = new PartLine(e.FrontCm, e.BackCm, e.ZigzagMm ?? plan.Part.ZigzagMm) }, cutting),
         SetFrame e => HandOver.To(plan, plan with { Frame = e.Frame, Order = null }, cutting),
-        LeaveOut e => HandOver.To(plan, plan with { LeftOut = [.. plan.Regions.Where(r => r.Region != e.Region), new LeftOut(e.Region, e.SizeCm, e.Reason.Trim())] }, cutting),
+        LeaveOut e => HandOver.To(plan, plan with { LeftOut = [.. plan.Regions.Where(r => r.Region != e.Region), new LeftOut(e.Region, e.SizeCm, e.Reason.Trim(), e.By)] }, cutting),
         TakeIn e => HandOver.To(plan, plan with { LeftOut = plan.Regions.Where(r => r.Region != e.Region).ToArray() }, cutting),
         MirrorSide e => Mirroring.From(plan, e.From, cutting),
         _ => (Simple(plan, edit, cutting), []),
@@ -93,12 +93,11 @@ public static class Applying
 
     private static Plan Simple(Plan plan, PlanEdit edit, Cutting cutting) => edit switch
     {
-        ExcludeZone e => plan.With(e.Zone, z => z with { Excluded = e.Reason.Trim() }),
-        IncludeZone e => plan.With(e.Zone, z => z with { Excluded = null }),
-        PaintZone e => plan.With(e.Zone, z => z with
+        ExcludeZone e => plan.With(e.Zone, z => z with { Excluded = e.Reason.Trim(), ExcludedBy = e.By }),
+        IncludeZone e => plan.With(e.Zone, z => z.TakenIn()),
+        PaintZone e => plan.With(e.Zone, z => z.TakenIn() with
         {
             Usual = e.Paint,
-            Excluded = null,
             Paint = z.Paint.Clear().AddRange(cutting.Cut(plan, e.Zone).Panels.Select(p => KeyValuePair.Create(p.Key.ToString(), e.Paint))),
         }),
         PaintPanels e => Each(plan, e.Panels, _ => e.Paint),
@@ -128,8 +127,9 @@ public static class Applying
     /// <summary>A zone as a reach has it; what was left out for another reason stays out.</summary>
     private static ZonePlan Reached(ZonePlan planned, Zone zone, Reach reach)
     {
-        var byReach = planned.Excluded is null || Enum.GetValues<Reach>().Any(r => Frames.Words(r) == planned.Excluded);
-        return byReach ? planned with { Excluded = Frames.Has(reach, zone) ? null : Frames.Words(reach) } : planned;
+        return planned.Excluded is not null && planned.ExcludedBy != LeftOutBy.Reach ? planned
+            : Frames.Has(reach, zone) ? planned.TakenIn()
+            : planned with { Excluded = Frames.Words(reach), ExcludedBy = LeftOutBy.Reach };
     }
 
     /// <summary>A start set by hand stands: it is not spread any further.</summary>

@@ -25,9 +25,9 @@ internal sealed class EditChecks(Plan plan, Func<PanelKey, bool> exists)
             case CutZone e:
                 Known(e.Zone, "zone");
                 Known(e.Parting, "parting");
-                Range(e.ThicknessMm, 4, 40, "thicknessMm", "mm");
-                Range(e.WidthCm, 1, 10, "widthCm", "cm");
-                Range(e.LeaveOutMm, 0, 20, "leaveOutMm", "mm");
+                Range(e.ThicknessMm, Sections.ThinnestMm, Sections.ThickestMm, "thicknessMm", "mm");
+                Range(e.WidthCm, Sections.NarrowestCm, Sections.WidestCm, "widthCm", "cm");
+                Range(e.LeaveOutMm, 0, Sections.MostLeaveOutMm, "leaveOutMm", "mm");
                 Known(e.Order, "order");
                 break;
             case MovePart e:
@@ -49,8 +49,9 @@ internal sealed class EditChecks(Plan plan, Func<PanelKey, bool> exists)
                 break;
             case LeaveOut e:
                 Known(e.Region, "region");
-                Range(e.SizeCm, 0.2, 7, "sizeCm", "cm");
+                Range(e.SizeCm, LeftOut.LeastCm, LeftOut.MostCm, "sizeCm", "cm");
                 Text(e.Reason, 200, "reason");
+                Known(e.By, "by");
                 break;
             case TakeIn e:
                 Known(e.Region, "region");
@@ -63,6 +64,7 @@ internal sealed class EditChecks(Plan plan, Func<PanelKey, bool> exists)
             case ExcludeZone e:
                 Known(e.Zone, "zone");
                 Text(e.Reason, 200, "reason");
+                Known(e.By, "by");
                 break;
             case IncludeZone e:
                 Known(e.Zone, "zone");
@@ -292,11 +294,5 @@ internal sealed class EditChecks(Plan plan, Func<PanelKey, bool> exists)
         }
     }
 
-    private void Range(double value, double low, double high, string field, string unit)
-    {
-        if (!(value >= low && value <= high))
-        {
-            problems.Add(Problem.Outside(field, low, high, unit));
-        }
-    }
+    private void Range(double value, double low, double high, string field, string unit) => Problem.Range(problems, field, value, low, high, unit);
 }

@@ -6,14 +6,11 @@ namespace Wendro.Core.Plans;
 /// <summary>What the head is divided by before it is sectioned.</summary>
 public enum Frame
 {
-    /// <summary>Zone by zone, low to high, the hairline last.</summary>
-    ByZone,
+    /// <summary>Front from back at the ear: the back from the nape up, then the front, the hairline last.</summary>
+    EarToEar,
 
     /// <summary>Four quadrants: the middle of the back is an edge of panels; back, then her left front, then her right.</summary>
     Quadrants,
-
-    /// <summary>Front from back at the ear: the back is finished before the front is begun.</summary>
-    EarToEar,
 
     /// <summary>Three tiers from the nape up: below the occipital bone, below the ridge, and the top.</summary>
     Tiers,
@@ -46,13 +43,12 @@ public static class Frames
     public static IReadOnlyList<Zone> OrderOf(Frame frame) => frame switch
     {
         Frame.Quadrants => [.. Back, .. Front.Where(ZoneFacts.IsLeft), .. Front.Where(z => !ZoneFacts.IsLeft(z))],
-        Frame.EarToEar => [.. Back, .. Front],
         Frame.Tiers =>
         [
             Zone.Nape, Zone.LowerBack, Zone.UpperBack, Zone.SideLeft, Zone.SideRight, Zone.Crown,
             .. Front.Where(z => z is not (Zone.SideLeft or Zone.SideRight)),
         ],
-        _ => ZoneFacts.All,
+        _ => [.. Back, .. Front],
     };
 
     /// <summary>Whether a reach takes a zone in.</summary>
@@ -63,7 +59,7 @@ public static class Frames
         _ => true,
     };
 
-    /// <summary>What a reach is called.</summary>
+    /// <summary>What a reach is called: the reason of zones it leaves out.</summary>
     public static string Words(Reach reach) => reach switch
     {
         Reach.Half => "half head",

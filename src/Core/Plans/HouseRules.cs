@@ -13,7 +13,7 @@ namespace Wendro.Core.Plans;
 /// <param name="FaceThicknessMm">Thickness of a section at the hairline, mm, 4..40.</param>
 /// <param name="FaceWidthCm">Width of a panel at the hairline, cm, 1..10.</param>
 /// <param name="Frame">What the head is divided by.</param>
-/// <param name="BabyHairCm">Baby hair left out along the front hairline, cm, 0..1.5; 0 paints it.</param>
+/// <param name="BabyHairCm">Baby hair left out along the front hairline, cm, 0.2..1.5; 0 paints it.</param>
 /// <param name="LowerFilm">Whether lower layers are covered with film.</param>
 /// <param name="Formula">Lightener, developer and minutes to start from.</param>
 public sealed record HouseRules(
@@ -36,7 +36,7 @@ public sealed record HouseRules(
         Sections.Usual.Bricklay,
         Sections.UsualFaceFrame.ThicknessMm,
         Sections.UsualFaceFrame.WidthCm,
-        Frame.ByZone,
+        Frame.EarToEar,
         0,
         true,
         Formula.Usual);
@@ -50,16 +50,19 @@ public sealed record HouseRules(
     public IReadOnlyList<Problem> Problems()
     {
         var found = new List<Problem>();
-        void Range(double value, double low, double high, string field, string unit) => Problem.Range(found, field, value, low, high, unit);
-        Range(ThicknessMm, 4, 40, "thicknessMm", "mm");
-        Range(WidthCm, 1, 10, "widthCm", "cm");
-        Range(LeaveOutMm, 0, 20, "leaveOutMm", "mm");
-        Range(FaceThicknessMm, 4, 40, "faceThicknessMm", "mm");
-        Range(FaceWidthCm, 1, 10, "faceWidthCm", "cm");
-        Range(BabyHairCm, 0, 1.5, "babyHairCm", "cm");
+        Problem.Range(found, "thicknessMm", ThicknessMm, Sections.ThinnestMm, Sections.ThickestMm, "mm");
+        Problem.Range(found, "widthCm", WidthCm, Sections.NarrowestCm, Sections.WidestCm, "cm");
+        Problem.Range(found, "leaveOutMm", LeaveOutMm, 0, Sections.MostLeaveOutMm, "mm");
+        Problem.Range(found, "faceThicknessMm", FaceThicknessMm, Sections.ThinnestMm, Sections.ThickestMm, "mm");
+        Problem.Range(found, "faceWidthCm", FaceWidthCm, Sections.NarrowestCm, Sections.WidestCm, "cm");
+        if (BabyHairCm != 0)
+        {
+            Problem.Range(found, "babyHairCm", BabyHairCm, LeftOut.LeastCm, 1.5, "cm, or none");
+        }
+
         if (!Enum.IsDefined(Frame))
         {
-            found.Add(new("frame", "One of byZone, quadrants, earToEar, tiers."));
+            found.Add(new("frame", "One of earToEar, quadrants, tiers."));
         }
 
         if (Formula is null || Formula.Id != "A" || !Enum.IsDefined(Formula.Lightener))
@@ -68,8 +71,8 @@ public sealed record HouseRules(
             return found;
         }
 
-        Range(Formula.Volume, Volume.Weakest, Volume.Strongest, "formula.volume", "vol");
-        Range(Formula.Minutes, 1, 120, "formula.minutes", "min");
+        Problem.Range(found, "formula.volume", Formula.Volume, Volume.Weakest, Volume.Strongest, "vol");
+        Problem.Range(found, "formula.minutes", Formula.Minutes, 1, 120, "min");
         return found;
     }
 }

@@ -13,8 +13,13 @@ namespace Wendro.Core.Plans;
 /// <param name="Excluded">Why it is not touched; null when it is.</param>
 /// <param name="Usual">Paint of panels that were given none of their own by a new cut; null leaves them natural.</param>
 /// <param name="Paint">Paint by panel, keyed zone/row/column.</param>
+/// <param name="ExcludedBy">Who left it out, where it is.</param>
 public sealed record ZonePlan(
-    Sections Sections, string? Excluded, PanelPaint? Usual, ImmutableSortedDictionary<string, PanelPaint> Paint)
+    Sections Sections,
+    string? Excluded,
+    PanelPaint? Usual,
+    ImmutableSortedDictionary<string, PanelPaint> Paint,
+    LeftOutBy ExcludedBy = LeftOutBy.Hand)
 {
     /// <summary>A zone nobody has planned yet.</summary>
     public static ZonePlan Fresh(Zone zone, HouseRules rules) => new(
@@ -22,6 +27,9 @@ public sealed record ZonePlan(
         null,
         null,
         ImmutableSortedDictionary.Create<string, PanelPaint>(StringComparer.Ordinal));
+
+    /// <summary>The same, touched again.</summary>
+    internal ZonePlan TakenIn() => this with { Excluded = null, ExcludedBy = LeftOutBy.Hand };
 
     /// <summary>Paint of a panel; null while it is left natural or the zone is not touched.</summary>
     public PanelPaint? Of(PanelKey key) => Excluded is null && Paint.TryGetValue(key.ToString(), out var paint) ? paint : null;
@@ -46,7 +54,7 @@ public sealed record Plan(
     Wish Wish,
     ImmutableArray<Formula> Formulas,
     ImmutableSortedDictionary<Zone, ZonePlan> Zones,
-    Frame Frame = Frame.ByZone,
+    Frame Frame = Frame.EarToEar,
     IReadOnlyList<LeftOut>? LeftOut = null,
     IReadOnlyList<Zone>? Order = null,
     bool LowerFilm = false,
@@ -87,16 +95,15 @@ public sealed record Plan(
     public IReadOnlyList<Zone> Working => Order ?? Frames.OrderOf(Frame);
 
     /// <summary>How a zone is cut.</summary>
-    public ZoneCut CutOf(Zone zone) => new(Part, zone, Zones[zone].Sections, Frame == Frame.Quadrants, Regions);
+    public ZoneCut CutOf(Zone zone) => new(
+        // Which row is worked first changes no cut.
+        Part, zone, Zones[zone].Sections with { Order = RowOrder.LowFirst }, Frame == Frame.Quadrants, Regions);
 
     /// <summary>Whether another plan cuts and leaves out the same panels.</summary>
     public bool IsCutLike(Plan other)
     {
         ArgumentNullException.ThrowIfNull(other);
-        return Part == other.Part
-            && Frame == Frame.Quadrants == (other.Frame == Frame.Quadrants)
-            && Regions.SequenceEqual(other.Regions)
-            && ZoneFacts.All.All(z => Zones[z].Sections == other.Zones[z].Sections && Zones[z].Excluded is null == other.Zones[z].Excluded is null);
+        return ZoneFacts.All.All(z => Zones[z].Excluded is null == other.Zones[z].Excluded is null && CutOf(z) == other.CutOf(z));
     }
 
     /// <summary>A formula by its letter; null if there is none.</summary>

@@ -56,13 +56,25 @@ public sealed record CutZone(
     double LeaveOutMm,
     bool Bricklay,
     bool Woven = false,
-    RowOrder Order = RowOrder.LowFirst) : PlanEdit;
+    RowOrder Order = RowOrder.LowFirst) : PlanEdit
+{
+    /// <summary>Cuts a zone as sections say.</summary>
+    public static CutZone As(Zone zone, Sections sections)
+    {
+        ArgumentNullException.ThrowIfNull(sections);
+        return new(
+            zone, sections.Parting, sections.ThicknessMm, sections.WidthCm, sections.LeaveOutMm, sections.Bricklay, sections.Woven, sections.Order);
+    }
+
+    /// <summary>The sections it cuts (a method: an edit is written out with its properties).</summary>
+    public Sections ToSections() => new(Parting, ThicknessMm, WidthCm, LeaveOutMm, Bricklay, Woven, Order);
+}
 
 /// <summary>Moves the part; zones and panels follow, paint is handed on. Without a zigzag it stays as straight or zigzag as it is.</summary>
 public sealed record MovePart(double FrontCm, double BackCm, double? ZigzagMm = null) : PlanEdit;
 
 /// <summary>Leaves a zone untouched, with a reason; its paint is kept for when it is taken in again.</summary>
-public sealed record ExcludeZone(Zone Zone, string Reason) : PlanEdit;
+public sealed record ExcludeZone(Zone Zone, string Reason, LeftOutBy By = LeftOutBy.Hand) : PlanEdit;
 
 /// <summary>Takes a zone in again.</summary>
 public sealed record IncludeZone(Zone Zone) : PlanEdit;
@@ -135,7 +147,7 @@ public sealed record SetReach(Reach Reach) : PlanEdit;
 public sealed record SetOrder(IReadOnlyList<Zone> Zones) : PlanEdit;
 
 /// <summary>Leaves a region out across zones; one that is left out already changes its size.</summary>
-public sealed record LeaveOut(Region Region, double SizeCm, string Reason) : PlanEdit;
+public sealed record LeaveOut(Region Region, double SizeCm, string Reason, LeftOutBy By = LeftOutBy.Hand) : PlanEdit;
 
 /// <summary>Takes a region in again.</summary>
 public sealed record TakeIn(Region Region) : PlanEdit;

@@ -10,26 +10,17 @@ namespace Wendro.Host.Paint;
 /// <summary>
 /// Heads of hair at work, kept least recently used: what no paint changes (looks, views, cuts) by hair and part, planned heads by visit and revision.
 /// </summary>
-internal sealed class Heads(HeadForm head) : IDisposable
+internal sealed class Heads(HeadForm head)
 {
     private const int MostLooks = 2;
     private const int MostPlanned = 3;
     private const int MostViews = 8;
     private const int MostFallen = 2;
-
-    /// <summary>How long after a head was put away its memory is given back.</summary>
-    private static readonly TimeSpan Quiet = TimeSpan.FromSeconds(2);
     private readonly Lock gate = new();
-
-    // A head is tens of megabytes of large arrays, which the runtime would keep for long: once nobody turns the next one, they are given back.
-    private readonly Timer tidy = new(_ => GC.Collect(GC.MaxGeneration, GCCollectionMode.Aggressive, blocking: true, compacting: true));
     private readonly Shelves shelves = Shelves.For(MostFallen, MostViews);
     private readonly LinkedList<(HairProfile Hair, PartLine Part, HairLooks Looks)> looks = new();
     private readonly LinkedList<((Guid Visit, int Shows, HairProfile Hair) Key, Lazy<PlannedHead> Head)> planned = new();
     private ImmutableDictionary<HairProfile, Cutting> cuttings = ImmutableDictionary<HairProfile, Cutting>.Empty;
-
-    /// <inheritdoc/>
-    public void Dispose() => tidy.Dispose();
 
     /// <summary>Looks of a head of hair with a part.</summary>
     public HairLooks LooksFor(HairProfile hair, PartLine part)
@@ -53,7 +44,6 @@ internal sealed class Heads(HeadForm head) : IDisposable
             if (looks.Count > MostLooks)
             {
                 looks.RemoveLast();
-                tidy.Change(Quiet, Timeout.InfiniteTimeSpan);
             }
 
             return made;
@@ -67,13 +57,16 @@ internal sealed class Heads(HeadForm head) : IDisposable
         {
             if (!cuttings.TryGetValue(hair, out var cutting))
             {
-                cutting = new Cutting(head, hair, p => LooksFor(hair, p).OnHead.LengthAt);
+                cutting = FreshCuttingFor(hair);
                 cuttings = (cuttings.Count > 4 ? cuttings.Clear() : cuttings).Add(hair, cutting);
             }
 
             return cutting;
         }
     }
+
+    /// <summary>The same with nothing cut yet, for trying many cuts that would push out those at work.</summary>
+    public Cutting FreshCuttingFor(HairProfile hair) => new(head, hair, p => LooksFor(hair, p).OnHead.LengthAt);
 
     /// <summary>A plan on its head, made from the one before it where that is still known.</summary>
     public PlannedHead Planned(Guid visit, HairProfile hair, StoredPlanKey key, PlannedHead? before)

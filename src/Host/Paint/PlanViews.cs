@@ -28,7 +28,6 @@ namespace Wendro.Host.Paint;
 /// <param name="LevelSpread">Half the width of that forecast's band, levels; 0 while natural.</param>
 /// <param name="SeenShare">Share of the hair seen worn down that it makes up, 0..1.</param>
 /// <param name="Minutes">Minutes its painting takes; 0 while natural.</param>
-/// <param name="HardlySeen">Whether it hardly shows in any wear she uses.</param>
 /// <param name="Grip">Where it can be taken hold of on the map: middle, up to its upper edge, aside to its end; x, y each, cm.</param>
 /// <param name="Strip">The panel hung flat; only where few panels are told.</param>
 internal sealed record PanelView(
@@ -50,7 +49,6 @@ internal sealed record PanelView(
     double LevelSpread,
     double SeenShare,
     double Minutes,
-    bool HardlySeen,
     IReadOnlyList<double> Grip,
     Strip? Strip = null)
 {
@@ -78,7 +76,6 @@ internal sealed record PanelView(
             p.LiftingOf(hair) is { } lifting ? Forecast.Of(lifting.Case, p.Formula!.Minutes).HalfWidth : 0,
             head.Measures.SeenShares[index],
             p.Painted is { } painted ? PaintingTime.Seconds(p.Panel, painted) / 60 : 0,
-            head.HardlySeen[index],
             GripOf(head.Cut[p.Panel.Key.Zone].GripOf(p.Panel, head.Looks.Head.Chart)));
     }
 

@@ -60,7 +60,7 @@ internal static class SectionEndpoints
 
         visit.MapGet("/patterns", async (Guid visit, PlanDesk desk, Heads heads, Studio studio, CancellationToken stop) =>
                 await desk.OpenAsync(visit, stop) is { } at
-                    ? Results.Ok(Patterns(at, heads.CuttingFor(at.Visit.Hair), await studio.PatternsAsync(stop)))
+                    ? Results.Ok(Patterns(at, heads.FreshCuttingFor(at.Visit.Hair), await studio.PatternsAsync(stop), (await studio.RulesAsync(stop)).Rules))
                     : Answers.NotFound("visit"))
             .Produces<IReadOnlyList<PatternView>>().WithName("GetPatterns").WithSummary("Patterns to start from, fitted to this client; the edit goes to plan/edits");
 
@@ -79,7 +79,7 @@ internal static class SectionEndpoints
             .Accepts<RulesBody>("application/json").Produces<StoredRules>().ProducesValidationProblem().ProducesProblem(StatusCodes.Status409Conflict)
             .WithName("PutHouseRules").WithSummary("Changes how this studio usually works; plans already begun stay as they are");
 
-        studio.MapPost("/patterns", async (HttpRequest request, Studio kept, PlanDesk desk, CancellationToken stop) =>
+        studio.MapPost("/patterns", async (HttpRequest request, Studio kept, PlanDesk desk, Heads heads, CancellationToken stop) =>
             {
                 var body = await Body.ReadAsync<NewPattern>(request);
                 var problems = new List<Problem>();
@@ -96,7 +96,7 @@ internal static class SectionEndpoints
                 }
 
                 var row = await kept.KeepPatternAsync(
-                    body.Name.Trim(), body.Why.Trim(), OwnPattern.From(at.Stored.Plan, at.Visit.Hair.Cut.LongestCm), stop);
+                    body.Name.Trim(), body.Why.Trim(), OwnPattern.From(at.Stored.Plan, heads.CuttingFor(at.Visit.Hair)), stop);
                 return Results.Created($"/api/patterns/{row.Id}", new KeptPattern(row.Id, row.Name));
             })
             .Accepts<NewPattern>("application/json").Produces<KeptPattern>(StatusCodes.Status201Created).ProducesValidationProblem()
@@ -140,15 +140,15 @@ internal static class SectionEndpoints
             new HeavierView(Heavier.SideOf(plan.Part), left, right, edits.Count > 0 ? new Together(edits) : null));
     }
 
-    private static PatternView[] Patterns(AtWork at, Cutting cutting, IReadOnlyList<PatternRow> own)
+    private static PatternView[] Patterns(AtWork at, Cutting cutting, IReadOnlyList<PatternRow> own, HouseRules house)
     {
         static PatternView View(string id, string name, string what, int? technique, string? against, IReadOnlyList<PatternStep> steps) =>
             new(id, name, what, technique, against, steps.Skip(1).Select(s => s.Why).ToArray(), new Together(steps.SelectMany(s => s.Edits).ToArray()));
 
         var plan = at.Stored.Plan;
-        var mine = own.Select(p => View(p.Id.ToString(), p.Name, p.Why, null, null, OwnPattern.StepsFor(p.Why, p.Edits, plan, cutting)));
+        var mine = own.Select(p => View(p.Id.ToString(), p.Name, p.Why, null, null, OwnPattern.StepsFor(p.Why, p.Edits, plan, cutting, house)));
         var starting = StartingPatterns.All.AsParallel().AsOrdered()
-            .Select(p => View(p.Id, p.Name, p.For, p.Technique, p.Against(at.Visit.Hair), p.StepsFor(plan, cutting)));
+            .Select(p => View(p.Id, p.Name, p.For, p.Technique, p.Against(at.Visit.Hair), p.StepsFor(plan, cutting, house)));
         return [.. mine, .. starting.OrderBy(p => p.Against is not null)];
     }
 }

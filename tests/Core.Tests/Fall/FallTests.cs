@@ -200,10 +200,9 @@ public sealed class FallTests
     {
         var part = new PartLine(1, 0, 6);
         Gen.Float[-6, 7].Sample(z => Math.Abs(part.FallsAt(z) - part.OffsetAt(z)) <= 0.6001);
-        var (straight, zigzag) = (Strands.Sow(Given.Head, part with { ZigzagMm = 0 }, 3_500, 340), Strands.Sow(Given.Head, part, 3_500, 340));
+        var straight = Strands.Sow(Given.Head, part with { ZigzagMm = 0 }, 3_500, 340);
         var flipped = Enumerable.Range(0, 3_500).Count(i => straight.SidesOf(part)[i] != straight.Side[i]);
         Assert.InRange(flipped, 5, 150);
-        Assert.Equal(3_500, zigzag.Count);
     }
 
     [Fact]

@@ -29,7 +29,7 @@ public sealed class PatternsTests
     private static Plan Laid(string id, HairProfile hair, PartLine? part = null)
     {
         var plan = Plan.Fresh() with { Part = part ?? PartLine.Central };
-        var edits = StartingPatterns.Of(id)!.StepsFor(plan, On(hair)).SelectMany(s => s.Edits).ToArray();
+        var edits = StartingPatterns.Of(id)!.StepsFor(plan, On(hair), HouseRules.Usual).SelectMany(s => s.Edits).ToArray();
         var applied = plan.Apply(new Together(edits), On(hair));
         Assert.Empty(applied.Problems);
         return applied.Plan;
@@ -65,7 +65,7 @@ public sealed class PatternsTests
             var used = Plan.Fresh() with { Part = part };
             used = used.Apply(new PaintZone(Zone.Crown, new PanelPaint()), On(hair)).Plan;
             used = used.Apply(new LeaveOut(Region.Veil, 1, "before"), On(hair)).Plan;
-            var steps = StartingPatterns.Of(id)!.StepsFor(used, On(hair));
+            var steps = StartingPatterns.Of(id)!.StepsFor(used, On(hair), HouseRules.Usual);
             Assert.All(steps, s => Assert.True(s.Why.Length > 5 && s.Edits.Count > 0));
             var applied = used.Apply(new Together(steps.SelectMany(s => s.Edits).ToArray()), On(hair));
             Assert.Empty(applied.Problems);
@@ -164,4 +164,68 @@ public sealed class PatternsTests
     [Fact]
     public void It_says_whom_it_does_not_suit() =>
         Assert.Contains("curls", StartingPatterns.Of("curl-shell")!.Against(HairProfile.Usual), StringComparison.Ordinal);
+
+    [Fact]
+    public void A_pattern_after_another_is_as_if_it_were_the_first()
+    {
+        var hair = HairProfile.Usual;
+        static Plan Bare(Plan plan) => plan with { Formulas = [.. plan.Formulas.Where(f => f.Id == "A")] };
+        Plan Lay(Plan plan, string id) => plan
+            .Apply(new Together(StartingPatterns.Of(id)!.StepsFor(plan, On(hair), HouseRules.Usual).SelectMany(s => s.Edits).ToArray()), On(hair)).Plan;
+        foreach (var second in new[] { "thick-all-over", "oval-out", "four-quarters", "hairline-express" })
+        {
+            foreach (var first in StartingPatterns.All.Select(p => p.Id))
+            {
+                var (after, alone) = (Bare(Lay(Lay(Plan.Fresh(), first), second)), Bare(Lay(Plan.Fresh(), second)));
+                Assert.Equal(alone.Formulas.ToArray(), after.Formulas.ToArray());
+                Assert.Equal(alone.Working, after.Working);
+                Assert.Equal(alone.Regions, after.Regions);
+                Assert.All(ZoneFacts.All, z =>
+                {
+                    var (a, b) = (alone.Zones[z], after.Zones[z]);
+                    Assert.Equal((a.Excluded, a.Paint.Count), (b.Excluded, b.Paint.Count));
+                    Assert.True(a.Paint.SequenceEqual(b.Paint), $"{first}, then {second}: {z}");
+                });
+            }
+        }
+    }
+
+    [Fact]
+    public void What_a_hand_left_out_stays_out_and_the_houses_formula_is_mixed()
+    {
+        var hair = HairProfile.Usual;
+        var house = HouseRules.Usual with { Formula = new Wendro.Core.Lift.Formula("A", Wendro.Core.Lift.Lightener.Cream, 20, 35), BabyHairCm = 0.5 };
+        var plan = Plan.Fresh(1, house).Apply(new ExcludeZone(Zone.SideLeft, "eczema"), On(hair)).Plan;
+        foreach (var pattern in StartingPatterns.All)
+        {
+            var laid = plan.Apply(new Together(pattern.StepsFor(plan, On(hair), house).SelectMany(s => s.Edits).ToArray()), On(hair));
+            Assert.Empty(laid.Problems);
+            Assert.Equal("eczema", laid.Plan.Zones[Zone.SideLeft].Excluded);
+            Assert.Contains(laid.Plan.Regions, r => r is { Region: Region.BabyHair, SizeCm: 0.5, By: LeftOutBy.Hand });
+        }
+
+        var thick = StartingPatterns.Of("thick-all-over")!.StepsFor(plan, On(hair), house);
+        Assert.Contains(thick.SelectMany(s => s.Edits), e => e is SetFormula { Formula.Lightener: Wendro.Core.Lift.Lightener.Cream });
+    }
+
+    [Fact]
+    public void An_own_pattern_brings_back_what_it_was_kept_from()
+    {
+        var hair = HairProfile.Usual;
+        foreach (var id in new[] { "zigzag-quadrants", "tips-at-home", "refresh-dark" })
+        {
+            var kept = Laid(id, hair);
+            var some = kept.Zones[Zone.Crown].Paint.Keys.Take(1).ToArray();
+            kept = some.Length > 0 ? kept.Apply(new ClearPanels(some), On(hair)).Plan : kept;
+            var steps = OwnPattern.StepsFor("as we do", OwnPattern.From(kept, On(hair)), Plan.Fresh(), On(hair), HouseRules.Usual);
+            var again = Plan.Fresh().Apply(new Together(steps.SelectMany(s => s.Edits).ToArray()), On(hair)).Plan;
+            Assert.Equal(kept.Working, again.Working);
+            Assert.Equal(kept.Regions.Select(r => (r.Region, r.SizeCm)), again.Regions.Select(r => (r.Region, r.SizeCm)));
+            Assert.All(ZoneFacts.All, z =>
+            {
+                Assert.Equal((kept.Zones[z].Sections, kept.Zones[z].Excluded), (again.Zones[z].Sections, again.Zones[z].Excluded));
+                Assert.Equal(kept.Zones[z].Excluded is null ? kept.Zones[z].Paint.Keys : [], again.Zones[z].Excluded is null ? again.Zones[z].Paint.Keys : []);
+            });
+        }
+    }
 }

@@ -17,6 +17,20 @@ public sealed class FramesTests
         Assert.All(Enum.GetValues<Frame>(), f => Assert.Equal(ZoneFacts.All, Frames.OrderOf(f).Order()));
 
     [Fact]
+    public void No_two_frames_do_the_same() => Assert.Equal(
+        Enum.GetValues<Frame>().Length,
+        Enum.GetValues<Frame>().Select(f => (f == Frame.Quadrants, string.Join(',', Frames.OrderOf(f)))).Distinct().Count());
+
+    [Fact]
+    public void Which_row_is_first_changes_no_cut()
+    {
+        var plan = Apply(Painted, new CutZone(Zone.Crown, Parting.Horizontal, 12, 4.5, 4, true, Order: RowOrder.HighFirst)).Plan;
+        Assert.Equal(RowOrder.HighFirst, plan.Zones[Zone.Crown].Sections.Order);
+        Assert.True(plan.IsCutLike(Painted));
+        Assert.Same(Given.Cutting.Cut(Painted, Zone.Crown), Given.Cutting.Cut(plan, Zone.Crown));
+    }
+
+    [Fact]
     public void A_frame_sets_the_order_and_an_order_of_ones_own_stands_until_the_next_frame()
     {
         var plan = Apply(Plan.Fresh(), new SetFrame(Frame.Quadrants)).Plan;
@@ -131,6 +145,7 @@ public sealed class FramesTests
     public void House_rules_that_can_not_be_are_named_by_field()
     {
         var wrong = HouseRules.Usual with { ThicknessMm = 2, BabyHairCm = 3, Formula = new Formula("B", Lightener.Clay, 50, 0) };
+        Assert.Equal(["babyHairCm"], (HouseRules.Usual with { BabyHairCm = 0.1 }).Problems().Select(p => p.Field));
         Assert.Equal(["thicknessMm", "babyHairCm", "formula"], wrong.Problems().Select(p => p.Field));
         Assert.Equal(["formula.volume"], (HouseRules.Usual with { Formula = new Formula("A", Lightener.Clay, 50, 10) }).Problems().Select(p => p.Field));
     }

@@ -738,10 +738,10 @@ export interface components {
             minutes: number;
         };
         /**
-         * @default byZone
+         * @default earToEar
          * @enum {unknown}
          */
-        Frame: "byZone" | "quadrants" | "earToEar" | "tiers";
+        Frame: "earToEar" | "quadrants" | "tiers";
         Glance: {
             /** Format: int32 */
             panels: number;
@@ -830,7 +830,13 @@ export interface components {
             /** Format: double */
             sizeCm: number;
             reason: string;
+            by?: components["schemas"]["LeftOutBy"];
         };
+        /**
+         * @default hand
+         * @enum {unknown}
+         */
+        LeftOutBy: "hand" | "reach" | "pattern";
         LiftAnswer: {
             /** Format: double */
             level: number;
@@ -1017,7 +1023,6 @@ export interface components {
             seenShare: number;
             /** Format: double */
             minutes: number;
-            hardlySeen: boolean;
             grip: number[];
             strip?: null | components["schemas"]["Strip"];
         };
@@ -1131,6 +1136,7 @@ export interface components {
             kind?: "excludeZone";
             zone: components["schemas"]["Zone"];
             reason: string;
+            by?: components["schemas"]["LeftOutBy"];
         };
         PlanEditIncludeZone: {
             /** @enum {string} */
@@ -1144,6 +1150,7 @@ export interface components {
             /** Format: double */
             sizeCm: number;
             reason: string;
+            by?: components["schemas"]["LeftOutBy"];
         };
         PlanEditMirrorSide: {
             /** @enum {string} */
@@ -1532,6 +1539,7 @@ export interface components {
             paint: {
                 [key: string]: components["schemas"]["PanelPaint"];
             };
+            excludedBy?: components["schemas"]["LeftOutBy"];
         };
         ZoneWork: {
             zone: components["schemas"]["Zone"];

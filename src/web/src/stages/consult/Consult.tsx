@@ -7,7 +7,7 @@ import { HairReading } from "./HairReading";
 import { MarksMap } from "./MarksMap";
 import { StrandBands } from "./StrandBands";
 import { StrandTest } from "./StrandTest";
-import { useConsult } from "./useConsult";
+import type { Consult as ConsultState } from "./useConsult";
 
 /** Consult: her hair, one strand and its test, whether it can be done. The head stands beside it. */
 export function Consult({
@@ -15,13 +15,14 @@ export function Consult({
   plan,
   colours,
   work,
+  consult,
 }: {
   visit: string;
   plan: PlanView;
   colours: Colours | undefined;
   work: Work;
+  consult: ConsultState | undefined;
 }) {
-  const consult = useConsult(visit, work.reload);
   if (!consult) {
     return null;
   }

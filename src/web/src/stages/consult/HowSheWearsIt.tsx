@@ -1,7 +1,7 @@
 import { Button, Checkbox, Popover, Segmented, Select } from "antd";
 import type { Schemas, Wear } from "../../api/client";
 import { wearWords } from "../../views/words";
-import { useConsult } from "./useConsult";
+import type { Consult } from "./useConsult";
 
 const often: Record<Schemas["Often"], string> = {
   seldom: "seldom",
@@ -11,19 +11,18 @@ const often: Record<Schemas["Often"], string> = {
 
 /** The wears she uses and how often: down always, the others as she says. */
 export function HowSheWearsIt({
-  visit,
+  consult,
   wears,
   styled,
   style,
   set,
 }: {
-  visit: string;
+  consult: Consult | undefined;
   wears: Wear[];
   styled: Schemas["Styling"];
   style(styling: Schemas["Styling"]): void;
   set(wears: Wear[]): void;
 }) {
-  const consult = useConsult(visit, () => undefined);
   const told = consult?.view.consultation.wears ?? {};
   return (
     <Popover

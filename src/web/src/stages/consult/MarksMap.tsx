@@ -5,7 +5,7 @@ import type { Colours } from "../../api/seen";
 import { CrownMap } from "../../views/CrownMap";
 import { MapHandle } from "../../views/MapHandle";
 import { Num } from "../../views/Num";
-import { PartHandles } from "../section/SectionHandles";
+import { PartHandles } from "../../views/PartHandles";
 import type { Consult } from "./useConsult";
 
 type Mark = Schemas["Mark"];

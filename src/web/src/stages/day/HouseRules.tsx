@@ -94,7 +94,6 @@ export function HouseRules() {
                 style={{ width: 170 }}
                 value={now.frame}
                 options={[
-                  { value: "byZone", label: "zone by zone" },
                   { value: "quadrants", label: "four quadrants" },
                   { value: "earToEar", label: "front from back" },
                   { value: "tiers", label: "three tiers" },

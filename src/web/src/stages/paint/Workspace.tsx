@@ -1,11 +1,11 @@
 import { useQuery } from "@tanstack/react-query";
-import { Button, Slider, Spin } from "antd";
+import { Button, Spin } from "antd";
 import { useEffect, useMemo, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { Link, Navigate, useParams } from "react-router";
 import { api, type Finding, type PanelView, type Wear, type Zone } from "../../api/client";
 import { fetchColours } from "../../api/seen";
-import { type MomentKey, usePlan, type Work } from "../../api/usePlan";
+import { usePlan, type Work } from "../../api/usePlan";
 import { type Stage, Strand } from "../../frame/Strand";
 import { CrownMap } from "../../views/CrownMap";
 import { HeadView } from "../../views/HeadView";
@@ -14,12 +14,14 @@ import { SecondLook } from "../../views/SecondLook";
 import { hairWords, wearWords } from "../../views/words";
 import { Consult } from "../consult/Consult";
 import { HowSheWearsIt } from "../consult/HowSheWearsIt";
+import { useConsult } from "../consult/useConsult";
 import { useLook, type Wish, Wishes } from "../consult/Wishes";
 import { Divide } from "../section/Divide";
 import { SectionHandles } from "../section/SectionHandles";
 import { useSection } from "../section/useSection";
 import { WorkingOrder } from "../section/WorkingOrder";
 import { ZoneSettings } from "../section/ZoneSettings";
+import { MomentLine } from "./MomentLine";
 import { PanelSettings } from "./PanelSettings";
 
 /** One workspace for Section and Paint: the head, the crown map over the settings, the strip, the second look. */
@@ -140,9 +142,10 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
   useEffect(() => setMoment(stage === "consult" ? "before" : "rinsed"), [stage, setMoment]);
   const painted = plan.panels.filter((p) => p.paint).length;
   const strip = panel?.strip ?? fetched ?? undefined;
+  const consult = useConsult(visit, work.reload, stage === "consult");
   const [wish, setWish] = useState<Wish>();
   const look = useLook(visit, stage === "consult" ? (wish ?? plan.plan.wish) : undefined, hairKey);
-  const section = useSection(visit, work.revision);
+  const section = useSection(visit, work.revision, stage === "section");
   const [zone, setZone] = useState<Zone>();
   const pickZone = (z: Zone) => {
     setZone(z);
@@ -191,7 +194,7 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
           ))}
           {stage === "consult" && (
             <HowSheWearsIt
-              visit={visit}
+              consult={consult}
               wears={plan.plan.wears}
               styled={plan.plan.styled ?? "own"}
               style={(styling) => work.edit({ kind: "setStyling", styling })}
@@ -224,7 +227,7 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
       </section>
 
       {stage === "consult" ? (
-        <Consult visit={visit} plan={plan} colours={colours} work={work} />
+        <Consult visit={visit} plan={plan} colours={colours} work={work} consult={consult} />
       ) : (
         <>
           <section className="col map-col" aria-label="Where">
@@ -251,7 +254,14 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
             {stage === "paint" && panel ? (
               <PanelSettings plan={plan} panel={panel} edit={work.edit} />
             ) : (
-              <ZoneSettings plan={plan} panel={panel} chosen={zone} edit={work.edit} onPickZone={pickZone} />
+              <ZoneSettings
+                plan={plan}
+                section={section}
+                panel={panel}
+                chosen={zone}
+                edit={work.edit}
+                onPickZone={pickZone}
+              />
             )}
           </section>
 
@@ -306,44 +316,6 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
           </aside>
         </>
       )}
-    </div>
-  );
-}
-
-/** Before · minute t · rinsed. */
-function MomentLine({ work }: { work: Work }) {
-  const longest = Math.max(...work.plan.plan.formulas.map((f) => f.minutes));
-  const value = work.moment === "before" ? 0 : work.moment === "rinsed" ? longest : work.moment;
-  const key = (v: number): MomentKey => (v <= 0 ? "before" : v >= longest ? "rinsed" : v);
-  return (
-    <div className="moment">
-      <Slider
-        min={0}
-        max={longest}
-        step={1}
-        value={value}
-        onChange={(v) => work.setMoment(key(v))}
-        tooltip={{ open: false }}
-        ariaLabelForHandle="Moment"
-        ariaValueTextFormatterForHandle={(v) =>
-          key(v) === "before" ? "before" : key(v) === "rinsed" ? "rinsed" : `minute ${v}`
-        }
-      />
-      <div className="row">
-        <Button type="text" className={value === 0 ? "now" : ""} onClick={() => work.setMoment("before")}>
-          Before
-        </Button>
-        <span className={value > 0 && value < longest ? "now" : ""}>
-          {value > 0 && value < longest ? `minute ${value}` : `0 – ${longest} min`}
-        </span>
-        <Button
-          type="text"
-          className={value === longest ? "now" : ""}
-          onClick={() => work.setMoment("rinsed")}
-        >
-          Rinsed
-        </Button>
-      </div>
     </div>
   );
 }

@@ -14,8 +14,7 @@ const regions: Record<Region, { words: string; size: string; usual: number }> = 
   babyHair: { words: "baby hair", size: "From the hairline", usual: 0.5 },
 };
 
-const reaches = { full: "full head", half: "half head", hairline: "hairline only" } as const;
-const shortly = { full: "all", half: "half", hairline: "hairline" } as const;
+const reaches = { full: "all", half: "half", hairline: "hairline" } as const;
 
 interface Props {
   visit: string;
@@ -27,20 +26,19 @@ interface Props {
 /** What to mind while dividing: how much of the head, what is left out and why, hidden work, the heavier side. */
 export function Divide({ visit, plan, section, edit }: Props) {
   const out = allZones.filter((z) => plan.plan.zones[z]?.excluded);
+  const byReach = out.filter((z) => plan.plan.zones[z].excludedBy === "reach");
   const reach =
     out.length === 0
       ? "full"
-      : out.every((z) => plan.plan.zones[z].excluded === "half head")
-        ? "half"
-        : out.every((z) => plan.plan.zones[z].excluded === "hairline only")
-          ? "hairline"
+      : byReach.some((z) => z === "crown")
+        ? "hairline"
+        : byReach.length
+          ? "half"
           : undefined;
   const hidden = section?.order.filter((z) => z.hiddenMinutes >= 0.5) ?? [];
   const heavier = section?.heavier;
   const marks = (plan.hair.marked ?? []).filter((m) => m.kind === "undercut" || m.kind === "breakage");
-  const byName = out.filter(
-    (z) => !Object.values<string>(reaches).includes(plan.plan.zones[z].excluded ?? ""),
-  );
+  const byName = out.filter((z) => !byReach.includes(z));
   return (
     <div className="divide">
       <Patterns visit={visit} plan={plan} edit={edit} />
@@ -51,7 +49,7 @@ export function Divide({ visit, plan, section, edit }: Props) {
         value={reach}
         options={(Object.keys(reaches) as (keyof typeof reaches)[]).map((r) => ({
           value: r,
-          label: shortly[r],
+          label: reaches[r],
         }))}
         onChange={(r) => edit({ kind: "setReach", reach: r as Schemas["Reach"] })}
       />

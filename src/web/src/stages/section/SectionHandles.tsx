@@ -1,5 +1,6 @@
 import type { PanelView, PlanEdit, PlanView } from "../../api/client";
 import { MapHandle } from "../../views/MapHandle";
+import { PartHandles } from "../../views/PartHandles";
 
 interface Props {
   plan: PlanView;
@@ -18,46 +19,6 @@ export function SectionHandles({ plan, panel, edit, tryOut }: Props) {
         <Sizes key={panel.key} panel={panel} sections={sections} edit={edit} tryOut={tryOut} />
       )}
     </g>
-  );
-}
-
-/** Both ends of the part, to be moved to where she shows it. */
-export function PartHandles({ plan, edit, tryOut }: Omit<Props, "panel">) {
-  const { part } = plan.plan;
-  const line = plan.partLine;
-  const move = (frontCm: number, backCm: number): PlanEdit => ({ kind: "movePart", frontCm, backCm });
-  if (line.length < 4) {
-    return null;
-  }
-  return (
-    <>
-      <MapHandle
-        x={line[0]}
-        y={line[1]}
-        label="Part at the hairline"
-        value={part.frontCm}
-        text={`${part.frontCm} cm`}
-        min={-5}
-        max={5}
-        step={0.5}
-        valueAt={(x) => x}
-        onTry={(v) => tryOut(move(v, part.backCm))}
-        onSet={(v) => edit(move(v, part.backCm))}
-      />
-      <MapHandle
-        x={line[line.length - 2]}
-        y={line[line.length - 1]}
-        label="Part at the crown"
-        value={part.backCm}
-        text={`${part.backCm} cm`}
-        min={-3}
-        max={3}
-        step={0.5}
-        valueAt={(x) => x}
-        onTry={(v) => tryOut(move(part.frontCm, v))}
-        onSet={(v) => edit(move(part.frontCm, v))}
-      />
-    </>
   );
 }
 

@@ -3,7 +3,6 @@ import type { PlanEdit, PlanView, Schemas, Zone } from "../../api/client";
 import { zoneWords } from "../../views/words";
 
 const frames: Record<Schemas["Frame"], string> = {
-  byZone: "zone by zone",
   quadrants: "four quadrants",
   earToEar: "front from back",
   tiers: "three tiers",

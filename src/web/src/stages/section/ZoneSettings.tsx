@@ -16,6 +16,7 @@ const partings: Record<Schemas["Parting"], string> = {
 
 interface Props {
   plan: PlanView;
+  section: Schemas["SectionView"] | undefined;
   panel: PanelView | undefined;
   /** Zone picked by name: it may have no panel to pick. */
   chosen: Zone | undefined;
@@ -24,7 +25,7 @@ interface Props {
 }
 
 /** How a zone is cut, and where the part lies. */
-export function ZoneSettings({ plan, panel, chosen, edit, onPickZone }: Props) {
+export function ZoneSettings({ plan, section, panel, chosen, edit, onPickZone }: Props) {
   const zone = chosen && plan.plan.zones[chosen]?.excluded ? chosen : (panel?.zone ?? "upperBack");
   const planned = plan.plan.zones[zone];
   const s = planned.sections;
@@ -32,7 +33,7 @@ export function ZoneSettings({ plan, panel, chosen, edit, onPickZone }: Props) {
   const area = here.reduce((sum, p) => sum + p.areaCm2, 0);
   const grams = here.reduce((sum, p) => sum + p.hairGrams, 0);
   const minutes = here.reduce((sum, p) => sum + p.minutes, 0);
-  const hidden = here.reduce((sum, p) => sum + (p.hardlySeen ? p.minutes : 0), 0);
+  const hidden = section?.order.find((z) => z.zone === zone)?.hiddenMinutes ?? 0;
   const cut = (change: Partial<typeof s>) => edit({ kind: "cutZone", zone, ...s, ...change });
   const part = plan.plan.part;
   return (
