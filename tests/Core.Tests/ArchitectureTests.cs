@@ -10,7 +10,7 @@ public sealed partial class ArchitectureTests
         ["Units"] = [],
         ["Hair"] = ["Units", "Head"],
         ["Head"] = ["Units"],
-        ["Tone"] = ["Units"],
+        ["Tone"] = ["Units", "Hair"],
         ["Paint"] = ["Units", "Hair", "Head"],
         ["Lift"] = ["Units", "Hair", "Head", "Paint"],
         ["Care"] = ["Units", "Hair", "Paint", "Lift"],
@@ -18,7 +18,7 @@ public sealed partial class ArchitectureTests
         ["Blend"] = ["Units", "Hair", "Head", "Tone", "Paint", "Lift", "Fall"],
         ["Timing"] = ["Units", "Paint"],
         ["Consult"] = ["Units", "Hair", "Head", "Paint", "Lift", "Care", "Fall", "Blend"],
-        ["Plans"] = ["Units", "Hair", "Head", "Tone", "Paint", "Lift", "Care", "Fall", "Blend"],
+        ["Plans"] = ["Units", "Hair", "Head", "Tone", "Paint", "Lift", "Care", "Fall", "Blend", "Timing"],
         ["Patterns"] = ["Units", "Hair", "Head", "Paint", "Lift", "Blend", "Plans"],
     };
 

@@ -57,7 +57,15 @@ internal static class Given
         from face in Gen.Enum<Face>()
         from covering in Gen.Enum<Covering>()
         from spread in Gen.Double[0, 6]
-        select new PanelPaint(shape, start, drop, blur, mids, ends, face, covering, "A", spread);
+        from flip in Gen.Bool
+        from slope in Gen.Double[-20, 20]
+        from centre in Gen.Select(Gen.Double[0.1, 0.9], Gen.Double[0, 40])
+        from strokes in Gen.Select(Gen.Int[1, 9], Gen.Double[0.05, 1], Gen.Double[0, 60])
+        from band in Gen.Select(Gen.Bool, Gen.Double[0.5, 75])
+        from hand in Gen.Select(Gen.Enum<Pressure>(), Gen.Enum<Tension>(), Gen.Enum<Teasing>())
+        select new PanelPaint(
+            shape, start, drop, blur, mids, ends, face, covering, "A", spread, flip, null, slope, centre.Item1, centre.Item2,
+            strokes.Item1, strokes.Item2, strokes.Item3, band.Item1 ? band.Item2 : null, hand.Item1, hand.Item2, hand.Item3);
 
     public static (HairLooks Looks, Cutting Cutting) Looks(HairProfile hair, PartLine? part = null)
     {

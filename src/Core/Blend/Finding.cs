@@ -5,7 +5,12 @@ using Wendro.Core.Paint;
 namespace Wendro.Core.Blend;
 
 /// <summary>What can be wrong with a blend.</summary>
-public enum FindingKind { HardLine, FrontNotBrighter, Stripes, DriesFirst, DarkBehindHairline }
+public enum FindingKind
+{
+    HardLine, FrontNotBrighter, Stripes, DriesFirst, DarkBehindHairline, BleedThrough, ScalpContact, HotRoot, SolidBlock, NothingDarkLeft,
+    DarkNape, PartMismatch, WeakSide, CrownTooHigh, OutOfReach, Overlap, BabyHairPainted, BreakingHairPainted, SkinAtRisk, LowlightOnTop,
+    HiddenWork, RegrowthShows, TestsMissing,
+}
 
 /// <summary>How much it matters: alarm will be seen by anybody, caution by a colourist, note is good to know.</summary>
 public enum Severity { Alarm, Caution, Note }
@@ -16,6 +21,9 @@ public enum Severity { Alarm, Caution, Note }
 /// <param name="Unit">Of what.</param>
 public sealed record Figure(string Name, double Value, string Unit);
 
+/// <summary>Where along the hair the evidence lies, cm from the scalp.</summary>
+public sealed record Stretch(double FromCm, double ToCm);
+
 /// <summary>Something wrong with the blend: what, where, why.</summary>
 /// <param name="Kind">What.</param>
 /// <param name="Severity">How much it matters.</param>
@@ -25,7 +33,8 @@ public sealed record Figure(string Name, double Value, string Unit);
 /// <param name="Zones">Where, by zone.</param>
 /// <param name="Panels">Where, by panel.</param>
 /// <param name="Wear">The wear it shows in.</param>
-/// <param name="Evidence">The figures.</param>
+/// <param name="Evidence">The figures; the first is the one that decides.</param>
+/// <param name="Along">Where along the hair; null for all of it.</param>
 public sealed record Finding(
     FindingKind Kind,
     Severity Severity,
@@ -35,8 +44,12 @@ public sealed record Finding(
     IReadOnlyList<Zone> Zones,
     IReadOnlyList<PanelKey> Panels,
     Wear Wear,
-    IReadOnlyList<Figure> Evidence)
+    IReadOnlyList<Figure> Evidence,
+    Stretch? Along = null)
 {
     /// <summary>The same finding keeps its name from edit to edit: its kind and where it is.</summary>
     public string Id => Zones.Count == 1 ? $"{Kind}:{Zones[0]}" : Kind.ToString();
+
+    /// <summary>Whether a finding keeps people safe, so that it can't be set aside.</summary>
+    public static bool StaysSaid(string id) => id is nameof(FindingKind.TestsMissing) or nameof(FindingKind.BreakingHairPainted);
 }

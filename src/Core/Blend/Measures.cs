@@ -1,3 +1,4 @@
+using Wendro.Core.Hair;
 using Wendro.Core.Head;
 
 namespace Wendro.Core.Blend;
@@ -11,6 +12,9 @@ namespace Wendro.Core.Blend;
 /// <param name="SteepestAtCm">How far from the scalp, cm.</param>
 /// <param name="Balance">Mean seen level of her left less that of her right, levels.</param>
 /// <param name="ZoneLevels">Mean seen level by zone, worn down.</param>
+/// <param name="Gradient">Mean level of the lower half above that of the first centimetre, levels.</param>
+/// <param name="RibbonContrast">How far levels of the lower half differ within a zone, mean over zones, levels.</param>
+/// <param name="RegrowthWeeks">Weeks until what has grown begins to show, 2..40.</param>
 /// <param name="SeenShares">Share of the seen hair each panel makes up, 0..1, by panel number.</param>
 public sealed record Measures(
     double? EndsLevel,
@@ -21,15 +25,16 @@ public sealed record Measures(
     double SteepestAtCm,
     double Balance,
     IReadOnlyDictionary<Zone, double> ZoneLevels,
+    double Gradient,
+    double RibbonContrast,
+    double RegrowthWeeks,
     IReadOnlyList<double> SeenShares)
 {
-    /// <summary>Softness at which an edge reads as a line, levels a cm. Model assumption.</summary>
-    public const double LineSoftness = 1.5;
-
     /// <summary>Reads the measures off a tally.</summary>
     /// <param name="down">What is seen worn down.</param>
+    /// <param name="hair">Her hair: what grows has its natural level.</param>
     /// <param name="seenShares">Share of seen hair by panel.</param>
-    public static Measures Of(Tally down, IReadOnlyList<double> seenShares)
+    public static Measures Of(Tally down, HairProfile hair, IReadOnlyList<double> seenShares)
     {
         ArgumentNullException.ThrowIfNull(down);
         var steepest = ZoneFacts.All.Select(z => (Zone: z, Softness: down.Softness(z))).MaxBy(x => x.Softness.Slope);
@@ -45,6 +50,9 @@ public sealed record Measures(
             steepest.Softness.AtCm,
             left - right,
             ZoneFacts.All.Where(z => down.LevelOf(x => x == z) is not null).ToDictionary(z => z, z => down.LevelOf(x => x == z)!.Value),
+            down.Gradient,
+            ZoneFacts.All.Select(down.Ribbons).OfType<(double Contrast, double)>().Select(r => r.Contrast).DefaultIfEmpty().Average(),
+            Regrowth.WeeksUntilItShows(down, hair),
             seenShares);
     }
 }

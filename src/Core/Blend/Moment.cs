@@ -3,7 +3,7 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Blend;
 
-/// <summary>When the hair is looked at: before, at a minute of processing, or rinsed.</summary>
+/// <summary>When the hair is looked at: before, at a minute of processing, rinsed, or some weeks of growth later.</summary>
 public readonly record struct Moment
 {
     private readonly double minutes;
@@ -18,6 +18,16 @@ public readonly record struct Moment
 
     /// <summary>At a minute of processing, counted for every panel from when it was painted.</summary>
     public static Moment At(Minutes minutes) => new(minutes.Value);
+
+    /// <summary>Most weeks of growth looked ahead.</summary>
+    public const double MostWeeks = 52;
+
+    /// <summary>Rinsed, and grown for some weeks since.</summary>
+    /// <param name="weeks">0..52.</param>
+    public static Moment Later(double weeks) => new(double.PositiveInfinity) { WeeksLater = weeks };
+
+    /// <summary>Weeks of growth since it was rinsed.</summary>
+    public double WeeksLater { get; private init; }
 
     /// <summary>How long a formula has worked by then, minutes; never longer than it is left on.</summary>
     public double MinutesOf(Formula formula)

@@ -2,93 +2,130 @@ using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
-using Wendro.Core.Units;
 
 namespace Wendro.Core.Blend;
 
 /// <summary>A panel with what is painted on it and what that will do.</summary>
 /// <param name="Panel">The panel.</param>
-/// <param name="Painted">The paint; null while it is left natural.</param>
-/// <param name="Formula">The formula; null while it is left natural.</param>
-public sealed record PlannedPanel(Panel Panel, PaintedPanel? Painted, Formula? Formula)
+/// <param name="Coats">Products on it, in the order they are laid; none while it is left natural.</param>
+public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats)
 {
     private const int AcrossSteps = 16;
     private const int AlongSteps = 48;
 
-    /// <summary>The lifting of this panel's untouched hair at full coverage; null while it is left natural.</summary>
+    /// <summary>A panel painted with one product.</summary>
+    public static PlannedPanel With(Panel panel, PaintedPanel painted, Formula formula) => new(panel, [new Coat(painted, formula)]);
+
+    /// <summary>What was laid first; null while it is left natural.</summary>
+    public PaintedPanel? Painted => Coats.Count > 0 ? Coats[0].Painted : null;
+
+    /// <summary>What that is; null while it is left natural.</summary>
+    public Formula? Formula => Coats.Count > 0 ? Coats[0].Formula : null;
+
+    /// <summary>Its first product that lightens; null where none does.</summary>
+    public Coat? Light => Coats.FirstOrDefault(c => !c.Formula.IsDeposit);
+
+    /// <summary>Its products that darken.</summary>
+    public IEnumerable<Coat> Deposits => Coats.Where(c => c.Formula.IsDeposit);
+
+    /// <summary>The lifting of this panel's untouched hair at full coverage; null where nothing lightens it.</summary>
     public Lifting? LiftingOf(HairProfile hair)
     {
         ArgumentNullException.ThrowIfNull(hair);
-        return LiftingOf(hair, HairState.Of(hair.In(Panel.Key.Zone))[0]);
-    }
-
-    /// <summary>The lifting of this panel's hair where it is in a state, at full coverage; null while it is left natural.</summary>
-    public Lifting? LiftingOf(HairProfile hair, HairState state)
-    {
-        ArgumentNullException.ThrowIfNull(hair);
-        return Painted is null || Formula is null
-            ? null
-            : new Lifting(new LiftCase(
-                Level.Clamp(state.Level),
-                hair.In(Panel.Key.Zone).Diameter,
-                state.Porosity,
-                state.Coloured,
-                Formula.Lightener,
-                new Volume(Formula.Volume),
-                Painted.Paint.Covering,
-                Hairline: ZoneFacts.IsHairline(Panel.Key.Zone),
-                Own: hair.Own));
+        return Light?.LiftingOf(hair, Panel.Key.Zone, HairState.Of(hair.In(Panel.Key.Zone))[0]);
     }
 
     /// <summary>Mean level of the panel's hair by mass at a moment: over its width, its section, its length and its states.</summary>
     public double MeanLevel(HairProfile hair, Moment moment)
     {
         var sum = 0.0;
-        foreach (var (share, weight, state, lifting) in Stretches(hair))
+        Span<double> coverages = stackalloc double[PanelPaint.MostCoats];
+        foreach (var (share, weight, state, products) in Stretches(hair, moment))
         {
-            sum += weight * state.Level;
-            if (lifting is null)
+            if (products is null)
             {
+                sum += weight * state.Level;
                 continue;
             }
 
-            var minutes = moment.MinutesOf(Formula!);
-            var gain = 0.0;
+            // Several coats may reach differently deep: the section is read where each of them ends.
+            var level = 0.0;
             for (var j = 0; j < AcrossSteps; j++)
             {
-                gain += lifting.GainAtCoverage(minutes, Painted!.CoverageAlong((j + 0.5) / AcrossSteps, share * Panel.LengthCm));
+                var u = (j + 0.5) / AcrossSteps;
+                level += Coats.Count == 1 ? Through(products, u, share, coverages) : Layered(products, u, share, coverages);
             }
 
-            sum += weight * Painted!.ShareReached(share) * gain / AcrossSteps;
+            var held = Coats.Count == 1 ? Coats[0].Painted.HeldBack : 0;
+            sum += weight * (held * state.Level + (1 - held) * level / AcrossSteps);
         }
 
         return sum / AlongSteps;
-    }
 
-    /// <summary>Level where the panel is brightest, at a moment: what the map shows.</summary>
-    public double BrightestLevel(HairProfile hair, Moment moment)
-    {
-        var most = 0.0;
-        foreach (var (share, _, state, lifting) in Stretches(hair).Where(s => s.Weight >= 0.5))
+        double Through(Products products, double u, double share, Span<double> into)
         {
-            var covered = 0.0;
-            for (var j = 0; j <= 8 && Painted is not null; j++)
-            {
-                covered = Math.Max(covered, Painted.CoverageAlong(j / 8.0, Math.Min(share + 0.5 / AlongSteps, 1) * Panel.LengthCm));
-            }
-
-            most = Math.Max(most, state.Level + (lifting?.GainAtCoverage(moment.MinutesOf(Formula!), covered) ?? 0));
+            var (painted, thick) = (Coats[0].Painted, Coats[0].Thickness);
+            var reached = painted.ShareReached(share);
+            into[0] = 0;
+            var bare = products.Level(into);
+            into[0] = thick * painted.CoverageAlong(u, share * Panel.LengthCm);
+            return reached * products.Level(into) + (1 - reached) * bare;
         }
 
-        return most;
+        double Layered(Products products, double u, double share, Span<double> into)
+        {
+            const int deep = 8;
+            var level = 0.0;
+            for (var d = 0; d < deep; d++)
+            {
+                var w = (d + 0.5) / deep;
+                for (var c = 0; c < Coats.Count; c++)
+                {
+                    var painted = Coats[c].Painted;
+                    into[c] = Coats[c].Thickness * (1 - painted.HeldBack) * painted.CoverageAlong(u, share * Panel.LengthCm) * painted.CoverageThrough(w, share);
+                }
+
+                level += products.Level(into);
+            }
+
+            return level / deep;
+        }
+    }
+
+    /// <summary>Level where the panel is brightest, at a moment: what the map shows. For a deposit, where it is darkest.</summary>
+    public double BrightestLevel(HairProfile hair, Moment moment)
+    {
+        var darkens = Coats.Count > 0 && Light is null;
+        double? most = null;
+        Span<double> coverages = stackalloc double[PanelPaint.MostCoats];
+        foreach (var (share, _, state, products) in Stretches(hair, moment).Where(s => s.Weight >= 0.5))
+        {
+            for (var j = 0; j <= 8; j++)
+            {
+                var level = state.Level;
+                if (products is not null)
+                {
+                    for (var c = 0; c < Coats.Count; c++)
+                    {
+                        coverages[c] = Coats[c].Thickness * Coats[c].Painted.CoverageAlong(j / 8.0, Math.Min(share + 0.5 / AlongSteps, 1) * Panel.LengthCm);
+                    }
+
+                    level = products.Level(coverages);
+                }
+
+                most = most is not { } m ? level : darkens ? Math.Min(m, level) : Math.Max(m, level);
+            }
+        }
+
+        return most ?? hair.NaturalLevel;
     }
 
     /// <summary>The panel's hair piece by piece from scalp to ends; where only some strands were treated, once for these and once for the others.</summary>
-    private IEnumerable<(double Share, double Weight, HairState State, Lifting? Lifting)> Stretches(HairProfile hair)
+    private IEnumerable<(double Share, double Weight, HairState State, Products? Products)> Stretches(HairProfile hair, Moment moment)
     {
         ArgumentNullException.ThrowIfNull(hair);
         var states = HairState.Of(hair.In(Panel.Key.Zone));
-        var liftings = states.Select(s => LiftingOf(hair, s)).ToArray();
+        var products = Coats.Count == 0 ? null : states.Select(s => Products.Of(this, hair, s, moment)).ToArray();
         for (var k = 0; k < AlongSteps; k++)
         {
             var share = (k + 0.5) / AlongSteps;
@@ -96,13 +133,19 @@ public sealed record PlannedPanel(Panel Panel, PaintedPanel? Painted, Formula? F
             var treated = band is { } b ? hair.Bands[b].Share : 0;
             if (treated > 0)
             {
-                yield return (share, treated, states[band!.Value + 1], liftings[band.Value + 1]);
+                yield return (share, treated, states[band!.Value + 1], products?[band.Value + 1]);
             }
 
             if (treated < 1)
             {
-                yield return (share, 1 - treated, states[0], liftings[0]);
+                yield return (share, 1 - treated, states[0], products?[0]);
             }
         }
     }
+
+    /// <summary>Whether another panel is painted the same.</summary>
+    public bool Equals(PlannedPanel? other) => other is not null && Panel.Equals(other.Panel) && Coats.SequenceEqual(other.Coats);
+
+    /// <inheritdoc/>
+    public override int GetHashCode() => HashCode.Combine(Panel, Coats.Count);
 }

@@ -1,6 +1,7 @@
 using Wendro.Core.Fall;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
+using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Tone;
 using Wendro.Core.Units;
@@ -15,6 +16,12 @@ public static class StrandLevels
 
     /// <summary>How far paint strays between hairs at its depth, share of the section either way. Model assumption.</summary>
     public const double StrayDepth = 0.04;
+
+    /// <summary>How much further paint strays where the panel is held slack. Model assumption.</summary>
+    public const double SlackStrays = 2.5;
+
+    /// <summary>How much further a runny mixture strays. Model assumption.</summary>
+    public const double RunnyStrays = 1.8;
 
     /// <summary>Share of a strand's drawn level taken from its lock, for a strand stands for several hairs. Drawing only. Model assumption.</summary>
     public const double LockShare = 0.45;
@@ -31,7 +38,7 @@ public static class StrandLevels
         var levels = Before(hair, map, lengths);
         Parallel.For(0, panels.Count, p =>
         {
-            if (panels[p].Painted is not null)
+            if (panels[p].Coats.Count > 0)
             {
                 OfPanel(hair, map, panels[p], map.StrandsOf[p], lengths, moment, levels);
             }
@@ -71,7 +78,7 @@ public static class StrandLevels
         ArgumentNullException.ThrowIfNull(strands);
         ArgumentNullException.ThrowIfNull(lengths);
         var past = new Past(hair.In(panel.Panel.Key.Zone));
-        if (panel.Painted is not { } painted)
+        if (panel.Coats.Count == 0)
         {
             foreach (var i in strands)
             {
@@ -81,22 +88,22 @@ public static class StrandLevels
             return;
         }
 
-        // A table of levels by coverage for every state the hair is in: lifting starts from what is there.
-        var minutes = moment.MinutesOf(panel.Formula!);
-        var tables = new byte[past.States.Length][];
-        for (var t = 0; t < tables.Length; t++)
+        // What the products do is tabled for every state the hair is in: lifting starts from what is there.
+        var products = past.States.Select(state => Products.Of(panel, hair, state, moment)).ToArray();
+        if (panel.Coats.Count > 1)
         {
-            var lifting = panel.LiftingOf(hair, past.States[t])!;
-            tables[t] = new byte[256];
-            for (var c = 0; c < 256; c++)
+            foreach (var i in strands)
             {
-                tables[t][c] = Level.ToByte(past.States[t].Level + lifting.GainAtCoverage(minutes, c / 255.0));
+                Several(panel.Coats, i, map.U[i], map.W[i], lengths[i], past, products, into.AsSpan(i * N, N));
             }
+
+            return;
         }
 
+        var tables = products.Select(TableOf).ToArray();
         foreach (var i in strands)
         {
-            Strand(painted, i, map.U[i], map.W[i], lengths[i], past, tables, into.AsSpan(i * N, N));
+            Strand(panel.Coats[0], i, map.U[i], map.W[i], lengths[i], past, tables, into.AsSpan(i * N, N));
         }
     }
 
@@ -177,17 +184,78 @@ public static class StrandLevels
         }
     }
 
-    private static void Strand(
-        PaintedPanel painted, int i, float u, float w, float length, Past past, byte[][] tables, Span<byte> into)
+    /// <summary>Level bytes by the coverage of a single product.</summary>
+    private static byte[] TableOf(Products products)
     {
-        var edge = painted.UpperEdge(u) + StrayCm * Hash.Signed(i, 50);
-        var across = Math.Clamp(w + StrayDepth * Hash.Signed(i, 51), 0, 1);
+        var table = new byte[256];
+        Span<double> coverage = stackalloc double[1];
+        for (var c = 0; c < table.Length; c++)
+        {
+            coverage[0] = c / 255.0;
+            table[c] = Level.ToByte(products.Level(coverage));
+        }
+
+        return table;
+    }
+
+    /// <summary>How far a coat strays on one strand: along, and through the section.</summary>
+    private static (double Along, double Through) StrayOf(Coat coat, int i)
+    {
+        // Slack hair gives under the brush; what runs does not stay where it was put.
+        var wild = (coat.Painted.Paint.Tension == Tension.Slack ? SlackStrays : 1) * (coat.Formula.Consistency == Consistency.Runny ? RunnyStrays : 1);
+        return (
+            StrayCm * wild * Hash.Signed(i, 50) + coat.Painted.TeasedBelow(i),
+            StrayDepth * wild * Hash.Signed(i, 51));
+    }
+
+    private static void Strand(Coat coat, int i, float u, float w, float length, Past past, byte[][] tables, Span<byte> into)
+    {
+        var painted = coat.Painted;
+        if (painted.Holds(i))
+        {
+            past.Write(i, length, into);
+            return;
+        }
+
+        var (below, stray) = StrayOf(coat, i);
+        var across = Math.Clamp(w + stray, 0, 1);
+        var steps = 255 * coat.Thickness;
+        var plain = painted.Paint is { BandCm: null, Shape: Shape.V or Shape.W or Shape.U or Shape.Slant or Shape.Sawtooth or Shape.Full };
+        var edge = painted.UpperEdge(u) + below;
         for (var k = 0; k < N; k++)
         {
             var share = Places.Share(k);
-            var along = Curve.Smooth(edge, edge + painted.Paint.BlurCm, share * length);
+            var along = plain
+                ? Curve.Smooth(edge, edge + painted.Paint.BlurCm, share * length)
+                : painted.CoverageAlong(u, share * length, length, below);
             var coverage = along <= 0 ? 0 : along * painted.CoverageThrough(across, share);
-            into[k] = tables[past.StateOf(i, share * length)][(int)(coverage * 255 + 0.5)];
+            into[k] = tables[past.StateOf(i, share * length)][(int)(coverage * steps + 0.5)];
+        }
+    }
+
+    private static void Several(
+        IReadOnlyList<Coat> coats, int i, float u, float w, float length, Past past, Products[] products, Span<byte> into)
+    {
+        Span<double> coverages = stackalloc double[coats.Count];
+        Span<double> below = stackalloc double[coats.Count];
+        Span<double> across = stackalloc double[coats.Count];
+        for (var c = 0; c < coats.Count; c++)
+        {
+            var (along, through) = StrayOf(coats[c], i);
+            (below[c], across[c]) = (along, Math.Clamp(w + through, 0, 1));
+        }
+
+        for (var k = 0; k < N; k++)
+        {
+            var share = Places.Share(k);
+            for (var c = 0; c < coats.Count; c++)
+            {
+                var painted = coats[c].Painted;
+                var along = painted.Holds(i) ? 0 : painted.CoverageAlong(u, share * length, length, below[c]);
+                coverages[c] = along <= 0 ? 0 : coats[c].Thickness * along * painted.CoverageThrough(across[c], share);
+            }
+
+            into[k] = Level.ToByte(products[past.StateOf(i, share * length)].Level(coverages));
         }
     }
 

@@ -20,6 +20,8 @@ public sealed class Tally
     private const int Zones = 12;
     private const int RiseScale = 4096;
     private static readonly int EndsPlace = Enumerable.Range(0, Places.Count).First(k => Places.Share(k) >= EndsFrom);
+    private const int RootBins = (int)(1 / SeenWeights.BinCm);
+    private static readonly int LowerPlace = Enumerable.Range(0, Places.Count).First(k => Places.Share(k) >= 0.5);
     private readonly SeenWeights weights;
     private readonly StrandMap map;
     private readonly bool[] left;
@@ -29,6 +31,10 @@ public sealed class Tally
     private readonly long[] side = new long[4];
     private readonly long[] light = new long[4];
     private readonly long[] along = new long[Zones * SeenWeights.Bins * 2];
+
+    // By zone, of its lower half: samples, levels, their squares, light samples. By zone, of its first centimetre: samples, levels.
+    private readonly long[] low = new long[Zones * 4];
+    private readonly long[] root = new long[Zones * 2];
 
     private Tally(SeenWeights weights, StrandMap map, bool[] left, HairProfile hair)
     {
@@ -43,6 +49,7 @@ public sealed class Tally
         (weights, map, left, lightFrom) = (of.weights, of.map, of.left, of.lightFrom);
         (zone, zoneFront, side, light, along) =
             ((long[])of.zone.Clone(), (long[])of.zoneFront.Clone(), (long[])of.side.Clone(), (long[])of.light.Clone(), (long[])of.along.Clone());
+        (low, root) = ((long[])of.low.Clone(), (long[])of.root.Clone());
     }
 
     /// <summary>Samples of hair seen in all.</summary>
@@ -134,6 +141,32 @@ public sealed class Tally
         return (steepest, at);
     }
 
+    /// <summary>Of the lower half of a zone's hair that is seen: how far levels differ (standard deviation), and what share is light; null where too little is seen.</summary>
+    public (double Contrast, double LightShare)? Ribbons(Zone of)
+    {
+        var i = (int)of * 4;
+        if (low[i] < 200)
+        {
+            return null;
+        }
+
+        var mean = (double)low[i + 1] / low[i];
+        return (Math.Sqrt(Math.Max(0, (double)low[i + 2] / low[i] - mean * mean)) * (9.0 / 255), (double)low[i + 3] / low[i]);
+    }
+
+    /// <summary>Mean seen level of a zone's first centimetre from the scalp; null where too little of it is seen.</summary>
+    public double? RootLevel(Zone of) => root[(int)of * 2] < 60 ? null : Mean(root[(int)of * 2 + 1], root[(int)of * 2]);
+
+    /// <summary>Mean seen level of the lower half less that of the first centimetre, whole head, levels.</summary>
+    public double Gradient
+    {
+        get
+        {
+            long Sum(long[] of, int step, int at) => Enumerable.Range(0, Zones).Sum(z => of[z * step + at]);
+            return Mean(Sum(low, 4, 1), Sum(low, 4, 0)) - Mean(Sum(root, 2, 1), Sum(root, 2, 0));
+        }
+    }
+
     private static double Mean(long levels, long samples) => samples == 0 ? 0 : 1 + levels * (9.0 / 255) / samples;
 
     private static double? Over(long[] sums, Func<Zone, bool> which)
@@ -173,6 +206,21 @@ public sealed class Tally
             along[b] += n;
             along[b + 1] += (long)n * RiseAt(levels, i, weights.Place[c], perLength);
             light[0] += n;
+            if (weights.Bin[c] < RootBins)
+            {
+                root[z] += n;
+                root[z + 1] += n * level;
+            }
+
+            if (weights.Place[c] >= LowerPlace)
+            {
+                var l = z * 2;
+                low[l] += n;
+                low[l + 1] += n * level;
+                low[l + 2] += (long)n * level * level;
+                low[l + 3] += level >= lightest ? n : 0;
+            }
+
             if (level >= lightest)
             {
                 light[1] += n;

@@ -3,30 +3,26 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Paint;
 
-/// <summary>How the upper edge of the paint runs across a panel.</summary>
-public enum Shape
-{
-    /// <summary>High at both edges, low in the middle: depth stays in the centre.</summary>
-    V,
-
-    /// <summary>High towards the face, low on the other side.</summary>
-    Slant,
-
-    /// <summary>Straight across.</summary>
-    Full,
-}
-
 /// <summary>Which side of the held section is painted: the surface (towards part or crown) or the underside.</summary>
 public enum Face { Surface, Underside, Both }
 
 /// <summary>What lies over the paint while it works.</summary>
 public enum Covering { Open, Mesh, Film, Foil }
 
-/// <summary>How one panel is painted.</summary>
-/// <param name="Shape">Upper edge.</param>
-/// <param name="StartCm">How far from the scalp the paint begins at the highest point of its upper edge, cm, 0..75.</param>
-/// <param name="DropCm">How much lower the lowest point of the upper edge lies, cm, 0..40; nothing for a full shape.</param>
-/// <param name="BlurCm">Length over which the paint fades in, cm, 0..12.</param>
+/// <summary>How firmly the brush is pressed.</summary>
+public enum Pressure { Normal, Light, Firm }
+
+/// <summary>How the panel is held.</summary>
+public enum Tension { Taut, Slack }
+
+/// <summary>How much is teased back before painting.</summary>
+public enum Teasing { None, Light, Strong }
+
+/// <summary>How one panel is painted with one product.</summary>
+/// <param name="Shape">Upper edge or strokes.</param>
+/// <param name="StartCm">How far from the scalp the paint begins at its highest point, cm, 0..75; for tips, how far from the scalp on a strand of the panel's mean length.</param>
+/// <param name="DropCm">How much lower the lowest point of the upper edge lies, cm, 0..40; nothing for a straight one.</param>
+/// <param name="BlurCm">Length over which the paint fades in, cm, 0..12; for reverse, over which it fades out.</param>
 /// <param name="MidsMm">How deep it goes through the section at mid-length, mm, 0..40.</param>
 /// <param name="EndsMm">How deep at the ends, mm, 0..40.</param>
 /// <param name="Face">Side painted.</param>
@@ -35,6 +31,17 @@ public enum Covering { Open, Mesh, Film, Foil }
 /// <param name="SpreadCm">Heights vary from panel to panel by up to this much either way, cm, 0..6: neighbours alternate, how far is hashed from the plan's seed and the panel's key.</param>
 /// <param name="Flip">A slant runs the other way: high on the side away from her face.</param>
 /// <param name="StartShare">Instead of <paramref name="StartCm"/>: the start as a share of the panel's mean length, 0..1.</param>
+/// <param name="SlopeCm">How much lower the back corner begins than the front one, cm, −20..20.</param>
+/// <param name="CentreU">Where across the panel the middle lies, 0.1..0.9.</param>
+/// <param name="CentreCm">How much lower a W's middle peak, or a spine, begins than the corners, cm, 0..40.</param>
+/// <param name="Strokes">Fine lines (3..9), teeth (2..9), spines (1..3) or scrunching passes (1..6).</param>
+/// <param name="StrokeShare">Width of a stroke where it begins: share of the room it has, 0.05..1.</param>
+/// <param name="MergeCm">How far below the start the strokes have met to solid, cm, 0..60: where the panel is held. 0: they never meet.</param>
+/// <param name="BandCm">How far below the start the paint ends, cm, 0.5..75; null goes to the ends.</param>
+/// <param name="Pressure">How firmly the brush is pressed.</param>
+/// <param name="Tension">How the panel is held.</param>
+/// <param name="Teasing">How much is teased back first.</param>
+/// <param name="Then">A product laid after this one on the same panel; null for none.</param>
 public sealed record PanelPaint(
     Shape Shape = Shape.V,
     double StartCm = 7,
@@ -47,8 +54,56 @@ public sealed record PanelPaint(
     string Formula = "A",
     double SpreadCm = 0,
     bool Flip = false,
-    double? StartShare = null)
+    double? StartShare = null,
+    double SlopeCm = 0,
+    double CentreU = 0.5,
+    double CentreCm = 0,
+    int Strokes = 1,
+    double StrokeShare = 0.3,
+    double MergeCm = 0,
+    double? BandCm = null,
+    Pressure Pressure = Pressure.Normal,
+    Tension Tension = Tension.Taut,
+    Teasing Teasing = Teasing.None,
+    PanelPaint? Then = null)
 {
+    /// <summary>Most products on one panel.</summary>
+    public const int MostCoats = 3;
+
+    /// <summary>This product and those laid after it, in order (a method: a record writes out its properties).</summary>
+    public IReadOnlyList<PanelPaint> Coats()
+    {
+        var coats = new List<PanelPaint>(1);
+        for (var coat = this; coat is not null; coat = coat.Then)
+        {
+            coats.Add(coat);
+        }
+
+        return coats;
+    }
+
+    /// <summary>Coats laid in order, as one paint; null where there are none.</summary>
+    public static PanelPaint? Of(IReadOnlyList<PanelPaint> coats)
+    {
+        ArgumentNullException.ThrowIfNull(coats);
+        PanelPaint? after = null;
+        for (var i = coats.Count - 1; i >= 0; i--)
+        {
+            after = coats[i] with { Then = after };
+        }
+
+        return after;
+    }
+
+    /// <summary>The same with one of its coats changed.</summary>
+    /// <param name="coat">Which, from 0.</param>
+    /// <param name="change">The change.</param>
+    public PanelPaint With(int coat, Func<PanelPaint, PanelPaint> change)
+    {
+        ArgumentNullException.ThrowIfNull(change);
+        return coat == 0 ? change(this) : this with { Then = Then?.With(coat - 1, change) };
+    }
+
     /// <summary>Where the paint begins on a given panel, spread and share resolved; cm from the scalp.</summary>
     /// <param name="key">Which panel.</param>
     /// <param name="lengthCm">Its mean length, cm.</param>
@@ -63,74 +118,13 @@ public sealed record PanelPaint(
 
         // Neighbours go opposite ways, at least 0.55 of the spread each, so that no two stand at one height.
         // Both sides of the head take the same heights.
-        var zone = seed * 31 + Math.Min((int)key.Zone, (int)ZoneFacts.Other(key.Zone));
+        var zone = SaltOf(key, seed);
         var flip = Hash.Unit(zone, key.Row) < 0.5f ? 1 : 0;
         var sign = ((key.Column + flip) & 1) == 0 ? 1 : -1;
         var far = 0.55 + 0.45 * Hash.Unit(zone, 1000 + key.Row * 64 + key.Column);
         return Math.Max(0, start + sign * far * SpreadCm);
     }
-}
 
-/// <summary>What paint does to a panel's hair: where it lies along the strand and how deep through the section.</summary>
-/// <param name="Paint">How it is painted.</param>
-/// <param name="StartCm">Where the paint begins, cm, spread and share resolved.</param>
-/// <param name="ThicknessMm">Thickness of the section, mm.</param>
-public sealed record PaintedPanel(PanelPaint Paint, double StartCm, double ThicknessMm)
-{
-    /// <summary>Softness of the edge between hair that is reached and hair that is not, as a share of the section. Model assumption.</summary>
-    public const double DepthEdge = 0.05;
-
-    /// <summary>Paint on a panel.</summary>
-    public static PaintedPanel On(Panel panel, PanelPaint paint, int seed)
-    {
-        ArgumentNullException.ThrowIfNull(panel);
-        ArgumentNullException.ThrowIfNull(paint);
-        return new(paint, paint.StartOn(panel.Key, panel.LengthCm, seed), panel.ThicknessMm);
-    }
-
-    /// <summary>Distance from the scalp at which paint begins, cm, at u = 0..1 across the panel.</summary>
-    public double UpperEdge(double u) => Paint.Shape switch
-    {
-        Shape.V => StartCm + Paint.DropCm * (1 - Math.Abs(2 * u - 1)),
-        Shape.Slant => StartCm + Paint.DropCm * (Paint.Flip ? 1 - u : u),
-        _ => StartCm,
-    };
-
-    /// <summary>Share of the section's thickness that is reached, 0..1, at a share 0..1 of the strand's length: the mids' value up to half, then linear to the ends'.</summary>
-    public double Depth(double share)
-    {
-        var t = Math.Clamp((share - 0.5) * 2, 0, 1);
-        return Math.Min(1, (Paint.MidsMm + (Paint.EndsMm - Paint.MidsMm) * t) / ThicknessMm);
-    }
-
-    /// <summary>Coverage along the strand alone, 0..1: nothing at the upper edge, all of it a blur further down.</summary>
-    public double CoverageAlong(double u, double s)
-    {
-        var edge = UpperEdge(u);
-        return Curve.Smooth(edge, edge + Paint.BlurCm, s);
-    }
-
-    /// <summary>Coverage through the section, 0..1, at w = 0 (surface) .. 1 (underside).</summary>
-    public double CoverageThrough(double w, double share)
-    {
-        var depth = Depth(share);
-        if (depth >= 1)
-        {
-            return 1;
-        }
-
-        if (depth <= 0)
-        {
-            return 0;
-        }
-
-        var surface = Paint.Face == Face.Underside ? 0 : Reached(depth - w);
-        var underside = Paint.Face == Face.Surface ? 0 : Reached(depth - (1 - w));
-        return Math.Max(surface, underside);
-    }
-
-    /// <summary>Share of the section reached, 0..1, whichever side it is painted from.</summary>
-    public double ShareReached(double share) => Paint.Face == Face.Both ? Math.Min(1, 2 * Depth(share)) : Depth(share);
-
-    private static double Reached(double within) => Curve.Smooth(-DepthEdge, DepthEdge, within);
+    /// <summary>What chance on a panel is hashed from: the plan's seed and the zone, the same on both sides of the head.</summary>
+    internal static int SaltOf(PanelKey key, int seed) => seed * 31 + Math.Min((int)key.Zone, (int)ZoneFacts.Other(key.Zone));
 }

@@ -48,7 +48,13 @@ internal static class Blended
         .Cut(Sketch.Back.Concat(Sketch.Upper), new Sections(Parting.Horizontal, 12, 4, 4, true, Woven: true), "Woven in two groups: one for depth, one for light, side by side.")
         .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 10, 3, 0, false, Woven: true), "The same at the hairline, finer.")
         .Mix("A", Lightener.Clay, 20, 35, "Mild: these ends were lightened before.")
-        .Paint(ZoneFacts.All, k => k.Column % 2 == 0, s.From(Shape.V, 0.3, 0.2, 8, 10), "The light group; the other waits for its deposit.");
+        .Colour("B", (s.Hair.NaturalLevel + s.EndsLevel) / 2, 10, 25, "Half way between what grows and the old stripes.")
+        .Paint(
+            ZoneFacts.All,
+            k => k.Column % 2 == 1,
+            s.From(Shape.Reverse, 0.1, 0, 12, 12) with { Formula = "B", BandCm = s.Hair.Cut.LongestCm * 0.7, BlurCm = 8, Face = Face.Both },
+            "Step one: deposit on the lines, feathered downwards, softens where they begin.")
+        .Paint(ZoneFacts.All, k => k.Column % 2 == 0, s.From(Shape.V, 0.5, 0.2, 8, 10), "Step two: light low beside it, away from the old edge.");
 
     private static void RaisedAfterCut(Sketch s) => s
         .Without([Zone.Nape], "Undercut: there is nothing to paint.")
@@ -61,7 +67,8 @@ internal static class Blended
         .Cut(Sketch.Back.Concat(Sketch.Upper), new Sections(Parting.Horizontal, 9, 3, 5, true, Woven: true), "Woven: the light pieces are combed aside, the dark ones painted.")
         .Cut(Sketch.Face, new Sections(Parting.Horizontal, 9, 3, 0, false), "The hairline whole.")
         .Paint(Sketch.Back.Concat(Sketch.Upper), k => k.Column % 2 == 1, s.From(Shape.V, 0.14, 0.18, 7, 8), "Only every other tooth: what is light already stays out of it.")
-        .Paint(Sketch.Face, s.From(Shape.Full, 0.06, 0, 7, 7), "Regrowth at the face.");
+        .Paint(Sketch.Face, s.From(Shape.Full, 0.06, 0, 7, 7), "Regrowth at the face.")
+        .OnRegrowth("Lightener ends where the hair is light already.");
 
     private static void RegrowthBlend(Sketch s)
     {
@@ -73,6 +80,7 @@ internal static class Blended
                 Sketch.Back.Concat(Sketch.Upper),
                 s.From(Shape.V, grown * 0.35, grown * 0.3, 8, 1) with { BlurCm = Math.Min(12, grown * s.Hair.Cut.LongestCm * 0.6) },
                 "Through the regrowth, faded out before the light ends begin to be deep.")
-            .Paint(Sketch.Hairline, s.From(Shape.Full, grown * 0.2, 0, 8, 1), "Nearer the root at the face.");
+            .Paint(Sketch.Hairline, s.From(Shape.Full, grown * 0.2, 0, 8, 1), "Nearer the root at the face.")
+            .OnRegrowth("Lightener ends where the hair is light already.");
     }
 }

@@ -32,11 +32,17 @@ internal static class Painted
             hair.Cut.LongestCm < 22 ? "Too short for lines to widen and meet." : null),
     ];
 
-    private static void CurlShell(Sketch s) => s
-        .Frame(Frame.Tiers, "Three tiers from the nape up, so that each curl shell is reached before the next falls over it.")
-        .Cut(ZoneFacts.All, new Sections(Parting.Horizontal, 22, 7, 0, true), "Thick, wide sections: curls break paint up by themselves.")
-        .Paint(ZoneFacts.All, s.From(Shape.Full, 0.35, 0, 1.5, 3) with { SpreadCm = 2 }, "Only the outer shell takes product: the inside stays dark.")
-        .Paint(Sketch.Face, s.From(Shape.Full, 0.2, 0, 3, 5), "A second pass round the face.");
+    private static void CurlShell(Sketch s)
+    {
+        // Tight curls are scrunched by hand; looser ones are pressed on coated foil, which keeps them moist.
+        var covering = s.Hair.Curl == Curl.Coily ? Covering.Open : Covering.Foil;
+        var shell = s.From(Shape.Scrunch, 0.3, 0, 5, 8) with { BlurCm = 2, Covering = covering };
+        s.Frame(Frame.Tiers, "Three tiers from the nape up, so that each curl shell is reached before the next falls over it.")
+            .Cut(ZoneFacts.All, new Sections(Parting.Horizontal, 22, 7, 0, true), "Thick, wide sections: curls break paint up by themselves.")
+            .Paint([Zone.Nape, Zone.LowerBack], shell with { Strokes = 1 }, "The lowest tier: one pass over the expanded curls, only the outer shell takes product.")
+            .Paint(Sketch.Upper.Append(Zone.UpperBack), shell with { Strokes = 2 }, "The tiers above: two passes, for more passes are lighter.")
+            .Paint(Sketch.Hairline, shell with { StartShare = 0.2, Strokes = 4, Covering = Covering.Open }, "Most round the face, by hand.");
+    }
 
     private static void QuietDark(Sketch s) => s
         .Cut(Sketch.Back, new Sections(Parting.Horizontal, 14, 4, 10, true), "Level sections with natural hair between: depth stays.")
@@ -49,13 +55,13 @@ internal static class Painted
         .Step("Only the hairline is worked.", new SetReach(Reach.Hairline))
         .Without(Region.BabyHair, 0.4, "New hair at the hairline stays out.")
         .Cut(Sketch.Face, new Sections(Parting.Horizontal, 16, 5, 0, false), "One band along the hairline, folded back as it is held.")
-        .Paint(Sketch.Face, s.From(Shape.Full, 0.08, 0, 8, 12), "Painted over the fold, close to the scalp and blurred.")
+        .Paint(Sketch.Face, s.From(Shape.Fold, 0.08, 0, 8, 12) with { BandCm = Math.Max(4, s.Hair.Cut.LongestCm * 0.45), BlurCm = 2 }, "Painted over the fold, close to the scalp and blurred; the ends stay free.")
         .Paint([Zone.FringeLeft, Zone.FringeRight], s.From(Shape.V, 0.15, 0.15, 5, 8), "The fringe behind it, lower, so that no line stands between.");
 
     private static void ThickAllOver(Sketch s) => s
         .Cut(Sketch.Back.Concat(Sketch.Upper), new Sections(Parting.Horizontal, 22, 5, 5, true), "Thick sections: brightness on the surface, depth kept beneath.")
         .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 10, 3, 0, false), "Thinner at the face, where it may go through.")
-        .Paint(Sketch.Back.Concat(Sketch.Upper), s.From(Shape.V, 0.28, 0.22, 6, 10) with { SpreadCm = 3 }, "Heights mixed, so that no row reads as a stripe.")
+        .Paint(Sketch.Back.Concat(Sketch.Upper), s.From(Shape.U, 0.28, 0.22, 6, 10) with { SpreadCm = 3 }, "Round upper edges, heights mixed, so that no row reads as a stripe.")
         .Paint(Sketch.Hairline, s.From(Shape.Full, 0.1, 0, 9, 10), "Bright to the hairline.");
 
     private static void FaceBlock(Sketch s) => s
@@ -75,14 +81,14 @@ internal static class Painted
         .Cut(Sketch.Back.Concat(Sketch.Upper), new Sections(Parting.Horizontal, 10, 5, 4, true), "Sections that fit a foil.")
         .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 8, 3, 0, false), "Finer at the hairline.")
         .Mix("A", Lightener.Powder, 20, 40, "Powder in foil reaches further than open air.")
-        .Paint(Sketch.Back.Concat(Sketch.Upper), k => k.Row % 2 == 0, s.From(Shape.V, 0.18, 0.12, 10, 12) with { Covering = Covering.Foil }, "One row high.")
-        .Paint(Sketch.Back.Concat(Sketch.Upper), k => k.Row % 2 == 1, s.From(Shape.V, 0.4, 0.15, 10, 12) with { Covering = Covering.Foil }, "The next row low: no two neighbours begin at one height.")
+        .Paint(Sketch.Back.Concat(Sketch.Upper), k => k.Row % 2 == 0, s.From(Shape.V, 0.18, 0.12, 10, 12) with { Covering = Covering.Foil, Teasing = Teasing.Strong }, "One row high, teased so that no edge can show.")
+        .Paint(Sketch.Back.Concat(Sketch.Upper), k => k.Row % 2 == 1, s.From(Shape.V, 0.4, 0.15, 10, 12) with { Covering = Covering.Foil, Teasing = Teasing.Strong }, "The next row low: no two neighbours begin at one height.")
         .Paint(Sketch.Hairline, s.From(Shape.Full, 0.1, 0, 8, 8) with { Covering = Covering.Foil }, "The hairline high.");
 
     private static void OvalOut(Sketch s) => s
         .Without(Region.Oval, 4, "An oval on top stays natural: it falls over the work and hides where it begins.")
         .Cut(ZoneFacts.All.Except(Sketch.Hairline), new Sections(Parting.Horizontal, 12, 4.5, 4, true), "Level sections round the head under the oval.")
-        .Mix("A", Lightener.Clay, 20, 45, "Weaker where painted first.")
+        .Mix("A", Lightener.Clay, 20, 30, "Weaker where painted first, under film, which keeps it working.")
         .Mix("B", Lightener.Clay, 30, 40, "Stronger where painted last, so that all is ready together.")
         .Paint([Zone.Nape, Zone.LowerBack], s.From(Shape.V, 0.25, 0.2, 6, 9) with { Formula = "A", Covering = Covering.Film }, "The nape and lower back first.")
         .Paint(Sketch.Upper.Append(Zone.UpperBack), s.From(Shape.V, 0.25, 0.2, 6, 9) with { Formula = "B" }, "Above it.")
@@ -92,7 +98,7 @@ internal static class Painted
         .Step("Top and sides only: few pieces, soon done.", new SetReach(Reach.Half))
         .Cut(Sketch.Upper.Concat(Sketch.Hairline), new Sections(Parting.Vertical, 16, 3, 12, false), "Upright pinches with much left between.")
         .Mix("A", Lightener.Cream, 20, 25, "Mild and soon rinsed; the kit's leaflet rules.")
-        .Paint(Sketch.Upper.Concat(Sketch.Hairline), k => (k.Row + k.Column) % 2 == 0, s.From(Shape.Full, 0.65, 0, 4, 8), "Every other piece, its ends only.");
+        .Paint(Sketch.Upper.Concat(Sketch.Hairline), k => (k.Row + k.Column) % 2 == 0, s.From(Shape.Tip, 0.65, 0, 4, 8) with { BlurCm = 2 }, "Every other piece, its ends only.");
 
     private static void WideNarrow(Sketch s) => s
         .Cut(Sketch.Back.Append(Zone.SideLeft).Append(Zone.SideRight), new Sections(Parting.Horizontal, 16, 6, 4, true), "Wide below the ridge, where hair is hidden.")
@@ -100,7 +106,7 @@ internal static class Painted
         .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 9, 3, 0, false), "Fine at the hairline.")
         .Mix("A", Lightener.Clay, 20, 45, "Below.")
         .Mix("B", Lightener.Clay, 30, 40, "Above and at the face.")
-        .Paint(Sketch.Back.Append(Zone.SideLeft).Append(Zone.SideRight), s.From(Shape.V, 0.3, 0.2, 6, 10), "The lower work.")
+        .Paint(Sketch.Back.Append(Zone.SideLeft).Append(Zone.SideRight), s.From(Shape.W, 0.3, 0.2, 6, 10) with { CentreCm = 1 }, "The lower work: wide panels want a third peak in their middle.")
         .Paint([Zone.Crown], s.From(Shape.V, 0.36, 0.2, 6, 9) with { Formula = "B" }, "The crown starts lower than what peeks out beneath it.")
         .Paint([Zone.TopLeft, Zone.TopRight], s.From(Shape.V, 0.26, 0.18, 6, 9) with { Formula = "B", SpreadCm = 1 }, "Both sides of the part at the same heights.")
         .Paint(Sketch.Hairline, s.From(Shape.Full, 0.1, 0, 9, 10) with { Formula = "B" }, "The face brightest.");
@@ -115,8 +121,10 @@ internal static class Painted
         .Paint(Sketch.Hairline, s.From(Shape.Full, 0.1, 0, 9, 10), "Solid at the face.");
 
     private static void StaggeredLines(Sketch s) => s
-        .Cut(ZoneFacts.All.Except(Sketch.Hairline), new Sections(Parting.Horizontal, 18, 2, 0, true), "Narrow panels, one line each, no leave-out: below they meet.")
-        .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 20, 2, 0, false), "The same at the hairline.")
-        .Paint(ZoneFacts.All, k => k.Column % 2 == 0, s.From(Shape.V, 0.38, 0.18, 14, 18), "One line high.")
-        .Paint(ZoneFacts.All, k => k.Column % 2 == 1, s.From(Shape.V, 0.56, 0.12, 14, 18), "The next low; between them natural hair narrows to nothing.");
+        .Cut(ZoneFacts.All.Except(Sketch.Hairline), new Sections(Parting.Horizontal, 18, 4, 0, true), "Panels of three lines each, no leave-out: below they meet.")
+        .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 18, 4, 0, false), "The same at the hairline.")
+        .Paint(
+            ZoneFacts.All,
+            s.From(Shape.Staggered, 0.3, 0.18, 14, 18) with { Strokes = 3, StrokeShare = 0.4, MergeCm = s.Hair.Cut.LongestCm * 0.34, BlurCm = 3 },
+            "Lines high and low by turns, widening till they meet where the panel is held; between them natural hair narrows to nothing.");
 }

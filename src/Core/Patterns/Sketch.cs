@@ -13,6 +13,9 @@ namespace Wendro.Core.Patterns;
 /// </summary>
 public sealed class Sketch
 {
+    /// <summary>Share of a section that open-air paint reaches at most in a pattern. Model assumption.</summary>
+    private const double DryBeneath = 0.85;
+
     private readonly Cutting cutting;
     private readonly List<PatternStep> steps = [];
     private Plan plan;
@@ -99,22 +102,50 @@ public sealed class Sketch
     public Sketch Mix(string id, Lightener lightener, double volume, double minutes, string why) =>
         Step(why, new SetFormula(new Formula(id, lightener, volume, minutes)));
 
+    /// <summary>Mixes a deposit.</summary>
+    public Sketch Colour(string id, double level, double volume, double minutes, string why) =>
+        Step(why, new SetFormula(new Formula(id, Lightener.Clay, volume, minutes, Math.Round(Math.Clamp(level, 1, 10), 1))));
+
+    /// <summary>Level of her ends: what a deposit is chosen against.</summary>
+    public double EndsLevel => Hair.Bands.Count > 0 ? Hair.Bands[^1].Level : Hair.NaturalLevel;
+
     /// <summary>Paints all panels of zones.</summary>
     public Sketch Paint(IEnumerable<Zone> zones, PanelPaint paint, string why)
     {
-        var edits = zones.Where(IsIn).Select(z => (PlanEdit)new PaintZone(z, paint)).ToArray();
+        var edits = zones.Where(IsIn).Select(z => (PlanEdit)new PaintZone(z, InSection(z, paint))).ToArray();
         return edits.Length == 0 ? this : Step(why, edits);
     }
 
     /// <summary>Paints those panels of zones that are picked by row and column.</summary>
     public Sketch Paint(IEnumerable<Zone> zones, Func<PanelKey, bool> pick, PanelPaint paint, string why)
     {
-        var edits = zones.Where(IsIn)
-            .Select(z => cutting.Cut(plan, z).Panels.Select(p => p.Key).Where(pick).Select(k => k.ToString()).ToArray())
-            .Where(keys => keys.Length > 0)
-            .Select(keys => (PlanEdit)new PaintPanels(keys, paint))
+        var edits = Picked(zones, pick).Select(z => (PlanEdit)new PaintPanels(z.Keys, InSection(z.Zone, paint))).ToArray();
+        return edits.Length == 0 ? this : Step(why, edits);
+    }
+
+    /// <summary>Ends all light paint where her hair is light already; nothing where none is.</summary>
+    public Sketch OnRegrowth(string why) => WholeHead.OldLight(Hair) is null ? this : Step(why, new TouchUpRegrowth());
+
+    /// <summary>Lays one more product on those panels of zones that are picked.</summary>
+    public Sketch Then(IEnumerable<Zone> zones, Func<PanelKey, bool> pick, PanelPaint paint, string why)
+    {
+        var edits = Picked(zones, k => pick(k) && plan.Zones[k.Zone].Of(k) is not null)
+            .Select(z => (PlanEdit)new AddCoat(z.Keys, InSection(z.Zone, paint)))
             .ToArray();
         return edits.Length == 0 ? this : Step(why, edits);
+    }
+
+    private IEnumerable<(Zone Zone, string[] Keys)> Picked(IEnumerable<Zone> zones, Func<PanelKey, bool> pick) => zones.Where(IsIn)
+        .Select(z => (z, cutting.Cut(plan, z).Panels.Select(p => p.Key).Where(pick).Select(k => k.ToString()).ToArray()))
+        .Where(z => z.Item2.Length > 0);
+
+    /// <summary>In open air paint stops short of the section's other side, so that what lies beneath stays dry; at the hairline it may go through.</summary>
+    private PanelPaint InSection(Zone zone, PanelPaint paint)
+    {
+        var most = paint.Covering == Covering.Open && paint.Face == Wendro.Core.Paint.Face.Surface && !ZoneFacts.IsHairline(zone)
+            ? plan.Zones[zone].Sections.ThicknessMm * DryBeneath
+            : double.PositiveInfinity;
+        return paint with { MidsMm = Math.Min(paint.MidsMm, most), EndsMm = Math.Min(paint.EndsMm, most) };
     }
 
     /// <summary>Paint whose height, drop and blur are shares of her length; softer where hair is straight and every edge shows.</summary>
@@ -135,7 +166,7 @@ public sealed class Sketch
             BlurCm: blur,
             MidsMm: midsMm,
             EndsMm: endsMm,
-            SpreadCm: Math.Clamp(length * 0.04, 0.5, 2));
+            SpreadCm: Math.Min(Math.Clamp(length * 0.04, 0.5, 2), start * length * 0.5));
     }
 
     private bool IsIn(Zone zone) => plan.Zones[zone].Excluded is null;

@@ -18,7 +18,8 @@ public sealed record Applied(Plan Plan, IReadOnlyList<Problem> Problems, IReadOn
 /// <summary>The one door for change.</summary>
 public static class Applying
 {
-    private const int MostTogether = 200;
+    /// <summary>Most edits in one step.</summary>
+    public const int MostTogether = 200;
 
     /// <summary>Applies an edit to a plan.</summary>
     /// <param name="plan">The plan.</param>
@@ -40,7 +41,7 @@ public static class Applying
             return OneByOne(plan, together, cutting);
         }
 
-        var problems = EditChecks.Of(plan, edit, Exists);
+        var problems = EditChecks.Of(plan, cutting.Hair, edit, Exists);
         if (problems.Count > 0)
         {
             return new Applied(plan, problems, []);
@@ -88,6 +89,7 @@ public static class Applying
         LeaveOut e => HandOver.To(plan, plan with { LeftOut = [.. plan.Regions.Where(r => r.Region != e.Region), new LeftOut(e.Region, e.SizeCm, e.Reason.Trim(), e.By)] }, cutting),
         TakeIn e => HandOver.To(plan, plan with { LeftOut = plan.Regions.Where(r => r.Region != e.Region).ToArray() }, cutting),
         MirrorSide e => Mirroring.From(plan, e.From, cutting),
+        ThinHairline e => HandOver.To(plan, WholeHead.Thinned(plan, e.ThicknessMm), cutting),
         _ => (Simple(plan, edit, cutting), []),
     };
 
@@ -103,13 +105,30 @@ public static class Applying
         PaintPanels e => Each(plan, e.Panels, _ => e.Paint),
         ClearZone e => plan.With(e.Zone, z => z with { Usual = null, Paint = z.Paint.Clear() }),
         ClearPanels e => Each(plan, e.Panels, _ => null),
-        SetShape e => Each(plan, e.Panels, p => p with { Shape = e.Shape, Flip = e.Flip ?? p.Flip }),
-        SetHeights e => Each(plan, e.Panels, p => Heights(p, e)),
-        SetBlur e => Each(plan, e.Panels, p => p with { BlurCm = e.BlurCm }),
-        SetDepth e => Each(plan, e.Panels, p => p with { MidsMm = e.MidsMm, EndsMm = e.EndsMm }),
-        SetFace e => Each(plan, e.Panels, p => p with { Face = e.Face }),
-        SetCovering e => Each(plan, e.Panels, p => p with { Covering = e.Covering }),
-        UseFormula e => Each(plan, e.Panels, p => p with { Formula = e.Formula }),
+        SetShape e => Coat(plan, e.Panels, e.Coat, p => Shapes.In(p, e.Shape) with { Flip = e.Flip ?? p.Flip }),
+        SetHeights e => Coat(plan, e.Panels, e.Coat, p => Heights(p, e)),
+        SetStrokes e => Coat(plan, e.Panels, e.Coat, p => p with
+        {
+            Strokes = e.Strokes ?? p.Strokes,
+            StrokeShare = e.StrokeShare ?? p.StrokeShare,
+            MergeCm = e.MergeCm ?? p.MergeCm,
+            CentreU = e.CentreU ?? p.CentreU,
+        }),
+        SetBand e => Coat(plan, e.Panels, e.Coat, p => p with { BandCm = e.BandCm }),
+        SetBlur e => Coat(plan, e.Panels, e.Coat, p => p with { BlurCm = e.BlurCm }),
+        SetDepth e => Coat(plan, e.Panels, e.Coat, p => p with { MidsMm = e.MidsMm, EndsMm = e.EndsMm }),
+        SetFace e => Coat(plan, e.Panels, e.Coat, p => p with { Face = e.Face }),
+        SetCovering e => Coat(plan, e.Panels, e.Coat, p => p with { Covering = e.Covering }),
+        SetHandling e => Coat(plan, e.Panels, e.Coat, p => p with
+        {
+            Pressure = e.Pressure ?? p.Pressure,
+            Tension = e.Tension ?? p.Tension,
+            Teasing = e.Teasing ?? p.Teasing,
+        }),
+        UseFormula e => Coat(plan, e.Panels, e.Coat, p => p with { Formula = e.Formula }),
+        AddCoat e => Each(plan, e.Panels, p => PanelPaint.Of([.. p.Coats(), e.Paint with { Then = null }])),
+        TakeCoat e => Each(plan, e.Panels, p => PanelPaint.Of([.. p.Coats().Where((_, i) => i != e.Coat)])),
+        SwapCoats e => Each(plan, e.Panels, p => Swapped(p, e.Coat)),
         SetFormula e => plan with
         {
             Formulas = [.. plan.Formulas.Where(f => f.Id != e.Formula.Id).Append(e.Formula).OrderBy(f => f.Id, StringComparer.Ordinal)],
@@ -120,6 +139,10 @@ public static class Applying
         SetWears e => plan with { Wears = [.. e.Wears.Order()] },
         SetStyling e => plan with { Styled = e.Styling },
         SetOrder e => plan with { Order = e.Zones.ToArray() },
+        SetLimits e => plan with { Limits = e.Limits },
+        Dismiss e => plan with { Dismissed = [.. plan.SetAside.Where(d => d.Finding != e.Finding), new Dismissed(e.Finding, e.At, e.Reason.Trim())] },
+        Heed e => plan with { Dismissed = plan.SetAside.Where(d => d.Finding != e.Finding).ToArray() },
+        AlternatePanels or Taper or RaiseFaceFrame or DropCrown or MatchPart or FollowOldPieces or TouchUpRegrowth => WholeHead.Move(plan, edit, cutting),
         SetReach e => ZoneFacts.All.Aggregate(plan, (p, zone) => p.With(zone, z => Reached(z, zone, e.Reach))),
         _ => throw new InvalidOperationException($"No rule for {edit.GetType().Name}."),
     };
@@ -139,9 +162,21 @@ public static class Applying
         StartShare = e.StartCm is not null ? null : e.StartShare ?? p.StartShare,
         SpreadCm = e.StartCm is null && e.StartShare is null ? p.SpreadCm : 0,
         DropCm = e.DropCm ?? p.DropCm,
+        SlopeCm = e.SlopeCm ?? p.SlopeCm,
+        CentreCm = e.CentreCm ?? p.CentreCm,
     };
 
-    private static Plan Each(Plan plan, IReadOnlyList<string> panels, Func<PanelPaint, PanelPaint?> change)
+    private static PanelPaint Swapped(PanelPaint paint, int coat)
+    {
+        var coats = paint.Coats().ToList();
+        (coats[coat], coats[coat + 1]) = (coats[coat + 1], coats[coat]);
+        return PanelPaint.Of(coats)!;
+    }
+
+    private static Plan Coat(Plan plan, IReadOnlyList<string> panels, int coat, Func<PanelPaint, PanelPaint> change) =>
+        Each(plan, panels, p => p.With(coat, change));
+
+    internal static Plan Each(Plan plan, IReadOnlyList<string> panels, Func<PanelPaint, PanelPaint?> change)
     {
         foreach (var group in panels.Distinct(StringComparer.Ordinal).GroupBy(p => PanelKey.Parse(p)!.Value.Zone))
         {

@@ -1,4 +1,5 @@
 using Wendro.Core.Fall;
+using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
 using Wendro.Core.Units;
@@ -6,14 +7,14 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Plans;
 
 /// <summary>Checks the values of an edit against the plan it is meant for. Total: any value gets a word, none an exception.</summary>
-internal sealed class EditChecks(Plan plan, Func<PanelKey, bool> exists)
+internal sealed partial class EditChecks(Plan plan, HairProfile hair, Func<PanelKey, bool> exists)
 {
     private const int MostPanels = 5000;
     private readonly List<Problem> problems = [];
 
-    public static IReadOnlyList<Problem> Of(Plan plan, PlanEdit edit, Func<PanelKey, bool> exists)
+    public static IReadOnlyList<Problem> Of(Plan plan, HairProfile hair, PlanEdit edit, Func<PanelKey, bool> exists)
     {
-        var checks = new EditChecks(plan, exists);
+        var checks = new EditChecks(plan, hair, exists);
         checks.Check(edit);
         return checks.problems;
     }
@@ -84,32 +85,105 @@ internal sealed class EditChecks(Plan plan, Func<PanelKey, bool> exists)
                 Panels(e.Panels);
                 break;
             case SetShape e:
-                Panels(e.Panels);
+                Panels(e.Panels, e.Coat);
                 Known(e.Shape, "shape");
                 break;
             case SetHeights e:
                 Heights(e);
                 break;
+            case SetStrokes e:
+                Strokes(e);
+                break;
+            case SetBand e:
+                Panels(e.Panels, e.Coat);
+                Range(e.BandCm ?? 1, 0.5, 75, "bandCm", "cm");
+                break;
             case SetBlur e:
-                Panels(e.Panels);
+                Panels(e.Panels, e.Coat);
                 Range(e.BlurCm, 0, 12, "blurCm", "cm");
                 break;
             case SetDepth e:
-                Panels(e.Panels);
+                Panels(e.Panels, e.Coat);
                 Range(e.MidsMm, 0, 40, "midsMm", "mm");
                 Range(e.EndsMm, 0, 40, "endsMm", "mm");
                 break;
             case SetFace e:
-                Panels(e.Panels);
+                Panels(e.Panels, e.Coat);
                 Known(e.Face, "face");
                 break;
             case SetCovering e:
-                Panels(e.Panels);
+                Panels(e.Panels, e.Coat);
                 Known(e.Covering, "covering");
                 break;
+            case SetHandling e:
+                Panels(e.Panels, e.Coat);
+                Known(e.Pressure ?? default, "pressure");
+                Known(e.Tension ?? default, "tension");
+                Known(e.Teasing ?? default, "teasing");
+                break;
             case UseFormula e:
-                Panels(e.Panels);
+                Panels(e.Panels, e.Coat);
                 FormulaId(e.Formula, "formula");
+                break;
+            case AddCoat e:
+                Panels(e.Panels);
+                Paint(e.Paint);
+                MostCoats(e.Panels, 1 + (e.Paint?.Then is null ? 0 : PanelPaint.MostCoats));
+                break;
+            case TakeCoat e:
+                Panels(e.Panels, e.Coat);
+                break;
+            case SwapCoats e:
+                Panels(e.Panels, e.Coat < PanelPaint.MostCoats ? e.Coat + 1 : e.Coat);
+                Range(e.Coat, 0, PanelPaint.MostCoats - 2, "coat", string.Empty);
+                break;
+            case AlternatePanels e:
+                Panels(e.Panels);
+                Range(e.HighCm, 0, 75, "highCm", "cm");
+                Range(e.LowCm, 0, 75, "lowCm", "cm");
+                break;
+            case Taper e:
+                Range(e.FrontCm, 0, 75, "frontCm", "cm");
+                Range(e.BackCm, 0, 75, "backCm", "cm");
+                break;
+            case MatchPart e:
+                Known(e.From, "from");
+                break;
+            case RaiseFaceFrame e:
+                Range(e.ByCm, 0.1, 20, "byCm", "cm");
+                break;
+            case DropCrown e:
+                Range(e.ByCm, 0.1, 20, "byCm", "cm");
+                break;
+            case ThinHairline e:
+                Range(e.ThicknessMm, Sections.ThinnestMm, Sections.ThickestMm, "thicknessMm", "mm");
+                break;
+            case FollowOldPieces or TouchUpRegrowth:
+                if (WholeHead.OldLight(hair) is null)
+                {
+                    problems.Add(new("edit", "No band of her hair is noted as lightened: there is nothing to follow. Note it in Consult."));
+                }
+
+                break;
+            case SetLimits e:
+                Limits(e.Limits);
+                break;
+            case Dismiss e:
+                Text(e.Finding, 80, "finding");
+                Known(e.At, "at");
+                Text(e.Reason, 200, "reason");
+                if (e.Finding is { } id && Blend.Finding.StaysSaid(id))
+                {
+                    problems.Add(new("finding", "This one keeps people safe: it stays until it is mended."));
+                }
+
+                break;
+            case Heed e:
+                if (plan.SetAside.All(d => d.Finding != e.Finding))
+                {
+                    problems.Add(new("finding", "No such finding was set aside."));
+                }
+
                 break;
             case SetFormula e:
                 Formula(e);
@@ -143,51 +217,15 @@ internal sealed class EditChecks(Plan plan, Func<PanelKey, bool> exists)
         }
     }
 
-    private void Heights(SetHeights e)
+    private void Limits(Blend.Limits? limits)
     {
-        Panels(e.Panels);
-        if (e.StartCm is { } start)
+        if (limits is null)
         {
-            Range(start, 0, 75, "startCm", "cm");
-        }
-
-        if (e.StartShare is { } share)
-        {
-            Range(share, 0, 1, "startShare", "of the length");
-        }
-
-        if (e.DropCm is { } drop)
-        {
-            Range(drop, 0, 40, "dropCm", "cm");
-        }
-
-        if (e.StartCm is not null && e.StartShare is not null)
-        {
-            problems.Add(new("startShare", "Give the start in cm or as a share, not both."));
-        }
-
-        if (e.StartCm is null && e.StartShare is null && e.DropCm is null)
-        {
-            problems.Add(new("startCm", "Give a start or a drop."));
-        }
-    }
-
-    private void Formula(SetFormula e)
-    {
-        if (e.Formula is null)
-        {
-            problems.Add(new("formula", "A formula is needed."));
+            problems.Add(new("limits", "Limits are needed."));
             return;
         }
 
-        if (e.Formula.Id is not ("A" or "B" or "C" or "D" or "E"))
-        {
-            problems.Add(new("formula.id", "A formula is called A, B, C, D or E."));
-        }
-
-        Known(e.Formula.Lightener, "formula.lightener");
-        Range(e.Formula.Volume, Volume.Weakest, Volume.Strongest, "formula.volume", "vol");
-        Range(e.Formula.Minutes, 1, 120, "formula.minutes", "min");
+        problems.AddRange(limits.Problems().Select(p => p with { Field = $"limits.{p.Field}" }));
     }
 
     private void Wish(Blend.Wish? wish)
@@ -211,31 +249,6 @@ internal sealed class EditChecks(Plan plan, Func<PanelKey, bool> exists)
         {
             problems.Add(new("wears", "Down is always one of them: the measures are taken there."));
         }
-    }
-
-    private void Paint(PanelPaint? paint)
-    {
-        if (paint is null)
-        {
-            problems.Add(new("paint", "Paint is needed."));
-            return;
-        }
-
-        Known(paint.Shape, "paint.shape");
-        Known(paint.Face, "paint.face");
-        Known(paint.Covering, "paint.covering");
-        Range(paint.StartCm, 0, 75, "paint.startCm", "cm");
-        Range(paint.DropCm, 0, 40, "paint.dropCm", "cm");
-        Range(paint.BlurCm, 0, 12, "paint.blurCm", "cm");
-        Range(paint.MidsMm, 0, 40, "paint.midsMm", "mm");
-        Range(paint.EndsMm, 0, 40, "paint.endsMm", "mm");
-        Range(paint.SpreadCm, 0, 6, "paint.spreadCm", "cm");
-        if (paint.StartShare is { } share)
-        {
-            Range(share, 0, 1, "paint.startShare", "of the length");
-        }
-
-        FormulaId(paint.Formula, "paint.formula");
     }
 
     private void Panels(IReadOnlyList<string>? panels)

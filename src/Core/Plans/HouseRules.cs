@@ -1,3 +1,4 @@
+using Wendro.Core.Blend;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
@@ -16,6 +17,7 @@ namespace Wendro.Core.Plans;
 /// <param name="BabyHairCm">Baby hair left out along the front hairline, cm, 0.2..1.5; 0 paints it.</param>
 /// <param name="LowerFilm">Whether lower layers are covered with film.</param>
 /// <param name="Formula">Lightener, developer and minutes to start from.</param>
+/// <param name="Limits">What counts as wrong; null as usual.</param>
 public sealed record HouseRules(
     double ThicknessMm,
     double WidthCm,
@@ -26,7 +28,8 @@ public sealed record HouseRules(
     Frame Frame,
     double BabyHairCm,
     bool LowerFilm,
-    Formula Formula)
+    Formula Formula,
+    Limits? Limits = null)
 {
     /// <summary>The trade's usual start: level sections about a centimetre thick with a leave-out between, finer at the face, film on lower layers.</summary>
     public static HouseRules Usual { get; } = new(
@@ -65,6 +68,7 @@ public sealed record HouseRules(
             found.Add(new("frame", "One of earToEar, quadrants, tiers."));
         }
 
+        found.AddRange((Limits?.Problems() ?? []).Select(p => p with { Field = $"limits.{p.Field}" }));
         if (Formula is null || Formula.Id != "A" || !Enum.IsDefined(Formula.Lightener))
         {
             found.Add(new("formula", "The house starts from one formula, called A, with a lightener."));

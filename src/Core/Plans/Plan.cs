@@ -35,6 +35,12 @@ public sealed record ZonePlan(
     public PanelPaint? Of(PanelKey key) => Excluded is null && Paint.TryGetValue(key.ToString(), out var paint) ? paint : null;
 }
 
+/// <summary>A finding set aside.</summary>
+/// <param name="Finding">Its id.</param>
+/// <param name="At">How much it mattered then; when it matters more it is heard again.</param>
+/// <param name="Reason">Why.</param>
+public sealed record Dismissed(string Finding, Severity At, string Reason);
+
 /// <summary>The plan of one visit: one immutable document, changed only by <see cref="PlanEdit"/>.</summary>
 /// <param name="Seed">What hashed spreads start from.</param>
 /// <param name="Part">Her part.</param>
@@ -47,6 +53,8 @@ public sealed record ZonePlan(
 /// <param name="Order">Zones in the order they are worked; null as the frame has it.</param>
 /// <param name="LowerFilm">Whether lower layers are covered with film unless something else is said: a house rule.</param>
 /// <param name="Styled">How she wears its texture: the hair is seen as styled.</param>
+/// <param name="Limits">What counts as wrong: house rules; null as usual.</param>
+/// <param name="Dismissed">Findings set aside; null or empty for none.</param>
 public sealed record Plan(
     int Seed,
     PartLine Part,
@@ -58,7 +66,9 @@ public sealed record Plan(
     IReadOnlyList<LeftOut>? LeftOut = null,
     IReadOnlyList<Zone>? Order = null,
     bool LowerFilm = false,
-    Styling Styled = Styling.Own)
+    Styling Styled = Styling.Own,
+    Limits? Limits = null,
+    IReadOnlyList<Dismissed>? Dismissed = null)
 {
     /// <summary>A plan nobody has begun: all zones cut as the house usually does, nothing painted.</summary>
     public static Plan Fresh(int seed = 1, HouseRules? rules = null)
@@ -73,7 +83,8 @@ public sealed record Plan(
             ZoneFacts.All.ToImmutableSortedDictionary(z => z, z => ZonePlan.Fresh(z, house)),
             house.Frame,
             house.BabyHairCm > 0 ? [new LeftOut(Region.BabyHair, house.BabyHairCm, "house rule")] : null,
-            LowerFilm: house.LowerFilm);
+            LowerFilm: house.LowerFilm,
+            Limits: house.Limits);
     }
 
     /// <summary>Her hair as it is seen: styled straight or waved, or as it grows.</summary>
@@ -87,6 +98,12 @@ public sealed record Plan(
             _ => hair,
         };
     }
+
+    /// <summary>Findings set aside.</summary>
+    public IReadOnlyList<Dismissed> SetAside => Dismissed ?? [];
+
+    /// <summary>What counts as wrong (a method: a record writes out its properties).</summary>
+    public Limits LimitsOf() => Limits ?? Limits.Usual;
 
     /// <summary>Regions left out.</summary>
     public IReadOnlyList<LeftOut> Regions => LeftOut ?? [];

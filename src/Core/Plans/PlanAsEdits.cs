@@ -19,6 +19,16 @@ public static class PlanAsEdits
         yield return new SetWears(plan.Wears);
         yield return new SetStyling(plan.Styled);
         yield return new SetFrame(plan.Frame);
+        if (plan.Limits is { } limits)
+        {
+            yield return new SetLimits(limits);
+        }
+
+        foreach (var aside in plan.SetAside)
+        {
+            yield return aside is null ? new Dismiss(string.Empty, default, string.Empty) : new Dismiss(aside.Finding, aside.At, aside.Reason);
+        }
+
         if (plan.Order is { } order)
         {
             yield return new SetOrder(order);

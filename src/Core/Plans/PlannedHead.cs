@@ -3,6 +3,7 @@ using Wendro.Core.Fall;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Timing;
 
 namespace Wendro.Core.Plans;
 
@@ -37,7 +38,7 @@ public sealed class PlannedHead
         Levels = levels;
         Drawn = drawn;
         this.sight = sight;
-        findings = new(() => Blend.Findings.Of(new Judged(hair, plan.Wish, panels, Measures, Down, Tied)));
+        findings = new(() => Blend.Findings.Of(Judge()));
     }
 
     /// <summary>The hair, its part and all that is seen of it.</summary>
@@ -67,7 +68,7 @@ public sealed class PlannedHead
     /// <summary>What is seen worn down.</summary>
     public Tally Down => sight.Down.Value;
 
-    /// <summary>What is seen tied high; null if she never ties it.</summary>
+    /// <summary>What is seen tied back; null if she never ties it.</summary>
     public Tally? Tied => sight.Tied.Value;
 
     /// <summary>Whether a panel shows less than <see cref="HardlyShare"/> of what its share of all hair would, in every wear she uses.</summary>
@@ -79,8 +80,28 @@ public sealed class PlannedHead
     /// <summary>The measures, rinsed.</summary>
     public Measures Measures => sight.Measures.Value;
 
-    /// <summary>What is wrong, worst first.</summary>
-    public IReadOnlyList<Finding> Findings => findings.Value;
+    /// <summary>Minutes that painting a panel takes; 0 while it is left natural.</summary>
+    public static double MinutesOf(PlannedPanel panel)
+    {
+        ArgumentNullException.ThrowIfNull(panel);
+        return PaintingTime.Seconds(panel.Panel, panel.Coats.Select(c => c.Painted).ToArray()) / 60;
+    }
+
+    /// <summary>Minutes that painting all of it takes.</summary>
+    public double Minutes => Panels.Sum(MinutesOf);
+
+    /// <summary>What is wrong, worst first; what was set aside is left away until it matters more than it did.</summary>
+    public IReadOnlyList<Finding> Findings => AllFindings.Where(f => !IsSetAside(f)).ToArray();
+
+    /// <summary>What is wrong, and what was set aside with it.</summary>
+    public IReadOnlyList<Finding> AllFindings => findings.Value;
+
+    /// <summary>Whether a finding was set aside and matters no more than it did then.</summary>
+    public bool IsSetAside(Finding finding)
+    {
+        ArgumentNullException.ThrowIfNull(finding);
+        return !Finding.StaysSaid(finding.Id) && Plan.SetAside.Any(d => d.Finding == finding.Id && finding.Severity >= d.At);
+    }
 
     /// <summary>Plans a head from nothing.</summary>
     /// <param name="looks">The hair with the plan's part.</param>
@@ -146,7 +167,7 @@ public sealed class PlannedHead
             Map,
             levels,
             drawn,
-            sight.After(strands, Levels, levels, () => Sight.Of(Looks, Hair, next, Map, levels)));
+            sight.After(strands, Levels, levels, Hair, () => Sight.Of(Looks, Hair, next, Map, levels)));
     }
 
     /// <summary>Level bytes to draw at another moment.</summary>
@@ -157,7 +178,9 @@ public sealed class PlannedHead
             return Drawn;
         }
 
-        var levels = StrandLevels.All(Hair, Map, Panels, Looks.OnHead.Lengths, moment);
+        var levels = moment.WeeksLater > 0
+            ? Regrowth.Grown(Levels, Looks.OnHead.Lengths, Map.Zone, Hair, moment.WeeksLater)
+            : StrandLevels.All(Hair, Map, Panels, Looks.OnHead.Lengths, moment);
         var drawn = new byte[levels.Length];
         StrandLevels.Draw(Looks.OnHead.Strands, levels, null, white.Value, drawn);
         return drawn;
@@ -190,14 +213,34 @@ public sealed class PlannedHead
         return locks;
     }
 
+    /// <summary>Work nobody sees; null where little time goes into it. Looks at every wear she uses.</summary>
+    public Finding? HiddenWork()
+    {
+        var hidden = Panels.Where((p, i) => p.Coats.Count > 0 && HardlySeen[i]).ToArray();
+        return Blend.HiddenWork.Of(hidden.Sum(MinutesOf), hidden.Select(p => p.Panel.Key).ToArray(), Plan.LimitsOf());
+    }
+
+    private Judged Judge() => new(
+        Hair,
+        Plan.Wish,
+        Plan.LimitsOf(),
+        Panels,
+        Measures,
+        Down,
+        Tied,
+        Sight.TiedAs(Plan) ?? Wear.TiedHigh,
+        Plan.Part,
+        Plan.Regions,
+        ZoneFacts.All.Where(z => Plan.Zones[z].Excluded is not null).ToHashSet());
+
     private static PlannedPanel Planned(Panel panel, Plan plan) => plan.Zones[panel.Key.Zone].Of(panel.Key) is { } paint
-        ? new(panel, PaintedPanel.On(panel, paint, plan.Seed), plan.FormulaOf(paint.Formula))
-        : new(panel, null, null);
+        ? new(panel, paint.Coats().Select(c => new Coat(PaintedPanel.On(panel, c, plan.Seed), plan.FormulaOf(c.Formula)!)).ToArray())
+        : new(panel, []);
 
     private static PlannedPanel Replanned(PlannedPanel before, Plan next)
     {
         var paint = next.Zones[before.Panel.Key.Zone].Of(before.Panel.Key);
-        var same = before.Painted?.Paint == paint && (paint is null || before.Formula == next.FormulaOf(paint.Formula));
+        var same = before.Painted?.Paint == paint && before.Coats.All(c => c.Formula == next.FormulaOf(c.Formula.Id));
         return same ? before : Planned(before.Panel, next);
     }
 }

@@ -6,7 +6,7 @@ namespace Wendro.Core.Plans;
 
 /// <summary>What is seen of a planned head, counted when it is first asked for: a picture alone needs none of it.</summary>
 /// <param name="Down">Worn down.</param>
-/// <param name="Tied">Tied high; null if she never ties it.</param>
+/// <param name="Tied">Tied back; null if she never ties it.</param>
 /// <param name="Shares">Share of what is seen that each panel makes up.</param>
 /// <param name="Hidden">Panels hardly seen in any wear she uses.</param>
 /// <param name="Measures">The measures.</param>
@@ -18,9 +18,9 @@ internal sealed record Sight(
     {
         Tally Count(Wear wear) => Tally.Of(looks.Weights(wear), map, looks.OnHead.Strands, levels, hair);
         var down = new Lazy<Tally>(() => Count(Wear.Down));
-        var tied = new Lazy<Tally?>(() => plan.Wears.Contains(Wear.TiedHigh) ? Count(Wear.TiedHigh) : null);
+        var tied = new Lazy<Tally?>(() => TiedAs(plan) is { } how ? Count(how) : null);
         var shares = new Lazy<IReadOnlyList<double>>(() => SharesOf(looks.Weights(Wear.Down), map));
-        return new(down, tied, shares, new(() => HiddenIn(looks, plan, map)), new(() => Blend.Measures.Of(down.Value, shares.Value)));
+        return new(down, tied, shares, new(() => HiddenIn(looks, plan, map)), new(() => Blend.Measures.Of(down.Value, hair, shares.Value)));
     }
 
     /// <summary>The same after some panels changed: what was counted is carried on, what was not is counted anew when asked for.</summary>
@@ -28,7 +28,8 @@ internal sealed record Sight(
     /// <param name="before">Levels before.</param>
     /// <param name="after">Levels after.</param>
     /// <param name="anew">Counts from nothing.</param>
-    public Sight After(int[][] strands, byte[] before, byte[] after, Func<Sight> anew)
+    /// <param name="hair">Her hair.</param>
+    public Sight After(int[][] strands, byte[] before, byte[] after, HairProfile hair, Func<Sight> anew)
     {
         if (!Down.IsValueCreated || !Tied.IsValueCreated)
         {
@@ -36,8 +37,12 @@ internal sealed record Sight(
         }
 
         var (down, tied) = (Down.Value.After(strands, before, after), Tied.Value?.After(strands, before, after));
-        return new(new(down), new(tied), Shares, Hidden, new(Blend.Measures.Of(down, Shares.Value)));
+        return new(new(down), new(tied), Shares, Hidden, new(Blend.Measures.Of(down, hair, Shares.Value)));
     }
+
+    /// <summary>How she ties her hair back: high if she ever does; null if never.</summary>
+    public static Wear? TiedAs(Plan plan) =>
+        plan.Wears.Contains(Wear.TiedHigh) ? Wear.TiedHigh : plan.Wears.Contains(Wear.TiedLow) ? Wear.TiedLow : null;
 
     private static bool[] HiddenIn(HairLooks looks, Plan plan, StrandMap map)
     {

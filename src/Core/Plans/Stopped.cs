@@ -6,7 +6,9 @@ public static class Stopped
     /// <summary>Whether an edit lays product where there was none, or changes how it is laid.</summary>
     public static bool Paints(PlanEdit edit) => edit is
         PaintZone or PaintPanels or SetShape or SetHeights or SetBlur or SetDepth or SetFace or SetCovering
-        or UseFormula or SpreadHeights or AlternateRows or MirrorSide
+        or SetStrokes or SetBand or SetHandling or AddCoat or SwapCoats
+        or UseFormula or SpreadHeights or AlternateRows or AlternatePanels or MirrorSide
+        or Taper or MatchPart or RaiseFaceFrame or DropCrown or FollowOldPieces or TouchUpRegrowth
         || (edit is Together { Edits: { } edits } && edits.Any(e => e is not null && Paints(e)));
 
     /// <summary>Whether going from one plan to another, by undo or redo, brings product onto hair that has none.</summary>

@@ -16,14 +16,24 @@ public static class PaintingTime
 
     private const double UsualWidthCm = 4;
 
-    /// <summary>Seconds one painted panel takes.</summary>
+    /// <summary>Teasing a panel, seconds.</summary>
+    public const double TeasingSeconds = 25;
+
+    /// <summary>Seconds one painted panel takes: it is parted once, and painted, covered and teased for each product.</summary>
     /// <param name="panel">The panel.</param>
-    /// <param name="painted">Its paint.</param>
-    public static double Seconds(Panel panel, PaintedPanel painted)
+    /// <param name="coats">Its products in order; none for nothing to do.</param>
+    public static double Seconds(Panel panel, params IReadOnlyList<PaintedPanel> coats)
     {
         ArgumentNullException.ThrowIfNull(panel);
-        ArgumentNullException.ThrowIfNull(painted);
+        ArgumentNullException.ThrowIfNull(coats);
+        return coats.Count == 0 ? 0 : PartingSeconds + coats.Sum(c => Laying(panel, c));
+    }
+
+    private static double Laying(Panel panel, PaintedPanel painted)
+    {
         var covering = painted.Paint.Covering switch { Covering.Film => 6.0, Covering.Foil => 18.0, _ => 0.0 };
-        return PartingSeconds + SecondsPerCm * Math.Max(panel.LengthCm - painted.StartCm, 0) * panel.WidthCm / UsualWidthCm + covering;
+        var passes = painted.Paint.Shape == Shape.Scrunch ? painted.Paint.Strokes * 0.5 : 1;
+        var length = Math.Max(Math.Min(panel.LengthCm, painted.EndsAtCm) - painted.StartCm, 0);
+        return SecondsPerCm * passes * length * panel.WidthCm / UsualWidthCm + covering + (painted.Paint.Teasing == Teasing.None ? 0 : TeasingSeconds);
     }
 }

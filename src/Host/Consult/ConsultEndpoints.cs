@@ -115,7 +115,7 @@ internal static class ConsultEndpoints
     {
         var (hair, consultation, now) = (at.Visit.Hair, at.Visit.Consultation, at.Now);
         var painted = at.Head.Panels.Where(p => p.Painted is not null).ToArray();
-        var minutes = painted.Length == 0 ? PaintingTime.FullHeadMinutes : painted.Sum(p => PaintingTime.Seconds(p.Panel, p.Painted!)) / 60;
+        var minutes = painted.Length == 0 ? PaintingTime.FullHeadMinutes : painted.Sum(PlannedHead.MinutesOf);
         return new ConsultView(
             at.Visit.ConsultVersion,
             hair,

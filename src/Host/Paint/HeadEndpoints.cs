@@ -37,7 +37,7 @@ internal static class HeadEndpoints
                 return await desk.OpenAsync(visit, stop) is { } at ? Results.Bytes(at.Head.DrawnAt(when), Bytes) : Answers.NotFound("visit");
             })
             .Produces<byte[]>(contentType: Bytes).ProducesValidationProblem()
-            .WithName("GetLevels").WithSummary("Level bytes to draw, strands × 64, at a moment: before, rinsed, or minutes");
+            .WithName("GetLevels").WithSummary("Level bytes to draw, strands × 64, at a moment: before, rinsed, minutes, or weeks of growth like 12w");
 
         visit.MapGet("/plan/strands", async (Guid visit, PlanDesk desk, CancellationToken stop) =>
             await desk.OpenAsync(visit, stop) is { } at
@@ -102,8 +102,11 @@ internal static class HeadEndpoints
     {
         null or "rinsed" => Moment.Rinsed,
         "before" => Moment.Before,
+        _ when moment.EndsWith('w') => double.TryParse(moment[..^1], out var weeks) && weeks is >= 0 and <= Moment.MostWeeks
+            ? Moment.Later(weeks)
+            : throw new BadInputException([new Problem("moment", $"Weeks between 0 and {Moment.MostWeeks}, like 12w.")]),
         _ => double.TryParse(moment, out var minutes) && Minutes.IsValid(minutes)
             ? Moment.At(new Minutes(minutes))
-            : throw new BadInputException([new Problem("moment", "One of before, rinsed, or minutes between 0 and 600.")]),
+            : throw new BadInputException([new Problem("moment", "One of before, rinsed, minutes, or weeks of growth like 12w between 0 and 600.")]),
     };
 }

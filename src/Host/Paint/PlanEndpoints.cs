@@ -26,8 +26,8 @@ internal static class PlanEndpoints
         var plan = app.MapGroup("/api/visits/{visit:guid}/plan").WithTags("Paint")
             .ProducesProblem(StatusCodes.Status404NotFound);
 
-        plan.MapGet("", async (Guid visit, PlanDesk desk, Heads heads, CancellationToken stop) =>
-            await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(View(at, heads)) : Answers.NotFound("visit"))
+        plan.MapGet("", async (Guid visit, PlanDesk desk, CancellationToken stop) =>
+            await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(View(at)) : Answers.NotFound("visit"))
             .Produces<PlanView>().WithName("GetPlan").WithSummary("The plan, its panels, measures and findings");
 
         plan.MapGet("/panels", async (Guid visit, PlanDesk desk, CancellationToken stop) =>
@@ -47,14 +47,14 @@ internal static class PlanEndpoints
 
         plan.MapGet("/findings", async (Guid visit, PlanDesk desk, Heads heads, CancellationToken stop) =>
             await desk.OpenAsync(visit, stop) is { } at
-                ? Results.Ok(FindingView.Of(at.Head, heads.CuttingFor(at.Visit.Hair)))
+                ? Results.Ok(FindingView.Of(at, heads.CuttingFor(at.Visit.Hair), stop))
                 : Answers.NotFound("visit"))
             .Produces<IReadOnlyList<FindingView>>().WithName("GetFindings").WithSummary("What is wrong, worst first, each with its fix");
 
-        Changes(plan.MapPost("/edits", async (Guid visit, HttpRequest request, PlanDesk desk, Heads heads, CancellationToken stop) =>
+        Changes(plan.MapPost("/edits", async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
             {
                 var body = await Body.ReadAsync<EditBody>(request);
-                return Changed(await desk.EditAsync(visit, body.BaseRevision, body.Edit, stop), heads);
+                return Changed(await desk.EditAsync(visit, body.BaseRevision, body.Edit, stop));
             }).Accepts<EditBody>("application/json"))
             .WithName("PostEdit").WithSummary("Changes the plan: the one door");
 
@@ -65,18 +65,18 @@ internal static class PlanEndpoints
                 {
                     null => Answers.NotFound("visit"),
                     (_, null) => Results.NoContent(),
-                    var (at, head) => Results.Ok(Change(at, at with { Head = head }, [], null)),
+                    var (at, head) => Results.Ok(Change(at, at with { Head = head }, [])),
                 };
             }).Accepts<EditBody>("application/json"))
             .Produces(StatusCodes.Status204NoContent)
             .WithName("PostPreview").WithSummary("What an edit would change; stores nothing. 204 where a newer preview came in meanwhile");
 
-        Changes(plan.MapPost("/undo", async (Guid visit, HttpRequest request, PlanDesk desk, Heads heads, CancellationToken stop) =>
-                Changed(await desk.UndoAsync(visit, (await Body.ReadAsync<StepBody>(request)).BaseRevision, stop), heads))
+        Changes(plan.MapPost("/undo", async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
+                Changed(await desk.UndoAsync(visit, (await Body.ReadAsync<StepBody>(request)).BaseRevision, stop)))
             .Accepts<StepBody>("application/json")).WithName("PostUndo").WithSummary("Takes the last edit back, as a new revision");
 
-        Changes(plan.MapPost("/redo", async (Guid visit, HttpRequest request, PlanDesk desk, Heads heads, CancellationToken stop) =>
-                Changed(await desk.RedoAsync(visit, (await Body.ReadAsync<StepBody>(request)).BaseRevision, stop), heads))
+        Changes(plan.MapPost("/redo", async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
+                Changed(await desk.RedoAsync(visit, (await Body.ReadAsync<StepBody>(request)).BaseRevision, stop)))
             .Accepts<StepBody>("application/json")).WithName("PostRedo").WithSummary("Brings back what was undone, as a new revision");
     }
 
@@ -89,10 +89,10 @@ internal static class PlanEndpoints
                 : Answers.NotFound("visit"))
             .WithName("GetPlanFile").WithSummary("The plan as a file: docs/formats/plan.md");
 
-        Changes(file.MapPost("", async (Guid visit, int baseRevision, HttpRequest request, PlanDesk desk, Heads heads, CancellationToken stop) =>
+        Changes(file.MapPost("", async (Guid visit, int baseRevision, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
             {
                 var read = PlanFile.Read(await Body.BytesAsync(request));
-                return Changed(await desk.TakeAsync(visit, baseRevision, read.Plan, stop), heads);
+                return Changed(await desk.TakeAsync(visit, baseRevision, read.Plan, stop));
             }).Accepts<PlanFile>("application/json"))
             .WithName("PostPlanFile").WithSummary("Takes a plan from a file as one revision; validated whole first");
     }
@@ -104,11 +104,11 @@ internal static class PlanEndpoints
         .ProducesProblem(StatusCodes.Status413PayloadTooLarge)
         .ProducesProblem(StatusCodes.Status415UnsupportedMediaType);
 
-    private static IResult Changed((AtWork Before, AtWork After, IReadOnlyList<string> Lost)? changed, Heads heads) => changed is { } c
-        ? Results.Ok(Change(c.Before, c.After, c.Lost, heads.CuttingFor(c.After.Visit.Hair)))
+    private static IResult Changed((AtWork Before, AtWork After, IReadOnlyList<string> Lost)? changed) => changed is { } c
+        ? Results.Ok(Change(c.Before, c.After, c.Lost))
         : Answers.NotFound("visit");
 
-    private static PlanChange Change(AtWork before, AtWork after, IReadOnlyList<string> lost, Cutting? cutting)
+    private static PlanChange Change(AtWork before, AtWork after, IReadOnlyList<string> lost)
     {
         var recut = !ReferenceEquals(before.Head.Map, after.Head.Map) && !SameCut(before.Head, after.Head);
         var panels = Enumerable.Range(0, after.Head.Panels.Count)
@@ -130,7 +130,7 @@ internal static class PlanEndpoints
             after.Head.Plan,
             panels,
             MeasuresView.Of(after.Head.Measures),
-            FindingView.Of(after.Head, cutting),
+            FindingView.AtOnce(after.Head),
             ConsultWords.Cautions(after),
             recut ? null : StrandLevelsView.Between(before.Head, after.Head));
     }
@@ -146,7 +146,7 @@ internal static class PlanEndpoints
         && a.Panels.Count == b.Panels.Count
         && a.Panels.Zip(b.Panels).All(p => ReferenceEquals(p.First.Panel, p.Second.Panel));
 
-    private static PlanView View(AtWork at, Heads heads)
+    private static PlanView View(AtWork at)
     {
         var history = at.Stored.History;
         return new PlanView(
@@ -161,7 +161,7 @@ internal static class PlanEndpoints
             at.Stored.Plan,
             PanelView.Of(at.Head),
             MeasuresView.Of(at.Head.Measures),
-            FindingView.Of(at.Head, heads.CuttingFor(at.Visit.Hair)),
+            FindingView.AtOnce(at.Head),
             ConsultWords.Stops(at),
             ConsultWords.Cautions(at),
             at.Head.Looks.Head.Chart.Outline.SelectMany(p => new[] { Math.Round(p.X, 3), Math.Round(p.Y, 3) }).ToArray(),

@@ -1,11 +1,11 @@
 using Wendro.Core.Blend;
+using Wendro.Core.Consult;
 using Wendro.Core.Fall;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
-using Wendro.Core.Timing;
 
 namespace Wendro.Host.Paint;
 
@@ -23,6 +23,7 @@ namespace Wendro.Host.Paint;
 /// <param name="Outlines">Outlines on the crown map: x, y, x, y … in cm, +x her left, +y her face.</param>
 /// <param name="Paint">Its paint; null while it is left natural.</param>
 /// <param name="StartCm">Where the paint begins, spread and share resolved, cm; null while natural.</param>
+/// <param name="Coats">Each product in the order they are laid.</param>
 /// <param name="MeanLevel">Mean level over its hair by mass, rinsed.</param>
 /// <param name="BrightestLevel">Level where its paint is thickest, rinsed.</param>
 /// <param name="LevelSpread">Half the width of that forecast's band, levels; 0 while natural.</param>
@@ -44,6 +45,7 @@ internal sealed record PanelView(
     IReadOnlyList<IReadOnlyList<double>> Outlines,
     PanelPaint? Paint,
     double? StartCm,
+    IReadOnlyList<CoatView> Coats,
     double MeanLevel,
     double BrightestLevel,
     double LevelSpread,
@@ -71,17 +73,32 @@ internal sealed record PanelView(
             p.Panel.Outlines.Select(OutlineView.Of).ToArray(),
             p.Painted?.Paint,
             p.Painted?.StartCm,
+            p.Coats.Select(c => new CoatView(c.Painted.StartCm, EdgeOf(c.Painted), ProductWords(c))).ToArray(),
             p.MeanLevel(hair, Moment.Rinsed),
             p.BrightestLevel(hair, Moment.Rinsed),
-            p.LiftingOf(hair) is { } lifting ? Forecast.Of(lifting.Case, p.Formula!.Minutes).HalfWidth : 0,
+            p.LiftingOf(hair) is { } lifting ? Forecast.Of(lifting.Case, p.Light!.Formula.Minutes).HalfWidth : 0,
             head.Measures.SeenShares[index],
-            p.Painted is { } painted ? PaintingTime.Seconds(p.Panel, painted) / 60 : 0,
+            PlannedHead.MinutesOf(p),
             GripOf(head.Cut[p.Panel.Key.Zone].GripOf(p.Panel, head.Looks.Head.Chart)));
     }
+
+    /// <summary>The upper edge at 33 places across, cm from the scalp.</summary>
+    private static double[] EdgeOf(PaintedPanel painted) =>
+        Enumerable.Range(0, EdgePlaces).Select(i => Math.Round(painted.UpperEdge(i / (EdgePlaces - 1.0)), 2)).ToArray();
+
+    private static string ProductWords(Coat coat) => coat.Formula.Words;
+
+    private const int EdgePlaces = 33;
 
     private static double[] GripOf(Grip grip) =>
         new[] { grip.Middle.X, grip.Middle.Y, grip.Up.X, grip.Up.Y, grip.Aside.X, grip.Aside.Y }.Select(v => Math.Round(v, 3)).ToArray();
 }
+
+/// <summary>One product on a panel.</summary>
+/// <param name="StartCm">Where it begins, spread and share resolved, cm from the scalp.</param>
+/// <param name="Edge">Its upper edge at 33 places across, cm from the scalp.</param>
+/// <param name="Words">What it is, in plain words.</param>
+internal sealed record CoatView(double StartCm, IReadOnlyList<double> Edge, string Words);
 
 /// <summary>An outline on the crown map as plain numbers.</summary>
 internal static class OutlineView
@@ -90,7 +107,7 @@ internal static class OutlineView
         outline.Corners.SelectMany(c => new[] { Math.Round(c.Map.X, 3), Math.Round(c.Map.Y, 3) }).ToArray();
 }
 
-/// <summary>A finding with its fix.</summary>
+/// <summary>A finding, its fix where one was looked for, and why it was set aside.</summary>
 internal sealed record FindingView(
     string Id,
     FindingKind Kind,
@@ -102,37 +119,62 @@ internal sealed record FindingView(
     IReadOnlyList<string> Panels,
     Wear Wear,
     IReadOnlyList<Figure> Evidence,
-    FixView? Fix)
+    Stretch? Along,
+    bool CanDismiss,
+    FixView? Fix,
+    string? SetAside)
 {
-    public static IReadOnlyList<FindingView> Of(PlannedHead head, Cutting? cutting)
-    {
-        var findings = head.Findings;
-        var fixes = new Fix?[findings.Count];
-        if (cutting is not null)
-        {
-            Parallel.For(0, findings.Count, i => fixes[i] = Fixes.For(findings[i], head, cutting));
-        }
+    /// <summary>What the plan alone shows, at once: no fixes, nothing that looks at every wear.</summary>
+    public static IReadOnlyList<FindingView> AtOnce(PlannedHead head) => head.Findings.Select(f => Of(f, null, null)).ToArray();
 
-        return findings.Select((f, i) => new FindingView(
-            f.Id,
-            f.Kind,
-            f.Severity,
-            f.Title,
-            f.Text,
-            f.Why,
-            f.Zones,
-            f.Panels.Select(p => p.ToString()).ToArray(),
-            f.Wear,
-            f.Evidence,
-            fixes[i] is { } fix ? new FixView(fix.Label, fix.Edit, fix.Mends) : null)).ToArray();
+    /// <summary>All of it, each with its fix; what was set aside comes last.</summary>
+    public static IReadOnlyList<FindingView> Of(AtWork at, Cutting cutting, CancellationToken stop)
+    {
+        var head = at.Head;
+        var painted = head.Panels.Any(p => p.Coats.Count > 0);
+        var all = head.AllFindings
+            .Concat(painted ? ConsultFindings.Of(at.Visit.Consultation, at.Visit.Hair, head.Measures, head.Plan.LimitsOf(), at.Now) : [])
+            .Concat(painted && head.HiddenWork() is { } hidden ? [hidden] : [])
+            .OrderBy(f => head.IsSetAside(f)).ThenBy(f => f.Severity).ThenBy(f => f.Kind)
+            .ToArray();
+        var fixes = new Fix?[all.Length];
+        Parallel.For(0, all.Length, new ParallelOptions { CancellationToken = stop }, i =>
+        {
+            if (!head.IsSetAside(all[i]))
+            {
+                fixes[i] = Fixes.For(all[i], head, cutting, stop);
+            }
+        });
+        return all.Select((f, i) => Of(f, fixes[i], head.IsSetAside(f) ? head.Plan.SetAside.First(d => d.Finding == f.Id).Reason : null)).ToArray();
     }
+
+    private static FindingView Of(Finding f, Fix? fix, string? setAside) => new(
+        f.Id,
+        f.Kind,
+        f.Severity,
+        f.Title,
+        f.Text,
+        f.Why,
+        f.Zones,
+        f.Panels.Select(p => p.ToString()).ToArray(),
+        f.Wear,
+        f.Evidence,
+        f.Along,
+        !Finding.StaysSaid(f.Id),
+        fix is null ? null : new FixView(fix.Label, fix.Edit, fix.Mends, fix.Now, fix.After, fix.New, MeasuresView.Of(fix.Measures)),
+        setAside);
 }
 
-/// <summary>An edit that mends a finding.</summary>
+/// <summary>An edit that mends a finding, and what it does.</summary>
 /// <param name="Label">What it does.</param>
 /// <param name="Edit">The edit, to be sent as it is.</param>
 /// <param name="Mends">Whether the finding is gone after it; otherwise it only gets better.</param>
-internal sealed record FixView(string Label, PlanEdit Edit, bool Mends);
+/// <param name="Now">The figure that decides, as it is.</param>
+/// <param name="After">The same after the edit; null where nothing is left to count.</param>
+/// <param name="Brings">Lesser findings it brings with it.</param>
+/// <param name="Measures">The measures after it.</param>
+internal sealed record FixView(
+    string Label, PlanEdit Edit, bool Mends, Figure Now, double? After, IReadOnlyList<string> Brings, MeasuresView Measures);
 
 /// <summary>The measures, rinsed, worn down.</summary>
 internal sealed record MeasuresView(
@@ -143,10 +185,13 @@ internal sealed record MeasuresView(
     Zone? SteepestZone,
     double SteepestAtCm,
     double Balance,
+    double Gradient,
+    double RibbonContrast,
+    double RegrowthWeeks,
     IReadOnlyDictionary<string, double> ZoneLevels)
 {
     public static MeasuresView Of(Measures m) => new(
-        m.EndsLevel, m.LightShare, m.FaceFrameLift, m.RootSoftness, m.SteepestZone, m.SteepestAtCm, m.Balance, m.ZoneLevels.ToDictionary(z => Name(z.Key), z => z.Value));
+        m.EndsLevel, m.LightShare, m.FaceFrameLift, m.RootSoftness, m.SteepestZone, m.SteepestAtCm, m.Balance, m.Gradient, m.RibbonContrast, m.RegrowthWeeks, m.ZoneLevels.ToDictionary(z => Name(z.Key), z => z.Value));
 
     private static string Name(Zone zone) => char.ToLowerInvariant(zone.ToString()[0]) + zone.ToString()[1..];
 }
@@ -179,7 +224,7 @@ internal sealed record PlanView(
 /// <param name="Plan">The plan.</param>
 /// <param name="Panels">Panels that changed.</param>
 /// <param name="Measures">The measures.</param>
-/// <param name="Findings">The findings; without fixes in a preview.</param>
+/// <param name="Findings">The findings the plan alone shows; fixes, and the rest, are read by themselves.</param>
 /// <param name="Strands">Levels that changed, to be drawn; null after a new cut.</param>
 internal sealed record PlanChange(
     int Revision,

@@ -126,7 +126,7 @@ internal static class SectionEndpoints
         {
             var panels = head.Panels.Select((p, i) => (Panel: p, Hidden: head.HardlySeen[i])).Where(p => p.Panel.Panel.Key.Zone == zone).ToArray();
             double Of(bool onlyHidden) => panels.Where(p => p.Panel.Painted is not null && (!onlyHidden || p.Hidden))
-                .Sum(p => PaintingTime.Seconds(p.Panel.Panel, p.Panel.Painted!)) / 60;
+                .Sum(p => PlannedHead.MinutesOf(p.Panel));
             var takes = Of(false);
             minutes.Add(new ZoneWork(zone, panels.Length, panels.Sum(p => p.Panel.Panel.HairGrams), clock, takes, Of(true), plan.Zones[zone].Excluded));
             clock += takes;

@@ -15,7 +15,7 @@ public sealed class BlendTests
     private static double MeanLevel(PanelPaint paint, double thickness, HairProfile? hair = null)
     {
         var panel = Given.PanelOf(thickness);
-        return new PlannedPanel(panel, PaintedPanel.On(panel, paint, 1), Formula.Usual).MeanLevel(hair ?? HairProfile.Usual, Moment.Rinsed);
+        return PlannedPanel.With(panel, PaintedPanel.On(panel, paint, 1), Formula.Usual).MeanLevel(hair ?? HairProfile.Usual, Moment.Rinsed);
     }
 
     [Fact]
@@ -82,7 +82,7 @@ public sealed class BlendTests
         var whole = Given.Bare.Apply(new CutZone(Zone.TopLeft, Parting.Horizontal, 12, 4.5, 0, true));
         double Softness(double blur) => whole.Apply(new PaintZone(Zone.TopLeft, new PanelPaint(Shape.Full, 6, 0, blur, 40, 40)))
             .Down.Softness(Zone.TopLeft).Slope;
-        Assert.True(Softness(0) >= Measures.LineSoftness, $"{Softness(0)}");
+        Assert.True(Softness(0) >= Limits.Usual.LineSoftness, $"{Softness(0)}");
         Assert.True(Softness(4) < Softness(0));
         Assert.True(Softness(12) < 0.8, $"{Softness(12)}");
         Assert.InRange(Given.Bare.Apply(new PaintZone(Zone.TopLeft, new PanelPaint(Shape.Full, 6, 0, 0, 40, 40))).Down.Softness(Zone.TopLeft).AtCm, 5, 7.5);
@@ -103,11 +103,12 @@ public sealed class BlendTests
     public void The_strip_shows_what_is_painted()
     {
         var panel = Given.PanelOf(10, lengthCm: 30);
-        var strip = Strip.Of(new PlannedPanel(panel, PaintedPanel.On(panel, new PanelPaint(Shape.V, 6, 9, 3), 1), Formula.Usual), HairProfile.Usual, Moment.Rinsed);
+        var strip = Strip.Of(PlannedPanel.With(panel, PaintedPanel.On(panel, new PanelPaint(Shape.V, 6, 9, 3), 1), Formula.Usual), HairProfile.Usual, Moment.Rinsed);
         byte At(int row, int column) => strip.Levels[row * strip.Columns + column];
         Assert.Equal(Level.ToByte(5), At(0, 0));
         Assert.True(At(strip.Rows - 1, 0) > Level.ToByte(7.5));
         Assert.True(At(strip.Rows / 3, 0) > At(strip.Rows / 3, strip.Columns / 2), "a V keeps depth in its middle");
-        Assert.Equal(0.6, strip.Depth[0], 1e-9);
+        Assert.Equal(0, strip.Depth[0]);
+        Assert.Equal(0.6, strip.Depth[strip.Rows / 2 - 1], 1e-9);
     }
 }

@@ -37,7 +37,8 @@ public sealed class ShapeTests
     }
 
     [Fact]
-    public void Coverage_only_grows_towards_the_ends() => Gen.Select(Given.AnyPaint, Gen.Double[0, 1], Gen.Double[0, 40], Gen.Double[0, 5]).Sample(
+    public void Coverage_only_grows_towards_the_ends() => Gen.Select(
+        Given.AnyPaint.Where(p => p.Shape != Shape.Scrunch).Select(p => p with { BandCm = null }), Gen.Double[0, 1], Gen.Double[0, 40], Gen.Double[0, 5]).Sample(
         (paint, u, s, more) => Assert.True(On(paint).CoverageAlong(u, s + more) >= On(paint).CoverageAlong(u, s)));
 
     [Fact]

@@ -1,0 +1,149 @@
+using Wendro.Core.Fall;
+using Wendro.Core.Head;
+using Wendro.Core.Paint;
+
+namespace Wendro.Core.Blend;
+
+/// <summary>Edges: lines, stripes, blocks.</summary>
+internal static class EdgeFindings
+{
+    /// <summary>A new edge this close to an old one doubles it, cm. Model assumption.</summary>
+    private const double OldEdgeCm = 0.8;
+
+    /// <summary>A zone this light all through has no natural hair between. Model assumption.</summary>
+    private const double AllLight = 0.93;
+
+    public static IEnumerable<Finding> HardLines(Judged head)
+    {
+        foreach (var zone in head.Painted.GroupBy(p => p.Panel.Key.Zone))
+        {
+            var (slope, at) = head.Down.Softness(zone.Key);
+            if (slope <= head.Wish.RootSoftness)
+            {
+                continue;
+            }
+
+            // Where an old edge lies, a new one at the same height doubles it.
+            var old = head.Hair.Bands.Skip(1).Any(b => Math.Abs(b.FromCm - at) < OldEdgeCm);
+            var sharp = zone.Where(p => p.Painted!.Paint.BlurCm < 2).Select(p => p.Panel.Key).ToArray();
+            var blame = sharp.Length > 0 ? sharp : zone.Select(p => p.Panel.Key).ToArray();
+            var full = zone.Any(p => p.Painted!.Paint is { Shape: Shape.Full, BlurCm: < 2 });
+            var line = slope >= head.Limits.LineSoftness || full;
+            yield return new Finding(
+                FindingKind.HardLine,
+                line ? Severity.Alarm : Severity.Caution,
+                $"Hard line, {ZoneFacts.Words(zone.Key)}",
+                $"The level rises {slope:0.0} a cm at {at:0.#} cm from the scalp; she wants {head.Wish.RootSoftness:0.0} at most."
+                    + (full ? " A straight edge without blur grows out as a line." : string.Empty)
+                    + (old ? " Her old edge lies there too: start away from it." : string.Empty),
+                "Mean seen level of the zone by half centimetres from the scalp, steepest rise over one centimetre; "
+                    + $"{head.Limits.LineSoftness} a cm and more reads as a line.",
+                [zone.Key],
+                blame,
+                Wear.Down,
+                [new("steepest rise", slope, "level/cm"), new("wanted at most", head.Wish.RootSoftness, "level/cm"), new("from scalp", at, "cm")],
+                new Stretch(Math.Max(0, at - 0.7), at + 0.7));
+        }
+    }
+
+    public static IEnumerable<Finding> Stripes(Judged head)
+    {
+        foreach (var zone in head.Panels.Where(p => p.Painted is null || HasEdge(p.Painted.Paint.Shape)).GroupBy(p => p.Panel.Key.Zone))
+        {
+            var runs = zone.GroupBy(p => p.Panel.Key.Row).SelectMany(r => RunsIn(r, head.Limits)).ToArray();
+            if (runs.Length == 0)
+            {
+                continue;
+            }
+
+            var longest = runs.Max(r => r.Count);
+            var keys = runs.SelectMany(r => r).ToArray();
+            yield return new Finding(
+                FindingKind.Stripes,
+                longest >= 5 ? Severity.Alarm : Severity.Caution,
+                $"Stripes, {ZoneFacts.Words(zone.Key)}",
+                $"{Findings.Count(longest)} neighbours start within {head.Limits.StripeCm:0.#} cm of each other"
+                    + (runs.Length > 1 ? $"; {runs.Length} rows do." : "."),
+                $"Start heights of neighbouring panels in a row: {head.Limits.StripeRun} or more within {head.Limits.StripeCm:0.#} cm read as stripes.",
+                [zone.Key],
+                keys,
+                Wear.Down,
+                [new("neighbours at one height", longest, "panels"), new("rows", runs.Length, "rows")],
+                Around(zone.Where(p => keys.Contains(p.Panel.Key))));
+        }
+    }
+
+    /// <summary>Longest runs of neighbours in a row whose starts all lie within the stripe distance.</summary>
+    private static IEnumerable<List<PanelKey>> RunsIn(IEnumerable<PlannedPanel> row, Limits limits)
+    {
+        var panels = row.OrderBy(p => p.Panel.Key.Column).ToArray();
+        var from = 0;
+        while (from < panels.Length)
+        {
+            if (panels[from].Painted is null)
+            {
+                from++;
+                continue;
+            }
+
+            var (low, high) = (panels[from].Painted!.StartCm, panels[from].Painted!.StartCm);
+            var to = from + 1;
+            while (to < panels.Length && panels[to].Painted is { } next)
+            {
+                var (l, h) = (Math.Min(low, next.StartCm), Math.Max(high, next.StartCm));
+                if (h - l > limits.StripeCm)
+                {
+                    break;
+                }
+
+                (low, high) = (l, h);
+                to++;
+            }
+
+            if (to - from >= limits.StripeRun)
+            {
+                yield return panels[from..to].Select(p => p.Panel.Key).ToList();
+                from = to;
+            }
+            else
+            {
+                from++;
+            }
+        }
+    }
+
+    public static IEnumerable<Finding> SolidBlock(Judged head)
+    {
+        // One block at the face may be wanted; behind it brightness needs depth beside it.
+        var blocks = head.Painted.GroupBy(p => p.Panel.Key.Zone)
+            .Where(z => !ZoneFacts.IsHairline(z.Key))
+            .Select(z => (Panels: z.ToArray(), Ribbons: head.Down.Ribbons(z.Key)))
+            .Where(z => z.Ribbons is { } r && r.LightShare >= AllLight && r.Contrast < head.Limits.BlockLevels)
+            .ToArray();
+        if (blocks.Length == 0 || head.Wish.LightShareHigh >= AllLight)
+        {
+            yield break;
+        }
+
+        var panels = blocks.SelectMany(b => b.Panels).ToArray();
+        var least = blocks.Min(b => b.Ribbons!.Value.Contrast);
+        yield return new Finding(
+            FindingKind.SolidBlock,
+            Severity.Caution,
+            "Solid block",
+            $"Bright edges touch with no natural hair between ({Findings.Where(panels)}): levels of the light hair differ by only {least:0.00}.",
+            $"Lower half of a zone as seen worn down: {AllLight:P0} light or more, and its levels differ by less than {head.Limits.BlockLevels} (standard deviation).",
+            Findings.Zones(panels),
+            Findings.Keys(panels),
+            Wear.Down,
+            [new("levels differ by", least, "level"), new("zones", blocks.Length, "zones")]);
+    }
+
+    private static bool HasEdge(Shape shape) => shape is not (Shape.Staggered or Shape.Scrunch or Shape.Reverse or Shape.Centre);
+
+    private static Stretch Around(IEnumerable<PlannedPanel> panels)
+    {
+        var starts = panels.Where(p => p.Painted is not null).Select(p => p.Painted!.StartCm).ToArray();
+        return new(Math.Max(0, starts.Min() - 0.5), starts.Max() + 1);
+    }
+}

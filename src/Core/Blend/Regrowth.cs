@@ -1,0 +1,68 @@
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+
+namespace Wendro.Core.Blend;
+
+/// <summary>When what grows begins to show: a line is seen soon, a soft rise late. Model assumption.</summary>
+public static class Regrowth
+{
+    /// <summary>The eye notices an edge once it has moved by as many cm as this many levels take to rise. Source: model assumption; a line at 1.5 a cm shows after 1.5 cm.</summary>
+    public const double Levels = 2.25;
+
+    /// <summary>Between how many weeks a forecast is given.</summary>
+    public const double LeastWeeks = 2, MostWeeks = 40;
+
+    /// <summary>Weeks until regrowth shows, 2..40, by the steepest rise of any zone: within its blend, or at the scalp where colour begins at once.</summary>
+    /// <param name="down">What is seen worn down.</param>
+    /// <param name="hair">Her hair.</param>
+    public static double WeeksUntilItShows(Tally down, HairProfile hair)
+    {
+        ArgumentNullException.ThrowIfNull(down);
+        ArgumentNullException.ThrowIfNull(hair);
+        var steepest = 0.0;
+        foreach (var zone in ZoneFacts.All)
+        {
+            var atScalp = Math.Abs((down.RootLevel(zone) ?? hair.In(zone).NaturalLevel) - hair.In(zone).NaturalLevel);
+            steepest = Math.Max(steepest, Math.Max(down.Softness(zone).Slope, atScalp));
+        }
+
+        var cm = steepest <= 0 ? double.PositiveInfinity : Levels / steepest;
+        return Math.Clamp(cm / StrandHistory.GrowthCm(1), LeastWeeks, MostWeeks);
+    }
+
+    /// <summary>Level bytes some weeks later: all has moved outwards by what has grown, natural hair has come at the scalp, ends were trimmed by as much.</summary>
+    /// <param name="levels">Level bytes, 64 a strand.</param>
+    /// <param name="lengths">Length of every strand, cm.</param>
+    /// <param name="zoneOf">Zone of every strand.</param>
+    /// <param name="hair">Her hair.</param>
+    /// <param name="weeks">Weeks, 0 or more.</param>
+    public static byte[] Grown(byte[] levels, float[] lengths, byte[] zoneOf, HairProfile hair, double weeks)
+    {
+        ArgumentNullException.ThrowIfNull(levels);
+        ArgumentNullException.ThrowIfNull(lengths);
+        ArgumentNullException.ThrowIfNull(zoneOf);
+        ArgumentNullException.ThrowIfNull(hair);
+        const int n = Fall.Places.Count;
+        var grown = (float)StrandHistory.GrowthCm(weeks);
+        var natural = ZoneFacts.All.Select(z => Units.Level.ToByte(hair.In(z).NaturalLevel)).ToArray();
+        var later = new byte[levels.Length];
+        for (var i = 0; i < lengths.Length; i++)
+        {
+            for (var k = 0; k < n; k++)
+            {
+                var s = Fall.Places.Share(k) * lengths[i] - grown;
+                later[i * n + k] = s < 0 ? natural[zoneOf[i]] : At(levels.AsSpan(i * n, n), s / lengths[i]);
+            }
+        }
+
+        return later;
+    }
+
+    private static byte At(ReadOnlySpan<byte> strand, float share)
+    {
+        var at = Fall.Places.NumberOf(share) * (strand.Length - 1);
+        var k = Math.Clamp((int)at + 1, 1, strand.Length - 1);
+        var t = Math.Clamp(at - (k - 1), 0, 1);
+        return (byte)(strand[k - 1] + (strand[k] - strand[k - 1]) * t + 0.5f);
+    }
+}
