@@ -28,6 +28,7 @@ public sealed class Program
         app.MapPlan();
         app.MapPlanFile();
         app.MapHeads();
+        app.MapProposals();
         app.MapDesk();
         var ran = await RunAsync(app);
         await Log.CloseAndFlushAsync();

@@ -120,6 +120,14 @@ public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider
         return newest is null ? null : new StoredPlan(HistoryOf(newest), await ShownAsync(db, newest, stop));
     }
 
+    /// <summary>The plan of a visit as it stood at a revision; null if there was none.</summary>
+    public async Task<Plan?> PlanAtAsync(Guid visit, int revision, CancellationToken stop)
+    {
+        await using var db = new StudioContext(options);
+        var row = await db.Revisions.AsNoTracking().SingleOrDefaultAsync(r => r.VisitId == visit && r.Number == revision, stop);
+        return row is null ? null : await ShownAsync(db, row, stop);
+    }
+
     /// <summary>Appends an edited plan.</summary>
     /// <exception cref="StaleRevisionException">The plan is no longer at the revision it was edited from.</exception>
     public Task<StoredPlan> AppendAsync(Guid visit, StoredPlan from, Plan plan, string what, CancellationToken stop) =>

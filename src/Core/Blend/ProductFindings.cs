@@ -19,6 +19,9 @@ internal static class ProductFindings
     /// <summary>Coverage on light hair from which it counts as overlap. Model assumption.</summary>
     private const double Overlaps = 0.3;
 
+    /// <summary>Where less than this share of the strands was lightened before, they can be combed aside. Model assumption.</summary>
+    private const double FewStripes = 0.5;
+
     /// <summary>Share of a section one coat may reach, what runs and swells included.</summary>
     public static double Through(Coat coat, Panel panel)
     {
@@ -197,9 +200,10 @@ internal static class ProductFindings
         var weak = head.Hair.Condition != Condition.Sound || light.Porosity == Porosity.High || head.Hair.Porosity == Porosity.High;
         yield return new Finding(
             FindingKind.Overlap,
-            weak ? Severity.Alarm : Severity.Caution,
+            light.Share < FewStripes ? Severity.Note : weak ? Severity.Alarm : Severity.Caution,
             "Over hair that is light already",
-            $"Lightener goes {most:0.0} cm onto old light hair on {Findings.Panels(panels.Length).ToLowerInvariant()}" + (weak ? ", which is porous: it can break." : "."),
+            $"Lightener goes {most:0.0} cm onto old light hair on {Findings.Panels(panels.Length).ToLowerInvariant()}"
+                + (light.Share < FewStripes ? $": {light.Share:P0} of the strands there. Comb the old stripes aside." : weak ? ", which is porous: it can break." : "."),
             $"Length of hair noted as lightened that is covered by more than {Overlaps:P0}; {head.Limits.OverlapCm:0.0} cm are left for blending.",
             Findings.Zones(panels),
             Findings.Keys(panels),

@@ -26,7 +26,13 @@ public static class Regrowth
             steepest = Math.Max(steepest, Math.Max(down.Softness(zone).Slope, atScalp));
         }
 
-        var cm = steepest <= 0 ? double.PositiveInfinity : Levels / steepest;
+        return Weeks(steepest);
+    }
+
+    /// <summary>Weeks until an edge that rises so many levels a cm is noticed, 2..40.</summary>
+    public static double Weeks(double slope)
+    {
+        var cm = slope <= 0 ? double.PositiveInfinity : Levels / slope;
         return Math.Clamp(cm / StrandHistory.GrowthCm(1), LeastWeeks, MostWeeks);
     }
 

@@ -70,6 +70,33 @@ public sealed class StrandMap
         return map;
     }
 
+    /// <summary>Where the strands of one zone lie when it is cut one way; all others lie nowhere.</summary>
+    /// <param name="strands">The strands.</param>
+    /// <param name="zone">The zone.</param>
+    /// <param name="inZone">Its strands.</param>
+    /// <param name="panels">Its panels, numbered from 0.</param>
+    public static StrandMap OfZone(Strands strands, Zone zone, int[] inZone, ZonePanels panels)
+    {
+        ArgumentNullException.ThrowIfNull(strands);
+        ArgumentNullException.ThrowIfNull(inZone);
+        ArgumentNullException.ThrowIfNull(panels);
+        var map = new StrandMap(strands.Count);
+        Array.Fill(map.Panel, (short)-1);
+        var lists = panels.Panels.Select(_ => new List<int>()).ToArray();
+        foreach (var i in inZone)
+        {
+            map.Zone[i] = (byte)zone;
+            if (panels.At(strands.Scalp[i]) is { } at)
+            {
+                (map.Panel[i], map.U[i], map.W[i]) = ((short)at.Panel, (float)at.U, (float)at.W);
+                lists[at.Panel].Add(i);
+            }
+        }
+
+        map.StrandsOf = lists.Select(l => l.ToArray()).ToArray();
+        return map;
+    }
+
     private void Locate(int i, in ScalpPoint p, Zones zones, IReadOnlyDictionary<Zone, (ZonePanels Panels, int First)> cut)
     {
         var zone = zones.At(p);

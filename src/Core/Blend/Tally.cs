@@ -35,6 +35,7 @@ public sealed class Tally
     // By zone, of its lower half: samples, levels, their squares, light samples. By zone, of its first centimetre: samples, levels.
     private readonly long[] low = new long[Zones * 4];
     private readonly long[] root = new long[Zones * 2];
+    private readonly long[] zoneLight = new long[Zones];
 
     private Tally(SeenWeights weights, StrandMap map, bool[] left, HairProfile hair)
     {
@@ -49,7 +50,7 @@ public sealed class Tally
         (weights, map, left, lightFrom) = (of.weights, of.map, of.left, of.lightFrom);
         (zone, zoneFront, side, light, along) =
             ((long[])of.zone.Clone(), (long[])of.zoneFront.Clone(), (long[])of.side.Clone(), (long[])of.light.Clone(), (long[])of.along.Clone());
-        (low, root) = ((long[])of.low.Clone(), (long[])of.root.Clone());
+        (low, root, zoneLight) = ((long[])of.low.Clone(), (long[])of.root.Clone(), (long[])of.zoneLight.Clone());
     }
 
     /// <summary>Samples of hair seen in all.</summary>
@@ -67,7 +68,7 @@ public sealed class Tally
         ArgumentNullException.ThrowIfNull(hair);
         ArgumentNullException.ThrowIfNull(strands);
         ArgumentNullException.ThrowIfNull(levels);
-        var tally = new Tally(weights, map, strands.Scalp.Select(p => p.Map.X > 0).ToArray(), hair);
+        var tally = new Tally(weights, map, SidesOf(strands), hair);
         for (var i = 0; i < strands.Count; i++)
         {
             tally.Count(i, levels, 1);
@@ -75,6 +76,40 @@ public sealed class Tally
 
         return tally;
     }
+
+    /// <summary>Counts some of the strands only.</summary>
+    public static Tally Of(SeenWeights weights, StrandMap map, Strands strands, byte[] levels, HairProfile hair, IEnumerable<int> some)
+    {
+        ArgumentNullException.ThrowIfNull(strands);
+        ArgumentNullException.ThrowIfNull(some);
+        var tally = new Tally(weights, map, SidesOf(strands), hair);
+        foreach (var i in some)
+        {
+            tally.Count(i, levels, 1);
+        }
+
+        return tally;
+    }
+
+    /// <summary>Samples and level bytes: all, from the front, left, right.</summary>
+    public ((long Samples, long Levels) All, (long Samples, long Levels) Front, (long Samples, long Levels) Left, (long Samples, long Levels) Right) Sums => (
+        (Sum(zone, 0), Sum(zone, 1)), (Sum(zoneFront, 0), Sum(zoneFront, 1)), (side[0], side[1]), (side[2], side[3]));
+
+    /// <summary>Light samples; at the ends, light samples and their level bytes.</summary>
+    public (long Light, long EndsSamples, long EndsLevels) LightSums => (light[1], light[2], light[3]);
+
+    private static long Sum(long[] pairs, int at)
+    {
+        long sum = 0;
+        for (var i = at; i < pairs.Length; i += 2)
+        {
+            sum += pairs[i];
+        }
+
+        return sum;
+    }
+
+    private static bool[] SidesOf(Strands strands) => strands.Scalp.Select(p => p.Map.X > 0).ToArray();
 
     /// <summary>The same after some strands changed their levels.</summary>
     public Tally After(IEnumerable<int[]> changed, byte[] before, byte[] after)
@@ -97,6 +132,20 @@ public sealed class Tally
 
     /// <summary>Share of the seen hair that is light, 0..1.</summary>
     public double LightShare => light[0] == 0 ? 0 : (double)light[1] / light[0];
+
+    /// <summary>The same of some zones alone.</summary>
+    public double LightShareOf(Func<Zone, bool> which)
+    {
+        ArgumentNullException.ThrowIfNull(which);
+        var (some, of) = (0L, 0L);
+        foreach (var z in ZoneFacts.All.Where(which))
+        {
+            some += zoneLight[(int)z];
+            of += zone[(int)z * 2];
+        }
+
+        return of == 0 ? 0 : (double)some / of;
+    }
 
     /// <summary>Mean level of the light hair seen at the ends; null where there is none.</summary>
     public double? EndsLevel => light[2] < 40 ? null : Mean(light[3], light[2]);
@@ -224,6 +273,7 @@ public sealed class Tally
             if (level >= lightest)
             {
                 light[1] += n;
+                zoneLight[map.Zone[i]] += n;
                 if (weights.Place[c] >= EndsPlace)
                 {
                     light[2] += n;

@@ -41,7 +41,7 @@ public enum Teasing { None, Light, Strong }
 /// <param name="Pressure">How firmly the brush is pressed.</param>
 /// <param name="Tension">How the panel is held.</param>
 /// <param name="Teasing">How much is teased back first.</param>
-/// <param name="Then">A product laid after this one on the same panel; null for none.</param>
+/// <param name="Next">A product laid after this one on the same panel; null for none.</param>
 public sealed record PanelPaint(
     Shape Shape = Shape.V,
     double StartCm = 7,
@@ -65,7 +65,7 @@ public sealed record PanelPaint(
     Pressure Pressure = Pressure.Normal,
     Tension Tension = Tension.Taut,
     Teasing Teasing = Teasing.None,
-    PanelPaint? Then = null)
+    PanelPaint? Next = null)
 {
     /// <summary>Most products on one panel.</summary>
     public const int MostCoats = 3;
@@ -74,7 +74,7 @@ public sealed record PanelPaint(
     public IReadOnlyList<PanelPaint> Coats()
     {
         var coats = new List<PanelPaint>(1);
-        for (var coat = this; coat is not null; coat = coat.Then)
+        for (var coat = this; coat is not null; coat = coat.Next)
         {
             coats.Add(coat);
         }
@@ -89,7 +89,7 @@ public sealed record PanelPaint(
         PanelPaint? after = null;
         for (var i = coats.Count - 1; i >= 0; i--)
         {
-            after = coats[i] with { Then = after };
+            after = coats[i] with { Next = after };
         }
 
         return after;
@@ -101,7 +101,7 @@ public sealed record PanelPaint(
     public PanelPaint With(int coat, Func<PanelPaint, PanelPaint> change)
     {
         ArgumentNullException.ThrowIfNull(change);
-        return coat == 0 ? change(this) : this with { Then = Then?.With(coat - 1, change) };
+        return coat == 0 ? change(this) : this with { Next = Next?.With(coat - 1, change) };
     }
 
     /// <summary>Where the paint begins on a given panel, spread and share resolved; cm from the scalp.</summary>

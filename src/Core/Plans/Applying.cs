@@ -126,7 +126,7 @@ public static class Applying
             Teasing = e.Teasing ?? p.Teasing,
         }),
         UseFormula e => Coat(plan, e.Panels, e.Coat, p => p with { Formula = e.Formula }),
-        AddCoat e => Each(plan, e.Panels, p => PanelPaint.Of([.. p.Coats(), e.Paint with { Then = null }])),
+        AddCoat e => Each(plan, e.Panels, p => PanelPaint.Of([.. p.Coats(), e.Paint with { Next = null }])),
         TakeCoat e => Each(plan, e.Panels, p => PanelPaint.Of([.. p.Coats().Where((_, i) => i != e.Coat)])),
         SwapCoats e => Each(plan, e.Panels, p => Swapped(p, e.Coat)),
         SetFormula e => plan with

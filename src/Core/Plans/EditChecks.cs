@@ -128,7 +128,7 @@ internal sealed partial class EditChecks(Plan plan, HairProfile hair, Func<Panel
             case AddCoat e:
                 Panels(e.Panels);
                 Paint(e.Paint);
-                MostCoats(e.Panels, 1 + (e.Paint?.Then is null ? 0 : PanelPaint.MostCoats));
+                MostCoats(e.Panels, 1 + (e.Paint?.Next is null ? 0 : PanelPaint.MostCoats));
                 break;
             case TakeCoat e:
                 Panels(e.Panels, e.Coat);

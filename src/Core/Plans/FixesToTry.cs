@@ -121,7 +121,7 @@ internal static class FixesToTry
             ?? new PanelPaint(Formula: head.Plan.Formulas.First(f => !f.IsDeposit).Id);
         foreach (var start in new[] { 6.0, 4, 3, 2 })
         {
-            yield return ($"Paint the nape's underside from {start:0} cm", new PaintZone(Zone.Nape, paint with { Then = null, Face = Face.Both, StartCm = start, StartShare = null, SpreadCm = 1, DropCm = Math.Min(3, paint.DropCm) }));
+            yield return ($"Paint the nape's underside from {start:0} cm", new PaintZone(Zone.Nape, paint with { Next = null, Face = Face.Both, StartCm = start, StartShare = null, SpreadCm = 1, DropCm = Math.Min(3, paint.DropCm) }));
         }
     }
 

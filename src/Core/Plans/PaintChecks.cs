@@ -15,7 +15,7 @@ internal sealed partial class EditChecks
         }
 
         var field = "paint";
-        for (var (coat, n) = (paint, 0); coat is not null; (coat, n) = (coat.Then, n + 1))
+        for (var (coat, n) = (paint, 0); coat is not null; (coat, n) = (coat.Next, n + 1))
         {
             if (n == PanelPaint.MostCoats)
             {
@@ -24,7 +24,7 @@ internal sealed partial class EditChecks
             }
 
             Coat(coat, field);
-            field += ".then";
+            field += ".next";
         }
     }
 

@@ -213,6 +213,11 @@ public sealed class PlannedHead
         return locks;
     }
 
+    /// <summary>The measures against what she wants, with which panels to thank or blame.</summary>
+    /// <param name="weeksBetween">How many weeks between her visits.</param>
+    public IReadOnlyList<CardLine> Card(double weeksBetween) =>
+        BlendCard.Of(Panels, Map, Looks.Weights(Wear.Down), Levels, Judge(), weeksBetween);
+
     /// <summary>Work nobody sees; null where little time goes into it. Looks at every wear she uses.</summary>
     public Finding? HiddenWork()
     {

@@ -20,6 +20,7 @@ internal static class ApiDocument
                 + Core.Care.Cautions.LeafletFirst;
             document.Servers?.Clear();
             SayListsInFull(document);
+            NameEnumsWithoutNull(document);
             return Task.CompletedTask;
         });
     }
@@ -46,6 +47,21 @@ internal static class ApiDocument
                             _ => new OpenApiSchema { Type = JsonSchemaType.String },
                         },
                     };
+                }
+            }
+        }
+    }
+
+    /// <summary>An enum met first where it may be missing is described with a null in it; where it may be missing is said at that place anyway.</summary>
+    private static void NameEnumsWithoutNull(OpenApiDocument document)
+    {
+        foreach (var schema in (document.Components?.Schemas ?? new Dictionary<string, IOpenApiSchema>()).Values)
+        {
+            if (schema.Enum is { } values)
+            {
+                foreach (var missing in values.Where(v => v is null || v.GetValueKind() != System.Text.Json.JsonValueKind.String || v.ToString().Contains("null", StringComparison.OrdinalIgnoreCase)).ToArray())
+                {
+                    values.Remove(missing);
                 }
             }
         }

@@ -55,6 +55,7 @@ internal static class Setup
         builder.Services.AddSingleton(_ => HeadForm.Usual);
         builder.Services.AddSingleton<Heads>();
         builder.Services.AddSingleton<PlanDesk>();
+        builder.Services.AddSingleton<Proposals>();
         builder.Services.AddSingleton<DemoData>();
         builder.Services.AddSingleton<Readiness>();
     }

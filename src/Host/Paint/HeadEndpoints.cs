@@ -31,13 +31,23 @@ internal static class HeadEndpoints
             .Produces<byte[]>(contentType: Bytes).ProducesValidationProblem()
             .WithName("GetSeen").WithSummary("What is seen in a wear (down, tiedHigh, tiedLow, halfUp, otherPart, tucked, sweptBack) from an angle round the head and a tilt above eye height (degrees): docs/formats/seen.md");
 
-        visit.MapGet("/plan/levels", async (Guid visit, string? moment, PlanDesk desk, CancellationToken stop) =>
+        visit.MapGet("/plan/levels", async (Guid visit, string? moment, int? revision, PlanDesk desk, CancellationToken stop) =>
             {
                 var when = MomentOf(moment);
-                return await desk.OpenAsync(visit, stop) is { } at ? Results.Bytes(at.Head.DrawnAt(when), Bytes) : Answers.NotFound("visit");
+                if (await desk.OpenAsync(visit, stop) is not { } at)
+                {
+                    return Answers.NotFound("visit");
+                }
+
+                // Levels of a revision with another part or texture belong to other strands: they can't be laid on these.
+                var head = revision is { } number ? await desk.AtRevisionAsync(at, number, stop) : at.Head;
+                return head is null ? Answers.NotFound("revision")
+                    : !ReferenceEquals(head.Looks, at.Head.Looks)
+                        ? throw new BadInputException([new Problem("revision", "Her part or texture was another then: it can't be laid over this one.")])
+                        : Results.Bytes(head.DrawnAt(when), Bytes);
             })
             .Produces<byte[]>(contentType: Bytes).ProducesValidationProblem()
-            .WithName("GetLevels").WithSummary("Level bytes to draw, strands × 64, at a moment: before, rinsed, minutes, or weeks of growth like 12w");
+            .WithName("GetLevels").WithSummary("Level bytes to draw, strands × 64, at a moment (before, rinsed, minutes, or weeks of growth like 12w), of this or an earlier revision");
 
         visit.MapGet("/plan/strands", async (Guid visit, PlanDesk desk, CancellationToken stop) =>
             await desk.OpenAsync(visit, stop) is { } at

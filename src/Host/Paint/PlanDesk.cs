@@ -37,6 +37,10 @@ internal sealed class PlanDesk(Visits visits, Heads heads, TimeProvider clock)
         return new AtWork(found, stored, heads.Planned(visit, found.Hair, new(stored.History.Shows, stored.Plan), null), clock.GetLocalNow());
     }
 
+    /// <summary>The head as it was planned at an earlier revision; null if there was none.</summary>
+    public async Task<PlannedHead?> AtRevisionAsync(AtWork at, int revision, CancellationToken stop) =>
+        await visits.PlanAtAsync(at.Visit.Id, revision, stop) is { } plan ? heads.Make(at.Visit.Hair, plan, at.Head) : null;
+
     /// <summary>Applies an edit and stores it.</summary>
     /// <exception cref="BadInputException">Values that can't be taken.</exception>
     /// <exception cref="StaleRevisionException">The plan is no longer at the base revision.</exception>

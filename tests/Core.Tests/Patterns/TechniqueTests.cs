@@ -285,8 +285,8 @@ public sealed class TechniqueTests
     {
         var on = On("thick-all-over", null, new SetWears([Wear.Down, Wear.TiedHigh]));
         var frame = on.Head.Panels.Where(p => ZoneFacts.IsFaceFrame(p.Panel.Key.Zone)).Select(p => p.Panel.Key.ToString()).ToArray();
-        var dark = After(on, new SetFace(frame, Face.Surface), new SetDepth(frame, 2, 2));
-        var both = After((dark, on.Cutting), new SetFace(frame, Face.Underside));
+        var dark = After(on, new SetFace(frame, Face.Surface), new SetDepth(frame, 4, 4));
+        var both = After((dark, on.Cutting), new SetFace(frame, Face.Both), new SetDepth(frame, 4, 4));
         Assert.True(
             both.Tied!.LevelOf(ZoneFacts.IsFaceFrame) > dark.Tied!.LevelOf(ZoneFacts.IsFaceFrame) + 0.05,
             $"{both.Tied!.LevelOf(ZoneFacts.IsFaceFrame)} {dark.Tied!.LevelOf(ZoneFacts.IsFaceFrame)}");

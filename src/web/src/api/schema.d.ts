@@ -440,7 +440,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Level bytes to draw, strands × 64, at a moment: before, rinsed, or minutes */
+        /** Level bytes to draw, strands × 64, at a moment (before, rinsed, minutes, or weeks of growth like 12w), of this or an earlier revision */
         get: operations["GetLevels"];
         put?: never;
         post?: never;
@@ -518,6 +518,59 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{visit}/plan/card": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The measures against what she wants, with which panels to thank or blame */
+        get: operations["GetCard"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/plan/proposals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How far the search is, and the three proposals when it is done */
+        get: operations["GetProposals"];
+        put?: never;
+        /** Begins to search placements for the wanted look; read how far it is at the same address */
+        post: operations["PostProposals"];
+        /** Ends the search early; the best so far is kept */
+        delete: operations["StopProposals"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/plan/proposals/{number}/levels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Level bytes to draw a proposal with, rinsed */
+        get: operations["GetProposalLevels"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/desk/lift": {
         parameters: {
             query?: never;
@@ -579,11 +632,35 @@ export interface components {
         };
         /** @enum {unknown} */
         BandState: "natural" | "coloured" | "lightened";
+        CardLineView: {
+            measure: string;
+            met: boolean;
+            thank: string[];
+            blame: string[];
+            words: string;
+        };
+        CardView: {
+            lines: components["schemas"]["CardLineView"][];
+            wish: components["schemas"]["Wish"];
+            measures: components["schemas"]["MeasuresView"];
+            /** Format: double */
+            weeksBetween: number;
+            /** Format: int32 */
+            panels: number;
+            /** Format: double */
+            minutes: number;
+        };
         ClientView: {
             /** Format: uuid */
             id: string;
             name: string;
             about: string;
+        };
+        CoatView: {
+            /** Format: double */
+            startCm: number;
+            edge: number[];
+            words: string;
         };
         ColoursView: {
             levels: string[];
@@ -595,6 +672,11 @@ export interface components {
          * @enum {unknown}
          */
         Condition: "sound" | "dry" | "breaking";
+        /**
+         * @default right
+         * @enum {unknown}
+         */
+        Consistency: "right" | "runny" | "stiff";
         ConsultBody: {
             /** Format: int32 */
             baseVersion: number;
@@ -677,9 +759,14 @@ export interface components {
             painted: number;
         };
         /** @enum {unknown} */
-        Density: "low" | "medium" | "high" | null;
+        Density: "low" | "medium" | "high";
         /** @enum {unknown} */
         Diameter: "fine" | "medium" | "coarse";
+        Dismissed: {
+            finding: string;
+            at: components["schemas"]["Severity"];
+            reason: string;
+        };
         EditBody: {
             /** Format: int32 */
             baseRevision: number;
@@ -690,10 +777,7 @@ export interface components {
              */
             sequence: number;
         };
-        /**
-         * @default surface
-         * @enum {unknown}
-         */
+        /** @enum {unknown} */
         Face: "surface" | "underside" | "both";
         Figure: {
             name: string;
@@ -702,7 +786,7 @@ export interface components {
             unit: string;
         };
         /** @enum {unknown} */
-        FindingKind: "hardLine" | "frontNotBrighter" | "stripes" | "driesFirst" | "darkBehindHairline";
+        FindingKind: "hardLine" | "frontNotBrighter" | "stripes" | "driesFirst" | "darkBehindHairline" | "bleedThrough" | "scalpContact" | "hotRoot" | "solidBlock" | "nothingDarkLeft" | "darkNape" | "partMismatch" | "weakSide" | "crownTooHigh" | "outOfReach" | "overlap" | "babyHairPainted" | "breakingHairPainted" | "skinAtRisk" | "lowlightOnTop" | "hiddenWork" | "regrowthShows" | "testsMissing";
         FindingView: {
             id: string;
             kind: components["schemas"]["FindingKind"];
@@ -714,12 +798,20 @@ export interface components {
             panels: string[];
             wear: components["schemas"]["Wear"];
             evidence: components["schemas"]["Figure"][];
+            along: null | components["schemas"]["Stretch"];
+            canDismiss: boolean;
             fix: null | components["schemas"]["FixView"];
+            setAside: null | string;
         };
         FixView: {
             label: string;
             edit: components["schemas"]["PlanEdit"];
             mends: boolean;
+            now: components["schemas"]["Figure"];
+            /** Format: double */
+            after: null | number;
+            brings: string[];
+            measures: components["schemas"]["MeasuresView"];
         };
         Forecast: {
             /** Format: double */
@@ -736,11 +828,11 @@ export interface components {
             volume: number;
             /** Format: double */
             minutes: number;
+            /** Format: double */
+            depositLevel?: null | number;
+            consistency?: components["schemas"]["Consistency"];
         };
-        /**
-         * @default earToEar
-         * @enum {unknown}
-         */
+        /** @enum {unknown} */
         Frame: "earToEar" | "quadrants" | "tiers";
         Glance: {
             /** Format: int32 */
@@ -808,6 +900,7 @@ export interface components {
             babyHairCm: number;
             lowerFilm: boolean;
             formula: components["schemas"]["Formula"];
+            limits?: null | components["schemas"]["Limits"];
         };
         HttpValidationProblemDetails: {
             type?: null | string;
@@ -872,6 +965,83 @@ export interface components {
         };
         /** @enum {unknown} */
         Lightener: "clay" | "powder" | "cream" | "half";
+        Limits: {
+            /**
+             * Format: double
+             * @default 1.5
+             */
+            lineSoftness: number;
+            /**
+             * Format: double
+             * @default 1
+             */
+            stripeCm: number;
+            /**
+             * Format: int32
+             * @default 3
+             */
+            stripeRun: number;
+            /**
+             * Format: double
+             * @default 0.5
+             */
+            darkBand: number;
+            /**
+             * Format: double
+             * @default 0.5
+             */
+            lightBehind: number;
+            /**
+             * Format: double
+             * @default 0.92
+             */
+            bleedShare: number;
+            /**
+             * Format: double
+             * @default 0.5
+             */
+            scalpCm: number;
+            /**
+             * Format: double
+             * @default 0.45
+             */
+            blockLevels: number;
+            /**
+             * Format: double
+             * @default 1.5
+             */
+            partCm: number;
+            /**
+             * Format: double
+             * @default 0.25
+             */
+            sideLevels: number;
+            /**
+             * Format: double
+             * @default 0.5
+             */
+            crownCm: number;
+            /**
+             * Format: double
+             * @default 1
+             */
+            overlapCm: number;
+            /**
+             * Format: double
+             * @default 0.5
+             */
+            babyHairCm: number;
+            /**
+             * Format: double
+             * @default 8
+             */
+            hiddenMinutes: number;
+            /**
+             * Format: double
+             * @default 1
+             */
+            regrowthWeeks: number;
+        };
         LookBody: {
             wish: components["schemas"]["Wish"];
         };
@@ -908,6 +1078,12 @@ export interface components {
             steepestAtCm: number;
             /** Format: double */
             balance: number;
+            /** Format: double */
+            gradient: number;
+            /** Format: double */
+            ribbonContrast: number;
+            /** Format: double */
+            regrowthWeeks: number;
             zoneLevels: {
                 [key: string]: number;
             };
@@ -990,6 +1166,42 @@ export interface components {
             flip: boolean;
             /** Format: double */
             startShare?: null | number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            slopeCm: number;
+            /**
+             * Format: double
+             * @default 0.5
+             */
+            centreU: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            centreCm: number;
+            /**
+             * Format: int32
+             * @default 1
+             */
+            strokes: number;
+            /**
+             * Format: double
+             * @default 0.3
+             */
+            strokeShare: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            mergeCm: number;
+            /** Format: double */
+            bandCm?: null | number;
+            pressure?: components["schemas"]["Pressure"];
+            tension?: components["schemas"]["Tension"];
+            teasing?: components["schemas"]["Teasing"];
+            next?: null | components["schemas"]["PanelPaint"];
         };
         PanelView: {
             key: string;
@@ -1013,6 +1225,7 @@ export interface components {
             paint: null | components["schemas"]["PanelPaint"];
             /** Format: double */
             startCm: null | number;
+            coats: components["schemas"]["CoatView"][];
             /** Format: double */
             meanLevel: number;
             /** Format: double */
@@ -1027,7 +1240,7 @@ export interface components {
             strip?: null | components["schemas"]["Strip"];
         };
         /** @enum {unknown} */
-        PartHabit: "alwaysHere" | "sometimesMoves" | "anywhere" | null;
+        PartHabit: "alwaysHere" | "sometimesMoves" | "anywhere";
         PartLine: {
             /**
              * Format: double
@@ -1080,6 +1293,8 @@ export interface components {
             /** @default false */
             lowerFilm: boolean;
             styled?: components["schemas"]["Styling"];
+            limits?: null | components["schemas"]["Limits"];
+            dismissed?: null | components["schemas"]["Dismissed"][];
         };
         PlanChange: {
             /** Format: int32 */
@@ -1095,7 +1310,22 @@ export interface components {
             cautions: string[];
             strands: null | components["schemas"]["StrandLevelsView"];
         };
-        PlanEdit: components["schemas"]["PlanEditCutZone"] | components["schemas"]["PlanEditMovePart"] | components["schemas"]["PlanEditExcludeZone"] | components["schemas"]["PlanEditIncludeZone"] | components["schemas"]["PlanEditPaintZone"] | components["schemas"]["PlanEditPaintPanels"] | components["schemas"]["PlanEditClearPanels"] | components["schemas"]["PlanEditClearZone"] | components["schemas"]["PlanEditSetShape"] | components["schemas"]["PlanEditSetHeights"] | components["schemas"]["PlanEditSetBlur"] | components["schemas"]["PlanEditSetDepth"] | components["schemas"]["PlanEditSetFace"] | components["schemas"]["PlanEditSetCovering"] | components["schemas"]["PlanEditUseFormula"] | components["schemas"]["PlanEditSetFormula"] | components["schemas"]["PlanEditSpreadHeights"] | components["schemas"]["PlanEditMirrorSide"] | components["schemas"]["PlanEditAlternateRows"] | components["schemas"]["PlanEditSetWish"] | components["schemas"]["PlanEditSetWears"] | components["schemas"]["PlanEditSetStyling"] | components["schemas"]["PlanEditSetFrame"] | components["schemas"]["PlanEditSetReach"] | components["schemas"]["PlanEditSetOrder"] | components["schemas"]["PlanEditLeaveOut"] | components["schemas"]["PlanEditTakeIn"] | components["schemas"]["PlanEditTogether"];
+        PlanEdit: components["schemas"]["PlanEditCutZone"] | components["schemas"]["PlanEditMovePart"] | components["schemas"]["PlanEditExcludeZone"] | components["schemas"]["PlanEditIncludeZone"] | components["schemas"]["PlanEditPaintZone"] | components["schemas"]["PlanEditPaintPanels"] | components["schemas"]["PlanEditClearPanels"] | components["schemas"]["PlanEditClearZone"] | components["schemas"]["PlanEditSetShape"] | components["schemas"]["PlanEditSetHeights"] | components["schemas"]["PlanEditSetBlur"] | components["schemas"]["PlanEditSetDepth"] | components["schemas"]["PlanEditSetFace"] | components["schemas"]["PlanEditSetCovering"] | components["schemas"]["PlanEditUseFormula"] | components["schemas"]["PlanEditSetFormula"] | components["schemas"]["PlanEditSpreadHeights"] | components["schemas"]["PlanEditMirrorSide"] | components["schemas"]["PlanEditAlternateRows"] | components["schemas"]["PlanEditSetWish"] | components["schemas"]["PlanEditSetWears"] | components["schemas"]["PlanEditSetStyling"] | components["schemas"]["PlanEditSetFrame"] | components["schemas"]["PlanEditSetReach"] | components["schemas"]["PlanEditSetOrder"] | components["schemas"]["PlanEditLeaveOut"] | components["schemas"]["PlanEditTakeIn"] | components["schemas"]["PlanEditSetStrokes"] | components["schemas"]["PlanEditSetBand"] | components["schemas"]["PlanEditSetHandling"] | components["schemas"]["PlanEditAddCoat"] | components["schemas"]["PlanEditTakeCoat"] | components["schemas"]["PlanEditSwapCoats"] | components["schemas"]["PlanEditAlternatePanels"] | components["schemas"]["PlanEditTaper"] | components["schemas"]["PlanEditMatchPart"] | components["schemas"]["PlanEditRaiseFaceFrame"] | components["schemas"]["PlanEditDropCrown"] | components["schemas"]["PlanEditThinHairline"] | components["schemas"]["PlanEditFollowOldPieces"] | components["schemas"]["PlanEditTouchUpRegrowth"] | components["schemas"]["PlanEditSetLimits"] | components["schemas"]["PlanEditDismiss"] | components["schemas"]["PlanEditHeed"] | components["schemas"]["PlanEditTogether"];
+        PlanEditAddCoat: {
+            /** @enum {string} */
+            kind?: "addCoat";
+            panels: string[];
+            paint: components["schemas"]["PanelPaint"];
+        };
+        PlanEditAlternatePanels: {
+            /** @enum {string} */
+            kind?: "alternatePanels";
+            panels: string[];
+            /** Format: double */
+            highCm: number;
+            /** Format: double */
+            lowCm: number;
+        };
         PlanEditAlternateRows: {
             /** @enum {string} */
             kind?: "alternateRows";
@@ -1131,12 +1361,34 @@ export interface components {
             woven: boolean;
             order?: components["schemas"]["RowOrder"];
         };
+        PlanEditDismiss: {
+            /** @enum {string} */
+            kind?: "dismiss";
+            finding: string;
+            at: components["schemas"]["Severity"];
+            reason: string;
+        };
+        PlanEditDropCrown: {
+            /** @enum {string} */
+            kind?: "dropCrown";
+            /** Format: double */
+            byCm: number;
+        };
         PlanEditExcludeZone: {
             /** @enum {string} */
             kind?: "excludeZone";
             zone: components["schemas"]["Zone"];
             reason: string;
             by?: components["schemas"]["LeftOutBy"];
+        };
+        PlanEditFollowOldPieces: {
+            /** @enum {string} */
+            kind?: "followOldPieces";
+        };
+        PlanEditHeed: {
+            /** @enum {string} */
+            kind?: "heed";
+            finding: string;
         };
         PlanEditIncludeZone: {
             /** @enum {string} */
@@ -1151,6 +1403,11 @@ export interface components {
             sizeCm: number;
             reason: string;
             by?: components["schemas"]["LeftOutBy"];
+        };
+        PlanEditMatchPart: {
+            /** @enum {string} */
+            kind?: "matchPart";
+            from: components["schemas"]["Side"];
         };
         PlanEditMirrorSide: {
             /** @enum {string} */
@@ -1179,18 +1436,46 @@ export interface components {
             zone: components["schemas"]["Zone"];
             paint: components["schemas"]["PanelPaint"];
         };
+        PlanEditRaiseFaceFrame: {
+            /** @enum {string} */
+            kind?: "raiseFaceFrame";
+            /** Format: double */
+            byCm: number;
+        };
+        PlanEditSetBand: {
+            /** @enum {string} */
+            kind?: "setBand";
+            panels: string[];
+            /** Format: double */
+            bandCm: null | number;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            coat: number;
+        };
         PlanEditSetBlur: {
             /** @enum {string} */
             kind?: "setBlur";
             panels: string[];
             /** Format: double */
             blurCm: number;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            coat: number;
         };
         PlanEditSetCovering: {
             /** @enum {string} */
             kind?: "setCovering";
             panels: string[];
             covering: components["schemas"]["Covering"];
+            /**
+             * Format: int32
+             * @default 0
+             */
+            coat: number;
         };
         PlanEditSetDepth: {
             /** @enum {string} */
@@ -1200,12 +1485,22 @@ export interface components {
             midsMm: number;
             /** Format: double */
             endsMm: number;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            coat: number;
         };
         PlanEditSetFace: {
             /** @enum {string} */
             kind?: "setFace";
             panels: string[];
             face: components["schemas"]["Face"];
+            /**
+             * Format: int32
+             * @default 0
+             */
+            coat: number;
         };
         PlanEditSetFormula: {
             /** @enum {string} */
@@ -1217,6 +1512,19 @@ export interface components {
             kind?: "setFrame";
             frame: components["schemas"]["Frame"];
         };
+        PlanEditSetHandling: {
+            /** @enum {string} */
+            kind?: "setHandling";
+            panels: string[];
+            pressure?: null | components["schemas"]["Pressure"];
+            tension?: null | components["schemas"]["Tension"];
+            teasing?: null | components["schemas"]["Teasing"];
+            /**
+             * Format: int32
+             * @default 0
+             */
+            coat: number;
+        };
         PlanEditSetHeights: {
             /** @enum {string} */
             kind?: "setHeights";
@@ -1227,6 +1535,20 @@ export interface components {
             startShare?: null | number;
             /** Format: double */
             dropCm?: null | number;
+            /** Format: double */
+            slopeCm?: null | number;
+            /** Format: double */
+            centreCm?: null | number;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            coat: number;
+        };
+        PlanEditSetLimits: {
+            /** @enum {string} */
+            kind?: "setLimits";
+            limits: components["schemas"]["Limits"];
         };
         PlanEditSetOrder: {
             /** @enum {string} */
@@ -1244,6 +1566,29 @@ export interface components {
             panels: string[];
             shape: components["schemas"]["Shape"];
             flip?: null | boolean;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            coat: number;
+        };
+        PlanEditSetStrokes: {
+            /** @enum {string} */
+            kind?: "setStrokes";
+            panels: string[];
+            /** Format: int32 */
+            strokes?: null | number;
+            /** Format: double */
+            strokeShare?: null | number;
+            /** Format: double */
+            mergeCm?: null | number;
+            /** Format: double */
+            centreU?: null | number;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            coat: number;
         };
         PlanEditSetStyling: {
             /** @enum {string} */
@@ -1267,21 +1612,58 @@ export interface components {
             /** Format: double */
             spreadCm: number;
         };
+        PlanEditSwapCoats: {
+            /** @enum {string} */
+            kind?: "swapCoats";
+            panels: string[];
+            /** Format: int32 */
+            coat: number;
+        };
+        PlanEditTakeCoat: {
+            /** @enum {string} */
+            kind?: "takeCoat";
+            panels: string[];
+            /** Format: int32 */
+            coat: number;
+        };
         PlanEditTakeIn: {
             /** @enum {string} */
             kind?: "takeIn";
             region: components["schemas"]["Region"];
+        };
+        PlanEditTaper: {
+            /** @enum {string} */
+            kind?: "taper";
+            /** Format: double */
+            frontCm: number;
+            /** Format: double */
+            backCm: number;
+        };
+        PlanEditThinHairline: {
+            /** @enum {string} */
+            kind?: "thinHairline";
+            /** Format: double */
+            thicknessMm: number;
         };
         PlanEditTogether: {
             /** @enum {string} */
             kind?: "together";
             edits: components["schemas"]["PlanEdit"][];
         };
+        PlanEditTouchUpRegrowth: {
+            /** @enum {string} */
+            kind?: "touchUpRegrowth";
+        };
         PlanEditUseFormula: {
             /** @enum {string} */
             kind?: "useFormula";
             panels: string[];
             formula: string;
+            /**
+             * Format: int32
+             * @default 0
+             */
+            coat: number;
         };
         PlanFile: {
             format: string;
@@ -1313,6 +1695,8 @@ export interface components {
         };
         /** @enum {unknown} */
         Porosity: "low" | "normal" | "high";
+        /** @enum {unknown} */
+        Pressure: "normal" | "light" | "firm";
         ProblemDetails: {
             type?: null | string;
             title?: null | string;
@@ -1320,6 +1704,34 @@ export interface components {
             status?: null | number;
             detail?: null | string;
             instance?: null | string;
+        };
+        ProposalView: {
+            strength: components["schemas"]["Strength"];
+            name: string;
+            edit: components["schemas"]["PlanEdit"];
+            measures: components["schemas"]["MeasuresView"];
+            /** Format: int32 */
+            panels: number;
+            /** Format: double */
+            minutes: number;
+            /** Format: double */
+            distance: number;
+            unmet: components["schemas"]["Unmet"][];
+            givesUp: string[];
+            findings: string[];
+        };
+        ProposalsView: {
+            /** Format: int32 */
+            revision: number;
+            state: string;
+            /** Format: double */
+            share: number;
+            /** Format: int64 */
+            evaluations: number;
+            /** Format: double */
+            best: null | number;
+            problem: null | string;
+            found: components["schemas"]["ProposalView"][];
         };
         /** @enum {unknown} */
         Reach: "full" | "half" | "hairline";
@@ -1356,9 +1768,9 @@ export interface components {
             reason?: null | string;
         };
         /** @enum {unknown} */
-        Salts: "none" | "notSure" | "yes" | null;
+        Salts: "none" | "notSure" | "yes";
         /** @enum {unknown} */
-        Scalp: "calm" | "irritated" | "broken" | null;
+        Scalp: "calm" | "irritated" | "broken";
         SectionView: {
             order: components["schemas"]["ZoneWork"][];
             panels: string[];
@@ -1379,11 +1791,8 @@ export interface components {
         };
         /** @enum {unknown} */
         Severity: "alarm" | "caution" | "note";
-        /**
-         * @default v
-         * @enum {unknown}
-         */
-        Shape: "v" | "slant" | "full";
+        /** @enum {unknown} */
+        Shape: "v" | "w" | "u" | "slant" | "spined" | "sawtooth" | "staggered" | "full" | "centre" | "fold" | "scrunch" | "tip" | "reverse";
         /** @enum {unknown} */
         Side: "left" | "right";
         /** @enum {unknown} */
@@ -1416,6 +1825,14 @@ export interface components {
             covering: components["schemas"]["Covering"];
             readings: components["schemas"]["Reading"][];
         };
+        /** @enum {unknown} */
+        Strength: "nearest" | "soonest" | "slowToGrowOut";
+        Stretch: {
+            /** Format: double */
+            fromCm: number;
+            /** Format: double */
+            toCm: number;
+        };
         Strip: {
             /** Format: int32 */
             columns: number;
@@ -1424,12 +1841,22 @@ export interface components {
             /** Format: byte */
             levels: string;
             depth: number[];
+            /** Format: byte */
+            bare: string;
+            coats: components["schemas"]["StripCoat"][];
         };
-        /**
-         * @default own
-         * @enum {unknown}
-         */
+        StripCoat: {
+            face: components["schemas"]["Face"];
+            depth: number[];
+            /** Format: byte */
+            levels: string;
+        };
+        /** @enum {unknown} */
         Styling: "own" | "straight" | "waved";
+        /** @enum {unknown} */
+        Teasing: "none" | "light" | "strong";
+        /** @enum {unknown} */
+        Tension: "taut" | "slack";
         TimeAnswer: {
             reachable: boolean;
             /** Format: double */
@@ -1458,6 +1885,15 @@ export interface components {
              * @default 1
              */
             coat: number;
+        };
+        Unmet: {
+            wish: string;
+            /** Format: double */
+            wanted: number;
+            /** Format: double */
+            reached: number;
+            unit: string;
+            because: string;
         };
         Verdict: {
             today: boolean;
@@ -2722,6 +3158,7 @@ export interface operations {
         parameters: {
             query?: {
                 moment?: string;
+                revision?: number;
             };
             header?: never;
             path: {
@@ -2884,6 +3321,169 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetCard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CardView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetProposals: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposalsView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PostProposals: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Accepted */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposalsView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    StopProposals: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetProposalLevels: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };

@@ -95,7 +95,12 @@ export function colourHead(
   panelOf: Int16Array | undefined,
   lit: ReadonlySet<number>,
   glow: number,
+  along?: [number, number],
 ): void {
+  // A share of the length is 0.62 q² + 0.38 q along the places.
+  const placeOf = (share: number) =>
+    ((Math.sqrt(0.1444 + 2.48 * Math.max(share, 0)) - 0.38) / 1.24) * (seen.places - 1);
+  const [litFrom, litTo] = along ? [placeOf(along[0]), placeOf(along[1])] : [-1, seen.places];
   const { counts, grey, strand, place, shade, shine, across, places } = seen;
   const { table, shineGain } = colours;
   const out = image.data;
@@ -119,7 +124,7 @@ export function colourHead(
       let red = table[at] + white;
       let green = table[at + 1] + white;
       let blue = table[at + 2] + white;
-      if (glowing && lit.has(panelOf[strand[s]])) {
+      if (glowing && place[s] >= litFrom && place[s] <= litTo && lit.has(panelOf[strand[s]])) {
         red += (900 - red) * glow;
         green += (14000 - green) * glow;
         blue += (21000 - blue) * glow;

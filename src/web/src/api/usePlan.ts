@@ -2,7 +2,17 @@ import { App } from "antd";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { api, bytes, fromBase64, type PlanChange, type PlanEdit, type PlanView, wordsOf } from "./client";
 
-export type MomentKey = "before" | "rinsed" | number;
+/** Before, rinsed, a minute of processing, or weeks of growth: "12w". */
+export type MomentKey = "before" | "rinsed" | number | `${number}w`;
+
+export const momentWords = (m: MomentKey) =>
+  m === "before"
+    ? "before"
+    : m === "rinsed"
+      ? "rinsed"
+      : typeof m === "number"
+        ? `minute ${m}`
+        : `in ${m.slice(0, -1)} weeks`;
 
 export interface Work {
   plan: PlanView;
@@ -10,6 +20,8 @@ export interface Work {
   revision: number;
   /** Level bytes as drawn at the moment looked at, a preview laid over them while a handle is dragged. */
   levels: Uint8Array | undefined;
+  /** The same when rinsed, whatever moment is looked at. */
+  rinsed: Uint8Array | undefined;
   panelOf: Int16Array | undefined;
   moment: MomentKey;
   busy: boolean;
@@ -18,6 +30,8 @@ export interface Work {
   setMoment(moment: MomentKey): void;
   edit(edit: PlanEdit): Promise<boolean>;
   tryOut(edit: PlanEdit): void;
+  /** Takes a preview back. */
+  leaveBe(): void;
   undo(): void;
   redo(): void;
   reload(): void;
@@ -211,6 +225,7 @@ export function usePlan(visit: string): { work: Work | undefined; problem: strin
       plan: preview ? withChange(plan, { ...preview, findings: plan.findings }) : plan,
       revision: plan.revision,
       levels,
+      rinsed,
       panelOf,
       moment,
       busy: waiting > 0,
@@ -218,6 +233,11 @@ export function usePlan(visit: string): { work: Work | undefined; problem: strin
       setMoment,
       edit,
       tryOut,
+      leaveBe: () => {
+        trying.current.next = undefined;
+        trying.current.stopped = trying.current.sequence;
+        setPreview(undefined);
+      },
       undo: () =>
         change((baseRevision) =>
           api.POST("/api/visits/{visit}/plan/undo", { params: { path: { visit } }, body: { baseRevision } }),

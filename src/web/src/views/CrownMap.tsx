@@ -9,7 +9,10 @@ interface Props {
   colours: string[] | undefined;
   selected: string | undefined;
   marked: ReadonlySet<string>;
-  onSelect(key: string): void;
+  /** Other panels picked besides. */
+  picked?: ReadonlySet<string>;
+  /** Picks a panel; with Shift, Ctrl or Cmd besides those picked. */
+  onSelect(key: string, besides: boolean): void;
   /** Handles laid over the map. */
   children?: ReactNode;
 }
@@ -56,7 +59,7 @@ export const hexOf = (colours: string[] | undefined, level: number) =>
 
 /** The scalp unrolled from above in true areas: panels filled with the level they reach, what stays natural dark. */
 export const CrownMap = memo(function CrownMap(props: Props) {
-  const { scalp, part, panels, natural, colours, selected, marked, onSelect, children } = props;
+  const { scalp, part, panels, natural, colours, selected, marked, picked, onSelect, children } = props;
   const dark = hexOf(colours, natural);
   const chosen = panels.find((p) => p.key === selected);
   return (
@@ -79,23 +82,25 @@ export const CrownMap = memo(function CrownMap(props: Props) {
           d={`${p.outlines.map((o) => d(o)).join("Z")}Z`}
           fill={p.paint ? hexOf(colours, p.brightestLevel) : dark}
           stroke={p.paint ? "rgba(20,20,20,0.35)" : "rgba(255,255,255,0.22)"}
-          strokeWidth={marked.has(p.key) ? 0.32 : 0.09}
-          style={marked.has(p.key) ? { stroke: "#ffffff" } : undefined}
+          strokeWidth={picked?.has(p.key) ? 0.4 : marked.has(p.key) ? 0.32 : 0.09}
+          style={
+            picked?.has(p.key) ? { stroke: "#1590ab" } : marked.has(p.key) ? { stroke: "#ffffff" } : undefined
+          }
           role="button"
           tabIndex={p.key === selected ? 0 : -1}
-          aria-pressed={p.key === selected}
+          aria-pressed={p.key === selected || picked?.has(p.key) === true}
           aria-label={`${p.words}${p.paint ? `, level ${p.brightestLevel.toFixed(1)}` : ", natural"}`}
-          onClick={() => onSelect(p.key)}
+          onClick={(e) => onSelect(p.key, e.shiftKey || e.ctrlKey || e.metaKey)}
           onKeyDown={(e) => {
             const way = ways[e.key];
             if (e.key === "Enter" || e.key === " ") {
               e.preventDefault();
-              onSelect(p.key);
+              onSelect(p.key, e.shiftKey || e.ctrlKey || e.metaKey);
             } else if (way) {
               e.preventDefault();
               const next = beside(p, panels, way);
               if (next) {
-                onSelect(next.key);
+                onSelect(next.key, e.shiftKey);
                 e.currentTarget.ownerSVGElement
                   ?.querySelector<SVGPathElement>(`[data-panel="${next.key}"]`)
                   ?.focus();

@@ -44,7 +44,14 @@ interface Props {
   /** Panel numbers to show for a moment. */
   lit: ReadonlySet<number>;
   litKey: number;
-  onPick(panel: number): void;
+  /** Where along the hair the lit panels shine: shares of the length. */
+  litAlong?: [number, number];
+  /** Picks the panel under the finger; with Shift, Ctrl or Cmd besides those picked. */
+  onPick(panel: number, besides: boolean): void;
+  /** No ring and no buttons: the second of two heads side by side. */
+  plain?: boolean;
+  /** A word under the head. */
+  caption?: string;
   /** The same head in another state, to be wiped across. */
   wiped?: Wiped;
 }
@@ -61,8 +68,23 @@ const seenQuery = (visit: string, hairKey: string, wear: Wear, angle: number, ti
 
 /** The head: turned by dragging or arrow keys, coloured by table, tapped to pick the panel under the finger. */
 export function HeadView(props: Props) {
-  const { visit, hairKey, wear, angle, onAngle, levels, colours, panelOf, lit, litKey, onPick, wiped } =
-    props;
+  const {
+    visit,
+    hairKey,
+    wear,
+    angle,
+    onAngle,
+    levels,
+    colours,
+    panelOf,
+    lit,
+    litKey,
+    litAlong,
+    onPick,
+    wiped,
+    plain,
+    caption,
+  } = props;
   const [tilt, setTilt] = useState(usualTilt);
   const [wipeAt, setWipeAt] = useState(0.5);
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -107,7 +129,7 @@ export function HeadView(props: Props) {
     if (!context || !seen || !image || !levels || !colours) {
       return;
     }
-    colourHead(image, seen, levels, colours, panelOf, lit, glow);
+    colourHead(image, seen, levels, colours, panelOf, lit, glow, litAlong);
     context.putImageData(image, 0, 0);
     if (other) {
       const x = Math.round(wipeAt * other.width);
@@ -117,7 +139,7 @@ export function HeadView(props: Props) {
       "data-drawn",
       String(Number(canvas.current.getAttribute("data-drawn") ?? 0) + 1),
     );
-  }, [image, other, wipeAt, seen, levels, colours, panelOf, lit, glow]);
+  }, [image, other, wipeAt, seen, levels, colours, panelOf, lit, glow, litAlong]);
 
   useEffect(() => {
     if (!seen) {
@@ -142,7 +164,7 @@ export function HeadView(props: Props) {
     const y = Math.floor(((event.clientY - box.top) / box.height) * seen.height);
     const strand = strandAt(seen, x, y);
     if (strand >= 0 && panelOf[strand] >= 0) {
-      onPick(panelOf[strand]);
+      onPick(panelOf[strand], event.shiftKey || event.ctrlKey || event.metaKey);
     }
   };
 
@@ -185,6 +207,26 @@ export function HeadView(props: Props) {
           }}
         />
         {wiped && seen && <WipeLine at={wipeAt} onAt={setWipeAt} wiped={wiped} />}
+        {caption && <span className="wipe-word left">{caption}</span>}
+        {!plain && (
+          <Button
+            className="save-picture"
+            aria-label="Save picture"
+            title="Save picture"
+            onClick={() =>
+              canvas.current?.toBlob((blob) => {
+                if (blob) {
+                  const link = document.createElement("a");
+                  link.href = URL.createObjectURL(blob);
+                  link.download = `head ${wornWords[wear]} ${names[angle]}.png`;
+                  link.click();
+                  setTimeout(() => URL.revokeObjectURL(link.href), 1000);
+                }
+              }, "image/png")
+            }
+            icon={<span aria-hidden="true">⤓</span>}
+          />
+        )}
         <Button
           className="above"
           aria-pressed={tilt > usualTilt}
@@ -197,7 +239,7 @@ export function HeadView(props: Props) {
       {!seen && (
         <div className="head-wait">{error ? `${error.message}` : "The hair is falling into place…"}</div>
       )}
-      <Ring angle={angle} onAngle={onAngle} turn={turn} />
+      {!plain && <Ring angle={angle} onAngle={onAngle} turn={turn} />}
     </div>
   );
 }

@@ -1,4 +1,4 @@
-import { fromBase64, type PanelView, type Strip } from "../api/client";
+import { fromBase64, type Strip } from "../api/client";
 import type { Colours } from "../api/seen";
 
 /** Where the strip and its cross-section lie, pixels. */
@@ -9,80 +9,70 @@ export const width = 104;
 export const depthLeft = left + width + 16;
 export const depthWidth = 40;
 
-/** The upper edge as it was set, dashed. */
-export function Edge({ panel, perCm }: { panel: PanelView; perCm: number }) {
-  const paint = panel.paint;
-  if (!paint) {
-    return null;
-  }
-  const start = panel.startCm ?? paint.startCm;
-  const y = (s: number) => top + Math.min(s, panel.lengthCm) * perCm;
-  const low = start + paint.dropCm;
-  const points =
-    paint.shape === "v"
-      ? [
-          [left, y(start)],
-          [left + width / 2, y(low)],
-          [left + width, y(start)],
-        ]
-      : paint.shape === "slant"
-        ? [
-            [left, y(paint.flip ? low : start)],
-            [left + width, y(paint.flip ? start : low)],
-          ]
-        : [
-            [left, y(start)],
-            [left + width, y(start)],
-          ];
+/** The upper edge of one product as it was set, dashed. */
+export function Edge({
+  edge,
+  perCm,
+  length,
+  quiet,
+}: {
+  edge: number[];
+  perCm: number;
+  length: number;
+  quiet: boolean;
+}) {
+  const points = edge.map((s, i) =>
+    [left + (i / (edge.length - 1)) * width, top + Math.min(Math.max(s, 0), length) * perCm].join(","),
+  );
   return (
     <polyline
-      points={points.map((p) => p.join(",")).join(" ")}
+      points={points.join(" ")}
       fill="none"
       stroke="#0b6a80"
-      strokeWidth={2}
+      strokeWidth={quiet ? 1.2 : 2}
+      strokeOpacity={quiet ? 0.6 : 1}
       strokeDasharray="5 5"
     />
   );
 }
 
-/** The section cut through: what the product reaches, from the painted side. */
-export function DepthBar({
-  strip,
-  panel,
-  colours,
-}: {
-  strip: Strip | undefined;
-  panel: PanelView;
-  colours: Colours | undefined;
-}) {
-  const dark = strip && colours ? colours.levels[levelIndex(fromBase64(strip.levels)[0])] : "#555555";
-  const levels = strip ? fromBase64(strip.levels) : undefined;
-  return (
-    <g>
-      <rect x={depthLeft} y={top} width={depthWidth} height={height} fill={dark} rx={3} />
-      {strip &&
-        levels &&
-        colours &&
-        strip.depth.map((share, r) => {
-          let most = 0;
-          for (let c = 0; c < strip.columns; c++) {
-            most = Math.max(most, levels[r * strip.columns + c]);
-          }
-          const w = share * depthWidth;
-          const under = panel.paint?.face === "underside";
-          return (
-            <rect
-              key={r}
-              x={under ? depthLeft + depthWidth - w : depthLeft}
-              y={top + (r * height) / strip.rows}
-              width={w}
-              height={height / strip.rows + 0.6}
-              fill={colours.levels[levelIndex(most)]}
-            />
-          );
-        })}
-    </g>
-  );
+/** The section cut through, its surface on the left: what each product reaches from its side; what stays dry keeps its colour. */
+export function DepthBar({ strip, colours }: { strip: Strip | undefined; colours: Colours | undefined }) {
+  if (!strip || !colours) {
+    return <rect x={depthLeft} y={top} width={depthWidth} height={height} fill="#555555" rx={3} />;
+  }
+  const bare = fromBase64(strip.bare);
+  const coats = strip.coats.map((c) => ({ ...c, bytes: fromBase64(c.levels) }));
+  const row = height / strip.rows;
+  const cells: React.ReactNode[] = [];
+  for (let r = 0; r < strip.rows; r++) {
+    const y = top + r * row;
+    const fill = (x: number, w: number, level: number, key: string) => {
+      if (w > 0.01) {
+        cells.push(
+          <rect
+            key={key}
+            x={x}
+            y={y}
+            width={w}
+            height={row + 0.6}
+            fill={colours.levels[levelIndex(level)]}
+          />,
+        );
+      }
+    };
+    fill(depthLeft, depthWidth, bare[r], `${r}`);
+    coats.forEach((c, i) => {
+      const w = Math.min(1, c.depth[r]) * depthWidth;
+      if (c.face !== "underside") {
+        fill(depthLeft, w, c.bytes[r], `${r}/${i}s`);
+      }
+      if (c.face !== "surface") {
+        fill(depthLeft + depthWidth - w, w, c.bytes[r], `${r}/${i}u`);
+      }
+    });
+  }
+  return <g>{cells}</g>;
 }
 
 const levelIndex = (byte: number) => Math.min(90, Math.round((byte * 90) / 255));

@@ -1,4 +1,4 @@
-import type { HairProfile, Wear, Zone } from "../api/client";
+import type { HairProfile, Schemas, Wear, Zone } from "../api/client";
 
 const zones: Record<Zone, string> = {
   nape: "Nape",
@@ -37,6 +37,10 @@ const lighteners = {
   half: "half clay, half powder",
 } as const;
 export const lightenerWords = (l: keyof typeof lighteners) => lighteners[l];
+
+/** A formula in a few words: "A · clay, 30 vol". */
+export const formulaWords = (f: Schemas["Formula"]) =>
+  `${f.id} · ${f.depositLevel != null ? `deposit ${f.depositLevel}` : lightenerWords(f.lightener)}, ${f.volume} vol`;
 
 export function hairWords(hair: HairProfile): string {
   const longest = longestCm(hair);

@@ -1,11 +1,25 @@
 import { Button, Slider } from "antd";
-import type { MomentKey, Work } from "../../api/usePlan";
+import { type MomentKey, momentWords, type Work } from "../../api/usePlan";
 
-/** Before · minute t · rinsed. */
+const weeksShown = [6, 12, 20] as const;
+
+/** Before · minute t · rinsed · weeks of growth. */
 export function MomentLine({ work }: { work: Work }) {
   const longest = Math.max(...work.plan.plan.formulas.map((f) => f.minutes));
-  const value = work.moment === "before" ? 0 : work.moment === "rinsed" ? longest : work.moment;
+  const { moment } = work;
+  const grown = typeof moment === "string" && moment.endsWith("w");
+  const value = moment === "before" ? 0 : typeof moment === "number" ? moment : longest;
   const key = (v: number): MomentKey => (v <= 0 ? "before" : v >= longest ? "rinsed" : v);
+  const button = (m: MomentKey, words: string) => (
+    <Button
+      type="text"
+      className={moment === m ? "now" : ""}
+      aria-pressed={moment === m}
+      onClick={() => work.setMoment(m)}
+    >
+      {words}
+    </Button>
+  );
   return (
     <div className="moment">
       <Slider
@@ -16,24 +30,19 @@ export function MomentLine({ work }: { work: Work }) {
         onChange={(v) => work.setMoment(key(v))}
         tooltip={{ open: false }}
         ariaLabelForHandle="Moment"
-        ariaValueTextFormatterForHandle={(v) =>
-          key(v) === "before" ? "before" : key(v) === "rinsed" ? "rinsed" : `minute ${v}`
-        }
+        ariaValueTextFormatterForHandle={(v) => momentWords(grown ? moment : key(v))}
       />
       <div className="row">
-        <Button type="text" className={value === 0 ? "now" : ""} onClick={() => work.setMoment("before")}>
-          Before
-        </Button>
+        {button("before", "Before")}
         <span className={value > 0 && value < longest ? "now" : ""}>
           {value > 0 && value < longest ? `minute ${value}` : `0 – ${longest} min`}
         </span>
-        <Button
-          type="text"
-          className={value === longest ? "now" : ""}
-          onClick={() => work.setMoment("rinsed")}
-        >
-          Rinsed
-        </Button>
+        {button("rinsed", "Rinsed")}
+        {weeksShown.map((w) => (
+          <span key={w} className="later">
+            {button(`${w}w`, `${w} weeks`)}
+          </span>
+        ))}
       </div>
     </div>
   );

@@ -1,239 +1,295 @@
-import { Button, Dropdown, InputNumber, Popover, Segmented } from "antd";
+import { Button, Popover } from "antd";
 import { useState } from "react";
-import type { PanelPaint, PanelView, PlanEdit, PlanView, Schemas } from "../../api/client";
-import { lightenerWords, zoneWords } from "../../views/words";
+import type { PanelPaint, PanelView, PlanEdit, PlanView } from "../../api/client";
+import { Choice, Line } from "../../views/Choice";
+import { Num } from "../../views/Num";
+import { coatOf, coatsOf, countOf, hasStrokes, type Shape, shapeName, shapes } from "../../views/shapes";
+import { zoneWords } from "../../views/words";
+import { FormulaChoice } from "./FormulaChoice";
+import { Moves } from "./Moves";
 
 interface Props {
   plan: PlanView;
   panel: PanelView;
+  /** All picked panels, the shown one among them. */
+  picked: string[];
+  coat: number;
+  onCoat(coat: number): void;
   edit(edit: PlanEdit): Promise<boolean>;
 }
 
-const shapes = [
-  { shape: "v", name: "V", d: "M2 3 L14 20 L26 3 V32 H2Z" },
-  { shape: "slant", name: "Slant", d: "M2 4 L26 20 V32 H2Z" },
-  { shape: "full", name: "Full", d: "M2 6 H26 V32 H2Z" },
-] as const;
-
-/** What is set for the picked panel. */
-export function PanelSettings({ plan, panel, edit }: Props) {
-  const paint = panel.paint;
-  const one = [panel.key];
-  const zone = zoneWords(panel.zone);
-  const whole = (p: PanelPaint): PlanEdit => ({ kind: "paintZone", zone: panel.zone, paint: p });
-  const left = panel.zone.endsWith("Left");
-  const right = panel.zone.endsWith("Right");
+/** What is set for the picked panels. */
+export function PanelSettings({ plan, panel, picked, coat, onCoat, edit }: Props) {
+  const [copied, setCopied] = useState<PanelPaint>();
+  const coats = coatsOf(panel.paint);
+  const paint = coatOf(panel.paint, coat);
+  const many = picked.length > 1;
+  const count = paint && countOf(paint.shape ?? "v");
   return (
     <div className="settings" role="group" aria-label="Panel settings">
       <div className="title">
-        <h2>{zone}</h2>
+        <h2>{many ? `${picked.length} panels` : zoneWords(panel.zone)}</h2>
         <span>
-          row {panel.row + 1}, panel {panel.column + 1} · {panel.areaCm2.toFixed(1)} cm²
+          {many
+            ? `with ${panel.words}`
+            : `row ${panel.row + 1}, panel ${panel.column + 1} · ${panel.areaCm2.toFixed(1)} cm²`}
         </span>
       </div>
-      <div className="row shapes" role="radiogroup" aria-label="Shape">
-        {shapes.map((s) => (
-          <button
-            key={s.shape}
-            type="button"
-            role="radio"
-            aria-checked={paint?.shape === s.shape}
-            className="tile"
-            onClick={() => edit({ kind: "setShape", panels: one, shape: s.shape, flip: null })}
-          >
-            <svg width="28" height="34" viewBox="0 0 28 34" aria-hidden="true">
-              <rect x="2" y="1" width="24" height="31" rx="2" fill="#4f392f" />
-              <path d={s.d} fill="#af8a65" />
-            </svg>
-            {s.name}
-          </button>
-        ))}
-        <button
-          type="button"
-          role="radio"
-          aria-checked={!paint}
-          className="tile"
-          onClick={() => paint && edit({ kind: "clearPanels", panels: one })}
-        >
-          <svg width="28" height="34" viewBox="0 0 28 34" aria-hidden="true">
-            <rect x="2" y="1" width="24" height="31" rx="2" fill="#4f392f" />
-          </svg>
+      <div className="row paint-acts">
+        <ShapeChoice
+          shape={paint?.shape}
+          onPick={(shape) =>
+            edit({ kind: "setShape", panels: picked, shape, flip: null, coat: paint ? coat : 0 })
+          }
+        />
+        <Button disabled={!panel.paint} onClick={() => edit({ kind: "clearPanels", panels: picked })}>
           Natural
-        </button>
+        </Button>
+        <Button disabled={!panel.paint} onClick={() => panel.paint && setCopied(panel.paint)}>
+          Copy
+        </Button>
+        <Button
+          disabled={!copied}
+          onClick={() => copied && edit({ kind: "paintPanels", panels: picked, paint: copied })}
+        >
+          Paste
+        </Button>
       </div>
       {paint && (
         <>
-          <Line name="Cover">
-            <Segmented
-              aria-label="Cover"
-              value={paint.covering ?? "open"}
-              options={[
-                { value: "open", label: "Open" },
-                { value: "mesh", label: "Mesh" },
-                { value: "film", label: "Film" },
-                { value: "foil", label: "Foil" },
-              ]}
-              onChange={(v) => edit({ kind: "setCovering", panels: one, covering: v as Schemas["Covering"] })}
-            />
-          </Line>
-          <Line name="Side">
-            <Segmented
-              aria-label="Side painted"
-              value={paint.face ?? "surface"}
-              options={[
-                { value: "surface", label: "Surface" },
-                { value: "underside", label: "Under" },
-                { value: "both", label: "Both" },
-              ]}
-              onChange={(v) => edit({ kind: "setFace", panels: one, face: v as Schemas["Face"] })}
-            />
-          </Line>
+          <div className="row coats" role="group" aria-label="Products in the order they are laid">
+            {coats.map((c, i) => (
+              <Button
+                key={`${i}${c.formula}`}
+                type={i === coat ? "primary" : "default"}
+                aria-pressed={i === coat}
+                onClick={() => onCoat(i)}
+              >
+                {i + 1} · {c.formula}
+              </Button>
+            ))}
+            {coats.length < 3 && (
+              <Button
+                onClick={async () => {
+                  const other = plan.plan.formulas.find((f) => !coats.some((c) => c.formula === f.id));
+                  const next: PanelPaint = {
+                    ...paint,
+                    next: null,
+                    formula: other?.id ?? paint.formula,
+                    startShare: null,
+                    startCm: Math.min(70, (panel.coats[coat]?.startCm ?? 0) + 6),
+                  };
+                  if (await edit({ kind: "addCoat", panels: picked, paint: next })) {
+                    onCoat(coats.length);
+                  }
+                }}
+              >
+                + product
+              </Button>
+            )}
+            {coats.length > 1 && (
+              <>
+                <Button
+                  aria-label="Lay it earlier"
+                  disabled={coat === 0}
+                  onClick={async () => {
+                    if (await edit({ kind: "swapCoats", panels: picked, coat: coat - 1 })) {
+                      onCoat(coat - 1);
+                    }
+                  }}
+                >
+                  ←
+                </Button>
+                <Button
+                  aria-label="Take it off"
+                  onClick={async () => {
+                    if (await edit({ kind: "takeCoat", panels: picked, coat })) {
+                      onCoat(0);
+                    }
+                  }}
+                >
+                  ×
+                </Button>
+              </>
+            )}
+          </div>
           <Line name="Formula">
-            <FormulaChoice plan={plan} panel={panel} edit={edit} />
+            <FormulaChoice plan={plan} panels={picked} paint={paint} coat={coat} edit={edit} />
           </Line>
+          <Choice
+            name="Cover"
+            value={paint.covering ?? "open"}
+            options={[
+              ["open", "Open"],
+              ["mesh", "Mesh"],
+              ["film", "Film"],
+              ["foil", "Foil"],
+            ]}
+            onChange={(covering) => edit({ kind: "setCovering", panels: picked, covering, coat })}
+          />
+          <Choice
+            name="Side"
+            label="Side painted"
+            value={paint.face ?? "surface"}
+            options={[
+              ["surface", "Surface"],
+              ["underside", "Under"],
+              ["both", "Both"],
+            ]}
+            onChange={(face) => edit({ kind: "setFace", panels: picked, face, coat })}
+          />
+          {count && (
+            <Num
+              name={count.name}
+              value={paint.strokes ?? 1}
+              min={count.least}
+              max={count.most}
+              step={1}
+              onSet={(strokes) => edit({ kind: "setStrokes", panels: picked, strokes, coat })}
+            />
+          )}
+          {hasStrokes(paint.shape ?? "v") && (
+            <Num
+              name="Stroke width"
+              unit="%"
+              value={Math.round((paint.strokeShare ?? 0.3) * 100)}
+              min={5}
+              max={100}
+              step={5}
+              onSet={(v) => edit({ kind: "setStrokes", panels: picked, strokeShare: v / 100, coat })}
+            />
+          )}
+          <div className="row">
+            <Hand paint={paint} picked={picked} coat={coat} edit={edit} />
+            <Button
+              onClick={() => edit({ kind: "paintZone", zone: panel.zone, paint: panel.paint as PanelPaint })}
+            >
+              Zone like this
+            </Button>
+          </div>
           <p className="facts">
             Reaches level <strong>{panel.brightestLevel.toFixed(1)}</strong> ± {panel.levelSpread.toFixed(1)},
-            mean <strong>{panel.meanLevel.toFixed(1)}</strong>. Worn down it is{" "}
+            mean <strong>{panel.meanLevel.toFixed(1)}</strong>;{" "}
             <strong>{(panel.seenShare * 100).toFixed(1)} %</strong> of the hair seen.
           </p>
-          <div className="row">
-            <Button onClick={() => edit(whole({ ...paint, startShare: null }))}>Zone like this</Button>
-            <Dropdown
-              trigger={["click"]}
-              menu={{
-                items: [
-                  { key: "spread", label: `Spread heights 1.5 cm, ${zone.toLowerCase()}` },
-                  { key: "rows", label: `Alternate rows 5 / 9 cm, ${zone.toLowerCase()}` },
-                  ...(right ? [] : [{ key: "mirrorLeft", label: "Mirror her left to her right" }]),
-                  ...(left ? [] : [{ key: "mirrorRight", label: "Mirror her right to her left" }]),
-                  { key: "bare", label: `Leave ${zone.toLowerCase()} natural` },
-                ],
-                onClick: ({ key }) => {
-                  const paintedHere = plan.panels
-                    .filter((p) => p.zone === panel.zone && p.paint)
-                    .map((p) => p.key);
-                  if (key === "spread") {
-                    edit({ kind: "spreadHeights", panels: paintedHere, spreadCm: 1.5 });
-                  } else if (key === "rows") {
-                    edit({ kind: "alternateRows", zone: panel.zone, highCm: 5, lowCm: 9 });
-                  } else if (key === "bare") {
-                    edit({ kind: "clearPanels", panels: paintedHere });
-                  } else {
-                    edit({ kind: "mirrorSide", from: key === "mirrorLeft" ? "left" : "right" });
-                  }
-                },
-              }}
-            >
-              <Button>More…</Button>
-            </Dropdown>
-          </div>
         </>
       )}
+      <Moves plan={plan} panel={panel} picked={picked} edit={edit} />
     </div>
   );
 }
 
-function Line({ name, children }: { name: string; children: React.ReactNode }) {
-  return (
-    <div className="set">
-      <span>{name}</span>
-      <div>{children}</div>
-    </div>
-  );
-}
-
-/** Which formula the panel takes, and what is in it. */
-function FormulaChoice({ plan, panel, edit }: Props) {
-  const formulas = plan.plan.formulas;
-  const mine = formulas.find((f) => f.id === panel.paint?.formula) ?? formulas[0];
-  const [draft, setDraft] = useState(mine);
+/** All shapes, one tap away. */
+function ShapeChoice({ shape, onPick }: { shape: Shape | undefined; onPick(shape: Shape): void }) {
   const [open, setOpen] = useState(false);
-  const free = ["A", "B", "C", "D", "E"].find((id) => !formulas.some((f) => f.id === id));
+  const now = shapes.find((s) => s.shape === shape);
   return (
     <Popover
       trigger="click"
       open={open}
-      onOpenChange={(o) => {
-        setOpen(o);
-        setDraft(mine);
-      }}
+      onOpenChange={setOpen}
       content={
-        <div className="formula" role="group" aria-label="Formula">
-          <div className="row">
-            {formulas.map((f) => (
-              <Button
-                key={f.id}
-                type={f.id === draft.id ? "primary" : "default"}
-                onClick={() => {
-                  setDraft(f);
-                  edit({ kind: "useFormula", panels: [panel.key], formula: f.id });
-                }}
-              >
-                {f.id}
-              </Button>
-            ))}
-            {free && (
-              <Button
-                onClick={async () => {
-                  const made = { ...draft, id: free };
-                  if (await edit({ kind: "setFormula", formula: made })) {
-                    setDraft(made);
-                    await edit({ kind: "useFormula", panels: [panel.key], formula: free });
-                  }
-                }}
-              >
-                + {free}
-              </Button>
-            )}
-          </div>
-          <Segmented
-            aria-label="Lightener"
-            value={draft.lightener}
-            options={[
-              { value: "clay", label: "Clay" },
-              { value: "powder", label: "Powder" },
-              { value: "cream", label: "Cream" },
-              { value: "half", label: "Half" },
-            ]}
-            onChange={(v) => setDraft({ ...draft, lightener: v as Schemas["Lightener"] })}
-          />
-          <div className="row">
-            <InputNumber
-              aria-label="Developer, volume"
-              min={5}
-              max={40}
-              step={5}
-              suffix="vol"
-              value={draft.volume}
-              onChange={(v) => setDraft({ ...draft, volume: v ?? draft.volume })}
-            />
-            <InputNumber
-              aria-label="Minutes"
-              min={1}
-              max={120}
-              step={5}
-              suffix="min"
-              value={draft.minutes}
-              onChange={(v) => setDraft({ ...draft, minutes: v ?? draft.minutes })}
-            />
-          </div>
-          <p className="why">The leaflet of the product comes first. Over 20 vol stays off the scalp.</p>
-          <Button
-            type="primary"
-            onClick={async () => {
-              if (await edit({ kind: "setFormula", formula: draft })) {
+        <div className="shape-grid" role="radiogroup" aria-label="Shape">
+          {shapes.map((s) => (
+            <button
+              key={s.shape}
+              type="button"
+              role="radio"
+              aria-checked={shape === s.shape}
+              className="tile"
+              onClick={() => {
                 setOpen(false);
-              }
-            }}
-          >
-            Use for all {draft.id}
-          </Button>
+                onPick(s.shape);
+              }}
+            >
+              <Tile d={s.d} />
+              {s.name}
+            </button>
+          ))}
         </div>
       }
     >
-      <Button>
-        {mine.id} · {lightenerWords(mine.lightener)}, {mine.volume} vol
+      <Button className="shape-now" aria-label={`Shape: ${shapeName(shape)}`}>
+        <Tile d={now?.d} />
+        {shapeName(shape)}
       </Button>
+    </Popover>
+  );
+}
+
+function Tile({ d }: { d?: string }) {
+  return (
+    <svg width="26" height="32" viewBox="0 0 28 34" aria-hidden="true">
+      <rect x="2" y="1" width="24" height="31" rx="2" fill="#4f392f" />
+      {d && <path d={d} fill="#af8a65" />}
+    </svg>
+  );
+}
+
+const handWords = (p: PanelPaint) =>
+  [
+    p.tension === "slack" ? "slack" : "taut",
+    p.pressure === "light" ? "light" : p.pressure === "firm" ? "firm" : null,
+    p.teasing === "light" ? "teased" : p.teasing === "strong" ? "well teased" : null,
+  ]
+    .filter(Boolean)
+    .join(", ");
+
+/** How it is held, pressed and teased. */
+function Hand({
+  paint,
+  picked,
+  coat,
+  edit,
+}: {
+  paint: PanelPaint;
+  picked: string[];
+  coat: number;
+  edit(edit: PlanEdit): Promise<boolean>;
+}) {
+  const set = (change: object) => edit({ kind: "setHandling", panels: picked, coat, ...change } as PlanEdit);
+  return (
+    <Popover
+      trigger="click"
+      content={
+        <div className="settings" role="group" aria-label="How it is held">
+          <Choice
+            name="Held"
+            value={paint.tension ?? "taut"}
+            options={[
+              ["taut", "Taut"],
+              ["slack", "Slack"],
+            ]}
+            onChange={(tension) => set({ tension })}
+          />
+          <Choice
+            name="Pressed"
+            value={paint.pressure ?? "normal"}
+            options={[
+              ["light", "Light"],
+              ["normal", "Normal"],
+              ["firm", "Firm"],
+            ]}
+            onChange={(pressure) => set({ pressure })}
+          />
+          <Choice
+            name="Teased"
+            value={paint.teasing ?? "none"}
+            options={[
+              ["none", "No"],
+              ["light", "Lightly"],
+              ["strong", "Well"],
+            ]}
+            onChange={(teasing) => set({ teasing })}
+          />
+          <p className="why">
+            Slack hair and firm strokes carry product further; teasing softens the upper edge and holds short
+            strands back.
+          </p>
+        </div>
+      }
+    >
+      <Button>Hand: {handWords(paint)}</Button>
     </Popover>
   );
 }

@@ -9,6 +9,7 @@ import { usePlan, type Work } from "../../api/usePlan";
 import { type Stage, Strand } from "../../frame/Strand";
 import { CrownMap } from "../../views/CrownMap";
 import { HeadView } from "../../views/HeadView";
+import { type Mode, modeWords, showAs } from "../../views/modes";
 import { PanelStrip } from "../../views/PanelStrip";
 import { SecondLook } from "../../views/SecondLook";
 import { hairWords, wearWords } from "../../views/words";
@@ -21,8 +22,14 @@ import { SectionHandles } from "../section/SectionHandles";
 import { useSection } from "../section/useSection";
 import { WorkingOrder } from "../section/WorkingOrder";
 import { ZoneSettings } from "../section/ZoneSettings";
+import { type Comparing, LookBar, useAgainst } from "./LookBar";
 import { MomentLine } from "./MomentLine";
+import { PaintPass, workingOrder } from "./PaintPass";
 import { PanelSettings } from "./PanelSettings";
+import { PickBar } from "./PickBar";
+import { Placements } from "./Placements";
+import { useCard, useFindings } from "./useFindings";
+import { useSelection } from "./useSelection";
 
 /** One workspace for Section and Paint: the head, the crown map over the settings, the strip, the second look. */
 export function Workspace() {
@@ -52,9 +59,12 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
   const { plan } = work;
   const [wear, setWear] = useState<Wear>("down");
   const [angle, setAngle] = useState(30);
-  const [selected, setSelected] = useState<string>();
-  const [marked, setMarked] = useState<ReadonlySet<string>>(new Set());
-  const [glow, setGlow] = useState<{ lit: ReadonlySet<number>; key: number }>({ lit: new Set(), key: 0 });
+  const [coat, setCoat] = useState(0);
+  const [mode, setMode] = useState<Mode>("hair");
+  const [comparing, setComparing] = useState<Comparing>();
+  const [tried, setTried] = useState<string>();
+  const [passing, setPassing] = useState(false);
+  const [placing, setPlacing] = useState(false);
   const { data: colours } = useQuery({
     queryKey: ["colours"],
     queryFn: () => fetchColours(),
@@ -63,14 +73,19 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
 
   // Until one is picked, the panel most seen: where an artist looks first.
   // While dividing, one in the middle of the back, where there is room for its handles.
-  const panel =
-    plan.panels.find((p) => p.key === selected) ??
-    (stage === "section" ? plan.panels.find((p) => p.zone === "upperBack" && p.row === 2) : undefined) ??
-    plan.panels.reduce<PanelView | undefined>(
-      (best, p) =>
-        !best || (p.paint ? 1 : 0) + p.seenShare > (best.paint ? 1 : 0) + best.seenShare ? p : best,
-      undefined,
-    );
+  const selection = useSelection(
+    plan,
+    (panels) =>
+      (stage === "section" ? panels.find((p) => p.zone === "upperBack" && p.row === 2) : undefined) ??
+      panels.reduce<PanelView | undefined>(
+        (best, p) =>
+          !best || (p.paint ? 1 : 0) + p.seenShare > (best.paint ? 1 : 0) + best.seenShare ? p : best,
+        undefined,
+      ),
+  );
+  const { panel, picked, glow, marked, light, select } = selection;
+  const coats = panel?.coats.length ?? 0;
+  const shownCoat = coat < coats ? coat : 0;
   const { data: fetched } = useQuery({
     queryKey: ["strip", visit, panel?.key, plan.revision],
     enabled: panel !== undefined && !panel.strip,
@@ -90,31 +105,13 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
     () => JSON.stringify([plan.hair, plan.plan.part, plan.plan.styled]),
     [plan.hair, plan.plan.part, plan.plan.styled],
   );
-  const light = (keys: Iterable<string>) => {
-    const wanted = new Set(keys);
-    const lit = new Set<number>();
-    plan.panels.forEach((p, i) => {
-      if (wanted.has(p.key)) {
-        lit.add(i);
-      }
-    });
-    setGlow((g) => ({ lit, key: g.key + 1 }));
-  };
-  const select = (key: string) => {
-    setSelected(key);
-    setMarked(new Set());
-    light([key]);
-  };
   const show = (f: Finding) => {
-    setMarked(new Set(f.panels));
+    selection.mark(f.panels);
     setWear(f.wear);
-    if (f.panels[0]) {
-      setSelected(f.panels[0]);
-    }
-    light(f.panels);
+    light(f.panels, f.along);
     const z = f.zones[0];
     setAngle(
-      f.zones.length > 1 || !z
+      f.zones.length !== 1 || !z
         ? 30
         : /back|nape|crown/i.test(z)
           ? 180
@@ -125,6 +122,22 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
               : 0,
     );
   };
+  const found = useFindings(visit, work.revision, plan.findings, stage === "paint");
+  const card = useCard(visit, work.revision, stage === "paint");
+  const against = useAgainst(
+    visit,
+    work.revision,
+    work.moment,
+    stage === "consult" ? undefined : comparing,
+    colours,
+  );
+  const shown = useMemo(
+    () =>
+      work.levels && colours
+        ? showAs(mode, work.levels, work.rinsed, work.panelOf, plan.panels, colours)
+        : undefined,
+    [mode, work.levels, work.rinsed, work.panelOf, plan.panels, colours],
+  );
 
   useHotkeys("mod+z", () => work.undo(), { preventDefault: true });
   useHotkeys("mod+shift+z, mod+y", () => work.redo(), { preventDefault: true });
@@ -205,20 +218,54 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
             />
           )}
         </div>
-        <HeadView
-          visit={visit}
-          hairKey={hairKey}
-          wear={wear}
-          angle={angle}
-          onAngle={setAngle}
-          levels={work.levels}
-          colours={colours}
-          panelOf={work.panelOf}
-          lit={glow.lit}
-          litKey={glow.key}
-          onPick={(i) => plan.panels[i] && select(plan.panels[i].key)}
-          wiped={stage === "consult" ? look : undefined}
-        />
+        {stage !== "consult" && (
+          <LookBar work={work} mode={mode} onMode={setMode} comparing={comparing} onCompare={setComparing} />
+        )}
+        <div className={comparing?.side && against ? "heads" : "heads one"}>
+          <HeadView
+            visit={visit}
+            hairKey={hairKey}
+            wear={wear}
+            angle={angle}
+            onAngle={setAngle}
+            levels={stage === "consult" ? work.levels : shown?.levels}
+            colours={stage === "consult" ? colours : shown?.colours}
+            panelOf={work.panelOf}
+            lit={glow.lit}
+            litKey={glow.key}
+            litAlong={glow.along}
+            onPick={(i, besides) => plan.panels[i] && select(plan.panels[i].key, besides)}
+            wiped={stage === "consult" ? look : comparing?.side ? undefined : against}
+            caption={comparing?.side ? against?.left : undefined}
+          />
+          {comparing?.side && against && stage !== "consult" && (
+            <HeadView
+              visit={visit}
+              hairKey={hairKey}
+              wear={wear}
+              angle={angle}
+              onAngle={setAngle}
+              levels={against.levels}
+              colours={colours}
+              panelOf={work.panelOf}
+              lit={glow.lit}
+              litKey={glow.key}
+              onPick={(i, besides) => plan.panels[i] && select(plan.panels[i].key, besides)}
+              plain
+              caption={against.right}
+            />
+          )}
+        </div>
+        {stage !== "consult" && shown && shown.legend.length > 0 && (
+          <ul className="legend" aria-label={`Colours: ${modeWords[mode]}`}>
+            {shown.legend.map((l) => (
+              <li key={l.label}>
+                <span style={{ background: l.hex }} />
+                {l.label}
+              </li>
+            ))}
+          </ul>
+        )}
         {stage === "consult" ? (
           <Wishes wish={wish ?? plan.plan.wish} onTry={setWish} edit={work.edit} />
         ) : (
@@ -245,14 +292,33 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
               colours={colours?.levels}
               selected={panel?.key}
               marked={marked}
+              picked={selection.pickedSet}
               onSelect={select}
             >
               {stage === "section" && (
                 <SectionHandles plan={plan} panel={panel} edit={work.edit} tryOut={work.tryOut} />
               )}
             </CrownMap>
+            {stage === "paint" && !passing && <PickBar selection={selection} />}
             {stage === "paint" && panel ? (
-              <PanelSettings plan={plan} panel={panel} edit={work.edit} />
+              passing ? (
+                <PaintPass
+                  panel={panel}
+                  order={workingOrder(plan)}
+                  edit={work.edit}
+                  onGo={(key) => select(key)}
+                  onEnd={() => setPassing(false)}
+                />
+              ) : (
+                <PanelSettings
+                  plan={plan}
+                  panel={panel}
+                  picked={picked}
+                  coat={shownCoat}
+                  onCoat={setCoat}
+                  edit={work.edit}
+                />
+              )
             ) : (
               <ZoneSettings
                 plan={plan}
@@ -289,19 +355,61 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
                   panel={panel}
                   strip={strip}
                   colours={colours}
+                  coat={shownCoat}
                   onTry={work.tryOut}
                   onEdit={work.edit}
                 />
               )}
               {panel && !panel.paint && <p className="soft">Natural. Pick a shape to paint it.</p>}
+              {!passing && (
+                <Button className="wide" onClick={() => setPassing(true)}>
+                  Paint pass, panel by panel
+                </Button>
+              )}
             </section>
           )}
 
           <aside className="col look-col">
             {stage === "section" ? (
               <Divide visit={visit} plan={plan} section={section} edit={work.edit} />
+            ) : placing ? (
+              <Placements
+                visit={visit}
+                revision={work.revision}
+                edit={work.edit}
+                onCompare={(a) => setComparing({ against: a, side: comparing?.side ?? false })}
+                onClose={() => {
+                  setPlacing(false);
+                  setComparing(undefined);
+                }}
+              />
             ) : (
-              <SecondLook plan={plan} onShow={show} onFix={(f) => f.fix && work.edit(f.fix.edit)} />
+              <>
+                <SecondLook
+                  plan={plan}
+                  findings={found.findings}
+                  looking={found.looking}
+                  card={card}
+                  tried={work.preview ? tried : undefined}
+                  onShow={show}
+                  onLight={(keys) => {
+                    selection.mark(keys);
+                    light(keys);
+                  }}
+                  onTry={(f) => {
+                    setTried(f.id);
+                    if (f.fix) {
+                      work.tryOut(f.fix.edit);
+                    }
+                  }}
+                  onKeep={(f) => f.fix && work.edit(f.fix.edit)}
+                  onLeave={work.leaveBe}
+                  edit={work.edit}
+                />
+                <Button className="wide" onClick={() => setPlacing(true)}>
+                  From look to placement…
+                </Button>
+              </>
             )}
             <ul className="care" aria-label="Care">
               {plan.stops.map((s) => (

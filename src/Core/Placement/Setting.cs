@@ -1,0 +1,8 @@
+using Wendro.Core.Paint;
+
+namespace Wendro.Core.Placement;
+
+/// <summary>How one group of zones could be sectioned and painted.</summary>
+/// <param name="ThicknessMm">Thickness of its sections, mm.</param>
+/// <param name="Paint">Its paint; null leaves it natural. Its formula is called by its strength's letter.</param>
+public sealed record Setting(double ThicknessMm, PanelPaint? Paint);

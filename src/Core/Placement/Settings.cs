@@ -1,0 +1,78 @@
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Paint;
+using Wendro.Core.Plans;
+
+namespace Wendro.Core.Placement;
+
+/// <summary>Which settings are tried for a group of zones, within the house's rules.</summary>
+internal static class Settings
+{
+    /// <summary>Where paint may begin, share of the length.</summary>
+    private static readonly double[] Starts = [0.05, 0.1, 0.16, 0.22, 0.3, 0.38, 0.48, 0.6];
+
+    /// <summary>Nearer to the scalp paint does not begin here, cm: its spread stays off it.</summary>
+    private const double LeastStartCm = 1.8;
+
+    /// <summary>Thickness against the house's.</summary>
+    private static readonly double[] Thicknesses = [0.7, 1, 1.6];
+
+    /// <summary>Depth at the mids and ends, share of the section.</summary>
+    private static readonly (double Mids, double Ends)[] Depths = [(0.35, 0.55), (0.6, 0.8), (0.82, 0.82)];
+
+    /// <summary>Groups of zones that are set alike: both sides of the head together.</summary>
+    public static IReadOnlyList<Zone[]> Groups { get; } = ZoneFacts.All.GroupBy(z => (Zone)Math.Min((int)z, (int)ZoneFacts.Other(z))).Select(g => g.ToArray()).ToArray();
+
+    /// <summary>Letters of the formulas by developer strength.</summary>
+    public static IReadOnlyList<(string Id, double Volume)> Strengths { get; } = [("A", 20), ("B", 30), ("C", 40)];
+
+    public static IReadOnlyList<Setting> For(Zone[] group, Plan plan, HairProfile hair, HouseRules house)
+    {
+        var thickness = house.SectionsOf(group[0]).ThicknessMm;
+        var tried = new List<Setting> { new(thickness, null) };
+        if (!plan.Wish.Underneath && group[0] is Zone.Nape or Zone.LowerBack)
+        {
+            return tried;
+        }
+
+        var length = hair.Cut.LongestCm;
+        var blur = Math.Clamp(length * 0.18, 2, 8) + (hair.Curl == Curl.Straight ? 1.5 : 0);
+        var face = ZoneFacts.IsFaceFrame(group[0]);
+
+        // Where most of her hair is light already, lightener ends; between a few old stripes it may go on.
+        var old = WholeHead.OldLight(hair) is { Share: >= 0.5 } light ? light : null;
+        foreach (var thick in Thicknesses.Select(t => Math.Clamp(Math.Round(thickness * t), Sections.ThinnestMm, Sections.ThickestMm)).Distinct())
+        {
+            foreach (var start in Starts.Where(s => s * length >= LeastStartCm && (old is null || s * length < old.FromCm - 1)))
+            {
+                foreach (var (mids, ends) in face ? [.. Depths, (1.2, 1.2)] : Depths)
+                {
+                    foreach (var (id, _) in Strengths)
+                    {
+                        foreach (var covering in new[] { Covering.Open, Covering.Film })
+                        {
+                            var shape = face ? Shape.Full : Shape.V;
+                            tried.Add(new Setting(thick, new PanelPaint(
+                                shape,
+                                StartShare: start,
+                                StartCm: start * length,
+                                DropCm: face ? 0 : Math.Round(Math.Min(length * 0.18, old is null ? 40 : Math.Max(0, (old.FromCm - start * length) * 0.5)), 1),
+                                BlurCm: Math.Round(Math.Min(12, blur), 1),
+                                MidsMm: Math.Round(Math.Min(40, mids * thick), 1),
+                                EndsMm: Math.Round(Math.Min(40, ends * thick), 1),
+                                Covering: covering,
+                                Formula: id,
+                                SpreadCm: start * length < 2.5 ? 1 : 1.3,
+                                BandCm: old is null ? null : Math.Round(old.FromCm + plan.LimitsOf().OverlapCm - start * length, 1))));
+                        }
+                    }
+                }
+            }
+        }
+
+        return tried;
+    }
+
+    /// <summary>Whether a lightener of this strength can be in the plan at all.</summary>
+    public static double VolumeOf(string id) => Strengths.First(s => s.Id == id).Volume;
+}

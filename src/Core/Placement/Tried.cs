@@ -1,0 +1,114 @@
+using System.Buffers;
+using System.Collections.Concurrent;
+using Wendro.Core.Blend;
+using Wendro.Core.Fall;
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Paint;
+using Wendro.Core.Plans;
+using Wendro.Core.Timing;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Placement;
+
+/// <summary>
+/// Every setting of every zone, looked up once: which strands it reaches, what is seen of them. A whole head is then the sum of its zones,
+/// so that thousands can be judged in a second. Every second strand stands for two.
+/// </summary>
+internal sealed class Tried
+{
+    private const int Sample = 2;
+    private readonly Plan plan;
+    private readonly HairLooks looks;
+    private readonly Cutting cutting;
+    private readonly HouseRules house;
+    private readonly byte[] before;
+    private readonly int[][] strandsOf;
+    private readonly SeenWeights down;
+    private readonly SeenWeights? tied;
+    private readonly ConcurrentDictionary<(Zone, double), (ZonePanels Panels, StrandMap Map)> cuts = new();
+
+    public Tried(Plan plan, HairLooks looks, Cutting cutting, HouseRules house)
+    {
+        (this.plan, this.looks, this.cutting, this.house) = (plan, looks, cutting, house);
+        var zones = looks.Head.ZonesFor(plan.Part);
+        var strands = looks.OnHead.Strands;
+        var zoneOf = strands.Scalp.Select(p => zones.At(p)).ToArray();
+        strandsOf = ZoneFacts.All.Select(z => Enumerable.Range(0, strands.Count).Where(i => i % Sample == 0 && zoneOf[i] == z).ToArray()).ToArray();
+        var all = StrandMap.Of(strands, zones, new Dictionary<Zone, (ZonePanels, int)>(), 0);
+        before = StrandLevels.Before(cutting.Hair, all, looks.OnHead.Lengths);
+        down = looks.Weights(Wear.Down);
+        tied = Sight.TiedAs(plan) is { } how ? looks.Weights(how) : null;
+        Groups = Settings.Groups
+            .Select(g => g.Where(z => plan.Zones[z].Excluded is null).ToArray())
+            .Where(g => g.Length > 0)
+            .Select(g => (Zones: g, Settings: Settings.For(g, plan, cutting.Hair, house)))
+            .ToArray();
+        Untouched = ZoneFacts.All.Where(z => plan.Zones[z].Excluded is not null).Select(z => Look(z, new Setting(house.SectionsOf(z).ThicknessMm, null))).ToArray();
+    }
+
+    /// <summary>Groups of zones that can be set, and what can be set.</summary>
+    public IReadOnlyList<(Zone[] Zones, IReadOnlyList<Setting> Settings)> Groups { get; }
+
+    /// <summary>What zones that are left out add.</summary>
+    public IReadOnlyList<ZoneLook> Untouched { get; }
+
+    /// <summary>How a zone is cut with a setting.</summary>
+    public Sections SectionsOf(Zone zone, Setting setting) => house.SectionsOf(zone) with { ThicknessMm = setting.ThicknessMm };
+
+    /// <summary>What a zone adds with a setting.</summary>
+    public ZoneLook Look(Zone zone, Setting setting)
+    {
+        var (panels, map) = cuts.GetOrAdd((zone, setting.ThicknessMm), _ =>
+        {
+            var cut = cutting.Cut(plan.CutOf(zone) with { Sections = SectionsOf(zone, setting) });
+            return (cut, StrandMap.OfZone(looks.OnHead.Strands, zone, strandsOf[(int)zone], cut));
+        });
+
+        var levels = ArrayPool<byte>.Shared.Rent(before.Length);
+        foreach (var i in strandsOf[(int)zone])
+        {
+            before.AsSpan(i * Places.Count, Places.Count).CopyTo(levels.AsSpan(i * Places.Count));
+        }
+
+        var minutes = 0.0;
+        bool bleeds = false, dries = false, touches = false;
+        var target = Level.Clamp(plan.Wish.EndsLevel);
+        if (setting.Paint is { } paint)
+        {
+            var formula = plan.Formulas[0] with { Id = paint.Formula, Volume = Settings.VolumeOf(paint.Formula), DepositLevel = null };
+            for (var p = 0; p < panels.Panels.Count; p++)
+            {
+                var painted = PlannedPanel.With(panels.Panels[p], PaintedPanel.On(panels.Panels[p], paint, plan.Seed), formula);
+                StrandLevels.OfPanel(cutting.Hair, map, painted, map.StrandsOf[p], looks.OnHead.Lengths, Moment.Rinsed, levels);
+                bleeds |= !ZoneFacts.IsHairline(zone) && paint.Covering == Covering.Open && ProductFindings.Through(painted.Coats[0], panels.Panels[p]) >= plan.LimitsOf().BleedShare;
+                touches |= painted.Painted!.StartCm < plan.LimitsOf().ScalpCm;
+                dries |= p == 0 && painted.LiftingOf(cutting.Hair) is { } lifting && lifting.MinutesTo(target) is null && lifting.DriesBefore(target);
+                minutes += PaintingTime.Seconds(panels.Panels[p], painted.Painted!) / 60;
+            }
+        }
+
+        var seen = Tally.Of(down, map, looks.OnHead.Strands, levels, cutting.Hair, strandsOf[(int)zone]);
+        var back = tied is null ? null : Tally.Of(tied, map, looks.OnHead.Strands, levels, cutting.Hair, strandsOf[(int)zone]);
+        var (all, front, left, right) = seen.Sums;
+        var (light, endsSamples, endsLevels) = seen.LightSums;
+        ArrayPool<byte>.Shared.Return(levels);
+        var natural = cutting.Hair.In(zone).NaturalLevel;
+        return new ZoneLook(
+            new(all.Samples, all.Levels),
+            new(front.Samples, front.Levels),
+            new(left.Samples, left.Levels),
+            new(right.Samples, right.Levels),
+            back is null ? default : new(back.Sums.All.Samples, back.Sums.All.Levels),
+            light,
+            new(endsSamples, endsLevels),
+            seen.Softness(zone).Slope,
+            Math.Abs((seen.RootLevel(zone) ?? natural) - natural),
+            ZoneFacts.IsFaceFrame(zone),
+            Proposal.IsBehind(zone),
+            Proposal.IsBack(zone),
+            setting.Paint is null ? 0 : panels.Panels.Count,
+            minutes,
+            (bleeds ? 1 : 0) + (dries ? 1 : 0) + (touches ? 2 : 0));
+    }
+}

@@ -1,0 +1,106 @@
+import { useQuery } from "@tanstack/react-query";
+import { Button, Dropdown } from "antd";
+import { useMemo } from "react";
+import { bytes } from "../../api/client";
+import type { Colours } from "../../api/seen";
+import { type MomentKey, momentWords, type Work } from "../../api/usePlan";
+import { type Mode, modeWords } from "../../views/modes";
+import type { Wiped } from "../../views/Wipe";
+
+/** What the head is held against. */
+export type Against = { moment: MomentKey } | { revision: number } | { proposal: number; name: string };
+
+export interface Comparing {
+  against: Against;
+  side: boolean;
+}
+
+const wordsOf = (a: Against) =>
+  "moment" in a ? momentWords(a.moment) : "revision" in a ? `revision ${a.revision}` : a.name;
+
+/** The other state of the head, to be wiped across or set beside it. */
+export function useAgainst(
+  visit: string,
+  revision: number,
+  moment: MomentKey,
+  comparing: Comparing | undefined,
+  colours: Colours | undefined,
+): Wiped | undefined {
+  const against = comparing?.against;
+  const address = !against
+    ? undefined
+    : "moment" in against
+      ? `levels?moment=${against.moment}`
+      : "revision" in against
+        ? `levels?revision=${against.revision}&moment=${moment}`
+        : `proposals/${against.proposal}/levels`;
+  const { data } = useQuery({
+    queryKey: ["against", visit, revision, address],
+    enabled: address !== undefined,
+    queryFn: async ({ signal }) =>
+      new Uint8Array(await bytes(`/api/visits/${visit}/plan/${address}`, signal)),
+    placeholderData: (p) => p,
+  });
+  return useMemo(
+    () =>
+      data && against && colours
+        ? { levels: data, colours, left: `this plan, ${momentWords(moment)}`, right: wordsOf(against) }
+        : undefined,
+    [data, against, colours, moment],
+  );
+}
+
+interface Props {
+  work: Work;
+  mode: Mode;
+  onMode(mode: Mode): void;
+  comparing: Comparing | undefined;
+  onCompare(c: Comparing | undefined): void;
+}
+
+/** What the colours stand for, and what the head is held against. */
+export function LookBar({ work, mode, onMode, comparing, onCompare }: Props) {
+  const longest = Math.max(...work.plan.plan.formulas.map((f) => f.minutes));
+  const moments: MomentKey[] = ["before", Math.round(longest / 2), "rinsed", "6w", "12w", "20w"];
+  const before = work.revision > 1 ? [work.revision - 1] : [];
+  const items = [
+    ...moments.filter((m) => m !== work.moment).map((m) => ({ key: `m${m}`, label: momentWords(m) })),
+    ...before.map((r) => ({ key: `r${r}`, label: "the plan before the last change" })),
+    ...(work.revision > 2 ? [{ key: "r1", label: "the plan as it began" }] : []),
+  ];
+  const pick = (key: string): Against => {
+    const rest = key.slice(1);
+    return key[0] === "r"
+      ? { revision: Number(rest) }
+      : { moment: (/^\d+$/.test(rest) ? Number(rest) : rest) as MomentKey };
+  };
+  return (
+    <div className="row look-bar" role="group" aria-label="How it is shown">
+      <Dropdown
+        trigger={["click"]}
+        menu={{
+          selectedKeys: [mode],
+          items: (Object.keys(modeWords) as Mode[]).map((m) => ({ key: m, label: modeWords[m] })),
+          onClick: ({ key }) => onMode(key as Mode),
+        }}
+      >
+        <Button aria-label={`Colours: ${modeWords[mode]}`}>{modeWords[mode]} ▾</Button>
+      </Dropdown>
+      {comparing ? (
+        <>
+          <Button onClick={() => onCompare({ ...comparing, side: !comparing.side })}>
+            {comparing.side ? "Wipe" : "Side by side"}
+          </Button>
+          <Button onClick={() => onCompare(undefined)}>End comparing</Button>
+        </>
+      ) : (
+        <Dropdown
+          trigger={["click"]}
+          menu={{ items, onClick: ({ key }) => onCompare({ against: pick(key), side: false }) }}
+        >
+          <Button>Compare with… ▾</Button>
+        </Dropdown>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,137 @@
+import { useState } from "react";
+import type { PlanView, Schemas } from "../api/client";
+import { zoneWords } from "./words";
+
+interface Props {
+  plan: PlanView;
+  card: Schemas["CardView"] | undefined;
+  onLight(panels: string[]): void;
+}
+
+interface Bar {
+  name: string;
+  low: number;
+  high: number;
+  from: number;
+  to: number;
+  value: number | null;
+  text: string;
+  where?: string;
+  /** Its line of the card. */
+  line: string;
+}
+
+/** The measures against what she wants, in one glance; a tap shows which panels to thank or blame. */
+export function BlendCard({ plan, card, onLight }: Props) {
+  const [open, setOpen] = useState<string>();
+  const m = plan.measures;
+  const w = plan.plan.wish;
+  const natural = plan.hair.naturalLevel;
+  const bars: Bar[] = [
+    {
+      name: "Ends level",
+      line: "ends",
+      low: w.endsLevel - 0.3,
+      high: w.endsLevel + 0.3,
+      from: Math.min(natural, w.endsLevel - 2),
+      to: 10,
+      value: m.endsLevel,
+      text: m.endsLevel === null ? "–" : m.endsLevel.toFixed(1),
+    },
+    {
+      name: "Light share",
+      line: "light",
+      low: w.lightShareLow,
+      high: w.lightShareHigh,
+      from: 0,
+      to: 1,
+      value: m.lightShare,
+      text: `${Math.round(m.lightShare * 100)} %`,
+    },
+    {
+      name: "Face frame",
+      line: "face",
+      low: w.faceFrameLift - 0.05,
+      high: w.faceFrameLift + 2,
+      from: -1,
+      to: 3,
+      value: m.faceFrameLift,
+      text: `${m.faceFrameLift >= 0 ? "+" : "−"}${Math.abs(m.faceFrameLift).toFixed(1)}`,
+    },
+    {
+      name: "Root softness",
+      line: "softness",
+      low: 0,
+      high: w.rootSoftness,
+      from: 0,
+      to: Math.max(2, w.rootSoftness + 0.5),
+      value: m.rootSoftness,
+      text: `${m.rootSoftness.toFixed(1)} /cm`,
+      where: m.steepestZone ? zoneWords(m.steepestZone) : undefined,
+    },
+    {
+      name: "Left = right",
+      line: "balance",
+      low: -0.3,
+      high: 0.3,
+      from: -1.5,
+      to: 1.5,
+      value: m.balance,
+      text: Math.abs(m.balance).toFixed(1),
+    },
+    {
+      name: "Regrowth shows",
+      line: "regrowth",
+      low: card?.weeksBetween ?? 8,
+      high: 40,
+      from: 0,
+      to: 40,
+      value: m.regrowthWeeks,
+      text: `${Math.round(m.regrowthWeeks)} wk`,
+    },
+  ];
+  return (
+    <dl className="measures">
+      {bars.map((b) => {
+        const outside = b.value === null || b.value < b.low || b.value > b.high;
+        const x = (v: number) => `${Math.min(100, Math.max(0, ((v - b.from) / (b.to - b.from)) * 100))}%`;
+        const line = card?.lines.find((l) => l.measure === b.line);
+        const panels = outside && line?.blame.length ? line.blame : (line?.thank ?? []);
+        return (
+          <div key={b.name} className={outside ? "outside" : undefined}>
+            <dt>
+              {panels.length > 0 ? (
+                <button
+                  type="button"
+                  className="card-line"
+                  title={line?.words}
+                  aria-label={`${b.name}: show ${outside ? "what holds it back" : "what to thank"}`}
+                  onClick={() => {
+                    setOpen(open === b.line ? undefined : b.line);
+                    onLight(panels);
+                  }}
+                >
+                  {b.name}
+                </button>
+              ) : (
+                b.name
+              )}
+              {outside && b.where && <small>{b.where}</small>}
+            </dt>
+            <dd>
+              <span className="bar" aria-hidden="true">
+                <span className="band" style={{ left: x(b.low), right: `calc(100% - ${x(b.high)})` }} />
+                {b.value !== null && <span className="mark" style={{ left: x(b.value) }} />}
+              </span>
+              <output aria-label={b.name}>
+                {b.text}
+                {outside && <span className="hidden"> outside what she wants</span>}
+              </output>
+            </dd>
+            {open === b.line && line?.words && <p className="why card-words">{line.words}</p>}
+          </div>
+        );
+      })}
+    </dl>
+  );
+}
