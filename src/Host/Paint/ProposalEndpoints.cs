@@ -39,9 +39,9 @@ internal static class ProposalEndpoints
             .Produces<ProposalsView>(StatusCodes.Status202Accepted).ProducesProblem(StatusCodes.Status409Conflict)
             .WithName("PostProposals").WithSummary("Begins to search placements for the wanted look; read how far it is at the same address");
 
-        plan.MapGet("/proposals", (Guid visit, Proposals proposals) =>
-                proposals.Of(visit) is { } run ? Results.Ok(run.View) : Answers.NotFound("search"))
-            .Produces<ProposalsView>().WithName("GetProposals").WithSummary("How far the search is, and the three proposals when it is done");
+        plan.MapGet("/proposals", async (Guid visit, Proposals proposals, Visits visits, CancellationToken stop) =>
+                await visits.FindAsync(visit, stop) is null ? Answers.NotFound("visit") : Results.Ok(proposals.Of(visit)?.View ?? ProposalsView.None))
+            .Produces<ProposalsView>().WithName("GetProposals").WithSummary("How far the search is, and the three proposals when it is done; state none before the first");
 
         plan.MapDelete("/proposals", (Guid visit, Proposals proposals) => proposals.Stop(visit) ? Results.NoContent() : Answers.NotFound("search"))
             .Produces(StatusCodes.Status204NoContent).WithName("StopProposals").WithSummary("Ends the search early; the best so far is kept");

@@ -87,14 +87,18 @@ internal sealed class Proposals(Heads heads)
 
 /// <summary>A search: how far it is, and what it found.</summary>
 /// <param name="Revision">The plan's revision it was begun from.</param>
-/// <param name="State">searching, done or failed.</param>
+/// <param name="State">none, searching, done or failed.</param>
 /// <param name="Share">Share of it that is done, 0..1.</param>
 /// <param name="Evaluations">Whole heads judged so far.</param>
 /// <param name="Best">Least distance from the wanted look so far.</param>
 /// <param name="Problem">What went wrong; null if nothing did.</param>
 /// <param name="Found">Three proposals when done.</param>
 internal sealed record ProposalsView(
-    int Revision, string State, double Share, long Evaluations, double? Best, string? Problem, IReadOnlyList<ProposalView> Found);
+    int Revision, string State, double Share, long Evaluations, double? Best, string? Problem, IReadOnlyList<ProposalView> Found)
+{
+    /// <summary>Nothing was searched yet.</summary>
+    public static ProposalsView None { get; } = new(0, "none", 0, 0, null, null, []);
+}
 
 /// <summary>One proposal with its measures, what it does not meet and what it gives up.</summary>
 internal sealed record ProposalView(

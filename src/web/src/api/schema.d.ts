@@ -542,7 +542,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** How far the search is, and the three proposals when it is done */
+        /** How far the search is, and the three proposals when it is done; state none before the first */
         get: operations["GetProposals"];
         put?: never;
         /** Begins to search placements for the wanted look; read how far it is at the same address */
@@ -1841,15 +1841,10 @@ export interface components {
             /** Format: byte */
             levels: string;
             depth: number[];
+            /** Format: int32 */
+            layers: number;
             /** Format: byte */
-            bare: string;
-            coats: components["schemas"]["StripCoat"][];
-        };
-        StripCoat: {
-            face: components["schemas"]["Face"];
-            depth: number[];
-            /** Format: byte */
-            levels: string;
+            section: string;
         };
         /** @enum {unknown} */
         Styling: "own" | "straight" | "waved";

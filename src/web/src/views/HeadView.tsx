@@ -239,12 +239,14 @@ export function HeadView(props: Props) {
       {!seen && (
         <div className="head-wait">{error ? `${error.message}` : "The hair is falling into place…"}</div>
       )}
-      {!plain && <Ring angle={angle} onAngle={onAngle} turn={turn} />}
+      {!plain && <Ring angle={angle} onAngle={onAngle} />}
     </div>
   );
 }
 
-function Ring({ angle, onAngle, turn }: { angle: number; onAngle(a: number): void; turn(by: number): void }) {
+/** The angles round her. */
+export function Ring({ angle, onAngle }: { angle: number; onAngle(a: number): void }) {
+  const turn = (by: number) => onAngle((angle + by + 360) % 360);
   const w = 300;
   const at = (a: number) => {
     const r = (a * Math.PI) / 180;

@@ -34,13 +34,11 @@ export function MomentLine({ work }: { work: Work }) {
       />
       <div className="row">
         {button("before", "Before")}
-        <span className={value > 0 && value < longest ? "now" : ""}>
-          {value > 0 && value < longest ? `minute ${value}` : `0 – ${longest} min`}
-        </span>
+        {value > 0 && value < longest && <span className="now">minute {value}</span>}
         {button("rinsed", "Rinsed")}
         {weeksShown.map((w) => (
           <span key={w} className="later">
-            {button(`${w}w`, `${w} weeks`)}
+            {button(`${w}w`, `+${w} wk`)}
           </span>
         ))}
       </div>

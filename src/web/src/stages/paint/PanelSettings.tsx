@@ -6,7 +6,6 @@ import { Num } from "../../views/Num";
 import { coatOf, coatsOf, countOf, hasStrokes, type Shape, shapeName, shapes } from "../../views/shapes";
 import { zoneWords } from "../../views/words";
 import { FormulaChoice } from "./FormulaChoice";
-import { Moves } from "./Moves";
 
 interface Props {
   plan: PlanView;
@@ -48,46 +47,24 @@ export function PanelSettings({ plan, panel, picked, coat, onCoat, edit }: Props
         <Button disabled={!panel.paint} onClick={() => panel.paint && setCopied(panel.paint)}>
           Copy
         </Button>
-        <Button
-          disabled={!copied}
-          onClick={() => copied && edit({ kind: "paintPanels", panels: picked, paint: copied })}
-        >
-          Paste
-        </Button>
+        {copied && (
+          <Button onClick={() => edit({ kind: "paintPanels", panels: picked, paint: copied })}>Paste</Button>
+        )}
       </div>
       {paint && (
         <>
-          <div className="row coats" role="group" aria-label="Products in the order they are laid">
-            {coats.map((c, i) => (
-              <Button
-                key={`${i}${c.formula}`}
-                type={i === coat ? "primary" : "default"}
-                aria-pressed={i === coat}
-                onClick={() => onCoat(i)}
-              >
-                {i + 1} · {c.formula}
-              </Button>
-            ))}
-            {coats.length < 3 && (
-              <Button
-                onClick={async () => {
-                  const other = plan.plan.formulas.find((f) => !coats.some((c) => c.formula === f.id));
-                  const next: PanelPaint = {
-                    ...paint,
-                    next: null,
-                    formula: other?.id ?? paint.formula,
-                    startShare: null,
-                    startCm: Math.min(70, (panel.coats[coat]?.startCm ?? 0) + 6),
-                  };
-                  if (await edit({ kind: "addCoat", panels: picked, paint: next })) {
-                    onCoat(coats.length);
-                  }
-                }}
-              >
-                + product
-              </Button>
-            )}
-            {coats.length > 1 && (
+          {coats.length > 1 && (
+            <div className="row coats" role="group" aria-label="Products in the order they are laid">
+              {coats.map((c, i) => (
+                <Button
+                  key={`${i}${c.formula}`}
+                  type={i === coat ? "primary" : "default"}
+                  aria-pressed={i === coat}
+                  onClick={() => onCoat(i)}
+                >
+                  {i + 1} · {c.formula}
+                </Button>
+              ))}
               <>
                 <Button
                   aria-label="Lay it earlier"
@@ -111,10 +88,31 @@ export function PanelSettings({ plan, panel, picked, coat, onCoat, edit }: Props
                   ×
                 </Button>
               </>
-            )}
-          </div>
+            </div>
+          )}
           <Line name="Formula">
             <FormulaChoice plan={plan} panels={picked} paint={paint} coat={coat} edit={edit} />
+            {coats.length < 3 && (
+              <Button
+                aria-label="One more product on it"
+                title="One more product on it"
+                onClick={async () => {
+                  const other = plan.plan.formulas.find((f) => !coats.some((c) => c.formula === f.id));
+                  const next: PanelPaint = {
+                    ...paint,
+                    next: null,
+                    formula: other?.id ?? paint.formula,
+                    startShare: null,
+                    startCm: Math.min(70, (panel.coats[coat]?.startCm ?? 0) + 6),
+                  };
+                  if (await edit({ kind: "addCoat", panels: picked, paint: next })) {
+                    onCoat(coats.length);
+                  }
+                }}
+              >
+                +
+              </Button>
+            )}
           </Line>
           <Choice
             name="Cover"
@@ -174,7 +172,6 @@ export function PanelSettings({ plan, panel, picked, coat, onCoat, edit }: Props
           </p>
         </>
       )}
-      <Moves plan={plan} panel={panel} picked={picked} edit={edit} />
     </div>
   );
 }

@@ -18,10 +18,8 @@ export function Placements({ visit, revision, edit, onCompare, onClose }: Props)
   const { data, error } = useQuery({
     queryKey: key,
     queryFn: async () => {
-      const { data, response } = await api.GET("/api/visits/{visit}/plan/proposals", {
-        params: { path: { visit } },
-      });
-      return response.status === 404 ? null : (data ?? null);
+      const { data } = await api.GET("/api/visits/{visit}/plan/proposals", { params: { path: { visit } } });
+      return data ?? null;
     },
     refetchInterval: (q) => (q.state.data?.state === "searching" ? 250 : false),
   });
@@ -44,7 +42,7 @@ export function Placements({ visit, revision, edit, onCompare, onClose }: Props)
           Close
         </Button>
       </div>
-      {!data && (
+      {data?.state === "none" && (
         <p className="why">
           Searches sections, heights, depth, covering and strength within the house rules for what she wants.
         </p>
@@ -67,8 +65,8 @@ export function Placements({ visit, revision, edit, onCompare, onClose }: Props)
           </Button>
         </div>
       ) : (
-        <Button type={data ? "default" : "primary"} onClick={() => void begin()}>
-          {data ? "Search again" : "Search"}
+        <Button type={data?.state === "done" ? "default" : "primary"} onClick={() => void begin()}>
+          {data?.state === "done" ? "Search again" : "Search"}
         </Button>
       )}
       {(error || data?.problem) && <p role="alert">{data?.problem ?? "The server does not answer."}</p>}

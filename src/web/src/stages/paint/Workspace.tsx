@@ -8,7 +8,7 @@ import { fetchColours } from "../../api/seen";
 import { usePlan, type Work } from "../../api/usePlan";
 import { type Stage, Strand } from "../../frame/Strand";
 import { CrownMap } from "../../views/CrownMap";
-import { HeadView } from "../../views/HeadView";
+import { HeadView, Ring } from "../../views/HeadView";
 import { type Mode, modeWords, showAs } from "../../views/modes";
 import { PanelStrip } from "../../views/PanelStrip";
 import { SecondLook } from "../../views/SecondLook";
@@ -24,6 +24,7 @@ import { WorkingOrder } from "../section/WorkingOrder";
 import { ZoneSettings } from "../section/ZoneSettings";
 import { type Comparing, LookBar, useAgainst } from "./LookBar";
 import { MomentLine } from "./MomentLine";
+import { Moves } from "./Moves";
 import { PaintPass, workingOrder } from "./PaintPass";
 import { PanelSettings } from "./PanelSettings";
 import { PickBar } from "./PickBar";
@@ -131,6 +132,7 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
     stage === "consult" ? undefined : comparing,
     colours,
   );
+  const beside = stage !== "consult" && comparing?.side === true && against !== undefined;
   const shown = useMemo(
     () =>
       work.levels && colours
@@ -221,7 +223,7 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
         {stage !== "consult" && (
           <LookBar work={work} mode={mode} onMode={setMode} comparing={comparing} onCompare={setComparing} />
         )}
-        <div className={comparing?.side && against ? "heads" : "heads one"}>
+        <div className={beside ? "heads" : "heads one"}>
           <HeadView
             visit={visit}
             hairKey={hairKey}
@@ -237,8 +239,9 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
             onPick={(i, besides) => plan.panels[i] && select(plan.panels[i].key, besides)}
             wiped={stage === "consult" ? look : comparing?.side ? undefined : against}
             caption={comparing?.side ? against?.left : undefined}
+            plain={beside}
           />
-          {comparing?.side && against && stage !== "consult" && (
+          {beside && against && (
             <HeadView
               visit={visit}
               hairKey={hairKey}
@@ -256,6 +259,7 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
             />
           )}
         </div>
+        {beside && <Ring angle={angle} onAngle={setAngle} />}
         {stage !== "consult" && shown && shown.legend.length > 0 && (
           <ul className="legend" aria-label={`Colours: ${modeWords[mode]}`}>
             {shown.legend.map((l) => (
@@ -361,10 +365,13 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
                 />
               )}
               {panel && !panel.paint && <p className="soft">Natural. Pick a shape to paint it.</p>}
-              {!passing && (
-                <Button className="wide" onClick={() => setPassing(true)}>
-                  Paint pass, panel by panel
-                </Button>
+              {!passing && panel && (
+                <>
+                  <Button className="wide" onClick={() => setPassing(true)}>
+                    Paint pass, panel by panel
+                  </Button>
+                  <Moves plan={plan} panel={panel} picked={picked} edit={work.edit} />
+                </>
               )}
             </section>
           )}
@@ -406,7 +413,7 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
                   onLeave={work.leaveBe}
                   edit={work.edit}
                 />
-                <Button className="wide" onClick={() => setPlacing(true)}>
+                <Button className="wide placing" onClick={() => setPlacing(true)}>
                   From look to placement…
                 </Button>
               </>
