@@ -49,16 +49,17 @@ public sealed class DemoTests : IDisposable
     {
         var http = demo.CreateClient();
         var visit = Visit((await http.ReadAsync("/api/day")).AsArray(), "Perrin Askew");
-        var plan = await http.ReadAsync($"/api/visits/{visit}/plan");
-        var findings = plan["findings"]!.AsArray();
-        var revision = (int)plan["revision"]!;
+        var revision = (int)(await http.ReadAsync($"/api/visits/{visit}/plan"))["revision"]!;
+        async Task<JsonArray> FindingsAsync() => new([.. (await http.ReadAsync($"/api/visits/{visit}/plan/findings")).AsArray()
+            .Where(f => (string)f!["kind"]! != "testsMissing").Select(f => f!.DeepClone())]);
+        var findings = await FindingsAsync();
         for (var turns = 0; turns < 30 && Mending(findings) is { } fix; turns++)
         {
             var (status, change) = await http.EditAsync(visit, revision, fix.ToJsonString());
             Assert.Equal(200, status);
-            var after = change!["findings"]!.AsArray();
+            var after = await FindingsAsync();
             Assert.True(Alarms(after) <= Alarms(findings));
-            (findings, revision) = (after, (int)change["revision"]!);
+            (findings, revision) = (after, (int)change!["revision"]!);
         }
 
         Assert.Equal(0, Alarms(findings));

@@ -37,7 +37,7 @@ internal static class ProductFindings
         // Under film, mesh or foil a panel lies by itself; at the hairline there is skin beneath, which is another matter.
         var through = head.Painted
             .Where(p => !ZoneFacts.IsHairline(p.Panel.Key.Zone))
-            .Select(p => (Panel: p, Share: p.Coats.Where(c => c.Painted.Paint is { Covering: Covering.Open, Face: Face.Surface }).Select(c => Through(c, p.Panel)).DefaultIfEmpty().Max()))
+            .Select(p => (Panel: p, Share: p.Coats.Where(c => !c.Formula.IsDeposit && c.Painted.Paint is { Covering: Covering.Open, Face: Face.Surface }).Select(c => Through(c, p.Panel)).DefaultIfEmpty().Max()))
             .Where(p => p.Share >= head.Limits.BleedShare)
             .ToArray();
         if (through.Length == 0)

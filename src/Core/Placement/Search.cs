@@ -129,7 +129,8 @@ public sealed class Search
         double? crown = null, beneath = null;
         for (var g = 0; g < chosen.Length; g++)
         {
-            if (tried.Groups[g].Settings[chosen[g]].Paint is { } paint)
+            // A deposit that comes first is no light that peeks through.
+            if (tried.Groups[g].Settings[chosen[g]].Paint?.Coats()[^1] is { Shape: not Shape.Reverse } paint)
             {
                 switch (tried.Groups[g].Zones[0])
                 {
@@ -208,8 +209,8 @@ public sealed class Search
     private Proposal Make(Strength strength, int[] chosen, in Outcome bare)
     {
         var settings = chosen.SelectMany((c, g) => tried.Groups[g].Zones.Select(z => (Zone: z, Setting: tried.Groups[g].Settings[c]))).ToArray();
-        var used = settings.Where(s => s.Setting.Paint is not null).Select(s => s.Setting.Paint!.Formula).Distinct().Order(StringComparer.Ordinal).ToArray();
-        var edits = used.Select(id => (PlanEdit)new SetFormula(plan.Formulas[0] with { Id = id, Volume = Settings.VolumeOf(id), DepositLevel = null }))
+        var used = settings.Where(s => s.Setting.Paint is not null).SelectMany(s => s.Setting.Paint!.Coats()).Select(c => c.Formula).Distinct().Order(StringComparer.Ordinal).ToArray();
+        var edits = used.Select(id => (PlanEdit)new SetFormula(Settings.FormulaOf(id, plan, cutting.Hair)))
             .Concat(settings.Select(s => (PlanEdit)new ClearZone(s.Zone)))
             .Concat(settings.Select(s => (PlanEdit)CutZone.As(s.Zone, tried.SectionsOf(s.Zone, s.Setting))))
             .Concat(settings.Where(s => s.Setting.Paint is not null).Select(s => (PlanEdit)new PaintZone(s.Zone, s.Setting.Paint!)))

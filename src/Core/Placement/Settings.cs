@@ -1,5 +1,6 @@
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
+using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 
@@ -26,7 +27,19 @@ internal static class Settings
     /// <summary>Letters of the formulas by developer strength.</summary>
     public static IReadOnlyList<(string Id, double Volume)> Strengths { get; } = [("A", 20), ("B", 30), ("C", 40)];
 
+    /// <summary>Letter of the deposit that softens an old edge.</summary>
+    private const string Softener = "D";
+
+    /// <summary>All settings of a group: each by itself and, where old light begins, with a deposit that softens its edge.</summary>
     public static IReadOnlyList<Setting> For(Zone[] group, Plan plan, HairProfile hair, HouseRules house)
+    {
+        var plain = Plain(group, plan, hair, house);
+        return Soften(hair) is not { } soften
+            ? plain
+            : [.. plain, .. plain.Select(s => s with { Paint = PanelPaint.Of(s.Paint is null ? [soften] : [soften, s.Paint]) })];
+    }
+
+    private static List<Setting> Plain(Zone[] group, Plan plan, HairProfile hair, HouseRules house)
     {
         var thickness = house.SectionsOf(group[0]).ThicknessMm;
         var tried = new List<Setting> { new(thickness, null) };
@@ -73,6 +86,19 @@ internal static class Settings
         return tried;
     }
 
-    /// <summary>Whether a lightener of this strength can be in the plan at all.</summary>
-    public static double VolumeOf(string id) => Strengths.First(s => s.Id == id).Volume;
+    /// <summary>The formula a setting means: the plan's lightener with a strength's developer, or the deposit that softens an old edge.</summary>
+    public static Formula FormulaOf(string id, Plan plan, HairProfile hair) => id == Softener
+        ? new Formula(id, plan.Formulas[0].Lightener, 10, 25, DepositLevel: Math.Round(hair.NaturalLevel * 2) / 2)
+        : plan.Formulas[0] with { Id = id, Volume = Strengths.First(s => s.Id == id).Volume, DepositLevel = null };
+
+    /// <summary>Deposit of her own level over the beginning of her old light, fading out downwards; null where she has none.</summary>
+    private static PanelPaint? Soften(HairProfile hair) => WholeHead.OldLight(hair) is not { } old ? null : new PanelPaint(
+        Shape.Reverse,
+        StartCm: Math.Max(0, old.FromCm - 1),
+        DropCm: 0,
+        BlurCm: Math.Min(12, hair.Cut.LongestCm * 0.3),
+        MidsMm: Sections.ThickestMm,
+        EndsMm: Sections.ThickestMm,
+        Formula: Softener,
+        BandCm: Math.Min(14, hair.Cut.LongestCm * 0.4));
 }

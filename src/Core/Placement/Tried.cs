@@ -6,7 +6,6 @@ using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
-using Wendro.Core.Timing;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Placement;
@@ -76,15 +75,16 @@ internal sealed class Tried
         var target = Level.Clamp(plan.Wish.EndsLevel);
         if (setting.Paint is { } paint)
         {
-            var formula = plan.Formulas[0] with { Id = paint.Formula, Volume = Settings.VolumeOf(paint.Formula), DepositLevel = null };
             for (var p = 0; p < panels.Panels.Count; p++)
             {
-                var painted = PlannedPanel.With(panels.Panels[p], PaintedPanel.On(panels.Panels[p], paint, plan.Seed), formula);
+                var painted = new PlannedPanel(
+                    panels.Panels[p],
+                    paint.Coats().Select(c => new Coat(PaintedPanel.On(panels.Panels[p], c, plan.Seed), Settings.FormulaOf(c.Formula, plan, cutting.Hair))).ToArray());
                 StrandLevels.OfPanel(cutting.Hair, map, painted, map.StrandsOf[p], looks.OnHead.Lengths, Moment.Rinsed, levels);
-                bleeds |= !ZoneFacts.IsHairline(zone) && paint.Covering == Covering.Open && ProductFindings.Through(painted.Coats[0], panels.Panels[p]) >= plan.LimitsOf().BleedShare;
-                touches |= painted.Painted!.StartCm < plan.LimitsOf().ScalpCm;
+                bleeds |= !ZoneFacts.IsHairline(zone) && painted.Light is { Painted.Paint.Covering: Covering.Open } open && ProductFindings.Through(open, panels.Panels[p]) >= plan.LimitsOf().BleedShare;
+                touches |= painted.Light?.Painted.StartCm < plan.LimitsOf().ScalpCm;
                 dries |= p == 0 && painted.LiftingOf(cutting.Hair) is { } lifting && lifting.MinutesTo(target) is null && lifting.DriesBefore(target);
-                minutes += PaintingTime.Seconds(panels.Panels[p], painted.Painted!) / 60;
+                minutes += PlannedHead.MinutesOf(painted);
             }
         }
 

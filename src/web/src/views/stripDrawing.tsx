@@ -41,36 +41,30 @@ export function DepthBar({ strip, colours }: { strip: Strip | undefined; colours
   if (!strip || !colours) {
     return <rect x={depthLeft} y={top} width={depthWidth} height={height} fill="#555555" rx={3} />;
   }
-  const bare = fromBase64(strip.bare);
-  const coats = strip.coats.map((c) => ({ ...c, bytes: fromBase64(c.levels) }));
+  const levels = fromBase64(strip.section);
   const row = height / strip.rows;
+  const wide = depthWidth / strip.layers;
   const cells: React.ReactNode[] = [];
   for (let r = 0; r < strip.rows; r++) {
-    const y = top + r * row;
-    const fill = (x: number, w: number, level: number, key: string) => {
-      if (w > 0.01) {
-        cells.push(
-          <rect
-            key={key}
-            x={x}
-            y={y}
-            width={w}
-            height={row + 0.6}
-            fill={colours.levels[levelIndex(level)]}
-          />,
-        );
+    // Layers of one level are drawn as one.
+    for (let d = 0; d < strip.layers; ) {
+      const level = levels[r * strip.layers + d];
+      let to = d + 1;
+      while (to < strip.layers && levels[r * strip.layers + to] === level) {
+        to++;
       }
-    };
-    fill(depthLeft, depthWidth, bare[r], `${r}`);
-    coats.forEach((c, i) => {
-      const w = Math.min(1, c.depth[r]) * depthWidth;
-      if (c.face !== "underside") {
-        fill(depthLeft, w, c.bytes[r], `${r}/${i}s`);
-      }
-      if (c.face !== "surface") {
-        fill(depthLeft + depthWidth - w, w, c.bytes[r], `${r}/${i}u`);
-      }
-    });
+      cells.push(
+        <rect
+          key={`${r}/${d}`}
+          x={depthLeft + d * wide}
+          y={top + r * row}
+          width={(to - d) * wide}
+          height={row + 0.6}
+          fill={colours.levels[levelIndex(level)]}
+        />,
+      );
+      d = to;
+    }
   }
   return <g>{cells}</g>;
 }

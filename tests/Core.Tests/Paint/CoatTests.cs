@@ -1,0 +1,173 @@
+using CsCheck;
+using Wendro.Core.Blend;
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Lift;
+using Wendro.Core.Paint;
+using Wendro.Core.Plans;
+using Wendro.Core.Tone;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Tests.Paint;
+
+/// <summary>Shapes beyond the plain edges, and several products on one panel.</summary>
+public sealed class CoatTests
+{
+    private static readonly PanelPaint Deep = new(Shape.Full, 0, 0, 0, 40, 40);
+    private static readonly Formula Lowlight = new("B", Lightener.Clay, 10, 30, DepositLevel: 3);
+
+    private static PaintedPanel On(PanelPaint paint, double lengthCm = 30) => PaintedPanel.On(Given.PanelOf(10, lengthCm), paint, 1);
+
+    private static double Level(PanelPaint paint, double share, double u = 0.5, HairProfile? hair = null, params Formula[] formulas)
+    {
+        var panel = Given.PanelOf(10, 30);
+        Formula Of(string id) => formulas.Append(Formula.Usual).Append(Lowlight).First(f => f.Id == id);
+        var planned = new PlannedPanel(panel, paint.Coats().Select(c => new Coat(PaintedPanel.On(panel, c, 1), Of(c.Formula))).ToArray());
+        var strip = Strip.Of(planned, hair ?? HairProfile.Usual, Moment.Rinsed);
+        return Wendro.Core.Units.Level.FromByte(strip.Levels[(int)(share * strip.Rows) * strip.Columns + (int)(u * strip.Columns)]);
+    }
+
+    [Fact]
+    public void W_has_a_middle_peak_and_a_spine_runs_through_the_dark_middle()
+    {
+        var w = On(new PanelPaint(Shape.W, 5, 8, CentreCm: 2));
+        Assert.Equal((5, 7, 5), (w.UpperEdge(0), w.UpperEdge(0.5), w.UpperEdge(1)));
+        Assert.Equal(13, w.UpperEdge(0.25), 1e-9);
+        var v = new PanelPaint(Shape.V, 5, 10, 1);
+        Assert.Equal(0, On(v).CoverageAlong(0.5, 9));
+        Assert.True(On(Shapes.In(v, Shape.Spined)).CoverageAlong(0.5, 9) > 0.9);
+        Assert.Equal(0, On(Shapes.In(v, Shape.Spined)).CoverageAlong(0.35, 6), 0.05);
+    }
+
+    [Fact]
+    public void U_is_rounder_than_V_and_the_middle_can_be_moved()
+    {
+        var paint = new PanelPaint(Shape.V, 5, 8);
+        Assert.True(On(paint with { Shape = Shape.U }).UpperEdge(0.25) > On(paint).UpperEdge(0.25));
+        Assert.Equal(13, On(paint with { CentreU = 0.3 }).UpperEdge(0.3), 1e-9);
+        Assert.Equal(9, On(paint with { SlopeCm = 4 }).UpperEdge(1), 1e-9);
+    }
+
+    [Fact]
+    public void Teeth_are_of_unequal_height_the_same_every_time()
+    {
+        var saw = On(new PanelPaint(Shape.Sawtooth, 5, 10, Strokes: 5));
+        var peaks = Enumerable.Range(0, 5).Select(i => saw.UpperEdge((i + 0.5) / 5)).ToArray();
+        Assert.True(peaks.Max() - peaks.Min() > 0.8);
+        Assert.Equal(peaks, Enumerable.Range(0, 5).Select(i => On(saw.Paint).UpperEdge((i + 0.5) / 5)));
+    }
+
+    [Fact]
+    public void Lines_start_high_and_low_by_turns_widen_and_meet_where_the_panel_is_held()
+    {
+        var lines = On(new PanelPaint(Shape.Staggered, 4, 6, 0.5, Strokes: 5, StrokeShare: 0.3, MergeCm: 14));
+        double Share(double s) => Enumerable.Range(0, 200).Average(i => lines.CoverageAlong((i + 0.5) / 200, s));
+        Assert.True(lines.CoverageAlong(0.1, 7) > 0.9 && lines.CoverageAlong(0.3, 7) < 0.1, "the first high, the second not begun");
+        Assert.True(Share(6) < Share(11) && Share(11) < Share(15));
+        Assert.True(Share(19) > 0.97, $"solid where held: {Share(19)}");
+        Assert.True(On(lines.Paint with { MergeCm = 8 }).CoverageAlong(0.2, 13) > lines.CoverageAlong(0.2, 13));
+    }
+
+    [Fact]
+    public void Tips_are_measured_from_each_strands_own_end()
+    {
+        var tip = On(new PanelPaint(Shape.Tip, StartCm: 24, DropCm: 0, BlurCm: 1));
+        Assert.Equal((0, 1), (tip.CoverageAlong(0.5, 23, 30, 0), tip.CoverageAlong(0.5, 26, 30, 0)));
+        Assert.Equal((0, 1), (tip.CoverageAlong(0.5, 13, 20, 0), tip.CoverageAlong(0.5, 16, 20, 0)));
+    }
+
+    [Fact]
+    public void A_band_ends_and_reverse_is_full_at_the_root()
+    {
+        var fold = On(Shapes.In(new PanelPaint(StartCm: 2), Shape.Fold));
+        Assert.True(fold.CoverageAlong(0.5, 6) > 0.9);
+        Assert.Equal(0, fold.CoverageAlong(0.5, 10.01));
+        var reverse = On(Shapes.In(new PanelPaint(), Shape.Reverse) with { BlurCm = 6 });
+        Assert.Equal(1, reverse.CoverageAlong(0.5, 0.1));
+        Assert.InRange(reverse.CoverageAlong(0.5, 9), 0.4, 0.6);
+        Assert.Equal(0, reverse.CoverageAlong(0.5, 12));
+    }
+
+    [Fact]
+    public void More_passes_of_scrunching_reach_more_and_none_reaches_all() => Gen.Int[0, 500].Sample(seed =>
+    {
+        double Share(int passes) => Enumerable.Range(0, 900).Average(i =>
+            PaintedPanel.On(Given.PanelOf(10), new PanelPaint(Shape.Scrunch, 2, 0, 1, Strokes: passes), seed).CoverageAlong((i % 30 + 0.5) / 30, 4 + i / 30 * 0.8));
+        Assert.True(Share(1) < Share(3) && Share(3) < Share(6));
+        Assert.InRange(Share(1), 0.2, 0.8);
+    }, iter: 30);
+
+    [Fact]
+    public void Coverage_and_depth_stay_within_bounds() => Gen.Select(Given.AnyPaint, Gen.Double[0, 1], Gen.Double[0, 60], Gen.Double[2, 60]).Sample((paint, u, s, length) =>
+    {
+        Assert.InRange(On(paint).CoverageAlong(u, s, length, 0.3), 0, 1);
+        Assert.InRange(On(paint).CoverageThrough(u, 0.7), 0, 1);
+        Assert.True(double.IsFinite(On(paint).UpperEdge(u)));
+    });
+
+    [Fact]
+    public void What_was_laid_first_holds_the_hair_where_two_lie()
+    {
+        var mild = new Formula("C", Lightener.Clay, 10, 30);
+        var first = Level(Deep with { Next = Deep with { Formula = "C" } }, 0.9, formulas: mild);
+        var second = Level(Deep with { Formula = "C", Next = Deep }, 0.9, formulas: mild);
+        Assert.Equal(Level(Deep, 0.9), first, 0.05);
+        Assert.Equal(Level(Deep with { Formula = "C" }, 0.9, formulas: mild), second, 0.05);
+        Assert.True(first > second + 0.5);
+    }
+
+    [Fact]
+    public void Deposit_above_and_light_below_on_the_same_strand()
+    {
+        var root = new PanelPaint(Shape.Reverse, 0, 0, 3, 40, 40, Formula: "B", BandCm: 9);
+        var both = root with { Next = Deep with { StartCm = 12, BlurCm = 4 } };
+        Assert.Equal(3, Level(both, 0.1), 0.1);
+        Assert.True(Level(both, 0.95) > 7.5);
+        Assert.Equal(5, Level(both, 0.36), 0.2);
+    }
+
+    [Fact]
+    public void A_deposit_draws_lighter_hair_to_its_level_and_leaves_darker_hair() => Gen.Select(Gen.Double[1, 10], Gen.Double[1, 10], Gen.Double[0, 1]).Sample((level, deposit, share) =>
+    {
+        var after = level + Deposit.Darkens(level, deposit, share);
+        Assert.InRange(after, Math.Min(level, deposit) - 1e-9, level + 1e-9);
+        Assert.True(level <= deposit ? after == level : after <= level);
+    });
+
+    [Fact]
+    public void Firm_strokes_go_deeper_teasing_holds_strands_back_and_stiff_mixtures_lift_less()
+    {
+        var paint = new PanelPaint(MidsMm: 5, EndsMm: 5);
+        Assert.True(On(paint with { Pressure = Pressure.Firm }).Depth(1) > On(paint).Depth(1));
+        Assert.True(On(paint with { Pressure = Pressure.Light }).Depth(1) < On(paint).Depth(1));
+        Assert.Equal(0.25, Enumerable.Range(0, 20_000).Count(i => On(paint with { Teasing = Teasing.Strong }).Holds(i)) / 20_000.0, 0.02);
+        var panel = Given.PanelOf(10);
+        double Mean(PanelPaint p, Consistency c) => PlannedPanel.With(panel, PaintedPanel.On(panel, p, 1), Formula.Usual with { Consistency = c }).MeanLevel(HairProfile.Usual, Moment.Rinsed);
+        Assert.True(Mean(paint, Consistency.Stiff) < Mean(paint, Consistency.Right));
+        Assert.True(Mean(paint with { Teasing = Teasing.Strong }, Consistency.Right) < Mean(paint, Consistency.Right));
+    }
+
+    [Fact]
+    public void Thicker_is_darker_whatever_the_shape() => Gen.Select(Given.AnyPaint, Gen.Double[5, 20]).Sample((paint, thin) =>
+    {
+        double Mean(double mm) => PlannedPanel.With(Given.PanelOf(mm), PaintedPanel.On(Given.PanelOf(mm), paint, 1), Formula.Usual).MeanLevel(HairProfile.Usual, Moment.Rinsed);
+        Assert.True(Mean(thin * 1.6) <= Mean(thin) + 1e-6);
+    }, iter: 60);
+
+    [Fact]
+    public void Coats_are_added_taken_and_swapped_by_edits()
+    {
+        string[] one = ["upperBack/1/1"];
+        var plan = Given.Bare.Apply(new SetFormula(Lowlight), new PaintPanels(one, Deep with { StartCm = 8 })).Plan;
+        PanelPaint Of(Plan p) => p.Zones[Zone.UpperBack].Paint[one[0]];
+        var two = plan.Apply(new AddCoat(one, Shapes.In(new PanelPaint(Formula: "B"), Shape.Reverse)), Given.Cutting).Plan;
+        Assert.Equal(["A", "B"], Of(two).Coats().Select(c => c.Formula));
+        var swapped = two.Apply(new SwapCoats(one, 0), Given.Cutting).Plan;
+        Assert.Equal(["B", "A"], Of(swapped).Coats().Select(c => c.Formula));
+        Assert.Equal(Of(plan), Of(two.Apply(new TakeCoat(one, 1), Given.Cutting).Plan));
+        var moved = two.Apply(new SetBand(one, 5, Coat: 1), Given.Cutting).Plan;
+        Assert.Equal((null, 5), (Of(moved).BandCm, Of(moved).Next!.BandCm));
+        Assert.Equal("coat", two.Apply(new SetBlur(one, 3, Coat: 2), Given.Cutting).Problems[0].Field);
+        Assert.NotEmpty(two.Apply(new SwapCoats(one, 1), Given.Cutting).Problems);
+    }
+}

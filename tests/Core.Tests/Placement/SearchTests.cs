@@ -1,0 +1,100 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Paint;
+using Wendro.Core.Placement;
+using Wendro.Core.Plans;
+
+namespace Wendro.Core.Tests.Placement;
+
+public sealed class SearchTests
+{
+    private static readonly Wish Wanted = new(8, 0.8, 0.25, 0.45, 0.6);
+
+    private static IReadOnlyList<Proposal> Found(Plan plan, Action<Progress>? told = null, CancellationToken stop = default) =>
+        Search.Of(plan, Given.Usual, Given.Cutting, HouseRules.Usual, told, stop);
+
+    [Fact]
+    public void Three_different_proposals_come_near_the_look_and_the_same_seed_finds_the_same()
+    {
+        var plan = Plan.Fresh(4) with { Wish = Wanted };
+        var told = new List<Progress>();
+        var found = Found(plan, p =>
+        {
+            lock (told)
+            {
+                told.Add(p);
+            }
+        });
+        Assert.Equal([Strength.Nearest, Strength.Soonest, Strength.SlowToGrowOut], found.Select(f => f.Strength));
+        Assert.Equal(3, found.Select(f => System.Text.Json.JsonSerializer.Serialize(f.Head.Plan.Zones.Values.Select(z => z.Usual))).Distinct().Count());
+        Assert.Empty(found[0].Unmet);
+        Assert.True(found[0].Distance < 1, $"{found[0].Distance:0.00}");
+        Assert.True(found[1].Outcome.Minutes <= found[0].Outcome.Minutes);
+        Assert.True(found[2].Outcome.RegrowthWeeks >= found[1].Outcome.RegrowthWeeks);
+        Assert.All(found, f => Assert.NotEmpty(f.GivesUp));
+        Assert.All(found, f => Assert.DoesNotContain(f.Head.Findings, x => x.Kind is FindingKind.ScalpContact or FindingKind.CrownTooHigh or FindingKind.BleedThrough));
+        Assert.Contains(told, t => t.Share is > 0 and < 1);
+        Assert.True(told[^1].Share >= 1 && told.Max(t => t.Evaluations) > 5_000);
+
+        // The edit is the proposal: applied by the one door it gives the plan that was judged.
+        foreach (var f in found)
+        {
+            var applied = plan.Apply(f.Edit, Given.Cutting);
+            Assert.Empty(applied.Problems);
+            Assert.Equal(Proposal.OutcomeOf(f.Head), Proposal.OutcomeOf(PlannedHead.Of(Given.Usual, Given.Cutting, applied.Plan)));
+            Assert.True(Aim.Score(f.Outcome, Wanted, f.Strength) < Aim.Score(Proposal.OutcomeOf(PlannedHead.Of(Given.Usual, Given.Cutting, plan)), Wanted, f.Strength));
+        }
+
+        Assert.Equal(found.Select(f => f.Outcome), Found(plan).Select(f => f.Outcome));
+    }
+
+    [Fact]
+    public void What_is_looked_up_is_what_the_whole_head_gives()
+    {
+        // Every second strand stands for two, so the sums stand close to the whole, not on it.
+        var plan = Plan.Fresh(2) with { Wish = Wanted };
+        foreach (var f in Found(plan))
+        {
+            var all = Proposal.OutcomeOf(f.Head);
+            Assert.Equal(all, f.Outcome);
+            Assert.True(f.Outcome.EndsLevel is { } ends && Math.Abs(ends - Wanted.EndsLevel) < 0.8);
+        }
+    }
+
+    [Fact]
+    public void What_cannot_be_met_is_said_with_its_reason()
+    {
+        var (looks, cutting) = Given.Looks(HairProfile.Usual with { NaturalLevel = 1.5, Diameter = Diameter.Coarse, Porosity = Porosity.Low });
+        var found = Search.Of(Plan.Fresh() with { Wish = Wanted with { EndsLevel = 10 } }, looks, cutting, HouseRules.Usual);
+        Assert.All(found, f =>
+        {
+            var ends = Assert.Single(f.Unmet, u => u.Wish == "ends");
+            Assert.Equal(10, ends.Wanted);
+            Assert.True(ends.Reached < 9.5);
+            Assert.True(ends.Because.Length > 20);
+        });
+    }
+
+    [Fact]
+    public void Stopped_at_once_it_still_gives_the_best_so_far()
+    {
+        using var stop = new CancellationTokenSource();
+        stop.Cancel();
+        var found = Found(Plan.Fresh() with { Wish = Wanted }, null, stop.Token);
+        Assert.Equal(3, found.Count);
+    }
+
+    [Fact]
+    public void Zones_left_out_stay_out_and_underneath_is_left_where_she_does_not_want_it()
+    {
+        var plan = Plan.Fresh() with { Wish = Wanted with { Underneath = false } };
+        plan = plan.Apply(new ExcludeZone(Zone.Crown, "a scar"), Given.Cutting).Plan;
+        Assert.All(Found(plan), f =>
+        {
+            Assert.NotNull(f.Head.Plan.Zones[Zone.Crown].Excluded);
+            Assert.Empty(f.Head.Plan.Zones[Zone.Nape].Paint);
+            Assert.Empty(f.Head.Plan.Zones[Zone.LowerBack].Paint);
+        });
+    }
+}
