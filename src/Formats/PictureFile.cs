@@ -9,17 +9,25 @@ public static class PictureFile
     /// <summary>Writes a picture, scaled down to a width.</summary>
     /// <param name="rgb">520 × 640 × 3 bytes.</param>
     /// <param name="width">Width wanted, pixels, 16..520.</param>
-    public static byte[] Png(byte[] rgb, int width = View.Width)
+    public static byte[] Png(byte[] rgb, int width = View.Width) => Png([rgb], width);
+
+    /// <summary>Writes pictures side by side, each scaled down to a width.</summary>
+    /// <param name="pictures">520 × 640 × 3 bytes each.</param>
+    /// <param name="width">Width wanted of each, pixels, 16..520.</param>
+    public static byte[] Png(IReadOnlyList<byte[]> pictures, int width)
     {
-        ArgumentNullException.ThrowIfNull(rgb);
-        using var bitmap = new SKBitmap(View.Width, View.Height, SKColorType.Rgba8888, SKAlphaType.Opaque);
-        var pixels = new byte[View.Width * View.Height * 4];
-        for (var i = 0; i < View.Width * View.Height; i++)
+        ArgumentNullException.ThrowIfNull(pictures);
+        var across = View.Width * pictures.Count;
+        using var bitmap = new SKBitmap(across, View.Height, SKColorType.Rgba8888, SKAlphaType.Opaque);
+        var pixels = new byte[across * View.Height * 4];
+        for (var n = 0; n < pictures.Count; n++)
         {
-            pixels[i * 4] = rgb[i * 3];
-            pixels[i * 4 + 1] = rgb[i * 3 + 1];
-            pixels[i * 4 + 2] = rgb[i * 3 + 2];
-            pixels[i * 4 + 3] = 255;
+            for (var i = 0; i < View.Width * View.Height; i++)
+            {
+                var o = (i / View.Width * across + n * View.Width + i % View.Width) * 4;
+                pictures[n].AsSpan(i * 3, 3).CopyTo(pixels.AsSpan(o));
+                pixels[o + 3] = 255;
+            }
         }
 
         System.Runtime.InteropServices.Marshal.Copy(pixels, 0, bitmap.GetPixels(), pixels.Length);
@@ -30,7 +38,7 @@ public static class PictureFile
         }
 
         using var small = bitmap.Resize(
-            new SKSizeI(width, width * View.Height / View.Width), new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
+            new SKSizeI(width * pictures.Count, width * View.Height / View.Width), new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
         using var data = small.Encode(SKEncodedImageFormat.Png, 100);
         return data.ToArray();
     }

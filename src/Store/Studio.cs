@@ -1,4 +1,5 @@
 using Microsoft.EntityFrameworkCore;
+using Wendro.Core.Blend;
 using Wendro.Core.Plans;
 
 namespace Wendro.Store;
@@ -13,7 +14,8 @@ public sealed class Studio(DbContextOptions<StudioContext> options, TimeProvider
     public async Task<StoredRules> RulesAsync(CancellationToken stop)
     {
         await using var db = new StudioContext(options);
-        return await db.Studio.AsNoTracking().SingleOrDefaultAsync(stop) is { } row ? new(row.RulesVersion, row.Rules) : new(0, HouseRules.Usual);
+        var (version, rules) = await db.Studio.AsNoTracking().SingleOrDefaultAsync(stop) is { } row ? (row.RulesVersion, row.Rules) : (0, HouseRules.Usual);
+        return new(version, rules with { Limits = rules.Limits ?? Limits.Usual });
     }
 
     /// <summary>Changes the house rules.</summary>

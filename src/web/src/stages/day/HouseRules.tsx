@@ -7,6 +7,27 @@ import { lightenerWords } from "../../views/words";
 
 type Rules = Schemas["HouseRules"];
 
+type Limits = Required<Schemas["Limits"]>;
+
+/** Thresholds of the second look: field, words, unit, least, most, step. */
+const limits: [keyof Limits, string, string, number, number, number][] = [
+  ["lineSoftness", "A line rises by", "level/cm", 0.3, 5, 0.1],
+  ["stripeCm", "Stripes start within", "cm", 0, 5, 0.5],
+  ["stripeRun", "Neighbours that make stripes", "", 2, 12, 1],
+  ["darkBand", "Dark hairline, above natural", "level", 0.1, 3, 0.1],
+  ["lightBehind", "Light behind it by", "level", 0.1, 3, 0.1],
+  ["bleedShare", "May bleed from, of the section", "", 0.5, 1, 0.01],
+  ["scalpCm", "Off the scalp by", "cm", 0, 3, 0.1],
+  ["blockLevels", "A block differs less than", "level", 0, 2, 0.05],
+  ["partCm", "Sides of the part within", "cm", 0.2, 6, 0.1],
+  ["sideLevels", "Left and right within", "level", 0.05, 2, 0.05],
+  ["crownCm", "Crown higher by", "cm", 0, 6, 0.5],
+  ["overlapCm", "Overlap on light hair", "cm", 0, 10, 0.5],
+  ["babyHairCm", "Baby hair reaches", "cm", 0.1, 2, 0.1],
+  ["hiddenMinutes", "Hidden work up to", "min", 0, 60, 1],
+  ["regrowthWeeks", "Regrowth may show early by", "wk", 0, 26, 1],
+];
+
 /** How this studio usually works: what every fresh plan starts from. */
 export function HouseRules() {
   const { message } = App.useApp();
@@ -141,6 +162,22 @@ export function HouseRules() {
               error={errors["formula.minutes"]}
               onSet={(minutes) => change({ formula: { ...now.formula, minutes } })}
             />
+            <details>
+              <summary>What counts as wrong</summary>
+              {limits.map(([field, name, unit, min, max, step]) => (
+                <Num
+                  key={field}
+                  name={name}
+                  unit={unit}
+                  min={min}
+                  max={max}
+                  step={step}
+                  value={now.limits?.[field] ?? null}
+                  error={errors[`limits.${field}`]}
+                  onSet={(v) => change({ limits: { ...(now.limits as Limits), [field]: v } })}
+                />
+              ))}
+            </details>
           </div>
         )}
       </Modal>
