@@ -66,6 +66,13 @@ public sealed class App : IDisposable
         + "const t = document.elementFromPoint(r.x + r.width / 2, r.y + r.height / 2); return !!t && (e.contains(t) || t.contains(e));",
         element)!;
 
+    /// <summary>Gives the picked panels a shape.</summary>
+    public void Shape(string name)
+    {
+        Click("the shapes", By.CssSelector("button[aria-label^='Shape:']"));
+        Click(name, By.XPath($"//div[@aria-label='Shape']//button[@role='radio'][normalize-space(.)='{name}']"));
+    }
+
     public IWebElement Named(string role, string name) => Find($"{role} {name}", By.CssSelector($"[role='{role}'][aria-label='{name}']"));
 
     public void Click(string what, By by) => Until(what, d =>

@@ -42,7 +42,7 @@ public sealed class ConsultTests
         Saved(app);
         app.Click("Paint", By.XPath("//nav//a[contains(., 'Paint')]"));
         app.Until("the stop beside the plan", d => d.FindElements(By.CssSelector("[aria-label='Care']")).FirstOrDefault(c => c.Text.Contains("Stop.", StringComparison.Ordinal)));
-        app.Click("full", By.XPath("//button[@role='radio'][contains(., 'Full')]"));
+        app.Shape("Full");
         app.Until("the refusal", d => d.FindElements(By.CssSelector(".ant-message")).FirstOrDefault(m => m.Text.Contains("henna", StringComparison.Ordinal)));
 
         // All of it is there after a power cut.

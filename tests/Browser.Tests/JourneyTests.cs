@@ -24,9 +24,9 @@ public sealed class JourneyTests
         Assert.Contains("Front is not brighter", findings);
 
         // Change its shape: natural first, then full.
-        app.Click("natural", By.XPath("//button[@role='radio'][contains(., 'Natural')]"));
+        app.Button("Natural").Click();
         app.Until("the panel to be natural", d => d.FindElements(By.CssSelector($"[role='button'][aria-label='{panel}, natural']")).FirstOrDefault());
-        app.Click("full", By.XPath("//button[@role='radio'][contains(., 'Full')]"));
+        app.Shape("Full");
         app.Until("the panel to be painted again", d => d.FindElements(By.CssSelector($"[role='button'][aria-label^='{panel}, level']")).FirstOrDefault());
 
         // Drag its start on the strip: the edit is stored once, when the hand lets go.
@@ -46,9 +46,11 @@ public sealed class JourneyTests
         app.Named("slider", "Start").SendKeys(Keys.ArrowDown);
         app.Until("the start to move by half a centimetre", _ => Math.Abs(Value(app, "Start") - dragged - 0.5) < 0.06 ? "yes" : null);
 
-        // Apply the first finding's fix, undo it, redo it.
+        // Try the fix out, keep it, undo it, redo it.
         Saved(app);
-        app.Click("the fix", By.XPath("//article[contains(., 'Front is not brighter')]//button[contains(., 'Paint')]"));
+        app.Click("the fix", By.XPath("//article[@aria-label='Front is not brighter']//button[contains(., 'Paint') or contains(., 'Raise')]"));
+        app.Find("its effect", By.XPath("//article[@aria-label='Front is not brighter']//*[@role='status'][contains(., '→')]"));
+        app.Button("Keep it").Click();
         app.Until("the finding to be gone", _ => !Findings(app).Contains("Front is not brighter") ? "yes" : null);
         Saved(app);
         new Actions(app.Browser).KeyDown(Keys.Control).SendKeys("z").KeyUp(Keys.Control).Perform();
@@ -94,7 +96,7 @@ public sealed class JourneyTests
         app.Click("Paint", By.XPath("//nav//a[contains(., 'Paint')]"));
         Assert.Contains("Nothing is painted yet", app.Find("second look", By.CssSelector("[aria-label='Second look']")).Text, StringComparison.Ordinal);
         var panel = PickOnMap(app, "upper back, row 1");
-        app.Click("V", By.XPath("//button[@role='radio'][contains(., 'V')]"));
+        app.Shape("V");
         app.Until("a painted panel", d => d.FindElements(By.CssSelector($"[role='button'][aria-label^='{panel}, level']")).FirstOrDefault());
         Saved(app);
         app.Click("zone like this", By.XPath("//button[contains(., 'Zone like this')]"));

@@ -24,7 +24,28 @@ public sealed class Shots
         Drawn(app, "tied high");
         Take(app, "paint-tied");
 
+        app.Button("Compare with… ▾").Click();
+        app.Click("in 12 weeks", By.XPath("//li[normalize-space(.)='in 12 weeks']"));
+        app.Button("Side by side").Click();
+        app.Until("two heads", d => d.FindElements(By.CssSelector("canvas[aria-label^='Her head']")).Count == 2 ? d : null);
+        Take(app, "compare");
+        app.Button("End comparing").Click();
+        app.Button("As hair ▾").Click();
+        app.Click("level map", By.XPath("//li[normalize-space(.)='Level map']"));
+        app.Button("Paint pass, panel by panel").Click();
+        app.Find("the pass", By.CssSelector("[aria-label='Paint pass']"));
+        Take(app, "paint-pass");
+
+        Open(app, "Ottoline Fjeldra");
+        app.Button("From look to placement…").Click();
+        app.Button("Search").Click();
+        app.Until("three proposals", d => d.FindElements(By.CssSelector("[aria-label='From look to placement'] article")).Count == 3 ? d : null, seconds: 90);
+        app.Click("compare", By.XPath("(//section[@aria-label='From look to placement']//button[.='Compare'])[1]"));
+        app.Find("the line between", By.CssSelector(".wipe-line"));
+        Take(app, "placements");
+
         Open(app, "Perrin Askew");
+        app.Until("fixes", d => d.FindElements(By.CssSelector("[aria-label='Second look'] .findings[aria-busy='false'] article")).Count > 2 ? d : null, seconds: 60);
         app.Click("first finding's Show", By.XPath("//article//button[normalize-space(.)='Show']"));
         Drawn(app, "worn down");
         Take(app, "second-look");

@@ -1,0 +1,171 @@
+using OpenQA.Selenium;
+using OpenQA.Selenium.Interactions;
+
+namespace Wendro.Browser.Tests;
+
+/// <summary>Painting a whole head: several panels, several products, whole-head moves, the pass with keys, comparing, setting aside, proposals.</summary>
+public sealed class PaintTests
+{
+    private static readonly By Painted = By.CssSelector("[aria-label='Crown map'] [role='button'][aria-label*=', level']");
+
+    [Fact]
+    public void Several_panels_take_one_change_and_one_undo()
+    {
+        using var app = new App();
+        Open(app, "Ottoline Fjeldra");
+        app.Button("Zone").Click();
+        app.Find("many picked", By.XPath("//div[@aria-label='Pick panels']//button[contains(., 'picked')]"));
+        app.Shape("Lines");
+        Saved(app);
+        app.Find("lines are counted", By.CssSelector("input[aria-label='Lines']"));
+        Assert.NotNull(app.Named("slider", "Held at, strokes meet"));
+        app.Button("One more product on it").Click();
+        app.Until("two products", d => d.FindElements(By.CssSelector("[aria-label='Products in the order they are laid'] button[aria-pressed]")).Count == 2 ? d : null);
+        Saved(app);
+        app.Button("Lay it earlier").Click();
+        Saved(app);
+        app.Button("Take it off").Click();
+        app.Until("one product", d => d.FindElements(By.CssSelector("[aria-label='Products in the order they are laid']")).Count == 0 ? d : null);
+        Saved(app);
+        for (var step = 0; step < 4; step++)
+        {
+            app.Button("Undo").Click();
+            Saved(app);
+        }
+
+        app.Until("nothing left to undo", d => d.FindElement(By.CssSelector("button[aria-label='Undo']")).Enabled ? null : d);
+        app.Button("Whole-head moves…").Click();
+        app.Click("taper", By.XPath("//li[contains(., 'Taper front to back')]"));
+        app.Button("Do it").Click();
+        Saved(app);
+        app.Until("something to undo", d => d.FindElement(By.CssSelector("button[aria-label='Undo']")).Enabled ? d : null);
+        app.Button("Undo").Click();
+        app.Until("nothing left to undo", d => d.FindElement(By.CssSelector("button[aria-label='Undo']")).Enabled ? null : d);
+        Assert.Empty(app.ConsoleErrors);
+    }
+
+    [Fact]
+    public void A_whole_head_is_painted_from_a_pattern_and_a_pass_with_keys()
+    {
+        using var app = new App();
+        app.Browser.Navigate().GoToUrl(app.Address);
+        app.Button("New client").Click();
+        app.Find("her name", By.CssSelector("input[aria-label='Name']")).SendKeys("Henrike Vael");
+        app.Button("Begin").Click();
+        app.Click("Paint", By.XPath("//nav//a[contains(., 'Paint')]"));
+        Drawn(app);
+        app.Button("Paint pass, panel by panel").Click();
+        var pass = app.Find("the pass", By.CssSelector("[aria-label='Paint pass']"));
+        app.Until("the first panel", d => d.FindElements(By.XPath("//h2[starts-with(., 'Panel ')]")).FirstOrDefault());
+        new Actions(app.Browser).SendKeys("1").Perform();
+        app.Until("a V", d => d.FindElements(Painted).Count == 1 ? d : null);
+        Saved(app);
+        var at = Position(app);
+        for (var n = 1; n <= 4; n++)
+        {
+            new Actions(app.Browser).SendKeys(Keys.Enter).Perform();
+            app.Until("the next panel", _ => Position(app) == at + n ? "yes" : null);
+            new Actions(app.Browser).SendKeys(n == 3 ? "s" : Keys.Enter).Perform();
+            n++;
+            app.Until("and the next", _ => Position(app) == at + n ? "yes" : null);
+            Saved(app);
+        }
+
+        Assert.InRange(app.Browser.FindElements(Painted).Count, 2, 4);
+        new Actions(app.Browser).SendKeys(Keys.Backspace).Perform();
+        app.Until("back", _ => Position(app) == at + 3 ? "yes" : null);
+        new Actions(app.Browser).SendKeys(Keys.Escape).Perform();
+        app.Until("the pass to end", d => d.FindElements(By.CssSelector("[aria-label='Paint pass']")).Count == 0 ? d : null);
+        Assert.NotNull(pass);
+        Assert.Empty(app.ConsoleErrors);
+    }
+
+    [Fact]
+    public void She_is_seen_weeks_later_beside_today_in_other_colours_and_saved_as_a_picture()
+    {
+        using var app = new App();
+        Open(app, "Maelis Thornby");
+        var rinsed = Sum(app);
+        app.Button("+12 wk").Click();
+        app.Until("grown out, darker", _ => Sum(app) < rinsed ? "yes" : null);
+        app.Button("Rinsed").Click();
+        app.Until("as rinsed", _ => Sum(app) == rinsed ? "yes" : null);
+        app.Button("Compare with… ▾").Click();
+        app.Click("before", By.XPath("//li[normalize-space(.)='before']"));
+        var line = app.Find("the line", By.CssSelector(".wipe-line"));
+        var half = Sum(app);
+        line.SendKeys(Keys.ArrowLeft + Keys.ArrowLeft + Keys.ArrowLeft);
+        app.Until("more of before", _ => Sum(app) < half ? "yes" : null);
+        app.Button("Side by side").Click();
+        app.Until("two heads", d => d.FindElements(By.CssSelector("canvas[aria-label^='Her head']")).Count == 2 ? d : null);
+        app.Button("End comparing").Click();
+        foreach (var mode in new[] { "Level map", "Panels", "Seen share", "Lift to come" })
+        {
+            app.Click("colours", By.CssSelector("button[aria-label^='Colours:']"));
+            app.Click(mode, By.XPath($"//li[normalize-space(.)='{mode}']"));
+            app.Find("its legend", By.CssSelector($"[aria-label='Colours: {mode}'].legend"));
+        }
+
+        var folder = Directory.CreateTempSubdirectory("wendro-saved-").FullName;
+        app.Browser.ExecuteCdpCommand("Page.setDownloadBehavior", new() { ["behavior"] = "allow", ["downloadPath"] = folder });
+        app.Button("Save picture").Click();
+        var saved = app.Until("the picture", _ => Directory.GetFiles(folder, "*.png").FirstOrDefault());
+        app.Until("all of it", _ => new FileInfo(saved).Length > 10_000 ? "yes" : null);
+        Assert.Equal([0x89, (byte)'P', (byte)'N', (byte)'G'], File.ReadAllBytes(saved)[..4]);
+        Directory.Delete(folder, true);
+        Assert.Empty(app.ConsoleErrors);
+    }
+
+    [Fact]
+    public void A_finding_is_set_aside_with_a_reason_and_a_placement_is_searched_compared_and_taken()
+    {
+        using var app = new App();
+        Open(app, "Perrin Askew");
+        app.Until("the fixes", d => d.FindElements(By.CssSelector("[aria-label='Second look'] .findings[aria-busy='false'] article")).Count > 1 ? d : null);
+        var title = app.Browser.FindElements(By.XPath("//article[.//button[.='Set aside']]"))[0].GetAttribute("aria-label")!;
+        app.Click("set aside", By.XPath($"//article[@aria-label='{title}']//button[.='Set aside']"));
+        app.Find("the reason", By.CssSelector("input[aria-label='Reason']")).SendKeys("she likes it so" + Keys.Enter);
+        app.Until("it to be quiet", d => d.FindElements(By.XPath($"//article[@aria-label='{title}']")).Count == 0 ? d : null);
+        app.Click("what is set aside", By.XPath("//summary[contains(., 'set aside')]"));
+        Assert.Contains("she likes it so", app.Find("with its reason", By.CssSelector("details .aside")).Text, StringComparison.Ordinal);
+        app.Button("Heed again").Click();
+        app.Until("it to be heard", d => d.FindElements(By.XPath($"//article[@aria-label='{title}']")).Count > 0 ? d : null);
+        Saved(app);
+
+        app.Button("From look to placement…").Click();
+        app.Button("Search").Click();
+        app.Find("how far it is", By.XPath("//button[.='Stop, keep the best']"));
+        app.Until("three proposals", d => d.FindElements(By.CssSelector("[aria-label='From look to placement'] article")).Count == 3 ? d : null);
+        app.Click("compare", By.XPath("(//section[@aria-label='From look to placement']//button[.='Compare'])[1]"));
+        app.Find("the line", By.CssSelector(".wipe-line"));
+        var before = app.Browser.FindElements(Painted).Count;
+        app.Click("take it", By.XPath("(//section[@aria-label='From look to placement']//button[.='Take it'])[1]"));
+        app.Until("another plan", d => d.FindElements(Painted).Count != before && d.FindElements(By.CssSelector("[aria-label='Second look']")).Count == 1 ? d : null);
+        Saved(app);
+        app.Button("Undo").Click();
+        app.Until("the plan as it was", d => d.FindElements(Painted).Count == before ? d : null);
+        Assert.Empty(app.ConsoleErrors);
+    }
+
+    private static void Open(App app, string client)
+    {
+        app.Browser.Navigate().GoToUrl(app.Address);
+        app.Click(client, By.XPath($"//a[contains(., '{client}')]"));
+        app.Click("Paint", By.XPath("//nav//a[contains(., 'Paint')]"));
+        Drawn(app);
+    }
+
+    private static void Drawn(App app) => app.Until("the head drawn", d =>
+    {
+        var head = d.FindElements(By.CssSelector("canvas[aria-label^='Her head']")).FirstOrDefault();
+        return head?.GetAttribute("data-drawn") is not null && head.GetAttribute("aria-busy") == "false" ? head : null;
+    });
+
+    private static void Saved(App app) => app.Until("saved", d => d.FindElement(By.CssSelector(".acts [role='status']")).Text == "saved" ? d : null);
+
+    private static int Position(App app) => int.Parse(
+        app.Browser.FindElement(By.XPath("//h2[starts-with(., 'Panel ')]")).Text.Split(' ')[1], System.Globalization.CultureInfo.InvariantCulture);
+
+    private static long Sum(App app) => (long)app.Browser.ExecuteScript(
+        "const c = document.querySelector(\"canvas[aria-label^='Her head']\"); let s = 0; for (const v of c.getContext('2d').getImageData(0, 0, c.width, c.height).data) s += v; return s;")!;
+}
