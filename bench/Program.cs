@@ -6,7 +6,9 @@ using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
+using Wendro.Core.Placement;
 using Wendro.Core.Plans;
+using Wendro.Formats;
 
 var watch = Stopwatch.StartNew();
 var head = HeadForm.Usual;
@@ -21,6 +23,21 @@ var whole = ZoneFacts.All.Select(z => (PlanEdit)new PaintZone(z, new PanelPaint(
 {
     var looks = new HairLooks(head, hair, PartLine.Central, Shelves.For(4, 16), strands);
     return (looks, new Cutting(head, hair, _ => looks.OnHead.LengthAt));
+}
+
+// Everything on: every shape, a second product on every fifth panel, deposits, teasing, tied and down, all findings.
+PlannedHead Everything(HairLooks looks, Cutting cutting)
+{
+    var all = Painted(looks, cutting);
+    var shapes = Enum.GetValues<Shape>();
+    PlanEdit[] edits =
+    [
+        new SetFormula(new Formula("B", Lightener.Clay, 10, 30, DepositLevel: 3)),
+        .. all.Panels.GroupBy(p => shapes[Math.Abs(p.Panel.Key.GetHashCode()) % shapes.Length])
+            .Select(g => (PlanEdit)new PaintPanels(g.Select(p => p.Panel.Key.ToString()).ToArray(), Shapes.In(new PanelPaint(SpreadCm: 1.5, Teasing: Teasing.Light), g.Key))),
+        new AddCoat(all.Panels.Where((_, i) => i % 5 == 0).Select(p => p.Panel.Key.ToString()).ToArray(), Shapes.In(new PanelPaint(Formula: "B"), Shape.Reverse)),
+    ];
+    return edits.Aggregate(all, (p, e) => p.After(p.Plan.Apply(e, cutting).Plan, looks, cutting));
 }
 
 PlannedHead Painted(HairLooks looks, Cutting cutting)
@@ -98,6 +115,15 @@ var read = Stopwatches.Of(50, () =>
 Stopwatches.Say("reading the four seen buffers once", read);
 Stopwatches.Say("  edit over reading", $"{edit.Median / read.Median:0.00} ×", "≤ 4 ×");
 Stopwatches.Say("  SkiaSharp redraw over edit", $"{skia.Median / edit.Median:0} ×", "≥ 300 ×");
+var full = Everything(looks, cutting);
+_ = full.AllFindings.Count;
+var fullTurn = 0;
+Stopwatches.Say("the same with everything on: all shapes, two products, deposits", Stopwatches.Of(200, () =>
+{
+    fullTurn++;
+    full = full.After(full.Plan.Apply(new SetHeights([keys[fullTurn * 37 % keys.Length]], StartCm: 4 + fullTurn % 7), cutting).Plan, looks, cutting);
+    _ = full.AllFindings.Count;
+}, 100), "≤ 4 ms");
 Stopwatches.Say("all fixes found for a flawed head", Stopwatches.Of(5, () => Parallel.ForEach(painted.Findings, f => Fixes.For(f, painted, cutting))));
 Stopwatches.Say("whole head coloured as a picture", Stopwatches.Of(20, () => Picture.Colour(seen[0], painted.Drawn)));
 
@@ -176,6 +202,28 @@ Console.WriteLine("Strand test, 200 made-up clients: error of the 40-minute fore
 foreach (var error in SyntheticClients.Errors(200, 0, 1, 3))
 {
     Console.WriteLine($"  {error.Readings} readings   {error.MeanError:0.00} level   band of {Forecast.Covers * 100:0} % holds {error.Covered * 100:0} %");
+}
+
+Console.WriteLine();
+Console.WriteLine("From look to placement, demo clients   time    looked up   heads judged   a second   distance by hand → found");
+foreach (var file in Directory.GetFiles(Path.Combine(Wendro.Browser.Tests.App.Root, "demo"), "*.json").Order())
+{
+    var visit = VisitFile.Read(File.ReadAllBytes(file));
+    var l = new HairLooks(head, visit.Plan.AsWorn(visit.Hair), visit.Plan.Part, Shelves.For(4, 16));
+    var c = new Cutting(head, visit.Hair, _ => l.OnHead.LengthAt);
+    var hand = PlanEdits.Make(visit.Plan, c, out _);
+    var byHand = Proposal.OutcomeOf(PlannedHead.Of(l, c, hand));
+    var clock = Stopwatch.StartNew();
+    double lookedUp = 0;
+    long judged = 0;
+    var found = Search.Of(hand, l, c, HouseRules.Usual, p =>
+    {
+        lookedUp = p.Evaluations > 0 && lookedUp == 0 ? clock.Elapsed.TotalSeconds : lookedUp;
+        judged = Math.Max(judged, p.Evaluations);
+    });
+    var took = clock.Elapsed.TotalSeconds;
+    Console.WriteLine(
+        $"  {Path.GetFileNameWithoutExtension(file),-32} {took,8:0.0} s {lookedUp,9:0.0} s {judged,12} {judged / Math.Max(0.01, took - lookedUp),10:0} {Aim.Distance(byHand, hand.Wish),12:0.00} → {found[0].Distance:0.00}, {found[1].Distance:0.00}, {found[2].Distance:0.00}");
 }
 
 Console.WriteLine();

@@ -29,6 +29,9 @@ public sealed class KeyboardTests
         app.Until("another panel", _ => Focused(app) != first && Focused(app).Contains(", row ", StringComparison.Ordinal) ? "yes" : null);
 
         // Natural, then V, by its own keys.
+        TabTo(app, "Shape:");
+        Press(app, Keys.Enter);
+        app.Until("a shape to choose", d => d.FindElements(By.CssSelector("[aria-label='Shape'] [role='radio']:focus")).FirstOrDefault());
         TabTo(app, "Full");
         Press(app, Keys.Enter);
         Saved(app);
@@ -39,9 +42,12 @@ public sealed class KeyboardTests
         Saved(app);
 
         // The first finding is mended and undone.
+        app.Until("the fixes", d => d.FindElements(By.CssSelector("[aria-label='Second look'] .findings[aria-busy='false'] .ant-btn-primary")).Count > 0 ? d : null);
         TabTo(app, "Show");
         var findings = Findings(app);
         Press(app, Keys.Tab);
+        Press(app, Keys.Enter);
+        app.Until("the fix tried out", _ => Focused(app) == "Keep it" ? "yes" : null);
         Press(app, Keys.Enter);
         app.Until("something to change", _ => Findings(app) != findings ? "yes" : null);
         Saved(app);

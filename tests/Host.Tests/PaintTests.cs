@@ -46,6 +46,20 @@ public sealed class PaintTests(Server server) : IClassFixture<Server>
         Assert.Equal(file, await http.GetStringAsync(new Uri($"/api/visits/{other}/plan/file", UriKind.Relative)));
     }
 
+    [Fact]
+    public async Task A_head_with_nothing_but_deposit_is_read_like_any_other()
+    {
+        var visit = await http.NewVisitAsync();
+        await TakeAsync(
+            visit, 1,
+            """{"kind":"setFormula","formula":{"id":"B","lightener":"clay","volume":10,"minutes":25,"depositLevel":3}}""",
+            """{"kind":"paintZone","zone":"upperBack","paint":{"shape":"reverse","formula":"B","bandCm":12,"face":"both"}}""");
+        foreach (var path in new[] { "plan", "plan/findings", "plan/card", "plan/panels", "section", "consult", "glance", "plan/panels/upperBack/0/0/strip" })
+        {
+            Assert.NotNull(await http.ReadAsync($"/api/visits/{visit}/{path}"));
+        }
+    }
+
     [Theory]
     [InlineData("""{"kind":"addCoat","panels":["crown/0/0"],"paint":{"strokes":44}}""", "edit.paint.strokes")]
     [InlineData("""{"kind":"setStrokes","panels":["crown/0/0"],"centreU":2}""", "edit.centreU")]

@@ -36,7 +36,7 @@ internal static class Settings
         var plain = Plain(group, plan, hair, house);
         return Soften(hair) is not { } soften
             ? plain
-            : [.. plain, .. plain.Select(s => s with { Paint = PanelPaint.Of(s.Paint is null ? [soften] : [soften, s.Paint]) })];
+            : [.. plain, .. plain.Where(s => s.Paint is not { Covering: Covering.Film }).Select(s => s with { Paint = PanelPaint.Of(s.Paint is null ? [soften] : [soften, s.Paint]) })];
     }
 
     private static List<Setting> Plain(Zone[] group, Plan plan, HairProfile hair, HouseRules house)

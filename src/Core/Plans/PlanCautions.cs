@@ -1,5 +1,7 @@
 using Wendro.Core.Care;
+using Wendro.Core.Hair;
 using Wendro.Core.Head;
+using Wendro.Core.Lift;
 
 namespace Wendro.Core.Plans;
 
@@ -23,7 +25,7 @@ public static class PlanCautions
         }
 
         var said = new List<string>();
-        var nearest = painted.Min(p => p.Painted!.StartCm);
+        var nearest = painted.Min(p => p.Coats.Min(c => c.Painted.StartCm));
         if (nearest < TouchesCm)
         {
             said.Add("Paint comes within 5 mm of the scalp: off-scalp products and developer over 20 vol stay off it.");
@@ -34,7 +36,10 @@ public static class PlanCautions
             said.Add("Hairline painted: barrier cream on the skin, film under face panels.");
         }
 
-        said.AddRange(painted.Select(p => p.LiftingOf(head.Hair)!.Case).Distinct()
+        said.AddRange(painted
+            .SelectMany(p => p.Coats.Select(c => c.LiftingOf(head.Hair, p.Panel.Key.Zone, HairState.Of(head.Hair.In(p.Panel.Key.Zone))[0])?.Case))
+            .OfType<LiftCase>()
+            .Distinct()
             .SelectMany(c => Cautions.For(c, null))
             .Where(c => c != Cautions.LeafletFirst && (c != Cautions.OffScalp || nearest < NearCm))
             .Distinct());

@@ -93,7 +93,7 @@ function One({
       <div className="row">
         {trying ? (
           <>
-            <Button type="primary" onClick={() => onKeep(f)}>
+            <Button autoFocus type="primary" onClick={() => onKeep(f)}>
               Keep it
             </Button>
             <Button onClick={onLeave}>Not that</Button>

@@ -65,29 +65,28 @@ export function PanelSettings({ plan, panel, picked, coat, onCoat, edit }: Props
                   {i + 1} · {c.formula}
                 </Button>
               ))}
-              <>
-                <Button
-                  aria-label="Lay it earlier"
-                  disabled={coat === 0}
-                  onClick={async () => {
-                    if (await edit({ kind: "swapCoats", panels: picked, coat: coat - 1 })) {
-                      onCoat(coat - 1);
-                    }
-                  }}
-                >
-                  ←
-                </Button>
-                <Button
-                  aria-label="Take it off"
-                  onClick={async () => {
-                    if (await edit({ kind: "takeCoat", panels: picked, coat })) {
-                      onCoat(0);
-                    }
-                  }}
-                >
-                  ×
-                </Button>
-              </>
+
+              <Button
+                aria-label="Lay it earlier"
+                disabled={coat === 0}
+                onClick={async () => {
+                  if (await edit({ kind: "swapCoats", panels: picked, coat: coat - 1 })) {
+                    onCoat(coat - 1);
+                  }
+                }}
+              >
+                ←
+              </Button>
+              <Button
+                aria-label="Take it off"
+                onClick={async () => {
+                  if (await edit({ kind: "takeCoat", panels: picked, coat })) {
+                    onCoat(0);
+                  }
+                }}
+              >
+                ×
+              </Button>
             </div>
           )}
           <Line name="Formula">
@@ -185,12 +184,15 @@ function ShapeChoice({ shape, onPick }: { shape: Shape | undefined; onPick(shape
       trigger="click"
       open={open}
       onOpenChange={setOpen}
+      destroyOnHidden
       content={
         <div className="shape-grid" role="radiogroup" aria-label="Shape">
-          {shapes.map((s) => (
+          {shapes.map((s, i) => (
             <button
               key={s.shape}
               type="button"
+              // biome-ignore lint/a11y/noAutofocus: what was opened to choose from takes the keys
+              autoFocus={shape ? shape === s.shape : i === 0}
               role="radio"
               aria-checked={shape === s.shape}
               className="tile"
