@@ -20,9 +20,23 @@ internal sealed class Knife(HeadForm head, ZoneCut how, Partings partings, HairP
     private readonly double[] reaches = hair.Marks.Where(m => m.Kind == MarkKind.Swirl).Select(m => m.RadiusCm).ToArray();
 
     /// <summary>Takes what is left out off a zone's outlines.</summary>
-    public List<Outline> Without(IReadOnlyList<Outline> outlines, IReadOnlyList<Func<ScalpPoint, double>> outside)
+    /// <param name="outlines">The zone.</param>
+    /// <param name="outside">What is left out: negative inside.</param>
+    /// <param name="middles">Middles of what is left out that could lie wholly within the zone.</param>
+    public List<Outline> Without(
+        IReadOnlyList<Outline> outlines, IReadOnlyList<Func<ScalpPoint, double>> outside, IReadOnlyList<MapPoint> middles)
     {
         var kept = outlines.ToList();
+        foreach (var middle in middles)
+        {
+            // A line is followed from edge to edge: what no edge crosses is cut through its middle first, so that two pieces have it on theirs.
+            var field = outside.FirstOrDefault(f => f(chart.At(middle)) < 0);
+            if (field is not null && kept.All(o => o.Corners.All(c => field(c) > 0)))
+            {
+                kept = [.. Between(kept, p => p.Map.X - middle.X, double.MinValue, 0), .. Between(kept, p => p.Map.X - middle.X, 0, double.MaxValue)];
+            }
+        }
+
         foreach (var field in outside)
         {
             kept = Between(kept, field, 0, double.MaxValue);

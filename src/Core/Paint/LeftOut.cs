@@ -54,6 +54,9 @@ public sealed record LeftOut(Region Region, double SizeCm, string Reason, LeftOu
         _ => null,
     };
 
+    /// <summary>The middle of a region that has one and could lie wholly within a zone; null for a strip.</summary>
+    internal MapPoint? Middle => Region is Region.Oval or Region.Teardrop ? new MapPoint(0, TopCm) : null;
+
     /// <summary>Half again as long as it is wide; its middle a little before the crown.</summary>
     private double OvalOf(in ScalpPoint p)
     {

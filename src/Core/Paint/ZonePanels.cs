@@ -67,7 +67,8 @@ public sealed class ZonePanels
         var partings = Partings.Of(zone, sections.Parting, how.Part, outlines);
         var knife = new Knife(head, how, partings, hair.In(zone), lengthAt);
         var outside = how.Regions.Select(r => r.Outside(zone, how.Part)).OfType<Func<ScalpPoint, double>>().Concat(LeftOut.OfMarks(hair)).ToArray();
-        var left = knife.Without(outlines, outside);
+        var middles = how.Regions.Select(r => r.Middle).OfType<MapPoint>().Concat(hair.Marks.Select(m => m.Map)).ToArray();
+        var left = knife.Without(outlines, outside, middles);
         var rows = new List<Row>();
         var panels = new List<Panel>();
         if (left.Count > 0)

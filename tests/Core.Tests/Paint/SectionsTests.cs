@@ -257,6 +257,14 @@ public sealed class SectionsTests
         iter: 60);
 
     [Fact]
+    public void An_island_that_touches_no_edge_of_its_zone_is_cut_out_too()
+    {
+        var how = new ZoneCut(new PartLine(-3, -1.5), Zone.TopLeft, Sections.Usual with { LeaveOutMm = 0 }, LeftOut: [new LeftOut(Region.Oval, 0.8, "an island")]);
+        var whole = Cut(how with { LeftOut = [] }).Panels.Sum(p => p.AreaCm2);
+        Assert.InRange(whole - Cut(how).Panels.Sum(p => p.AreaCm2), 0.85 * Math.PI * 0.8 * 1.2, 1.15 * Math.PI * 0.8 * 1.2);
+    }
+
+    [Fact]
     public void Quadrants_have_an_edge_in_the_middle_of_the_back()
     {
         foreach (var bricklay in new[] { true, false })
