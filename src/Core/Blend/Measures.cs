@@ -12,6 +12,7 @@ namespace Wendro.Core.Blend;
 /// <param name="SteepestAtCm">How far from the scalp, cm.</param>
 /// <param name="Balance">Mean seen level of her left less that of her right, levels.</param>
 /// <param name="ZoneLevels">Mean seen level by zone, worn down.</param>
+/// <param name="MeanLevel">Mean level of all hair seen.</param>
 /// <param name="Gradient">Mean level of the lower half above that of the first centimetre, levels.</param>
 /// <param name="RibbonContrast">How far levels of the lower half differ within a zone, mean over zones, levels.</param>
 /// <param name="RegrowthWeeks">Weeks until what has grown begins to show, 2..40.</param>
@@ -25,6 +26,7 @@ public sealed record Measures(
     double SteepestAtCm,
     double Balance,
     IReadOnlyDictionary<Zone, double> ZoneLevels,
+    double MeanLevel,
     double Gradient,
     double RibbonContrast,
     double RegrowthWeeks,
@@ -50,6 +52,7 @@ public sealed record Measures(
             steepest.Softness.AtCm,
             left - right,
             ZoneFacts.All.Where(z => down.LevelOf(x => x == z) is not null).ToDictionary(z => z, z => down.LevelOf(x => x == z)!.Value),
+            down.LevelOf(_ => true) ?? 0,
             down.Gradient,
             ZoneFacts.All.Select(down.Ribbons).OfType<(double Contrast, double)>().Select(r => r.Contrast).DefaultIfEmpty().Average(),
             Regrowth.WeeksUntilItShows(down, hair),

@@ -6,6 +6,7 @@ using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Tone;
 
 namespace Wendro.Host.Paint;
 
@@ -185,13 +186,15 @@ internal sealed record MeasuresView(
     Zone? SteepestZone,
     double SteepestAtCm,
     double Balance,
+    double MeanLevel,
+    double MeanLightness,
     double Gradient,
     double RibbonContrast,
     double RegrowthWeeks,
     IReadOnlyDictionary<string, double> ZoneLevels)
 {
     public static MeasuresView Of(Measures m) => new(
-        m.EndsLevel, m.LightShare, m.FaceFrameLift, m.RootSoftness, m.SteepestZone, m.SteepestAtCm, m.Balance, m.Gradient, m.RibbonContrast, m.RegrowthWeeks, m.ZoneLevels.ToDictionary(z => Name(z.Key), z => z.Value));
+        m.EndsLevel, m.LightShare, m.FaceFrameLift, m.RootSoftness, m.SteepestZone, m.SteepestAtCm, m.Balance, m.MeanLevel, LevelColours.Lightness(m.MeanLevel), m.Gradient, m.RibbonContrast, m.RegrowthWeeks, m.ZoneLevels.ToDictionary(z => Name(z.Key), z => z.Value));
 
     private static string Name(Zone zone) => char.ToLowerInvariant(zone.ToString()[0]) + zone.ToString()[1..];
 }

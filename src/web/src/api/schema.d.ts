@@ -1079,6 +1079,10 @@ export interface components {
             /** Format: double */
             balance: number;
             /** Format: double */
+            meanLevel: number;
+            /** Format: double */
+            meanLightness: number;
+            /** Format: double */
             gradient: number;
             /** Format: double */
             ribbonContrast: number;

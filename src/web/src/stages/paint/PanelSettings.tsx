@@ -1,4 +1,4 @@
-import { Button, Popover } from "antd";
+import { Button, InputNumber, Popover } from "antd";
 import { useState } from "react";
 import type { PanelPaint, PanelView, PlanEdit, PlanView } from "../../api/client";
 import { Choice, Line } from "../../views/Choice";
@@ -89,6 +89,30 @@ export function PanelSettings({ plan, panel, picked, coat, onCoat, edit }: Props
               </Button>
             </div>
           )}
+          <Line name="Start">
+            <InputNumber
+              aria-label="Start, cm from the scalp"
+              min={0}
+              max={75}
+              step={0.5}
+              suffix="cm"
+              value={Number((panel.coats[coat]?.startCm ?? paint.startCm ?? 0).toFixed(1))}
+              changeOnBlur
+              onChange={(v) => v !== null && edit({ kind: "setHeights", panels: picked, startCm: v, coat })}
+            />
+            <InputNumber
+              aria-label="Start, share of the length"
+              min={0}
+              max={100}
+              step={1}
+              suffix="%"
+              value={Math.round(((panel.coats[coat]?.startCm ?? 0) / panel.lengthCm) * 100)}
+              changeOnBlur
+              onChange={(v) =>
+                v !== null && edit({ kind: "setHeights", panels: picked, startShare: v / 100, coat })
+              }
+            />
+          </Line>
           <Line name="Formula">
             <FormulaChoice plan={plan} panels={picked} paint={paint} coat={coat} edit={edit} />
             {coats.length < 3 && (

@@ -3,16 +3,15 @@ import { Button, Spin } from "antd";
 import { useEffect, useMemo, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { Link, Navigate, useParams } from "react-router";
-import { api, type Finding, type PanelView, type Wear, type Zone } from "../../api/client";
+import type { Finding, PanelView, Wear, Zone } from "../../api/client";
 import { fetchColours } from "../../api/seen";
 import { usePlan, type Work } from "../../api/usePlan";
-import { type Stage, Strand } from "../../frame/Strand";
+import type { Stage } from "../../frame/Strand";
+import { TopBar } from "../../frame/TopBar";
 import { CrownMap } from "../../views/CrownMap";
 import { HeadView, Ring } from "../../views/HeadView";
 import { type Mode, modeWords, showAs } from "../../views/modes";
-import { PanelStrip } from "../../views/PanelStrip";
-import { SecondLook } from "../../views/SecondLook";
-import { hairWords, wearWords } from "../../views/words";
+import { wearWords } from "../../views/words";
 import { Consult } from "../consult/Consult";
 import { HowSheWearsIt } from "../consult/HowSheWearsIt";
 import { useConsult } from "../consult/useConsult";
@@ -23,13 +22,12 @@ import { useSection } from "../section/useSection";
 import { WorkingOrder } from "../section/WorkingOrder";
 import { ZoneSettings } from "../section/ZoneSettings";
 import { type Comparing, LookBar, useAgainst } from "./LookBar";
+import { LookColumn } from "./LookColumn";
 import { MomentLine } from "./MomentLine";
-import { Moves } from "./Moves";
 import { PaintPass, workingOrder } from "./PaintPass";
 import { PanelSettings } from "./PanelSettings";
 import { PickBar } from "./PickBar";
-import { Placements } from "./Placements";
-import { useCard, useFindings } from "./useFindings";
+import { StripColumn } from "./StripColumn";
 import { useSelection } from "./useSelection";
 
 /** One workspace for Section and Paint: the head, the crown map over the settings, the strip, the second look. */
@@ -63,9 +61,7 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
   const [coat, setCoat] = useState(0);
   const [mode, setMode] = useState<Mode>("hair");
   const [comparing, setComparing] = useState<Comparing>();
-  const [tried, setTried] = useState<string>();
   const [passing, setPassing] = useState(false);
-  const [placing, setPlacing] = useState(false);
   const { data: colours } = useQuery({
     queryKey: ["colours"],
     queryFn: () => fetchColours(),
@@ -87,21 +83,6 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
   const { panel, picked, glow, marked, light, select } = selection;
   const coats = panel?.coats.length ?? 0;
   const shownCoat = coat < coats ? coat : 0;
-  const { data: fetched } = useQuery({
-    queryKey: ["strip", visit, panel?.key, plan.revision],
-    enabled: panel !== undefined && !panel.strip,
-    queryFn: async () => {
-      if (!panel) {
-        return null;
-      }
-      const { data } = await api.GET("/api/visits/{visit}/plan/panels/{zone}/{row}/{column}/strip", {
-        params: { path: { visit, zone: panel.zone, row: panel.row, column: panel.column } },
-      });
-      return data ?? null;
-    },
-    placeholderData: (p) => p,
-  });
-
   const hairKey = useMemo(
     () => JSON.stringify([plan.hair, plan.plan.part, plan.plan.styled]),
     [plan.hair, plan.plan.part, plan.plan.styled],
@@ -123,8 +104,6 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
               : 0,
     );
   };
-  const found = useFindings(visit, work.revision, plan.findings, stage === "paint");
-  const card = useCard(visit, work.revision, stage === "paint");
   const against = useAgainst(
     visit,
     work.revision,
@@ -147,16 +126,10 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
     document.title = `${plan.client} · Wendro`;
   }, [plan.client]);
 
-  const done = useMemo(
-    () => new Set<Stage>(plan.panels.some((p) => p.paint) ? ["consult", "section"] : []),
-    [plan.panels],
-  );
-
   // At the consultation she is looked at as she came; elsewhere as planned.
   const { setMoment } = work;
   useEffect(() => setMoment(stage === "consult" ? "before" : "rinsed"), [stage, setMoment]);
   const painted = plan.panels.filter((p) => p.paint).length;
-  const strip = panel?.strip ?? fetched ?? undefined;
   const consult = useConsult(visit, work.reload, stage === "consult");
   const [wish, setWish] = useState<Wish>();
   const look = useLook(visit, stage === "consult" ? (wish ?? plan.plan.wish) : undefined, hairKey);
@@ -172,27 +145,7 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
 
   return (
     <div className="workspace">
-      <header className="top">
-        <div className="who">
-          <Link to="/" aria-label="Back to the day" className="back">
-            ‹
-          </Link>
-          <div>
-            <h1>{plan.client}</h1>
-            <p>{hairWords(plan.hair)}</p>
-          </div>
-        </div>
-        <Strand visit={visit} stage={stage} done={done} />
-        <div className="acts">
-          <span role="status">{work.busy ? "saving…" : "saved"}</span>
-          <Button aria-label="Undo" title="Undo (Ctrl+Z)" disabled={!plan.canUndo} onClick={work.undo}>
-            ↶
-          </Button>
-          <Button aria-label="Redo" title="Redo (Ctrl+Shift+Z)" disabled={!plan.canRedo} onClick={work.redo}>
-            ↷
-          </Button>
-        </div>
-      </header>
+      <TopBar visit={visit} stage={stage} work={work} />
 
       <section className="col head-col" aria-label="Head">
         <div className="row wears" role="group" aria-label="How she wears it">
@@ -346,77 +299,29 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
               />
             </section>
           ) : (
-            <section className="col strip-col" aria-label="Strip">
-              <div className="title">
-                <h2>Strip</h2>
-                <span>
-                  {panel ? `${panel.lengthCm.toFixed(0)} cm · ${panel.thicknessMm.toFixed(0)} mm` : ""}
-                </span>
-              </div>
-              {panel && <p className="panel-name">{panel.words}</p>}
-              {panel && (
-                <PanelStrip
-                  panel={panel}
-                  strip={strip}
-                  colours={colours}
-                  coat={shownCoat}
-                  onTry={work.tryOut}
-                  onEdit={work.edit}
-                />
-              )}
-              {panel && !panel.paint && <p className="soft">Natural. Pick a shape to paint it.</p>}
-              {!passing && panel && (
-                <>
-                  <Button className="wide" onClick={() => setPassing(true)}>
-                    Paint pass, panel by panel
-                  </Button>
-                  <Moves plan={plan} panel={panel} picked={picked} edit={work.edit} />
-                </>
-              )}
-            </section>
+            <StripColumn
+              visit={visit}
+              work={work}
+              panel={panel}
+              picked={picked}
+              coat={shownCoat}
+              colours={colours}
+              passing={passing}
+              onPass={() => setPassing(true)}
+            />
           )}
 
           <aside className="col look-col">
             {stage === "section" ? (
               <Divide visit={visit} plan={plan} section={section} edit={work.edit} />
-            ) : placing ? (
-              <Placements
-                visit={visit}
-                revision={work.revision}
-                edit={work.edit}
-                onCompare={(a) => setComparing({ against: a, side: comparing?.side ?? false })}
-                onClose={() => {
-                  setPlacing(false);
-                  setComparing(undefined);
-                }}
-              />
             ) : (
-              <>
-                <SecondLook
-                  plan={plan}
-                  findings={found.findings}
-                  looking={found.looking}
-                  card={card}
-                  tried={work.preview ? tried : undefined}
-                  onShow={show}
-                  onLight={(keys) => {
-                    selection.mark(keys);
-                    light(keys);
-                  }}
-                  onTry={(f) => {
-                    setTried(f.id);
-                    if (f.fix) {
-                      work.tryOut(f.fix.edit);
-                    }
-                  }}
-                  onKeep={(f) => f.fix && work.edit(f.fix.edit)}
-                  onLeave={work.leaveBe}
-                  edit={work.edit}
-                />
-                <Button className="wide placing" onClick={() => setPlacing(true)}>
-                  From look to placement…
-                </Button>
-              </>
+              <LookColumn
+                visit={visit}
+                work={work}
+                selection={selection}
+                onShow={show}
+                onCompare={(a) => setComparing(a && { against: a, side: comparing?.side ?? false })}
+              />
             )}
             <ul className="care" aria-label="Care">
               {plan.stops.map((s) => (

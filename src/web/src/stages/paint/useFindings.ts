@@ -15,11 +15,11 @@ function useSettled(value: number, ms: number): number {
 const settlesAfter = 350;
 
 /** Findings with their fixes: read by themselves after each change, since looking for fixes takes longer than the change. */
-export function useFindings(visit: string, revision: number, quick: Finding[], enabled: boolean) {
+export function useFindings(visit: string, revision: number, quick: Finding[]) {
   const still = useSettled(revision, settlesAfter) === revision;
   const { data, isFetching } = useQuery({
     queryKey: ["findings", visit, revision],
-    enabled: enabled && still,
+    enabled: still,
     queryFn: async ({ signal }) => {
       const { data } = await api.GET("/api/visits/{visit}/plan/findings", {
         params: { path: { visit } },
@@ -30,16 +30,16 @@ export function useFindings(visit: string, revision: number, quick: Finding[], e
   });
   return {
     findings: data?.revision === revision ? data.findings : quick,
-    looking: enabled && (isFetching || !still),
+    looking: isFetching || !still,
   };
 }
 
 /** The blend card: which panels to thank or blame. */
-export function useCard(visit: string, revision: number, enabled: boolean) {
+export function useCard(visit: string, revision: number) {
   const still = useSettled(revision, settlesAfter) === revision;
   const { data } = useQuery({
     queryKey: ["card", visit, revision],
-    enabled: enabled && still,
+    enabled: still,
     queryFn: async ({ signal }) =>
       (await api.GET("/api/visits/{visit}/plan/card", { params: { path: { visit } }, signal })).data ?? null,
     placeholderData: (p) => p,

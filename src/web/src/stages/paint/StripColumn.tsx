@@ -1,0 +1,67 @@
+import { useQuery } from "@tanstack/react-query";
+import { Button } from "antd";
+import { api, type PanelView } from "../../api/client";
+import type { Colours } from "../../api/seen";
+import type { Work } from "../../api/usePlan";
+import { PanelStrip } from "../../views/PanelStrip";
+import { Moves } from "./Moves";
+
+interface Props {
+  visit: string;
+  work: Work;
+  panel: PanelView | undefined;
+  picked: string[];
+  coat: number;
+  colours: Colours | undefined;
+  passing: boolean;
+  onPass(): void;
+}
+
+/** The picked panel hung flat, and what is done to many at once. */
+export function StripColumn({ visit, work, panel, picked, coat, colours, passing, onPass }: Props) {
+  const { plan } = work;
+  const { data: fetched } = useQuery({
+    queryKey: ["strip", visit, panel?.key, plan.revision],
+    enabled: panel !== undefined && !panel.strip,
+    queryFn: async () => {
+      if (!panel) {
+        return null;
+      }
+      const { data } = await api.GET("/api/visits/{visit}/plan/panels/{zone}/{row}/{column}/strip", {
+        params: { path: { visit, zone: panel.zone, row: panel.row, column: panel.column } },
+      });
+      return data ?? null;
+    },
+    placeholderData: (p) => p,
+  });
+  return (
+    <section className="col strip-col" aria-label="Strip">
+      <div className="title">
+        <h2>Strip</h2>
+        <span>{panel ? `${panel.lengthCm.toFixed(0)} cm · ${panel.thicknessMm.toFixed(0)} mm` : ""}</span>
+      </div>
+      {panel && (
+        <>
+          <p className="panel-name">{panel.words}</p>
+          <PanelStrip
+            panel={panel}
+            strip={panel.strip ?? fetched ?? undefined}
+            colours={colours}
+            coat={coat}
+            onTry={work.tryOut}
+            onEdit={work.edit}
+          />
+          {!panel.paint && <p className="soft">Natural. Pick a shape to paint it.</p>}
+          {!passing && (
+            <>
+              <Button className="wide" onClick={onPass}>
+                Paint pass, panel by panel
+              </Button>
+              <Moves plan={plan} panel={panel} picked={picked} edit={work.edit} />
+            </>
+          )}
+        </>
+      )}
+    </section>
+  );
+}
