@@ -30,6 +30,7 @@ public sealed class Program
         app.MapHeads();
         app.MapProposals();
         app.MapDesk();
+        app.MapDeskMix();
         var ran = await RunAsync(app);
         await Log.CloseAndFlushAsync();
         return ran;

@@ -62,7 +62,8 @@ public sealed class JourneyTests
         var measure = app.Find("light share", By.CssSelector("output[aria-label='Light share']")).Text;
         var start = Value(app, "Start");
 
-        // A power cut, a restart, a reload.
+        // A power cut, a restart, a reload; nothing is being asked for at that moment.
+        app.Until("the second look to be done", d => d.FindElements(By.CssSelector(".findings[aria-busy='false']")).Count > 0 && d.FindElements(By.CssSelector(".card-line")).Count > 0 ? d : null);
         app.KillAndRestart();
         app.Browser.Navigate().Refresh();
         Drawn(app);

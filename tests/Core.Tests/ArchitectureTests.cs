@@ -16,6 +16,7 @@ public sealed partial class ArchitectureTests
         ["Care"] = ["Units", "Hair", "Paint", "Lift"],
         ["Fall"] = ["Units", "Hair", "Head", "Tone"],
         ["Blend"] = ["Units", "Hair", "Head", "Tone", "Paint", "Lift", "Fall"],
+        ["Mix"] = ["Units"],
         ["Timing"] = ["Units", "Paint"],
         ["Consult"] = ["Units", "Hair", "Head", "Paint", "Lift", "Care", "Fall", "Blend"],
         ["Plans"] = ["Units", "Hair", "Head", "Tone", "Paint", "Lift", "Care", "Fall", "Blend", "Timing"],
@@ -66,6 +67,6 @@ public sealed partial class ArchitectureTests
     public void Files_stay_small() =>
         Assert.All(Files(), f => Assert.True(f.Text.Count(c => c == '\n') <= 350, $"{f.Folder}/{f.File} is long"));
 
-    [GeneratedRegex(@"(?:using Wendro\.Core\.|(?<![\w.])(?:Wendro\.Core\.)?)(Units|Hair|Head|Tone|Paint|Lift|Care|Fall|Blend|Timing|Consult|Plans|Patterns|Placement)(?:;|\.[A-Z]\w+)")]
+    [GeneratedRegex(@"(?:using Wendro\.Core\.|(?<![\w.])(?:Wendro\.Core\.)?)(Units|Hair|Head|Tone|Paint|Lift|Care|Fall|Blend|Timing|Mix|Consult|Plans|Patterns|Placement)(?:;|\.[A-Z]\w+)")]
     private static partial Regex Uses();
 }

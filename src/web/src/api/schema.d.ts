@@ -605,6 +605,91 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/desk/developer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A developer in between two at hand */
+        post: operations["PostDeskDeveloper"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/desk/batch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Lightener and developer for so many grams */
+        post: operations["PostDeskBatch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/desk/rescue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What restores the ratio after too much was poured */
+        post: operations["PostDeskRescue"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/desk/tone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What comes of a toner */
+        post: operations["PostDeskTone"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/desk/rinse": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The fewest rinse waves that meet every window */
+        post: operations["PostDeskRinse"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -632,6 +717,20 @@ export interface components {
         };
         /** @enum {unknown} */
         BandState: "natural" | "coloured" | "lightened";
+        BatchAnswer: {
+            /** Format: double */
+            lightenerGrams: number;
+            /** Format: double */
+            developerGrams: number;
+        };
+        BatchQuestion: {
+            /** Format: double */
+            grams: number;
+            /** Format: double */
+            lightenerParts: number;
+            /** Format: double */
+            developerParts: number;
+        };
         CardLineView: {
             measure: string;
             met: boolean;
@@ -760,6 +859,24 @@ export interface components {
         };
         /** @enum {unknown} */
         Density: "low" | "medium" | "high";
+        DeveloperAnswer: {
+            parts: components["schemas"]["DeveloperPartView"][];
+            /** Format: double */
+            volume: number;
+        };
+        DeveloperPartView: {
+            /** Format: double */
+            volume: number;
+            /** Format: double */
+            grams: number;
+        };
+        DeveloperQuestion: {
+            /** Format: double */
+            wantedVolume: number;
+            /** Format: double */
+            grams: number;
+            available: number[];
+        };
         /** @enum {unknown} */
         Diameter: "fine" | "medium" | "coarse";
         Dismissed: {
@@ -767,6 +884,8 @@ export interface components {
             at: components["schemas"]["Severity"];
             reason: string;
         };
+        /** @enum {unknown} */
+        Dryness: "soaked" | "damp" | "dry";
         EditBody: {
             /** Format: int32 */
             baseRevision: number;
@@ -1746,12 +1865,43 @@ export interface components {
             level: number;
         };
         /** @enum {unknown} */
+        Reflect: "natural" | "ash" | "matte" | "violet" | "pearl" | "beige" | "gold" | "copper" | "red";
+        /** @enum {unknown} */
         Region: "veil" | "oval" | "teardrop" | "babyHair";
         Remedy: {
             kind: string;
             words: string;
             /** Format: double */
             minutes: null | number;
+        };
+        RescueAnswer: {
+            /** Format: double */
+            addLightenerGrams: number;
+            /** Format: double */
+            addDeveloperGrams: number;
+            /** Format: double */
+            totalGrams: number;
+            fits: boolean;
+            /** Format: double */
+            ratioNow: number;
+        };
+        RescueQuestion: {
+            /** Format: double */
+            lightenerParts: number;
+            /** Format: double */
+            developerParts: number;
+            /** Format: double */
+            lightenerGrams: number;
+            /** Format: double */
+            developerGrams: number;
+            /** Format: double */
+            bowlGrams?: null | number;
+        };
+        RinseAnswer: {
+            waves: number[];
+        };
+        RinseQuestion: {
+            windows: components["schemas"]["WindowView"][];
         };
         /**
          * @default lowFirst
@@ -1885,6 +2035,30 @@ export interface components {
              */
             coat: number;
         };
+        ToneAnswer: {
+            /** Format: double */
+            neutralised: number;
+            remaining: string;
+            hex: string;
+            /** Format: double */
+            lightness: number;
+            /** Format: double */
+            chroma: number;
+            /** Format: double */
+            hue: number;
+        };
+        ToneQuestion: {
+            /** Format: double */
+            level: number;
+            /** Format: double */
+            depth: number;
+            reflect: components["schemas"]["Reflect"];
+            porosity: components["schemas"]["Porosity"];
+            dryness: components["schemas"]["Dryness"];
+            /** Format: double */
+            minutes: number;
+            undertone?: null | string;
+        };
         Unmet: {
             wish: string;
             /** Format: double */
@@ -1920,6 +2094,12 @@ export interface components {
         };
         /** @enum {unknown} */
         Wear: "down" | "tiedHigh" | "tiedLow" | "halfUp" | "otherPart" | "tucked" | "sweptBack";
+        WindowView: {
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+        };
         Wish: {
             /**
              * Format: double
@@ -3540,6 +3720,171 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TimeAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    PostDeskDeveloper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeveloperQuestion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeveloperAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    PostDeskBatch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BatchQuestion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    PostDeskRescue: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RescueQuestion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RescueAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    PostDeskTone: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToneQuestion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToneAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    PostDeskRinse: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RinseQuestion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RinseAnswer"];
                 };
             };
             /** @description Bad Request */

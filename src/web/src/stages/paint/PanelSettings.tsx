@@ -91,7 +91,7 @@ export function PanelSettings({ plan, panel, picked, coat, onCoat, edit }: Props
           )}
           <Line name="Start">
             <InputNumber
-              aria-label="Start, cm from the scalp"
+              aria-label="Height, cm from the scalp"
               min={0}
               max={75}
               step={0.5}
@@ -101,7 +101,7 @@ export function PanelSettings({ plan, panel, picked, coat, onCoat, edit }: Props
               onChange={(v) => v !== null && edit({ kind: "setHeights", panels: picked, startCm: v, coat })}
             />
             <InputNumber
-              aria-label="Start, share of the length"
+              aria-label="Height, share of the length"
               min={0}
               max={100}
               step={1}

@@ -1,0 +1,107 @@
+using Wendro.Core.Hair;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Tone;
+
+/// <summary>The way a toner turns hair.</summary>
+public enum Reflect { Natural, Ash, Matte, Violet, Pearl, Beige, Gold, Copper, Red }
+
+/// <summary>How wet the hair is when the toner goes on.</summary>
+public enum Dryness { Soaked, Damp, Dry }
+
+/// <summary>A toner on hair.</summary>
+/// <param name="Level">The hair's level, 1..10.</param>
+/// <param name="Undertone">Level whose undertone the hair shows, 1..10; null for that of its own.</param>
+/// <param name="Depth">The toner's level, 1..10.</param>
+/// <param name="Reflect">Its reflect.</param>
+/// <param name="Porosity">How readily the hair takes it up.</param>
+/// <param name="Dryness">How wet the hair is.</param>
+/// <param name="Minutes">How long it stays, minutes.</param>
+public sealed record ToneCase(double Level, double? Undertone, double Depth, Reflect Reflect, Porosity Porosity, Dryness Dryness, double Minutes);
+
+/// <summary>What comes of a toner.</summary>
+/// <param name="Neutralised">Share of the undertone's chroma taken away; negative where warmth was added.</param>
+/// <param name="Remaining">What is left, in a word.</param>
+/// <param name="Hex">The colour, #rrggbb.</param>
+/// <param name="Colour">The colour by how light, how strong and which.</param>
+public sealed record Toned(double Neutralised, string Remaining, string Hex, Oklch Colour);
+
+/// <summary>
+/// Toning as absorbance on linear light: R = R₀ · 10^(−dose · uptake · a), dose = 0.35 · 2^((8 − depth)/2),
+/// uptake = (1 − e^(−t/8 min)) · porosity · dryness. Model assumption throughout.
+/// </summary>
+public static class Toner
+{
+    /// <summary>Share of chroma left below which hair counts as neutral.</summary>
+    private const double NeutralBelow = 0.025;
+
+    /// <summary>Absorbance a toner's reflect adds to red, green and blue light. Model assumption.</summary>
+    public static (double R, double G, double B) Absorbance(Reflect reflect) => reflect switch
+    {
+        Reflect.Ash => (.52, .30, .08),
+        Reflect.Matte => (.58, .12, .28),
+        Reflect.Violet => (.42, .36, .08),
+        Reflect.Pearl => (.40, .32, .14),
+        Reflect.Beige => (.26, .30, .38),
+        Reflect.Gold => (.08, .22, .60),
+        Reflect.Copper => (.06, .42, .70),
+        Reflect.Red => (.05, .62, .60),
+        _ => (.30, .30, .30),
+    };
+
+    /// <summary>How strong a toner of a depth is. Model assumption.</summary>
+    public static double Dose(double depth) => 0.35 * Math.Pow(2, (8 - depth) / 2);
+
+    /// <summary>Share of it taken up after some minutes; above 1 on porous, dry hair.</summary>
+    public static double Uptake(double minutes, Porosity porosity, Dryness dryness) =>
+        (1 - Math.Exp(-minutes / Deposit.UptakeMinutes))
+        * porosity switch { Porosity.Low => 0.8, Porosity.High => 1.3, _ => 1 }
+        * dryness switch { Dryness.Soaked => 0.6, Dryness.Dry => 1.05, _ => 1 };
+
+    /// <summary>Tones hair.</summary>
+    public static Toned Of(ToneCase of)
+    {
+        ArgumentNullException.ThrowIfNull(of);
+        var (r, g, b) = Bare(of);
+        var before = Oklch.Of(r, g, b);
+        var (x, y, z) = Absorbance(of.Reflect);
+        var strength = Dose(of.Depth) * Uptake(of.Minutes, of.Porosity, of.Dryness) * OnHair(of.Level, of.Depth);
+        double Toned(double light, double absorbs) => light * Math.Pow(10, -strength * absorbs);
+        (r, g, b) = (Toned(r, x), Toned(g, y), Toned(b, z));
+        var after = Oklch.Of(r, g, b);
+        var neutralised = before.Chroma <= 0 ? 0 : 1 - after.Along(before.Hue) / before.Chroma;
+        return new(
+            neutralised, WordOf(after), $"#{LevelColours.Encode(r):x2}{LevelColours.Encode(g):x2}{LevelColours.Encode(b):x2}", after);
+    }
+
+    /// <summary>On hair a level darker than itself a toner does nothing; at its own level and on lighter hair all of it.</summary>
+    private static double OnHair(double level, double depth) => Math.Clamp(1 - (depth - level), 0, 1);
+
+    /// <summary>The hair's colour: as light as its level, as warm as its undertone.</summary>
+    private static (double R, double G, double B) Bare(ToneCase of)
+    {
+        var own = LevelColours.Linear(of.Level);
+        if (of.Undertone is not { } undertone)
+        {
+            return own;
+        }
+
+        var shown = LevelColours.Linear(undertone);
+        double Light((double R, double G, double B) c) => 0.2126 * c.R + 0.7152 * c.G + 0.0722 * c.B;
+        var scale = Light(own) / Math.Max(1e-6, Light(shown));
+        return (Math.Min(1, shown.R * scale), Math.Min(1, shown.G * scale), Math.Min(1, shown.B * scale));
+    }
+
+    private static string WordOf(Oklch colour) => colour.Chroma < NeutralBelow ? "neutral" : colour.Hue switch
+    {
+        < 20 or >= 340 => "rose",
+        < 45 => "red",
+        < 60 => "copper",
+        < 75 => "orange",
+        < 88 => "gold",
+        < 110 => "yellow",
+        < 165 => "green",
+        < 265 => "blue",
+        _ => "violet",
+    };
+}
