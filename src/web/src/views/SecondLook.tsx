@@ -93,10 +93,12 @@ function One({
       <div className="row">
         {trying ? (
           <>
-            <Button autoFocus type="primary" onClick={() => onKeep(f)}>
+            <Button key="keep" autoFocus type="primary" onClick={() => onKeep(f)}>
               Keep it
             </Button>
-            <Button onClick={onLeave}>Not that</Button>
+            <Button key="leave" onClick={onLeave}>
+              Not that
+            </Button>
           </>
         ) : (
           <>
