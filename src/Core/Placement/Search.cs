@@ -67,6 +67,7 @@ public sealed class Search
             best = best is { } b ? Math.Min(b, distance) : distance;
         }
 
+        Share(table, found);
         var bare = Judge(table, new int[tried.Groups.Count]);
         var made = found.Select(f => Make(f.Strength, f.Chosen, bare)).ToArray();
         told?.Invoke(new Progress(1, evaluations, made.Min(p => p.Distance)));
@@ -155,21 +156,7 @@ public sealed class Search
         for (var b = 0; b < Beginnings && (best is null || !stop.IsCancellationRequested); b++)
         {
             var chosen = tried.Groups.Select((g, i) => Known(table[i], (int)(Hash.Unit(plan.Seed * 7919 + (int)strength * 131 + b, 900 + i) * g.Settings.Count))).ToArray();
-            var score = Score(table, chosen, strength, others);
-            for (var sweep = 0; sweep < Sweeps; sweep++)
-            {
-                var was = score;
-                for (var g = 0; g < chosen.Length; g++)
-                {
-                    (chosen[g], score) = BestOf(g, table, chosen, score, strength, others);
-                }
-
-                if (score > was - 1e-9)
-                {
-                    break;
-                }
-            }
-
+            var score = Descend(table, chosen, strength, others);
             if (score < least)
             {
                 (best, least) = ((int[])chosen.Clone(), score);
@@ -179,6 +166,47 @@ public sealed class Search
         }
 
         return (best!, least);
+    }
+
+    /// <summary>Sets one group at a time to what is best with the others until nothing gets better; the score then.</summary>
+    private double Descend(ZoneLook[][][] table, int[] chosen, Strength strength, int[][] others)
+    {
+        var score = Score(table, chosen, strength, others);
+        for (var sweep = 0; sweep < Sweeps; sweep++)
+        {
+            var was = score;
+            for (var g = 0; g < chosen.Length; g++)
+            {
+                (chosen[g], score) = BestOf(g, table, chosen, score, strength, others);
+            }
+
+            if (score > was - 1e-9)
+            {
+                break;
+            }
+        }
+
+        return score;
+    }
+
+    /// <summary>What one proposal found may be a better beginning for another than any of its own.</summary>
+    private void Share(ZoneLook[][][] table, List<(Strength Strength, int[] Chosen)> found)
+    {
+        for (var s = 0; s < found.Count; s++)
+        {
+            var (strength, chosen) = found[s];
+            var others = found.Where((_, i) => i != s).Select(f => f.Chosen).ToArray();
+            var least = Score(table, chosen, strength, others);
+            foreach (var other in others)
+            {
+                var from = (int[])other.Clone();
+                var score = Descend(table, from, strength, others);
+                if (score < least)
+                {
+                    (least, found[s]) = (score, (strength, from));
+                }
+            }
+        }
     }
 
     /// <summary>A setting that was looked at: itself, or natural where the search was stopped before.</summary>
