@@ -163,11 +163,13 @@ public sealed class Tally
     /// Steepest rise of a zone's level along the hair, levels a cm, and how far from the scalp: at every half centimetre the mean rise of
     /// the strands seen there, read over one centimetre. Taking each strand's own rise keeps it from mattering which strands are seen where.
     /// </summary>
-    public (double Slope, double AtCm) Softness(Zone of)
+    /// <param name="of">The zone.</param>
+    /// <param name="sampled">How many strands each counted one stands for.</param>
+    public (double Slope, double AtCm) Softness(Zone of, int sampled = 1)
     {
         // Places hardly seen, where few strands speak for the zone, say nothing.
         var from = (int)of * SeenWeights.Bins * 2;
-        var least = Math.Max(150, zone[(int)of * 2] / 100);
+        var least = Math.Max(150 / sampled, zone[(int)of * 2] / 100);
         var steepest = 0.0;
         var at = 0.0;
         for (var b = 0; b + 1 < SeenWeights.Bins; b++)

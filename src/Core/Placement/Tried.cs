@@ -102,7 +102,7 @@ internal sealed class Tried
             back is null ? default : new(back.Sums.All.Samples, back.Sums.All.Levels),
             light,
             new(endsSamples, endsLevels),
-            seen.Softness(zone).Slope,
+            seen.Softness(zone, Sample).Slope,
             Math.Abs((seen.RootLevel(zone) ?? natural) - natural),
             ZoneFacts.IsFaceFrame(zone),
             Proposal.IsBehind(zone),
