@@ -42,7 +42,8 @@ internal static class EdgeFindings
                 blame,
                 Wear.Down,
                 [new("steepest rise", slope, "level/cm"), new("wanted at most", head.Wish.RootSoftness, "level/cm"), new("from scalp", at, "cm")],
-                new Stretch(Math.Max(0, at - 0.7), at + 0.7));
+                new Stretch(Math.Max(0, at - 0.7), at + 0.7),
+                zone.Key.ToString());
         }
     }
 
@@ -69,7 +70,8 @@ internal static class EdgeFindings
                 keys,
                 Wear.Down,
                 [new("neighbours at one height", longest, "panels"), new("rows", runs.Length, "rows")],
-                Around(zone.Where(p => keys.Contains(p.Panel.Key))));
+                Around(zone.Where(p => keys.Contains(p.Panel.Key))),
+                zone.Key.ToString());
         }
     }
 

@@ -35,6 +35,7 @@ public sealed record Stretch(double FromCm, double ToCm);
 /// <param name="Wear">The wear it shows in.</param>
 /// <param name="Evidence">The figures; the first is the one that decides.</param>
 /// <param name="Along">Where along the hair; null for all of it.</param>
+/// <param name="Of">Which of its kind, where there can be several: a zone, a mixture; null where there is one.</param>
 public sealed record Finding(
     FindingKind Kind,
     Severity Severity,
@@ -45,10 +46,11 @@ public sealed record Finding(
     IReadOnlyList<PanelKey> Panels,
     Wear Wear,
     IReadOnlyList<Figure> Evidence,
-    Stretch? Along = null)
+    Stretch? Along = null,
+    string? Of = null)
 {
-    /// <summary>The same finding keeps its name from edit to edit: its kind and where it is.</summary>
-    public string Id => Zones.Count == 1 ? $"{Kind}:{Zones[0]}" : Kind.ToString();
+    /// <summary>The same finding keeps its name from edit to edit, however far it spreads.</summary>
+    public string Id => Of is null ? Kind.ToString() : $"{Kind}:{Of}";
 
     /// <summary>Whether a finding keeps people safe, so that it can't be set aside.</summary>
     public static bool StaysSaid(string id) => id is nameof(FindingKind.TestsMissing) or nameof(FindingKind.BreakingHairPainted);

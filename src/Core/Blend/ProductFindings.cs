@@ -147,7 +147,8 @@ internal static class ProductFindings
                 group.Select(d => d.Panel.Panel.Key.Zone).Distinct().ToArray(),
                 group.Select(d => d.Panel.Panel.Key).ToArray(),
                 Wear.Down,
-                [new("stops near", most, "level"), new("wanted", target.Value, "level"), new("dry after", dries, "min")]);
+                [new("stops near", most, "level"), new("wanted", target.Value, "level"), new("dry after", dries, "min")],
+                Of: $"{group.Key.Id} {Remedies.Words(group.Key.Covering)}");
         }
     }
 

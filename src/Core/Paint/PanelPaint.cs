@@ -70,6 +70,9 @@ public sealed record PanelPaint(
     /// <summary>Most products on one panel.</summary>
     public const int MostCoats = 3;
 
+    /// <summary>Furthest from the scalp that paint begins, cm.</summary>
+    public const double MostStartCm = 75;
+
     /// <summary>This product and those laid after it, in order (a method: a record writes out its properties).</summary>
     public IReadOnlyList<PanelPaint> Coats()
     {
@@ -124,6 +127,15 @@ public sealed record PanelPaint(
         var far = 0.55 + 0.45 * Hash.Unit(zone, 1000 + key.Row * 64 + key.Column);
         return Math.Max(0, start + sign * far * SpreadCm);
     }
+
+    /// <summary>The same started further from the scalp, or nearer where that is negative; the spread stays.</summary>
+    /// <param name="byCm">How much, cm.</param>
+    /// <param name="lengthCm">Mean length of the panel, which a share of the length resolves against, cm.</param>
+    public PanelPaint Lowered(double byCm, double lengthCm) => this with
+    {
+        StartCm = Math.Clamp((StartShare is { } share ? share * lengthCm : StartCm) + byCm, 0, MostStartCm),
+        StartShare = null,
+    };
 
     /// <summary>What chance on a panel is hashed from: the plan's seed and the zone, the same on both sides of the head.</summary>
     internal static int SaltOf(PanelKey key, int seed) => seed * 31 + Math.Min((int)key.Zone, (int)ZoneFacts.Other(key.Zone));

@@ -206,7 +206,7 @@ public static class Applying
     /// <summary>What a panel is painted with when only one thing about it was said.</summary>
     private static PanelPaint UsualPaint(Plan plan, Zone zone)
     {
-        var formula = plan.Formulas[0].Id;
+        var formula = plan.FirstLight().Id;
 
         // Other layers come to lie on what is painted low on the head.
         var covering = plan.LowerFilm && zone is Zone.Nape or Zone.LowerBack ? Covering.Film : Covering.Open;

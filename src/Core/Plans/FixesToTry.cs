@@ -117,11 +117,11 @@ internal static class FixesToTry
             yield break;
         }
 
-        var paint = head.Panels.Where(p => p.Panel.Key.Zone is Zone.LowerBack or Zone.UpperBack && p.Light is not null).Select(p => p.Light!.Painted.Paint).FirstOrDefault()
-            ?? new PanelPaint(Formula: head.Plan.Formulas.First(f => !f.IsDeposit).Id);
+        var paint = LightOf(head.Panels.Where(p => p.Panel.Key.Zone is Zone.LowerBack or Zone.UpperBack))
+            ?? new PanelPaint(Formula: head.Plan.FirstLight().Id);
         foreach (var start in new[] { 6.0, 4, 3, 2 })
         {
-            yield return ($"Paint the nape's underside from {start:0} cm", new PaintZone(Zone.Nape, paint with { Next = null, Face = Face.Both, StartCm = start, StartShare = null, SpreadCm = 1, DropCm = Math.Min(3, paint.DropCm) }));
+            yield return ($"Paint the nape's underside from {start:0} cm", new PaintZone(Zone.Nape, paint with { Face = Face.Both, StartCm = start, StartShare = null, SpreadCm = 1, DropCm = Math.Min(3, paint.DropCm) }));
         }
     }
 
@@ -149,11 +149,7 @@ internal static class FixesToTry
 
         foreach (var cm in new[] { 2.0, 4, 6, 8, 10 })
         {
-            foreach (var fix in Labelled($"Start {cm:0} cm lower behind the face", Each(PanelsOf(finding, head), p => p.Painted!.Paint with
-            {
-                StartCm = Math.Min(75, (p.Painted.Paint.StartShare is { } share ? share * p.Panel.LengthCm : p.Painted.Paint.StartCm) + cm),
-                StartShare = null,
-            })))
+            foreach (var fix in Labelled($"Start {cm:0} cm lower behind the face", Each(PanelsOf(finding, head), p => p.Painted!.Paint.Lowered(cm, p.Panel.LengthCm))))
             {
                 yield return fix;
             }
@@ -168,11 +164,7 @@ internal static class FixesToTry
         yield return ($"Paint her {bright.ToString().ToLowerInvariant()} as her {weak.ToString().ToLowerInvariant()}", new MirrorSide(weak));
         foreach (var cm in new[] { 1.0, 2, 3, 5 })
         {
-            foreach (var fix in Labelled($"Start {cm:0} cm lower on her {bright.ToString().ToLowerInvariant()}", Each(PanelsOf(finding, head), p => p.Painted!.Paint with
-            {
-                StartCm = Math.Min(75, (p.Painted.Paint.StartShare is { } share ? share * p.Panel.LengthCm : p.Painted.Paint.StartCm) + cm),
-                StartShare = null,
-            })))
+            foreach (var fix in Labelled($"Start {cm:0} cm lower on her {bright.ToString().ToLowerInvariant()}", Each(PanelsOf(finding, head), p => p.Painted!.Paint.Lowered(cm, p.Panel.LengthCm))))
             {
                 yield return fix;
             }
@@ -218,8 +210,8 @@ internal static class FixesToTry
 
         var keys = Keys(frame);
         var bare = frame.Any(p => p.Painted is null);
-        var model = frame.Select(p => p.Painted?.Paint).FirstOrDefault(p => p is not null)
-            ?? new PanelPaint(Shape.Full, 5, 0, 5, 12, 20, Formula: head.Plan.Formulas[0].Id);
+        var model = LightOf(frame)
+            ?? new PanelPaint(Shape.Full, 5, 0, 5, 12, 20, Formula: head.Plan.FirstLight().Id);
         model = model with { StartShare = null, SpreadCm = Math.Max(model.SpreadCm, 1) };
         var from = bare ? 5.5 : frame.Min(p => p.Painted!.StartCm);
         foreach (var start in new[] { 6.0, 5, 4.5, 4, 3.5, 3, 2.5, 2, 1.5, 1 }.Where(s => s < from))
@@ -276,8 +268,8 @@ internal static class FixesToTry
             yield return ("Paint underside", new SetFace(keys, Face.Both));
         }
 
-        var model = frame.Select(p => p.Painted?.Paint).FirstOrDefault(p => p is not null)
-            ?? new PanelPaint(Shape.Full, 3, 0, 5, 8, 12, Formula: head.Plan.Formulas[0].Id);
+        var model = LightOf(frame)
+            ?? new PanelPaint(Shape.Full, 3, 0, 5, 8, 12, Formula: head.Plan.FirstLight().Id);
         foreach (var start in new[] { 3.0, 2, 1.5, 1 })
         {
             yield return (
@@ -285,6 +277,10 @@ internal static class FixesToTry
                 new PaintPanels(keys, model with { Face = Face.Both, StartCm = start, StartShare = null, SpreadCm = Math.Max(1, model.SpreadCm) }));
         }
     }
+
+    /// <summary>How the first of some panels that anything lightens is painted, by itself; null where nothing does.</summary>
+    private static PanelPaint? LightOf(IEnumerable<PlannedPanel> panels) =>
+        panels.Select(p => p.Light).FirstOrDefault(l => l is not null) is { } light ? light.Painted.Paint with { Next = null } : null;
 
     private static PlannedPanel[] Painted(PlannedHead head, Func<PanelKey, bool> which) =>
         head.Panels.Where(p => p.Painted is not null && which(p.Panel.Key)).ToArray();

@@ -126,6 +126,9 @@ public sealed record Plan(
     /// <summary>A formula by its letter; null if there is none.</summary>
     public Formula? FormulaOf(string id) => Formulas.FirstOrDefault(f => f.Id == id);
 
+    /// <summary>What lightens where nothing else is said: the first formula that does; the first at all where all are deposits (a method: a record writes out its properties).</summary>
+    public Formula FirstLight() => Formulas.FirstOrDefault(f => !f.IsDeposit) ?? Formulas[0];
+
     /// <summary>The same with one zone changed.</summary>
     internal Plan With(Zone zone, Func<ZonePlan, ZonePlan> change) => this with { Zones = Zones.SetItem(zone, change(Zones[zone])) };
 }

@@ -37,7 +37,7 @@ internal static class WholeHead
             .Where(p => p.Item2 is not null);
 
     private static PanelPaint At(PanelPaint paint, double startCm) =>
-        paint with { StartCm = Math.Clamp(startCm, 0, 75), StartShare = null, SpreadCm = 0 };
+        paint with { StartCm = Math.Clamp(startCm, 0, PanelPaint.MostStartCm), StartShare = null, SpreadCm = 0 };
 
     private static Plan Each(Plan plan, IEnumerable<(Panel Panel, PanelPaint Paint)> painted, Func<Panel, PanelPaint, PanelPaint?> change) =>
         painted.Aggregate(plan, (p, x) => Applying.Each(p, [x.Panel.Key.ToString()], _ => change(x.Panel, x.Paint)));
@@ -60,11 +60,7 @@ internal static class WholeHead
     }
 
     private static Plan Shift(Plan plan, Func<Zone, bool> which, double byCm, Cutting cutting) =>
-        Each(plan, Painted(plan, cutting, which), (panel, paint) => (paint with
-        {
-            StartCm = Math.Clamp((paint.StartShare is { } share ? share * panel.LengthCm : paint.StartCm) + byCm, 0, 75),
-            StartShare = null,
-        }));
+        Each(plan, Painted(plan, cutting, which), (panel, paint) => paint.Lowered(byCm, panel.LengthCm));
 
     private static Plan Matched(Plan plan, Side from, Cutting cutting)
     {

@@ -149,6 +149,44 @@ public sealed class FixesTests
     }
 
     [Fact]
+    public void Where_every_formula_is_a_deposit_fixes_are_looked_for_all_the_same()
+    {
+        var (looks, cutting) = Given.Looks(OldLight);
+        var head = After(
+            PlannedHead.Of(looks, cutting, Plan.Fresh()),
+            cutting,
+            [
+                new SetFormula(new Formula("A", Lightener.Clay, 30, 30, DepositLevel: 3)), new SetWish(new Wish(LightShareHigh: 0.3)),
+                .. ZoneFacts.All.Where(z => z != Zone.Nape && !ZoneFacts.IsFaceFrame(z)).Select(z => new PaintZone(z, Shapes.In(new PanelPaint(), Shape.Reverse))),
+            ]);
+        Assert.True(head.Findings.Count >= 3);
+        Assert.All(head.Findings, f => Assert.True(Fixes.For(f, head, cutting) is null or { Label.Length: > 0 }));
+    }
+
+    [Fact]
+    public void The_first_formula_that_lightens_is_taken_where_none_is_named()
+    {
+        var head = Given.Bare.Apply(
+            new SetFormula(new Formula("A", Lightener.Clay, 10, 30, DepositLevel: 3)), new SetFormula(new Formula("B", Lightener.Clay, 30, 40)), new SetShape(["crown/0/0"], Shape.V));
+        Assert.Equal("B", head.Plan.Zones[Zone.Crown].Paint["crown/0/0"].Formula);
+        var fix = Fixes.For(head.Findings.First(f => f.Kind == FindingKind.FrontNotBrighter), head, Given.Cutting)!;
+        Assert.Equal("B", Assert.IsType<PaintPanels>(fix.Edit).Paint.Formula);
+    }
+
+    [Fact]
+    public void A_finding_keeps_its_name_when_it_spreads_and_two_of_a_kind_have_two()
+    {
+        PlannedHead Dry(params Zone[] zones) => Given.Bare.Apply(
+        [
+            new SetFormula(new Formula("A", Lightener.Powder, 20, 45)), new SetFormula(new Formula("B", Lightener.Powder, 30, 45)), new SetWish(new Wish(EndsLevel: 9)),
+            .. zones.Select(z => (PlanEdit)new PaintZone(z, Soft)), new PaintZone(Zone.Nape, Soft with { Formula = "B" }),
+        ]);
+        string[] Ids(PlannedHead head) => head.Findings.Where(f => f.Kind == FindingKind.DriesFirst).Select(f => f.Id).Order().ToArray();
+        Assert.Equal(2, Ids(Dry(Zone.Crown)).Distinct().Count());
+        Assert.Equal(Ids(Dry(Zone.Crown)), Ids(Dry(Zone.Crown, Zone.UpperBack)));
+    }
+
+    [Fact]
     public void The_smallest_change_that_mends_is_offered()
     {
         var (head, finding, cutting) = Flawed(FindingKind.Stripes);
