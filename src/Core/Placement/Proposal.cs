@@ -18,6 +18,7 @@ public sealed record Unmet(string Wish, double Wanted, double Reached, string Un
 /// <param name="Edit">The plan as one edit.</param>
 /// <param name="Head">The plan on her head, judged in full.</param>
 /// <param name="Outcome">What comes out.</param>
+/// <param name="LookedUp">What the search took it for: sums over every second strand.</param>
 /// <param name="Distance">How far from the wanted look: less is nearer.</param>
 /// <param name="Score">The objective it was found by.</param>
 /// <param name="Unmet">Wishes it does not meet, and why.</param>
@@ -28,6 +29,7 @@ public sealed record Proposal(
     Together Edit,
     PlannedHead Head,
     Outcome Outcome,
+    Outcome LookedUp,
     double Distance,
     double Score,
     IReadOnlyList<Unmet> Unmet,

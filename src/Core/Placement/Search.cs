@@ -69,7 +69,7 @@ public sealed class Search
 
         Share(table, found);
         var bare = Judge(table, new int[tried.Groups.Count]);
-        var made = found.Select(f => Make(f.Strength, f.Chosen, bare)).ToArray();
+        var made = found.Select(f => Make(f.Strength, f.Chosen, Judge(table, f.Chosen), bare)).ToArray();
         told?.Invoke(new Progress(1, evaluations, made.Min(p => p.Distance)));
         return made.Select((p, i) => p with { GivesUp = Words.GivesUp(p, made.Where((_, j) => j != i).ToArray()) }).ToArray();
     }
@@ -234,7 +234,7 @@ public sealed class Search
         return (best, least);
     }
 
-    private Proposal Make(Strength strength, int[] chosen, in Outcome bare)
+    private Proposal Make(Strength strength, int[] chosen, in Outcome lookedUp, in Outcome bare)
     {
         var settings = chosen.SelectMany((c, g) => tried.Groups[g].Zones.Select(z => (Zone: z, Setting: tried.Groups[g].Settings[c]))).ToArray();
         var used = settings.Where(s => s.Setting.Paint is not null).SelectMany(s => s.Setting.Paint!.Coats()).Select(c => c.Formula).Distinct().Order(StringComparer.Ordinal).ToArray();
@@ -248,7 +248,7 @@ public sealed class Search
         var head = PlannedHead.Of(looks, cutting, applied.Succeeded ? applied.Plan : throw new InvalidOperationException(applied.Problems[0].Message));
         var outcome = Proposal.OutcomeOf(head);
         return new Proposal(
-            strength, Words.Of(strength), edit, head, outcome, Aim.Distance(outcome, plan.Wish), Aim.Score(outcome, plan.Wish, strength),
+            strength, Words.Of(strength), edit, head, outcome, lookedUp, Aim.Distance(outcome, plan.Wish), Aim.Score(outcome, plan.Wish, strength),
             Words.Unmet(head, strength, outcome, bare), []);
     }
 }
