@@ -1,0 +1,136 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Lift;
+using Wendro.Core.Paint;
+using Wendro.Core.Plans;
+
+namespace Wendro.Core.Tests.Plans;
+
+/// <summary>What an artist says in one sentence does what it says, and nothing else.</summary>
+public sealed class WholeHeadTests
+{
+    private static readonly PanelPaint Soft = new(Shape.V, 7, 6, 5, 5, 8);
+    private static readonly HairProfile Grown = HairProfile.Usual with { History = [new(0, 8, BandState.Natural, 5), new(8, 34, BandState.Lightened, 8.5, 0.5)] };
+
+    private static PlannedHead Whole(PanelPaint? paint = null) => Given.Bare.Apply([.. ZoneFacts.All.Select(z => new PaintZone(z, paint ?? Soft))]);
+
+    private static IEnumerable<PlannedPanel> In(PlannedHead head, params Zone[] zones) => head.Panels.Where(p => p.Coats.Count > 0 && zones.Contains(p.Panel.Key.Zone));
+
+    private static double Start(PlannedHead head, params Zone[] zones) => In(head, zones).Average(p => p.Painted!.StartCm);
+
+    [Fact]
+    public void Taper_runs_from_the_front_to_the_back()
+    {
+        var head = Whole().Apply(new Taper(4, 12));
+        var byPlace = head.Panels.OrderByDescending(p => p.Panel.Centre.Map.Y).Select(p => p.Painted!.StartCm).ToArray();
+        Assert.Equal((4, 12), (byPlace[0], byPlace[^1]));
+        Assert.Equal(byPlace.Order(), byPlace);
+    }
+
+    [Fact]
+    public void Alternate_panels_differ_from_every_neighbour_in_row_and_column()
+    {
+        var keys = In(Whole(), Zone.UpperBack).Select(p => p.Panel.Key.ToString()).ToArray();
+        var head = Whole().Apply(new AlternatePanels(keys, 5, 9));
+        Assert.All(In(head, Zone.UpperBack), p => Assert.Equal((p.Panel.Key.Row + p.Panel.Key.Column) % 2 == 0 ? 5 : 9, p.Painted!.StartCm));
+        Assert.All(In(head, Zone.Crown), p => Assert.Equal(7, p.Painted!.StartCm));
+    }
+
+    [Fact]
+    public void The_face_frame_is_raised_and_the_crown_dropped_by_so_much()
+    {
+        var head = Whole().Apply(new RaiseFaceFrame(2), new DropCrown(3));
+        Assert.Equal(5, Start(head, Zone.FaceFrameLeft, Zone.FaceFrameRight), 1e-9);
+        Assert.Equal(10, Start(head, Zone.Crown), 1e-9);
+        Assert.Equal(7, Start(head, Zone.UpperBack), 1e-9);
+
+        // Nothing starts in front of the scalp; a share of the length is made centimetres of it.
+        Assert.Equal(0, Start(Whole().Apply(new RaiseFaceFrame(20)), Zone.FaceFrameLeft));
+        var shared = Whole(Soft with { StartShare = 0.3 });
+        Assert.All(In(shared.Apply(new DropCrown(1)), Zone.Crown), p => Assert.Equal(0.3 * p.Panel.LengthCm + 1, p.Painted!.StartCm, 1e-9));
+    }
+
+    [Fact]
+    public void One_side_of_the_part_is_painted_as_the_other_and_the_rest_stays()
+    {
+        var head = Whole().Apply(new PaintZone(Zone.TopLeft, Soft with { StartCm = 4, Shape = Shape.U }), new MatchPart(Side.Left));
+        Assert.All(In(head, Zone.TopRight), p => Assert.Equal((4, Shape.U), (p.Painted!.StartCm, p.Painted.Paint.Shape)));
+        Assert.Equal(7, Start(head, Zone.SideRight));
+        Assert.DoesNotContain(head.Findings, f => f.Kind == FindingKind.PartMismatch);
+    }
+
+    [Fact]
+    public void The_hairline_is_cut_thinner_and_keeps_its_paint()
+    {
+        var head = Whole().Apply(new ThinHairline(5));
+        Assert.All(ZoneFacts.All, z => Assert.Equal(ZoneFacts.IsHairline(z), head.Plan.Zones[z].Sections.ThicknessMm == 5));
+        Assert.True(In(head, Zone.FaceFrameLeft).Count() > In(Whole(), Zone.FaceFrameLeft).Count());
+        Assert.All(head.Panels, p => Assert.NotEmpty(p.Coats));
+    }
+
+    private static (PlannedHead Before, PlannedHead After, Cutting Cutting) OnGrown(PlanEdit move)
+    {
+        var (looks, cutting) = Given.Looks(Grown);
+        var before = PlannedHead.Of(looks, cutting, Plan.Fresh());
+        foreach (var zone in ZoneFacts.All)
+        {
+            before = before.After(before.Plan.Apply(new PaintZone(zone, Soft), cutting).Plan, looks, cutting);
+        }
+
+        var applied = before.Plan.Apply(move, cutting);
+        Assert.Empty(applied.Problems);
+        return (before, before.After(applied.Plan, looks, cutting), cutting);
+    }
+
+    [Fact]
+    public void As_many_pieces_are_followed_as_were_light_and_they_begin_above_them()
+    {
+        var (before, after, _) = OnGrown(new FollowOldPieces());
+        Assert.Equal(0.5, In(after, [.. ZoneFacts.All]).Count() / (double)In(before, [.. ZoneFacts.All]).Count(), 0.01);
+        Assert.All(In(after, [.. ZoneFacts.All]), p => Assert.True(p.Painted!.StartCm < 8));
+    }
+
+    [Fact]
+    public void Only_the_regrowth_is_touched_up_and_deposits_are_left_alone()
+    {
+        var (before, after, cutting) = OnGrown(new TouchUpRegrowth());
+        Assert.Contains(before.AllFindings, f => f.Kind == FindingKind.Overlap);
+        Assert.DoesNotContain(after.AllFindings, f => f.Kind == FindingKind.Overlap);
+        Assert.All(In(after, [.. ZoneFacts.All]), p => Assert.Equal(9, p.Painted!.EndsAtCm, 1e-9));
+
+        var keys = before.Panels.Take(3).Select(p => p.Panel.Key.ToString()).ToArray();
+        var deposit = Shapes.In(new PanelPaint(Formula: "B"), Shape.Reverse) with { BandCm = 20 };
+        var plan = before.Plan.Apply(new SetFormula(new Formula("B", Lightener.Clay, 10, 30, DepositLevel: 4)), cutting).Plan;
+        plan = plan.Apply(new AddCoat(keys, deposit), cutting).Plan.Apply(new TouchUpRegrowth(), cutting).Plan;
+        Assert.All(keys, k => Assert.Equal(deposit, plan.Zones[PanelKey.Parse(k)!.Value.Zone].Paint[k].Next));
+    }
+
+    [Fact]
+    public void Without_old_light_there_is_nothing_to_follow()
+    {
+        Assert.NotEmpty(Whole().Plan.Apply(new FollowOldPieces(), Given.Cutting).Problems);
+        Assert.NotEmpty(Whole().Plan.Apply(new TouchUpRegrowth(), Given.Cutting).Problems);
+    }
+
+    [Fact]
+    public void What_is_left_out_is_not_moved()
+    {
+        var head = Whole().Apply(new ExcludeZone(Zone.Crown, "a scar"), new DropCrown(3), new Taper(4, 12), new IncludeZone(Zone.Crown));
+        Assert.Equal(7, Start(head, Zone.Crown));
+    }
+
+    [Fact]
+    public void Every_move_lays_product_and_a_safety_stop_stops_it()
+    {
+        PlanEdit[] moves =
+        [
+            new Taper(4, 12), new MatchPart(Side.Left), new RaiseFaceFrame(1), new DropCrown(1), new FollowOldPieces(), new TouchUpRegrowth(),
+            new AlternatePanels(["crown/0/0"], 4, 8), new AddCoat(["crown/0/0"], Soft), new SwapCoats(["crown/0/0"], 0), new SetBand(["crown/0/0"], 5),
+            new SetStrokes(["crown/0/0"], 3), new SetHandling(["crown/0/0"], Pressure.Firm),
+        ];
+        Assert.All(moves, m => Assert.True(Stopped.Paints(m), m.GetType().Name));
+        PlanEdit[] free = [new TakeCoat(["crown/0/0"], 1), new ThinHairline(6), new SetLimits(Limits.Usual), new Dismiss("WeakSide", Severity.Caution, "so"), new Heed("WeakSide")];
+        Assert.All(free, m => Assert.False(Stopped.Paints(m), m.GetType().Name));
+    }
+}
