@@ -10,17 +10,33 @@ namespace Wendro.Core.Blend;
 /// <param name="Effect">How much of the measure it accounts for: share of the light seen, or levels above or below the rest.</param>
 public sealed record Share(PanelKey Panel, Zone Zone, double Effect);
 
+/// <summary>What the card holds against what she wants.</summary>
+public enum CardMeasure { Ends, Light, Face, Softness, Balance, Regrowth }
+
 /// <summary>One measure against what she wants.</summary>
-/// <param name="Measure">ends, light, face, softness, balance or regrowth.</param>
-/// <param name="Met">Whether it is what she wants.</param>
+/// <param name="Measure">Which.</param>
+/// <param name="Value">What comes out; null where there is nothing to measure.</param>
+/// <param name="Low">Least that she wants.</param>
+/// <param name="High">Most that she wants.</param>
 /// <param name="Thank">Panels that help it most.</param>
 /// <param name="Blame">Panels that hurt it most.</param>
-public sealed record CardLine(string Measure, bool Met, IReadOnlyList<Share> Thank, IReadOnlyList<Share> Blame);
+public sealed record CardLine(CardMeasure Measure, double? Value, double Low, double High, IReadOnlyList<Share> Thank, IReadOnlyList<Share> Blame)
+{
+    /// <summary>Whether it is what she wants.</summary>
+    public bool Met => Value is { } value && value >= Low && value <= High;
+}
 
 /// <summary>The measures in one glance, with which panels to thank or blame.</summary>
 public static class BlendCard
 {
+    /// <summary>How far from the wanted level ends may be, levels. Model assumption.</summary>
+    public const double EndsWithin = 0.3;
+
+    /// <summary>A face frame this much above the rest is bright enough for anybody, levels.</summary>
+    private const double MostFace = 6;
+
     private const int Most = 4;
+    private const int FewSamples = 30;
 
     /// <summary>The card of a planned head.</summary>
     /// <param name="panels">All panels.</param>
@@ -39,44 +55,49 @@ public static class BlendCard
         ArgumentNullException.ThrowIfNull(head);
         var sums = panels.Select((p, i) => PanelSums.Of(p, map.StrandsOf[i], map, down, levels, head)).ToArray();
         var (m, wish) = (head.Measures, head.Wish);
-        var light = (double)Math.Max(1, sums.Sum(s => s.Light));
         var mean = sums.Sum(s => s.Levels) / Math.Max(1, sums.Sum(s => s.Samples));
 
-        // Where there is too little, thanks go to what brings it; where there is too much, the same panels are to blame.
-        var tooLight = m.LightShare > wish.LightShareHigh;
-        var bright = Pick(sums, s => s.Light / light, s => s.Light > 0);
-        var bare = Pick(sums, s => -s.SeenShare, s => s.Light == 0 && s.SeenShare > 0.002);
-        var ends = Pick(sums, s => s.EndsMean - wish.EndsLevel, s => s.EndsSamples > 30);
-        var weak = Pick(sums, s => -Math.Abs(s.EndsMean - wish.EndsLevel), s => s.EndsSamples > 30 && Math.Abs(s.EndsMean - wish.EndsLevel) > 0.3);
-        var frame = sums.Where(s => ZoneFacts.IsFaceFrame(s.Key.Zone)).ToArray();
-        var rest = sums.Where(s => !ZoneFacts.IsFaceFrame(s.Key.Zone)).ToArray();
-        var steep = m.SteepestZone is { } zone ? sums.Where(s => s.Key.Zone == zone && s.Painted).ToArray() : [];
-        return
-        [
-            new("ends", m.EndsLevel is { } e && Math.Abs(e - wish.EndsLevel) <= 0.5, ends, weak),
-            new(
-                "light",
-                m.LightShare >= wish.LightShareLow && !tooLight,
-                tooLight ? bare : bright,
-                tooLight ? bright : m.LightShare < wish.LightShareLow ? bare : []),
-            new(
-                "face",
-                m.FaceFrameLift >= wish.FaceFrameLift - 0.05,
-                Pick(frame, s => s.Mean - mean, s => s.Mean > mean && s.FrontSamples > 0),
-                [.. Pick(frame, s => s.Mean - mean, s => s.Mean <= mean && s.FrontSamples > 0, -1), .. m.FaceFrameLift < wish.FaceFrameLift ? Pick(rest, s => s.FrontLight / light, s => s.FrontLight > 0).Take(2) : []]),
-            new("softness", m.RootSoftness <= wish.RootSoftness, Pick(sums, s => s.Blur, s => s.Painted && !steep.Contains(s)), Pick(steep, s => -s.Blur, _ => m.RootSoftness > wish.RootSoftness)),
-            new(
-                "balance",
-                Math.Abs(m.Balance) <= head.Limits.SideLevels,
-                [],
-                Math.Abs(m.Balance) <= head.Limits.SideLevels ? [] : Pick(sums.Where(s => s.IsLeft == m.Balance > 0).ToArray(), s => s.Light / light, s => s.Light > 0)),
-            new("regrowth", m.RegrowthWeeks >= weeksBetween - head.Limits.RegrowthWeeks, [], m.RegrowthWeeks >= weeksBetween - head.Limits.RegrowthWeeks ? [] : Pick(steep, s => -s.Blur, _ => true)),
-        ];
+        var lines = new CardLine[]
+        {
+            new(CardMeasure.Ends, m.EndsLevel, wish.EndsLevel - EndsWithin, wish.EndsLevel + EndsWithin, [], []),
+            new(CardMeasure.Light, m.LightShare, wish.LightShareLow, wish.LightShareHigh, [], []),
+            new(CardMeasure.Face, m.FaceFrameLift, wish.FaceFrameLift - BrightnessFindings.FaceFrameSlack, MostFace, [], []),
+            new(CardMeasure.Softness, m.RootSoftness, 0, wish.RootSoftness, [], []),
+            new(CardMeasure.Balance, m.Balance, -head.Limits.SideLevels, head.Limits.SideLevels, [], []),
+            new(CardMeasure.Regrowth, m.RegrowthWeeks, weeksBetween - head.Limits.RegrowthWeeks, Regrowth.MostWeeks, [], []),
+        };
+        return lines.Select(l => l with { Thank = Thanks(l, sums, m, wish, mean), Blame = l.Met ? [] : Blames(l, sums, m, wish, mean) }).ToArray();
     }
 
-    private static Share[] Pick(IReadOnlyList<PanelSums> sums, Func<PanelSums, double> by, Func<PanelSums, bool> which, int sign = 1) => sums
+    private static Share[] Thanks(CardLine line, PanelSums[] sums, Measures m, Wish wish, double mean) => line.Measure switch
+    {
+        CardMeasure.Ends => Pick(sums, s => -Math.Abs(s.EndsMean - wish.EndsLevel), s => s.EndsSamples > FewSamples && Math.Abs(s.EndsMean - wish.EndsLevel) <= EndsWithin),
+
+        // Where there is too little light, thanks go to what brings it; where there is too much, to what has none.
+        CardMeasure.Light => line.Value > line.High ? Dark(sums) : Bright(sums),
+        CardMeasure.Face => Pick(Frame(sums), s => s.Mean - mean, s => s.FrontSamples > 0 && s.Mean > mean),
+        CardMeasure.Softness => Pick(sums, s => s.Blur, s => s.Painted && s.Key.Zone != m.SteepestZone),
+        _ => [],
+    };
+
+    private static Share[] Blames(CardLine line, PanelSums[] sums, Measures m, Wish wish, double mean) => line.Measure switch
+    {
+        CardMeasure.Ends => Pick(sums, s => Math.Abs(s.EndsMean - wish.EndsLevel), s => s.EndsSamples > FewSamples && Math.Abs(s.EndsMean - wish.EndsLevel) > EndsWithin),
+        CardMeasure.Light => line.Value > line.High ? Bright(sums) : Dark(sums),
+        CardMeasure.Face => [.. Pick(Frame(sums), s => mean - s.Mean, s => s.FrontSamples > 0 && s.Mean <= mean), .. Pick(sums, s => s.FrontLight, s => !ZoneFacts.IsFaceFrame(s.Key.Zone) && s.FrontLight > 0).Take(2)],
+        CardMeasure.Balance => Pick(sums, s => s.Light, s => s.Light > 0 && s.IsLeft == m.Balance > 0),
+        _ => Pick(sums, s => -s.Blur, s => s.Painted && s.Key.Zone == m.SteepestZone),
+    };
+
+    private static IEnumerable<PanelSums> Frame(PanelSums[] sums) => sums.Where(s => ZoneFacts.IsFaceFrame(s.Key.Zone));
+
+    private static Share[] Bright(PanelSums[] sums) => Pick(sums, s => s.Light / (double)Math.Max(1, sums.Sum(x => x.Light)), s => s.Light > 0);
+
+    private static Share[] Dark(PanelSums[] sums) => Pick(sums, s => s.SeenShare, s => s.Light == 0 && s.SeenShare > 0.002);
+
+    private static Share[] Pick(IEnumerable<PanelSums> sums, Func<PanelSums, double> by, Func<PanelSums, bool> which) => sums
         .Where(which)
-        .OrderByDescending(s => sign * by(s)).ThenBy(s => s.Key.ToString(), StringComparer.Ordinal)
+        .OrderByDescending(by).ThenBy(s => s.Key.ToString(), StringComparer.Ordinal)
         .Take(Most)
         .Select(s => new Share(s.Key, s.Key.Zone, by(s)))
         .ToArray();

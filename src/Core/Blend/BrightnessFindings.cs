@@ -6,7 +6,8 @@ namespace Wendro.Core.Blend;
 /// <summary>Where brightness and depth lie: front, nape, sides, and whether any depth is left.</summary>
 internal static class BrightnessFindings
 {
-    private const double FaceFrameSlack = 0.05;
+    /// <summary>A face frame this little short of the wish counts as met, levels. Model assumption.</summary>
+    public const double FaceFrameSlack = 0.05;
 
     /// <summary>More light than she wants by this share is a caution, by twice as much an alarm. Model assumption.</summary>
     private const double TooLight = 0.1;

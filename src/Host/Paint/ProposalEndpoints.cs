@@ -6,11 +6,10 @@ using Wendro.Store;
 namespace Wendro.Host.Paint;
 
 /// <summary>A line of the blend card.</summary>
-internal sealed record CardLineView(string Measure, bool Met, IReadOnlyList<string> Thank, IReadOnlyList<string> Blame, string Words);
+internal sealed record CardLineView(CardMeasure Measure, double? Value, double Low, double High, bool Met, IReadOnlyList<string> Thank, IReadOnlyList<string> Blame, string Words);
 
 /// <summary>The blend card: what she wants against what comes out, and when it has to be done again.</summary>
-internal sealed record CardView(
-    IReadOnlyList<CardLineView> Lines, Wish Wish, MeasuresView Measures, double WeeksBetween, int Panels, double Minutes);
+internal sealed record CardView(IReadOnlyList<CardLineView> Lines, double WeeksBetween, int Panels, double Minutes);
 
 /// <summary>From look to placement, and the blend card.</summary>
 internal static class ProposalEndpoints
@@ -58,9 +57,7 @@ internal static class ProposalEndpoints
         var weeks = at.Visit.Consultation.WeeksBetween;
         return new(
             at.Head.Card(weeks).Select(l => new CardLineView(
-                l.Measure, l.Met, l.Thank.Select(t => t.Panel.ToString()).ToArray(), l.Blame.Select(b => b.Panel.ToString()).ToArray(), Words(l))).ToArray(),
-            at.Stored.Plan.Wish,
-            MeasuresView.Of(at.Head.Measures),
+                l.Measure, l.Value, l.Low, l.High, l.Met, l.Thank.Select(t => t.Panel.ToString()).ToArray(), l.Blame.Select(b => b.Panel.ToString()).ToArray(), Words(l))).ToArray(),
             weeks,
             at.Head.Panels.Count(p => p.Coats.Count > 0),
             at.Head.Minutes);

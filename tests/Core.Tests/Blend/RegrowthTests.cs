@@ -67,14 +67,16 @@ public sealed class RegrowthTests
         var head = Given.Bare.Apply(
             new PaintZone(Zone.TopRight, new PanelPaint(Shape.Full, 2, 0, 0, 40, 40)), new PaintZone(Zone.TopLeft, new PanelPaint(SpreadCm: 1)));
         var card = head.Card(8);
-        Assert.Equal(["ends", "light", "face", "softness", "balance", "regrowth"], card.Select(l => l.Measure));
+        Assert.Equal(Enum.GetValues<CardMeasure>(), card.Select(l => l.Measure));
         Assert.All(card.SelectMany(l => l.Thank.Concat(l.Blame)), s => Assert.NotNull(head.PanelOf(s.Panel)));
-        var face = card.Single(l => l.Measure == "face");
+        var face = card.Single(l => l.Measure == CardMeasure.Face);
         Assert.False(face.Met);
         Assert.Contains(face.Blame, b => ZoneFacts.IsFaceFrame(b.Zone));
-        var soft = card.Single(l => l.Measure == "softness");
+        var soft = card.Single(l => l.Measure == CardMeasure.Softness);
         Assert.False(soft.Met);
         Assert.All(soft.Blame, b => Assert.Equal(head.Measures.SteepestZone, b.Zone));
-        Assert.All(card.Single(l => l.Measure == "light").Thank, t => Assert.True(t.Effect > 0));
+        Assert.All(card.Where(l => l.Met), l => Assert.Empty(l.Blame));
+        Assert.All(card, l => Assert.Equal(l.Value >= l.Low && l.Value <= l.High, l.Met));
+        Assert.All(card.Single(l => l.Measure == CardMeasure.Light).Thank, t => Assert.True(t.Effect > 0));
     }
 }

@@ -732,16 +732,22 @@ export interface components {
             developerParts: number;
         };
         CardLineView: {
-            measure: string;
+            measure: components["schemas"]["CardMeasure"];
+            /** Format: double */
+            value: null | number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
             met: boolean;
             thank: string[];
             blame: string[];
             words: string;
         };
+        /** @enum {unknown} */
+        CardMeasure: "ends" | "light" | "face" | "softness" | "balance" | "regrowth";
         CardView: {
             lines: components["schemas"]["CardLineView"][];
-            wish: components["schemas"]["Wish"];
-            measures: components["schemas"]["MeasuresView"];
             /** Format: double */
             weeksBetween: number;
             /** Format: int32 */

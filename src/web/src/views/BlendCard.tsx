@@ -10,15 +10,13 @@ interface Props {
 
 interface Bar {
   name: string;
-  low: number;
-  high: number;
+  /** Its line of the card, which says what she wants. */
+  line: Schemas["CardMeasure"];
   from: number;
   to: number;
   value: number | null;
   text: string;
   where?: string;
-  /** Its line of the card. */
-  line: string;
 }
 
 /** The measures against what she wants, in one glance; a tap shows which panels to thank or blame. */
@@ -26,14 +24,11 @@ export function BlendCard({ plan, card, onLight }: Props) {
   const [open, setOpen] = useState<string>();
   const m = plan.measures;
   const w = plan.plan.wish;
-  const natural = plan.hair.naturalLevel;
   const bars: Bar[] = [
     {
       name: "Ends level",
       line: "ends",
-      low: w.endsLevel - 0.3,
-      high: w.endsLevel + 0.3,
-      from: Math.min(natural, w.endsLevel - 2),
+      from: Math.min(plan.hair.naturalLevel, w.endsLevel - 2),
       to: 10,
       value: m.endsLevel,
       text: m.endsLevel === null ? "–" : m.endsLevel.toFixed(1),
@@ -41,8 +36,6 @@ export function BlendCard({ plan, card, onLight }: Props) {
     {
       name: "Light share",
       line: "light",
-      low: w.lightShareLow,
-      high: w.lightShareHigh,
       from: 0,
       to: 1,
       value: m.lightShare,
@@ -51,8 +44,6 @@ export function BlendCard({ plan, card, onLight }: Props) {
     {
       name: "Face frame",
       line: "face",
-      low: w.faceFrameLift - 0.05,
-      high: w.faceFrameLift + 2,
       from: -1,
       to: 3,
       value: m.faceFrameLift,
@@ -61,8 +52,6 @@ export function BlendCard({ plan, card, onLight }: Props) {
     {
       name: "Root softness",
       line: "softness",
-      low: 0,
-      high: w.rootSoftness,
       from: 0,
       to: Math.max(2, w.rootSoftness + 0.5),
       value: m.rootSoftness,
@@ -72,8 +61,6 @@ export function BlendCard({ plan, card, onLight }: Props) {
     {
       name: "Left = right",
       line: "balance",
-      low: -0.3,
-      high: 0.3,
       from: -1.5,
       to: 1.5,
       value: m.balance,
@@ -82,8 +69,6 @@ export function BlendCard({ plan, card, onLight }: Props) {
     {
       name: "Regrowth shows",
       line: "regrowth",
-      low: card?.weeksBetween ?? 8,
-      high: 40,
       from: 0,
       to: 40,
       value: m.regrowthWeeks,
@@ -93,9 +78,9 @@ export function BlendCard({ plan, card, onLight }: Props) {
   return (
     <dl className="measures">
       {bars.map((b) => {
-        const outside = b.value === null || b.value < b.low || b.value > b.high;
         const x = (v: number) => `${Math.min(100, Math.max(0, ((v - b.from) / (b.to - b.from)) * 100))}%`;
         const line = card?.lines.find((l) => l.measure === b.line);
+        const outside = line !== undefined && (b.value === null || b.value < line.low || b.value > line.high);
         const panels = outside && line?.blame.length ? line.blame : (line?.thank ?? []);
         return (
           <div key={b.name} className={outside ? "outside" : undefined}>
@@ -120,7 +105,12 @@ export function BlendCard({ plan, card, onLight }: Props) {
             </dt>
             <dd>
               <span className="bar" aria-hidden="true">
-                <span className="band" style={{ left: x(b.low), right: `calc(100% - ${x(b.high)})` }} />
+                {line && (
+                  <span
+                    className="band"
+                    style={{ left: x(line.low), right: `calc(100% - ${x(line.high)})` }}
+                  />
+                )}
                 {b.value !== null && <span className="mark" style={{ left: x(b.value) }} />}
               </span>
               <output aria-label={b.name}>
