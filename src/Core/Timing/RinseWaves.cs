@@ -1,6 +1,8 @@
 namespace Wendro.Core.Timing;
 
 /// <summary>When something may be rinsed: from one minute to another, both counted in.</summary>
+/// <param name="From">Minute, 0 or more.</param>
+/// <param name="To">Minute, no sooner.</param>
 public readonly record struct RinseWindow(double From, double To);
 
 /// <summary>The fewest moments that lie in every window: each wave an instant.</summary>

@@ -8,14 +8,10 @@ namespace Wendro.Core.Tone;
 /// </summary>
 public static class Deposit
 {
-    /// <summary>Time in which hair takes up all but a third, minutes. Model assumption.</summary>
-    public const double UptakeMinutes = 8;
-
-    /// <summary>Share taken up after some minutes, 0..1.</summary>
+    /// <summary>Share taken up after some minutes, 0..1: as a toner on damp hair, never more than all of it.</summary>
     /// <param name="minutes">Minutes on the hair.</param>
     /// <param name="porosity">How readily it takes product up.</param>
-    public static double Uptake(double minutes, Porosity porosity) =>
-        Math.Min(1, (1 - Math.Exp(-minutes / UptakeMinutes)) * porosity switch { Porosity.Low => 0.8, Porosity.High => 1.3, _ => 1 });
+    public static double Uptake(double minutes, Porosity porosity) => Math.Min(1, Toner.Uptake(minutes, porosity, Dryness.Damp));
 
     /// <summary>How far a level changes, levels, 0 or less.</summary>
     /// <param name="level">The hair's level.</param>

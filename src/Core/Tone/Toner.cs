@@ -32,6 +32,9 @@ public sealed record Toned(double Neutralised, string Remaining, string Hex, Okl
 /// </summary>
 public static class Toner
 {
+    /// <summary>Time in which hair takes up all but a third, minutes. Model assumption.</summary>
+    public const double UptakeMinutes = 8;
+
     /// <summary>Share of chroma left below which hair counts as neutral.</summary>
     private const double NeutralBelow = 0.025;
 
@@ -54,7 +57,7 @@ public static class Toner
 
     /// <summary>Share of it taken up after some minutes; above 1 on porous, dry hair.</summary>
     public static double Uptake(double minutes, Porosity porosity, Dryness dryness) =>
-        (1 - Math.Exp(-minutes / Deposit.UptakeMinutes))
+        (1 - Math.Exp(-minutes / UptakeMinutes))
         * porosity switch { Porosity.Low => 0.8, Porosity.High => 1.3, _ => 1 }
         * dryness switch { Dryness.Soaked => 0.6, Dryness.Dry => 1.05, _ => 1 };
 

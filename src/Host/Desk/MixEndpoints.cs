@@ -23,9 +23,6 @@ internal sealed record DeveloperAnswer(IReadOnlyList<DeveloperPartView> Parts, d
 /// <summary>How much lightener and developer make so many grams?</summary>
 internal sealed record BatchQuestion(double Grams, double LightenerParts, double DeveloperParts);
 
-/// <summary>Lightener and developer, g.</summary>
-internal sealed record BatchAnswer(double LightenerGrams, double DeveloperGrams);
-
 /// <summary>Too much of one part was poured: what restores the ratio?</summary>
 /// <param name="LightenerParts">Parts of lightener, above 0.</param>
 /// <param name="DeveloperParts">Parts of developer, above 0.</param>
@@ -34,9 +31,6 @@ internal sealed record BatchAnswer(double LightenerGrams, double DeveloperGrams)
 /// <param name="BowlGrams">What the bowl holds in all, g; null where nobody minds.</param>
 internal sealed record RescueQuestion(
     double LightenerParts, double DeveloperParts, double LightenerGrams, double DeveloperGrams, double? BowlGrams = null);
-
-/// <summary>What to add, what that makes, whether the bowl holds it, and parts of developer to one of lightener as it is now.</summary>
-internal sealed record RescueAnswer(double AddLightenerGrams, double AddDeveloperGrams, double TotalGrams, bool Fits, double RatioNow);
 
 /// <summary>What comes of a toner?</summary>
 /// <param name="Level">The hair's level, 1..10.</param>
@@ -52,11 +46,8 @@ internal sealed record ToneQuestion(
 /// <summary>Share of the undertone's chroma taken away, what is left in a word, the colour.</summary>
 internal sealed record ToneAnswer(double Neutralised, string Remaining, string Hex, double Lightness, double Chroma, double Hue);
 
-/// <summary>From one minute to another, both counted in.</summary>
-internal sealed record WindowView(double From, double To);
-
 /// <summary>When may what be rinsed?</summary>
-internal sealed record RinseQuestion(IReadOnlyList<WindowView> Windows);
+internal sealed record RinseQuestion(IReadOnlyList<RinseWindow> Windows);
 
 /// <summary>The fewest moments that meet every window.</summary>
 internal sealed record RinseAnswer(IReadOnlyList<double> Waves);
@@ -92,18 +83,17 @@ internal static class MixEndpoints
             return new(parts.Select(p => new DeveloperPartView(p.Volume.Value, p.Grams)).ToArray(), Developer.VolumeOf(parts));
         });
 
-        Sum<BatchQuestion, BatchAnswer>(desk, "/batch", "Lightener and developer for so many grams", q =>
+        Sum<BatchQuestion, Bowl>(desk, "/batch", "Lightener and developer for so many grams", q =>
         {
             var problems = new List<Problem>();
             Above(problems, "grams", q.Grams, "g");
             Above(problems, "lightenerParts", q.LightenerParts, "parts");
             Above(problems, "developerParts", q.DeveloperParts, "parts");
             Refuse(problems);
-            var bowl = new Ratio(q.LightenerParts, q.DeveloperParts).Of(q.Grams);
-            return new(bowl.LightenerGrams, bowl.DeveloperGrams);
+            return new Ratio(q.LightenerParts, q.DeveloperParts).Of(q.Grams);
         });
 
-        Sum<RescueQuestion, RescueAnswer>(desk, "/rescue", "What restores the ratio after too much was poured", q =>
+        Sum<RescueQuestion, Rescue>(desk, "/rescue", "What restores the ratio after too much was poured", q =>
         {
             var problems = new List<Problem>();
             Above(problems, "lightenerParts", q.LightenerParts, "parts");
@@ -112,8 +102,7 @@ internal static class MixEndpoints
             Above(problems, "developerGrams", q.DeveloperGrams, "g");
             Above(problems, "bowlGrams", q.BowlGrams ?? 1, "g");
             Refuse(problems);
-            var rescue = new Ratio(q.LightenerParts, q.DeveloperParts).Restore(new Bowl(q.LightenerGrams, q.DeveloperGrams), q.BowlGrams);
-            return new(rescue.AddLightenerGrams, rescue.AddDeveloperGrams, rescue.TotalGrams, rescue.Fits, rescue.RatioNow);
+            return new Ratio(q.LightenerParts, q.DeveloperParts).Restore(new Bowl(q.LightenerGrams, q.DeveloperGrams), q.BowlGrams);
         });
 
         Sum<ToneQuestion, ToneAnswer>(desk, "/tone", "What comes of a toner", q =>
@@ -144,12 +133,7 @@ internal static class MixEndpoints
 
             for (var i = 0; i < q.Windows.Count; i++)
             {
-                if (q.Windows[i] is not { } window)
-                {
-                    problems.Add(new($"windows[{i}]", "A window is needed."));
-                    continue;
-                }
-
+                var window = q.Windows[i];
                 Minute(problems, $"windows[{i}].from", window.From);
                 Minute(problems, $"windows[{i}].to", window.To);
                 if (window.To < window.From)
@@ -159,7 +143,7 @@ internal static class MixEndpoints
             }
 
             Refuse(problems);
-            return new(RinseWaves.Fewest(q.Windows.Select(w => new RinseWindow(w.From, w.To)).ToArray()));
+            return new(RinseWaves.Fewest(q.Windows));
         });
     }
 

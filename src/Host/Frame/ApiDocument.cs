@@ -59,7 +59,8 @@ internal static class ApiDocument
         {
             if (schema.Enum is { } values)
             {
-                foreach (var missing in values.Where(v => v is null || v.GetValueKind() != System.Text.Json.JsonValueKind.String || v.ToString().Contains("null", StringComparison.OrdinalIgnoreCase)).ToArray())
+                // Our words are letters; the generator's stand-in for null is not.
+                foreach (var missing in values.Where(v => v is null || v.ToString().Any(c => !char.IsLetterOrDigit(c))).ToArray())
                 {
                     values.Remove(missing);
                 }

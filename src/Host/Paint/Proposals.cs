@@ -18,7 +18,10 @@ internal sealed class Proposals(Heads heads)
         runs[at.Visit.Id] = run;
         foreach (var (visit, old) in runs.Where(r => r.Value.Done && r.Key != at.Visit.Id).OrderBy(r => r.Value.Began).Take(Math.Max(0, runs.Count - MostKept)))
         {
-            runs.TryRemove(new(visit, old));
+            if (runs.TryRemove(new(visit, old)))
+            {
+                old.Dispose();
+            }
         }
 
         var looks = heads.LooksFor(at.Stored.Plan.AsWorn(at.Visit.Hair), at.Stored.Plan.Part);

@@ -717,12 +717,6 @@ export interface components {
         };
         /** @enum {unknown} */
         BandState: "natural" | "coloured" | "lightened";
-        BatchAnswer: {
-            /** Format: double */
-            lightenerGrams: number;
-            /** Format: double */
-            developerGrams: number;
-        };
         BatchQuestion: {
             /** Format: double */
             grams: number;
@@ -730,6 +724,12 @@ export interface components {
             lightenerParts: number;
             /** Format: double */
             developerParts: number;
+        };
+        Bowl: {
+            /** Format: double */
+            lightenerGrams: number;
+            /** Format: double */
+            developerGrams: number;
         };
         CardLineView: {
             measure: components["schemas"]["CardMeasure"];
@@ -1880,7 +1880,7 @@ export interface components {
             /** Format: double */
             minutes: null | number;
         };
-        RescueAnswer: {
+        Rescue: {
             /** Format: double */
             addLightenerGrams: number;
             /** Format: double */
@@ -1907,7 +1907,13 @@ export interface components {
             waves: number[];
         };
         RinseQuestion: {
-            windows: components["schemas"]["WindowView"][];
+            windows: components["schemas"]["RinseWindow"][];
+        };
+        RinseWindow: {
+            /** Format: double */
+            from?: number;
+            /** Format: double */
+            to?: number;
         };
         /**
          * @default lowFirst
@@ -2100,12 +2106,6 @@ export interface components {
         };
         /** @enum {unknown} */
         Wear: "down" | "tiedHigh" | "tiedLow" | "halfUp" | "otherPart" | "tucked" | "sweptBack";
-        WindowView: {
-            /** Format: double */
-            from: number;
-            /** Format: double */
-            to: number;
-        };
         Wish: {
             /**
              * Format: double
@@ -3791,7 +3791,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BatchAnswer"];
+                    "application/json": components["schemas"]["Bowl"];
                 };
             };
             /** @description Bad Request */
@@ -3824,7 +3824,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RescueAnswer"];
+                    "application/json": components["schemas"]["Rescue"];
                 };
             };
             /** @description Bad Request */
