@@ -4,12 +4,6 @@ using Wendro.Core.Paint;
 
 namespace Wendro.Core.Blend;
 
-/// <summary>What one panel adds to a measure or takes from it.</summary>
-/// <param name="Panel">Which.</param>
-/// <param name="Zone">Its zone.</param>
-/// <param name="Effect">How much of the measure it accounts for: share of the light seen, or levels above or below the rest.</param>
-public sealed record Share(PanelKey Panel, Zone Zone, double Effect);
-
 /// <summary>What the card holds against what she wants.</summary>
 public enum CardMeasure { Ends, Light, Face, Softness, Balance, Regrowth }
 
@@ -20,7 +14,7 @@ public enum CardMeasure { Ends, Light, Face, Softness, Balance, Regrowth }
 /// <param name="High">Most that she wants.</param>
 /// <param name="Thank">Panels that help it most.</param>
 /// <param name="Blame">Panels that hurt it most.</param>
-public sealed record CardLine(CardMeasure Measure, double? Value, double Low, double High, IReadOnlyList<Share> Thank, IReadOnlyList<Share> Blame)
+public sealed record CardLine(CardMeasure Measure, double? Value, double Low, double High, IReadOnlyList<PanelKey> Thank, IReadOnlyList<PanelKey> Blame)
 {
     /// <summary>Whether it is what she wants.</summary>
     public bool Met => Value is { } value && value >= Low && value <= High;
@@ -69,7 +63,7 @@ public static class BlendCard
         return lines.Select(l => l with { Thank = Thanks(l, sums, m, wish, mean), Blame = l.Met ? [] : Blames(l, sums, m, wish, mean) }).ToArray();
     }
 
-    private static Share[] Thanks(CardLine line, PanelSums[] sums, Measures m, Wish wish, double mean) => line.Measure switch
+    private static PanelKey[] Thanks(CardLine line, PanelSums[] sums, Measures m, Wish wish, double mean) => line.Measure switch
     {
         CardMeasure.Ends => Pick(sums, s => -Math.Abs(s.EndsMean - wish.EndsLevel), s => s.EndsSamples > FewSamples && Math.Abs(s.EndsMean - wish.EndsLevel) <= EndsWithin),
 
@@ -80,7 +74,7 @@ public static class BlendCard
         _ => [],
     };
 
-    private static Share[] Blames(CardLine line, PanelSums[] sums, Measures m, Wish wish, double mean) => line.Measure switch
+    private static PanelKey[] Blames(CardLine line, PanelSums[] sums, Measures m, Wish wish, double mean) => line.Measure switch
     {
         CardMeasure.Ends => Pick(sums, s => Math.Abs(s.EndsMean - wish.EndsLevel), s => s.EndsSamples > FewSamples && Math.Abs(s.EndsMean - wish.EndsLevel) > EndsWithin),
         CardMeasure.Light => line.Value > line.High ? Bright(sums) : Dark(sums),
@@ -91,15 +85,15 @@ public static class BlendCard
 
     private static IEnumerable<PanelSums> Frame(PanelSums[] sums) => sums.Where(s => ZoneFacts.IsFaceFrame(s.Key.Zone));
 
-    private static Share[] Bright(PanelSums[] sums) => Pick(sums, s => s.Light / (double)Math.Max(1, sums.Sum(x => x.Light)), s => s.Light > 0);
+    private static PanelKey[] Bright(PanelSums[] sums) => Pick(sums, s => s.Light, s => s.Light > 0);
 
-    private static Share[] Dark(PanelSums[] sums) => Pick(sums, s => s.SeenShare, s => s.Light == 0 && s.SeenShare > 0.002);
+    private static PanelKey[] Dark(PanelSums[] sums) => Pick(sums, s => s.SeenShare, s => s.Light == 0 && s.SeenShare > 0.002);
 
-    private static Share[] Pick(IEnumerable<PanelSums> sums, Func<PanelSums, double> by, Func<PanelSums, bool> which) => sums
+    private static PanelKey[] Pick(IEnumerable<PanelSums> sums, Func<PanelSums, double> by, Func<PanelSums, bool> which) => sums
         .Where(which)
         .OrderByDescending(by).ThenBy(s => s.Key.ToString(), StringComparer.Ordinal)
         .Take(Most)
-        .Select(s => new Share(s.Key, s.Key.Zone, by(s)))
+        .Select(s => s.Key)
         .ToArray();
 
     /// <summary>What is seen of one panel.</summary>

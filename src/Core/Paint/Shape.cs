@@ -47,20 +47,8 @@ public enum Shape
 public static class Shapes
 {
     /// <summary>Whether its upper edge is lower somewhere than at its highest point.</summary>
-    public static bool HasDrop(Shape shape) =>
+    private static bool HasDrop(Shape shape) =>
         shape is Shape.V or Shape.W or Shape.U or Shape.Slant or Shape.Spined or Shape.Sawtooth or Shape.Staggered;
-
-    /// <summary>Whether it has a middle that can be moved.</summary>
-    public static bool HasCentre(Shape shape) => shape is Shape.V or Shape.W or Shape.U or Shape.Spined or Shape.Centre;
-
-    /// <summary>Whether it is laid in strokes, teeth or passes that are counted.</summary>
-    public static bool IsCounted(Shape shape) => shape is Shape.Spined or Shape.Sawtooth or Shape.Staggered or Shape.Scrunch;
-
-    /// <summary>Whether it has strokes with a width of their own.</summary>
-    public static bool HasStrokes(Shape shape) => shape is Shape.Spined or Shape.Staggered or Shape.Centre;
-
-    /// <summary>Whether it always ends before the hair does.</summary>
-    public static bool IsBand(Shape shape) => shape is Shape.Fold or Shape.Reverse;
 
     /// <summary>Paint in another shape: what that shape is made of gets sensible values, what both have stays.</summary>
     public static PanelPaint In(PanelPaint paint, Shape shape)

@@ -10,8 +10,8 @@ internal static class WholeHead
     /// <summary>How far above old light pieces a touch-up begins, as a share of what has grown. Model assumption.</summary>
     private const double BeginsAbove = 0.25;
 
-    /// <summary>Zones that meet at the part.</summary>
-    public static IReadOnlyList<Zone> AtPart { get; } = [Zone.TopLeft, Zone.FringeLeft];
+    /// <summary>Zones of her left that meet at the part.</summary>
+    private static IReadOnlyList<Zone> AtPart { get; } = [Zone.TopLeft, Zone.FringeLeft];
 
     public static Plan Move(Plan plan, PlanEdit edit, Cutting cutting) => edit switch
     {

@@ -74,7 +74,7 @@ internal sealed record PanelView(
             p.Panel.Outlines.Select(OutlineView.Of).ToArray(),
             p.Painted?.Paint,
             p.Painted?.StartCm,
-            p.Coats.Select(c => new CoatView(c.Painted.StartCm, EdgeOf(c.Painted), ProductWords(c))).ToArray(),
+            p.Coats.Select(c => new CoatView(c.Painted.StartCm, EdgeOf(c.Painted), c.Formula.Words)).ToArray(),
             p.MeanLevel(hair, Moment.Rinsed),
             p.BrightestLevel(hair, Moment.Rinsed),
             p.LiftingOf(hair) is { } lifting ? Forecast.Of(lifting.Case, p.Light!.Formula.Minutes).HalfWidth : 0,
@@ -86,8 +86,6 @@ internal sealed record PanelView(
     /// <summary>The upper edge at 33 places across, cm from the scalp.</summary>
     private static double[] EdgeOf(PaintedPanel painted) =>
         Enumerable.Range(0, EdgePlaces).Select(i => Math.Round(painted.UpperEdge(i / (EdgePlaces - 1.0)), 2)).ToArray();
-
-    private static string ProductWords(Coat coat) => coat.Formula.Words;
 
     private const int EdgePlaces = 33;
 

@@ -57,7 +57,7 @@ internal static class ProposalEndpoints
         var weeks = at.Visit.Consultation.WeeksBetween;
         return new(
             at.Head.Card(weeks).Select(l => new CardLineView(
-                l.Measure, l.Value, l.Low, l.High, l.Met, l.Thank.Select(t => t.Panel.ToString()).ToArray(), l.Blame.Select(b => b.Panel.ToString()).ToArray(), Words(l))).ToArray(),
+                l.Measure, l.Value, l.Low, l.High, l.Met, l.Thank.Select(t => t.ToString()).ToArray(), l.Blame.Select(b => b.ToString()).ToArray(), Words(l))).ToArray(),
             weeks,
             at.Head.Panels.Count(p => p.Coats.Count > 0),
             at.Head.Minutes);
@@ -65,7 +65,7 @@ internal static class ProposalEndpoints
 
     private static string Words(CardLine line)
     {
-        static string Where(IReadOnlyList<Share> shares) => string.Join(", ", shares.Select(s => Core.Head.ZoneFacts.Words(s.Zone)).Distinct());
+        static string Where(IReadOnlyList<Core.Paint.PanelKey> panels) => string.Join(", ", panels.Select(p => Core.Head.ZoneFacts.Words(p.Zone)).Distinct());
         return (line.Thank.Count, line.Blame.Count) switch
         {
             (0, 0) => string.Empty,

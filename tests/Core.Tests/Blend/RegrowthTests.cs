@@ -68,7 +68,7 @@ public sealed class RegrowthTests
             new PaintZone(Zone.TopRight, new PanelPaint(Shape.Full, 2, 0, 0, 40, 40)), new PaintZone(Zone.TopLeft, new PanelPaint(SpreadCm: 1)));
         var card = head.Card(8);
         Assert.Equal(Enum.GetValues<CardMeasure>(), card.Select(l => l.Measure));
-        Assert.All(card.SelectMany(l => l.Thank.Concat(l.Blame)), s => Assert.NotNull(head.PanelOf(s.Panel)));
+        Assert.All(card.SelectMany(l => l.Thank.Concat(l.Blame)), s => Assert.NotNull(head.PanelOf(s)));
         var face = card.Single(l => l.Measure == CardMeasure.Face);
         Assert.False(face.Met);
         Assert.Contains(face.Blame, b => ZoneFacts.IsFaceFrame(b.Zone));
@@ -77,6 +77,6 @@ public sealed class RegrowthTests
         Assert.All(soft.Blame, b => Assert.Equal(head.Measures.SteepestZone, b.Zone));
         Assert.All(card.Where(l => l.Met), l => Assert.Empty(l.Blame));
         Assert.All(card, l => Assert.Equal(l.Value >= l.Low && l.Value <= l.High, l.Met));
-        Assert.All(card.Single(l => l.Measure == CardMeasure.Light).Thank, t => Assert.True(t.Effect > 0));
+        Assert.All(card.Single(l => l.Measure == CardMeasure.Light).Thank, t => Assert.NotEmpty(head.PanelOf(t)!.Coats));
     }
 }
