@@ -5,6 +5,9 @@ import { api, bytes, fromBase64, type PlanChange, type PlanEdit, type PlanView, 
 /** Before, rinsed, a minute of processing, or weeks of growth: "12w". */
 export type MomentKey = "before" | "rinsed" | number | `${number}w`;
 
+/** Minutes until the last of a plan's formulas is rinsed. */
+export const longestMinutes = (plan: PlanView) => Math.max(...plan.plan.formulas.map((f) => f.minutes));
+
 export const momentWords = (m: MomentKey) =>
   m === "before"
     ? "before"

@@ -1,4 +1,5 @@
 import { Segmented } from "antd";
+import { Children } from "react";
 
 /** One of a few, under a word that says of what. */
 export function Choice<T extends string>({
@@ -32,7 +33,7 @@ export function Line({ name, children }: { name: string; children: React.ReactNo
   return (
     <div className="set">
       <span>{name}</span>
-      <div>{children}</div>
+      {Children.count(children) > 1 ? <div>{children}</div> : children}
     </div>
   );
 }

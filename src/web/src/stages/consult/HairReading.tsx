@@ -1,5 +1,6 @@
 import { Segmented } from "antd";
 import type { HairProfile, PlanEdit, PlanView, Schemas } from "../../api/client";
+import { Line } from "../../views/Choice";
 import { Num } from "../../views/Num";
 import type { Consult } from "./useConsult";
 import { ZoneDiffers } from "./ZoneDiffers";
@@ -62,8 +63,7 @@ export function HairReading({
       {number("Natural level", "naturalLevel", hair.naturalLevel, [1, 10, 0.5], (v) =>
         consult.setHair({ naturalLevel: v }),
       )}
-      <div className="set">
-        <span>Cut</span>
+      <Line name="Cut">
         <Segmented
           aria-label="Cut"
           value={cut.evenCm ? "even" : "hem"}
@@ -75,7 +75,7 @@ export function HairReading({
             consult.setHair({ cut: { ...cut, evenCm: v === "even" ? Math.min(20, cut.hemCm) : null } })
           }
         />
-      </div>
+      </Line>
       {cut.evenCm
         ? number(
             "Length pulled straight",
@@ -134,8 +134,7 @@ export function HairReading({
         { value: "dry", label: "dry" },
         { value: "breaking", label: "breaking" },
       ])}
-      <div className="set">
-        <span>Curl</span>
+      <Line name="Curl">
         <span className="row" role="radiogroup" aria-label="Curl">
           {(Object.keys(curls) as Schemas["Curl"][]).map((c) => (
             <button
@@ -159,7 +158,7 @@ export function HairReading({
             </button>
           ))}
         </span>
-      </div>
+      </Line>
       {number(
         "Grey",
         "greyShare",
@@ -169,8 +168,7 @@ export function HairReading({
         "%",
       )}
       <ZoneDiffers consult={consult} />
-      <div className="set">
-        <span>Her part</span>
+      <Line name="Her part">
         <Segmented
           aria-label="Her part"
           value={consultation.part ?? undefined}
@@ -181,16 +179,15 @@ export function HairReading({
           ]}
           onChange={(v) => consult.answer({ part: v as Schemas["PartHabit"] })}
         />
-      </div>
-      <div className="set">
-        <span>Drawn</span>
+      </Line>
+      <Line name="Drawn">
         <Segmented
           aria-label="Part drawn"
           value={plan.plan.part.zigzagMm > 0 ? "zigzag" : "straight"}
           options={["straight", "zigzag"]}
           onChange={(v) => edit({ kind: "movePart", ...plan.plan.part, zigzagMm: v === "zigzag" ? 6 : 0 })}
         />
-      </div>
+      </Line>
       {consultation.part && consultation.part !== "alwaysHere" && (
         <p className="soft">Look at “Other part” too: both partings have to work.</p>
       )}

@@ -2,6 +2,7 @@ import { Button, Popover, Switch } from "antd";
 import { useState } from "react";
 import type { PlanEdit, PlanView, Schemas } from "../../api/client";
 import type { Colours } from "../../api/seen";
+import { Line } from "../../views/Choice";
 import { CrownMap } from "../../views/CrownMap";
 import { MapHandle } from "../../views/MapHandle";
 import { Num } from "../../views/Num";
@@ -155,14 +156,13 @@ export function MarksMap({ consult, plan, colours, edit, tryOut }: Props) {
                   onSet={(y) => change(i, { y })}
                 />
                 {m.kind === "swirl" && (
-                  <div className="set">
-                    <span>Turns clockwise</span>
+                  <Line name="Turns clockwise">
                     <Switch
                       aria-label="Turns clockwise"
                       checked={m.clockwise}
                       onChange={(clockwise) => change(i, { clockwise })}
                     />
-                  </div>
+                  </Line>
                 )}
                 <Button
                   onClick={() => {

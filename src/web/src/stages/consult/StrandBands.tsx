@@ -3,6 +3,7 @@ import { useRef, useState } from "react";
 import type { Schemas } from "../../api/client";
 import { api } from "../../api/client";
 import type { Colours } from "../../api/seen";
+import { Line } from "../../views/Choice";
 import { hexOf } from "../../views/CrownMap";
 import { Num } from "../../views/Num";
 import { longestCm } from "../../views/words";
@@ -286,8 +287,7 @@ function BandForm({
         value={Math.round(band.share * 100)}
         onSet={(v) => set({ share: v / 100 })}
       />
-      <div className="set">
-        <span>Undertone</span>
+      <Line name="Undertone">
         <Segmented
           aria-label="Undertone"
           value={
@@ -300,9 +300,8 @@ function BandForm({
           options={["cooler", "usual", "warmer"]}
           onChange={(v) => set({ warmth: v === "cooler" ? -1 : v === "warmer" ? 1 : null })}
         />
-      </div>
-      <div className="set">
-        <span>Takes up</span>
+      </Line>
+      <Line name="Takes up">
         <Segmented
           aria-label="Band takes up"
           value={band.porosity ?? "as the rest"}
@@ -313,7 +312,7 @@ function BandForm({
           ]}
           onChange={(v) => set({ porosity: v === "as the rest" ? null : (v as Schemas["Porosity"]) })}
         />
-      </div>
+      </Line>
       <div className="row">
         <Button onClick={split}>Split in two</Button>
         {remove && <Button onClick={remove}>Remove</Button>}

@@ -1,6 +1,7 @@
 import { Button, Popover, Select } from "antd";
 import { useState } from "react";
 import type { Schemas, Zone } from "../../api/client";
+import { Line } from "../../views/Choice";
 import { Num } from "../../views/Num";
 import { allZones, zoneWords } from "../../views/words";
 import type { Consult } from "./useConsult";
@@ -46,8 +47,7 @@ export function ZoneDiffers({ consult }: { consult: Consult }) {
     </div>
   );
   return (
-    <div className="set">
-      <span>Differs by zone</span>
+    <Line name="Differs by zone">
       <Popover
         trigger="click"
         content={
@@ -98,6 +98,6 @@ export function ZoneDiffers({ consult }: { consult: Consult }) {
                 .join(", ")}
         </Button>
       </Popover>
-    </div>
+    </Line>
   );
 }

@@ -3,6 +3,7 @@ import { Alert, App, Button, Input, Modal, Segmented, Spin } from "antd";
 import { useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api, type HairProfile, type Schemas, wordsOf } from "../../api/client";
+import { Line } from "../../views/Choice";
 import { Num } from "../../views/Num";
 import { hairWords } from "../../views/words";
 import { HouseRules } from "./HouseRules";
@@ -203,26 +204,23 @@ function NewClient({ open, close }: { open: boolean; close(): void }) {
           value={hair.cut.hemCm}
           onSet={(hemCm) => setHair({ ...hair, cut: { ...hair.cut, hemCm } })}
         />
-        <div className="set">
-          <span>Strand</span>
+        <Line name="Strand">
           <Segmented
             aria-label="Strand"
             value={hair.diameter}
             options={["fine", "medium", "coarse"]}
             onChange={(v) => setHair({ ...hair, diameter: v as Schemas["Diameter"] })}
           />
-        </div>
-        <div className="set">
-          <span>Density</span>
+        </Line>
+        <Line name="Density">
           <Segmented
             aria-label="Density"
             value={hair.density}
             options={["low", "medium", "high"]}
             onChange={(v) => setHair({ ...hair, density: v as Schemas["Density"] })}
           />
-        </div>
-        <div className="set">
-          <span>Takes up</span>
+        </Line>
+        <Line name="Takes up">
           <Segmented
             aria-label="Porosity"
             value={hair.porosity}
@@ -233,7 +231,7 @@ function NewClient({ open, close }: { open: boolean; close(): void }) {
             ]}
             onChange={(v) => setHair({ ...hair, porosity: v as Schemas["Porosity"] })}
           />
-        </div>
+        </Line>
       </div>
     </Modal>
   );

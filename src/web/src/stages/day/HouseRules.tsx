@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { App, Button, Modal, Segmented, Select, Switch } from "antd";
 import { useState } from "react";
 import { api, type Schemas, wordsOf } from "../../api/client";
+import { Line } from "../../views/Choice";
 import { Num } from "../../views/Num";
 import { lightenerWords } from "../../views/words";
 
@@ -97,19 +98,17 @@ export function HouseRules() {
             {num("Section thickness", "thicknessMm", "mm", [4, 40, 1])}
             {num("Panel width", "widthCm", "cm", [1, 10, 0.5])}
             {num("Left out between", "leaveOutMm", "mm", [0, 20, 1])}
-            <div className="set">
-              <span>Bricklay</span>
+            <Line name="Bricklay">
               <Switch
                 aria-label="Bricklay"
                 checked={now.bricklay}
                 onChange={(bricklay) => change({ bricklay })}
               />
-            </div>
+            </Line>
             {num("Thickness at the face", "faceThicknessMm", "mm", [4, 40, 1])}
             {num("Width at the face", "faceWidthCm", "cm", [1, 10, 0.5])}
             {num("Baby hair left out", "babyHairCm", "cm", [0, 1.5, 0.1])}
-            <div className="set">
-              <span>Divided by</span>
+            <Line name="Divided by">
               <Select
                 aria-label="Divided by"
                 style={{ width: 170 }}
@@ -121,17 +120,15 @@ export function HouseRules() {
                 ]}
                 onChange={(frame) => change({ frame })}
               />
-            </div>
-            <div className="set">
-              <span>Film on lower layers</span>
+            </Line>
+            <Line name="Film on lower layers">
               <Switch
                 aria-label="Film on lower layers"
                 checked={now.lowerFilm}
                 onChange={(lowerFilm) => change({ lowerFilm })}
               />
-            </div>
-            <div className="set">
-              <span>Lightener</span>
+            </Line>
+            <Line name="Lightener">
               <Select
                 aria-label="Lightener"
                 style={{ width: 170 }}
@@ -142,16 +139,15 @@ export function HouseRules() {
                 }))}
                 onChange={(lightener) => change({ formula: { ...now.formula, lightener } })}
               />
-            </div>
-            <div className="set">
-              <span>Developer</span>
+            </Line>
+            <Line name="Developer">
               <Segmented
                 aria-label="Developer"
                 value={now.formula.volume}
                 options={[10, 20, 30, 40].map((v) => ({ value: v, label: `${v} vol` }))}
                 onChange={(volume) => change({ formula: { ...now.formula, volume: Number(volume) } })}
               />
-            </div>
+            </Line>
             <Num
               name="Processing"
               unit="min"

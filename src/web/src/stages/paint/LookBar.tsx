@@ -3,7 +3,7 @@ import { Button, Dropdown } from "antd";
 import { useMemo } from "react";
 import { bytes } from "../../api/client";
 import type { Colours } from "../../api/seen";
-import { type MomentKey, momentWords, type Work } from "../../api/usePlan";
+import { longestMinutes, type MomentKey, momentWords, type Work } from "../../api/usePlan";
 import { type Mode, modeWords } from "../../views/modes";
 import type { Wiped } from "../../views/Wipe";
 
@@ -25,7 +25,7 @@ export function useAgainst(
   moment: MomentKey,
   comparing: Comparing | undefined,
   colours: Colours | undefined,
-): Wiped | undefined {
+): { wiped: Wiped | undefined; problem: string | undefined } {
   const against = comparing?.against;
   const address = !against
     ? undefined
@@ -34,20 +34,22 @@ export function useAgainst(
       : "revision" in against
         ? `levels?revision=${against.revision}&moment=${moment}`
         : `proposals/${against.proposal}/levels`;
-  const { data } = useQuery({
+  const { data, error } = useQuery({
     queryKey: ["against", visit, revision, address],
     enabled: address !== undefined,
     queryFn: async ({ signal }) =>
       new Uint8Array(await bytes(`/api/visits/${visit}/plan/${address}`, signal)),
+    retry: false,
     placeholderData: (p) => p,
   });
-  return useMemo(
+  const wiped = useMemo(
     () =>
       data && against && colours
         ? { levels: data, colours, left: `this plan, ${momentWords(moment)}`, right: wordsOf(against) }
         : undefined,
     [data, against, colours, moment],
   );
+  return { wiped, problem: against && error ? error.message : undefined };
 }
 
 interface Props {
@@ -56,11 +58,13 @@ interface Props {
   onMode(mode: Mode): void;
   comparing: Comparing | undefined;
   onCompare(c: Comparing | undefined): void;
+  /** Why it can't be held against that. */
+  problem: string | undefined;
 }
 
 /** What the colours stand for, and what the head is held against. */
-export function LookBar({ work, mode, onMode, comparing, onCompare }: Props) {
-  const longest = Math.max(...work.plan.plan.formulas.map((f) => f.minutes));
+export function LookBar({ work, mode, onMode, comparing, onCompare, problem }: Props) {
+  const longest = longestMinutes(work.plan);
   const moments: MomentKey[] = ["before", Math.round(longest / 2), "rinsed", "6w", "12w", "20w"];
   const before = work.revision > 1 ? [work.revision - 1] : [];
   const items = [
@@ -92,6 +96,7 @@ export function LookBar({ work, mode, onMode, comparing, onCompare }: Props) {
             {comparing.side ? "Wipe" : "Side by side"}
           </Button>
           <Button onClick={() => onCompare(undefined)}>End comparing</Button>
+          {problem && <p role="alert">{problem}</p>}
         </>
       ) : (
         <Dropdown

@@ -1,11 +1,11 @@
 import { Button, Slider } from "antd";
-import { type MomentKey, momentWords, type Work } from "../../api/usePlan";
+import { longestMinutes, type MomentKey, momentWords, type Work } from "../../api/usePlan";
 
 const weeksShown = [6, 12, 20] as const;
 
 /** Before · minute t · rinsed · weeks of growth. */
 export function MomentLine({ work }: { work: Work }) {
-  const longest = Math.max(...work.plan.plan.formulas.map((f) => f.minutes));
+  const longest = longestMinutes(work.plan);
   const { moment } = work;
   const grown = typeof moment === "string" && moment.endsWith("w");
   const value = moment === "before" ? 0 : typeof moment === "number" ? moment : longest;

@@ -2,6 +2,7 @@ import { Button } from "antd";
 import { useMemo } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import type { PanelPaint, PanelView, PlanEdit, PlanView } from "../../api/client";
+import { ShapeTile } from "../../views/ShapeTile";
 import { shapes } from "../../views/shapes";
 
 interface Props {
@@ -115,10 +116,7 @@ export function PaintPass({ panel, order, edit, onGo, onEnd }: Props) {
               edit({ kind: "setShape", panels: [panel.key], shape: s.shape, flip: null, coat: 0 })
             }
           >
-            <svg width="26" height="32" viewBox="0 0 28 34" aria-hidden="true">
-              <rect x="2" y="1" width="24" height="31" rx="2" fill="#4f392f" />
-              <path d={s.d} fill="#af8a65" />
-            </svg>
+            <ShapeTile d={s.d} />
             {i + 1} {s.name}
           </button>
         ))}

@@ -3,6 +3,7 @@ import { useState } from "react";
 import type { PanelPaint, PanelView, PlanEdit, PlanView } from "../../api/client";
 import { Choice, Line } from "../../views/Choice";
 import { Num } from "../../views/Num";
+import { ShapeTile } from "../../views/ShapeTile";
 import { coatOf, coatsOf, countOf, hasStrokes, type Shape, shapeName, shapes } from "../../views/shapes";
 import { zoneWords } from "../../views/words";
 import { FormulaChoice } from "./FormulaChoice";
@@ -225,7 +226,7 @@ function ShapeChoice({ shape, onPick }: { shape: Shape | undefined; onPick(shape
                 onPick(s.shape);
               }}
             >
-              <Tile d={s.d} />
+              <ShapeTile d={s.d} />
               {s.name}
             </button>
           ))}
@@ -233,19 +234,10 @@ function ShapeChoice({ shape, onPick }: { shape: Shape | undefined; onPick(shape
       }
     >
       <Button className="shape-now" aria-label={`Shape: ${shapeName(shape)}`}>
-        <Tile d={now?.d} />
+        <ShapeTile d={now?.d} />
         {shapeName(shape)}
       </Button>
     </Popover>
-  );
-}
-
-function Tile({ d }: { d?: string }) {
-  return (
-    <svg width="26" height="32" viewBox="0 0 28 34" aria-hidden="true">
-      <rect x="2" y="1" width="24" height="31" rx="2" fill="#4f392f" />
-      {d && <path d={d} fill="#af8a65" />}
-    </svg>
   );
 }
 

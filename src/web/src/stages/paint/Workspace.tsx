@@ -104,7 +104,7 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
               : 0,
     );
   };
-  const against = useAgainst(
+  const { wiped: against, problem: uncompared } = useAgainst(
     visit,
     work.revision,
     work.moment,
@@ -112,6 +112,18 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
     colours,
   );
   const beside = stage !== "consult" && comparing?.side === true && against !== undefined;
+  const head = {
+    visit,
+    hairKey,
+    wear,
+    angle,
+    onAngle: setAngle,
+    panelOf: work.panelOf,
+    lit: glow.lit,
+    litKey: glow.key,
+    litAlong: glow.along,
+    onPick: (i: number, besides: boolean) => plan.panels[i] && select(plan.panels[i].key, besides),
+  };
   const shown = useMemo(
     () =>
       work.levels && colours
@@ -174,42 +186,26 @@ function AtWork({ visit, stage, work }: { visit: string; stage: Stage; work: Wor
           )}
         </div>
         {stage !== "consult" && (
-          <LookBar work={work} mode={mode} onMode={setMode} comparing={comparing} onCompare={setComparing} />
+          <LookBar
+            work={work}
+            mode={mode}
+            onMode={setMode}
+            comparing={comparing}
+            onCompare={setComparing}
+            problem={uncompared}
+          />
         )}
         <div className={beside ? "heads" : "heads one"}>
           <HeadView
-            visit={visit}
-            hairKey={hairKey}
-            wear={wear}
-            angle={angle}
-            onAngle={setAngle}
+            {...head}
             levels={stage === "consult" ? work.levels : shown?.levels}
             colours={stage === "consult" ? colours : shown?.colours}
-            panelOf={work.panelOf}
-            lit={glow.lit}
-            litKey={glow.key}
-            litAlong={glow.along}
-            onPick={(i, besides) => plan.panels[i] && select(plan.panels[i].key, besides)}
-            wiped={stage === "consult" ? look : comparing?.side ? undefined : against}
-            caption={comparing?.side ? against?.left : undefined}
+            wiped={stage === "consult" ? look : beside ? undefined : against}
+            caption={beside ? against?.left : undefined}
             plain={beside}
           />
-          {beside && against && (
-            <HeadView
-              visit={visit}
-              hairKey={hairKey}
-              wear={wear}
-              angle={angle}
-              onAngle={setAngle}
-              levels={against.levels}
-              colours={colours}
-              panelOf={work.panelOf}
-              lit={glow.lit}
-              litKey={glow.key}
-              onPick={(i, besides) => plan.panels[i] && select(plan.panels[i].key, besides)}
-              plain
-              caption={against.right}
-            />
+          {beside && (
+            <HeadView {...head} levels={against?.levels} colours={colours} caption={against?.right} plain />
           )}
         </div>
         {beside && <Ring angle={angle} onAngle={setAngle} />}

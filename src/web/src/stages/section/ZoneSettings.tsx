@@ -1,6 +1,7 @@
 import { Button, Input, Popover, Segmented, Select, Switch } from "antd";
 import { useState } from "react";
 import type { PanelView, PlanEdit, PlanView, Schemas, Zone } from "../../api/client";
+import { Line } from "../../views/Choice";
 import { Num } from "../../views/Num";
 import { allZones, zoneWords } from "../../views/words";
 
@@ -78,8 +79,7 @@ export function ZoneSettings({ plan, section, panel, chosen, edit, onPickZone }:
         </>
       ) : (
         <>
-          <div className="set">
-            <span>Partings</span>
+          <Line name="Partings">
             <Select
               aria-label="Partings"
               style={{ width: 150 }}
@@ -90,7 +90,7 @@ export function ZoneSettings({ plan, section, panel, chosen, edit, onPickZone }:
               }))}
               onChange={(v) => cut({ parting: v })}
             />
-          </div>
+          </Line>
           <Num
             name="Section thickness"
             unit="mm"
@@ -118,16 +118,13 @@ export function ZoneSettings({ plan, section, panel, chosen, edit, onPickZone }:
             value={s.leaveOutMm}
             onSet={(v) => cut({ leaveOutMm: v })}
           />
-          <div className="set">
-            <span>Bricklay</span>
+          <Line name="Bricklay">
             <Switch aria-label="Bricklay" checked={s.bricklay} onChange={(v) => cut({ bricklay: v })} />
-          </div>
-          <div className="set">
-            <span>Woven in two groups</span>
+          </Line>
+          <Line name="Woven in two groups">
             <Switch aria-label="Woven in two groups" checked={s.woven} onChange={(v) => cut({ woven: v })} />
-          </div>
-          <div className="set">
-            <span>Worked</span>
+          </Line>
+          <Line name="Worked">
             <Segmented
               aria-label="Worked"
               value={s.order}
@@ -137,7 +134,7 @@ export function ZoneSettings({ plan, section, panel, chosen, edit, onPickZone }:
               ]}
               onChange={(v) => cut({ order: v as Schemas["RowOrder"] })}
             />
-          </div>
+          </Line>
           <div className="row">
             <LeaveOut zone={zone} edit={edit} />
             <Popover
