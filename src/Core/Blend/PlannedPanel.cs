@@ -12,6 +12,7 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats)
 {
     private const int AcrossSteps = 16;
     private const int AlongSteps = 48;
+    private const int DeepSteps = 8;
 
     /// <summary>A panel painted with one product.</summary>
     public static PlannedPanel With(Panel panel, PaintedPanel painted, Formula formula) => new(panel, [new Coat(painted, formula)]);
@@ -48,48 +49,51 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats)
                 continue;
             }
 
-            // Several coats may reach differently deep: the section is read where each of them ends.
-            var level = 0.0;
-            for (var j = 0; j < AcrossSteps; j++)
+            // Teasing holds the same strands back from every product; what one holds less of is reached by the others.
+            var held = Coats.Select(c => c.Painted.HeldBack).Append(0).Append(1).Distinct().Order().ToArray();
+            for (var h = 0; h + 1 < held.Length; h++)
             {
-                var u = (j + 0.5) / AcrossSteps;
-                level += Coats.Count == 1 ? Through(products, u, share, coverages) : Layered(products, u, share, coverages);
-            }
+                var level = 0.0;
+                for (var j = 0; j < AcrossSteps; j++)
+                {
+                    level += Through(products, (j + 0.5) / AcrossSteps, share, held[h], coverages);
+                }
 
-            var held = Coats.Count == 1 ? Coats[0].Painted.HeldBack : 0;
-            sum += weight * (held * state.Level + (1 - held) * level / AcrossSteps);
+                sum += weight * (held[h + 1] - held[h]) * level / AcrossSteps;
+            }
         }
 
         return sum / AlongSteps;
+    }
 
-        double Through(Products products, double u, double share, Span<double> into)
+    /// <summary>Mean level through the section at one place, of strands of which this share is held back less than they are.</summary>
+    private double Through(Products products, double u, double share, double heldBack, Span<double> coverages)
+    {
+        double Along(Coat coat) => coat.Painted.HeldBack > heldBack
+            ? 0
+            : coat.Thickness * coat.Painted.CoverageAlong(u, share * Panel.LengthCm, Panel.LengthCm, coat.Painted.TeasedCm / 2);
+        if (Coats.Count == 1)
         {
-            var (painted, thick) = (Coats[0].Painted, Coats[0].Thickness);
-            var reached = painted.ShareReached(share);
-            into[0] = 0;
-            var bare = products.Level(into);
-            into[0] = thick * painted.CoverageAlong(u, share * Panel.LengthCm);
-            return reached * products.Level(into) + (1 - reached) * bare;
+            coverages[0] = 0;
+            var bare = products.Level(coverages);
+            coverages[0] = Along(Coats[0]);
+            var reached = Coats[0].Painted.ShareReached(share);
+            return reached * products.Level(coverages) + (1 - reached) * bare;
         }
 
-        double Layered(Products products, double u, double share, Span<double> into)
+        // Several products may reach differently deep: the section is read layer by layer.
+        var level = 0.0;
+        for (var d = 0; d < DeepSteps; d++)
         {
-            const int deep = 8;
-            var level = 0.0;
-            for (var d = 0; d < deep; d++)
+            for (var c = 0; c < Coats.Count; c++)
             {
-                var w = (d + 0.5) / deep;
-                for (var c = 0; c < Coats.Count; c++)
-                {
-                    var painted = Coats[c].Painted;
-                    into[c] = Coats[c].Thickness * (1 - painted.HeldBack) * painted.CoverageAlong(u, share * Panel.LengthCm) * painted.CoverageThrough(w, share);
-                }
-
-                level += products.Level(into);
+                coverages[c] = Along(Coats[c]) * Coats[c].Painted.CoverageThrough((d + 0.5) / DeepSteps, share);
             }
 
-            return level / deep;
+            level += products.Level(coverages);
         }
+
+        return level / DeepSteps;
     }
 
     /// <summary>Level where the panel is brightest, at a moment: what the map shows. For a deposit, where it is darkest.</summary>

@@ -33,7 +33,7 @@ internal static class Divided
             "Full near the root, feathered out downwards, both sides coated: the ends stay as light as they are.");
 
     private static void WovenBob(Sketch s) => s
-        .Cut(Sketch.Back.Concat(Sketch.Upper), new Sections(Parting.Horizontal, 10, 4, 3, true, Woven: true), "Each section woven in two: one group for each product.")
+        .Cut(Sketch.Back.Concat(Sketch.Upper), new Sections(Parting.Horizontal, 12, 4.5, 3, true, Woven: true), "Each section woven in two: one group for each product.")
         .Cut(Sketch.Hairline, new Sections(Parting.Triangles, 20, 3, 0, false), "Triangles at the face: they contour it.")
         .Mix("A", Lightener.Clay, 30, 40, "First group.")
         .Mix("B", Lightener.Clay, 20, 40, "Second group, a shade deeper.")

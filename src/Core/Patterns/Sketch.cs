@@ -112,41 +112,64 @@ public sealed class Sketch
     /// <summary>Paints all panels of zones.</summary>
     public Sketch Paint(IEnumerable<Zone> zones, PanelPaint paint, string why)
     {
-        var edits = zones.Where(IsIn).Select(z => (PlanEdit)new PaintZone(z, InSection(z, paint))).ToArray();
-        return edits.Length == 0 ? this : Step(why, edits);
-    }
-
-    /// <summary>Paints those panels of zones that are picked by row and column.</summary>
-    public Sketch Paint(IEnumerable<Zone> zones, Func<PanelKey, bool> pick, PanelPaint paint, string why)
-    {
-        var edits = Picked(zones, pick).Select(z => (PlanEdit)new PaintPanels(z.Keys, InSection(z.Zone, paint))).ToArray();
-        return edits.Length == 0 ? this : Step(why, edits);
-    }
-
-    /// <summary>Ends all light paint where her hair is light already; nothing where none is.</summary>
-    public Sketch OnRegrowth(string why) => WholeHead.OldLight(Hair) is null ? this : Step(why, new TouchUpRegrowth());
-
-    /// <summary>Lays one more product on those panels of zones that are picked.</summary>
-    public Sketch Then(IEnumerable<Zone> zones, Func<PanelKey, bool> pick, PanelPaint paint, string why)
-    {
-        var edits = Picked(zones, k => pick(k) && plan.Zones[k.Zone].Of(k) is not null)
-            .Select(z => (PlanEdit)new AddCoat(z.Keys, InSection(z.Zone, paint)))
+        var edits = zones.Where(IsIn)
+            .SelectMany(z => InSections(cutting.Cut(plan, z).Panels, paint)
+                .OrderByDescending(g => g.Keys.Length)
+                .Select((g, i) => i == 0 ? (PlanEdit)new PaintZone(z, g.Paint) : new PaintPanels(g.Keys, g.Paint)))
             .ToArray();
         return edits.Length == 0 ? this : Step(why, edits);
     }
 
-    private IEnumerable<(Zone Zone, string[] Keys)> Picked(IEnumerable<Zone> zones, Func<PanelKey, bool> pick) => zones.Where(IsIn)
-        .Select(z => (z, cutting.Cut(plan, z).Panels.Select(p => p.Key).Where(pick).Select(k => k.ToString()).ToArray()))
-        .Where(z => z.Item2.Length > 0);
+    /// <summary>Paints those panels of zones that are picked by row and column.</summary>
+    public Sketch Paint(IEnumerable<Zone> zones, Func<PanelKey, bool> pick, PanelPaint paint, string why) =>
+        Lay(zones, pick, paint, (keys, p) => new PaintPanels(keys, p), why);
 
-    /// <summary>In open air paint stops short of the section's other side, so that what lies beneath stays dry; at the hairline it may go through.</summary>
-    private PanelPaint InSection(Zone zone, PanelPaint paint)
+    /// <summary>Lays one more product on those panels of zones that are picked.</summary>
+    public Sketch Then(IEnumerable<Zone> zones, Func<PanelKey, bool> pick, PanelPaint paint, string why) =>
+        Lay(zones, k => pick(k) && plan.Zones[k.Zone].Of(k) is not null, paint, (keys, p) => new AddCoat(keys, p), why);
+
+    private Sketch Lay(
+        IEnumerable<Zone> zones, Func<PanelKey, bool> pick, PanelPaint paint, Func<string[], PanelPaint, PlanEdit> edit, string why)
     {
-        var most = paint.Covering == Covering.Open && paint.Face == Wendro.Core.Paint.Face.Surface && !ZoneFacts.IsHairline(zone)
-            ? plan.Zones[zone].Sections.ThicknessMm * DryBeneath
-            : double.PositiveInfinity;
-        return paint with { MidsMm = Math.Min(paint.MidsMm, most), EndsMm = Math.Min(paint.EndsMm, most) };
+        var edits = zones.Where(IsIn)
+            .SelectMany(z => InSections(cutting.Cut(plan, z).Panels.Where(p => pick(p.Key)), paint))
+            .Select(g => edit(g.Keys, g.Paint))
+            .ToArray();
+        return edits.Length == 0 ? this : Step(why, edits);
     }
+
+    /// <summary>
+    /// In open air paint stops short of the section's other side, so that what lies beneath stays dry: thin rows at a zone's edge take less.
+    /// At the hairline, and for a deposit, it may go through. On short layers lightener starts no nearer the scalp than the studio's limit.
+    /// </summary>
+    private IEnumerable<(string[] Keys, PanelPaint Paint)> InSections(IEnumerable<Panel> panels, PanelPaint paint)
+    {
+        var deposit = plan.FormulaOf(paint.Formula)!.IsDeposit;
+        var free = deposit || paint.Covering != Covering.Open || paint.Face != Wendro.Core.Paint.Face.Surface;
+        return panels
+            .GroupBy(p =>
+            {
+                var most = free || ZoneFacts.IsHairline(p.Key.Zone) ? double.PositiveInfinity : Math.Floor(p.ThicknessMm * DryBeneath * 2) / 2;
+                var off = deposit ? paint : OffScalp(paint, p.LengthCm);
+                return off with { MidsMm = Math.Min(off.MidsMm, most), EndsMm = Math.Min(off.EndsMm, most) };
+            })
+            .Select(g => (g.Select(p => p.Key.ToString()).ToArray(), g.Key));
+    }
+
+    private PanelPaint OffScalp(PanelPaint paint, double lengthCm)
+    {
+        var nearest = plan.LimitsOf().ScalpCm;
+        if (paint.StartShare is not { } share || (share * lengthCm) - paint.SpreadCm >= nearest)
+        {
+            return paint;
+        }
+
+        var start = Math.Max(nearest, share * lengthCm);
+        return paint with { StartShare = null, StartCm = Math.Ceiling(start * 2) / 2, SpreadCm = Math.Min(paint.SpreadCm, Math.Floor((start - nearest) * 2) / 2) };
+    }
+
+    /// <summary>Ends all light paint where her hair is light already; nothing where none is.</summary>
+    public Sketch OnRegrowth(string why) => WholeHead.OldLight(Hair) is null ? this : Step(why, new TouchUpRegrowth());
 
     /// <summary>Paint whose height, drop and blur are shares of her length; softer where hair is straight and every edge shows.</summary>
     /// <param name="shape">Upper edge.</param>
