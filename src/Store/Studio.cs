@@ -1,5 +1,6 @@
 using Microsoft.EntityFrameworkCore;
 using Wendro.Core.Blend;
+using Wendro.Core.Mix;
 using Wendro.Core.Plans;
 
 namespace Wendro.Store;
@@ -15,7 +16,7 @@ public sealed class Studio(DbContextOptions<StudioContext> options, TimeProvider
     {
         await using var db = new StudioContext(options);
         var (version, rules) = await db.Studio.AsNoTracking().SingleOrDefaultAsync(stop) is { } row ? (row.RulesVersion, row.Rules) : (0, HouseRules.Usual);
-        return new(version, rules with { Limits = rules.Limits ?? Limits.Usual });
+        return new(version, rules with { Limits = rules.Limits ?? Limits.Usual, Bench = rules.Bench ?? BenchRules.Usual });
     }
 
     /// <summary>Changes the house rules.</summary>

@@ -32,8 +32,11 @@ public sealed record Coat(PaintedPanel Painted, Formula Formula)
                 Formula.Lightener,
                 new Volume(Formula.Volume),
                 Painted.Paint.Covering,
+                Formula.LowHeat,
                 Hairline: ZoneFacts.IsHairline(zone),
-                Own: hair.Own));
+                Own: hair.Own,
+                Figures: Formula.OwnFigures(),
+                Mixture: Mixing.SpeedOf(Formula)));
     }
 }
 

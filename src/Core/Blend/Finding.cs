@@ -10,6 +10,8 @@ public enum FindingKind
     HardLine, FrontNotBrighter, Stripes, DriesFirst, DarkBehindHairline, BleedThrough, ScalpContact, HotRoot, SolidBlock, NothingDarkLeft,
     DarkNape, PartMismatch, WeakSide, CrownTooHigh, OutOfReach, Overlap, BabyHairPainted, BreakingHairPainted, SkinAtRisk, LowlightOnTop,
     HiddenWork, RegrowthShows, TestsMissing,
+    BowlOutlives, UnevenRecipe, RunnyForDepth, StrengthOverScalp, HeatAgainstLeaflet, PastLeaflet, AdditiveLowersLift, NoSuchDeveloper, NotEnoughStock,
+    RunsLow,
 }
 
 /// <summary>How much it matters: alarm will be seen by anybody, caution by a colourist, note is good to know.</summary>
@@ -53,5 +55,5 @@ public sealed record Finding(
     public string Id => Of is null ? Kind.ToString() : $"{Kind}:{Of}";
 
     /// <summary>Whether a finding keeps people safe, so that it can't be set aside.</summary>
-    public static bool StaysSaid(string id) => id is nameof(FindingKind.TestsMissing) or nameof(FindingKind.BreakingHairPainted);
+    public static bool StaysSaid(string id) => id?.Split(':')[0] is nameof(FindingKind.TestsMissing) or nameof(FindingKind.BreakingHairPainted) or nameof(FindingKind.HeatAgainstLeaflet) or nameof(FindingKind.PastLeaflet);
 }

@@ -29,7 +29,8 @@ internal static class ProductFindings
         return coat.Painted.PressedFactor * Math.Max(paint.MidsMm, paint.EndsMm) / panel.ThicknessMm
             + (coat.Formula.Consistency == Consistency.Runny ? RunnyAdds : 0)
             + (paint.Tension == Tension.Slack ? SlackAdds : 0)
-            + (!coat.Formula.IsDeposit && coat.Formula.Lightener == Lightener.Powder ? SwellingAdds : 0);
+            + Mixing.RunsThrough(coat.Formula)
+            + (coat.Formula.Swells ? SwellingAdds : 0);
     }
 
     public static IEnumerable<Finding> BleedThrough(Judged head)
@@ -51,7 +52,7 @@ internal static class ProductFindings
         {
             panels.Any(p => p.Coats.Any(c => c.Formula.Consistency == Consistency.Runny)) ? "a runny mix" : null,
             panels.Any(p => p.Coats.Any(c => c.Painted.Paint.Tension == Tension.Slack)) ? "slack hair" : null,
-            panels.Any(p => p.Coats.Any(c => !c.Formula.IsDeposit && c.Formula.Lightener == Lightener.Powder)) ? "a swelling lightener" : null,
+            panels.Any(p => p.Coats.Any(c => c.Formula.Swells)) ? "a swelling lightener" : null,
             panels.Any(p => p.Coats.Any(c => c.Painted.Paint.Pressure == Pressure.Firm)) ? "firm pressure" : null,
         }.OfType<string>());
         yield return new Finding(
@@ -70,7 +71,7 @@ internal static class ProductFindings
     {
         var near = head.Painted
             .Select(p => (Panel: p, Start: p.Coats
-                .Where(c => !c.Formula.IsDeposit && (!LiftTables.Of(c.Formula.Lightener).ScalpSafe || c.Formula.Volume > LiftTables.ScalpVolume))
+                .Where(c => !c.Formula.IsDeposit && (!c.Formula.FiguresOf().ScalpSafe || c.Formula.Volume > LiftTables.ScalpVolume))
                 .Select(c => c.Painted.StartCm).DefaultIfEmpty(double.PositiveInfinity).Min()))
             .Where(p => p.Start < head.Limits.ScalpCm)
             .ToArray();

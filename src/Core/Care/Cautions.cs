@@ -20,12 +20,12 @@ public static class Cautions
     {
         ArgumentNullException.ThrowIfNull(of);
         var said = new List<string>();
-        if (minutes > LiftTables.LeafletLimitMinutes)
+        if (minutes > of.FiguresOf().LimitMinutes)
         {
-            said.Add($"Longer than most leaflets allow ({LiftTables.LeafletLimitMinutes:0} min): never past the leaflet's time.");
+            said.Add($"Longer than {(of.Figures is null ? "most leaflets allow" : "its leaflet allows")} ({of.FiguresOf().LimitMinutes:0} min): never past the leaflet's time.");
         }
 
-        if (of.LowHeat && LiftTables.Of(of.Lightener).OftenExcludesHeat)
+        if (of.LowHeat && of.FiguresOf().ExcludesHeat)
         {
             said.Add("Many leaflets for clay exclude heat: never heat against the leaflet.");
         }
@@ -39,7 +39,7 @@ public static class Cautions
             said.Add("Developer over 20 vol stays off the scalp.");
         }
 
-        if (!LiftTables.Of(of.Lightener).ScalpSafe)
+        if (!of.FiguresOf().ScalpSafe)
         {
             said.Add(OffScalp);
         }

@@ -16,6 +16,8 @@ namespace Wendro.Core.Lift;
 /// <param name="Coverage">Share of the coat the work takes, 0..1: slows the lift.</param>
 /// <param name="Hairline">Hair of the front hairline, which goes faster.</param>
 /// <param name="Own">How this client's hair lifts against the tables; null as tabled.</param>
+/// <param name="Figures">The product's own figures; null as the tables have its kind.</param>
+/// <param name="Mixture">Factor on the speed by what is mixed with it: ratio and additive.</param>
 public sealed record LiftCase(
     Level From,
     Diameter Diameter,
@@ -27,7 +29,13 @@ public sealed record LiftCase(
     bool LowHeat = false,
     double Coverage = 1,
     bool Hairline = false,
-    OwnLift? Own = null);
+    OwnLift? Own = null,
+    LightenerFigures? Figures = null,
+    double Mixture = 1)
+{
+    /// <summary>The lightener's figures.</summary>
+    public LightenerFigures FiguresOf() => Figures ?? LiftTables.Of(Lightener);
+}
 
 /// <summary>
 /// How light hair becomes. A film that dries works while it is moist: exposure X(t) = Q·τd·(1 − e^(−t/τd)), Q = 2^((T−25)/10);
@@ -44,7 +52,7 @@ public sealed class Lifting
     {
         ArgumentNullException.ThrowIfNull(of);
         Case = of;
-        var figures = LiftTables.Of(of.Lightener);
+        var figures = of.FiguresOf();
         var (stays, degrees) = LiftTables.Under(of.Covering, of.LowHeat);
         warmth = Math.Pow(2, (degrees - 25) / 10);
         drying = figures.DryingMinutes * stays;
@@ -57,6 +65,7 @@ public sealed class Lifting
             * (of.Coloured ? LiftTables.ColouredSpeed : 1)
             * (of.Hairline ? LiftTables.HairlineSpeed : 1)
             * (of.Own?.Speed ?? 1)
+            * of.Mixture
             * Math.Clamp(of.Coverage, 0, 1);
         rate = Speed / figures.WorkingMinutes;
     }

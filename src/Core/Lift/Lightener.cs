@@ -13,15 +13,63 @@ public enum Lightener { Clay, Powder, Cream, Half }
 /// <param name="DryingMinutes">Time constant of its film drying in open air, minutes.</param>
 /// <param name="WorkingMinutes">Time constant of its lift, equivalent minutes at 25 °C.</param>
 /// <param name="ScalpSafe">Whether a leaflet may allow it on the scalp; off unless it says so.</param>
-/// <param name="OftenExcludesHeat">Many leaflets exclude heat.</param>
+/// <param name="ExcludesHeat">Whether its leaflet excludes heat, as many do.</param>
+/// <param name="Swells">Whether it swells while it works.</param>
+/// <param name="LimitMinutes">Longest its leaflet allows, minutes; the leaflet rules. Trade.</param>
+/// <param name="WindowMinutes">How long a mixed bowl of it can be painted from, minutes; the leaflet rules. Trade.</param>
 public sealed record LightenerFigures(
-    double RatedLevels, double DryingMinutes, double WorkingMinutes, bool ScalpSafe, bool OftenExcludesHeat);
+    double RatedLevels,
+    double DryingMinutes,
+    double WorkingMinutes,
+    bool ScalpSafe,
+    bool ExcludesHeat,
+    bool Swells = false,
+    double LimitMinutes = LiftTables.LeafletLimitMinutes,
+    double WindowMinutes = LiftTables.BowlWindowMinutes)
+{
+    /// <summary>Where clay meets powder half and half, the mixture dries this much slower than the mean, minutes. Model assumption.</summary>
+    private const double HoldMinutes = 1;
+
+    /// <summary>Two lighteners in one bowl: figures by share; whatever one of them forbids is forbidden, the shorter limit holds.</summary>
+    /// <param name="other">The other.</param>
+    /// <param name="share">Its share of the lightener, 0..1.</param>
+    /// <param name="holds">Whether it is clay with powder: the clay holds the powder's moisture.</param>
+    public LightenerFigures With(LightenerFigures other, double share, bool holds)
+    {
+        ArgumentNullException.ThrowIfNull(other);
+        double Mean(double a, double b) => a + (b - a) * share;
+        return new(
+            Mean(RatedLevels, other.RatedLevels),
+            Mean(DryingMinutes, other.DryingMinutes) + (holds ? HoldMinutes * 4 * share * (1 - share) : 0),
+            Mean(WorkingMinutes, other.WorkingMinutes),
+            ScalpSafe && other.ScalpSafe,
+            ExcludesHeat || other.ExcludesHeat,
+            Swells || other.Swells,
+            Math.Min(LimitMinutes, other.LimitMinutes),
+            Math.Min(WindowMinutes, other.WindowMinutes));
+    }
+
+    /// <summary>What can't be taken, by field.</summary>
+    public IEnumerable<Problem> Problems()
+    {
+        var found = new List<Problem>();
+        Problem.Range(found, "ratedLevels", RatedLevels, 1, 10, "levels");
+        Problem.Range(found, "dryingMinutes", DryingMinutes, 2, 200, "min");
+        Problem.Range(found, "workingMinutes", WorkingMinutes, 4, 100, "min");
+        Problem.Range(found, "limitMinutes", LimitMinutes, 5, 120, "min");
+        Problem.Range(found, "windowMinutes", WindowMinutes, 1, 120, "min");
+        return found;
+    }
+}
 
 /// <summary>All constants of lifting, in one place.</summary>
 public static class LiftTables
 {
     /// <summary>Longest processing leaflets usually allow, minutes; the leaflet rules. Trade.</summary>
     public const double LeafletLimitMinutes = 50;
+
+    /// <summary>How long a mixed bowl is usually painted from, minutes; the leaflet rules. Trade.</summary>
+    public const double BowlWindowMinutes = 25;
 
     /// <summary>The film counts as dry when the gain falls below this, levels a minute. Model assumption.</summary>
     public const double DryGainPerMinute = 0.02;
@@ -52,7 +100,7 @@ public static class LiftTables
     public static LightenerFigures Of(Lightener lightener) => lightener switch
     {
         Lightener.Clay => new(7, 40, 26, false, true),
-        Lightener.Powder => new(8, 14, 16, false, false),
+        Lightener.Powder => new(8, 14, 16, false, false, Swells: true),
         Lightener.Cream => new(7.5, 28, 20, true, false),
         _ => new(7.5, 28, 21, false, true),
     };

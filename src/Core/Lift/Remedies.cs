@@ -29,12 +29,13 @@ public static class Remedies
         var minutes = lifting.MinutesTo(target);
         if (minutes is { } found)
         {
-            var within = found <= LiftTables.LeafletLimitMinutes;
+            var limit = of.FiguresOf().LimitMinutes;
+            var within = found <= limit;
             var because = found == 0
                 ? $"Level {target} is already there."
                 : within
                     ? $"Level {target} after {found:0} min."
-                    : $"Level {target} takes {found:0} min; leaflets usually end at {LiftTables.LeafletLimitMinutes:0} min.";
+                    : $"Level {target} takes {found:0} min; {(of.Figures is null ? "leaflets usually end" : "its leaflet ends")} at {limit:0} min.";
             return new(true, found, within, because, within ? [] : Find(of, target));
         }
 
@@ -50,7 +51,7 @@ public static class Remedies
         var found = new List<Remedy>();
         void Try(string kind, string words, LiftCase changed)
         {
-            if (new Lifting(changed).MinutesTo(target) is { } m && m <= LiftTables.LeafletLimitMinutes)
+            if (new Lifting(changed).MinutesTo(target) is { } m && m <= changed.FiguresOf().LimitMinutes)
             {
                 found.Add(new Remedy(kind, $"{words}: level {target} after {m:0} min.", m));
             }
@@ -73,10 +74,10 @@ public static class Remedies
 
         foreach (var lightener in Enum.GetValues<Lightener>().Where(l => l != of.Lightener))
         {
-            Try("lightener", $"Use {Words(lightener)}", of with { Lightener = lightener });
+            Try("lightener", $"Use {Words(lightener)}", of with { Lightener = lightener, Figures = null });
         }
 
-        if (!of.LowHeat && !LiftTables.Of(of.Lightener).OftenExcludesHeat)
+        if (!of.LowHeat && !of.FiguresOf().ExcludesHeat)
         {
             Try("heat", "Low heat, if the leaflet allows it", of with { LowHeat = true });
         }
@@ -88,7 +89,7 @@ public static class Remedies
 
         if (found.Count == 0)
         {
-            var best = new Lifting(of with { Covering = Covering.Foil, Coverage = 1 }).Gain(LiftTables.LeafletLimitMinutes);
+            var best = new Lifting(of with { Covering = Covering.Foil, Coverage = 1 }).Gain(of.FiguresOf().LimitMinutes);
             found.Add(new Remedy(
                 "visits",
                 $"Go lighter over several visits, weeks apart: foil today reaches about {of.From.Value + best:0.0}.",

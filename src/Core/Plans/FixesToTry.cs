@@ -106,7 +106,7 @@ internal static class FixesToTry
 
         foreach (var lightener in Enum.GetValues<Lightener>().Where(l => LiftTables.Of(l).RatedLevels > LiftTables.Of(formula.Lightener).RatedLevels))
         {
-            yield return ($"{formula.Id}: {Remedies.Words(lightener)}, 40 vol", new SetFormula(formula with { Lightener = lightener, Volume = 40 }));
+            yield return ($"{formula.Id}: {Remedies.Words(lightener)}, 40 vol", new SetFormula(formula with { Lightener = lightener, Volume = 40, Product = null, Figures = null, Second = null }));
         }
     }
 

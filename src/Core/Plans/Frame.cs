@@ -51,6 +51,9 @@ public static class Frames
         _ => [.. Back, .. Front],
     };
 
+    /// <summary>Parts the head is clipped away into: back, crown and two sides; four quadrants; three tiers.</summary>
+    public static int PiecesOf(Frame frame) => frame == Frame.Tiers ? 3 : 4;
+
     /// <summary>Whether a reach takes a zone in.</summary>
     public static bool Has(Reach reach, Zone zone) => reach switch
     {

@@ -1,6 +1,7 @@
 using Wendro.Core.Blend;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
+using Wendro.Core.Mix;
 using Wendro.Core.Paint;
 using Wendro.Core.Units;
 
@@ -18,6 +19,7 @@ namespace Wendro.Core.Plans;
 /// <param name="LowerFilm">Whether lower layers are covered with film.</param>
 /// <param name="Formula">Lightener, developer and minutes to start from.</param>
 /// <param name="Limits">What counts as wrong; null as usual.</param>
+/// <param name="Bench">How it mixes; null as usual.</param>
 public sealed record HouseRules(
     double ThicknessMm,
     double WidthCm,
@@ -29,7 +31,8 @@ public sealed record HouseRules(
     double BabyHairCm,
     bool LowerFilm,
     Formula Formula,
-    Limits? Limits = null)
+    Limits? Limits = null,
+    BenchRules? Bench = null)
 {
     /// <summary>The trade's usual start: level sections about a centimetre thick with a leave-out between, finer at the face, film on lower layers.</summary>
     public static HouseRules Usual { get; } = new(
@@ -69,6 +72,7 @@ public sealed record HouseRules(
         }
 
         found.AddRange((Limits?.Problems() ?? []).Select(p => p with { Field = $"limits.{p.Field}" }));
+        found.AddRange((Bench?.Problems() ?? []).Select(p => p with { Field = $"bench.{p.Field}" }));
         if (Formula is null || Formula.Id != "A" || !Enum.IsDefined(Formula.Lightener))
         {
             found.Add(new("formula", "The house starts from one formula, called A, with a lightener."));

@@ -1,3 +1,4 @@
+using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Units;
 
@@ -138,5 +139,69 @@ internal sealed partial class EditChecks
         Range(e.Formula.Minutes, 1, 120, "formula.minutes", "min");
         Range(e.Formula.DepositLevel ?? 1, Level.Darkest, Level.Lightest, "formula.depositLevel", string.Empty);
         Known(e.Formula.Consistency, "formula.consistency");
+        Range(e.Formula.LightenerParts, 0.1, 10, "formula.lightenerParts", "parts");
+        Range(e.Formula.DeveloperParts, 0.1, 10, "formula.developerParts", "parts");
+        Named(e.Formula.Product, "formula.product");
+        Figures(e.Formula.Figures, "formula.figures");
+        if (e.Formula.Second is { } second)
+        {
+            Known(second.Lightener, "formula.second.lightener");
+            Range(second.Share, 0.05, 0.95, "formula.second.share", "of the lightener");
+            Named(second.Product, "formula.second.product");
+            Figures(second.Figures, "formula.second.figures");
+        }
+
+        if (e.Formula.Additive is { } additive)
+        {
+            Range(additive.GramsPerGram, 0.001, 1, "formula.additive.gramsPerGram", "g per g of lightener");
+            Range(additive.Slows, 0, 0.1, "formula.additive.slows", "of the speed");
+            Named(additive.Product, "formula.additive.product");
+        }
+
+        Shades(e.Formula);
     }
+
+    private void Shades(Formula formula)
+    {
+        if (formula.Shades is not { } mix)
+        {
+            return;
+        }
+
+        if (!formula.IsDeposit)
+        {
+            problems.Add(new("formula.shades", "Shades belong to a deposit: give it a level."));
+        }
+
+        if (mix.Shades.Count is 0 or > ShadeMix.Most)
+        {
+            problems.Add(new("formula.shades", $"One to {ShadeMix.Most} shades."));
+        }
+
+        for (var i = 0; i < mix.Shades.Count; i++)
+        {
+            var field = $"formula.shades.shades[{i}]";
+            if (mix.Shades[i] is not { } shade)
+            {
+                problems.Add(new(field, "A shade is needed."));
+                continue;
+            }
+
+            Text(shade.Name, 60, $"{field}.name");
+            Range(shade.Depth, Level.Darkest, Level.Lightest, $"{field}.depth", string.Empty);
+            Known(shade.Reflect, $"{field}.reflect");
+            Range(shade.Parts, 0.01, 100, $"{field}.parts", "parts");
+        }
+    }
+
+    private void Named(string? product, string field)
+    {
+        if (product is not null)
+        {
+            Text(product, 60, field);
+        }
+    }
+
+    private void Figures(LightenerFigures? figures, string field) =>
+        problems.AddRange((figures?.Problems() ?? []).Select(p => p with { Field = $"{field}.{p.Field}" }));
 }

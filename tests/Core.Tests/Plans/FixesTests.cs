@@ -62,7 +62,7 @@ public sealed class FixesTests
     };
 
     /// <summary>Found by the visit, not by the plan: tested with the consultation, or by itself.</summary>
-    private static readonly FindingKind[] Elsewhere = [FindingKind.TestsMissing, FindingKind.RegrowthShows, FindingKind.HiddenWork];
+    private static readonly FindingKind[] Elsewhere = [FindingKind.TestsMissing, FindingKind.RegrowthShows, FindingKind.HiddenWork, .. Mix.MixFindingsTests.Kinds];
 
     public static TheoryData<FindingKind> Kinds => [.. Enum.GetValues<FindingKind>().Except(Elsewhere)];
 

@@ -1,0 +1,90 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Paint;
+
+namespace Wendro.Core.Mix;
+
+/// <summary>What one panel takes of one formula.</summary>
+/// <param name="Panel">Which.</param>
+/// <param name="Formula">Of which formula.</param>
+/// <param name="HairGrams">Hair it reaches, g.</param>
+/// <param name="Grams">Mixed product, waste in it, g.</param>
+public sealed record Taken(PanelKey Panel, string Formula, double HairGrams, double Grams);
+
+/// <summary>What such work usually takes.</summary>
+/// <param name="FromGrams">At least, g.</param>
+/// <param name="ToGrams">At most, g.</param>
+/// <param name="Why">How that was reckoned.</param>
+public sealed record UsualAmount(double FromGrams, double ToGrams, string Why);
+
+/// <summary>Grams: hair reached, times what lies on a gram of it, times what is wasted.</summary>
+public static class Amounts
+{
+    /// <summary>A usual full service takes so much mixed product, g. Trade.</summary>
+    public const double UsualFrom = 60, UsualTo = 140;
+
+    /// <summary>Hair in the panels of the usual head, g: what a usual service is measured against. Model assumption.</summary>
+    public const double UsualHairGrams = 122;
+
+    private const int AcrossSteps = 12;
+    private const int AlongSteps = 40;
+
+    /// <summary>Product that lies on a gram of hair, g per g. Model assumption.</summary>
+    public static double CoatOn(PaintedPanel painted)
+    {
+        ArgumentNullException.ThrowIfNull(painted);
+        var paint = painted.Paint;
+        return paint switch
+        {
+            { Shape: Shape.Scrunch } => 1.5,
+            { Covering: Covering.Foil } => 1.9,
+            { Teasing: not Teasing.None } => 2.3,
+            { Face: Face.Both } => 2.5,
+            _ => 2.2,
+        };
+    }
+
+    /// <summary>Hair of a panel that one of its products reaches, g: along, across and through, what teasing holds back left away.</summary>
+    public static double HairReached(Panel panel, PaintedPanel painted)
+    {
+        ArgumentNullException.ThrowIfNull(panel);
+        ArgumentNullException.ThrowIfNull(painted);
+        var sum = 0.0;
+        for (var i = 0; i < AlongSteps; i++)
+        {
+            var share = (i + 0.5) / AlongSteps;
+            var reached = painted.ShareReached(share);
+            for (var j = 0; j < AcrossSteps; j++)
+            {
+                sum += reached * painted.CoverageAlong((j + 0.5) / AcrossSteps, share * panel.LengthCm);
+            }
+        }
+
+        return panel.HairGrams * (1 - painted.HeldBack) * sum / (AlongSteps * AcrossSteps);
+    }
+
+    /// <summary>What every product on a panel takes, in the order they are laid.</summary>
+    /// <param name="panel">The panel.</param>
+    /// <param name="waste">What stays in bowls and on brushes, share of what lies on the hair.</param>
+    public static IEnumerable<Taken> Of(PlannedPanel panel, double waste)
+    {
+        ArgumentNullException.ThrowIfNull(panel);
+        return panel.Coats.Select(c =>
+        {
+            var hair = HairReached(panel.Panel, c.Painted);
+            return new Taken(panel.Panel.Key, c.Formula.Id, hair, hair * CoatOn(c.Painted) * (1 + waste));
+        });
+    }
+
+    /// <summary>What such work usually takes: a usual service by how much hair is held against a usual head.</summary>
+    /// <param name="panels">All panels.</param>
+    public static UsualAmount Usual(IReadOnlyList<PlannedPanel> panels)
+    {
+        ArgumentNullException.ThrowIfNull(panels);
+        var held = panels.Where(p => p.Coats.Count > 0).Sum(p => p.Panel.HairGrams);
+        var share = held / UsualHairGrams;
+        return new(
+            UsualFrom * share,
+            UsualTo * share,
+            $"A full service usually takes {UsualFrom:0} to {UsualTo:0} g mixed, on about {UsualHairGrams:0} g of hair in panels; here {held:0} g of hair are held, {share:P0} of it.");
+    }
+}

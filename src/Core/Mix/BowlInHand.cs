@@ -1,0 +1,253 @@
+using System.Text.Json.Serialization;
+using Wendro.Core.Lift;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Mix;
+
+/// <summary>How a weight came about.</summary>
+public enum Weighed { Scale, Typed }
+
+/// <summary>What happened to a bowl; only ever added.</summary>
+[JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
+[JsonDerivedType(typeof(Tared), "tared")]
+[JsonDerivedType(typeof(Poured), "poured")]
+[JsonDerivedType(typeof(Restored), "restored")]
+[JsonDerivedType(typeof(KeptAsIs), "kept")]
+[JsonDerivedType(typeof(TakenBack), "takenBack")]
+public abstract record BowlEvent;
+
+/// <summary>The empty bowl stands on the scale, which shows so much, g.</summary>
+public sealed record Tared(double GrossGrams) : BowlEvent;
+
+/// <summary>So much of an ingredient went in.</summary>
+/// <param name="Ingredient">Which, from 0.</param>
+/// <param name="Grams">How much, g, above 0.</param>
+/// <param name="How">Whether the scale or a hand says so.</param>
+public sealed record Poured(int Ingredient, double Grams, Weighed How) : BowlEvent;
+
+/// <summary>Too much went in: the others are to be filled up until the ratio is right again.</summary>
+public sealed record Restored : BowlEvent;
+
+/// <summary>Too much went in, and it stays so.</summary>
+public sealed record KeptAsIs : BowlEvent;
+
+/// <summary>What was said last was wrong.</summary>
+public sealed record TakenBack : BowlEvent;
+
+/// <summary>Where the weighing of one ingredient stands.</summary>
+public enum StepState { Waiting, Short, Met, Over }
+
+/// <summary>One ingredient while it is weighed.</summary>
+/// <param name="Ingredient">What.</param>
+/// <param name="TargetGrams">How much is to be in the bowl, g: raised when a ratio is restored.</param>
+/// <param name="PouredGrams">How much is in it, g.</param>
+/// <param name="State">Where it stands.</param>
+public sealed record BowlStep(Ingredient Ingredient, double TargetGrams, double PouredGrams, StepState State)
+{
+    /// <summary>What is still to be poured, g; 0 where nothing is.</summary>
+    public double ToGo => Math.Max(0, TargetGrams - PouredGrams);
+
+    /// <summary>A weight this much off counts as met, g.</summary>
+    public double ToleranceGrams => BenchRules.Tolerance(TargetGrams);
+}
+
+/// <summary>What would restore the ratio after too much went in.</summary>
+/// <param name="Adds">What to add of each ingredient, g, in their order.</param>
+/// <param name="ProductGrams">Lightener and developer together then, g.</param>
+/// <param name="TotalGrams">All that is in the bowl then, g.</param>
+/// <param name="Fits">Whether the bowl holds it.</param>
+/// <param name="DeveloperPerLightener">Parts of developer to one of lightener if it stays as it is; null where one of them is missing still.</param>
+public sealed record BowlRescue(IReadOnlyList<double> Adds, double ProductGrams, double TotalGrams, bool Fits, double? DeveloperPerLightener);
+
+/// <summary>A bowl being weighed: its recipe, and all that happened to it.</summary>
+public sealed class BowlInHand
+{
+    private BowlInHand(Recipe recipe, IReadOnlyList<BowlStep> steps, double? tare, bool kept, double raised)
+    {
+        Recipe = recipe;
+        Steps = steps;
+        TareGrams = tare;
+        IsKept = kept;
+        Raised = raised;
+    }
+
+    /// <summary>What was meant.</summary>
+    public Recipe Recipe { get; }
+
+    /// <summary>Where each ingredient stands.</summary>
+    public IReadOnlyList<BowlStep> Steps { get; }
+
+    /// <summary>What the scale showed with the empty bowl, g; null while it was not put on.</summary>
+    public double? TareGrams { get; }
+
+    /// <summary>Whether a ratio that is off was kept.</summary>
+    public bool IsKept { get; }
+
+    /// <summary>By what factor the bowl grew to restore its ratio, 1 or more.</summary>
+    public double Raised { get; }
+
+    /// <summary>All that is in it, g.</summary>
+    public double PouredGrams => Steps.Sum(s => s.PouredGrams);
+
+    /// <summary>Lightener, or colour, in it, g.</summary>
+    public double LightenerGrams => Steps.Where(s => s.Ingredient.Role is Role.Lightener or Role.Colour).Sum(s => s.PouredGrams);
+
+    /// <summary>Developer in it, g.</summary>
+    public double DeveloperGrams => Steps.Where(s => s.Ingredient.Role == Role.Developer).Sum(s => s.PouredGrams);
+
+    /// <summary>Lightener and developer in it, g.</summary>
+    public double ProductGrams => LightenerGrams + DeveloperGrams;
+
+    /// <summary>What the scale should show before the next pour, g; null where no bowl was put on.</summary>
+    public double? GrossGrams => TareGrams + PouredGrams;
+
+    /// <summary>The ingredient to pour next, from 0; null where all is in, or too much of one waits for a word.</summary>
+    public int? Next => IsOver ? null : First(s => s.State is StepState.Waiting or StepState.Short);
+
+    /// <summary>The ingredient of which too much went in, from 0; null for none that waits for a word.</summary>
+    public int? Over => First(s => s.State == StepState.Over);
+
+    /// <summary>Whether all of it is in.</summary>
+    public bool IsDone => Next is null && Over is null;
+
+    private bool IsOver => Over is not null;
+
+    /// <summary>Where a bowl stands after all that happened to it.</summary>
+    public static BowlInHand Of(Recipe recipe, IReadOnlyList<BowlEvent> events)
+    {
+        ArgumentNullException.ThrowIfNull(recipe);
+        ArgumentNullException.ThrowIfNull(events);
+        var standing = new List<BowlEvent>();
+        foreach (var e in events)
+        {
+            if (e is not TakenBack)
+            {
+                standing.Add(e);
+            }
+            else if (standing.FindLastIndex(s => s is not Tared) is >= 0 and var last)
+            {
+                standing.RemoveAt(last);
+            }
+        }
+
+        var poured = new double[recipe.Ingredients.Count];
+        var kept = new double[recipe.Ingredients.Count];
+        var (tare, raised) = ((double?)null, 1.0);
+        foreach (var e in standing)
+        {
+            switch (e)
+            {
+                case Tared t:
+                    tare = t.GrossGrams;
+                    break;
+                case Poured p:
+                    poured[p.Ingredient] += p.Grams;
+                    break;
+                case Restored:
+                    raised = Math.Max(raised, poured.Select((g, i) => g / recipe.Ingredients[i].Grams).Max());
+                    break;
+                case KeptAsIs:
+                    poured.CopyTo(kept, 0);
+                    break;
+            }
+        }
+
+        var steps = recipe.Ingredients.Select((ingredient, i) =>
+        {
+            var target = ingredient.Grams * raised;
+            var tolerance = BenchRules.Tolerance(target);
+            var state = poured[i] > Math.Max(target, kept[i]) + tolerance + 1e-9 ? StepState.Over
+                : poured[i] >= target - tolerance - 1e-9 ? StepState.Met
+                : poured[i] > 0 ? StepState.Short : StepState.Waiting;
+            return new BowlStep(ingredient, target, poured[i], state);
+        }).ToArray();
+        return new(recipe, steps, tare, kept.Any(k => k > 0), raised);
+    }
+
+    /// <summary>What can't happen to this bowl now, by field; nothing where it can.</summary>
+    public IReadOnlyList<Problem> Against(BowlEvent next)
+    {
+        switch (next)
+        {
+            case Tared { GrossGrams: var gross } when !(gross is >= 0 and <= 10_000):
+                return [new("grossGrams", "Between 0 and 10,000 g.")];
+            case Tared when PouredGrams > 0:
+                return [new("kind", "Something is in the bowl already: take it back first.")];
+            case Poured p when p.Ingredient < 0 || p.Ingredient >= Steps.Count:
+                return [new("ingredient", $"Between 0 and {Steps.Count - 1}.")];
+            case Poured { Grams: var grams } when !(grams is > 0 and <= 5_000):
+                return [new("grams", "Above 0, up to 5,000 g.")];
+            case Poured { How: var how } when !Enum.IsDefined(how):
+                return [new("how", "One of scale, typed.")];
+            case Poured when IsOver:
+                return [new("kind", "Too much of one thing is in the bowl: restore the ratio, or keep it as it is.")];
+            case Restored or KeptAsIs when !IsOver:
+                return [new("kind", "There is not too much of anything.")];
+            case TakenBack when PouredGrams <= 0:
+                return [new("kind", "There is nothing to take back.")];
+            default:
+                return [];
+        }
+    }
+
+    /// <summary>What would restore the ratio; null where nothing is over.</summary>
+    /// <param name="holdsGrams">What the bowl holds in all, g.</param>
+    public BowlRescue? Rescue(double holdsGrams)
+    {
+        if (!IsOver)
+        {
+            return null;
+        }
+
+        var factor = Steps.Max(s => s.PouredGrams / s.Ingredient.Grams);
+        var adds = Steps.Select(s => Math.Max(0, s.Ingredient.Grams * factor - s.PouredGrams)).ToArray();
+        var total = Recipe.TotalGrams * factor;
+        return new(
+            adds,
+            Recipe.ProductGrams * factor,
+            total,
+            total <= holdsGrams + 1e-9,
+            LightenerGrams > 0 && DeveloperGrams > 0 ? DeveloperGrams / LightenerGrams : null);
+    }
+
+    /// <summary>The formula as it came out of this bowl: what the hair will get.</summary>
+    /// <param name="formula">As it was meant.</param>
+    public Formula AsWeighed(Formula formula)
+    {
+        ArgumentNullException.ThrowIfNull(formula);
+        if (LightenerGrams <= 0 || DeveloperGrams <= 0)
+        {
+            return formula;
+        }
+
+        var developers = Steps.Where(s => s.Ingredient.Volume is not null && s.PouredGrams > 0).Select(s => new DeveloperPart(new Volume(s.Ingredient.Volume!.Value), s.PouredGrams)).ToArray();
+        var lighteners = Steps.Where(s => s.Ingredient.Role is Role.Lightener or Role.Colour).ToArray();
+        var additive = Steps.FirstOrDefault(s => s.Ingredient.Role == Role.Additive)?.PouredGrams / LightenerGrams;
+        var ratio = DeveloperGrams / LightenerGrams;
+        var meant = formula.DeveloperPerLightener;
+        var weighed = formula with
+        {
+            LightenerParts = 1,
+            DeveloperParts = ratio,
+            Volume = Developer.VolumeOf(developers),
+            Shades = formula.Shades is { } mix ? new(mix.Shades.Select((s, i) => s with { Parts = lighteners[i].PouredGrams }).Where(s => s.Parts > 0).ToArray()) : null,
+            Second = formula.Second is { } second && lighteners.Length == 2 ? second with { Share = lighteners[1].PouredGrams / LightenerGrams } : formula.Second,
+            Additive = formula.Additive is { } a && additive is { } dose ? dose <= 0 ? null : a with { GramsPerGram = dose, Slows = Math.Min(0.1, a.Slows * dose / a.GramsPerGram) } : formula.Additive,
+            Consistency = Mixing.ConsistencyOf(ratio) == Mixing.ConsistencyOf(meant) ? formula.Consistency : Mixing.ConsistencyOf(ratio),
+        };
+        return weighed.Told();
+    }
+
+    private int? First(Func<BowlStep, bool> holds)
+    {
+        for (var i = 0; i < Steps.Count; i++)
+        {
+            if (holds(Steps[i]))
+            {
+                return i;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,36 @@
+using Wendro.Core.Lift;
+using Wendro.Core.Paint;
+using Wendro.Core.Tone;
+
+namespace Wendro.Core.Mix;
+
+/// <summary>Entries to start a shelf from: what the trade usually has, with nobody's name on it. Every figure is to be corrected by the leaflet.</summary>
+public static class GenericProducts
+{
+    /// <summary>All of them.</summary>
+    public static IReadOnlyList<Product> All { get; } =
+    [
+        LightenerOf("Clay lightener", Lightener.Clay),
+        LightenerOf("Powder lightener", Lightener.Powder),
+        LightenerOf("Cream lightener", Lightener.Cream),
+        .. new double[] { 5, 10, 20, 30, 40 }.Select(v => new DeveloperProduct($"Developer {v:0} vol", new(StockUnit.Millilitre), v)),
+        new ShadeProduct("Gloss 8 pearl", new(), 8, Reflect.Pearl, ShadeBase.AcidGloss, 1, 5, 20),
+        new ShadeProduct("Gloss 7 beige", new(), 7, Reflect.Beige, ShadeBase.AcidGloss, 1, 5, 20),
+        new ShadeProduct("Demi 5 natural", new(), 5, Reflect.Natural, ShadeBase.Demi, 1.5, 10, 25),
+        new ShadeProduct("Demi 6 ash", new(), 6, Reflect.Ash, ShadeBase.Demi, 1.5, 10, 25),
+        new AdditiveProduct("Bond additive", new(), 0.06, 0.03, new(0.06, Source.Assumption)),
+        new CoveringProduct("Film", new(StockUnit.Sheet), Covering.Film, 30),
+        new CoveringProduct("Foil", new(StockUnit.Sheet), Covering.Foil, 30),
+        new CoveringProduct("Mesh", new(StockUnit.Sheet), Covering.Mesh, 25),
+    ];
+
+    private static LightenerProduct LightenerOf(string name, Lightener type)
+    {
+        var f = LiftTables.Of(type);
+        static Said Ours(double value) => new(value, Source.Assumption);
+        static Said Trade(double value) => new(value, Source.Trade);
+        return new(
+            name, new(), type, Ours(f.RatedLevels), Ours(f.DryingMinutes), Ours(f.WorkingMinutes), f.Swells, false, !f.ExcludesHeat,
+            Trade(f.LimitMinutes), Trade(f.WindowMinutes), [1.5, 1, 2], type == Lightener.Cream ? null : 20);
+    }
+}

@@ -1,0 +1,242 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Fall;
+using Wendro.Core.Lift;
+using Wendro.Core.Paint;
+
+namespace Wendro.Core.Mix;
+
+/// <summary>A bowl that was weighed, and what was meant.</summary>
+/// <param name="Words">Which bowl: "bowl 2".</param>
+/// <param name="Meant">The formula it was mixed for.</param>
+/// <param name="Bowl">What is in it.</param>
+/// <param name="Panels">The panels it serves.</param>
+public sealed record WeighedBowl(string Words, Formula Meant, BowlInHand Bowl, IReadOnlyList<PanelKey> Panels);
+
+/// <summary>What a second pair of eyes looks at before anything is mixed.</summary>
+/// <param name="Panels">All panels.</param>
+/// <param name="Formulas">The plan's formulas.</param>
+/// <param name="Limits">What counts as wrong.</param>
+/// <param name="Batches">The bowls.</param>
+/// <param name="Needed">What is still to be weighed of each product, g.</param>
+/// <param name="Shelf">What the studio owns.</param>
+/// <param name="Weighed">Bowls that were weighed.</param>
+public sealed record MixCase(
+    IReadOnlyList<PlannedPanel> Panels,
+    IReadOnlyList<Formula> Formulas,
+    Limits Limits,
+    IReadOnlyList<Batch> Batches,
+    IReadOnlyDictionary<string, double> Needed,
+    IReadOnlyList<Product> Shelf,
+    IReadOnlyList<WeighedBowl> Weighed)
+{
+    /// <summary>Coats of a formula with their panels.</summary>
+    public IEnumerable<(PlannedPanel Panel, Coat Coat)> CoatsOf(Formula formula) =>
+        Panels.SelectMany(p => p.Coats.Where(c => c.Formula.Id == formula.Id).Select(c => (p, c)));
+
+    /// <summary>Formulas that anything is painted with.</summary>
+    public IReadOnlyList<Formula> Used { get; } = Formulas.Where(f => Panels.Any(p => p.Coats.Any(c => c.Formula.Id == f.Id))).ToArray();
+}
+
+/// <summary>What is wrong with the bowls, worst first: one rule each.</summary>
+public static class MixFindings
+{
+    /// <summary>A ratio off by more than this is not what was planned, share. Model assumption.</summary>
+    public const double UnevenShare = 0.05;
+
+    /// <summary>A developer off by more than this is not what was planned, volume. Model assumption.</summary>
+    public const double UnevenVolume = 1;
+
+    /// <summary>Lift an additive takes from which it is worth a word, levels. Model assumption.</summary>
+    public const double AdditiveTakes = 0.1;
+
+    private static readonly Func<MixCase, IEnumerable<Finding>>[] Rules =
+    [
+        BowlOutlives, UnevenRecipe, RunnyForDepth, StrengthOverScalp, HeatAgainstLeaflet, PastLeaflet, NoSuchDeveloper, MixStock.NotEnough, MixStock.RunsLow,
+    ];
+
+    /// <summary>All findings; what an additive takes needs her hair and is asked by itself.</summary>
+    public static IReadOnlyList<Finding> Of(MixCase mix, Hair.HairProfile hair)
+    {
+        ArgumentNullException.ThrowIfNull(mix);
+        return Rules.SelectMany(rule => rule(mix)).Concat(AdditiveLowersLift(mix, hair)).OrderBy(f => f.Severity).ThenBy(f => f.Kind).ToArray();
+    }
+
+    private static IEnumerable<Finding> BowlOutlives(MixCase mix)
+    {
+        foreach (var bowls in mix.Batches.Where(b => b.Outlived).GroupBy(b => b.Formula))
+        {
+            var worst = bowls.MaxBy(b => b.PaintedUntil - b.LivesUntil)!;
+            var keys = bowls.SelectMany(b => b.Panels).Distinct().ToArray();
+            yield return About(
+                FindingKind.BowlOutlives,
+                Severity.Alarm,
+                "A bowl is painted past its end",
+                $"A bowl of {bowls.Key} ends after {worst.LivesUntil - worst.ReadyAt:0.#} min; one panel alone keeps it in use for {worst.PaintedUntil - worst.ReadyAt:0.#} min.",
+                "A bowl's life counts from when it is mixed; bowls are split between panels, not within one. Cut the panel narrower or shorter, or take what lives longer.",
+                keys,
+                bowls.Key,
+                new Figure("past its end", worst.PaintedUntil - worst.LivesUntil, "min"));
+        }
+    }
+
+    private static IEnumerable<Finding> UnevenRecipe(MixCase mix)
+    {
+        foreach (var weighed in mix.Weighed.Where(w => w.Bowl.IsDone))
+        {
+            var came = weighed.Bowl.AsWeighed(weighed.Meant);
+            var off = came.DeveloperPerLightener / weighed.Meant.DeveloperPerLightener - 1;
+            var volume = came.Volume - weighed.Meant.Volume;
+            if (Math.Abs(off) <= UnevenShare && Math.Abs(volume) <= UnevenVolume)
+            {
+                continue;
+            }
+
+            yield return About(
+                FindingKind.UnevenRecipe,
+                Math.Abs(off) > 3 * UnevenShare || Math.Abs(volume) > 3 * UnevenVolume ? Severity.Alarm : Severity.Caution,
+                "Not the recipe that was planned",
+                $"{Capital(weighed.Words)} came out 1 : {came.DeveloperPerLightener:0.00} with {came.Volume:0.#} vol instead of 1 : {weighed.Meant.DeveloperPerLightener:0.00} with {weighed.Meant.Volume:0.#} vol: "
+                    + $"{Mixing.Words(came.DeveloperPerLightener)}.",
+                $"Weights as they were kept. Off by more than {UnevenShare:P0} in ratio or {UnevenVolume:0} vol.",
+                weighed.Panels,
+                weighed.Words,
+                new Figure("ratio off by", off, "share"),
+                new Figure("developer off by", volume, "vol"));
+        }
+    }
+
+    private static IEnumerable<Finding> RunnyForDepth(MixCase mix)
+    {
+        foreach (var formula in mix.Used.Where(f => !f.IsDeposit))
+        {
+            var loose = (formula.Consistency == Consistency.Runny ? 1 : 0) + Mixing.RunsThrough(formula);
+            var deep = mix.CoatsOf(formula).Where(c => c.Coat.Painted.Paint is { Covering: Covering.Open, Face: Face.Surface } && ProductFindings.Through(c.Coat, c.Panel.Panel) >= mix.Limits.BleedShare).ToArray();
+            if (loose <= 0 || deep.Length == 0)
+            {
+                continue;
+            }
+
+            var most = deep.Max(c => ProductFindings.Through(c.Coat, c.Panel.Panel));
+            yield return About(
+                FindingKind.RunnyForDepth,
+                Severity.Caution,
+                $"{formula.Id} is too loose for how deep it goes",
+                $"1 : {formula.DeveloperPerLightener:0.##} is {Mixing.Words(formula.DeveloperPerLightener)}; on {Findings.Panels(deep.Length).ToLowerInvariant()} in open air it reaches {most:P0} of the section.",
+                $"Deepest stroke by thickness, and what a loose mixture adds; {mix.Limits.BleedShare:P0} and more may come through.",
+                deep.Select(c => c.Panel.Panel.Key).ToArray(),
+                formula.Id,
+                new Figure("reaches", most, "share"));
+        }
+    }
+
+    private static IEnumerable<Finding> StrengthOverScalp(MixCase mix)
+    {
+        foreach (var formula in mix.Used.Where(f => f.Volume > LiftTables.ScalpVolume || (!f.IsDeposit && !f.FiguresOf().ScalpSafe)))
+        {
+            var near = mix.CoatsOf(formula).Where(c => c.Coat.Painted.StartCm < mix.Limits.ScalpCm).ToArray();
+            if (near.Length == 0 || (formula.IsDeposit && formula.Volume <= LiftTables.ScalpVolume))
+            {
+                continue;
+            }
+
+            var strong = formula.Volume > LiftTables.ScalpVolume;
+            yield return About(
+                FindingKind.StrengthOverScalp,
+                Severity.Alarm,
+                strong ? "Too strong for the scalp" : "Not made for the scalp",
+                $"{formula.Id} ({formula.Words}) begins {near.Min(c => c.Coat.Painted.StartCm):0.0} cm from the scalp on {Findings.Panels(near.Length).ToLowerInvariant()}.",
+                $"Over {LiftTables.ScalpVolume:0} vol, and whatever its leaflet does not allow there, stays {mix.Limits.ScalpCm:0.0} cm off the scalp. The leaflet rules.",
+                near.Select(c => c.Panel.Panel.Key).ToArray(),
+                formula.Id,
+                new Figure("developer", formula.Volume, "vol"));
+        }
+    }
+
+    private static IEnumerable<Finding> HeatAgainstLeaflet(MixCase mix)
+    {
+        foreach (var formula in mix.Used.Where(f => f.LowHeat && !f.IsDeposit && f.FiguresOf().ExcludesHeat && !f.HeatConfirmed))
+        {
+            yield return About(
+                FindingKind.HeatAgainstLeaflet,
+                Severity.Alarm,
+                "Heat against the leaflet",
+                $"{formula.Id} ({formula.Words}) is planned with low heat; {(formula.Figures is null ? "many leaflets of such products exclude" : "its leaflet excludes")} it.",
+                "Heat speeds the lift and dries the film. Never against the leaflet: read it, then confirm that it allows heat, or leave the heat away.",
+                mix.CoatsOf(formula).Select(c => c.Panel.Panel.Key).ToArray(),
+                formula.Id,
+                new Figure("warmer by", LiftTables.LowHeatDegrees, "°C"));
+        }
+    }
+
+    private static IEnumerable<Finding> PastLeaflet(MixCase mix)
+    {
+        foreach (var formula in mix.Used.Where(f => !f.IsDeposit && f.Minutes > f.FiguresOf().LimitMinutes))
+        {
+            var limit = formula.FiguresOf().LimitMinutes;
+            yield return About(
+                FindingKind.PastLeaflet,
+                Severity.Alarm,
+                "Longer than the leaflet allows",
+                $"{formula.Id} ({formula.Words}) is rinsed after {formula.Minutes:0} min; {(formula.Figures is null ? "most leaflets end" : "its leaflet ends")} at {limit:0} min.",
+                "Never past the leaflet's time.",
+                mix.CoatsOf(formula).Select(c => c.Panel.Panel.Key).ToArray(),
+                formula.Id,
+                new Figure("minutes", formula.Minutes, "min"));
+        }
+    }
+
+    private static IEnumerable<Finding> NoSuchDeveloper(MixCase mix)
+    {
+        var developers = mix.Shelf.OfType<DeveloperProduct>().ToArray();
+        foreach (var formula in mix.Used)
+        {
+            if (Recipe.Of(formula, 100, developers).Missing is { } missing)
+            {
+                yield return About(
+                    FindingKind.NoSuchDeveloper,
+                    Severity.Caution,
+                    "Nothing at hand makes this developer",
+                    missing,
+                    "A developer in between is blended from a weaker and a stronger one, by mass.",
+                    [],
+                    formula.Id,
+                    new Figure("wanted", formula.Volume, "vol"));
+            }
+        }
+    }
+
+    private static IEnumerable<Finding> AdditiveLowersLift(MixCase mix, Hair.HairProfile hair)
+    {
+        foreach (var formula in mix.Used.Where(f => f.Additive is { Slows: > 0 } && !f.IsDeposit))
+        {
+            var lost = mix.CoatsOf(formula).Select(c => (c.Panel, Lost: Lost(c.Panel, c.Coat, hair))).ToArray();
+            var most = lost.Max(l => l.Lost);
+            if (most >= AdditiveTakes)
+            {
+                yield return About(
+                    FindingKind.AdditiveLowersLift,
+                    Severity.Note,
+                    "The additive takes some lift",
+                    $"{formula.Additive!.Product ?? "The bond additive"} slows {formula.Id} by {formula.Additive.Slows:P0}: up to {most:0.0} level less after {formula.Minutes:0} min. The forecast has it in it.",
+                    "Lift with and without it, same minutes. Dose and leaflet say how much it slows; less is used in open air.",
+                    lost.Where(l => l.Lost >= AdditiveTakes).Select(l => l.Panel.Panel.Key).ToArray(),
+                    formula.Id,
+                    new Figure("less", most, "level"));
+            }
+        }
+    }
+
+    private static double Lost(PlannedPanel panel, Coat coat, Hair.HairProfile hair)
+    {
+        var zone = panel.Panel.Key.Zone;
+        var state = Hair.HairState.Of(hair.In(zone))[0];
+        double Gain(Formula f) => (coat with { Formula = f }).LiftingOf(hair, zone, state)!.Gain(f.Minutes);
+        return Gain(coat.Formula with { Additive = null }) - Gain(coat.Formula);
+    }
+
+    internal static Finding About(
+        FindingKind kind, Severity severity, string title, string text, string why, IReadOnlyList<PanelKey> panels, string of, params Figure[] evidence) =>
+        new(kind, severity, title, text, why, panels.Select(p => p.Zone).Distinct().ToArray(), panels, Wear.Down, evidence, Of: of);
+
+    private static string Capital(string words) => char.ToUpperInvariant(words[0]) + words[1..];
+}

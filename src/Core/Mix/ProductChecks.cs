@@ -1,0 +1,117 @@
+using Wendro.Core.Lift;
+using Wendro.Core.Paint;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Mix;
+
+/// <summary>Checks what is noted of a product. Total: any value gets a word.</summary>
+public static class ProductChecks
+{
+    /// <summary>Longest name, characters.</summary>
+    public const int LongestName = 60;
+
+    /// <summary>What can't be taken, by field; nothing where all can.</summary>
+    public static IReadOnlyList<Problem> Of(Product product)
+    {
+        ArgumentNullException.ThrowIfNull(product);
+        var found = new List<Problem>();
+        if (string.IsNullOrWhiteSpace(product.Name) || product.Name.Length > LongestName || product.Name != product.Name.Trim() || product.Name.Any(char.IsControl))
+        {
+            found.Add(new("name", $"Between 1 and {LongestName} characters, without spaces at its ends."));
+        }
+
+        Stock(found, product.Stock);
+        switch (product)
+        {
+            case LightenerProduct p:
+                Lightener(found, p);
+                break;
+            case DeveloperProduct p:
+                Problem.Range(found, "volume", p.Volume, Volume.Weakest, Volume.Strongest, "vol");
+                break;
+            case ShadeProduct p:
+                Problem.Range(found, "depth", p.Depth, Level.Darkest, Level.Lightest, string.Empty);
+                Known(found, "reflect", p.Reflect);
+                Known(found, "base", p.Base);
+                Problem.Range(found, "developerParts", p.DeveloperParts, 0.1, 10, "parts");
+                Problem.Range(found, "developerVolume", p.DeveloperVolume, Volume.Weakest, Volume.Strongest, "vol");
+                Problem.Range(found, "minutes", p.Minutes, 1, 120, "min");
+                break;
+            case AdditiveProduct p:
+                Problem.Range(found, "gramsPerGram", p.GramsPerGram, 0.001, 1, "g per g of lightener");
+                Problem.Range(found, "openAirGramsPerGram", p.OpenAirGramsPerGram, 0.001, 1, "g per g of lightener");
+                Said(found, "slows", p.Slows, 0, 0.1, "of the speed");
+                break;
+            case CoveringProduct p:
+                Known(found, "covering", p.Covering);
+                if (p.Covering == Covering.Open)
+                {
+                    found.Add(new("covering", "One of mesh, film, foil."));
+                }
+
+                Problem.Range(found, "sheetCm", p.SheetCm, 5, 100, "cm");
+                break;
+        }
+
+        return found;
+    }
+
+    private static void Lightener(List<Problem> found, LightenerProduct p)
+    {
+        Known(found, "type", p.Type);
+        Said(found, "ratedLevels", p.RatedLevels, 1, 10, "levels");
+        Said(found, "dryingMinutes", p.DryingMinutes, 2, 200, "min");
+        Said(found, "workingMinutes", p.WorkingMinutes, 4, 100, "min");
+        Said(found, "limitMinutes", p.LimitMinutes, 5, 120, "min");
+        Said(found, "windowMinutes", p.WindowMinutes, 1, 120, "min");
+        if (p.Ratios is null || p.Ratios.Count is 0 or > 6)
+        {
+            found.Add(new("ratios", "One to six usual ratios."));
+        }
+        else if (p.Ratios.Any(r => !(r is >= 0.1 and <= 10)))
+        {
+            found.Add(new("ratios", "Parts of developer to one of lightener, between 0.1 and 10."));
+        }
+
+        Problem.Range(found, "scoopGrams", p.ScoopGrams ?? 1, 0.1, 200, "g");
+    }
+
+    private static void Stock(List<Problem> found, Stock? stock)
+    {
+        if (stock is null)
+        {
+            found.Add(new("stock", "This is needed."));
+            return;
+        }
+
+        Known(found, "stock.unit", stock.Unit);
+        Problem.Range(found, "stock.price", stock.Price ?? 0, 0, 10_000, "a unit");
+        Problem.Range(found, "stock.onHand", stock.OnHand ?? 0, 0, 1_000_000, "units");
+        Problem.Range(found, "stock.lowAt", stock.LowAt ?? 0, 0, 1_000_000, "units");
+        if (stock.Lot is { } lot && (lot.Length > 40 || lot.Any(char.IsControl)))
+        {
+            found.Add(new("stock.lot", "At most 40 characters."));
+        }
+    }
+
+    private static void Said(List<Problem> found, string field, Said? said, double low, double high, string unit)
+    {
+        if (said is null)
+        {
+            found.Add(new(field, "This is needed."));
+            return;
+        }
+
+        Problem.Range(found, field, said.Value, low, high, unit);
+        Known(found, field, said.Source);
+    }
+
+    private static void Known<T>(List<Problem> found, string field, T value)
+        where T : struct, Enum
+    {
+        if (!Enum.IsDefined(value))
+        {
+            found.Add(new(field, $"One of {string.Join(", ", Enum.GetNames<T>()).ToLowerInvariant()}."));
+        }
+    }
+}

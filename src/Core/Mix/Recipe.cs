@@ -1,0 +1,92 @@
+using Wendro.Core.Lift;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Mix;
+
+/// <summary>What a thing in a bowl is there for.</summary>
+public enum Role { Lightener, Colour, Developer, Additive }
+
+/// <summary>One thing to weigh.</summary>
+/// <param name="Role">What it is there for.</param>
+/// <param name="Words">What it is called while it is weighed.</param>
+/// <param name="Product">Which product of the shelf, by name; null where none is named.</param>
+/// <param name="Grams">How much, g.</param>
+/// <param name="Volume">A developer's strength; null otherwise.</param>
+public sealed record Ingredient(Role Role, string Words, string? Product, double Grams, double? Volume = null)
+{
+    /// <summary>A weight this much off still counts as met, g.</summary>
+    public double ToleranceGrams => BenchRules.Tolerance(Grams);
+}
+
+/// <summary>What goes into a bowl, in the order it is weighed.</summary>
+/// <param name="Ingredients">The things.</param>
+/// <param name="Missing">A developer that nothing at hand makes, in words; null where all is there.</param>
+public sealed record Recipe(IReadOnlyList<Ingredient> Ingredients, string? Missing = null)
+{
+    /// <summary>Lightener or colour and developer together, g.</summary>
+    public double ProductGrams => Ingredients.Where(i => i.Role != Role.Additive).Sum(i => i.Grams);
+
+    /// <summary>All of it, g.</summary>
+    public double TotalGrams => Ingredients.Sum(i => i.Grams);
+
+    /// <summary>A formula's recipe.</summary>
+    /// <param name="formula">The formula.</param>
+    /// <param name="grams">Lightener and developer together, g.</param>
+    /// <param name="developers">Developers at hand; where there are none, one of the wanted strength is taken to be.</param>
+    public static Recipe Of(Formula formula, double grams, IReadOnlyList<DeveloperProduct> developers)
+    {
+        ArgumentNullException.ThrowIfNull(formula);
+        ArgumentNullException.ThrowIfNull(developers);
+        var bowl = new Ratio(formula.LightenerParts, formula.DeveloperParts).Of(grams);
+        var (parts, missing) = Developers(formula.Volume, bowl.DeveloperGrams, developers);
+        List<Ingredient> all = [.. Lightening(formula, bowl.LightenerGrams), .. parts];
+        if (formula.Additive is { } additive && !formula.IsDeposit)
+        {
+            all.Add(new(Role.Additive, additive.Product ?? "bond additive", additive.Product, bowl.LightenerGrams * additive.GramsPerGram));
+        }
+
+        return new(all, missing);
+    }
+
+    /// <summary>Least grams of lightener and developer with which the least of a formula's parts can be weighed, g.</summary>
+    /// <param name="formula">The formula.</param>
+    /// <param name="least">Least of one thing the scale weighs well, g.</param>
+    /// <param name="developers">Developers at hand.</param>
+    public static double LeastGrams(Formula formula, double least, IReadOnlyList<DeveloperProduct> developers)
+    {
+        const double some = 100;
+        return some * least / Of(formula, some, developers).Ingredients.Min(i => i.Grams);
+    }
+
+    private static IEnumerable<Ingredient> Lightening(Formula formula, double grams)
+    {
+        if (formula.IsDeposit)
+        {
+            return formula.Shades is { } mix
+                ? mix.Shades.Select(s => new Ingredient(Role.Colour, s.Name, s.Name, grams * mix.ShareOf(s)))
+                : [new(Role.Colour, $"colour, level {formula.DepositLevel:0.#}", null, grams)];
+        }
+
+        var first = new Ingredient(Role.Lightener, formula.Product ?? Remedies.Words(formula.Lightener), formula.Product, grams * (1 - (formula.Second?.Share ?? 0)));
+        return formula.Second is { } second
+            ? [first, new(Role.Lightener, second.Product ?? Remedies.Words(second.Lightener), second.Product, grams * second.Share)]
+            : formula.Lightener == Lightener.Half && formula.Product is null
+                ? [first with { Words = Remedies.Words(Lightener.Clay), Grams = grams / 2 }, first with { Words = Remedies.Words(Lightener.Powder), Grams = grams / 2 }]
+                : [first];
+    }
+
+    private static (IEnumerable<Ingredient> Parts, string? Missing) Developers(double wanted, double grams, IReadOnlyList<DeveloperProduct> at)
+    {
+        var volume = new Volume(wanted);
+        Ingredient One(double v, double g) => new(Role.Developer, $"developer {v:0.#} vol", at.FirstOrDefault(d => d.Volume == v)?.Name, g, v);
+        if (at.Count == 0)
+        {
+            return ([One(wanted, grams)], null);
+        }
+
+        var blend = Developer.Blend(volume, grams, at.Select(d => new Volume(d.Volume)).Distinct().ToArray());
+        return blend is null
+            ? ([One(wanted, grams)], $"Developer {wanted:0.#} vol lies outside of what is on the shelf, {at.Min(d => d.Volume):0.#} to {at.Max(d => d.Volume):0.#} vol.")
+            : (blend.Select(p => One(p.Volume.Value, p.Grams)), null);
+    }
+}

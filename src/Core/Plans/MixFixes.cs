@@ -1,0 +1,40 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Lift;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>An edit that mends what is wrong with a bowl.</summary>
+/// <param name="Label">What it does.</param>
+/// <param name="Edit">The edit.</param>
+public sealed record MixFix(string Label, PlanEdit Edit);
+
+/// <summary>What mends a finding of the mix. What only a purchase or a new cut mends has none.</summary>
+public static class MixFixes
+{
+    /// <summary>The mildest edit after which the finding is gone; null where there is none.</summary>
+    public static MixFix? For(Finding finding, PlannedMix mix)
+    {
+        ArgumentNullException.ThrowIfNull(finding);
+        ArgumentNullException.ThrowIfNull(mix);
+        if (finding.Of is not { } id || mix.Head.Plan.FormulaOf(id) is not { } formula)
+        {
+            return null;
+        }
+
+        MixFix Set(string label, Formula changed) => new($"{id}: {label}", new SetFormula(changed));
+        return finding.Kind switch
+        {
+            FindingKind.RunnyForDepth => Set("mix 1 : 1.5", formula with { LightenerParts = 1, DeveloperParts = 1.5, Consistency = Consistency.Right }),
+            FindingKind.StrengthOverScalp => new("Start 1 cm from the scalp", new SetHeights(finding.Panels.Select(k => k.ToString()).ToArray(), StartCm: 1)),
+            FindingKind.HeatAgainstLeaflet => Set("no heat", formula with { LowHeat = false }),
+            FindingKind.PastLeaflet => Set($"rinse at {formula.FiguresOf().LimitMinutes:0} min", formula with { Minutes = formula.FiguresOf().LimitMinutes }),
+            FindingKind.AdditiveLowersLift => Set("no additive", formula with { Additive = null }),
+            FindingKind.NoSuchDeveloper => Nearest(formula, mix) is { } volume ? Set($"{volume:0.#} vol", formula with { Volume = volume }) : null,
+            _ => null,
+        };
+    }
+
+    private static double? Nearest(Formula formula, PlannedMix mix) => mix.Shelf.OfType<Mix.DeveloperProduct>()
+        .Select(d => (double?)d.Volume)
+        .MinBy(v => Math.Abs(v!.Value - formula.Volume));
+}

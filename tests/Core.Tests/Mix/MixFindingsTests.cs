@@ -1,0 +1,170 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Head;
+using Wendro.Core.Lift;
+using Wendro.Core.Mix;
+using Wendro.Core.Paint;
+using Wendro.Core.Plans;
+
+namespace Wendro.Core.Tests.Mix;
+
+/// <summary>Every finding of the mix: a plan that has it, words with figures, a fix after which it is gone; and the rest of a planned mix.</summary>
+public sealed class MixFindingsTests
+{
+    private static readonly Product[] Shelf =
+    [
+        .. GenericProducts.All.Select(p => p is LightenerProduct { Type: Lightener.Clay }
+            ? p with { Stock = new(StockUnit.Gram, 0.1, 500, 100) }
+            : p is DeveloperProduct { Volume: 5 } ? p with { Name = "Too weak" } : p).Where(p => p.Name != "Too weak"),
+    ];
+
+    private static readonly PanelPaint Soft = new(Shape.V, 8, 8, 6, 6, 8);
+    private static readonly Formula Clay = Formula.Usual with { Product = "Clay lightener" };
+
+    private static readonly Dictionary<FindingKind, (PlanEdit[] Edits, Product[] Shelf)> Flaws = new()
+    {
+        [FindingKind.BowlOutlives] = (
+            [CutZone.As(Zone.UpperBack, Sections.Usual with { WidthCm = 10 }), Painted(Soft), new SetFormula(Clay with { Figures = LiftTables.Of(Lightener.Clay) with { WindowMinutes = 1 } })], Shelf),
+        [FindingKind.RunnyForDepth] = ([Painted(Soft with { MidsMm = 11, EndsMm = 11 }), new SetFormula(Clay with { DeveloperParts = 3, Consistency = Consistency.Runny })], Shelf),
+        [FindingKind.StrengthOverScalp] = ([Painted(Soft with { StartCm = 0.2 }), new SetFormula(Clay with { Volume = 40 })], Shelf),
+        [FindingKind.HeatAgainstLeaflet] = ([Painted(Soft), new SetFormula(Clay with { LowHeat = true })], Shelf),
+        [FindingKind.PastLeaflet] = ([Painted(Soft), new SetFormula(Clay with { Minutes = 60 })], Shelf),
+        [FindingKind.AdditiveLowersLift] = ([Painted(Soft), new SetFormula(Clay with { Additive = new Additive(0.1, 0.1) })], Shelf),
+        [FindingKind.NoSuchDeveloper] = ([Painted(Soft), new SetFormula(Clay with { Volume = 5 })], Shelf),
+        [FindingKind.NotEnoughStock] = ([Painted(Soft), new SetFormula(Clay)], [.. Shelf.Select(p => p is LightenerProduct ? p with { Stock = new(StockUnit.Gram, 0.1, 2) } : p)]),
+        [FindingKind.RunsLow] = ([Painted(Soft), new SetFormula(Clay)], [.. Shelf.Select(p => p is LightenerProduct ? p with { Stock = new(StockUnit.Gram, 0.1, 100, 99) } : p)]),
+    };
+
+    public static FindingKind[] Kinds { get; } = Enum.GetValues<FindingKind>().Where(k => k >= FindingKind.BowlOutlives).ToArray();
+
+    public static TheoryData<FindingKind> Planned => [.. Kinds.Except([FindingKind.UnevenRecipe])];
+
+    private static PaintZone Painted(PanelPaint paint) => new(Zone.UpperBack, paint);
+
+    private static PlannedMix Mixed(PlanEdit[] edits, Product[] shelf, params BegunBowl[] begun)
+    {
+        var plan = Plan.Fresh();
+        foreach (var edit in edits)
+        {
+            var applied = plan.Apply(edit, Given.Cutting);
+            Assert.Empty(applied.Problems);
+            plan = applied.Plan;
+        }
+
+        return PlannedMix.Of(PlannedHead.Of(Given.Usual, Given.Cutting, plan), BenchRules.Usual, shelf, begun);
+    }
+
+    [Theory]
+    [MemberData(nameof(Planned))]
+    public void A_plan_has_it_and_what_is_offered_mends_it(FindingKind kind)
+    {
+        var (edits, shelf) = Flaws[kind];
+        var mix = Mixed(edits, shelf);
+        var finding = Assert.Single(mix.Findings(), f => f.Kind == kind);
+        Assert.Matches(@"\d", finding.Text);
+        Assert.NotEmpty(finding.Why);
+        Assert.NotEmpty(finding.Evidence);
+        var fix = MixFixes.For(finding, mix);
+        Assert.Equal(kind is FindingKind.BowlOutlives or FindingKind.NotEnoughStock or FindingKind.RunsLow, fix is null);
+        if (fix is not null)
+        {
+            Assert.DoesNotContain(Mixed([.. edits, fix.Edit], shelf).Findings(), f => f.Kind == kind);
+        }
+    }
+
+    [Fact]
+    public void A_sound_plan_has_none() => Assert.Empty(Mixed([Painted(Soft), new SetFormula(Clay)], Shelf).Findings());
+
+    [Fact]
+    public void Heat_that_its_leaflet_allows_and_that_was_confirmed_is_not_held_against_it()
+    {
+        Assert.Empty(Mixed([Painted(Soft), new SetFormula(Clay with { LowHeat = true, HeatConfirmed = true })], Shelf).Findings());
+        var allows = Clay with { LowHeat = true, Figures = LiftTables.Of(Lightener.Clay) with { ExcludesHeat = false } };
+        Assert.Empty(Mixed([Painted(Soft), new SetFormula(allows)], Shelf).Findings());
+    }
+
+    [Fact]
+    public void Safety_is_not_set_aside_and_the_rest_can_be()
+    {
+        foreach (var kind in new[] { FindingKind.HeatAgainstLeaflet, FindingKind.PastLeaflet, FindingKind.RunnyForDepth })
+        {
+            var (edits, shelf) = Flaws[kind];
+            var finding = Mixed(edits, shelf).Findings().Single(f => f.Kind == kind);
+            var set = Plan.Fresh().Apply(new Together([.. edits, new Dismiss(finding.Id, finding.Severity, "so be it")]), Given.Cutting);
+            Assert.Equal(kind == FindingKind.RunnyForDepth, set.Succeeded);
+        }
+    }
+
+    [Fact]
+    public void A_bowl_that_came_out_otherwise_is_said_and_the_head_is_forecast_with_it()
+    {
+        PlanEdit[] edits = [Painted(Soft), new SetFormula(Clay)];
+        var mix = Mixed(edits, Shelf);
+        var recipe = mix.Bowls[0].Recipe;
+        BegunBowl Begun(double developer) => new(Clay, 1, BowlInHand.Of(recipe,
+            [new Tared(200), new Poured(0, recipe.Ingredients[0].Grams, Weighed.Scale), new Poured(1, recipe.Ingredients[1].Grams * developer, Weighed.Scale), .. developer > 1 ? [new KeptAsIs()] : Array.Empty<BowlEvent>()]));
+
+        Assert.Empty(Mixed(edits, Shelf, Begun(1)).Findings());
+        var off = Mixed(edits, Shelf, Begun(2));
+        var finding = Assert.Single(off.Findings(), f => f.Kind == FindingKind.UnevenRecipe);
+        Assert.Contains("1 : 3.00", finding.Text);
+        Assert.Equal(off.Bowls[0].Batch.Panels, finding.Panels);
+
+        var weaker = PlannedHead.Of(Given.Usual, Given.Cutting, off.AsWeighed());
+        Assert.True(weaker.Measures.MeanLevel < mix.Head.Measures.MeanLevel);
+        Assert.Equal(mix.Head.Levels, PlannedHead.Of(Given.Usual, Given.Cutting, Mixed(edits, Shelf, Begun(1)).AsWeighed()).Levels);
+    }
+
+    [Fact]
+    public void Grams_are_hair_reached_by_coat_and_waste_once()
+    {
+        var mix = Mixed([Painted(Soft), new PaintZone(Zone.Nape, Soft with { Covering = Covering.Foil }), new SetFormula(Clay)], Shelf);
+        var wasteless = PlannedMix.Of(mix.Head, BenchRules.Usual with { Waste = 0 }, Shelf, []);
+        Assert.Equal(wasteless.Grams * 1.15, mix.Grams, 1e-6);
+        Assert.All(mix.Takes, t => Assert.Equal(t.HairGrams * (t.Panel.Zone == Zone.Nape ? 1.9 : 2.2) * 1.15, t.Grams, 1e-9));
+        Assert.Equal(mix.Grams, mix.Bowls.Sum(b => b.Batch.Grams - b.Batch.ExtraGrams), 0.001);
+        Assert.Equal(mix.Grams, mix.Formulas().Sum(f => f.Grams), 1e-6);
+        var all = mix.Bowls.SelectMany(b => b.Recipe.Ingredients).Where(i => i.Product == Clay.Product).Sum(i => i.Grams);
+        Assert.Equal(all * 0.1, mix.Formulas()[0].Cost!.Value, 1e-6);
+        Assert.Equal(all, mix.Bowls.Sum(b => b.Batch.Grams) / 2.5, 1e-6);
+    }
+
+    [Fact]
+    public void Hair_reached_is_what_is_painted_of_it()
+    {
+        var panel = Given.Bare.Panels.First(p => p.Panel.Key.Zone == Zone.UpperBack).Panel;
+        double Reached(PanelPaint paint) => Amounts.HairReached(panel, PaintedPanel.On(panel, paint, 1));
+        var all = new PanelPaint(Shape.Full, 0, 0, 0, 40, 40);
+        Assert.Equal(panel.HairGrams, Reached(all), 1e-6);
+        Assert.Equal(panel.HairGrams / 2, Reached(all with { StartShare = 0.5 }), 0.02 * panel.HairGrams);
+        Assert.Equal(panel.HairGrams / 3, Reached(all with { MidsMm = panel.ThicknessMm / 3, EndsMm = panel.ThicknessMm / 3 }), 0.01 * panel.HairGrams);
+        Assert.True(Reached(all with { Teasing = Teasing.Strong }) < 0.8 * panel.HairGrams);
+        Assert.Equal(0, Reached(all with { StartCm = 75 }));
+    }
+
+    [Fact]
+    public void A_full_head_takes_about_what_such_work_takes()
+    {
+        var mix = Mixed([.. ZoneFacts.All.Select(z => new PaintZone(z, Soft with { StartShare = 0.3, DropCm = 6 })), new SetFormula(Clay)], Shelf);
+        var usual = Amounts.Usual(mix.Head.Panels);
+        Assert.InRange(mix.Grams, usual.FromGrams * 0.7, usual.ToGrams * 1.2);
+        Assert.InRange(usual.FromGrams, 50, 75);
+        Assert.Contains("g of hair", usual.Why);
+    }
+
+    [Fact]
+    public void The_tray_follows_from_the_plan()
+    {
+        string[] Ids(params PlanEdit[] edits) => [.. Mixed(edits, Shelf).Tray().Select(t => t.Id)];
+        Assert.Empty(Mixed([], Shelf).Tray());
+        var open = Ids(Painted(Soft));
+        Assert.Contains("board", open);
+        Assert.DoesNotContain("barrier", open);
+        Assert.DoesNotContain("teasing", open);
+        Assert.Contains("barrier", Ids(new PaintZone(Zone.FaceFrameLeft, Soft)));
+        var foiled = Mixed([Painted(Soft with { Covering = Covering.Foil, Teasing = Teasing.Light })], Shelf);
+        Assert.Contains(foiled.Tray(), t => t.Id == "teasing");
+        Assert.DoesNotContain(foiled.Tray(), t => t.Id == "board");
+        var sheets = foiled.Tray().Where(t => t.Id.StartsWith("foil", StringComparison.Ordinal)).Sum(t => t.Count);
+        Assert.True(sheets >= foiled.Head.Panels.Count(p => p.Coats.Count > 0));
+    }
+}
