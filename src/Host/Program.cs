@@ -3,8 +3,11 @@ using Wendro.Host.Consult;
 using Wendro.Host.Day;
 using Wendro.Host.Desk;
 using Wendro.Host.Frame;
+using Wendro.Host.Mix;
 using Wendro.Host.Paint;
 using Wendro.Host.Section;
+using Wendro.Host.Shelf;
+using Wendro.Host.StandIns;
 
 namespace Wendro.Host;
 
@@ -31,6 +34,9 @@ public sealed class Program
         app.MapProposals();
         app.MapDesk();
         app.MapDeskMix();
+        app.MapShelf();
+        app.MapMix();
+        app.MapScale();
         var ran = await RunAsync(app);
         await Log.CloseAndFlushAsync();
         return ran;

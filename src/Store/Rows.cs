@@ -1,5 +1,7 @@
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
+using Wendro.Core.Lift;
+using Wendro.Core.Mix;
 using Wendro.Core.Plans;
 
 namespace Wendro.Store;
@@ -88,6 +90,73 @@ public sealed class PatternRow
 
     /// <summary>The edits it is made of.</summary>
     public required IReadOnlyList<PlanEdit> Edits { get; set; }
+
+    public DateTimeOffset At { get; set; }
+}
+
+/// <summary>A product on the shelf.</summary>
+public sealed class ProductRow
+{
+    public Guid Id { get; set; }
+
+    /// <summary>Its name in small letters: no two are alike.</summary>
+    public required string Key { get; set; }
+
+    public required Product Product { get; set; }
+
+    /// <summary>How often it was changed: refuses a second writer who read an older state.</summary>
+    public int Version { get; set; }
+}
+
+/// <summary>A bowl that was begun at a visit.</summary>
+public sealed class BowlRow
+{
+    public Guid Id { get; set; }
+
+    public Guid VisitId { get; set; }
+
+    /// <summary>Which bowl of its formula, from 1.</summary>
+    public int Ordinal { get; set; }
+
+    /// <summary>The formula's letter.</summary>
+    public required string Formula { get; set; }
+
+    /// <summary>The formula as it was then.</summary>
+    public required Formula Meant { get; set; }
+
+    /// <summary>What was to go in.</summary>
+    public required Recipe Recipe { get; set; }
+
+    public DateTimeOffset At { get; set; }
+}
+
+/// <summary>Something that happened to a bowl. Only ever added.</summary>
+public sealed class BowlEventRow
+{
+    public Guid BowlId { get; set; }
+
+    /// <summary>From 1, without gaps.</summary>
+    public int Number { get; set; }
+
+    public required BowlEvent Event { get; set; }
+
+    /// <summary>The lot it was poured from, where the shelf knew one.</summary>
+    public string? Lot { get; set; }
+
+    public DateTimeOffset At { get; set; }
+}
+
+/// <summary>A thing on the tray that was ticked or unticked. Only ever added; the latest counts.</summary>
+public sealed class TickRow
+{
+    public int Id { get; set; }
+
+    public Guid VisitId { get; set; }
+
+    /// <summary>Its short name.</summary>
+    public required string Item { get; set; }
+
+    public bool IsThere { get; set; }
 
     public DateTimeOffset At { get; set; }
 }

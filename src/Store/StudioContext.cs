@@ -4,6 +4,8 @@ using Microsoft.EntityFrameworkCore.Design;
 using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
+using Wendro.Core.Lift;
+using Wendro.Core.Mix;
 using Wendro.Core.Plans;
 using Wendro.Formats;
 
@@ -21,6 +23,14 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
     public DbSet<StudioRow> Studio => Set<StudioRow>();
 
     public DbSet<PatternRow> Patterns => Set<PatternRow>();
+
+    public DbSet<ProductRow> Products => Set<ProductRow>();
+
+    public DbSet<BowlRow> Bowls => Set<BowlRow>();
+
+    public DbSet<BowlEventRow> BowlEvents => Set<BowlEventRow>();
+
+    public DbSet<TickRow> Ticks => Set<TickRow>();
 
     /// <summary>Options for a data file: write-ahead log and full synchronous writes on every connection.</summary>
     public static DbContextOptions<StudioContext> OptionsFor(string file) =>
@@ -68,6 +78,43 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
             revision.HasKey(r => new { r.VisitId, r.Number });
             revision.HasOne<VisitRow>().WithMany().HasForeignKey(r => r.VisitId).OnDelete(DeleteBehavior.Cascade);
             revision.Property(r => r.Plan).HasConversion(AsJson<Plan?>());
+        });
+        Mixing(modelBuilder);
+    }
+
+    /// <summary>The shelf, and what was mixed.</summary>
+    private static void Mixing(ModelBuilder modelBuilder)
+    {
+        modelBuilder.Entity<ProductRow>(product =>
+        {
+            product.ToTable("Products");
+            product.HasIndex(p => p.Key).IsUnique();
+            product.Property(p => p.Key).HasMaxLength(ProductChecks.LongestName);
+            product.Property(p => p.Product).HasConversion(AsJson<Product>());
+            product.Property(p => p.Version).IsConcurrencyToken();
+        });
+        modelBuilder.Entity<BowlRow>(bowl =>
+        {
+            bowl.ToTable("Bowls");
+            bowl.HasOne<VisitRow>().WithMany().HasForeignKey(b => b.VisitId).OnDelete(DeleteBehavior.Cascade);
+            bowl.HasIndex(b => new { b.VisitId, b.Formula, b.Ordinal }).IsUnique();
+            bowl.Property(b => b.Formula).HasMaxLength(1);
+            bowl.Property(b => b.Meant).HasConversion(AsJson<Formula>());
+            bowl.Property(b => b.Recipe).HasConversion(AsJson<Recipe>());
+        });
+        modelBuilder.Entity<BowlEventRow>(happened =>
+        {
+            happened.ToTable("BowlEvents");
+            happened.HasKey(e => new { e.BowlId, e.Number });
+            happened.HasOne<BowlRow>().WithMany().HasForeignKey(e => e.BowlId).OnDelete(DeleteBehavior.Cascade);
+            happened.Property(e => e.Event).HasConversion(AsJson<BowlEvent>());
+            happened.Property(e => e.Lot).HasMaxLength(40);
+        });
+        modelBuilder.Entity<TickRow>(tick =>
+        {
+            tick.ToTable("TrayTicks");
+            tick.HasOne<VisitRow>().WithMany().HasForeignKey(t => t.VisitId).OnDelete(DeleteBehavior.Cascade);
+            tick.Property(t => t.Item).HasMaxLength(40);
         });
     }
 

@@ -26,8 +26,9 @@ internal sealed class Mishaps : IExceptionHandler
             BadInputException bad => Answers.Invalid(bad.Problems),
             FileRefusedException refused => Answers.Invalid([new Problem("file", refused.Message)]),
             StaleRevisionException stale => Answers.Stale(stale.Current),
+            NameTakenException taken => Answers.Invalid([new Problem("product.name", taken.Message)]),
             StoppedException stopped => Answers.Stopped(stopped.Stops),
-            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Answers.TooLarge(),
+            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Answers.TooLarge(httpContext.Request.HasJsonContentType() ? Setup.MostBytes : Setup.MostTableBytes),
             BadHttpRequestException bad => TypedResults.Problem(statusCode: bad.StatusCode, title: bad.Message),
             _ => null,
         };
@@ -47,8 +48,8 @@ internal static class Answers
     public static ProblemHttpResult NotFound(string what) =>
         TypedResults.Problem(statusCode: StatusCodes.Status404NotFound, title: $"There is no such {what}.");
 
-    public static ProblemHttpResult TooLarge() => TypedResults.Problem(
-        statusCode: StatusCodes.Status413PayloadTooLarge, title: $"At most {Setup.MostBytes / 1024 / 1024} MB.");
+    public static ProblemHttpResult TooLarge(long most) => TypedResults.Problem(
+        statusCode: StatusCodes.Status413PayloadTooLarge, title: $"At most {most / 1024 / 1024} MB.");
 
     public static ProblemHttpResult Stale(int current) => TypedResults.Problem(
         statusCode: StatusCodes.Status409Conflict,
@@ -88,15 +89,16 @@ internal static partial class Body
         }
     }
 
-    /// <summary>The whole body, at most <see cref="Setup.MostBytes"/>.</summary>
-    public static async Task<byte[]> BytesAsync(HttpRequest request)
+    /// <summary>The whole body, at most <see cref="Setup.MostBytes"/>, or <see cref="Setup.MostTableBytes"/> of a table.</summary>
+    public static async Task<byte[]> BytesAsync(HttpRequest request, string type = "application/json")
     {
-        if (!request.HasJsonContentType())
+        if (type == "application/json" ? !request.HasJsonContentType() : request.ContentType?.Split(';')[0].Trim() != type)
         {
-            throw new BadHttpRequestException("Send application/json.", StatusCodes.Status415UnsupportedMediaType);
+            throw new BadHttpRequestException($"Send {type}.", StatusCodes.Status415UnsupportedMediaType);
         }
 
-        if (request.ContentLength > Setup.MostBytes)
+        var most = type == "application/json" ? Setup.MostBytes : Setup.MostTableBytes;
+        if (request.ContentLength > most)
         {
             throw new BadHttpRequestException("Too large.", StatusCodes.Status413PayloadTooLarge);
         }
@@ -107,7 +109,7 @@ internal static partial class Body
         while ((read = await request.Body.ReadAsync(buffer, request.HttpContext.RequestAborted)) > 0)
         {
             memory.Write(buffer, 0, read);
-            if (memory.Length > Setup.MostBytes)
+            if (memory.Length > most)
             {
                 throw new BadHttpRequestException("Too large.", StatusCodes.Status413PayloadTooLarge);
             }

@@ -4,6 +4,7 @@ using Serilog;
 using Wendro.Core.Head;
 using Wendro.Formats;
 using Wendro.Host.Paint;
+using Wendro.Host.StandIns;
 using Wendro.Store;
 
 namespace Wendro.Host.Frame;
@@ -11,8 +12,11 @@ namespace Wendro.Host.Frame;
 /// <summary>What the server is made of, and in which order a request passes.</summary>
 internal static class Setup
 {
-    /// <summary>Largest body taken, bytes.</summary>
+    /// <summary>Largest JSON body taken, bytes.</summary>
     public const long MostBytes = 2 * 1024 * 1024;
+
+    /// <summary>Largest table taken, bytes; nothing larger is read at all.</summary>
+    public const long MostTableBytes = 8 * 1024 * 1024;
 
     public static void AddWendro(this WebApplicationBuilder builder)
     {
@@ -23,7 +27,7 @@ internal static class Setup
             .WriteTo.Console(outputTemplate: "{Timestamp:HH:mm:ss} {Level:u3} {Message:lj}{NewLine}{Exception}"));
         builder.WebHost.ConfigureKestrel(kestrel =>
         {
-            kestrel.Limits.MaxRequestBodySize = MostBytes;
+            kestrel.Limits.MaxRequestBodySize = MostTableBytes;
             kestrel.AddServerHeader = false;
         });
         if (builder.Configuration["urls"] is null)
@@ -52,12 +56,20 @@ internal static class Setup
         });
         builder.Services.AddSingleton<Visits>();
         builder.Services.AddSingleton<Studio>();
+        builder.Services.AddSingleton<ProductShelf>();
+        builder.Services.AddSingleton<Bowls>();
         builder.Services.AddSingleton(_ => HeadForm.Usual);
         builder.Services.AddSingleton<Heads>();
         builder.Services.AddSingleton<PlanDesk>();
+        builder.Services.AddSingleton<Mix.MixDesk>();
         builder.Services.AddSingleton<Proposals>();
         builder.Services.AddSingleton<DemoData>();
         builder.Services.AddSingleton<Readiness>();
+        builder.Services.AddSignalR().AddJsonProtocol(json => WendroJson.Configure(json.PayloadSerializerOptions));
+        builder.Services.AddSingleton<SimulatedScale>();
+        builder.Services.AddSingleton<IScale>(services => services.GetRequiredService<SimulatedScale>());
+        builder.Services.AddSingleton<ScaleFeed>();
+        builder.Services.AddHostedService(services => services.GetRequiredService<ScaleFeed>());
     }
 
     public static void UseWendro(this WebApplication app)

@@ -17,6 +17,66 @@ namespace Wendro.Store.Migrations
 #pragma warning disable 612, 618
             modelBuilder.HasAnnotation("ProductVersion", "10.0.0");
 
+            modelBuilder.Entity("Wendro.Store.BowlEventRow", b =>
+                {
+                    b.Property<Guid>("BowlId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Number")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateTimeOffset>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Event")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Lot")
+                        .HasMaxLength(40)
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("BowlId", "Number");
+
+                    b.ToTable("BowlEvents", (string)null);
+                });
+
+            modelBuilder.Entity("Wendro.Store.BowlRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTimeOffset>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Formula")
+                        .IsRequired()
+                        .HasMaxLength(1)
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Meant")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Ordinal")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Recipe")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid>("VisitId")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("VisitId", "Formula", "Ordinal")
+                        .IsUnique();
+
+                    b.ToTable("Bowls", (string)null);
+                });
+
             modelBuilder.Entity("Wendro.Store.ClientRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -69,6 +129,33 @@ namespace Wendro.Store.Migrations
                     b.ToTable("Patterns", (string)null);
                 });
 
+            modelBuilder.Entity("Wendro.Store.ProductRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Key")
+                        .IsRequired()
+                        .HasMaxLength(60)
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Product")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Version")
+                        .IsConcurrencyToken()
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("Key")
+                        .IsUnique();
+
+                    b.ToTable("Products", (string)null);
+                });
+
             modelBuilder.Entity("Wendro.Store.RevisionRow", b =>
                 {
                     b.Property<Guid>("VisitId")
@@ -119,6 +206,33 @@ namespace Wendro.Store.Migrations
                     b.ToTable("Studio", (string)null);
                 });
 
+            modelBuilder.Entity("Wendro.Store.TickRow", b =>
+                {
+                    b.Property<int>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateTimeOffset>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<bool>("IsThere")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Item")
+                        .IsRequired()
+                        .HasMaxLength(40)
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid>("VisitId")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("VisitId");
+
+                    b.ToTable("TrayTicks", (string)null);
+                });
+
             modelBuilder.Entity("Wendro.Store.VisitRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -151,7 +265,34 @@ namespace Wendro.Store.Migrations
                     b.ToTable("Visits", (string)null);
                 });
 
+            modelBuilder.Entity("Wendro.Store.BowlEventRow", b =>
+                {
+                    b.HasOne("Wendro.Store.BowlRow", null)
+                        .WithMany()
+                        .HasForeignKey("BowlId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("Wendro.Store.BowlRow", b =>
+                {
+                    b.HasOne("Wendro.Store.VisitRow", null)
+                        .WithMany()
+                        .HasForeignKey("VisitId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
             modelBuilder.Entity("Wendro.Store.RevisionRow", b =>
+                {
+                    b.HasOne("Wendro.Store.VisitRow", null)
+                        .WithMany()
+                        .HasForeignKey("VisitId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("Wendro.Store.TickRow", b =>
                 {
                     b.HasOne("Wendro.Store.VisitRow", null)
                         .WithMany()

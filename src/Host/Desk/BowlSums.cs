@@ -53,7 +53,7 @@ internal sealed record RinseQuestion(IReadOnlyList<RinseWindow> Windows);
 internal sealed record RinseAnswer(IReadOnlyList<double> Waves);
 
 /// <summary>The desk's sums about bowls, toners and rinsing.</summary>
-internal static class MixEndpoints
+internal static class BowlSums
 {
     private const int MostWindows = 20_000;
 

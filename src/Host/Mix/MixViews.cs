@@ -1,0 +1,159 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Lift;
+using Wendro.Core.Mix;
+using Wendro.Core.Plans;
+using Wendro.Host.Paint;
+using Wendro.Store;
+
+namespace Wendro.Host.Mix;
+
+/// <summary>One formula, what it takes, what its ratio does.</summary>
+/// <param name="Formula">The formula.</param>
+/// <param name="Words">What it is, in plain words.</param>
+/// <param name="Holds">How the mixture holds, in words.</param>
+/// <param name="Strength">Factor on the speed by the ratio: 1 at 1 : 1.5.</param>
+/// <param name="RunsFurther">Share of the section that the ratio makes it go further through, 0..0.06.</param>
+/// <param name="WindowMinutes">How long a bowl of it lives, minutes.</param>
+/// <param name="LimitMinutes">Longest its leaflet allows, minutes; null for a deposit.</param>
+/// <param name="Panels">Panels it is painted on.</param>
+/// <param name="HairGrams">Hair it reaches, g.</param>
+/// <param name="Grams">Lightener and developer together, waste in it, g.</param>
+/// <param name="Cost">What its bowls cost; null where no price is noted.</param>
+/// <param name="ShelfDiffers">Whether the shelf says otherwise of its products than the plan was forecast with.</param>
+internal sealed record FormulaView(
+    Formula Formula,
+    string Words,
+    string Holds,
+    double Strength,
+    double RunsFurther,
+    double WindowMinutes,
+    double? LimitMinutes,
+    IReadOnlyList<string> Panels,
+    double HairGrams,
+    double Grams,
+    double? Cost,
+    bool ShelfDiffers)
+{
+    public static FormulaView Of(FormulaAmount a, IReadOnlyList<Product> shelf)
+    {
+        var f = a.Formula;
+        return new(
+            f,
+            f.Words,
+            Mixing.Words(f.DeveloperPerLightener),
+            Mixing.Strength(f.DeveloperPerLightener),
+            Mixing.RunsThrough(f),
+            f.IsDeposit ? LiftTables.BowlWindowMinutes : f.FiguresOf().WindowMinutes,
+            f.IsDeposit ? null : f.FiguresOf().LimitMinutes,
+            a.Panels.Select(p => p.ToString()).ToArray(),
+            a.HairGrams,
+            a.Grams,
+            a.Cost,
+            Differs(f.Product, f.Figures, shelf) || Differs(f.Second?.Product, f.Second?.Figures, shelf));
+    }
+
+    private static bool Differs(string? product, LightenerFigures? figures, IReadOnlyList<Product> shelf) =>
+        shelf.OfType<LightenerProduct>().FirstOrDefault(p => p.Name == product) is { } on && on.Figures() != figures;
+}
+
+/// <summary>One ingredient and where its weighing stands.</summary>
+internal sealed record StepView(Ingredient Ingredient, double TargetGrams, double PouredGrams, double ToGoGrams, double ToleranceGrams, StepState State);
+
+/// <summary>A bowl that was begun.</summary>
+/// <param name="Id">Its id.</param>
+/// <param name="Events">How much has happened to it: said with what happens next.</param>
+/// <param name="TareGrams">What the scale showed with the empty bowl, g.</param>
+/// <param name="GrossGrams">What the scale should show now, g.</param>
+/// <param name="Next">The ingredient to pour next, from 0; null for none.</param>
+/// <param name="Over">The ingredient of which there is too much, from 0; null for none.</param>
+/// <param name="IsDone">Whether all is in.</param>
+/// <param name="IsKept">Whether a ratio that is off was kept.</param>
+/// <param name="RatioNow">Parts of developer to one of lightener as it is; null while one is missing.</param>
+/// <param name="Rescue">What restores it, where too much was poured.</param>
+internal sealed record BegunView(
+    Guid Id, int Events, double? TareGrams, double? GrossGrams, int? Next, int? Over, bool IsDone, bool IsKept, double? RatioNow, Rescuing? Rescue);
+
+/// <summary>One bowl on the clock.</summary>
+internal sealed record BowlView(
+    int Number,
+    string Formula,
+    int Ordinal,
+    double Grams,
+    double ExtraGrams,
+    double TakenGrams,
+    double TotalGrams,
+    double MixAtMinute,
+    double ReadyAtMinute,
+    double PaintedUntilMinute,
+    double LivesUntilMinute,
+    bool Outlived,
+    IReadOnlyList<string> Panels,
+    IReadOnlyList<StepView> Steps,
+    string? Missing,
+    BegunView? Begun)
+{
+    public static BowlView Of(PlannedBowl bowl, PlannedMix mix, IReadOnlyList<StoredBowl> stored)
+    {
+        var b = bowl.Batch;
+        var row = stored.FirstOrDefault(s => s.Formula == b.Formula && s.Ordinal == b.Ordinal);
+        var hand = row?.InHand;
+        var steps = (hand ?? BowlInHand.Of(bowl.Recipe, [])).Steps;
+        return new(
+            bowl.Number, b.Formula, b.Ordinal, b.Grams, b.ExtraGrams, b.TakenGrams, steps.Sum(s => s.TargetGrams), b.MixAt, b.ReadyAt, b.PaintedUntil, b.LivesUntil, b.Outlived,
+            b.Panels.Select(p => p.ToString()).ToArray(),
+            steps.Select(s => new StepView(s.Ingredient, s.TargetGrams, s.PouredGrams, s.ToGo, s.ToleranceGrams, s.State)).ToArray(),
+            bowl.Recipe.Missing,
+            row is null || hand is null ? null : new BegunView(
+                row.Id, row.Events.Count, hand.TareGrams, hand.GrossGrams, hand.Next, hand.Over, hand.IsDone, hand.IsKept,
+                hand.LightenerGrams > 0 && hand.DeveloperGrams > 0 ? hand.DeveloperGrams / hand.LightenerGrams : null,
+                mix.Rescue(bowl)));
+    }
+}
+
+/// <summary>A finding of the mix, with what mends it.</summary>
+internal sealed record MixFindingView(
+    string Id, FindingKind Kind, Severity Severity, string Title, string Text, string Why, IReadOnlyList<string> Panels, bool CanDismiss, MixFix? Fix, string? SetAside)
+{
+    public static MixFindingView Of(Finding f, PlannedMix mix) => new(
+        f.Id, f.Kind, f.Severity, f.Title, f.Text, f.Why, f.Panels.Select(p => p.ToString()).ToArray(), !Finding.StaysSaid(f.Id), MixFixes.For(f, mix),
+        mix.Head.IsSetAside(f) ? mix.Head.Plan.SetAside.First(d => d.Finding == f.Id).Reason : null);
+}
+
+/// <summary>A thing on the tray.</summary>
+internal sealed record TrayView(string Id, string Words, int Count, string Why, bool IsThere);
+
+/// <summary>What the head is forecast to be with the bowls as they were weighed, against what was planned.</summary>
+/// <param name="EndsLevelPlanned">Mean level of her ends as planned.</param>
+/// <param name="EndsLevel">The same as weighed.</param>
+/// <param name="MeanLevelPlanned">Mean level of what is seen as planned.</param>
+/// <param name="MeanLevel">The same as weighed.</param>
+internal sealed record WeighedForecast(double? EndsLevelPlanned, double? EndsLevel, double MeanLevelPlanned, double MeanLevel);
+
+/// <summary>A plan as bowls.</summary>
+/// <param name="Revision">The plan's revision.</param>
+/// <param name="Formulas">Formulas that anything is painted with.</param>
+/// <param name="HairGrams">Hair they reach, g.</param>
+/// <param name="Grams">All of them, waste in it, g.</param>
+/// <param name="Usual">What such work usually takes.</param>
+/// <param name="Cost">What it costs; null where no price is noted.</param>
+/// <param name="Bowls">The bowls on the clock.</param>
+/// <param name="Unneeded">Bowls that were begun and the plan no longer needs, in words.</param>
+/// <param name="Findings">What is wrong, worst first; what was set aside comes last.</param>
+/// <param name="Cautions">Words of care.</param>
+/// <param name="Tray">What must lie ready.</param>
+/// <param name="Forecast">Where a bowl came out otherwise: what that does; null where none did.</param>
+/// <param name="BowlGrams">What a bowl holds, g.</param>
+internal sealed record MixView(
+    int Revision,
+    IReadOnlyList<FormulaView> Formulas,
+    double HairGrams,
+    double Grams,
+    UsualAmount Usual,
+    double? Cost,
+    IReadOnlyList<BowlView> Bowls,
+    IReadOnlyList<string> Unneeded,
+    IReadOnlyList<MixFindingView> Findings,
+    IReadOnlyList<string> Cautions,
+    IReadOnlyList<TrayView> Tray,
+    WeighedForecast? Forecast,
+    double BowlGrams);
