@@ -24,9 +24,12 @@ public static class ShelfFile
     /// <summary>Most problems told at once.</summary>
     private const int MostProblems = 100;
 
-    private static readonly CsvConfiguration Config = new(CultureInfo.InvariantCulture)
+    private static readonly CsvConfiguration Writing = new(CultureInfo.InvariantCulture) { NewLine = "\r\n" };
+
+    /// <summary>As tables come: any line ending, and semicolons where a spreadsheet of that country writes them.</summary>
+    private static CsvConfiguration Reading(string text) => new(CultureInfo.InvariantCulture)
     {
-        NewLine = "\r\n",
+        Delimiter = text.Split('\n')[0] is var header && header.Contains(';', StringComparison.Ordinal) && !header.Contains(',', StringComparison.Ordinal) ? ";" : ",",
         TrimOptions = TrimOptions.None,
         BadDataFound = null,
         MissingFieldFound = null,
@@ -39,7 +42,7 @@ public static class ShelfFile
         ArgumentNullException.ThrowIfNull(products);
         using var memory = new MemoryStream();
         using (var text = new StreamWriter(memory, new UTF8Encoding(true)))
-        using (var csv = new CsvWriter(text, Config))
+        using (var csv = new CsvWriter(text, Writing))
         {
             foreach (var column in ShelfColumns.Names)
             {
@@ -74,7 +77,8 @@ public static class ShelfFile
     public static ShelfRead Read(byte[] bytes)
     {
         ArgumentNullException.ThrowIfNull(bytes);
-        using var csv = new CsvReader(new StringReader(TextOf(bytes)), Config);
+        var text = TextOf(bytes);
+        using var csv = new CsvReader(new StringReader(text), Reading(text));
         try
         {
             return Read(csv);

@@ -33,7 +33,6 @@ public sealed class Program
         app.MapHeads();
         app.MapProposals();
         app.MapDesk();
-        app.MapDeskMix();
         app.MapShelf();
         app.MapMix();
         app.MapScale();

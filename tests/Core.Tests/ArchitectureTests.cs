@@ -20,6 +20,7 @@ public sealed partial class ArchitectureTests
         ["Timing"] = ["Units", "Paint"],
         ["Consult"] = ["Units", "Hair", "Head", "Paint", "Lift", "Care", "Fall", "Blend"],
         ["Plans"] = ["Units", "Hair", "Head", "Tone", "Paint", "Lift", "Care", "Fall", "Blend", "Timing", "Mix"],
+        ["Desk"] = ["Units", "Hair", "Tone", "Paint", "Lift", "Care", "Mix", "Timing", "Consult"],
         ["Placement"] = ["Units", "Hair", "Head", "Paint", "Lift", "Fall", "Blend", "Timing", "Plans"],
         ["Patterns"] = ["Units", "Hair", "Head", "Paint", "Lift", "Blend", "Plans"],
     };
@@ -67,6 +68,6 @@ public sealed partial class ArchitectureTests
     public void Files_stay_small() =>
         Assert.All(Files(), f => Assert.True(f.Text.Count(c => c == '\n') <= 350, $"{f.Folder}/{f.File} is long"));
 
-    [GeneratedRegex(@"(?:using Wendro\.Core\.|(?<![\w.])(?:Wendro\.Core\.)?)(Units|Hair|Head|Tone|Paint|Lift|Care|Fall|Blend|Timing|Mix|Consult|Plans|Patterns|Placement)(?:;|\.[A-Z]\w+)")]
+    [GeneratedRegex(@"(?:using Wendro\.Core\.|(?<![\w.])(?:Wendro\.Core\.)?)(Units|Hair|Head|Tone|Paint|Lift|Care|Fall|Blend|Timing|Mix|Desk|Consult|Plans|Patterns|Placement)(?:;|\.[A-Z]\w+)")]
     private static partial Regex Uses();
 }

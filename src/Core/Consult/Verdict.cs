@@ -77,9 +77,9 @@ public sealed record Verdict(
         ArgumentNullException.ThrowIfNull(consultation);
         var stops = Safety.Stops(consultation, hair, now);
         var ends = Ends(hair);
-        var compromised = ends.Coloured || ends.Lightened || hair.Condition != Condition.Sound;
+        var compromised = IsCompromised(hair, ends);
         var target = Units.Level.Clamp(wish.EndsLevel);
-        var visits = Plan(hair, ends, target, compromised, consultation.WeeksBetween);
+        var visits = VisitsTo(hair, target, consultation.WeeksBetween);
         var reached = visits.Count > 0 && visits[^1].Level.Level >= target.Value - Tolerance;
         var needed = paintingMinutes + Longest(visits) + AroundMinutes;
         var (advised, ruledOut) = Advice.For(hair, wish, ends, visits, consultation, needed);
@@ -98,8 +98,17 @@ public sealed record Verdict(
     /// <summary>The hair that decides: what its ends are today.</summary>
     private static HairState Ends(HairProfile hair) => HairState.Of(hair)[hair.Bands.Count > 0 && hair.Bands[^1].Share >= 0.5 ? ^1 : 0];
 
-    private static List<VisitAhead> Plan(HairProfile hair, HairState ends, Level target, bool compromised, double weeks)
+    private static bool IsCompromised(HairProfile hair, HairState ends) => ends.Coloured || ends.Lightened || hair.Condition != Condition.Sound;
+
+    /// <summary>The visits her ends take to a level, each with the mildest choice that does; none where they are there already.</summary>
+    /// <param name="hair">Her hair.</param>
+    /// <param name="target">Level wanted.</param>
+    /// <param name="weeks">Weeks between visits.</param>
+    public static IReadOnlyList<VisitAhead> VisitsTo(HairProfile hair, Level target, double weeks)
     {
+        ArgumentNullException.ThrowIfNull(hair);
+        var ends = Ends(hair);
+        var compromised = IsCompromised(hair, ends);
         var visits = new List<VisitAhead>();
         var from = ends.Level;
         for (var n = 1; n <= MostVisits && from < target.Value - (n == 1 ? 0 : Tolerance); n++)
@@ -148,7 +157,7 @@ public sealed record Verdict(
     private static double Longest(IReadOnlyList<VisitAhead> visits) => visits.Count == 0 ? 0 : LiftTables.LeafletLimitMinutes;
 
     private static (string Title, string Text) Said(
-        HairProfile hair, HairState ends, Level target, List<VisitAhead> visits, bool reached, double needed, bool late, Consultation consultation)
+        HairProfile hair, HairState ends, Level target, IReadOnlyList<VisitAhead> visits, bool reached, double needed, bool late, Consultation consultation)
     {
         if (visits.Count == 0)
         {
@@ -185,7 +194,7 @@ public sealed record Verdict(
     }
 
     private static IReadOnlyList<Ground> GroundsOf(
-        HairProfile hair, HairState ends, Level target, List<VisitAhead> visits, bool compromised, double painting, double needed, Consultation consultation)
+        HairProfile hair, HairState ends, Level target, IReadOnlyList<VisitAhead> visits, bool compromised, double painting, double needed, Consultation consultation)
     {
         var own = hair.Own ?? OwnLift.Unread;
         return
@@ -208,7 +217,7 @@ public sealed record Verdict(
         ];
     }
 
-    private static string ForHer(HairProfile hair, Level target, List<VisitAhead> visits, bool reached, Consultation consultation)
+    private static string ForHer(HairProfile hair, Level target, IReadOnlyList<VisitAhead> visits, bool reached, Consultation consultation)
     {
         if (visits.Count == 0)
         {

@@ -1,54 +1,20 @@
-using Wendro.Core.Care;
-using Wendro.Core.Hair;
-using Wendro.Core.Lift;
-using Wendro.Core.Paint;
-using Wendro.Core.Plans;
+using Wendro.Core.Desk;
 using Wendro.Core.Units;
 using Wendro.Host.Frame;
 
 namespace Wendro.Host.Desk;
 
-/// <summary>How light hair is after some minutes?</summary>
-/// <param name="Level">Level to start from, 1..10.</param>
-/// <param name="Diameter">Strand diameter.</param>
-/// <param name="Porosity">Porosity.</param>
-/// <param name="Lightener">What lightens.</param>
-/// <param name="Volume">Developer, 5..40 vol.</param>
-/// <param name="Covering">What covers it.</param>
-/// <param name="Minutes">How long, 0..600.</param>
-/// <param name="Coloured">Whether the hair carries artificial colour.</param>
-/// <param name="LowHeat">Low heat on it.</param>
-/// <param name="Coat">Share of the coat the work takes, 0..1.</param>
-internal sealed record LiftQuestion(
-    double Level,
-    Diameter Diameter,
-    Porosity Porosity,
-    Lightener Lightener,
-    double Volume,
-    Covering Covering,
-    double Minutes,
-    bool Coloured = false,
-    bool LowHeat = false,
-    double Coat = 1);
+/// <summary>A line as it is typed.</summary>
+internal sealed record ReadQuestion(string Text);
 
-/// <summary>How light it is then.</summary>
-internal sealed record LiftAnswer(double Level, double Gain, double Cap, string Undertone, double DriesAtMinutes, IReadOnlyList<string> Cautions);
-
-/// <summary>How long to a level?</summary>
-internal sealed record TimeQuestion(
-    double Level,
-    Diameter Diameter,
-    Porosity Porosity,
-    Lightener Lightener,
-    double Volume,
-    Covering Covering,
-    double TargetLevel,
-    bool Coloured = false,
-    bool LowHeat = false,
-    double Coat = 1);
-
-/// <summary>How long, or why never and what would help.</summary>
-internal sealed record TimeAnswer(bool Reachable, double? Minutes, bool WithinLimit, string Because, IReadOnlyList<Remedy> Remedies);
+/// <summary>How a line was read, and what it comes to.</summary>
+/// <param name="Sum">Which sum: lift, time, developer, batch, rescue, tone, rinse, strength, mass, regrowth or visits.</param>
+/// <param name="ReadAs">How it was read, in words.</param>
+/// <param name="Result">What it comes to, in a line.</param>
+/// <param name="Why">How that came about.</param>
+/// <param name="Question">The question as its own path takes it.</param>
+/// <param name="Answer">The answer as its own path gives it.</param>
+internal sealed record ReadAnswer(string Sum, string ReadAs, string Result, string Why, object Question, object Answer);
 
 /// <summary>Quick sums at hand without a visit.</summary>
 internal static class DeskEndpoints
@@ -56,63 +22,36 @@ internal static class DeskEndpoints
     public static void MapDesk(this IEndpointRouteBuilder app)
     {
         var desk = app.MapGroup("/api/desk").WithTags("Desk");
+        Sum<LiftQuestion, LiftAnswer>(desk, "/lift", "Level after some minutes", DeskSums.Of);
+        Sum<TimeQuestion, TimeAnswer>(desk, "/time", "Minutes to a level, or why never and what would help", DeskSums.Of);
+        Sum<DeveloperQuestion, DeveloperAnswer>(desk, "/developer", "A developer in between two at hand", DeskSums.Of);
+        Sum<BatchQuestion, BatchAnswer>(desk, "/batch", "Lightener and developer for so many grams", DeskSums.Of);
+        Sum<RescueQuestion, RescueAnswer>(desk, "/rescue", "What restores the ratio after too much was poured", DeskSums.Of);
+        Sum<ToneQuestion, ToneAnswer>(desk, "/tone", "What comes of a toner", DeskSums.Of);
+        Sum<RinseQuestion, RinseAnswer>(desk, "/rinse", "The fewest rinse waves that meet every window", DeskSums.Of);
+        Sum<StrengthQuestion, StrengthAnswer>(desk, "/strength", "Volume and per cent", DeskSums.Of);
+        Sum<MassQuestion, MassAnswer>(desk, "/mass", "Grams and ounces", DeskSums.Of);
+        Sum<RegrowthQuestion, RegrowthAnswer>(desk, "/regrowth", "Regrowth and months", DeskSums.Of);
+        Sum<VisitsQuestion, VisitsAnswer>(desk, "/visits", "How many visits a level takes", DeskSums.Of);
 
-        desk.MapPost("/lift", async (HttpRequest request) =>
+        desk.MapPost("/read", async (HttpRequest request) =>
             {
-                var q = await Body.ReadAsync<LiftQuestion>(request);
-                Check(Of(q.Level, q.Volume, q.Coat), Minutes.IsValid(q.Minutes) ? null : new("minutes", "Between 0 and 600 minutes."));
-                var of = new LiftCase(new Level(q.Level), q.Diameter, q.Porosity, q.Coloured, q.Lightener, new Volume(q.Volume), q.Covering, q.LowHeat, q.Coat);
-                var lifting = new Lifting(of);
-                var level = lifting.After(new Minutes(q.Minutes)).Value;
-                return Results.Ok(new LiftAnswer(
-                    level, lifting.Gain(q.Minutes), lifting.Cap, Undertone.At(level), lifting.DriesAtMinutes(), Cautions.For(of, q.Minutes)));
+                var read = ShortEntry.Read((await Body.ReadAsync<ReadQuestion>(request)).Text);
+                return read.Problems.Count > 0
+                    ? throw new BadInputException(read.Problems)
+                    : Results.Ok(new ReadAnswer(read.Sum, read.ReadAs, read.Result, read.Why, read.Question!, read.Answer!));
             })
-            .Accepts<LiftQuestion>("application/json").Produces<LiftAnswer>().ProducesValidationProblem()
-            .WithName("PostDeskLift").WithSummary("Level after some minutes");
-
-        desk.MapPost("/time", async (HttpRequest request) =>
-            {
-                var q = await Body.ReadAsync<TimeQuestion>(request);
-                Check(Of(q.Level, q.Volume, q.Coat), Level.IsValid(q.TargetLevel) ? null : new("targetLevel", "A level lies between 1 and 10."));
-                var of = new LiftCase(new Level(q.Level), q.Diameter, q.Porosity, q.Coloured, q.Lightener, new Volume(q.Volume), q.Covering, q.LowHeat, q.Coat);
-                var answer = Remedies.TimeTo(of, new Level(q.TargetLevel));
-                return Results.Ok(new TimeAnswer(answer.Reachable, answer.Minutes, answer.WithinLimit, answer.Because, answer.Remedies));
-            })
-            .Accepts<TimeQuestion>("application/json").Produces<TimeAnswer>().ProducesValidationProblem()
-            .WithName("PostDeskTime").WithSummary("Minutes to a level, or why never and what would help");
+            .Accepts<ReadQuestion>("application/json").Produces<ReadAnswer>().ProducesValidationProblem()
+            .WithName("PostDeskRead").WithSummary("Understands a short line such as 25 vol 60 g from 20 40, and says how it read it");
     }
 
-    private static List<Problem> Of(double level, double volume, double coat)
-    {
-        var problems = new List<Problem>();
-        if (!Level.IsValid(level))
+    private static void Sum<TQuestion, TAnswer>(RouteGroupBuilder desk, string path, string summary, Func<TQuestion, DeskResult<TAnswer>> sum)
+        where TQuestion : notnull
+        where TAnswer : class => desk.MapPost(path, async (HttpRequest request) =>
         {
-            problems.Add(new("level", "A level lies between 1 and 10."));
-        }
-
-        if (!Volume.IsValid(volume))
-        {
-            problems.Add(new("volume", "A developer lies between 5 and 40 vol."));
-        }
-
-        if (!(coat is >= 0 and <= 1))
-        {
-            problems.Add(new("coat", "Between 0 and 1."));
-        }
-
-        return problems;
-    }
-
-    private static void Check(List<Problem> problems, Problem? another)
-    {
-        if (another is not null)
-        {
-            problems.Add(another);
-        }
-
-        if (problems.Count > 0)
-        {
-            throw new BadInputException(problems);
-        }
-    }
+            var result = sum(await Body.ReadAsync<TQuestion>(request));
+            return result.Answer is { } answer ? Results.Ok(answer) : throw new BadInputException(result.Problems);
+        })
+        .Accepts<TQuestion>("application/json").Produces<TAnswer>().ProducesValidationProblem()
+        .WithName($"PostDesk{char.ToUpperInvariant(path[1])}{path[2..]}").WithSummary(summary);
 }

@@ -32,6 +32,7 @@ public sealed class SimulatedScale(TimeProvider clock) : IScale
     public const double MostGrams = 3000;
 
     private const double LagSeconds = 0.3;
+    private const double SwingSeconds = 0.6;
     private const double SwingShare = 0.04;
     private const double DriftGrams = 0.03;
     private const double NoiseGrams = 0.03;
@@ -61,7 +62,7 @@ public sealed class SimulatedScale(TimeProvider clock) : IScale
             }
 
             var felt = rested + loads.Sum(l => l.Felt(now));
-            var still = loads.All(l => l.IsOver(now)) && Math.Abs(felt - lies) < StepGrams / 2;
+            var still = loads.All(l => l.IsOver(now)) && loads.Sum(l => l.Unrest(now)) < StepGrams / 2;
             var drift = DriftGrams * Math.Sin(now / 70);
             var noise = NoiseGrams * Hash.Signed((int)(now * 8), 5);
             var gross = Math.Round((felt + drift + noise) / StepGrams) * StepGrams;
@@ -159,9 +160,13 @@ public sealed class SimulatedScale(TimeProvider clock) : IScale
             var share = t <= Seconds
                 ? (t - LagSeconds * (1 - Math.Exp(-t / LagSeconds))) / Seconds
                 : 1 - LagSeconds / Seconds * (Math.Exp(-after / LagSeconds) - Math.Exp(-t / LagSeconds));
-            var rate = Grams / Math.Max(Seconds, LagSeconds);
-            return Grams * share + SwingShare * rate * Math.Exp(-after / LagSeconds) * Math.Sin(9 * t);
+            return Grams * share + Swing(after) * Math.Sin(9 * t);
         }
+
+        /// <summary>How far it can still be off, g, once all of it is on.</summary>
+        public double Unrest(double now) => Grams * LagSeconds / Seconds * Math.Exp(-(now - From - Seconds) / LagSeconds) + Swing(now - From - Seconds);
+
+        private double Swing(double after) => SwingShare * Grams / Math.Max(Seconds, LagSeconds) * Math.Exp(-after / SwingSeconds);
 
         public Load CutAt(double now) => IsOver(now) ? this : this with { Grams = Lies(now), Seconds = Math.Max(0.01, now - From) };
     }

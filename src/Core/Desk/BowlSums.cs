@@ -1,0 +1,163 @@
+using Wendro.Core.Lift;
+using Wendro.Core.Mix;
+using Wendro.Core.Timing;
+using Wendro.Core.Tone;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Desk;
+
+/// <summary>The sums about bowls, toners and rinsing.</summary>
+public static partial class DeskSums
+{
+    private const int MostWindows = 20_000;
+
+    /// <summary>A developer in between two at hand.</summary>
+    public static DeskResult<DeveloperAnswer> Of(DeveloperQuestion q)
+    {
+        ArgumentNullException.ThrowIfNull(q);
+        var problems = new List<Problem>();
+        Strength(problems, "wantedVolume", q.WantedVolume);
+        Above(problems, "grams", q.Grams, "g");
+        for (var i = 0; i < q.Available.Count; i++)
+        {
+            Strength(problems, $"available[{i}]", q.Available[i]);
+        }
+
+        if (problems.Count > 0)
+        {
+            return problems;
+        }
+
+        if (Developer.Blend(new Volume(q.WantedVolume), q.Grams, q.Available.Select(v => new Volume(v)).ToArray()) is not { } parts)
+        {
+            problems.Add(new("wantedVolume", q.Available.Count == 0
+                ? "Name the developers at hand."
+                : $"Outside of what is at hand, {q.Available.Min():0.#} to {q.Available.Max():0.#} vol: no blend of these makes it."));
+            return problems;
+        }
+
+        return new DeveloperAnswer(
+            parts.Select(p => new DeveloperPour(p.Volume.Value, p.Grams)).ToArray(),
+            Developer.VolumeOf(parts),
+            parts.Count == 1 ? "It is at hand as it is." : $"Peroxide adds up by mass: {string.Join(" + ", parts.Select(p => $"{p.Grams:0.##} g · {p.Volume.Value:0.#}"))} = {q.Grams:0.##} g · {q.WantedVolume:0.#}.");
+    }
+
+    /// <summary>Lightener and developer for so many grams.</summary>
+    public static DeskResult<BatchAnswer> Of(BatchQuestion q)
+    {
+        ArgumentNullException.ThrowIfNull(q);
+        var problems = new List<Problem>();
+        Above(problems, "grams", q.Grams, "g");
+        Parts(problems, q.LightenerParts, q.DeveloperParts);
+        if (problems.Count > 0)
+        {
+            return problems;
+        }
+
+        var bowl = new Ratio(q.LightenerParts, q.DeveloperParts).Of(q.Grams);
+        return new BatchAnswer(
+            bowl.LightenerGrams, bowl.DeveloperGrams,
+            $"{q.Grams:0.##} g in {q.LightenerParts + q.DeveloperParts:0.##} parts, {q.Grams / (q.LightenerParts + q.DeveloperParts):0.##} g each. Mixed: {Mixing.Words(q.DeveloperParts / q.LightenerParts)}.");
+    }
+
+    /// <summary>What restores the ratio after too much was poured.</summary>
+    public static DeskResult<RescueAnswer> Of(RescueQuestion q)
+    {
+        ArgumentNullException.ThrowIfNull(q);
+        var problems = new List<Problem>();
+        Parts(problems, q.LightenerParts, q.DeveloperParts);
+        Above(problems, "lightenerGrams", q.LightenerGrams, "g");
+        Above(problems, "developerGrams", q.DeveloperGrams, "g");
+        Above(problems, "bowlGrams", q.BowlGrams ?? 1, "g");
+        if (problems.Count > 0)
+        {
+            return problems;
+        }
+
+        var rescue = new Ratio(q.LightenerParts, q.DeveloperParts).Restore(new Bowl(q.LightenerGrams, q.DeveloperGrams), q.BowlGrams);
+        return new RescueAnswer(
+            rescue.AddLightenerGrams, rescue.AddDeveloperGrams, rescue.TotalGrams, rescue.Fits, rescue.RatioNow,
+            $"As it is 1 : {rescue.RatioNow:0.00}; wanted 1 : {q.DeveloperParts / q.LightenerParts:0.00}. Nothing is taken out, so the part that is short is filled up.");
+    }
+
+    /// <summary>What comes of a toner.</summary>
+    public static DeskResult<ToneAnswer> Of(ToneQuestion q)
+    {
+        ArgumentNullException.ThrowIfNull(q);
+        var problems = new List<Problem>();
+        Problem.Range(problems, "level", q.Level, Level.Darkest, Level.Lightest, string.Empty);
+        Problem.Range(problems, "depth", q.Depth, Level.Darkest, Level.Lightest, string.Empty);
+        Problem.Range(problems, "minutes", q.Minutes, 0, Minutes.Longest, "min");
+        var undertone = q.Undertone is null ? null : Undertone.LevelOf(q.Undertone);
+        if (q.Undertone is not null && undertone is null)
+        {
+            problems.Add(new("undertone", $"One of {string.Join(", ", Undertone.All)}."));
+        }
+
+        if (problems.Count > 0)
+        {
+            return problems;
+        }
+
+        var toned = Toner.Of(new ToneCase(q.Level, undertone, q.Depth, q.Reflect, q.Porosity, q.Dryness, q.Minutes));
+        return new ToneAnswer(
+            toned.Neutralised, toned.Remaining, toned.Hex, toned.Colour.Lightness, toned.Colour.Chroma, toned.Colour.Hue,
+            $"R = R₀ · 10^(−dose · uptake · a): dose {Toner.Dose(q.Depth):0.00}, uptake {Toner.Uptake(q.Minutes, q.Porosity, q.Dryness):0.00}.");
+    }
+
+    /// <summary>The fewest rinse waves that meet every window.</summary>
+    public static DeskResult<RinseAnswer> Of(RinseQuestion q)
+    {
+        ArgumentNullException.ThrowIfNull(q);
+        var problems = new List<Problem>();
+        if (q.Windows.Count > MostWindows)
+        {
+            problems.Add(new("windows", $"At most {MostWindows} at once."));
+            return problems;
+        }
+
+        for (var i = 0; i < q.Windows.Count; i++)
+        {
+            var window = q.Windows[i];
+            Minute(problems, $"windows[{i}].from", window.From);
+            Minute(problems, $"windows[{i}].to", window.To);
+            if (window.To < window.From)
+            {
+                problems.Add(new($"windows[{i}].to", "A window ends no sooner than it begins."));
+            }
+        }
+
+        if (problems.Count > 0)
+        {
+            return problems;
+        }
+
+        var waves = RinseWaves.Fewest(q.Windows);
+        return new RinseAnswer(waves, $"{q.Windows.Count} windows by their ends: each wave waits for the first end that none has met yet. No fewer do.");
+    }
+
+    private static void Strength(List<Problem> problems, string field, double value) =>
+        Problem.Range(problems, field, value, Volume.Weakest, Volume.Strongest, "vol");
+
+    private static void Parts(List<Problem> problems, double lightener, double developer)
+    {
+        Above(problems, "lightenerParts", lightener, "parts");
+        Above(problems, "developerParts", developer, "parts");
+    }
+
+    private static void Above(List<Problem> problems, string field, double value, string unit)
+    {
+        if (!(value > 0) || !double.IsFinite(value))
+        {
+            problems.Add(new(field, $"Above 0 {unit}."));
+        }
+    }
+
+    private static void Minute(List<Problem> problems, string field, double value)
+    {
+        if (!(value >= 0) || !double.IsFinite(value))
+        {
+            problems.Add(new(field, "A minute from 0 up."));
+        }
+    }
+}

@@ -1,0 +1,133 @@
+using Wendro.Core.Hair;
+using Wendro.Core.Lift;
+using Wendro.Core.Paint;
+using Wendro.Core.Timing;
+using Wendro.Core.Tone;
+
+namespace Wendro.Core.Desk;
+
+/// <summary>How light hair is after some minutes?</summary>
+/// <param name="Level">Level to start from, 1..10.</param>
+/// <param name="Diameter">Strand diameter.</param>
+/// <param name="Porosity">Porosity.</param>
+/// <param name="Lightener">What lightens.</param>
+/// <param name="Volume">Developer, 5..40 vol.</param>
+/// <param name="Covering">What covers it.</param>
+/// <param name="Minutes">How long, 0..600.</param>
+/// <param name="Coloured">Whether the hair carries artificial colour.</param>
+/// <param name="LowHeat">Low heat on it.</param>
+/// <param name="Coat">Share of the coat the work takes, 0..1.</param>
+public sealed record LiftQuestion(
+    double Level,
+    Diameter Diameter,
+    Porosity Porosity,
+    Lightener Lightener,
+    double Volume,
+    Covering Covering,
+    double Minutes,
+    bool Coloured = false,
+    bool LowHeat = false,
+    double Coat = 1);
+
+/// <summary>How light it is then, and how that came about.</summary>
+public sealed record LiftAnswer(double Level, double Gain, double Cap, string Undertone, double DriesAtMinutes, IReadOnlyList<string> Cautions, string Why);
+
+/// <summary>How long to a level?</summary>
+public sealed record TimeQuestion(
+    double Level,
+    Diameter Diameter,
+    Porosity Porosity,
+    Lightener Lightener,
+    double Volume,
+    Covering Covering,
+    double TargetLevel,
+    bool Coloured = false,
+    bool LowHeat = false,
+    double Coat = 1);
+
+/// <summary>How long, or why never and what would help.</summary>
+public sealed record TimeAnswer(bool Reachable, double? Minutes, bool WithinLimit, string Because, IReadOnlyList<Remedy> Remedies, string Why);
+
+/// <summary>How much of which developers makes one in between?</summary>
+/// <param name="WantedVolume">Strength wanted, 5..40 vol.</param>
+/// <param name="Grams">How much of it, g, above 0.</param>
+/// <param name="Available">Strengths at hand, 5..40 vol.</param>
+public sealed record DeveloperQuestion(double WantedVolume, double Grams, IReadOnlyList<double> Available);
+
+/// <summary>So much of one developer.</summary>
+public sealed record DeveloperPour(double Volume, double Grams);
+
+/// <summary>The parts, and the strength they make.</summary>
+public sealed record DeveloperAnswer(IReadOnlyList<DeveloperPour> Parts, double Volume, string Why);
+
+/// <summary>How much lightener and developer make so many grams?</summary>
+public sealed record BatchQuestion(double Grams, double LightenerParts, double DeveloperParts);
+
+/// <summary>So much of each.</summary>
+public sealed record BatchAnswer(double LightenerGrams, double DeveloperGrams, string Why);
+
+/// <summary>Too much of one part was poured: what restores the ratio?</summary>
+/// <param name="LightenerParts">Parts of lightener, above 0.</param>
+/// <param name="DeveloperParts">Parts of developer, above 0.</param>
+/// <param name="LightenerGrams">Lightener in the bowl, g, above 0.</param>
+/// <param name="DeveloperGrams">Developer in the bowl, g, above 0.</param>
+/// <param name="BowlGrams">What the bowl holds in all, g; null where nobody minds.</param>
+public sealed record RescueQuestion(
+    double LightenerParts, double DeveloperParts, double LightenerGrams, double DeveloperGrams, double? BowlGrams = null);
+
+/// <summary>What to add, what that makes, whether it fits, and the ratio as it is now.</summary>
+public sealed record RescueAnswer(double AddLightenerGrams, double AddDeveloperGrams, double TotalGrams, bool Fits, double RatioNow, string Why);
+
+/// <summary>What comes of a toner?</summary>
+/// <param name="Level">The hair's level, 1..10.</param>
+/// <param name="Depth">The toner's, 1..10.</param>
+/// <param name="Reflect">Its reflect.</param>
+/// <param name="Porosity">How readily the hair takes it up.</param>
+/// <param name="Dryness">How wet the hair is.</param>
+/// <param name="Minutes">How long it stays, 0..600.</param>
+/// <param name="Undertone">The undertone the hair shows, in a word; that of its level where it is left out.</param>
+public sealed record ToneQuestion(
+    double Level, double Depth, Reflect Reflect, Porosity Porosity, Dryness Dryness, double Minutes, string? Undertone = null);
+
+/// <summary>Share of the undertone's chroma taken away, what is left in a word, the colour.</summary>
+public sealed record ToneAnswer(double Neutralised, string Remaining, string Hex, double Lightness, double Chroma, double Hue, string Why);
+
+/// <summary>When may what be rinsed?</summary>
+public sealed record RinseQuestion(IReadOnlyList<RinseWindow> Windows);
+
+/// <summary>The fewest moments that meet every window.</summary>
+public sealed record RinseAnswer(IReadOnlyList<double> Waves, string Why);
+
+/// <summary>One strength in the other scale: give one of the two.</summary>
+public sealed record StrengthQuestion(double? Volume = null, double? Percent = null);
+
+/// <summary>Both.</summary>
+public sealed record StrengthAnswer(double Volume, double Percent, string Why);
+
+/// <summary>One mass in the other unit: give one of the two.</summary>
+public sealed record MassQuestion(double? Grams = null, double? Ounces = null);
+
+/// <summary>Both; and millilitres of developer, which weigh a gram each.</summary>
+public sealed record MassAnswer(double Grams, double Ounces, double DeveloperMillilitres, string Why);
+
+/// <summary>Regrowth and months: give one of the two.</summary>
+public sealed record RegrowthQuestion(double? Cm = null, double? Months = null);
+
+/// <summary>Both.</summary>
+public sealed record RegrowthAnswer(double Cm, double Months, string Why);
+
+/// <summary>How many visits to a level?</summary>
+/// <param name="Level">Her ends today, 1..10.</param>
+/// <param name="TargetLevel">Level wanted, 1..10.</param>
+/// <param name="Diameter">Strand diameter.</param>
+/// <param name="Porosity">Porosity.</param>
+/// <param name="Coloured">Whether the hair carries artificial colour.</param>
+/// <param name="WeeksBetween">Weeks between visits, 1..52.</param>
+public sealed record VisitsQuestion(
+    double Level, double TargetLevel, Diameter Diameter, Porosity Porosity, bool Coloured = false, double WeeksBetween = 8);
+
+/// <summary>One visit: from, to, give or take, with what.</summary>
+public sealed record VisitStep(int Number, double From, double Level, double HalfWidth, string With, double WeeksAfter);
+
+/// <summary>The visits, whether the level is reached at all.</summary>
+public sealed record VisitsAnswer(bool Reached, IReadOnlyList<VisitStep> Visits, string Why);
