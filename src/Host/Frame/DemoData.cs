@@ -8,7 +8,7 @@ using Wendro.Store;
 namespace Wendro.Host.Frame;
 
 /// <summary>Loads demo files into an empty data folder, as anybody's files are loaded.</summary>
-internal sealed class DemoData(Settings settings, Visits visits, TimeProvider clock)
+internal sealed class DemoData(Settings settings, Visits visits, ProductShelf shelf, TimeProvider clock)
 {
     /// <summary>Which panels there are does not depend on how long their hair is.</summary>
     private const double SomeLength = 30;
@@ -25,6 +25,17 @@ internal sealed class DemoData(Settings settings, Visits visits, TimeProvider cl
         if (read.Count == 0 || !visits.IsEmpty())
         {
             return;
+        }
+
+        if (Path.Combine(settings.DemoFolder!, "shelf.csv") is var products && File.Exists(products))
+        {
+            var table = ShelfFile.Read(await File.ReadAllBytesAsync(products, stop));
+            if (table.Problems.Count > 0)
+            {
+                throw new FileRefusedException($"shelf.csv: {table.Problems[0].Field}: {table.Problems[0].Message}");
+            }
+
+            await shelf.TakeAsync(table.Products, stop);
         }
 
         foreach (var (file, plan) in read)

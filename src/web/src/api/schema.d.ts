@@ -690,10 +690,309 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/desk/strength": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Volume and per cent */
+        post: operations["PostDeskStrength"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/desk/mass": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Grams and ounces */
+        post: operations["PostDeskMass"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/desk/regrowth": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Regrowth and months */
+        post: operations["PostDeskRegrowth"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/desk/visits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How many visits a level takes */
+        post: operations["PostDeskVisits"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/desk/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Understands a short line such as 25 vol 60 g from 20 40, and says how it read it */
+        post: operations["PostDeskRead"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All products by kind and name */
+        get: operations["GetShelf"];
+        put?: never;
+        /** Puts a product on the shelf */
+        post: operations["PostProduct"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/generic": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Entries to start from, to be corrected by the leaflet */
+        get: operations["GetGenericProducts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Corrects a product; plans keep the figures they were made with until they take the new ones */
+        put: operations["PutProduct"];
+        post?: never;
+        /** Takes a product off the shelf */
+        delete: operations["DeleteProduct"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The shelf as CSV */
+        get: operations["GetShelfFile"];
+        put?: never;
+        /** Takes a CSV file in by name, all of it or nothing */
+        post: operations["PostShelfFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelf/file/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a CSV file would change; stores nothing */
+        post: operations["PostShelfPreview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/mix": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The plan as bowls: grams, recipes, when to mix which, what to mind, the tray */
+        get: operations["GetMix"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/mix/bowls": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Begins a bowl: what is to go in is kept as it is now */
+        post: operations["PostBowl"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/mix/bowls/{bowl}/events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Adds what happened to a bowl: tared, poured, restored, kept, taken back */
+        post: operations["PostBowlEvent"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/mix/tray": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Ticks a thing on the tray */
+        post: operations["PostTrayTick"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scale": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the bench scale shows; /hubs/scale streams the same as "reading" */
+        get: operations["GetScale"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scale/tare": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Sets what stands on the scale to nought */
+        post: operations["PostScaleTare"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stand-ins/scale": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The simulated scale's hands: pour, clear, pull the plug */
+        post: operations["PostHandAtScale"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Additive: {
+            /** Format: double */
+            gramsPerGram: number;
+            /** Format: double */
+            slows: number;
+            product?: null | string;
+        };
         Advice: {
             technique: string;
             why: string;
@@ -717,6 +1016,13 @@ export interface components {
         };
         /** @enum {unknown} */
         BandState: "natural" | "coloured" | "lightened";
+        BatchAnswer: {
+            /** Format: double */
+            lightenerGrams: number;
+            /** Format: double */
+            developerGrams: number;
+            why: string;
+        };
         BatchQuestion: {
             /** Format: double */
             grams: number;
@@ -725,11 +1031,124 @@ export interface components {
             /** Format: double */
             developerParts: number;
         };
-        Bowl: {
+        BeginBowl: {
+            /** Format: int32 */
+            baseRevision: number;
+            formula: string;
+            /** Format: int32 */
+            ordinal: number;
+        };
+        BegunView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int32 */
+            events: number;
             /** Format: double */
-            lightenerGrams: number;
+            tareGrams: null | number;
             /** Format: double */
-            developerGrams: number;
+            grossGrams: null | number;
+            /** Format: int32 */
+            next: null | number;
+            /** Format: int32 */
+            over: null | number;
+            isDone: boolean;
+            isKept: boolean;
+            /** Format: double */
+            ratioNow: null | number;
+            rescue: null | components["schemas"]["Rescuing"];
+        };
+        BenchRules: {
+            /**
+             * Format: double
+             * @default 0.15
+             */
+            waste: number;
+            /**
+             * Format: double
+             * @default 0.5
+             */
+            leastGrams: number;
+            /**
+             * Format: double
+             * @default 250
+             */
+            bowlGrams: number;
+            /**
+             * Format: double
+             * @default 3
+             */
+            mixingMinutes: number;
+        };
+        BowlEvent: components["schemas"]["BowlEventTared"] | components["schemas"]["BowlEventPoured"] | components["schemas"]["BowlEventRestored"] | components["schemas"]["BowlEventKeptAsIs"] | components["schemas"]["BowlEventTakenBack"];
+        BowlEventKeptAsIs: {
+            /** @enum {string} */
+            kind?: "kept";
+        };
+        BowlEventPoured: {
+            /** @enum {string} */
+            kind?: "poured";
+            /** Format: int32 */
+            ingredient: number;
+            /** Format: double */
+            grams: number;
+            how: components["schemas"]["Weighed"];
+        };
+        BowlEventRestored: {
+            /** @enum {string} */
+            kind?: "restored";
+        };
+        BowlEventTakenBack: {
+            /** @enum {string} */
+            kind?: "takenBack";
+        };
+        BowlEventTared: {
+            /** @enum {string} */
+            kind?: "tared";
+            /** Format: double */
+            grossGrams: number;
+        };
+        BowlHappened: {
+            /** Format: int32 */
+            after: number;
+            event: components["schemas"]["BowlEvent"];
+        };
+        BowlRescue: {
+            adds: number[];
+            /** Format: double */
+            productGrams: number;
+            /** Format: double */
+            totalGrams: number;
+            fits: boolean;
+            /** Format: double */
+            developerPerLightener: null | number;
+        };
+        BowlView: {
+            /** Format: int32 */
+            number: number;
+            formula: string;
+            /** Format: int32 */
+            ordinal: number;
+            /** Format: double */
+            grams: number;
+            /** Format: double */
+            extraGrams: number;
+            /** Format: double */
+            takenGrams: number;
+            /** Format: double */
+            totalGrams: number;
+            /** Format: double */
+            mixAtMinute: number;
+            /** Format: double */
+            readyAtMinute: number;
+            /** Format: double */
+            paintedUntilMinute: number;
+            /** Format: double */
+            livesUntilMinute: number;
+            outlived: boolean;
+            panels: string[];
+            steps: components["schemas"]["StepView"][];
+            missing: null | string;
+            begun: null | components["schemas"]["BegunView"];
         };
         CardLineView: {
             measure: components["schemas"]["CardMeasure"];
@@ -754,6 +1173,10 @@ export interface components {
             panels: number;
             /** Format: double */
             minutes: number;
+        };
+        ChangedProduct: {
+            name: string;
+            columns: string[];
         };
         ClientView: {
             /** Format: uuid */
@@ -866,11 +1289,12 @@ export interface components {
         /** @enum {unknown} */
         Density: "low" | "medium" | "high";
         DeveloperAnswer: {
-            parts: components["schemas"]["DeveloperPartView"][];
+            parts: components["schemas"]["DeveloperPour"][];
             /** Format: double */
             volume: number;
+            why: string;
         };
-        DeveloperPartView: {
+        DeveloperPour: {
             /** Format: double */
             volume: number;
             /** Format: double */
@@ -911,7 +1335,7 @@ export interface components {
             unit: string;
         };
         /** @enum {unknown} */
-        FindingKind: "hardLine" | "frontNotBrighter" | "stripes" | "driesFirst" | "darkBehindHairline" | "bleedThrough" | "scalpContact" | "hotRoot" | "solidBlock" | "nothingDarkLeft" | "darkNape" | "partMismatch" | "weakSide" | "crownTooHigh" | "outOfReach" | "overlap" | "babyHairPainted" | "breakingHairPainted" | "skinAtRisk" | "lowlightOnTop" | "hiddenWork" | "regrowthShows" | "testsMissing";
+        FindingKind: "hardLine" | "frontNotBrighter" | "stripes" | "driesFirst" | "darkBehindHairline" | "bleedThrough" | "scalpContact" | "hotRoot" | "solidBlock" | "nothingDarkLeft" | "darkNape" | "partMismatch" | "weakSide" | "crownTooHigh" | "outOfReach" | "overlap" | "babyHairPainted" | "breakingHairPainted" | "skinAtRisk" | "lowlightOnTop" | "hiddenWork" | "regrowthShows" | "testsMissing" | "bowlOutlives" | "unevenRecipe" | "runnyForDepth" | "strengthOverScalp" | "heatAgainstLeaflet" | "pastLeaflet" | "additiveLowersLift" | "noSuchDeveloper" | "notEnoughStock" | "runsLow";
         FindingView: {
             id: string;
             kind: components["schemas"]["FindingKind"];
@@ -956,6 +1380,46 @@ export interface components {
             /** Format: double */
             depositLevel?: null | number;
             consistency?: components["schemas"]["Consistency"];
+            /**
+             * Format: double
+             * @default 1
+             */
+            lightenerParts: number;
+            /**
+             * Format: double
+             * @default 1.5
+             */
+            developerParts: number;
+            product?: null | string;
+            figures?: null | components["schemas"]["LightenerFigures"];
+            second?: null | components["schemas"]["SecondLightener"];
+            additive?: null | components["schemas"]["Additive"];
+            shades?: null | components["schemas"]["ShadeMix"];
+            /** @default false */
+            lowHeat: boolean;
+            /** @default false */
+            heatConfirmed: boolean;
+        };
+        FormulaView: {
+            formula: components["schemas"]["Formula"];
+            words: string;
+            holds: string;
+            /** Format: double */
+            strength: number;
+            /** Format: double */
+            runsFurther: number;
+            /** Format: double */
+            windowMinutes: number;
+            /** Format: double */
+            limitMinutes: null | number;
+            panels: string[];
+            /** Format: double */
+            hairGrams: number;
+            /** Format: double */
+            grams: number;
+            /** Format: double */
+            cost: null | number;
+            shelfDiffers: boolean;
         };
         /** @enum {unknown} */
         Frame: "earToEar" | "quadrants" | "tiers";
@@ -997,6 +1461,26 @@ export interface components {
                 [key: string]: components["schemas"]["ZoneHair"];
             };
         };
+        /** @enum {unknown} */
+        Hand: "pour" | "begin" | "stop" | "clear" | "unplug" | "plug";
+        HandAtScale: {
+            does: components["schemas"]["Hand"];
+            /**
+             * Format: double
+             * @default 0
+             */
+            grams: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            seconds: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            gramsPerSecond: number;
+        };
         Health: {
             status: string;
         };
@@ -1026,6 +1510,7 @@ export interface components {
             lowerFilm: boolean;
             formula: components["schemas"]["Formula"];
             limits?: null | components["schemas"]["Limits"];
+            bench?: null | components["schemas"]["BenchRules"];
         };
         HttpValidationProblemDetails: {
             type?: null | string;
@@ -1037,6 +1522,15 @@ export interface components {
             errors?: {
                 [key: string]: string[];
             };
+        };
+        Ingredient: {
+            role: components["schemas"]["Role"];
+            words: string;
+            product: null | string;
+            /** Format: double */
+            grams: number;
+            /** Format: double */
+            volume?: null | number;
         };
         KeptPattern: {
             /** Format: uuid */
@@ -1066,6 +1560,7 @@ export interface components {
             /** Format: double */
             driesAtMinutes: number;
             cautions: string[];
+            why: string;
         };
         LiftQuestion: {
             /** Format: double */
@@ -1090,6 +1585,28 @@ export interface components {
         };
         /** @enum {unknown} */
         Lightener: "clay" | "powder" | "cream" | "half";
+        LightenerFigures: {
+            /** Format: double */
+            ratedLevels: number;
+            /** Format: double */
+            dryingMinutes: number;
+            /** Format: double */
+            workingMinutes: number;
+            scalpSafe: boolean;
+            excludesHeat: boolean;
+            /** @default false */
+            swells: boolean;
+            /**
+             * Format: double
+             * @default 50
+             */
+            limitMinutes: number;
+            /**
+             * Format: double
+             * @default 25
+             */
+            windowMinutes: number;
+        };
         Limits: {
             /**
              * Format: double
@@ -1189,6 +1706,21 @@ export interface components {
         };
         /** @enum {unknown} */
         MarkKind: "swirl" | "breakage" | "babyHair" | "undercut";
+        MassAnswer: {
+            /** Format: double */
+            grams: number;
+            /** Format: double */
+            ounces: number;
+            /** Format: double */
+            developerMillilitres: number;
+            why: string;
+        };
+        MassQuestion: {
+            /** Format: double */
+            grams?: null | number;
+            /** Format: double */
+            ounces?: null | number;
+        };
         MeasuresView: {
             /** Format: double */
             endsLevel: null | number;
@@ -1216,6 +1748,42 @@ export interface components {
             zoneLevels: {
                 [key: string]: number;
             };
+        };
+        MixFindingView: {
+            id: string;
+            kind: components["schemas"]["FindingKind"];
+            severity: components["schemas"]["Severity"];
+            title: string;
+            text: string;
+            why: string;
+            panels: string[];
+            canDismiss: boolean;
+            fix: null | components["schemas"]["MixFix"];
+            setAside: null | string;
+        };
+        MixFix: {
+            label: string;
+            edit: components["schemas"]["PlanEdit"];
+        };
+        MixView: {
+            /** Format: int32 */
+            revision: number;
+            formulas: components["schemas"]["FormulaView"][];
+            /** Format: double */
+            hairGrams: number;
+            /** Format: double */
+            grams: number;
+            usual: components["schemas"]["UsualAmount"];
+            /** Format: double */
+            cost: null | number;
+            bowls: components["schemas"]["BowlView"][];
+            unneeded: string[];
+            findings: components["schemas"]["MixFindingView"][];
+            cautions: string[];
+            tray: components["schemas"]["TrayView"][];
+            forecast: null | components["schemas"]["WeighedForecast"];
+            /** Format: double */
+            bowlGrams: number;
         };
         NewClient: {
             name: string;
@@ -1834,6 +2402,77 @@ export interface components {
             detail?: null | string;
             instance?: null | string;
         };
+        Product: components["schemas"]["ProductLightenerProduct"] | components["schemas"]["ProductDeveloperProduct"] | components["schemas"]["ProductShadeProduct"] | components["schemas"]["ProductAdditiveProduct"] | components["schemas"]["ProductCoveringProduct"];
+        ProductAdditiveProduct: {
+            /** @enum {string} */
+            kind?: "additive";
+            /** Format: double */
+            gramsPerGram: number;
+            /** Format: double */
+            openAirGramsPerGram: number;
+            slows: components["schemas"]["Said"];
+            name: string;
+            stock: components["schemas"]["Stock"];
+        };
+        ProductBody: {
+            product: components["schemas"]["Product"];
+            /**
+             * Format: int32
+             * @default 0
+             */
+            baseVersion: number;
+        };
+        ProductCoveringProduct: {
+            /** @enum {string} */
+            kind?: "covering";
+            covering: components["schemas"]["Covering"];
+            /** Format: double */
+            sheetCm: number;
+            name: string;
+            stock: components["schemas"]["Stock"];
+        };
+        ProductDeveloperProduct: {
+            /** @enum {string} */
+            kind?: "developer";
+            /** Format: double */
+            volume: number;
+            name: string;
+            stock: components["schemas"]["Stock"];
+        };
+        ProductLightenerProduct: {
+            /** @enum {string} */
+            kind?: "lightener";
+            type: components["schemas"]["Lightener"];
+            ratedLevels: components["schemas"]["Said"];
+            dryingMinutes: components["schemas"]["Said"];
+            workingMinutes: components["schemas"]["Said"];
+            swells: boolean;
+            scalpSafe: boolean;
+            heatAllowed: boolean;
+            limitMinutes: components["schemas"]["Said"];
+            windowMinutes: components["schemas"]["Said"];
+            ratios: number[];
+            /** Format: double */
+            scoopGrams?: null | number;
+            name: string;
+            stock: components["schemas"]["Stock"];
+        };
+        ProductShadeProduct: {
+            /** @enum {string} */
+            kind?: "shade";
+            /** Format: double */
+            depth: number;
+            reflect: components["schemas"]["Reflect"];
+            base: components["schemas"]["ShadeBase"];
+            /** Format: double */
+            developerParts: number;
+            /** Format: double */
+            developerVolume: number;
+            /** Format: double */
+            minutes: number;
+            name: string;
+            stock: components["schemas"]["Stock"];
+        };
         ProposalView: {
             strength: components["schemas"]["Strength"];
             name: string;
@@ -1864,6 +2503,17 @@ export interface components {
         };
         /** @enum {unknown} */
         Reach: "full" | "half" | "hairline";
+        ReadAnswer: {
+            sum: string;
+            readAs: string;
+            result: string;
+            why: string;
+            question: unknown;
+            answer: unknown;
+        };
+        ReadQuestion: {
+            text: string;
+        };
         Reading: {
             /** Format: double */
             minutes: number;
@@ -1874,13 +2524,26 @@ export interface components {
         Reflect: "natural" | "ash" | "matte" | "violet" | "pearl" | "beige" | "gold" | "copper" | "red";
         /** @enum {unknown} */
         Region: "veil" | "oval" | "teardrop" | "babyHair";
+        RegrowthAnswer: {
+            /** Format: double */
+            cm: number;
+            /** Format: double */
+            months: number;
+            why: string;
+        };
+        RegrowthQuestion: {
+            /** Format: double */
+            cm?: null | number;
+            /** Format: double */
+            months?: null | number;
+        };
         Remedy: {
             kind: string;
             words: string;
             /** Format: double */
             minutes: null | number;
         };
-        Rescue: {
+        RescueAnswer: {
             /** Format: double */
             addLightenerGrams: number;
             /** Format: double */
@@ -1890,6 +2553,7 @@ export interface components {
             fits: boolean;
             /** Format: double */
             ratioNow: number;
+            why: string;
         };
         RescueQuestion: {
             /** Format: double */
@@ -1903,8 +2567,15 @@ export interface components {
             /** Format: double */
             bowlGrams?: null | number;
         };
+        Rescuing: {
+            rescue: components["schemas"]["BowlRescue"];
+            /** Format: double */
+            tooMuchGrams: number;
+            missing: string[];
+        };
         RinseAnswer: {
             waves: number[];
+            why: string;
         };
         RinseQuestion: {
             windows: components["schemas"]["RinseWindow"][];
@@ -1915,6 +2586,8 @@ export interface components {
             /** Format: double */
             to?: number;
         };
+        /** @enum {unknown} */
+        Role: "lightener" | "colour" | "developer" | "additive";
         /**
          * @default lowFirst
          * @enum {unknown}
@@ -1933,10 +2606,32 @@ export interface components {
             words: string;
             reason?: null | string;
         };
+        Said: {
+            /** Format: double */
+            value: number;
+            source: components["schemas"]["Source"];
+        };
         /** @enum {unknown} */
         Salts: "none" | "notSure" | "yes";
+        ScaleReading: {
+            state: components["schemas"]["ScaleState"];
+            /** Format: double */
+            grossGrams: null | number;
+            /** Format: double */
+            grams: null | number;
+            stable: boolean;
+        };
+        /** @enum {unknown} */
+        ScaleState: "live" | "lost" | "overRange";
         /** @enum {unknown} */
         Scalp: "calm" | "irritated" | "broken";
+        SecondLightener: {
+            lightener: components["schemas"]["Lightener"];
+            /** Format: double */
+            share: number;
+            product?: null | string;
+            figures?: null | components["schemas"]["LightenerFigures"];
+        };
         SectionView: {
             order: components["schemas"]["ZoneWork"][];
             panels: string[];
@@ -1957,15 +2652,74 @@ export interface components {
         };
         /** @enum {unknown} */
         Severity: "alarm" | "caution" | "note";
+        Shade: {
+            name: string;
+            /** Format: double */
+            depth: number;
+            reflect: components["schemas"]["Reflect"];
+            /** Format: double */
+            parts: number;
+        };
+        /** @enum {unknown} */
+        ShadeBase: "acidGloss" | "demi" | "permanent";
+        ShadeMix: {
+            shades: components["schemas"]["Shade"][];
+        };
         /** @enum {unknown} */
         Shape: "v" | "w" | "u" | "slant" | "spined" | "sawtooth" | "staggered" | "full" | "centre" | "fold" | "scrunch" | "tip" | "reverse";
+        ShelfPreview: {
+            added: string[];
+            changed: components["schemas"]["ChangedProduct"][];
+            /** Format: int32 */
+            unchanged: number;
+        };
         /** @enum {unknown} */
         Side: "left" | "right";
+        /** @enum {unknown} */
+        Source: "leaflet" | "trade" | "assumption";
         /** @enum {unknown} */
         Standing: "stop" | "caution" | "ask" | "clear";
         StepBody: {
             /** Format: int32 */
             baseRevision: number;
+        };
+        /** @enum {unknown} */
+        StepState: "waiting" | "short" | "met" | "over";
+        StepView: {
+            ingredient: components["schemas"]["Ingredient"];
+            /** Format: double */
+            targetGrams: number;
+            /** Format: double */
+            pouredGrams: number;
+            /** Format: double */
+            toGoGrams: number;
+            /** Format: double */
+            toleranceGrams: number;
+            state: components["schemas"]["StepState"];
+        };
+        Stock: {
+            unit?: components["schemas"]["StockUnit"];
+            /** Format: double */
+            price?: null | number;
+            /** Format: double */
+            onHand?: null | number;
+            /** Format: double */
+            lowAt?: null | number;
+            lot?: null | string;
+            /** Format: date */
+            openedOn?: null | string;
+        };
+        /**
+         * @default gram
+         * @enum {unknown}
+         */
+        StockUnit: "gram" | "millilitre" | "sheet";
+        StoredProduct: {
+            /** Format: uuid */
+            id: string;
+            /** Format: int32 */
+            version: number;
+            product: components["schemas"]["Product"];
         };
         StoredRules: {
             /** Format: int32 */
@@ -1993,6 +2747,19 @@ export interface components {
         };
         /** @enum {unknown} */
         Strength: "nearest" | "soonest" | "slowToGrowOut";
+        StrengthAnswer: {
+            /** Format: double */
+            volume: number;
+            /** Format: double */
+            percent: number;
+            why: string;
+        };
+        StrengthQuestion: {
+            /** Format: double */
+            volume?: null | number;
+            /** Format: double */
+            percent?: null | number;
+        };
         Stretch: {
             /** Format: double */
             fromCm: number;
@@ -2025,6 +2792,7 @@ export interface components {
             withinLimit: boolean;
             because: string;
             remedies: components["schemas"]["Remedy"][];
+            why: string;
         };
         TimeQuestion: {
             /** Format: double */
@@ -2058,6 +2826,7 @@ export interface components {
             chroma: number;
             /** Format: double */
             hue: number;
+            why: string;
         };
         ToneQuestion: {
             /** Format: double */
@@ -2071,6 +2840,18 @@ export interface components {
             minutes: number;
             undertone?: null | string;
         };
+        TrayTick: {
+            item: string;
+            isThere: boolean;
+        };
+        TrayView: {
+            id: string;
+            words: string;
+            /** Format: int32 */
+            count: number;
+            why: string;
+            isThere: boolean;
+        };
         Unmet: {
             wish: string;
             /** Format: double */
@@ -2079,6 +2860,13 @@ export interface components {
             reached: number;
             unit: string;
             because: string;
+        };
+        UsualAmount: {
+            /** Format: double */
+            fromGrams: number;
+            /** Format: double */
+            toGrams: number;
+            why: string;
         };
         Verdict: {
             today: boolean;
@@ -2104,8 +2892,53 @@ export interface components {
             weeksAfter: number;
             sum: string;
         };
+        VisitStep: {
+            /** Format: int32 */
+            number: number;
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            level: number;
+            /** Format: double */
+            halfWidth: number;
+            with: string;
+            /** Format: double */
+            weeksAfter: number;
+        };
+        VisitsAnswer: {
+            reached: boolean;
+            visits: components["schemas"]["VisitStep"][];
+            why: string;
+        };
+        VisitsQuestion: {
+            /** Format: double */
+            level: number;
+            /** Format: double */
+            targetLevel: number;
+            diameter: components["schemas"]["Diameter"];
+            porosity: components["schemas"]["Porosity"];
+            /** @default false */
+            coloured: boolean;
+            /**
+             * Format: double
+             * @default 8
+             */
+            weeksBetween: number;
+        };
         /** @enum {unknown} */
         Wear: "down" | "tiedHigh" | "tiedLow" | "halfUp" | "otherPart" | "tucked" | "sweptBack";
+        /** @enum {unknown} */
+        Weighed: "scale" | "typed";
+        WeighedForecast: {
+            /** Format: double */
+            endsLevelPlanned: null | number;
+            /** Format: double */
+            endsLevel: null | number;
+            /** Format: double */
+            meanLevelPlanned: number;
+            /** Format: double */
+            meanLevel: number;
+        };
         Wish: {
             /**
              * Format: double
@@ -3791,7 +4624,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Bowl"];
+                    "application/json": components["schemas"]["BatchAnswer"];
                 };
             };
             /** @description Bad Request */
@@ -3824,7 +4657,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Rescue"];
+                    "application/json": components["schemas"]["RescueAnswer"];
                 };
             };
             /** @description Bad Request */
@@ -3891,6 +4724,667 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RinseAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    PostDeskStrength: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StrengthQuestion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StrengthAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    PostDeskMass: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MassQuestion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MassAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    PostDeskRegrowth: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RegrowthQuestion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RegrowthAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    PostDeskVisits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VisitsQuestion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VisitsAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    PostDeskRead: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadQuestion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetShelf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoredProduct"][];
+                };
+            };
+        };
+    };
+    PostProduct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProductBody"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoredProduct"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetGenericProducts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Product"][];
+                };
+            };
+        };
+    };
+    PutProduct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProductBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoredProduct"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    DeleteProduct: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetShelfFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    PostShelfFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfPreview"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    PostShelfPreview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelfPreview"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetMix: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MixView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PostBowl: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BeginBowl"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MixView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PostBowlEvent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                bowl: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BowlHappened"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MixView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PostTrayTick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TrayTick"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MixView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetScale: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleReading"];
+                };
+            };
+        };
+    };
+    PostScaleTare: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleReading"];
+                };
+            };
+        };
+    };
+    PostHandAtScale: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandAtScale"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScaleReading"];
                 };
             };
             /** @description Bad Request */

@@ -1,0 +1,80 @@
+import { useEffect, useRef } from "react";
+import type { Bowl, Mixing } from "./useMix";
+import type { Reading } from "./useScale";
+
+/** Lighter than this nothing counts as a bowl, g. */
+const leastBowl = 20;
+/** How long a weight must stand before it is taken, ms: within its mark, and beyond it. */
+const dwell = { met: 700, over: 1300 };
+
+export interface Weighing {
+  /** Grams poured in this step and not kept yet; undefined while the scale can't say. */
+  onScale: number | undefined;
+  /** The bowl was lifted, or something of it taken out. */
+  lifted: boolean;
+}
+
+/**
+ * Weighs one bowl along with the scale: takes the empty bowl's weight, and each ingredient once it stands within its mark, or beyond it.
+ * All is counted from what the scale shows in all, so that a scale that was unplugged in between finds its place again.
+ */
+export function useWeighing(bowl: Bowl | undefined, reading: Reading, mixing: Mixing): Weighing {
+  const begun = bowl?.begun;
+  const gross = reading.state === "live" && reading.grossGrams !== null ? reading.grossGrams : undefined;
+  const expected = begun?.grossGrams ?? undefined;
+  const onScale = gross !== undefined && expected !== undefined ? gross - expected : undefined;
+  const step = begun && begun.next !== null && bowl ? bowl.steps[begun.next] : undefined;
+  const since = useRef<{ what: string; at: number }>(undefined);
+  const sent = useRef("");
+
+  useEffect(() => {
+    if (!bowl || !begun || mixing.busy || gross === undefined || !reading.stable) {
+      since.current = undefined;
+      return;
+    }
+    const wait = (what: string, ms: number) => {
+      if (since.current?.what !== what) {
+        since.current = { what, at: performance.now() };
+      }
+      return performance.now() - since.current.at >= ms;
+    };
+    // One word for each state of the bowl: what was sent is not sent again while the answer is on its way.
+    const once = (event: Parameters<Mixing["happen"]>[1]) => {
+      const mark = `${begun.id} ${begun.events}`;
+      if (sent.current !== mark) {
+        sent.current = mark;
+        mixing.happen(bowl, event).then((taken) => {
+          if (!taken) {
+            sent.current = "";
+          }
+        });
+      }
+    };
+    if (begun.tareGrams === null) {
+      if (gross >= leastBowl && bowl.steps.every((s) => s.pouredGrams === 0) && wait("tare", dwell.met)) {
+        once({ kind: "tared", grossGrams: gross });
+      }
+      return;
+    }
+    if (begun.next === null || !step || onScale === undefined) {
+      since.current = undefined;
+      return;
+    }
+    const off = onScale - step.toGoGrams;
+    const grams = Math.round(onScale * 10) / 10;
+    const pour = { kind: "poured", ingredient: begun.next, grams, how: "scale" } as const;
+    if (grams > 0 && Math.abs(off) <= step.toleranceGrams) {
+      if (wait(`met ${begun.events}`, dwell.met)) {
+        once(pour);
+      }
+    } else if (grams > 0 && off > 0) {
+      if (wait(`over ${begun.events}`, dwell.over)) {
+        once(pour);
+      }
+    } else {
+      since.current = undefined;
+    }
+  }, [bowl, begun, gross, reading, mixing, step, onScale]);
+
+  return { onScale, lifted: onScale !== undefined && onScale < -3 };
+}
