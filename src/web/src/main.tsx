@@ -7,10 +7,12 @@ import { createRoot } from "react-dom/client";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { theme } from "./frame/theme";
 import { Day } from "./stages/day/Day";
+import { Card } from "./stages/mix/Card";
 import { Workspace } from "./stages/paint/Workspace";
 
 const router = createBrowserRouter([
   { path: "/", element: <Day /> },
+  { path: "/visits/:visit/card", element: <Card /> },
   { path: "/visits/:visit/:stage", element: <Workspace /> },
   { path: "*", element: <Navigate to="/" replace /> },
 ]);

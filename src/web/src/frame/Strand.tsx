@@ -4,16 +4,19 @@ const stages = [
   { at: "consult", name: "Consult" },
   { at: "section", name: "Section" },
   { at: "paint", name: "Paint" },
+  { at: "mix", name: "Mix" },
 ] as const;
+
+export const isStage = (at: string): at is Stage => stages.some((s) => s.at === at);
 
 export type Stage = (typeof stages)[number]["at"];
 
 /** The visit's stages as beads on one strand, dark at the root, lighter as stages are done: the way through the visit. */
 export function Strand({ visit, stage, done }: { visit: string; stage: Stage; done: ReadonlySet<Stage> }) {
-  const width = 340;
-  const xs = stages.map((_, i) => 50 + (i * 240) / (stages.length - 1));
+  const width = 420;
+  const xs = stages.map((_, i) => 50 + (i * 320) / (stages.length - 1));
   const wave = (x: number) => 22 + 5 * Math.sin(x / 46);
-  const path = Array.from({ length: 35 }, (_, i) => `${i === 0 ? "M" : "L"}${i * 10} ${wave(i * 10)}`).join(
+  const path = Array.from({ length: 43 }, (_, i) => `${i === 0 ? "M" : "L"}${i * 10} ${wave(i * 10)}`).join(
     " ",
   );
   return (

@@ -7,7 +7,11 @@ import { type Stage, Strand } from "./Strand";
 /** Who she is, where in the order of work we are, and the way back. */
 export function TopBar({ visit, stage, work }: { visit: string; stage: Stage; work: Work }) {
   const { plan } = work;
-  const done = new Set<Stage>(plan.panels.some((p) => p.paint) ? ["consult", "section"] : []);
+  const done = new Set<Stage>(
+    plan.panels.some((p) => p.paint)
+      ? ["consult", "section", ...(stage === "mix" ? (["paint"] as const) : [])]
+      : [],
+  );
   return (
     <header className="top">
       <div className="who">

@@ -1,8 +1,9 @@
-import { Button, Input, Popover } from "antd";
-import { useState } from "react";
+import { Button, Popover } from "antd";
 import type { Finding, PlanEdit, PlanView, Schemas } from "../api/client";
+import { inUnits, useUnits } from "../frame/units";
 import { BlendCard } from "./BlendCard";
 import { Mark } from "./Mark";
+import { SetAside, SetAsideList } from "./SetAside";
 
 interface Props {
   plan: PlanView;
@@ -41,19 +42,7 @@ export function SecondLook(props: Props) {
               : "Nothing is painted yet. Pick a panel on the map and give it a shape."}
           </p>
         )}
-        {aside.length > 0 && (
-          <details>
-            <summary>{aside.length === 1 ? "One set aside" : `${aside.length} set aside`}</summary>
-            {aside.map((f) => (
-              <div key={f.id} className="aside">
-                <span>
-                  {f.title}: {f.setAside}
-                </span>
-                <Button onClick={() => edit({ kind: "heed", finding: f.id })}>Heed again</Button>
-              </div>
-            ))}
-          </details>
-        )}
+        <SetAsideList aside={aside} edit={edit} />
       </div>
     </section>
   );
@@ -73,16 +62,17 @@ function One({
   edit,
 }: Props & { finding: Finding }) {
   const trying = tried === f.id;
+  const units = useUnits();
   return (
     <article className="finding" aria-label={f.title}>
       <h3>
         <Mark severity={f.severity} />
         <span>{f.title}</span>
-        <Popover trigger="click" content={<p className="why">{f.why}</p>}>
+        <Popover trigger="click" content={<p className="why">{inUnits(f.why, units)}</p>}>
           <Button type="text">Why</Button>
         </Popover>
       </h3>
-      <p>{f.text}</p>
+      <p>{inUnits(f.text, units)}</p>
       {f.fix && trying && (
         <p className="effect" role="status">
           {f.fix.now.name}: {figure(f.fix.now.value, f.fix.now.unit)} →{" "}
@@ -105,7 +95,7 @@ function One({
             {f.panels.length > 0 && <Button onClick={() => onShow(f)}>Show</Button>}
             {f.fix && (
               <Button type="primary" onClick={() => onTry(f)}>
-                {f.fix.label}
+                {inUnits(f.fix.label, units)}
               </Button>
             )}
             {f.canDismiss && !looking && <SetAside finding={f} edit={edit} />}
@@ -114,33 +104,5 @@ function One({
       </div>
       {f.fix && !f.fix.mends && <p className="soft">Better, not yet enough.</p>}
     </article>
-  );
-}
-
-/** Not that, and why: it does not come back until it matters more. */
-function SetAside({ finding, edit }: { finding: Finding; edit(edit: PlanEdit): Promise<boolean> }) {
-  const [reason, setReason] = useState("");
-  const send = () => edit({ kind: "dismiss", finding: finding.id, at: finding.severity, reason });
-  return (
-    <Popover
-      trigger="click"
-      content={
-        <div className="move" role="group" aria-label={`Set aside: ${finding.title}`}>
-          <Input
-            aria-label="Reason"
-            placeholder="Why it may stay"
-            maxLength={200}
-            value={reason}
-            onChange={(e) => setReason(e.target.value)}
-            onPressEnter={() => reason.trim() && void send()}
-          />
-          <Button type="primary" disabled={!reason.trim()} onClick={() => void send()}>
-            Set aside
-          </Button>
-        </div>
-      }
-    >
-      <Button type="text">Set aside</Button>
-    </Popover>
   );
 }

@@ -61,7 +61,7 @@ export function useWeighing(bowl: Bowl | undefined, reading: Reading, mixing: Mi
       return;
     }
     const off = onScale - step.toGoGrams;
-    const grams = Math.round(onScale * 10) / 10;
+    const grams = Math.round(onScale * 100) / 100;
     const pour = { kind: "poured", ingredient: begun.next, grams, how: "scale" } as const;
     if (grams > 0 && Math.abs(off) <= step.toleranceGrams) {
       if (wait(`met ${begun.events}`, dwell.met)) {

@@ -6,7 +6,7 @@ import { Link, Navigate, useParams } from "react-router";
 import type { Finding, PanelView, Wear, Zone } from "../../api/client";
 import { fetchColours } from "../../api/seen";
 import { usePlan, type Work } from "../../api/usePlan";
-import type { Stage } from "../../frame/Strand";
+import { isStage, type Stage } from "../../frame/Strand";
 import { TopBar } from "../../frame/TopBar";
 import { CrownMap } from "../../views/CrownMap";
 import { HeadView, Ring } from "../../views/HeadView";
@@ -16,6 +16,7 @@ import { Consult } from "../consult/Consult";
 import { HowSheWearsIt } from "../consult/HowSheWearsIt";
 import { useConsult } from "../consult/useConsult";
 import { useLook, type Wish, Wishes } from "../consult/Wishes";
+import { Mix } from "../mix/Mix";
 import { Divide } from "../section/Divide";
 import { SectionHandles } from "../section/SectionHandles";
 import { useSection } from "../section/useSection";
@@ -34,7 +35,7 @@ import { useSelection } from "./useSelection";
 export function Workspace() {
   const { visit = "", stage = "paint" } = useParams();
   const { work, problem } = usePlan(visit);
-  if (stage !== "consult" && stage !== "section" && stage !== "paint") {
+  if (!isStage(stage)) {
     return <Navigate to={`/visits/${visit}/paint`} replace />;
   }
   if (!work) {
@@ -49,6 +50,14 @@ export function Workspace() {
           <Spin size="large" description="Combing her hair out…" />
         )}
       </main>
+    );
+  }
+  if (stage === "mix") {
+    return (
+      <div className="workspace mixing">
+        <TopBar visit={visit} stage={stage} work={work} />
+        <Mix visit={visit} work={work} />
+      </div>
     );
   }
   return <AtWork key={visit} visit={visit} stage={stage} work={work} />;

@@ -1,0 +1,104 @@
+import type { MixView } from "./useMix";
+
+interface Props {
+  mix: MixView;
+  /** Number of the bowl shown. */
+  chosen: number | undefined;
+  onChoose(number: number): void;
+}
+
+/** The bowls on the clock: filled while they are painted from, a line where they end. */
+export function Clock({ mix, chosen, onChoose }: Props) {
+  const { bowls } = mix;
+  const end = Math.max(30, ...bowls.map((b) => Math.max(b.paintedUntilMinute, b.livesUntilMinute)));
+  const every = end > 150 ? 30 : end > 70 ? 20 : 10;
+  const height = 560;
+  const y = (minute: number) => 14 + (minute / end) * (height - 28);
+  const lanes = Math.min(4, Math.max(1, bowls.length));
+  const wide = 168 / lanes;
+  return (
+    <>
+      <div className="title">
+        <h2>Clock</h2>
+        <span>min</span>
+      </div>
+      <svg className="clock" viewBox={`0 0 208 ${height}`} role="img" aria-label="Bowls on the clock">
+        {Array.from({ length: Math.floor(end / every) + 1 }, (_, i) => i * every).map((m) => (
+          <g key={m}>
+            <line x1="34" x2="206" y1={y(m)} y2={y(m)} stroke="#cfd1cd" />
+            <text x="26" y={y(m) + 4} textAnchor="end">
+              {m}
+            </text>
+          </g>
+        ))}
+        {bowls.map((b, i) => {
+          const x = 36 + (i % lanes) * wide;
+          return (
+            <g
+              key={b.number}
+              role="button"
+              tabIndex={0}
+              aria-label={`Bowl ${b.number}, formula ${b.formula}: mix at minute ${b.mixAtMinute.toFixed(0)}, paint until ${b.paintedUntilMinute.toFixed(0)}, ends at ${b.livesUntilMinute.toFixed(0)}`}
+              aria-pressed={b.number === chosen}
+              onClick={() => onChoose(b.number)}
+              onKeyDown={(e) => {
+                if (e.key === "Enter" || e.key === " ") {
+                  e.preventDefault();
+                  onChoose(b.number);
+                }
+              }}
+            >
+              <rect
+                x={x}
+                width={wide - 6}
+                y={y(b.readyAtMinute)}
+                height={Math.max(2, y(b.livesUntilMinute) - y(b.readyAtMinute))}
+                fill="#c2d2d5"
+                rx="5"
+              />
+              <rect
+                x={x}
+                width={wide - 6}
+                y={y(b.mixAtMinute)}
+                height={Math.max(3, y(b.paintedUntilMinute) - y(b.mixAtMinute))}
+                fill={b.begun?.isDone ? "#353c3f" : "#0b6a80"}
+                stroke={b.number === chosen ? "#1d2325" : "none"}
+                strokeWidth="3"
+                rx="5"
+              />
+              <line
+                x1={x}
+                x2={x + wide - 6}
+                y1={y(b.livesUntilMinute)}
+                y2={y(b.livesUntilMinute)}
+                stroke="#a33a1f"
+                strokeWidth="3"
+              />
+              <text
+                className="on"
+                x={x + (wide - 6) / 2}
+                y={(y(b.mixAtMinute) + y(b.paintedUntilMinute)) / 2 + 5}
+                textAnchor="middle"
+              >
+                {b.number}
+              </text>
+            </g>
+          );
+        })}
+      </svg>
+      <p className="soft">Filled: mixed and painted from. Red line: its end of life.</p>
+      <ol className="mixat">
+        {bowls.map((b) => (
+          <li key={b.number}>
+            <b>
+              {b.number} · {b.formula}
+            </b>
+            <span>
+              mix at {b.mixAtMinute.toFixed(0)}, till {b.livesUntilMinute.toFixed(0)}
+            </span>
+          </li>
+        ))}
+      </ol>
+    </>
+  );
+}

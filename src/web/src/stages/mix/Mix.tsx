@@ -1,0 +1,115 @@
+import { Alert, Button, Spin } from "antd";
+import { useState } from "react";
+import { Link } from "react-router";
+import type { Work } from "../../api/usePlan";
+import { Clock } from "./Clock";
+import { Formulas } from "./Formulas";
+import { ToMind } from "./ToMind";
+import { TrayList } from "./TrayList";
+import { useMix } from "./useMix";
+import { useScale } from "./useScale";
+import { Weighing } from "./Weighing";
+
+const states = { live: "Scale live", lost: "Scale lost", overRange: "Too heavy" } as const;
+
+/** From the painted plan to bowls that are weighed: the bowl on the scale, the formulas, the clock, what to mind. */
+export function Mix({ visit, work }: { visit: string; work: Work }) {
+  const { plan } = work;
+  const mixing = useMix(visit, work.revision, true);
+  const reading = useScale();
+  const [shown, setShown] = useState<number | "tray">();
+  const [lit, setLit] = useState<ReadonlySet<string>>(new Set());
+  const { mix } = mixing;
+  if (!mix) {
+    return mixing.problem ? (
+      <Alert type="error" title="The mix can't be shown" description={mixing.problem} />
+    ) : (
+      <main className="waiting">
+        <Spin size="large" />
+      </main>
+    );
+  }
+  // Until one is picked: the bowl that waits for something, or the tray before the first.
+  const next = mix.bowls.find((b) => !b.begun?.isDone);
+  const began = mix.bowls.some((b) => b.begun);
+  const at =
+    shown ??
+    (began || mix.tray.every((t) => t.isThere) ? (next?.number ?? mix.bowls.at(-1)?.number) : "tray");
+  const bowl = mix.bowls.find((b) => b.number === at);
+  const choose = (number: number) => {
+    setShown(number);
+    setLit(new Set(mix.bowls.find((b) => b.number === number)?.panels));
+  };
+  return (
+    <>
+      <section className="col weigh-col" aria-label="Bowl on the scale">
+        <div className="row" role="group" aria-label="Bowls">
+          <Button
+            shape="round"
+            type={at === "tray" || !bowl ? "primary" : "default"}
+            aria-pressed={at === "tray" || !bowl}
+            onClick={() => setShown("tray")}
+          >
+            Tray
+          </Button>
+          {mix.bowls.map((b) => (
+            <Button
+              key={b.number}
+              shape="round"
+              type={b.number === at ? "primary" : "default"}
+              aria-pressed={b.number === at}
+              onClick={() => choose(b.number)}
+            >
+              {b.number === at ? `Bowl ${b.number} of ${mix.bowls.length}` : b.number}
+              {b.begun?.isDone ? " ✓" : ""}
+            </Button>
+          ))}
+          <span className={`scale ${reading.state}`} role="status">
+            {states[reading.state]}
+          </span>
+        </div>
+        {bowl ? (
+          <Weighing key={bowl.number} bowl={bowl} mixing={mixing} reading={reading} />
+        ) : (
+          <TrayList mix={mix} mixing={mixing} />
+        )}
+        {mix.bowls.length > 0 && (
+          <Link className="print" to={`/visits/${visit}/card`}>
+            Labels and recipe card to print
+          </Link>
+        )}
+      </section>
+      <section className="col map-col" aria-label="Formulas">
+        <Formulas
+          plan={plan}
+          mix={mix}
+          formula={bowl?.formula}
+          lit={lit}
+          edit={work.edit}
+          onLight={(panels) => setLit(new Set(panels))}
+        />
+      </section>
+      <section className="col strip-col" aria-label="Clock">
+        {mix.bowls.length > 0 ? (
+          <Clock mix={mix} chosen={bowl?.number} onChoose={choose} />
+        ) : (
+          <p className="calm">Paint first: bowls follow from the plan.</p>
+        )}
+      </section>
+      <aside className="col look-col">
+        <ToMind plan={plan} mix={mix} edit={work.edit} onLight={(panels) => setLit(new Set(panels))} />
+        <ul className="care" aria-label="Care">
+          {plan.stops.map((s) => (
+            <li key={s} className="stop">
+              <b>Stop.</b> {s}
+            </li>
+          ))}
+          <li>Gloves, eye protection, air. Non-metal bowl, a brush for the bowl and another for the hair.</li>
+          {mix.cautions.map((c) => (
+            <li key={c}>{c}</li>
+          ))}
+        </ul>
+      </aside>
+    </>
+  );
+}

@@ -1,0 +1,94 @@
+import { Button, Popover } from "antd";
+import type { PlanEdit, PlanView, Schemas } from "../../api/client";
+import { inUnits, useUnits } from "../../frame/units";
+import { Mark } from "../../views/Mark";
+import { SetAside, SetAsideList } from "../../views/SetAside";
+import type { MixView } from "./useMix";
+
+interface Props {
+  plan: PlanView;
+  mix: MixView;
+  edit(edit: PlanEdit): Promise<boolean>;
+  onLight(panels: string[]): void;
+}
+
+/** What to mind about the bowls, worst first. */
+export function ToMind({ plan, mix, edit, onLight }: Props) {
+  const units = useUnits();
+  const heard = mix.findings.filter((f) => f.setAside == null);
+  const aside = mix.findings.filter((f) => f.setAside != null);
+  const { forecast } = mix;
+  return (
+    <section className="look" aria-label="To mind">
+      <h2>To mind</h2>
+      <div className="findings" aria-live="polite">
+        {heard.map((f) => (
+          <article key={f.id} className="finding" aria-label={f.title}>
+            <h3>
+              <Mark severity={f.severity} />
+              <span>{f.title}</span>
+              <Popover trigger="click" content={<p className="why">{inUnits(f.why, units)}</p>}>
+                <Button type="text">Why</Button>
+              </Popover>
+            </h3>
+            <p>{inUnits(f.text, units)}</p>
+            {f.kind === "unevenRecipe" && forecast && (
+              <p className="effect">
+                Forecast with it: {level(forecast.meanLevelPlanned)} → <b>{level(forecast.meanLevel)}</b> on
+                average
+                {forecast.endsLevel != null &&
+                  `, ends ${level(forecast.endsLevelPlanned)} → ${level(forecast.endsLevel)}`}
+                .
+              </p>
+            )}
+            <div className="row">
+              {f.panels.length > 0 && <Button onClick={() => onLight(f.panels)}>Show</Button>}
+              {f.fix && (
+                <Button type="primary" onClick={() => f.fix && edit(f.fix.edit)}>
+                  {inUnits(f.fix.label, units)}
+                </Button>
+              )}
+              {f.kind === "heatAgainstLeaflet" && <ConfirmHeat plan={plan} finding={f} edit={edit} />}
+              {f.canDismiss && <SetAside finding={f} edit={edit} />}
+            </div>
+          </article>
+        ))}
+        {heard.length === 0 && <p className="calm">Nothing to mind about the bowls.</p>}
+        <SetAsideList aside={aside} edit={edit} />
+        {mix.unneeded.length > 0 && (
+          <p className="soft">No longer needed by the plan: {mix.unneeded.join("; ")}.</p>
+        )}
+      </div>
+    </section>
+  );
+}
+
+const level = (value: number | null | undefined) => (value == null ? "–" : value.toFixed(1));
+
+/** Heat only where its leaflet was read and allows it. */
+function ConfirmHeat({
+  plan,
+  finding,
+  edit,
+}: {
+  plan: PlanView;
+  finding: Schemas["MixFindingView"];
+  edit(edit: PlanEdit): Promise<boolean>;
+}) {
+  const formula = plan.plan.formulas.find((f) => finding.id.endsWith(`:${f.id}`));
+  return formula ? (
+    <Popover
+      trigger="click"
+      content={
+        <div className="move">
+          <p>Read the leaflet of the product in your hand. Stay with her while it is warm.</p>
+          <Button onClick={() => edit({ kind: "setFormula", formula: { ...formula, heatConfirmed: true } })}>
+            Its leaflet allows low heat
+          </Button>
+        </div>
+      }
+    >
+      <Button>Leaflet read…</Button>
+    </Popover>
+  ) : null;
+}

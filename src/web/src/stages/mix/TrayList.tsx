@@ -1,0 +1,31 @@
+import { Checkbox } from "antd";
+import type { Mixing, MixView } from "./useMix";
+
+/** What must lie ready, ticked off by touch. */
+export function TrayList({ mix, mixing }: { mix: MixView; mixing: Mixing }) {
+  const left = mix.tray.filter((t) => !t.isThere).length;
+  return (
+    <div className="tray">
+      <h2>
+        {mix.tray.length === 0
+          ? "Nothing is painted yet."
+          : left === 0
+            ? "All is there."
+            : `${left} to lay out`}
+      </h2>
+      <ul aria-label="Tray">
+        {mix.tray.map((t) => (
+          <li key={t.id}>
+            <Checkbox checked={t.isThere} onChange={(e) => mixing.tick(t.id, e.target.checked)}>
+              <b>
+                {t.count > 1 ? `${t.count} × ` : ""}
+                {t.words}
+              </b>
+              <span className="soft">{t.why}</span>
+            </Checkbox>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

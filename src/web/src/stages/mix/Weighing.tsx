@@ -1,0 +1,294 @@
+import { Button, InputNumber } from "antd";
+import { useState } from "react";
+import { quantity, useUnits } from "../../frame/units";
+import { BowlPicture } from "./BowlPicture";
+import { ScaleHands } from "./ScaleHands";
+import type { Bowl, Mixing } from "./useMix";
+import type { Reading } from "./useScale";
+import { useWeighing } from "./useWeighing";
+
+/** One bowl on the scale: one number, one bar, one bowl; steps tick themselves. */
+export function Weighing({ bowl, mixing, reading }: { bowl: Bowl; mixing: Mixing; reading: Reading }) {
+  const units = useUnits();
+  const { onScale, lifted } = useWeighing(bowl, reading, mixing);
+  const g = (value: number) => quantity(value, "g", units);
+  const { begun } = bowl;
+  const at = begun?.next ?? begun?.over ?? null;
+  const step = at === null ? undefined : bowl.steps[at];
+  const shown = step ? step.pouredGrams + Math.max(0, onScale ?? 0) : undefined;
+  return (
+    <div className="weighing">
+      {!begun ? (
+        <div className="say">
+          <p className="soft">
+            Formula {bowl.formula}, bowl {bowl.number}
+          </p>
+          <Big value={g(bowl.totalGrams)} />
+          <Button type="primary" size="large" disabled={mixing.busy} onClick={() => mixing.begin(bowl)}>
+            Begin bowl {bowl.number}
+          </Button>
+        </div>
+      ) : begun.isDone ? (
+        <div className="say" role="status">
+          <p className="soft">Bowl {bowl.number} is mixed.</p>
+          <Big value={g(bowl.steps.reduce((s, i) => s + i.pouredGrams, 0))} />
+          <p>
+            {begun.ratioNow !== null && `1 : ${begun.ratioNow.toFixed(2)}. `}
+            Stir it smooth with a brush that never touches the hair.
+          </p>
+        </div>
+      ) : begun.tareGrams === null && !step?.pouredGrams && reading.state === "live" ? (
+        <div className="say" role="status">
+          <p className="name">Bowl, tare</p>
+          <Big value={g(reading.grossGrams ?? 0)} />
+          <p>Put the empty bowl on the scale. It goes on by itself.</p>
+        </div>
+      ) : begun.over !== null && step ? (
+        <Over bowl={bowl} mixing={mixing} g={g} />
+      ) : (
+        step &&
+        shown !== undefined && (
+          <div className="say">
+            <p className="name">
+              <b>{capital(step.ingredient.words)}</b>
+              <span className="soft">of {g(step.targetGrams)}</span>
+            </p>
+            {reading.state === "live" ? (
+              <Big value={g(shown)} />
+            ) : (
+              <p className="lost" role="alert">
+                {reading.state === "lost"
+                  ? "Scale lost. What was weighed is kept: plug it in, or type the weight."
+                  : "Too heavy for the scale. Take something off, or type the weight."}
+              </p>
+            )}
+            <Bar
+              shown={shown}
+              target={step.targetGrams}
+              tolerance={step.toleranceGrams}
+              g={g}
+              lifted={lifted}
+            />
+          </div>
+        )
+      )}
+      {begun && !begun.isDone && begun.over === null && step && (
+        <Typed
+          key={`${begun.id} ${begun.events}`}
+          name={step.ingredient.words}
+          open={reading.state !== "live"}
+          onTake={(grams) =>
+            mixing.happen(bowl, { kind: "poured", ingredient: at ?? 0, grams, how: "typed" })
+          }
+        />
+      )}
+      <BowlPicture bowl={bowl} pouring={onScale ?? 0} words={g} />
+      <ol className="pours" aria-label={`Steps of bowl ${bowl.number}`}>
+        <li className={begun && begun.tareGrams !== null ? "met" : undefined}>
+          <Tick met={begun != null && begun.tareGrams !== null} />
+          <span>Bowl, tare</span>
+          <span>{begun?.tareGrams != null ? g(begun.tareGrams) : ""}</span>
+        </li>
+        {bowl.steps.map((s, i) => (
+          <li
+            key={s.ingredient.words}
+            className={i === at ? "now" : s.state}
+            aria-current={i === at ? "step" : undefined}
+          >
+            <Tick met={s.state === "met"} over={s.state === "over"} now={i === at} />
+            <span>{capital(s.ingredient.product ?? s.ingredient.words)}</span>
+            <span>
+              {g(i === at ? (shown ?? s.pouredGrams) : s.pouredGrams)} of {g(s.targetGrams)}
+            </span>
+          </li>
+        ))}
+      </ol>
+      <div className="row">
+        {begun && bowl.steps.some((s) => s.pouredGrams > 0) && (
+          <Button disabled={mixing.busy} onClick={() => mixing.happen(bowl, { kind: "takenBack" })}>
+            Take the last back
+          </Button>
+        )}
+        <ScaleHands step={step} poured={Math.max(0, onScale ?? 0)} />
+      </div>
+    </div>
+  );
+}
+
+const capital = (words: string) => words[0].toUpperCase() + words.slice(1);
+
+/** The one number that is read from a metre. */
+function Big({ value }: { value: string }) {
+  const [figure, ...unit] = value.split(" ");
+  return (
+    <p className="big">
+      {figure}
+      <small> {unit.join(" ")}</small>
+    </p>
+  );
+}
+
+function Bar(props: {
+  shown: number;
+  target: number;
+  tolerance: number;
+  lifted: boolean;
+  g(v: number): string;
+}) {
+  const { shown, target, tolerance, lifted, g } = props;
+  const most = target * 1.15;
+  const share = (v: number) => `${(100 * Math.min(1, Math.max(0, v / most))).toFixed(2)}%`;
+  const left = target - shown;
+  const words = lifted
+    ? "put the bowl back"
+    : left > tolerance
+      ? `${g(left)} to go${left < Math.max(8, target * 0.15) ? ", slowly" : ""}`
+      : left < -tolerance
+        ? `${g(-left)} too much`
+        : "stop";
+  return (
+    <div
+      className="bar"
+      role="meter"
+      aria-label="Poured"
+      aria-valuemin={0}
+      aria-valuemax={target}
+      aria-valuenow={Math.round(shown * 10) / 10}
+      aria-valuetext={words}
+    >
+      <div className="fill" style={{ width: share(shown) }} />
+      <div
+        className="goal"
+        style={{
+          left: `calc(${share(target - tolerance)} - 4px)`,
+          width: `calc(${((200 * tolerance) / most).toFixed(2)}% + 8px)`,
+        }}
+      />
+      <b>{words}</b>
+      <span>0</span>
+      <span>
+        {g(target - tolerance)} – {g(target + tolerance)}
+      </span>
+    </div>
+  );
+}
+
+function Tick({ met, over, now }: { met?: boolean; over?: boolean; now?: boolean }) {
+  return (
+    <svg
+      width="22"
+      height="22"
+      viewBox="0 0 22 22"
+      role="img"
+      aria-label={over ? "too much" : met ? "done" : now ? "now" : "to do"}
+    >
+      {over ? (
+        <path d="M11 2 21 20H1Z" fill="#a33a1f" />
+      ) : met ? (
+        <>
+          <circle cx="11" cy="11" r="10" fill="#353c3f" />
+          <path d="M6.4 11.4 9.8 14.6l5.8-6.8" fill="none" stroke="#fff" strokeWidth="2.2" />
+        </>
+      ) : (
+        <circle
+          cx="11"
+          cy="11"
+          r="9"
+          fill={now ? "#0b6a80" : "none"}
+          stroke={now ? "#0b6a80" : "#8f9594"}
+          strokeWidth="2.5"
+        />
+      )}
+    </svg>
+  );
+}
+
+/** Too much went in: restore the ratio, or keep it and see what that does. */
+function Over({ bowl, mixing, g }: { bowl: Bowl; mixing: Mixing; g(v: number): string }) {
+  const { begun } = bowl;
+  const rescuing = begun?.rescue;
+  if (!begun || begun.over === null || !rescuing) {
+    return null;
+  }
+  const step = bowl.steps[begun.over];
+  const adds = bowl.steps
+    .map((s, i) => ({ words: s.ingredient.words, grams: rescuing.rescue.adds[i] }))
+    .filter((a) => a.grams > 0.05);
+  const takes = [
+    rescuing.rescue.fits ? "the bowl holds it" : "more than the bowl holds",
+    rescuing.tooMuchGrams > 0.5
+      ? `${g(rescuing.tooMuchGrams)} more than the plan takes`
+      : "the plan takes all of it",
+    rescuing.missing.length > 0
+      ? `too little ${rescuing.missing.join(", ")} on the shelf`
+      : "the shelf has enough",
+  ];
+  return (
+    <div className="say over" role="alert">
+      <p className="name">
+        <b>
+          {g(step.pouredGrams - step.targetGrams)} too much {step.ingredient.words}
+        </b>
+      </p>
+      <p>
+        To restore the ratio pour {adds.map((a) => `${g(a.grams)} ${a.words}`).join(" and ")} in all:{" "}
+        {g(rescuing.rescue.totalGrams)} in the bowl. {capital(takes.join(", "))}.
+      </p>
+      <div className="row">
+        <Button
+          type="primary"
+          size="large"
+          autoFocus
+          disabled={mixing.busy}
+          onClick={() => mixing.happen(bowl, { kind: "restored" })}
+        >
+          Restore the ratio
+        </Button>
+        <Button size="large" disabled={mixing.busy} onClick={() => mixing.happen(bowl, { kind: "kept" })}>
+          {rescuing.rescue.developerPerLightener !== null
+            ? `Keep 1 : ${rescuing.rescue.developerPerLightener.toFixed(2)}`
+            : "Keep it as it is"}
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+/** A weight typed by hand, where the scale can't say. */
+function Typed({ name, open, onTake }: { name: string; open: boolean; onTake(grams: number): void }) {
+  const units = useUnits();
+  const per = units === "us" ? 28.349523125 : 1;
+  const [shown, setShown] = useState(false);
+  const [value, setValue] = useState<number | null>(null);
+  if (!open && !shown) {
+    return (
+      <Button type="text" className="typed" onClick={() => setShown(true)}>
+        Type the weight instead
+      </Button>
+    );
+  }
+  return (
+    <form
+      className="row typed"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (value) {
+          onTake(value * per);
+        }
+      }}
+    >
+      <InputNumber
+        aria-label={`Weight of ${name}`}
+        min={0.01}
+        max={5000}
+        step={0.1}
+        value={value}
+        suffix={units === "us" ? "oz" : "g"}
+        onChange={setValue}
+      />
+      <Button htmlType="submit" disabled={!value}>
+        Take this weight
+      </Button>
+    </form>
+  );
+}
