@@ -12,7 +12,8 @@ public enum Role { Lightener, Colour, Developer, Additive }
 /// <param name="Product">Which product of the shelf, by name; null where none is named.</param>
 /// <param name="Grams">How much, g.</param>
 /// <param name="Volume">A developer's strength; null otherwise.</param>
-public sealed record Ingredient(Role Role, string Words, string? Product, double Grams, double? Volume = null)
+/// <param name="Note">What is worth knowing while it is weighed; null for nothing.</param>
+public sealed record Ingredient(Role Role, string Words, string? Product, double Grams, double? Volume = null, string? Note = null)
 {
     /// <summary>A weight this much off still counts as met, g.</summary>
     public double ToleranceGrams => BenchRules.Tolerance(Grams);
@@ -33,7 +34,8 @@ public sealed record Recipe(IReadOnlyList<Ingredient> Ingredients, string? Missi
     /// <param name="formula">The formula.</param>
     /// <param name="grams">Lightener and developer together, g.</param>
     /// <param name="developers">Developers at hand; where there are none, one of the wanted strength is taken to be.</param>
-    public static Recipe Of(Formula formula, double grams, IReadOnlyList<DeveloperProduct> developers)
+    /// <param name="leastGrams">Least of an additive that can be weighed, g: less of it becomes so much.</param>
+    public static Recipe Of(Formula formula, double grams, IReadOnlyList<DeveloperProduct> developers, double leastGrams = 0)
     {
         ArgumentNullException.ThrowIfNull(formula);
         ArgumentNullException.ThrowIfNull(developers);
@@ -42,20 +44,23 @@ public sealed record Recipe(IReadOnlyList<Ingredient> Ingredients, string? Missi
         List<Ingredient> all = [.. Lightening(formula, bowl.LightenerGrams), .. parts];
         if (formula.Additive is { } additive && !formula.IsDeposit)
         {
-            all.Add(new(Role.Additive, additive.Product ?? "bond additive", additive.Product, bowl.LightenerGrams * additive.GramsPerGram));
+            var dose = bowl.LightenerGrams * additive.GramsPerGram;
+            all.Add(new(
+                Role.Additive, additive.Product ?? "bond additive", additive.Product, Math.Max(leastGrams, dose), null,
+                dose < leastGrams ? $"{dose:0.00} g would do; {leastGrams:0.0} g is the least the scale weighs well" : null));
         }
 
         return new(all, missing);
     }
 
-    /// <summary>Least grams of lightener and developer with which the least of a formula's parts can be weighed, g.</summary>
+    /// <summary>Least grams of lightener and developer with which the least of these can be weighed, g; an additive is not worth a larger bowl.</summary>
     /// <param name="formula">The formula.</param>
     /// <param name="least">Least of one thing the scale weighs well, g.</param>
     /// <param name="developers">Developers at hand.</param>
     public static double LeastGrams(Formula formula, double least, IReadOnlyList<DeveloperProduct> developers)
     {
         const double some = 100;
-        return some * least / Of(formula, some, developers).Ingredients.Min(i => i.Grams);
+        return some * least / Of(formula, some, developers).Ingredients.Where(i => i.Role != Role.Additive).Min(i => i.Grams);
     }
 
     private static IEnumerable<Ingredient> Lightening(Formula formula, double grams)

@@ -101,5 +101,5 @@ public static class Tray
             $"{alike.Key.Covering.ToString().ToLowerInvariant()}{alike.Key.Cm}",
             $"Sheets of {Remedies.Words(alike.Key.Covering)}, {alike.Key.Cm} cm",
             needed + (needed + SpareOneIn - 1) / SpareOneIn,
-            $"{needed} panels and some to spare");
+            $"{needed} and some to spare");
 }

@@ -88,7 +88,7 @@ public sealed class PlannedMix
         var bowls = batches.Select((batch, i) =>
         {
             var mine = begun.FirstOrDefault(b => b.Meant.Id == batch.Formula && b.Ordinal == batch.Ordinal);
-            return new PlannedBowl(i + 1, batch, mine?.InHand.Recipe ?? Recipe.Of(formulas[batch.Formula], batch.Grams, developers), mine);
+            return new PlannedBowl(i + 1, batch, mine?.InHand.Recipe ?? Recipe.Of(formulas[batch.Formula], batch.Grams, developers, bench.LeastGrams), mine);
         }).ToArray();
         return new(head, bench, shelf, work.SelectMany(w => w.Takes).ToArray(), bowls, begun.Except(bowls.Select(b => b.Begun).OfType<BegunBowl>()).ToArray());
     }

@@ -7,11 +7,15 @@ import { createRoot } from "react-dom/client";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { theme } from "./frame/theme";
 import { Day } from "./stages/day/Day";
+import { Desk } from "./stages/desk/Desk";
 import { Card } from "./stages/mix/Card";
 import { Workspace } from "./stages/paint/Workspace";
+import { Shelf } from "./stages/shelf/Shelf";
 
 const router = createBrowserRouter([
   { path: "/", element: <Day /> },
+  { path: "/desk", element: <Desk /> },
+  { path: "/shelf", element: <Shelf /> },
   { path: "/visits/:visit/card", element: <Card /> },
   { path: "/visits/:visit/:stage", element: <Workspace /> },
   { path: "*", element: <Navigate to="/" replace /> },

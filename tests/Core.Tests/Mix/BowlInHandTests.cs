@@ -45,7 +45,9 @@ public sealed class BowlInHandTests
         }
 
         var least = Recipe.LeastGrams(formula, 0.5, Developers);
-        Assert.Equal(0.5, Recipe.Of(formula, least, Developers).Ingredients.Min(i => i.Grams), 1e-6);
+        var small = Recipe.Of(formula, least, Developers, 0.5);
+        Assert.Equal(0.5, small.Ingredients.Where(i => i.Role != Role.Additive).Min(i => i.Grams), 1e-6);
+        Assert.All(small.Ingredients, i => Assert.True(i.Grams >= 0.5 - 1e-6));
     });
 
     [Fact]

@@ -1531,6 +1531,7 @@ export interface components {
             grams: number;
             /** Format: double */
             volume?: null | number;
+            note?: null | string;
         };
         KeptPattern: {
             /** Format: uuid */

@@ -26,6 +26,9 @@ export function setUnits(units: Units) {
   }
 }
 
+/** Units this device shows now. */
+export const unitsNow = (): Units => now;
+
 /** Units this device shows: what is stored stays metric. */
 export function useUnits(): Units {
   return useSyncExternalStore(

@@ -1,6 +1,7 @@
 import { InputNumber } from "antd";
+import { shownAs, useUnits } from "../frame/units";
 
-/** A labelled number with its unit; what can't be taken is said beside it. */
+/** A labelled number with its unit; what can't be taken is said beside it. Kept metric, shown as this device shows it. */
 export function Num(props: {
   name: string;
   unit?: string;
@@ -14,6 +15,9 @@ export function Num(props: {
   onEmpty?(): void;
 }) {
   const { name, unit, min, max, step, value, error, placeholder, onSet, onEmpty } = props;
+  const scale = shownAs(unit, useUnits());
+  const digits = scale?.digits ?? 0;
+  const out = (v: number) => (scale ? Number((v / scale.per).toFixed(digits)) : v);
   return (
     <label className="set">
       <span>
@@ -23,19 +27,20 @@ export function Num(props: {
       <InputNumber
         aria-label={name}
         mode="spinner"
-        min={min}
-        max={max}
-        step={step}
-        value={value}
-        suffix={value === null ? undefined : unit}
+        min={out(min)}
+        max={out(max)}
+        step={scale ? Math.max(10 ** -digits, Number((step / scale.per).toFixed(digits))) : step}
+        value={value === null ? null : out(value)}
+        suffix={value === null ? undefined : (scale?.us ?? unit)}
         placeholder={placeholder}
         status={error ? "error" : undefined}
         changeOnBlur
         onChange={(v) => {
           if (v === null) {
             onEmpty?.();
-          } else if (v !== value) {
-            onSet(v);
+          } else if (value === null || v !== out(value)) {
+            // What was typed is kept to the last digit; what was only looked at stays as it was.
+            onSet(scale ? Math.min(max, Math.max(min, v * scale.per)) : v);
           }
         }}
       />

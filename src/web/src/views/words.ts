@@ -1,4 +1,5 @@
 import type { HairProfile, Schemas, Wear, Zone } from "../api/client";
+import { quantity, unitsNow } from "../frame/units";
 
 const zones: Record<Zone, string> = {
   nape: "Nape",
@@ -28,7 +29,8 @@ export const wearWords: Record<Wear, string> = {
   sweptBack: "Swept back",
 };
 
-export const cm = (value: number) => `${Number(value.toFixed(1))} cm`;
+/** A length as this device shows it; read while drawing, so that a change of units is seen with the next. */
+export const cm = (value: number) => quantity(value, "cm", unitsNow());
 
 const lighteners = {
   clay: "clay",

@@ -3,6 +3,7 @@ import { Alert, App, Button, Input, Modal, Segmented, Spin } from "antd";
 import { useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api, type HairProfile, type Schemas, wordsOf } from "../../api/client";
+import { Places } from "../../frame/Places";
 import { Line } from "../../views/Choice";
 import { Num } from "../../views/Num";
 import { hairWords } from "../../views/words";
@@ -46,6 +47,7 @@ export function Day() {
           <p>{data ? (data.length === 1 ? "One visit" : `${data.length} visits`) : " "}</p>
         </div>
         <div className="row">
+          <Places />
           <HouseRules />
           <Button type="primary" size="large" onClick={() => setOpen(true)}>
             New client

@@ -48,7 +48,11 @@ export function Formulas({ plan, mix, formula, lit, edit, onLight }: Props) {
         </div>
         <div>
           <dt>In all</dt>
-          <dd>{g(mix.grams)}</dd>
+          <dd>
+            {g(mix.grams)}
+            {mix.grams > mix.usual.toGrams && <small> above usual</small>}
+            {mix.grams < mix.usual.fromGrams && <small> below usual</small>}
+          </dd>
         </div>
         <div>
           <dt>

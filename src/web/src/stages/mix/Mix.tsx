@@ -10,8 +10,6 @@ import { useMix } from "./useMix";
 import { useScale } from "./useScale";
 import { Weighing } from "./Weighing";
 
-const states = { live: "Scale live", lost: "Scale lost", overRange: "Too heavy" } as const;
-
 /** From the painted plan to bowls that are weighed: the bowl on the scale, the formulas, the clock, what to mind. */
 export function Mix({ visit, work }: { visit: string; work: Work }) {
   const { plan } = work;
@@ -64,19 +62,11 @@ export function Mix({ visit, work }: { visit: string; work: Work }) {
               {b.begun?.isDone ? " ✓" : ""}
             </Button>
           ))}
-          <span className={`scale ${reading.state}`} role="status">
-            {states[reading.state]}
-          </span>
         </div>
         {bowl ? (
           <Weighing key={bowl.number} bowl={bowl} mixing={mixing} reading={reading} />
         ) : (
           <TrayList mix={mix} mixing={mixing} />
-        )}
-        {mix.bowls.length > 0 && (
-          <Link className="print" to={`/visits/${visit}/card`}>
-            Labels and recipe card to print
-          </Link>
         )}
       </section>
       <section className="col map-col" aria-label="Formulas">
@@ -88,6 +78,11 @@ export function Mix({ visit, work }: { visit: string; work: Work }) {
           edit={work.edit}
           onLight={(panels) => setLit(new Set(panels))}
         />
+        {mix.bowls.length > 0 && (
+          <Link className="print" to={`/visits/${visit}/card`}>
+            Labels and recipe card to print
+          </Link>
+        )}
       </section>
       <section className="col strip-col" aria-label="Clock">
         {mix.bowls.length > 0 ? (

@@ -1,17 +1,19 @@
 import { Button, InputNumber } from "antd";
 import { useState } from "react";
-import { quantity, useUnits } from "../../frame/units";
+import { inUnits, quantity, useUnits } from "../../frame/units";
 import { BowlPicture } from "./BowlPicture";
 import { ScaleHands } from "./ScaleHands";
 import type { Bowl, Mixing } from "./useMix";
 import type { Reading } from "./useScale";
 import { useWeighing } from "./useWeighing";
 
+const states = { live: "Scale live", lost: "Scale lost", overRange: "Too heavy" } as const;
+
 /** One bowl on the scale: one number, one bar, one bowl; steps tick themselves. */
 export function Weighing({ bowl, mixing, reading }: { bowl: Bowl; mixing: Mixing; reading: Reading }) {
   const units = useUnits();
   const { onScale, lifted } = useWeighing(bowl, reading, mixing);
-  const g = (value: number) => quantity(value, "g", units);
+  const g = (value: number) => (units === "us" ? quantity(value, "g", units) : `${value.toFixed(1)} g`);
   const { begun } = bowl;
   const at = begun?.next ?? begun?.over ?? null;
   const step = at === null ? undefined : bowl.steps[at];
@@ -69,18 +71,9 @@ export function Weighing({ bowl, mixing, reading }: { bowl: Bowl; mixing: Mixing
               g={g}
               lifted={lifted}
             />
+            {step.ingredient.note && <p className="soft">{inUnits(step.ingredient.note, units)}</p>}
           </div>
         )
-      )}
-      {begun && !begun.isDone && begun.over === null && step && (
-        <Typed
-          key={`${begun.id} ${begun.events}`}
-          name={step.ingredient.words}
-          open={reading.state !== "live"}
-          onTake={(grams) =>
-            mixing.happen(bowl, { kind: "poured", ingredient: at ?? 0, grams, how: "typed" })
-          }
-        />
       )}
       <BowlPicture bowl={bowl} pouring={onScale ?? 0} words={g} />
       <ol className="pours" aria-label={`Steps of bowl ${bowl.number}`}>
@@ -109,7 +102,20 @@ export function Weighing({ bowl, mixing, reading }: { bowl: Bowl; mixing: Mixing
             Take the last back
           </Button>
         )}
+        {begun && !begun.isDone && begun.over === null && step && (
+          <Typed
+            key={`${begun.id} ${begun.events}`}
+            name={step.ingredient.words}
+            open={reading.state !== "live"}
+            onTake={(grams) =>
+              mixing.happen(bowl, { kind: "poured", ingredient: at ?? 0, grams, how: "typed" })
+            }
+          />
+        )}
         <ScaleHands step={step} poured={Math.max(0, onScale ?? 0)} />
+        <span className={`scale ${reading.state}`} role="status">
+          {states[reading.state]}
+        </span>
       </div>
     </div>
   );
@@ -148,7 +154,7 @@ function Bar(props: {
         : "stop";
   return (
     <div
-      className="bar"
+      className="pourbar"
       role="meter"
       aria-label="Poured"
       aria-valuemin={0}
@@ -262,8 +268,8 @@ function Typed({ name, open, onTake }: { name: string; open: boolean; onTake(gra
   const [value, setValue] = useState<number | null>(null);
   if (!open && !shown) {
     return (
-      <Button type="text" className="typed" onClick={() => setShown(true)}>
-        Type the weight instead
+      <Button className="typed" onClick={() => setShown(true)}>
+        Type it…
       </Button>
     );
   }

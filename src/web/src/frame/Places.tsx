@@ -1,0 +1,34 @@
+import { Segmented } from "antd";
+import { NavLink } from "react-router";
+import { setUnits, useUnits } from "./units";
+
+const places = [
+  { to: "/", name: "Day" },
+  { to: "/desk", name: "Desk" },
+  { to: "/shelf", name: "Shelf" },
+] as const;
+
+/** The ways between the day, the desk and the shelf; and the units this device shows. */
+export function Places() {
+  const units = useUnits();
+  return (
+    <div className="row places">
+      <nav className="row" aria-label="Places">
+        {places.map((p) => (
+          <NavLink key={p.to} to={p.to} end className={({ isActive }) => (isActive ? "place now" : "place")}>
+            {p.name}
+          </NavLink>
+        ))}
+      </nav>
+      <Segmented
+        aria-label="Units"
+        value={units}
+        options={[
+          { value: "metric", label: "g · cm" },
+          { value: "us", label: "oz · in" },
+        ]}
+        onChange={(v) => setUnits(v as "metric" | "us")}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,329 @@
+import { useQuery } from "@tanstack/react-query";
+import { Button, Input, Popover, Select, Switch } from "antd";
+import { useState } from "react";
+import { wordsOf } from "../../api/client";
+import { inUnits, useUnits } from "../../frame/units";
+import { Line } from "../../views/Choice";
+import { Num } from "../../views/Num";
+
+type Value = number | string | boolean | null;
+type Values = Record<string, Value>;
+// biome-ignore lint/suspicious/noExplicitAny: answers differ from sum to sum; each knows its own
+type Answer = any;
+
+type Field =
+  | { name: string; key: string; unit?: string; range: [number, number, number] }
+  | { name: string; key: string; words: readonly string[] }
+  | { name: string; key: string; switch: true }
+  | { name: string; key: string; text: true };
+
+export interface SumOf {
+  path: string;
+  title: string;
+  fields: readonly Field[];
+  start: Values;
+  /** The question as the API takes it. */
+  ask?(v: Values): object;
+  /** Of two figures the one given last counts; the other follows. */
+  either?: true;
+  /** The answer in a line. */
+  say(a: Answer): string;
+  also?(a: Answer): string[];
+}
+
+const level = (key: string, name: string): Field => ({ key, name, range: [1, 10, 0.5] });
+const grams = (key: string, name: string): Field => ({ key, name, unit: "g", range: [0.1, 5000, 5] });
+const parts = (key: string, name: string): Field => ({ key, name, range: [0.1, 20, 0.5] });
+const hair: Field[] = [
+  { key: "diameter", name: "Hair", words: ["fine", "medium", "coarse"] },
+  { key: "porosity", name: "Porosity", words: ["low", "normal", "high"] },
+  { key: "coloured", name: "Coloured", switch: true },
+];
+const product: Field[] = [
+  { key: "lightener", name: "Lightener", words: ["clay", "powder", "cream", "half"] },
+  { key: "volume", name: "Developer", unit: "vol", range: [5, 40, 5] },
+  { key: "covering", name: "Under", words: ["open", "mesh", "film", "foil"] },
+  { key: "lowHeat", name: "Low heat", switch: true },
+];
+const usual = {
+  level: 5,
+  diameter: "medium",
+  porosity: "normal",
+  coloured: false,
+  lightener: "clay",
+  volume: 30,
+  covering: "open",
+  lowHeat: false,
+};
+const numbers = (text: Value) =>
+  String(text ?? "")
+    .split(/[\s,;]+/)
+    .filter(Boolean)
+    .map(Number);
+
+export const sums: readonly SumOf[] = [
+  {
+    path: "lift",
+    title: "Lift after t",
+    fields: [
+      level("level", "From level"),
+      { key: "minutes", name: "After", unit: "min", range: [0, 600, 5] },
+      ...product,
+      ...hair,
+    ],
+    start: { ...usual, minutes: 30 },
+    say: (a) => `level ${a.level.toFixed(1)}, ${a.undertone}`,
+    also: (a) => [
+      `gains ${a.gain.toFixed(1)} of at most ${a.cap.toFixed(1)}, dry after ${a.driesAtMinutes.toFixed(0)} min`,
+      ...a.cautions,
+    ],
+  },
+  {
+    path: "time",
+    title: "Time to a level",
+    fields: [level("level", "From level"), level("targetLevel", "To level"), ...product, ...hair],
+    start: { ...usual, targetLevel: 8 },
+    say: (a) =>
+      a.reachable ? `${a.minutes.toFixed(0)} min${a.withinLimit ? "" : ", past the leaflet"}` : "never",
+    also: (a) => [a.because, ...a.remedies.map((r: { words: string }) => r.words)],
+  },
+  {
+    path: "developer",
+    title: "Developer in between",
+    fields: [
+      { key: "wantedVolume", name: "Wanted", unit: "vol", range: [5, 40, 1] },
+      grams("grams", "How much"),
+      { key: "available", name: "At hand, vol", text: true },
+    ],
+    start: { wantedVolume: 25, grams: 60, available: "20 40" },
+    ask: (v) => ({ ...v, available: numbers(v.available) }),
+    say: (a) =>
+      a.parts
+        .map((p: { volume: number; grams: number }) => `${p.grams.toFixed(1)} g of ${p.volume} vol`)
+        .join(" + "),
+  },
+  {
+    path: "batch",
+    title: "Batch",
+    fields: [
+      grams("grams", "In all"),
+      parts("lightenerParts", "Parts lightener"),
+      parts("developerParts", "Parts developer"),
+    ],
+    start: { grams: 90, lightenerParts: 1, developerParts: 1.5 },
+    say: (a) => `${a.lightenerGrams.toFixed(1)} g lightener + ${a.developerGrams.toFixed(1)} g developer`,
+  },
+  {
+    path: "rescue",
+    title: "Rescue a pour",
+    fields: [
+      parts("lightenerParts", "Parts lightener"),
+      parts("developerParts", "Parts developer"),
+      grams("lightenerGrams", "Lightener in it"),
+      grams("developerGrams", "Developer in it"),
+      grams("bowlGrams", "The bowl holds"),
+    ],
+    start: { lightenerParts: 1, developerParts: 1.5, lightenerGrams: 40, developerGrams: 70, bowlGrams: 250 },
+    say: (a) =>
+      a.addDeveloperGrams > 0.05
+        ? `add ${a.addDeveloperGrams.toFixed(1)} g developer`
+        : a.addLightenerGrams > 0.05
+          ? `add ${a.addLightenerGrams.toFixed(1)} g lightener`
+          : "nothing to add",
+    also: (a) => [
+      `${a.totalGrams.toFixed(1)} g in all, ${a.fits ? "it fits" : "more than the bowl holds"}; now 1 : ${a.ratioNow.toFixed(2)}`,
+    ],
+  },
+  {
+    path: "tone",
+    title: "Tone",
+    fields: [
+      level("level", "Hair level"),
+      level("depth", "Toner depth"),
+      {
+        key: "reflect",
+        name: "Reflect",
+        words: ["natural", "ash", "matte", "violet", "pearl", "beige", "gold", "copper", "red"],
+      },
+      { key: "porosity", name: "Porosity", words: ["low", "normal", "high"] },
+      { key: "dryness", name: "Hair is", words: ["soaked", "damp", "dry"] },
+      { key: "minutes", name: "For", unit: "min", range: [0, 600, 5] },
+    ],
+    start: { level: 9, depth: 8, reflect: "pearl", porosity: "normal", dryness: "damp", minutes: 20 },
+    say: (a) => `${Math.round(a.neutralised * 100)} % neutralised, left: ${a.remaining}`,
+    also: (a) => [
+      `${a.hex}: lightness ${a.lightness.toFixed(2)}, chroma ${a.chroma.toFixed(3)}, hue ${a.hue.toFixed(0)}°`,
+    ],
+  },
+  {
+    path: "rinse",
+    title: "Fewest rinse waves",
+    fields: [{ key: "windows", name: "Windows, min", text: true }],
+    start: { windows: "10-20 15-30 40-50" },
+    ask: (v) => ({
+      windows: String(v.windows)
+        .split(/[\s,;]+/)
+        .filter(Boolean)
+        .map((w) => {
+          const [from, to] = w.split("-").map(Number);
+          return { from, to: to ?? from };
+        }),
+    }),
+    say: (a) =>
+      a.waves.length === 0
+        ? "no waves"
+        : `${a.waves.length} ${a.waves.length === 1 ? "wave" : "waves"}: minute ${a.waves.join(", ")}`,
+  },
+  {
+    path: "strength",
+    title: "% and vol",
+    fields: [
+      { key: "percent", name: "Peroxide", unit: "%", range: [0, 30, 0.5] },
+      { key: "volume", name: "Volume", unit: "vol", range: [0, 100, 5] },
+    ],
+    either: true,
+    start: { percent: 3 },
+    say: (a) => `${Number(a.percent.toFixed(2))} % = ${Number(a.volume.toFixed(2))} vol`,
+  },
+  {
+    path: "mass",
+    title: "g and oz",
+    fields: [
+      { key: "ounces", name: "Ounces", range: [0, 4000, 0.5] },
+      { key: "grams", name: "Grams", range: [0, 100_000, 5] },
+    ],
+    either: true,
+    start: { ounces: 2 },
+    // Both are said, whatever units the page is in.
+    say: (a) => `${a.ounces.toFixed(2)} oz = ${a.grams.toFixed(1)} grams`,
+    also: (a) => [`${a.developerMillilitres.toFixed(0)} millilitres of developer`],
+  },
+  {
+    path: "regrowth",
+    title: "Regrowth and months",
+    fields: [
+      { key: "cm", name: "Regrowth", unit: "cm", range: [0, 200, 0.5] },
+      { key: "months", name: "Months", range: [0, 240, 1] },
+    ],
+    either: true,
+    start: { cm: 3 },
+    say: (a) => `${a.months.toFixed(1)} months for ${a.cm.toFixed(1)} cm`,
+  },
+  {
+    path: "visits",
+    title: "How many visits",
+    fields: [
+      level("level", "Ends today"),
+      level("targetLevel", "Wanted"),
+      ...hair,
+      { key: "weeksBetween", name: "Weeks between", range: [1, 52, 1] },
+    ],
+    start: {
+      level: 4,
+      targetLevel: 9,
+      diameter: "medium",
+      porosity: "normal",
+      coloured: false,
+      weeksBetween: 8,
+    },
+    say: (a) =>
+      a.visits.length === 0 ? "none" : `${a.visits.length}${a.reached ? "" : ", and still not there"}`,
+    also: (a) =>
+      a.visits.map(
+        (v: { number: number; from: number; level: number; halfWidth: number; with: string }) =>
+          `${v.number}: ${v.from.toFixed(1)} → ${v.level.toFixed(1)} ± ${v.halfWidth.toFixed(1)}, ${v.with}`,
+      ),
+  },
+];
+
+const round = (v: number | undefined) => (v === undefined ? null : Number(v.toFixed(3)));
+
+/** One sum: its figures, its answer at once, and how that came about. */
+export function Sum({ sum }: { sum: SumOf }) {
+  const [values, setValues] = useState<Values>(sum.start);
+  const units = useUnits();
+  const set = (key: string, value: Value) =>
+    setValues(sum.either ? { [key]: value } : { ...values, [key]: value });
+  const { data, error } = useQuery<Answer>({
+    queryKey: ["desk", sum.path, values],
+    placeholderData: (p) => p,
+    retry: false,
+    queryFn: async ({ signal }) => {
+      const answer = await fetch(`/api/desk/${sum.path}`, {
+        method: "POST",
+        headers: { "content-type": "application/json" },
+        body: JSON.stringify(sum.ask ? sum.ask(values) : values),
+        signal,
+      });
+      const body = await answer.json();
+      if (!answer.ok) {
+        throw new Error(wordsOf(body));
+      }
+      return body as Answer;
+    },
+  });
+  return (
+    <section className="sum" aria-label={sum.title}>
+      <h2>{sum.title}</h2>
+      <div className="fields">
+        {sum.fields.map((f) =>
+          "range" in f ? (
+            <Num
+              key={f.key}
+              name={f.name}
+              unit={f.unit}
+              min={f.range[0]}
+              max={f.range[1]}
+              step={f.range[2]}
+              value={(values[f.key] ?? (sum.either ? round(data?.[f.key]) : null)) as number | null}
+              onSet={(v) => set(f.key, v)}
+            />
+          ) : (
+            <Line key={f.key} name={f.name}>
+              {"words" in f ? (
+                <Select
+                  aria-label={f.name}
+                  value={values[f.key] as string}
+                  options={f.words.map((value) => ({ value, label: value }))}
+                  onChange={(v) => set(f.key, v)}
+                />
+              ) : "switch" in f ? (
+                <Switch
+                  aria-label={f.name}
+                  checked={values[f.key] as boolean}
+                  onChange={(v) => set(f.key, v)}
+                />
+              ) : (
+                <Input
+                  aria-label={f.name}
+                  value={values[f.key] as string}
+                  onChange={(e) => set(f.key, e.target.value)}
+                />
+              )}
+            </Line>
+          ),
+        )}
+      </div>
+      <div role="status">
+        {error ? (
+          <p role="alert">{inUnits(error.message, units)}</p>
+        ) : data ? (
+          <>
+            <p className="result">
+              {inUnits(sum.say(data), units)}
+              {data.hex && <i style={{ background: data.hex }} />}
+              <Popover trigger="click" content={<p className="why">{inUnits(data.why, units)}</p>}>
+                <Button type="text">Why</Button>
+              </Popover>
+            </p>
+            {sum.also?.(data).map((w) => (
+              <p key={w} className="soft">
+                {inUnits(w, units)}
+              </p>
+            ))}
+          </>
+        ) : null}
+      </div>
+    </section>
+  );
+}

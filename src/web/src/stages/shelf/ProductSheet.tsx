@@ -1,0 +1,253 @@
+import { App, Button, Input, Modal, Select, Switch } from "antd";
+import { useState } from "react";
+import { api, type Schemas, wordsOf } from "../../api/client";
+import { Line } from "../../views/Choice";
+import { Num } from "../../views/Num";
+import type { Product, StoredProduct } from "./useShelf";
+
+interface Props {
+  stored: Partial<StoredProduct> & { product: Product };
+  onDone(): void;
+  onLeave(): void;
+}
+
+type Said = Schemas["Said"];
+
+const options = (...words: string[]) =>
+  words.map((value) => ({ value, label: value.replace(/([A-Z])/g, " $1").toLowerCase() }));
+
+/** What is noted of one product; what can't be taken is said beside its field, and nothing is lost. */
+export function ProductSheet({ stored, onDone, onLeave }: Props) {
+  const { message } = App.useApp();
+  const [draft, setDraft] = useState<Product>(stored.product);
+  const [errors, setErrors] = useState<Record<string, string>>({});
+  const by = (change: object) => setDraft({ ...draft, ...change } as Product);
+  const stock = (change: Partial<Schemas["Stock"]>) => by({ stock: { ...draft.stock, ...change } });
+  const error = (field: string) => errors[`product.${field}`];
+
+  const keep = async () => {
+    const { error: refused, response } = stored.id
+      ? await api.PUT("/api/shelf/{id}", {
+          params: { path: { id: stored.id } },
+          body: { baseVersion: stored.version ?? 0, product: draft },
+        })
+      : await api.POST("/api/shelf", { body: { baseVersion: 0, product: draft } });
+    if (!refused) {
+      onDone();
+      return;
+    }
+    const fields = (refused as { errors?: Record<string, string[]> }).errors;
+    setErrors(Object.fromEntries(Object.entries(fields ?? {}).map(([f, w]) => [f, w[0]])));
+    if (!fields || response.status === 409) {
+      message.error(wordsOf(refused));
+    }
+  };
+
+  const num = (name: string, field: string, unit: string, [min, max, step]: number[]) => (
+    <Num
+      name={name}
+      unit={unit}
+      min={min}
+      max={max}
+      step={step}
+      value={(draft as unknown as Record<string, number | null>)[field] ?? null}
+      error={error(field)}
+      onSet={(v) => by({ [field]: v })}
+    />
+  );
+  const said = (name: string, field: string, unit: string, [min, max, step]: number[]) => {
+    const value = (draft as unknown as Record<string, Said>)[field];
+    return (
+      <div className="said">
+        <Num
+          name={name}
+          unit={unit}
+          min={min}
+          max={max}
+          step={step}
+          value={value.value}
+          error={error(field)}
+          onSet={(v) => by({ [field]: { ...value, value: v } })}
+        />
+        <Select
+          aria-label={`${name} comes from`}
+          value={value.source}
+          options={[
+            { value: "leaflet", label: "leaflet" },
+            { value: "trade", label: "trade" },
+            { value: "assumption", label: "our assumption" },
+          ]}
+          onChange={(source) => by({ [field]: { ...value, source } })}
+        />
+      </div>
+    );
+  };
+  const pick = (name: string, field: string, words: string[]) => (
+    <Line name={name}>
+      <Select
+        aria-label={name}
+        value={(draft as unknown as Record<string, string>)[field]}
+        options={options(...words)}
+        onChange={(v) => by({ [field]: v })}
+      />
+    </Line>
+  );
+  const whether = (name: string, field: string) => (
+    <Line name={name}>
+      <Switch
+        aria-label={name}
+        checked={(draft as unknown as Record<string, boolean>)[field]}
+        onChange={(v) => by({ [field]: v })}
+      />
+    </Line>
+  );
+  const unit = { gram: "g", millilitre: "ml", sheet: "sheets" }[draft.stock.unit ?? "gram"];
+
+  return (
+    <Modal
+      open
+      width={560}
+      title={stored.id ? stored.product.name : "New product"}
+      onCancel={onLeave}
+      footer={
+        <div className="row">
+          <Button type="primary" onClick={keep}>
+            Keep it
+          </Button>
+          <Button onClick={onLeave}>Leave</Button>
+          {stored.id && (
+            <Button
+              danger
+              type="text"
+              onClick={async () => {
+                const { error: refused } = await api.DELETE("/api/shelf/{id}", {
+                  params: { path: { id: stored.id ?? "" } },
+                });
+                if (refused) {
+                  message.error(wordsOf(refused));
+                } else {
+                  onDone();
+                }
+              }}
+            >
+              Off the shelf
+            </Button>
+          )}
+        </div>
+      }
+    >
+      <div className="sheet wide">
+        <Line name="Name">
+          <Input
+            aria-label="Name"
+            maxLength={60}
+            value={draft.name}
+            status={error("name") ? "error" : undefined}
+            onChange={(e) => by({ name: e.target.value })}
+          />
+        </Line>
+        {error("name") && <small role="alert">{error("name")}</small>}
+        {draft.kind === "lightener" && (
+          <>
+            {pick("Made of", "type", ["clay", "powder", "cream", "half"])}
+            {said("Lifts at most", "ratedLevels", "levels", [1, 10, 0.5])}
+            {said("Film dries in", "dryingMinutes", "min", [2, 200, 1])}
+            {said("Works in", "workingMinutes", "min", [4, 100, 1])}
+            {said("On the hair at most", "limitMinutes", "min", [5, 120, 5])}
+            {said("A bowl lives", "windowMinutes", "min", [1, 120, 1])}
+            {whether("Swells", "swells")}
+            {whether("Its leaflet allows the scalp", "scalpSafe")}
+            {whether("Its leaflet allows heat", "heatAllowed")}
+            {num("A scoop holds", "scoopGrams", "g", [0.1, 200, 0.5])}
+          </>
+        )}
+        {draft.kind === "developer" && num("Strength", "volume", "vol", [5, 40, 1])}
+        {draft.kind === "shade" && (
+          <>
+            {num("Depth", "depth", "level", [1, 10, 1])}
+            {pick("Reflect", "reflect", [
+              "natural",
+              "ash",
+              "matte",
+              "violet",
+              "pearl",
+              "beige",
+              "gold",
+              "copper",
+              "red",
+            ])}
+            {pick("Kind", "base", ["acidGloss", "demi", "permanent"])}
+            {num("Developer to one", "developerParts", "parts", [0.1, 10, 0.1])}
+            {num("Developer", "developerVolume", "vol", [5, 40, 1])}
+            {num("On the hair", "minutes", "min", [1, 120, 5])}
+          </>
+        )}
+        {draft.kind === "additive" && (
+          <>
+            {num("Dose, to a gram of lightener", "gramsPerGram", "", [0.001, 1, 0.01])}
+            {num("In open air", "openAirGramsPerGram", "", [0.001, 1, 0.01])}
+            {said("Slows by, of the speed", "slows", "", [0, 0.1, 0.01])}
+          </>
+        )}
+        {draft.kind === "covering" && (
+          <>
+            {pick("What it is", "covering", ["mesh", "film", "foil"])}
+            {num("Length of a sheet", "sheetCm", "cm", [5, 100, 1])}
+          </>
+        )}
+        <h2>Stock</h2>
+        <Num
+          name="On hand"
+          unit={unit}
+          min={0}
+          max={1_000_000}
+          step={10}
+          value={draft.stock.onHand ?? null}
+          placeholder="not counted"
+          error={error("stock.onHand")}
+          onSet={(v) => stock({ onHand: v })}
+          onEmpty={() => stock({ onHand: null })}
+        />
+        <Num
+          name="Runs low at"
+          unit={unit}
+          min={0}
+          max={1_000_000}
+          step={10}
+          value={draft.stock.lowAt ?? null}
+          placeholder="no mark"
+          error={error("stock.lowAt")}
+          onSet={(v) => stock({ lowAt: v })}
+          onEmpty={() => stock({ lowAt: null })}
+        />
+        <Num
+          name={`Price of a ${draft.stock.unit ?? "gram"}`}
+          min={0}
+          max={10_000}
+          step={0.01}
+          value={draft.stock.price ?? null}
+          placeholder="not noted"
+          error={error("stock.price")}
+          onSet={(v) => stock({ price: v })}
+          onEmpty={() => stock({ price: null })}
+        />
+        <Line name="Lot">
+          <Input
+            aria-label="Lot"
+            maxLength={40}
+            value={draft.stock.lot ?? ""}
+            onChange={(e) => stock({ lot: e.target.value || null })}
+          />
+        </Line>
+        <Line name="Opened on">
+          <Input
+            aria-label="Opened on"
+            type="date"
+            value={draft.stock.openedOn ?? ""}
+            onChange={(e) => stock({ openedOn: e.target.value || null })}
+          />
+        </Line>
+      </div>
+    </Modal>
+  );
+}

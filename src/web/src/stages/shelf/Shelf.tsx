@@ -1,0 +1,147 @@
+import { useQueryClient } from "@tanstack/react-query";
+import { Alert, App, Button, Dropdown, Spin } from "antd";
+import { useEffect, useState } from "react";
+import { api, type Schemas, wordsOf } from "../../api/client";
+import { Places } from "../../frame/Places";
+import { quantity, type Units, useUnits } from "../../frame/units";
+import { ProductSheet } from "./ProductSheet";
+import { fresh, type Kind, kinds } from "./products";
+import { ShelfFile } from "./ShelfFile";
+import { type Product, type StoredProduct, useShelf } from "./useShelf";
+
+/** What the studio owns: what each product does, how much of it there is, what it costs. */
+export function Shelf() {
+  const { data, error, isPending } = useShelf();
+  const { message } = App.useApp();
+  const cache = useQueryClient();
+  const [open, setOpen] = useState<Partial<StoredProduct> & { product: Product }>();
+  useEffect(() => {
+    document.title = "Shelf · Wendro";
+  }, []);
+  const again = () => cache.invalidateQueries({ queryKey: ["shelf"] });
+  const addGeneric = async () => {
+    const generic = (await api.GET("/api/shelf/generic")).data ?? [];
+    const there = new Set((data ?? []).map((p) => p.product.name.toLowerCase()));
+    const missing = generic.filter((p) => !there.has(p.name.toLowerCase()));
+    for (const product of missing) {
+      const { error } = await api.POST("/api/shelf", { body: { product, baseVersion: 0 } });
+      if (error) {
+        message.error(wordsOf(error));
+      }
+    }
+    await again();
+    message.success(
+      missing.length === 0
+        ? "They are all there."
+        : `${missing.length} entries added. Correct them by the leaflet.`,
+    );
+  };
+  return (
+    <main className="day shelf">
+      <header>
+        <div>
+          <h1>Shelf</h1>
+          <p>{data ? `${data.length} ${data.length === 1 ? "product" : "products"}` : " "}</p>
+        </div>
+        <Places />
+      </header>
+      <div className="row">
+        <Dropdown
+          trigger={["click"]}
+          menu={{
+            items: kinds.map(([key, label]) => ({ key, label })),
+            onClick: ({ key }) => setOpen({ product: fresh(key as Kind) }),
+          }}
+        >
+          <Button type="primary">New product…</Button>
+        </Dropdown>
+        <Button onClick={addGeneric}>Add generic entries</Button>
+        <ShelfFile onTaken={again} />
+        <a className="place" href="/api/shelf/file" download="shelf.csv">
+          Save as CSV
+        </a>
+      </div>
+      {isPending && <Spin size="large" />}
+      {error && <Alert type="error" title="The shelf can't be shown" description={error.message} />}
+      {data?.length === 0 && (
+        <p className="calm">
+          Nothing is on the shelf. Begin with generic entries and correct them by their leaflets.
+        </p>
+      )}
+      {kinds.map(([kind, , many]) => {
+        const rows = (data ?? []).filter((p) => p.product.kind === kind);
+        return rows.length === 0 ? null : (
+          <section key={kind} aria-label={many}>
+            <h2>{many}</h2>
+            <ul className="products">
+              {rows.map((p) => (
+                <li key={p.id}>
+                  <Row stored={p} onOpen={() => setOpen(p)} />
+                </li>
+              ))}
+            </ul>
+          </section>
+        );
+      })}
+      {open && (
+        <ProductSheet
+          key={open.id ?? "new"}
+          stored={open}
+          onDone={() => {
+            setOpen(undefined);
+            again();
+          }}
+          onLeave={() => setOpen(undefined)}
+        />
+      )}
+    </main>
+  );
+}
+
+const units: Record<Schemas["StockUnit"], string> = { gram: "g", millilitre: "ml", sheet: "sheets" };
+
+function Row({ stored, onOpen }: { stored: StoredProduct; onOpen(): void }) {
+  const shown = useUnits();
+  const { product } = stored;
+  const { stock } = product;
+  const low = stock.onHand != null && stock.lowAt != null && stock.onHand <= stock.lowAt;
+  return (
+    <button type="button" className="product" onClick={onOpen}>
+      <b>{product.name}</b>
+      <span>{does(product)}</span>
+      <span className={low ? "low" : undefined}>
+        {stock.onHand == null
+          ? "not counted"
+          : `${quantity(stock.onHand, units[stock.unit ?? "gram"], shown, 0)}${low ? ", low" : ""}`}
+      </span>
+      <span className="soft">
+        {stock.price == null ? "no price" : priced(stock.price, stock.unit ?? "gram", shown)}
+      </span>
+      <span className="soft">{stock.lot ? `lot ${stock.lot}` : ""}</span>
+    </button>
+  );
+}
+
+const priced = (price: number, unit: Schemas["StockUnit"], shown: Units) =>
+  shown === "us" && unit === "gram"
+    ? `${(price * 28.349523125).toFixed(2)} an oz`
+    : shown === "us" && unit === "millilitre"
+      ? `${(price * 29.5735295625).toFixed(2)} a fl oz`
+      : `${price} a ${unit === "gram" ? "g" : unit === "millilitre" ? "ml" : "sheet"}`;
+
+function does(p: Product): string {
+  switch (p.kind) {
+    case "lightener":
+      return `${p.type}, ${p.ratedLevels.value} levels, ${p.heatAllowed ? "heat allowed" : "no heat"}, ${p.limitMinutes.value} min at most, bowl lives ${p.windowMinutes.value} min`;
+    case "developer":
+      return `${p.volume} vol, ${Math.round(p.volume * 3) / 10} %`;
+    case "shade":
+      return `level ${p.depth} ${p.reflect}, 1 : ${p.developerParts} with ${p.developerVolume} vol, ${p.minutes} min`;
+    case "additive":
+      return `${p.gramsPerGram} g per g of lightener, ${p.openAirGramsPerGram} in open air, slows by ${Math.round(p.slows.value * 100)} %`;
+    case "covering":
+      return `${p.covering}, sheets of ${p.sheetCm} cm`;
+    default:
+      return "";
+  }
+}

@@ -1,0 +1,117 @@
+import { Button, Modal } from "antd";
+import { useRef, useState } from "react";
+import type { Schemas } from "../../api/client";
+
+type Preview = Schemas["ShelfPreview"];
+
+interface Looked {
+  name: string;
+  file: File;
+  preview?: Preview;
+  errors?: Record<string, string[]>;
+}
+
+const send = async (path: string, file: File) => {
+  try {
+    const answer = await fetch(path, { method: "POST", headers: { "content-type": "text/csv" }, body: file });
+    const body = await answer.json();
+    return answer.ok
+      ? { preview: body as Preview }
+      : {
+          errors: (body.errors ?? { file: [body.title ?? "It can't be read."] }) as Record<string, string[]>,
+        };
+  } catch {
+    return { errors: { file: ["The server does not answer. Nothing was changed."] } };
+  }
+};
+
+/** A table taken in: looked through whole, shown before anything is written. */
+export function ShelfFile({ onTaken }: { onTaken(): void }) {
+  const input = useRef<HTMLInputElement>(null);
+  const [looked, setLooked] = useState<Looked>();
+  const look = async (file: File) =>
+    setLooked({ name: file.name, file, ...(await send("/api/shelf/file/preview", file)) });
+  const take = async () => {
+    if (!looked) {
+      return;
+    }
+    const answer = await send("/api/shelf/file", looked.file);
+    if (answer.errors) {
+      setLooked({ ...looked, preview: undefined, ...answer });
+    } else {
+      setLooked(undefined);
+      onTaken();
+    }
+  };
+  const { preview, errors } = looked ?? {};
+  const nothing = preview && preview.added.length + preview.changed.length === 0;
+  return (
+    <>
+      <input
+        ref={input}
+        type="file"
+        accept=".csv,text/csv"
+        hidden
+        aria-label="CSV file"
+        onChange={(e) => {
+          const file = e.target.files?.[0];
+          e.target.value = "";
+          if (file) {
+            look(file);
+          }
+        }}
+      />
+      <Button onClick={() => input.current?.click()}>Take in CSV…</Button>
+      <Modal
+        open={looked !== undefined}
+        title={looked?.name}
+        onCancel={() => setLooked(undefined)}
+        footer={
+          <div className="row">
+            {preview && !nothing && (
+              <Button type="primary" onClick={take}>
+                Take it in
+              </Button>
+            )}
+            <Button onClick={() => setLooked(undefined)}>Leave</Button>
+          </div>
+        }
+      >
+        {errors && (
+          <>
+            <p role="alert">
+              <b>Nothing was taken in.</b> Mend these and try again:
+            </p>
+            <ul className="rowerrors">
+              {Object.entries(errors).map(([field, words]) => (
+                <li key={field}>
+                  <b>{field}</b> {words.join(" ")}
+                </li>
+              ))}
+            </ul>
+          </>
+        )}
+        {nothing && <p>Nothing would change: all {preview?.unchanged} are as they are on the shelf.</p>}
+        {preview && !nothing && (
+          <>
+            {preview.added.length > 0 && (
+              <p>
+                <b>{preview.added.length} new:</b> {few(preview.added)}
+              </p>
+            )}
+            {preview.changed.length > 0 && (
+              <p>
+                <b>{preview.changed.length} changed:</b>{" "}
+                {few(preview.changed.map((c) => `${c.name} (${c.columns.join(", ")})`))}
+              </p>
+            )}
+            <p className="soft">{preview.unchanged} stay as they are. Nothing is taken off the shelf.</p>
+          </>
+        )}
+      </Modal>
+    </>
+  );
+}
+
+const few = (names: string[]) =>
+  names.length <= 12 ? names.join(", ") : `${names.slice(0, 12).join(", ")} and ${names.length - 12} more`;
