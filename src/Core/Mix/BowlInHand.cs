@@ -56,8 +56,8 @@ public sealed record BowlStep(Ingredient Ingredient, double TargetGrams, double 
 /// <param name="ProductGrams">Lightener and developer together then, g.</param>
 /// <param name="TotalGrams">All that is in the bowl then, g.</param>
 /// <param name="Fits">Whether the bowl holds it.</param>
-/// <param name="DeveloperPerLightener">Parts of developer to one of lightener if it stays as it is; null where one of them is missing still.</param>
-public sealed record BowlRescue(IReadOnlyList<double> Adds, double ProductGrams, double TotalGrams, bool Fits, double? DeveloperPerLightener);
+/// <param name="RatioIfKept">Parts of developer to one of lightener if it stays as it is and the rest is poured as meant.</param>
+public sealed record BowlRescue(IReadOnlyList<double> Adds, double ProductGrams, double TotalGrams, bool Fits, double RatioIfKept);
 
 /// <summary>A bowl being weighed: its recipe, and all that happened to it.</summary>
 public sealed class BowlInHand
@@ -179,7 +179,7 @@ public sealed class BowlInHand
                 return [new("grams", "Above 0, up to 5,000 g.")];
             case Poured { How: var how } when !Enum.IsDefined(how):
                 return [new("how", "One of scale, typed.")];
-            case Poured when IsOver:
+            case Poured p when IsOver && p.Ingredient != Over:
                 return [new("kind", "Too much of one thing is in the bowl: restore the ratio, or keep it as it is.")];
             case Restored or KeptAsIs when !IsOver:
                 return [new("kind", "There is not too much of anything.")];
@@ -207,8 +207,10 @@ public sealed class BowlInHand
             Recipe.ProductGrams * factor,
             total,
             total <= holdsGrams + 1e-9,
-            LightenerGrams > 0 && DeveloperGrams > 0 ? DeveloperGrams / LightenerGrams : null);
+            Meant(Role.Developer) / (Meant(Role.Lightener) + Meant(Role.Colour)));
     }
+
+    private double Meant(Role role) => Steps.Where(s => s.Ingredient.Role == role).Sum(s => Math.Max(s.PouredGrams, s.TargetGrams));
 
     /// <summary>The formula as it came out of this bowl: what the hair will get.</summary>
     /// <param name="formula">As it was meant.</param>

@@ -77,7 +77,8 @@ public sealed class BowlInHandTests
             var over = BowlInHand.Of(recipe, events);
             Assert.Equal(at, over.Over);
             Assert.Null(over.Next);
-            Assert.NotEmpty(over.Against(new Poured(0, 1, Weighed.Scale)));
+            Assert.NotEmpty(over.Against(new Poured((at + 1) % recipe.Ingredients.Count, 1, Weighed.Scale)));
+            Assert.Empty(over.Against(new Poured(at, 1, Weighed.Scale)));
             var rescue = over.Rescue(250)!;
             Assert.Equal(over.PouredGrams + rescue.Adds.Sum(), rescue.TotalGrams, 1e-6);
             Assert.Equal(rescue.TotalGrams <= 250, rescue.Fits);
@@ -96,6 +97,7 @@ public sealed class BowlInHandTests
     public void Kept_as_it_is_the_rest_is_poured_as_meant_and_the_hair_gets_what_is_in_the_bowl()
     {
         var recipe = Recipe.Of(Formula.Usual with { Volume = 20 }, 100, Developers);
+        Assert.Equal(60 / 44.0, BowlInHand.Of(recipe, [new Poured(0, 44, Weighed.Typed)]).Rescue(250)!.RatioIfKept, 1e-9);
         var bowl = Weigh(recipe, [new Tared(200), new Poured(0, 44, Weighed.Typed), new KeptAsIs()], new double[40]);
         Assert.True(bowl.IsDone && bowl.IsKept);
         Assert.Equal(44, bowl.LightenerGrams);

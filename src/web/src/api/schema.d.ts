@@ -1120,7 +1120,7 @@ export interface components {
             totalGrams: number;
             fits: boolean;
             /** Format: double */
-            developerPerLightener: null | number;
+            ratioIfKept: number;
         };
         BowlView: {
             /** Format: int32 */

@@ -63,31 +63,6 @@ const numbers = (text: Value) =>
 
 export const sums: readonly SumOf[] = [
   {
-    path: "lift",
-    title: "Lift after t",
-    fields: [
-      level("level", "From level"),
-      { key: "minutes", name: "After", unit: "min", range: [0, 600, 5] },
-      ...product,
-      ...hair,
-    ],
-    start: { ...usual, minutes: 30 },
-    say: (a) => `level ${a.level.toFixed(1)}, ${a.undertone}`,
-    also: (a) => [
-      `gains ${a.gain.toFixed(1)} of at most ${a.cap.toFixed(1)}, dry after ${a.driesAtMinutes.toFixed(0)} min`,
-      ...a.cautions,
-    ],
-  },
-  {
-    path: "time",
-    title: "Time to a level",
-    fields: [level("level", "From level"), level("targetLevel", "To level"), ...product, ...hair],
-    start: { ...usual, targetLevel: 8 },
-    say: (a) =>
-      a.reachable ? `${a.minutes.toFixed(0)} min${a.withinLimit ? "" : ", past the leaflet"}` : "never",
-    also: (a) => [a.because, ...a.remedies.map((r: { words: string }) => r.words)],
-  },
-  {
     path: "developer",
     title: "Developer in between",
     fields: [
@@ -132,27 +107,6 @@ export const sums: readonly SumOf[] = [
           : "nothing to add",
     also: (a) => [
       `${a.totalGrams.toFixed(1)} g in all, ${a.fits ? "it fits" : "more than the bowl holds"}; now 1 : ${a.ratioNow.toFixed(2)}`,
-    ],
-  },
-  {
-    path: "tone",
-    title: "Tone",
-    fields: [
-      level("level", "Hair level"),
-      level("depth", "Toner depth"),
-      {
-        key: "reflect",
-        name: "Reflect",
-        words: ["natural", "ash", "matte", "violet", "pearl", "beige", "gold", "copper", "red"],
-      },
-      { key: "porosity", name: "Porosity", words: ["low", "normal", "high"] },
-      { key: "dryness", name: "Hair is", words: ["soaked", "damp", "dry"] },
-      { key: "minutes", name: "For", unit: "min", range: [0, 600, 5] },
-    ],
-    start: { level: 9, depth: 8, reflect: "pearl", porosity: "normal", dryness: "damp", minutes: 20 },
-    say: (a) => `${Math.round(a.neutralised * 100)} % neutralised, left: ${a.remaining}`,
-    also: (a) => [
-      `${a.hex}: lightness ${a.lightness.toFixed(2)}, chroma ${a.chroma.toFixed(3)}, hue ${a.hue.toFixed(0)}°`,
     ],
   },
   {
@@ -210,6 +164,52 @@ export const sums: readonly SumOf[] = [
     say: (a) => `${a.months.toFixed(1)} months for ${a.cm.toFixed(1)} cm`,
   },
   {
+    path: "lift",
+    title: "Level after minutes",
+    fields: [
+      level("level", "From level"),
+      { key: "minutes", name: "After", unit: "min", range: [0, 600, 5] },
+      ...product,
+      ...hair,
+    ],
+    start: { ...usual, minutes: 30 },
+    say: (a) => `level ${a.level.toFixed(1)}, ${a.undertone}`,
+    also: (a) => [
+      `gains ${a.gain.toFixed(1)} of at most ${a.cap.toFixed(1)}, dry after ${a.driesAtMinutes.toFixed(0)} min`,
+      ...a.cautions,
+    ],
+  },
+  {
+    path: "time",
+    title: "Time to a level",
+    fields: [level("level", "From level"), level("targetLevel", "To level"), ...product, ...hair],
+    start: { ...usual, targetLevel: 8 },
+    say: (a) =>
+      a.reachable ? `${a.minutes.toFixed(0)} min${a.withinLimit ? "" : ", past the leaflet"}` : "never",
+    also: (a) => [a.because, ...a.remedies.map((r: { words: string }) => r.words)],
+  },
+  {
+    path: "tone",
+    title: "Tone",
+    fields: [
+      level("level", "Hair level"),
+      level("depth", "Toner depth"),
+      {
+        key: "reflect",
+        name: "Reflect",
+        words: ["natural", "ash", "matte", "violet", "pearl", "beige", "gold", "copper", "red"],
+      },
+      { key: "porosity", name: "Porosity", words: ["low", "normal", "high"] },
+      { key: "dryness", name: "Hair is", words: ["soaked", "damp", "dry"] },
+      { key: "minutes", name: "For", unit: "min", range: [0, 600, 5] },
+    ],
+    start: { level: 9, depth: 8, reflect: "pearl", porosity: "normal", dryness: "damp", minutes: 20 },
+    say: (a) => `${Math.round(a.neutralised * 100)} % neutralised, left: ${a.remaining}`,
+    also: (a) => [
+      `${a.hex}: lightness ${a.lightness.toFixed(2)}, chroma ${a.chroma.toFixed(3)}, hue ${a.hue.toFixed(0)}°`,
+    ],
+  },
+  {
     path: "visits",
     title: "How many visits",
     fields: [
@@ -246,7 +246,7 @@ export function Sum({ sum }: { sum: SumOf }) {
     setValues(sum.either ? { [key]: value } : { ...values, [key]: value });
   const { data, error } = useQuery<Answer>({
     queryKey: ["desk", sum.path, values],
-    placeholderData: (p) => p,
+    placeholderData: (p: Answer) => p,
     retry: false,
     queryFn: async ({ signal }) => {
       const answer = await fetch(`/api/desk/${sum.path}`, {
@@ -264,7 +264,31 @@ export function Sum({ sum }: { sum: SumOf }) {
   });
   return (
     <section className="sum" aria-label={sum.title}>
-      <h2>{sum.title}</h2>
+      <h2>
+        {sum.title}
+        {data && (
+          <Popover trigger="click" content={<p className="why">{inUnits(data.why, units)}</p>}>
+            <Button type="text">Why</Button>
+          </Popover>
+        )}
+      </h2>
+      <div role="status">
+        {error ? (
+          <p role="alert">{inUnits(error.message, units)}</p>
+        ) : data ? (
+          <>
+            <p className="result">
+              {inUnits(sum.say(data), units)}
+              {data.hex && <i style={{ background: data.hex }} />}
+            </p>
+            {sum.also?.(data).map((w) => (
+              <p key={w} className="soft">
+                {inUnits(w, units)}
+              </p>
+            ))}
+          </>
+        ) : null}
+      </div>
       <div className="fields">
         {sum.fields.map((f) =>
           "range" in f ? (
@@ -303,26 +327,6 @@ export function Sum({ sum }: { sum: SumOf }) {
             </Line>
           ),
         )}
-      </div>
-      <div role="status">
-        {error ? (
-          <p role="alert">{inUnits(error.message, units)}</p>
-        ) : data ? (
-          <>
-            <p className="result">
-              {inUnits(sum.say(data), units)}
-              {data.hex && <i style={{ background: data.hex }} />}
-              <Popover trigger="click" content={<p className="why">{inUnits(data.why, units)}</p>}>
-                <Button type="text">Why</Button>
-              </Popover>
-            </p>
-            {sum.also?.(data).map((w) => (
-              <p key={w} className="soft">
-                {inUnits(w, units)}
-              </p>
-            ))}
-          </>
-        ) : null}
       </div>
     </section>
   );

@@ -37,6 +37,7 @@ export function FormulaSheet({ formula, openAir, edit, onDone }: Props) {
   const by = (change: Partial<Formula>) => setDraft({ ...draft, ...change });
   const lighteners = ofKind(shelf, "lightener");
   const additives = ofKind(shelf, "additive");
+  const mine = lighteners.find((p) => p.name === draft.product);
   const deposit = draft.depositLevel != null;
   const ratio = (draft.developerParts ?? 1.5) / (draft.lightenerParts ?? 1);
   const setRatio = (d: number) => by({ lightenerParts: 1, developerParts: d, consistency: consistencyOf(d) });
@@ -108,12 +109,9 @@ export function FormulaSheet({ formula, openAir, edit, onDone }: Props) {
       <Choice
         name="Ratio"
         value={String(ratio)}
-        options={[
-          ["0.5", "2 : 1"],
-          ["1", "1 : 1"],
-          ["1.5", "1 : 1.5"],
-          ["2", "1 : 2"],
-        ]}
+        options={[...new Set([0.5, 1, 1.5, 2, ...(mine?.ratios ?? [])])]
+          .sort((a, b) => a - b)
+          .map((r) => [String(r), r < 1 ? `${1 / r} : 1` : `1 : ${r}`] as const)}
         onChange={(v) => setRatio(Number(v))}
       />
       <Num

@@ -58,7 +58,7 @@ export function Mix({ visit, work }: { visit: string; work: Work }) {
               aria-pressed={b.number === at}
               onClick={() => choose(b.number)}
             >
-              {b.number === at ? `Bowl ${b.number} of ${mix.bowls.length}` : b.number}
+              {b.number === at ? `Bowl ${b.number}` : b.number}
               {b.begun?.isDone ? " ✓" : ""}
             </Button>
           ))}

@@ -85,7 +85,8 @@ export function Weighing({ bowl, mixing, reading }: { bowl: Bowl; mixing: Mixing
         {bowl.steps.map((s, i) => (
           <li
             key={s.ingredient.words}
-            className={i === at ? "now" : s.state}
+            className={i === at ? "now" : undefined}
+            data-state={s.state}
             aria-current={i === at ? "step" : undefined}
           >
             <Tick met={s.state === "met"} over={s.state === "over"} now={i === at} />
@@ -237,8 +238,8 @@ function Over({ bowl, mixing, g }: { bowl: Bowl; mixing: Mixing; g(v: number): s
         </b>
       </p>
       <p>
-        To restore the ratio pour {adds.map((a) => `${g(a.grams)} ${a.words}`).join(" and ")} in all:{" "}
-        {g(rescuing.rescue.totalGrams)} in the bowl. {capital(takes.join(", "))}.
+        To restore the ratio pour {adds.map((a) => `${g(a.grams)} ${a.words}`).join(" and ")}:{" "}
+        {g(rescuing.rescue.totalGrams)} in the bowl then. {capital(takes.join(", "))}.
       </p>
       <div className="row">
         <Button
@@ -251,9 +252,7 @@ function Over({ bowl, mixing, g }: { bowl: Bowl; mixing: Mixing; g(v: number): s
           Restore the ratio
         </Button>
         <Button size="large" disabled={mixing.busy} onClick={() => mixing.happen(bowl, { kind: "kept" })}>
-          {rescuing.rescue.developerPerLightener !== null
-            ? `Keep 1 : ${rescuing.rescue.developerPerLightener.toFixed(2)}`
-            : "Keep it as it is"}
+          Keep 1 : {rescuing.rescue.ratioIfKept.toFixed(2)}
         </Button>
       </div>
     </div>

@@ -56,6 +56,18 @@ export function useWeighing(bowl: Bowl | undefined, reading: Reading, mixing: Mi
       }
       return;
     }
+    if (begun.over !== null && onScale !== undefined && onScale > 0.3) {
+      // More of the same came on while the question was open.
+      if (wait(`more ${begun.events}`, dwell.over)) {
+        once({
+          kind: "poured",
+          ingredient: begun.over,
+          grams: Math.round(onScale * 100) / 100,
+          how: "scale",
+        });
+      }
+      return;
+    }
     if (begun.next === null || !step || onScale === undefined) {
       since.current = undefined;
       return;

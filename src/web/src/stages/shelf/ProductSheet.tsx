@@ -150,7 +150,7 @@ export function ProductSheet({ stored, onDone, onLeave }: Props) {
         {draft.kind === "lightener" && (
           <>
             {pick("Made of", "type", ["clay", "powder", "cream", "half"])}
-            {said("Lifts at most", "ratedLevels", "levels", [1, 10, 0.5])}
+            {said("Lifts at most, levels", "ratedLevels", "", [1, 10, 0.5])}
             {said("Film dries in", "dryingMinutes", "min", [2, 200, 1])}
             {said("Works in", "workingMinutes", "min", [4, 100, 1])}
             {said("On the hair at most", "limitMinutes", "min", [5, 120, 5])}
@@ -158,6 +158,22 @@ export function ProductSheet({ stored, onDone, onLeave }: Props) {
             {whether("Swells", "swells")}
             {whether("Its leaflet allows the scalp", "scalpSafe")}
             {whether("Its leaflet allows heat", "heatAllowed")}
+            <Line name="Usual developer to one">
+              <Input
+                aria-label="Usual developer to one"
+                defaultValue={draft.ratios.join("; ")}
+                status={error("ratios") ? "error" : undefined}
+                onChange={(e) =>
+                  by({
+                    ratios: e.target.value
+                      .split(/[;\s]+/)
+                      .filter(Boolean)
+                      .map(Number),
+                  })
+                }
+              />
+            </Line>
+            {error("ratios") && <small role="alert">{error("ratios")}</small>}
             {num("A scoop holds", "scoopGrams", "g", [0.1, 200, 0.5])}
           </>
         )}

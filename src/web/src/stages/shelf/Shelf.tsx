@@ -4,6 +4,7 @@ import { useEffect, useState } from "react";
 import { api, type Schemas, wordsOf } from "../../api/client";
 import { Places } from "../../frame/Places";
 import { quantity, type Units, useUnits } from "../../frame/units";
+import { cm } from "../../views/words";
 import { ProductSheet } from "./ProductSheet";
 import { fresh, type Kind, kinds } from "./products";
 import { ShelfFile } from "./ShelfFile";
@@ -140,7 +141,7 @@ function does(p: Product): string {
     case "additive":
       return `${p.gramsPerGram} g per g of lightener, ${p.openAirGramsPerGram} in open air, slows by ${Math.round(p.slows.value * 100)} %`;
     case "covering":
-      return `${p.covering}, sheets of ${p.sheetCm} cm`;
+      return `${p.covering}, sheets of ${cm(p.sheetCm)}`;
     default:
       return "";
   }
