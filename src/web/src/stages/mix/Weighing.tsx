@@ -12,7 +12,7 @@ const states = { live: "Scale live", lost: "Scale lost", overRange: "Too heavy" 
 /** One bowl on the scale: one number, one bar, one bowl; steps tick themselves. */
 export function Weighing({ bowl, mixing, reading }: { bowl: Bowl; mixing: Mixing; reading: Reading }) {
   const units = useUnits();
-  const { onScale, lifted } = useWeighing(bowl, reading, mixing);
+  const { onScale, lifted, stands } = useWeighing(bowl, reading, mixing);
   const g = (value: number) => (units === "us" ? quantity(value, "g", units) : `${value.toFixed(1)} g`);
   const { begun } = bowl;
   const at = begun?.next ?? begun?.over ?? null;
@@ -43,7 +43,11 @@ export function Weighing({ bowl, mixing, reading }: { bowl: Bowl; mixing: Mixing
         <div className="say" role="status">
           <p className="name">Bowl, tare</p>
           <Big value={g(reading.grossGrams ?? 0)} />
-          <p>Put the empty bowl on the scale. It goes on by itself.</p>
+          <p>
+            {stands
+              ? `Bowl ${stands} still stands there. Put the next, empty one on.`
+              : "Put the empty bowl on the scale. It goes on by itself."}
+          </p>
         </div>
       ) : begun.over !== null && step ? (
         <Over bowl={bowl} mixing={mixing} g={g} />

@@ -12,23 +12,34 @@ export interface Weighing {
   onScale: number | undefined;
   /** The bowl was lifted, or something of it taken out. */
   lifted: boolean;
+  /** A bowl that was mixed before still stands there: its number. */
+  stands: number | undefined;
 }
 
 /**
  * Weighs one bowl along with the scale: takes the empty bowl's weight, and each ingredient once it stands within its mark, or beyond it.
  * All is counted from what the scale shows in all, so that a scale that was unplugged in between finds its place again.
  */
-export function useWeighing(bowl: Bowl | undefined, reading: Reading, mixing: Mixing): Weighing {
-  const begun = bowl?.begun;
+export function useWeighing(bowl: Bowl, reading: Reading, mixing: Mixing): Weighing {
+  const { begun } = bowl;
   const gross = reading.state === "live" && reading.grossGrams !== null ? reading.grossGrams : undefined;
   const expected = begun?.grossGrams ?? undefined;
   const onScale = gross !== undefined && expected !== undefined ? gross - expected : undefined;
-  const step = begun && begun.next !== null && bowl ? bowl.steps[begun.next] : undefined;
+  const step = begun && begun.next !== null ? bowl.steps[begun.next] : undefined;
+  // What a mixed bowl weighs is no empty bowl's weight.
+  const stands = mixing.mix?.bowls.find(
+    (b) =>
+      b.number !== bowl.number &&
+      b.begun?.isDone &&
+      b.begun.grossGrams !== null &&
+      gross !== undefined &&
+      Math.abs(gross - b.begun.grossGrams) < 1,
+  )?.number;
   const since = useRef<{ what: string; at: number }>(undefined);
   const sent = useRef("");
 
   useEffect(() => {
-    if (!bowl || !begun || mixing.busy || gross === undefined || !reading.stable) {
+    if (!begun || mixing.busy || gross === undefined || !reading.stable) {
       since.current = undefined;
       return;
     }
@@ -51,7 +62,12 @@ export function useWeighing(bowl: Bowl | undefined, reading: Reading, mixing: Mi
       }
     };
     if (begun.tareGrams === null) {
-      if (gross >= leastBowl && bowl.steps.every((s) => s.pouredGrams === 0) && wait("tare", dwell.met)) {
+      if (
+        gross >= leastBowl &&
+        stands === undefined &&
+        bowl.steps.every((s) => s.pouredGrams === 0) &&
+        wait("tare", dwell.met)
+      ) {
         once({ kind: "tared", grossGrams: gross });
       }
       return;
@@ -86,7 +102,7 @@ export function useWeighing(bowl: Bowl | undefined, reading: Reading, mixing: Mi
     } else {
       since.current = undefined;
     }
-  }, [bowl, begun, gross, reading, mixing, step, onScale]);
+  }, [bowl, begun, gross, reading, mixing, step, onScale, stands]);
 
-  return { onScale, lifted: onScale !== undefined && onScale < -3 };
+  return { onScale, lifted: onScale !== undefined && onScale < -3, stands };
 }
