@@ -1,6 +1,7 @@
 import { useEffect, useRef } from "react";
 import type { PanelView, PlanEdit, Strip } from "../api/client";
 import type { Colours } from "../api/seen";
+import { useUnits } from "../frame/units";
 import { coatOf } from "./shapes";
 import { DepthBar, depthLeft, depthWidth, drawStrip, Edge, height, left, top, width } from "./stripDrawing";
 import { type Handle, handlesOf } from "./stripHandles";
@@ -38,7 +39,9 @@ export function PanelStrip({ panel, strip, colours, coat, onTry, onEdit }: Props
     return box ? h.at(event.clientX - box.left, event.clientY - box.top) : h.value;
   };
 
-  const ticks = Array.from({ length: Math.floor(length / 2) + 1 }, (_, i) => i * 2);
+  // Every 2 cm with a figure at every ten; every inch with a figure at every four.
+  const [unit, each, figures] = useUnits() === "us" ? [2.54, 1, 4] : [1, 2, 10];
+  const ticks = Array.from({ length: Math.floor(length / unit / each) + 1 }, (_, i) => i * each);
   return (
     <div className="strip" style={{ height: top + height + 26 }}>
       <canvas
@@ -62,14 +65,14 @@ export function PanelStrip({ panel, strip, colours, coat, onTry, onEdit }: Props
         {ticks.map((t) => (
           <g key={t}>
             <line
-              x1={left - (t % 10 === 0 ? 9 : 4)}
+              x1={left - (t % figures === 0 ? 9 : 4)}
               x2={left - 1}
-              y1={top + t * perCm}
-              y2={top + t * perCm}
+              y1={top + t * unit * perCm}
+              y2={top + t * unit * perCm}
               stroke="#7c8480"
             />
-            {t % 10 === 0 && (
-              <text x={left - 12} y={top + t * perCm + 4} textAnchor="end" className="small">
+            {t % figures === 0 && (
+              <text x={left - 12} y={top + t * unit * perCm + 4} textAnchor="end" className="small">
                 {t}
               </text>
             )}

@@ -1,5 +1,6 @@
 import type { PlanEdit, PlanView } from "../api/client";
 import { MapHandle } from "./MapHandle";
+import { cm } from "./words";
 
 interface Props {
   plan: PlanView;
@@ -22,7 +23,7 @@ export function PartHandles({ plan, edit, tryOut }: Props) {
         y={line[1]}
         label="Part at the hairline"
         value={part.frontCm}
-        text={`${part.frontCm} cm`}
+        text={cm(part.frontCm)}
         min={-5}
         max={5}
         step={0.5}
@@ -35,7 +36,7 @@ export function PartHandles({ plan, edit, tryOut }: Props) {
         y={line[line.length - 1]}
         label="Part at the crown"
         value={part.backCm}
-        text={`${part.backCm} cm`}
+        text={cm(part.backCm)}
         min={-3}
         max={3}
         step={0.5}

@@ -1,6 +1,6 @@
 import type { PanelPaint, PanelView, PlanEdit } from "../api/client";
 import { depthLeft, depthWidth, height, left, top, width } from "./stripDrawing";
-import { cm } from "./words";
+import { cm, mm } from "./words";
 
 /** Something to take hold of on the strip. */
 export interface Handle {
@@ -179,7 +179,7 @@ export function handlesOf(panel: PanelView, paint: PanelPaint, coat: number, sta
       max: most,
       x: depthLeft + Math.min(1, value / panel.thicknessMm) * depthWidth,
       y: top + height * (share === "mids" ? 0.5 : 0.985),
-      label: `${Number(value.toFixed(1))} mm`,
+      label: mm(value),
       sideways: true,
       at: (px) => between(((px - depthLeft) / depthWidth) * panel.thicknessMm, 0, most),
       edit: (v) => ({

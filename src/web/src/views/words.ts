@@ -32,6 +32,9 @@ export const wearWords: Record<Wear, string> = {
 /** A length as this device shows it; read while drawing, so that a change of units is seen with the next. */
 export const cm = (value: number) => quantity(value, "cm", unitsNow());
 
+/** The same of what is measured in millimetres. */
+export const mm = (value: number) => quantity(value, "mm", unitsNow());
+
 const lighteners = {
   clay: "clay",
   powder: "powder",
@@ -53,7 +56,7 @@ export function hairWords(hair: HairProfile): string {
       : longest < 40
         ? "shoulder length"
         : "long";
-  return `Natural ${hair.naturalLevel.toFixed(1)}, ${hair.diameter}, ${hair.density} density, ${hair.curl}, ${length} (${longest} cm)`;
+  return `Natural ${hair.naturalLevel.toFixed(1)}, ${hair.diameter}, ${hair.density} density, ${hair.curl}, ${length} (${cm(longest)})`;
 }
 
 /** Length of the longest hair, pulled straight, cm. */

@@ -1,7 +1,7 @@
 import type { PlanView } from "../../api/client";
 import type { Colours } from "../../api/seen";
 import type { Work } from "../../api/usePlan";
-import { longestCm } from "../../views/words";
+import { cm, longestCm } from "../../views/words";
 import { CanItBeDone } from "./CanItBeDone";
 import { HairReading } from "./HairReading";
 import { MarksMap } from "./MarksMap";
@@ -41,7 +41,7 @@ export function Consult({
       <section className="col strip-col" aria-label="One strand">
         <div className="title">
           <h2>One strand</h2>
-          <span>{longestCm(plan.hair)} cm</span>
+          <span>{cm(longestCm(plan.hair))}</span>
         </div>
         <StrandBands visit={visit} consult={consult} colours={colours} />
         <StrandTest consult={consult} colours={colours} />

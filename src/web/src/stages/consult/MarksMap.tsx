@@ -7,6 +7,7 @@ import { CrownMap } from "../../views/CrownMap";
 import { MapHandle } from "../../views/MapHandle";
 import { Num } from "../../views/Num";
 import { PartHandles } from "../../views/PartHandles";
+import { cm } from "../../views/words";
 import type { Consult } from "./useConsult";
 
 type Mark = Schemas["Mark"];
@@ -87,7 +88,7 @@ export function MarksMap({ consult, plan, colours, edit, tryOut }: Props) {
               y={m.y}
               label={`Reach of ${kinds[m.kind].words} ${i + 1}`}
               value={m.radiusCm}
-              text={`${m.radiusCm} cm`}
+              text={cm(m.radiusCm)}
               min={0.5}
               max={12}
               step={0.5}

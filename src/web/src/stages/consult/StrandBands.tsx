@@ -6,7 +6,7 @@ import type { Colours } from "../../api/seen";
 import { Line } from "../../views/Choice";
 import { hexOf } from "../../views/CrownMap";
 import { Num } from "../../views/Num";
-import { longestCm } from "../../views/words";
+import { cm, longestCm } from "../../views/words";
 import type { Consult } from "./useConsult";
 
 type Band = Schemas["Band"];
@@ -134,7 +134,7 @@ export function StrandBands({
             aria-valuenow={edgeAt(i)}
             aria-valuemin={b.fromCm}
             aria-valuemax={bands[i + 1].toCm}
-            aria-valuetext={`${edgeAt(i)} cm`}
+            aria-valuetext={cm(edgeAt(i))}
             className="handle"
             onPointerDown={(e) => {
               e.currentTarget.ownerSVGElement?.setPointerCapture(e.pointerId);
@@ -175,7 +175,7 @@ export function StrandBands({
               />
             }
           >
-            <Button aria-label={`Band ${i + 1}, ${b.fromCm} to ${b.toCm} cm`}>
+            <Button aria-label={`Band ${i + 1}, ${cm(b.fromCm)} to ${cm(b.toCm)}`}>
               {b.fromCm}–{b.toCm}
             </Button>
           </Popover>
@@ -241,8 +241,7 @@ function GrownSince({ visit, set }: { visit: string; set(bands: Band[]): void })
         onSet={setAmount}
       />
       <p className="soft">
-        About {((weeks * growthCm * 12) / 52).toFixed(1)} cm of new hair, {((weeks * 12) / 52).toFixed(1)}{" "}
-        months.
+        About {cm((weeks * growthCm * 12) / 52)} of new hair, {((weeks * 12) / 52).toFixed(1)} months.
       </p>
       <Button type="primary" onClick={grow}>
         Let it grow

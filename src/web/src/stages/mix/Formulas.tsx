@@ -127,10 +127,15 @@ function Formula(props: {
           open={open}
           onOpenChange={setOpen}
           placement="right"
+          destroyOnHidden
           content={
-            open && (
-              <FormulaSheet formula={f.formula} openAir={openAir} edit={edit} onDone={() => setOpen(false)} />
-            )
+            <FormulaSheet
+              key={open ? "open" : "shut"}
+              formula={f.formula}
+              openAir={openAir}
+              edit={edit}
+              onDone={() => setOpen(false)}
+            />
           }
         >
           <Button>Change…</Button>

@@ -4,6 +4,7 @@ import { api, type PanelView } from "../../api/client";
 import type { Colours } from "../../api/seen";
 import type { Work } from "../../api/usePlan";
 import { PanelStrip } from "../../views/PanelStrip";
+import { cm, mm } from "../../views/words";
 import { Moves } from "./Moves";
 
 interface Props {
@@ -38,7 +39,7 @@ export function StripColumn({ visit, work, panel, picked, coat, colours, passing
     <section className="col strip-col" aria-label="Strip">
       <div className="title">
         <h2>Strip</h2>
-        <span>{panel ? `${panel.lengthCm.toFixed(0)} cm · ${panel.thicknessMm.toFixed(0)} mm` : ""}</span>
+        <span>{panel ? `${cm(Math.round(panel.lengthCm))} · ${mm(Math.round(panel.thicknessMm))}` : ""}</span>
       </div>
       {panel && (
         <>

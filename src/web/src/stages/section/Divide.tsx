@@ -2,7 +2,7 @@ import { Button, Input, Popover, Segmented, Select } from "antd";
 import { useState } from "react";
 import type { PlanEdit, PlanView, Schemas } from "../../api/client";
 import { Num } from "../../views/Num";
-import { allZones, zoneWords } from "../../views/words";
+import { allZones, cm, zoneWords } from "../../views/words";
 import { Patterns } from "./Patterns";
 
 type Region = Schemas["Region"];
@@ -58,7 +58,7 @@ export function Divide({ visit, plan, section, edit }: Props) {
         {(plan.plan.leftOut ?? []).map((r) => (
           <li key={r.region}>
             <span>
-              <b>{regions[r.region].words}</b> {r.sizeCm} cm · {r.reason}
+              <b>{regions[r.region].words}</b> {cm(r.sizeCm)} · {r.reason}
             </span>
             <Button size="small" onClick={() => edit({ kind: "takeIn", region: r.region })}>
               Take in
@@ -78,7 +78,7 @@ export function Divide({ visit, plan, section, edit }: Props) {
         {marks.map((m) => (
           <li key={`${m.kind}${m.x}${m.y}`}>
             <span>
-              <b>{m.kind}</b> {m.radiusCm} cm · marked at the consultation
+              <b>{m.kind}</b> {cm(m.radiusCm)} · marked at the consultation
             </span>
           </li>
         ))}

@@ -1,6 +1,7 @@
 import type { PanelView, PlanEdit, PlanView } from "../../api/client";
 import { MapHandle } from "../../views/MapHandle";
 import { PartHandles } from "../../views/PartHandles";
+import { cm, mm } from "../../views/words";
 
 interface Props {
   plan: PlanView;
@@ -62,7 +63,7 @@ function Sizes({
         {...stand(ux, uy, up)}
         label="Thickness on the map"
         value={sections.thicknessMm}
-        text={`${sections.thicknessMm} mm`}
+        text={mm(sections.thicknessMm)}
         min={4}
         max={40}
         step={1}
@@ -74,7 +75,7 @@ function Sizes({
         {...stand(ax, ay, aside)}
         label="Width on the map"
         value={sections.widthCm}
-        text={`${sections.widthCm} cm`}
+        text={cm(sections.widthCm)}
         min={1}
         max={10}
         step={0.5}
