@@ -20,16 +20,8 @@ public sealed class MixTests : IDisposable
             + "lightener,Lantern clay,gram,0.1,200,20,L7,clay,7,40,26,50,25,1.5,\n"
             + "developer,Ebb 20,millilitre,0.02,500,,,,,,,,,,20\ndeveloper,Ebb 40,millilitre,0.02,500,,,,,,,,,,40\n", "text/csv");
         var visit = await http.NewVisitAsync();
-        await ClearAsync(visit);
         Assert.Equal(200, (await http.EditAsync(visit, 1, Painted)).Status);
         return visit;
-    }
-
-    /// <summary>Nothing stands against painting.</summary>
-    private async Task ClearAsync(string visit)
-    {
-        var consult = await http.ReadAsync($"/api/visits/{visit}/consult");
-        Assert.NotNull(consult);
     }
 
     private Task<JsonNode> MixAsync(string visit) => http.ReadAsync($"/api/visits/{visit}/mix");
@@ -50,6 +42,26 @@ public sealed class MixTests : IDisposable
 
     private async Task<double> OnHandAsync(string name) =>
         (double)(await http.ReadAsync("/api/shelf")).AsArray().Single(p => (string)p!["product"]!["name"]! == name)!["product"]!["stock"]!["onHand"]!;
+
+    [Fact]
+    public async Task A_safety_stop_stops_the_bowl_too()
+    {
+        var visit = await MixedAsync();
+        var view = await http.ReadAsync($"/api/visits/{visit}/consult");
+        var body = new JsonObject
+        {
+            ["baseVersion"] = view["version"]!.DeepClone(),
+            ["hair"] = view["hair"]!.DeepClone(),
+            ["consultation"] = view["consultation"]!.DeepClone(),
+        };
+        body["consultation"]!["salts"] = "yes";
+        using var content = new StringContent(body.ToJsonString(), System.Text.Encoding.UTF8, "application/json");
+        Assert.True((await http.PutAsync(new Uri($"/api/visits/{visit}/consult", UriKind.Relative), content)).IsSuccessStatusCode);
+        var revision = (int)(await MixAsync(visit))["revision"]!;
+        var (status, refused) = await http.PostAsync($"/api/visits/{visit}/mix/bowls", $$"""{"baseRevision":{{revision}},"formula":"A","ordinal":1}""");
+        Assert.Equal(409, status);
+        Assert.NotEmpty(refused!["stops"]!.AsArray());
+    }
 
     private static double Target(JsonNode mix, int step, int bowl = 0) => (double)mix["bowls"]![bowl]!["steps"]![step]!["targetGrams"]!;
 
@@ -177,6 +189,25 @@ public sealed class MixTests : IDisposable
         var (status, body) = await http.EditAsync(visit, 1, $$$"""{"kind":"setFormula","formula":{"id":"A","lightener":"clay","volume":30,"minutes":40,{{{part}}}}}""");
         Assert.Equal(400, status);
         Assert.Contains(field, body!["errors"]!.AsObject().Select(e => e.Key));
+    }
+
+    [Fact]
+    public async Task Another_ratio_changes_how_it_holds_and_the_bench_changes_the_grams()
+    {
+        var visit = await MixedAsync();
+        var before = await MixAsync(visit);
+        await http.EditAsync(visit, (int)before["revision"]!, """{"kind":"setFormula","formula":{"id":"A","lightener":"clay","volume":25,"minutes":40,"product":"Lantern clay","developerParts":3}}""");
+        var loose = (await MixAsync(visit))["formulas"]![0]!;
+        Assert.Equal("runny", (string)loose["formula"]!["consistency"]!);
+        Assert.True((double)loose["strength"]! < 1);
+        Assert.True((double)loose["runsFurther"]! > 0);
+
+        var rules = await http.ReadAsync("/api/house-rules");
+        var changed = rules["rules"]!.DeepClone();
+        changed["bench"]!["waste"] = 0;
+        using var content = new StringContent(new JsonObject { ["baseVersion"] = rules["version"]!.DeepClone(), ["rules"] = changed }.ToJsonString(), System.Text.Encoding.UTF8, "application/json");
+        Assert.True((await http.PutAsync(new Uri("/api/house-rules", UriKind.Relative), content)).IsSuccessStatusCode);
+        Assert.Equal((double)before["grams"]! / 1.15, (double)(await MixAsync(visit))["grams"]!, 0.01);
     }
 
     [Fact]

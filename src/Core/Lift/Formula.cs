@@ -94,6 +94,13 @@ public sealed record Formula(
     /// <summary>The same with the level its shades make, where it has shades.</summary>
     public Formula Told() => Shades is { } shades && IsDeposit ? this with { DepositLevel = Math.Round(shades.Level, 2) } : this;
 
+    /// <summary>The same holding as its ratio makes it hold.</summary>
+    public Formula HeldByRatio() => this with { Consistency = Mixing.ConsistencyOf(DeveloperPerLightener) };
+
+    /// <summary>The same put in the place of another: where only the ratio changed, how it holds follows.</summary>
+    public Formula After(Formula? before) =>
+        before is not null && before.DeveloperPerLightener != DeveloperPerLightener && before.Consistency == Consistency ? HeldByRatio() : this;
+
     /// <summary>Parts of developer to one of lightener.</summary>
     public double DeveloperPerLightener => DeveloperParts / LightenerParts;
 

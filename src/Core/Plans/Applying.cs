@@ -131,7 +131,7 @@ public static class Applying
         SwapCoats e => Each(plan, e.Panels, p => Swapped(p, e.Coat)),
         SetFormula e => plan with
         {
-            Formulas = [.. plan.Formulas.Where(f => f.Id != e.Formula.Id).Append(e.Formula.Told()).OrderBy(f => f.Id, StringComparer.Ordinal)],
+            Formulas = [.. plan.Formulas.Where(f => f.Id != e.Formula.Id).Append(e.Formula.After(plan.FormulaOf(e.Formula.Id)).Told()).OrderBy(f => f.Id, StringComparer.Ordinal)],
         },
         SpreadHeights e => Each(plan, e.Panels, p => p with { SpreadCm = e.SpreadCm }),
         AlternateRows e => Alternate(plan, e, cutting),

@@ -79,8 +79,7 @@ public sealed record HouseRules(
             return found;
         }
 
-        Problem.Range(found, "formula.volume", Formula.Volume, Volume.Weakest, Volume.Strongest, "vol");
-        Problem.Range(found, "formula.minutes", Formula.Minutes, 1, 120, "min");
+        found.AddRange(FormulaChecks.Of(Formula).Select(p => p with { Field = $"formula.{p.Field}" }));
         return found;
     }
 }

@@ -74,7 +74,7 @@ internal static class SectionEndpoints
                 var problems = body.Rules.Problems();
                 return problems.Count > 0
                     ? throw new BadInputException(problems.Select(p => p with { Field = $"rules.{p.Field}" }).ToArray())
-                    : Results.Ok(await kept.SetRulesAsync(body.BaseVersion, body.Rules, stop));
+                    : Results.Ok(await kept.SetRulesAsync(body.BaseVersion, body.Rules with { Formula = body.Rules.Formula.HeldByRatio() }, stop));
             })
             .Accepts<RulesBody>("application/json").Produces<StoredRules>().ProducesValidationProblem().ProducesProblem(StatusCodes.Status409Conflict)
             .WithName("PutHouseRules").WithSummary("Changes how this studio usually works; plans already begun stay as they are");

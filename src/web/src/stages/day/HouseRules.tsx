@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { App, Button, Modal, Segmented, Select, Switch } from "antd";
 import { useState } from "react";
 import { api, type Schemas, wordsOf } from "../../api/client";
-import { Line } from "../../views/Choice";
+import { Choice, Line } from "../../views/Choice";
 import { Num } from "../../views/Num";
 import { lightenerWords } from "../../views/words";
 
@@ -27,6 +27,16 @@ const limits: [keyof Limits, string, string, number, number, number][] = [
   ["babyHairCm", "Baby hair reaches", "cm", 0.1, 2, 0.1],
   ["hiddenMinutes", "Hidden work up to", "min", 0, 60, 1],
   ["regrowthWeeks", "Regrowth may show early by", "wk", 0, 26, 1],
+];
+
+type Bench = Required<Schemas["BenchRules"]>;
+
+/** The bench: field, words, unit, least, most, step. */
+const bench: [keyof Bench, string, string, number, number, number][] = [
+  ["waste", "Wasted, of what lies on the hair", "", 0, 0.5, 0.01],
+  ["leastGrams", "Least that is weighed", "g", 0.1, 5, 0.1],
+  ["bowlGrams", "A bowl holds", "g", 20, 1000, 10],
+  ["mixingMinutes", "Mixing takes", "min", 0, 10, 0.5],
 ];
 
 /** How this studio usually works: what every fresh plan starts from. */
@@ -158,6 +168,41 @@ export function HouseRules() {
               error={errors["formula.minutes"]}
               onSet={(minutes) => change({ formula: { ...now.formula, minutes } })}
             />
+            <Choice
+              name="Ratio"
+              value={String((now.formula.developerParts ?? 1.5) / (now.formula.lightenerParts ?? 1))}
+              options={[
+                ["0.5", "2 : 1"],
+                ["1", "1 : 1"],
+                ["1.5", "1 : 1.5"],
+                ["2", "1 : 2"],
+              ]}
+              onChange={(d) =>
+                change({
+                  formula: {
+                    ...now.formula,
+                    lightenerParts: 1,
+                    developerParts: Number(d),
+                  },
+                })
+              }
+            />
+            <details>
+              <summary>How bowls are mixed</summary>
+              {bench.map(([field, name, unit, min, max, step]) => (
+                <Num
+                  key={field}
+                  name={name}
+                  unit={unit}
+                  min={min}
+                  max={max}
+                  step={step}
+                  value={now.bench?.[field] ?? null}
+                  error={errors[`bench.${field}`]}
+                  onSet={(v) => change({ bench: { ...(now.bench as Bench), [field]: v } })}
+                />
+              ))}
+            </details>
             <details>
               <summary>What counts as wrong</summary>
               {limits.map(([field, name, unit, min, max, step]) => (

@@ -27,9 +27,6 @@ const figuresOf = (p: Schemas["ProductLightenerProduct"]): Figures => ({
   windowMinutes: p.windowMinutes.value,
 });
 
-const consistencyOf = (d: number): Formula["consistency"] =>
-  d <= 0.75 ? "stiff" : d > 2.25 ? "runny" : "right";
-
 /** What a formula is made of: products by share, ratio, developer, additive; shades in parts for a deposit. */
 export function FormulaSheet({ formula, openAir, edit, onDone }: Props) {
   const { data: shelf } = useShelf();
@@ -40,7 +37,7 @@ export function FormulaSheet({ formula, openAir, edit, onDone }: Props) {
   const mine = lighteners.find((p) => p.name === draft.product);
   const deposit = draft.depositLevel != null;
   const ratio = (draft.developerParts ?? 1.5) / (draft.lightenerParts ?? 1);
-  const setRatio = (d: number) => by({ lightenerParts: 1, developerParts: d, consistency: consistencyOf(d) });
+  const setRatio = (d: number) => by({ lightenerParts: 1, developerParts: d });
   return (
     <div className="sheet" role="group" aria-label={`Formula ${formula.id}`}>
       {deposit ? (
