@@ -7,7 +7,7 @@ namespace Wendro.Core.Mix;
 
 /// <summary>A bowl that was weighed, and what was meant.</summary>
 /// <param name="Words">Which bowl: "bowl 2".</param>
-/// <param name="Meant">The formula it was mixed for.</param>
+/// <param name="Meant">The formula as the plan has it now.</param>
 /// <param name="Bowl">What is in it.</param>
 /// <param name="Panels">The panels it serves.</param>
 public sealed record WeighedBowl(string Words, Formula Meant, BowlInHand Bowl, IReadOnlyList<PanelKey> Panels);
@@ -86,7 +86,8 @@ public static class MixFindings
             var came = weighed.Bowl.AsWeighed(weighed.Meant);
             var off = came.DeveloperPerLightener / weighed.Meant.DeveloperPerLightener - 1;
             var volume = came.Volume - weighed.Meant.Volume;
-            if (Math.Abs(off) <= UnevenShare && Math.Abs(volume) <= UnevenVolume)
+            var other = weighed.Bowl.Recipe.Ingredients[0].Product is { } was && weighed.Meant.Product is { } product && was != product ? was : null;
+            if (Math.Abs(off) <= UnevenShare && Math.Abs(volume) <= UnevenVolume && other is null)
             {
                 continue;
             }
@@ -96,7 +97,7 @@ public static class MixFindings
                 Math.Abs(off) > 3 * UnevenShare || Math.Abs(volume) > 3 * UnevenVolume ? Severity.Alarm : Severity.Caution,
                 "Not the recipe that was planned",
                 $"{Capital(weighed.Words)} came out 1 : {came.DeveloperPerLightener:0.00} with {came.Volume:0.#} vol instead of 1 : {weighed.Meant.DeveloperPerLightener:0.00} with {weighed.Meant.Volume:0.#} vol: "
-                    + $"{Mixing.Words(came.DeveloperPerLightener)}.",
+                    + $"{Mixing.Words(came.DeveloperPerLightener)}.{(other is null ? string.Empty : $" It holds {other}; the plan says {weighed.Meant.Product}.")}",
                 $"Weights as they were kept. Off by more than {UnevenShare:P0} in ratio or {UnevenVolume:0} vol.",
                 weighed.Panels,
                 weighed.Words,

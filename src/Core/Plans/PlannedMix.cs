@@ -128,7 +128,7 @@ public sealed class PlannedMix
         {
             // Only forecast with: such a plan is never stored, so its formulas may have names a plan's can't.
             var id = $"{bowl.Batch.Formula}·{bowl.Batch.Ordinal}";
-            plan = plan with { Formulas = plan.Formulas.Add(bowl.Begun!.InHand.AsWeighed(plan.FormulaOf(bowl.Batch.Formula)!) with { Id = id }) };
+            plan = plan with { Formulas = plan.Formulas.Add(bowl.Begun!.InHand.AsWeighed(bowl.Begun.Meant) with { Id = id, Minutes = plan.FormulaOf(bowl.Batch.Formula)!.Minutes }) };
             foreach (var zone in bowl.Batch.Panels.GroupBy(k => k.Zone))
             {
                 plan = plan.With(zone.Key, z => z with
@@ -172,7 +172,7 @@ public sealed class PlannedMix
 
     private IReadOnlyList<WeighedBowl> Weighed() => Bowls
         .Where(b => b.Begun is not null)
-        .Select(b => new WeighedBowl(b.Words, b.Begun!.Meant, b.Begun.InHand, b.Batch.Panels))
+        .Select(b => new WeighedBowl(b.Words, Head.Plan.FormulaOf(b.Batch.Formula)!, b.Begun!.InHand, b.Batch.Panels))
         .ToArray();
 
     private static IEnumerable<Ingredient> Remaining(PlannedBowl bowl) => bowl.Begun is { } begun

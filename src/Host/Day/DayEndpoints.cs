@@ -69,8 +69,8 @@ internal static class DayEndpoints
             })
             .WithName("GetDay").WithSummary("Today's visits in time order");
 
-        api.MapGet("/visits/{visit:guid}/glance", async (Guid visit, PlanDesk desk, CancellationToken stop) =>
-                await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(Of(at)) : Answers.NotFound("visit"))
+        api.MapGet("/visits/{visit:guid}/glance", async (Guid visit, PlanDesk desk, Bowls bowls, CancellationToken stop) =>
+                await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(Of(at, await bowls.OfAsync(visit, stop))) : Answers.NotFound("visit"))
             .Produces<Glance>().ProducesProblem(StatusCodes.Status404NotFound)
             .WithName("GetGlance").WithSummary("A plan at a glance: what is still missing");
 
@@ -137,7 +137,7 @@ internal static class DayEndpoints
             .WithName("PutHair").WithSummary("What was read off her hair at this visit");
     }
 
-    private static Glance Of(AtWork at)
+    private static Glance Of(AtWork at, IReadOnlyList<StoredBowl> bowls)
     {
         var painted = at.Head.Panels.Count(p => p.Painted is not null);
         var findings = at.Head.Findings;
@@ -148,7 +148,8 @@ internal static class DayEndpoints
             (_, 1) => [$"One thing to look at: {findings[0].Title}"],
             _ => [$"{findings.Count} things to look at, first: {findings[0].Title}"],
         };
-        string[] missing = [.. ConsultWords.Missing(at), .. seen];
+        string[] unmixed = painted > 0 && !bowls.Any(b => b.InHand.IsDone) ? ["Not mixed"] : [];
+        string[] missing = [.. ConsultWords.Missing(at), .. seen, .. unmixed];
         return new Glance(at.Head.Panels.Count, painted, missing);
     }
 

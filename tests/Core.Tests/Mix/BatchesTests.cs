@@ -20,7 +20,7 @@ public sealed class BatchesTests
 
     [Fact]
     public void Bowls_sum_to_the_work_and_none_is_painted_from_past_its_end() =>
-        Gen.Select(AnyWork, Gen.Double[12, 40], Gen.Double[15, 40], Gen.Double[0, 5], Gen.Double[0.5, 6]).Sample((work, windowA, windowB, mixing, least) =>
+        Gen.Select(AnyWork, Gen.Double[14, 40], Gen.Double[15, 40], Gen.Double[0, 5], Gen.Double[0.5, 6]).Sample((work, windowA, windowB, mixing, least) =>
         {
             var bowls = Batches.Of(work, f => new BowlLimits(f == "A" ? windowA : windowB, least, 1000), mixing);
             foreach (var id in Ids)

@@ -109,6 +109,11 @@ public sealed class MixFindingsTests
         Assert.Contains("1 : 3.00", finding.Text);
         Assert.Equal(off.Bowls[0].Batch.Panels, finding.Panels);
 
+        var after = Mixed([Painted(Soft), new SetFormula(Clay with { Volume = 20 })], Shelf, Begun(1));
+        Assert.Contains("instead of 1 : 1.50 with 20 vol", Assert.Single(after.Findings(), f => f.Kind == FindingKind.UnevenRecipe).Text);
+        var swapped = Mixed([Painted(Soft), new SetFormula(Clay with { Product = "Cream lightener" })], Shelf, Begun(1));
+        Assert.Contains("It holds Clay lightener", Assert.Single(swapped.Findings(), f => f.Kind == FindingKind.UnevenRecipe).Text);
+
         var weaker = PlannedHead.Of(Given.Usual, Given.Cutting, off.AsWeighed());
         Assert.True(weaker.Measures.MeanLevel < mix.Head.Measures.MeanLevel);
         Assert.Equal(mix.Head.Levels, PlannedHead.Of(Given.Usual, Given.Cutting, Mixed(edits, Shelf, Begun(1)).AsWeighed()).Levels);

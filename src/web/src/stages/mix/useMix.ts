@@ -37,7 +37,7 @@ export function useMix(visit: string, revision: number, enabled: boolean): Mixin
   });
 
   const send = useCallback(
-    async (ask: () => Promise<{ data?: MixView; error?: unknown; response: Response }>) => {
+    async (ask: () => Promise<{ data?: MixView; error?: unknown; response: Response }>, quiet = false) => {
       setBusy(true);
       try {
         const answer = await ask();
@@ -45,7 +45,10 @@ export function useMix(visit: string, revision: number, enabled: boolean): Mixin
           cache.setQueryData(["mix", visit, revision], answer.data);
           return true;
         }
-        message.error(wordsOf(answer.error));
+        // Another window weighs along and was first: what it kept is read.
+        if (!quiet || answer.response.status !== 409) {
+          message.error(wordsOf(answer.error));
+        }
         if (answer.response.status === 409) {
           await cache.invalidateQueries({ queryKey: ["mix", visit] });
         }
@@ -73,11 +76,13 @@ export function useMix(visit: string, revision: number, enabled: boolean): Mixin
       ),
     happen: (bowl, event) =>
       bowl.begun
-        ? send(() =>
-            api.POST("/api/visits/{visit}/mix/bowls/{bowl}/events", {
-              params: { path: { visit, bowl: bowl.begun?.id ?? "" } },
-              body: { after: bowl.begun?.events ?? 0, event },
-            }),
+        ? send(
+            () =>
+              api.POST("/api/visits/{visit}/mix/bowls/{bowl}/events", {
+                params: { path: { visit, bowl: bowl.begun?.id ?? "" } },
+                body: { after: bowl.begun?.events ?? 0, event },
+              }),
+            event.kind === "tared" || (event.kind === "poured" && event.how === "scale"),
           )
         : Promise.resolve(false),
     tick: (item, isThere) =>

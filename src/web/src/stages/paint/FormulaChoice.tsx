@@ -11,6 +11,9 @@ interface Props {
   edit(edit: PlanEdit): Promise<boolean>;
 }
 
+/** Another kind is of no product yet: which one is said at Mix. */
+const anyProduct = { product: null, figures: null, second: null, additive: null, shades: null };
+
 /** Which formula the panels take, and what is in it: a lightener, or a deposit. */
 export function FormulaChoice({ plan, panels, paint, coat, edit }: Props) {
   const formulas = plan.plan.formulas;
@@ -78,10 +81,11 @@ export function FormulaChoice({ plan, panels, paint, coat, edit }: Props) {
                 v === "deposit"
                   ? {
                       ...draft,
+                      ...anyProduct,
                       depositLevel: Math.round(plan.hair.naturalLevel),
                       volume: Math.min(draft.volume, 10),
                     }
-                  : { ...draft, lightener: v as Schemas["Lightener"], depositLevel: null },
+                  : { ...draft, ...anyProduct, lightener: v as Schemas["Lightener"], depositLevel: null },
               )
             }
           />
