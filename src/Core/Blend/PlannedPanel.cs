@@ -104,14 +104,16 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats)
         Span<double> coverages = stackalloc double[PanelPaint.MostCoats];
         foreach (var (share, _, state, products) in Stretches(hair, moment).Where(s => s.Weight >= 0.5))
         {
-            for (var j = 0; j <= 8; j++)
+            for (var j = 0; j <= AcrossSteps + 1; j++)
             {
+                // Both edges, and where the mean is taken: a fine tooth must not slip through.
+                var u = Math.Clamp((j - 0.5) / AcrossSteps, 0, 1);
                 var level = state.Level;
                 if (products is not null)
                 {
                     for (var c = 0; c < Coats.Count; c++)
                     {
-                        coverages[c] = Coats[c].Thickness * Coats[c].Painted.CoverageAlong(j / 8.0, Math.Min(share + 0.5 / AlongSteps, 1) * Panel.LengthCm);
+                        coverages[c] = Coats[c].Thickness * Coats[c].Painted.CoverageAlong(u, Math.Min(share + 0.5 / AlongSteps, 1) * Panel.LengthCm);
                     }
 
                     level = products.Level(coverages);

@@ -26,7 +26,7 @@ public sealed class PlanSizesTests
             Assert.True(head.Levels.Min() >= natural);
             Assert.All(head.Panels, p => Assert.InRange(p.BrightestLevel(head.Hair, Moment.Rinsed), p.MeanLevel(head.Hair, Moment.Rinsed) - 1e-9, 10));
         },
-        iter: 20);
+        iter: 60);
 
     [Fact]
     public void Levels_at_a_minute_lie_between_before_and_rinsed()
