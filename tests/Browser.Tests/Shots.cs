@@ -69,7 +69,52 @@ public sealed class Shots
         app.Button("Start from a pattern").Click();
         app.Until("the patterns", d => d.FindElements(By.CssSelector("[aria-label='Patterns'] > li")).Count == 21 ? d : null);
         Take(app, "patterns");
+
+        Open(app, "Maelis Thornby");
+        app.Click("Mix", By.XPath("//nav//a[contains(., 'Mix')]"));
+        app.Click("bowl 1", By.XPath("//div[@aria-label='Bowls']//button[normalize-space(.)='1']"));
+        app.Button("Begin bowl 1").Click();
+        Pour(app, 212, "Bowl, tare", "212");
+        Pour(app, Target(app, 0), "Lantern clay", Target(app, 0).ToString("0.0", System.Globalization.CultureInfo.InvariantCulture) + " g of");
+        var developer = Target(app, 1);
+        Hand(app, developer * 0.85);
+        app.Until("most of it", d => d.FindElement(By.CssSelector("[role='meter'][aria-label='Poured']")).GetAttribute("aria-valuenow") is { } now
+            && double.Parse(now, System.Globalization.CultureInfo.InvariantCulture) > developer * 0.84 ? d : null);
+        Take(app, "mix");
+        Hand(app, developer * 0.4);
+        app.Find("too much", By.XPath("//*[@role='alert'][contains(., 'too much')]"));
+        Take(app, "mix-over");
+
+        app.Browser.Navigate().GoToUrl($"{app.Address}/shelf");
+        app.Find("the shelf", By.XPath("//button[contains(., 'Lantern clay')]"));
+        Take(app, "shelf");
+        app.Browser.Navigate().GoToUrl($"{app.Address}/desk");
+        app.Find("the line", By.CssSelector("input[aria-label='Type a sum']")).SendKeys("25 vol 60 g from 20 40");
+        app.Find("the sum", By.XPath("//*[@aria-label='Answer'][contains(., '45.0 g of 20 vol')]"));
+        app.Until("every sum has its answer", d => d.FindElements(By.CssSelector("section.sum .result")).Count == 11 ? d : null);
+        Take(app, "desk");
         Assert.Empty(app.ConsoleErrors);
+    }
+
+    /// <summary>Something is put on the simulated scale; waits until its step says so.</summary>
+    private static void Pour(App app, double grams, string step, string says)
+    {
+        Hand(app, grams);
+        app.Find(step, By.XPath($"//ol[starts-with(@aria-label, 'Steps of bowl')]/li[contains(., '{step}') and contains(., '{says}') and .//*[@aria-label='done']]"));
+    }
+
+    private static void Hand(App app, double grams)
+    {
+        using var http = new HttpClient { BaseAddress = new Uri(app.Address) };
+        using var content = new StringContent(FormattableString.Invariant($$"""{"does":"pour","grams":{{Math.Round(grams, 1)}},"seconds":1}"""), System.Text.Encoding.UTF8, "application/json");
+        Assert.True(http.PostAsync(new Uri("/api/stand-ins/scale", UriKind.Relative), content).GetAwaiter().GetResult().IsSuccessStatusCode);
+    }
+
+    /// <summary>What a step of the first bowl wants, g.</summary>
+    private static double Target(App app, int step)
+    {
+        var text = app.Browser.FindElements(By.XPath("//ol[starts-with(@aria-label, 'Steps of bowl')]/li/span[last()]"))[step + 1].Text;
+        return double.Parse(text.Split(" of ")[1].Split(' ')[0], System.Globalization.CultureInfo.InvariantCulture);
     }
 
     private static void Open(App app, string client)
