@@ -74,8 +74,8 @@ public sealed class Shots
         app.Click("Mix", By.XPath("//nav//a[contains(., 'Mix')]"));
         app.Click("bowl 1", By.XPath("//div[@aria-label='Bowls']//button[normalize-space(.)='1']"));
         app.Button("Begin bowl 1").Click();
-        Pour(app, 212, "Bowl, tare", "212");
-        Pour(app, Target(app, 0), "Lantern clay", Target(app, 0).ToString("0.0", System.Globalization.CultureInfo.InvariantCulture) + " g of");
+        Pour(app, 212, "Bowl, tare");
+        Pour(app, Target(app, 0), "Lantern clay");
         var developer = Target(app, 1);
         Hand(app, developer * 0.85);
         app.Until("most of it", d => d.FindElement(By.CssSelector("[role='meter'][aria-label='Poured']")).GetAttribute("aria-valuenow") is { } now
@@ -97,10 +97,10 @@ public sealed class Shots
     }
 
     /// <summary>Something is put on the simulated scale; waits until its step says so.</summary>
-    private static void Pour(App app, double grams, string step, string says)
+    private static void Pour(App app, double grams, string step)
     {
         Hand(app, grams);
-        app.Find(step, By.XPath($"//ol[starts-with(@aria-label, 'Steps of bowl')]/li[contains(., '{step}') and contains(., '{says}') and .//*[@aria-label='done']]"));
+        app.Find(step, By.XPath($"//ol[starts-with(@aria-label, 'Steps of bowl')]/li[contains(., '{step}') and .//*[@aria-label='done']]"));
     }
 
     private static void Hand(App app, double grams)

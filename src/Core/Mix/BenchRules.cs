@@ -12,9 +12,9 @@ public sealed record BenchRules(double Waste = 0.15, double LeastGrams = 0.5, do
     /// <summary>As it usually is.</summary>
     public static BenchRules Usual { get; } = new();
 
-    /// <summary>A weight this much off still counts as met, g: two parts in a hundred, no finer than the scale shows, no coarser than half a gram. Model assumption.</summary>
+    /// <summary>A weight this much off still counts as met, g: two parts in a hundred, no finer than two readings of the scale can tell apart, no coarser than half a gram. Model assumption.</summary>
     /// <param name="targetGrams">What is to be weighed, g.</param>
-    public static double Tolerance(double targetGrams) => Math.Clamp(0.02 * targetGrams, 0.1, 0.5);
+    public static double Tolerance(double targetGrams) => Math.Clamp(0.02 * targetGrams, 0.2, 0.5);
 
     /// <summary>What can't be taken, by field.</summary>
     public IReadOnlyList<Problem> Problems()

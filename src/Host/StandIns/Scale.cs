@@ -34,8 +34,8 @@ public sealed class SimulatedScale(TimeProvider clock) : IScale
     private const double LagSeconds = 0.3;
     private const double SwingSeconds = 0.6;
     private const double SwingShare = 0.04;
-    private const double DriftGrams = 0.03;
-    private const double NoiseGrams = 0.03;
+    private const double DriftGrams = 0.02;
+    private const double NoiseGrams = 0.02;
     private const double StepGrams = 0.1;
     private readonly Lock turn = new();
     private readonly long began = clock.GetTimestamp();
