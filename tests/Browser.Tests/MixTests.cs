@@ -112,6 +112,14 @@ public sealed class MixTests
         app.Find("a word", By.XPath("//*[@aria-label='Answer'][contains(., 'means nothing here')]"));
         app.Until("every sum has its answer", d => d.FindElements(By.CssSelector("section.sum .result")).Count == 11 ? d : null);
         app.Click("US units", By.XPath("//label[contains(., 'oz · in')]"));
+        var regrowth = app.Find("regrowth in inches", By.CssSelector("input[aria-label='Regrowth']"));
+        regrowth.SendKeys(Keys.Control + "a");
+        regrowth.SendKeys("2" + Keys.Tab);
+        app.Find("two inches in months", By.XPath("//section[@aria-label='Regrowth and months'][contains(., '4.1 months')]"));
+        app.Click("metric units", By.XPath("//label[contains(., 'g · cm')]"));
+        app.Until("exactly so many centimetres", d => d.FindElement(By.CssSelector("input[aria-label='Regrowth']")).GetAttribute("value") is "5.08" ? d : null);
+        app.Click("US units", By.XPath("//label[contains(., 'oz · in')]"));
+        app.Until("two inches again", d => d.FindElement(By.CssSelector("input[aria-label='Regrowth']")).GetAttribute("value")!.StartsWith('2') ? d : null);
         app.Find("in ounces", By.XPath("//section[@aria-label='Batch'][contains(., '1.27 oz lightener')]"));
         Assert.DoesNotContain(app.ConsoleErrors, e => !e.Contains("400", StringComparison.Ordinal));
     }

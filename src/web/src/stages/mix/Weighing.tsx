@@ -1,6 +1,7 @@
 import { Button, InputNumber } from "antd";
 import { useState } from "react";
 import { inUnits, quantity, useUnits } from "../../frame/units";
+import { ofKind, useShelf } from "../shelf/useShelf";
 import { BowlPicture } from "./BowlPicture";
 import { ScaleHands } from "./ScaleHands";
 import type { Bowl, Mixing } from "./useMix";
@@ -75,6 +76,7 @@ export function Weighing({ bowl, mixing, reading }: { bowl: Bowl; mixing: Mixing
               g={g}
               lifted={lifted}
             />
+            <Scoops product={step.ingredient.product} grams={step.targetGrams} />
             {step.ingredient.note && <p className="soft">{inUnits(step.ingredient.note, units)}</p>}
           </div>
         )
@@ -127,6 +129,13 @@ export function Weighing({ bowl, mixing, reading }: { bowl: Bowl; mixing: Mixing
 }
 
 const capital = (words: string) => words[0].toUpperCase() + words.slice(1);
+
+/** The same in scoops, where the product has one: a first guess, the scale decides. */
+function Scoops({ product, grams }: { product: string | null; grams: number }) {
+  const { data } = useShelf();
+  const scoop = ofKind(data, "lightener").find((p) => p.name === product)?.scoopGrams;
+  return scoop ? <p className="soft">About {(grams / scoop).toFixed(1)} of its scoops.</p> : null;
+}
 
 /** The one number that is read from a metre. */
 function Big({ value }: { value: string }) {
