@@ -67,6 +67,12 @@ public sealed class DayTests : IDisposable
         foreign.Headers.Add("Origin", "http://elsewhere.example");
         Assert.Equal(403, (int)(await http.SendAsync(foreign)).StatusCode);
 
+        // Nor may another page listen to the scale.
+        using var listening = new HttpRequestMessage(HttpMethod.Get, "/hubs/scale");
+        listening.Headers.Add("Origin", "http://elsewhere.example");
+        listening.Headers.Add("Upgrade", "websocket");
+        Assert.Equal(403, (int)(await http.SendAsync(listening)).StatusCode);
+
         using var otherHost = new HttpRequestMessage(HttpMethod.Get, "/api/health");
         otherHost.Headers.Host = "elsewhere.example";
         Assert.Equal(400, (int)(await http.SendAsync(otherHost)).StatusCode);

@@ -15,7 +15,7 @@ internal sealed class Guards(RequestDelegate next)
         headers["Referrer-Policy"] = "no-referrer";
 
         var origin = context.Request.Headers.Origin.ToString();
-        if (origin.Length > 0 && !HttpMethods.IsGet(context.Request.Method)
+        if (origin.Length > 0 && (!HttpMethods.IsGet(context.Request.Method) || context.Request.Headers.Upgrade.Count > 0)
             && !(Uri.TryCreate(origin, UriKind.Absolute, out var from) && from.Authority == context.Request.Host.Value))
         {
             await TypedResults.Problem(statusCode: StatusCodes.Status403Forbidden, title: "Requests from other pages are refused.")

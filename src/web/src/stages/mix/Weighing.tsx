@@ -13,9 +13,10 @@ const states = { live: "Scale live", lost: "Scale lost", overRange: "Too heavy" 
 /** One bowl on the scale: one number, one bar, one bowl; steps tick themselves. */
 export function Weighing({ bowl, mixing, reading }: { bowl: Bowl; mixing: Mixing; reading: Reading }) {
   const units = useUnits();
-  const { onScale, lifted, stands } = useWeighing(bowl, reading, mixing);
+  const { onScale, lifted, stands, hold } = useWeighing(bowl, reading, mixing);
   const g = (value: number) => (units === "us" ? quantity(value, "g", units) : `${value.toFixed(1)} g`);
   const { begun } = bowl;
+  const poured = bowl.steps.some((s) => s.pouredGrams > 0);
   const at = begun?.next ?? begun?.over ?? null;
   const step = at === null ? undefined : bowl.steps[at];
   const shown = step ? step.pouredGrams + Math.max(0, onScale ?? 0) : undefined;
@@ -40,7 +41,7 @@ export function Weighing({ bowl, mixing, reading }: { bowl: Bowl; mixing: Mixing
             Stir it smooth with a brush that never touches the hair.
           </p>
         </div>
-      ) : begun.tareGrams === null && !step?.pouredGrams && reading.state === "live" ? (
+      ) : begun.tareGrams === null && !poured && reading.state === "live" ? (
         <div className="say" role="status">
           <p className="name">Bowl, tare</p>
           <Big value={g(reading.grossGrams ?? 0)} />
@@ -104,8 +105,14 @@ export function Weighing({ bowl, mixing, reading }: { bowl: Bowl; mixing: Mixing
         ))}
       </ol>
       <div className="row">
-        {begun && bowl.steps.some((s) => s.pouredGrams > 0) && (
-          <Button disabled={mixing.busy} onClick={() => mixing.happen(bowl, { kind: "takenBack" })}>
+        {begun && poured && (
+          <Button
+            disabled={mixing.busy}
+            onClick={() => {
+              hold();
+              mixing.happen(bowl, { kind: "takenBack" });
+            }}
+          >
             Take the last back
           </Button>
         )}
@@ -113,7 +120,7 @@ export function Weighing({ bowl, mixing, reading }: { bowl: Bowl; mixing: Mixing
           <Typed
             key={`${begun.id} ${begun.events}`}
             name={step.ingredient.words}
-            open={reading.state !== "live"}
+            open={reading.state !== "live" || (begun.tareGrams === null && poured)}
             onTake={(grams) =>
               mixing.happen(bowl, { kind: "poured", ingredient: at ?? 0, grams, how: "typed" })
             }

@@ -14,6 +14,8 @@ export interface Weighing {
   lifted: boolean;
   /** A bowl that was mixed before still stands there: its number. */
   stands: number | undefined;
+  /** What stands there now is not taken again until it changes: it was just taken back. */
+  hold(): void;
 }
 
 /**
@@ -37,11 +39,18 @@ export function useWeighing(bowl: Bowl, reading: Reading, mixing: Mixing): Weigh
   )?.number;
   const since = useRef<{ what: string; at: number }>(undefined);
   const sent = useRef("");
+  const held = useRef<number>(undefined);
 
   useEffect(() => {
     if (!begun || mixing.busy || gross === undefined || !reading.stable) {
       since.current = undefined;
       return;
+    }
+    if (held.current !== undefined) {
+      if (Math.abs(gross - held.current) < 0.4) {
+        return;
+      }
+      held.current = undefined;
     }
     const wait = (what: string, ms: number) => {
       if (since.current?.what !== what) {
@@ -104,5 +113,12 @@ export function useWeighing(bowl: Bowl, reading: Reading, mixing: Mixing): Weigh
     }
   }, [bowl, begun, gross, reading, mixing, step, onScale, stands]);
 
-  return { onScale, lifted: onScale !== undefined && onScale < -3, stands };
+  return {
+    onScale,
+    lifted: onScale !== undefined && onScale < -3,
+    stands,
+    hold: () => {
+      held.current = gross;
+    },
+  };
 }
