@@ -71,8 +71,16 @@ public sealed record LeftOut(Region Region, double SizeCm, string Reason, LeftOu
         const double round = -5;
         var y = (p.Map.Y - (point + round) / 2) / ((point - round) / 2);
         const double widest = 0.65;
-        var half = y is < 1 and > -1 ? SizeCm / widest * Math.Sqrt((1 - y * y) * (1 - y) / 2) : 0;
-        return Math.Abs(p.Map.X) - half + 4 * Math.Max(0, Math.Abs(y) - 1);
+
+        var (x, wide) = (Math.Abs(p.Map.X), SizeCm / widest);
+        var square = y < 1 ? wide * wide * (1 - y * y) * (1 - y) / 2 : 0;
+        if (y >= 0)
+        {
+            return x - Math.Sqrt(square) + 4 * Math.Max(0, y - 1);
+        }
+
+        // Behind its middle squares, not roots: the line round it then has a slope to follow at its round end, too. The same where they meet.
+        return (x * x - square) / (x + wide * Math.Sqrt(0.5));
     }
 
     /// <summary>What hair itself leaves out: nothing is painted where it is clipped or breaking.</summary>
