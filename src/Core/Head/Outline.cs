@@ -25,17 +25,27 @@ public sealed class Outline
     public IReadOnlyList<Outline> Cut(ScalpChart chart, Func<ScalpPoint, double> field, double level, bool keepBelow)
     {
         ArgumentNullException.ThrowIfNull(field);
-        IReadOnlyList<Outline> parts = [];
         foreach (var nudge in Nudges)
         {
-            parts = Side(chart, field, level + nudge, keepBelow, out var followed, out var lines);
-            if (followed && (lines == 1 || Fits(parts, Side(chart, field, level + nudge, !keepBelow, out _, out _))))
+            var parts = Side(chart, field, level + nudge, keepBelow, out var followed, out var lines);
+            if (followed && parts.All(o => o.AreaCm2 >= 0 && o.AreaCm2 <= AreaCm2 * 1.001) && (lines == 1 || Fits(parts, Side(chart, field, level + nudge, !keepBelow, out _, out _))))
             {
-                break;
+                return parts;
             }
         }
 
-        return parts;
+        return Straight(new LevelLine(chart, field, level), field, level, keepBelow);
+    }
+
+    /// <summary>
+    /// One side with straight edges in place of a line that can be followed nowhere near: from where the border goes out to where it comes in
+    /// again. Both sides share these edges, so their areas still add up.
+    /// </summary>
+    private IReadOnlyList<Outline> Straight(LevelLine line, Func<ScalpPoint, double> field, double level, bool keepBelow)
+    {
+        var kept = Corners.Select(c => field(c) < level == keepBelow).ToArray();
+        var loop = RunsOf(kept, line).SelectMany(r => r.Points).ToArray();
+        return loop.Length > 2 ? [new Outline(loop)] : [];
     }
 
     /// <summary>Whether both sides of a cut are all there is: a line that was followed wrongly gives itself away.</summary>
@@ -230,8 +240,7 @@ public sealed class Outline
             {
                 followed = false;
 
-                // Not followed from either end: the nearest end that is left, straight across. Seen only where slanted
-                // partings turn round the top of the head; both sides share the straight edge, so they still fit.
+                // Not followed from either end: the nearest end that is left, straight across, to be tried a hair beside it.
                 reached = Enumerable.Range(0, runs.Count).Where(e => walks.All(w => w.Reached != e))
                     .MinBy(e => Math.Abs(ends[e].Map.X - starts[i].Map.X) + Math.Abs(ends[e].Map.Y - starts[i].Map.Y));
                 walks[i] = (reached, points = []);
