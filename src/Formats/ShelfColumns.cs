@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Text.Json;
 using Wendro.Core.Mix;
 using Wendro.Core.Units;
 
@@ -118,7 +119,7 @@ internal static class ShelfColumns
     }
 
     private static string Word<T>(T value)
-        where T : struct, Enum => char.ToLowerInvariant(value.ToString()[0]) + value.ToString()[1..];
+        where T : struct, Enum => JsonNamingPolicy.CamelCase.ConvertName(value.ToString());
 
     /// <summary>Text that no spreadsheet runs.</summary>
     private static string Harmless(string text) => IsRun(text) || (text.StartsWith('\'') && IsRun(text[1..].TrimStart('\''))) ? "'" + text : text;

@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Text.Json;
 using Wendro.Core.Mix;
 using Wendro.Core.Units;
 
@@ -92,7 +93,7 @@ internal sealed class ShelfRow(IReadOnlyDictionary<string, string> cells, List<P
             return value;
         }
 
-        var names = Enum.GetNames<T>().Select(n => char.ToLowerInvariant(n[0]) + n[1..]).ToArray();
+        var names = Enum.GetNames<T>().Select(JsonNamingPolicy.CamelCase.ConvertName).ToArray();
         if (Array.IndexOf(names, text) is >= 0 and var at)
         {
             return Enum.GetValues<T>()[at];

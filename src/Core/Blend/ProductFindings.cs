@@ -33,12 +33,15 @@ internal static class ProductFindings
             + (coat.Formula.Swells ? SwellingAdds : 0);
     }
 
+    /// <summary>Whether a lightener lies in open air on one side of its section, over hair that is to stay dry.</summary>
+    public static bool LiesOverOthers(Coat coat) => !coat.Formula.IsDeposit && coat.Painted.Paint is { Covering: Covering.Open, Face: Face.Surface };
+
     public static IEnumerable<Finding> BleedThrough(Judged head)
     {
         // Under film, mesh or foil a panel lies by itself; at the hairline there is skin beneath, which is another matter.
         var through = head.Painted
             .Where(p => !ZoneFacts.IsHairline(p.Panel.Key.Zone))
-            .Select(p => (Panel: p, Share: p.Coats.Where(c => !c.Formula.IsDeposit && c.Painted.Paint is { Covering: Covering.Open, Face: Face.Surface }).Select(c => Through(c, p.Panel)).DefaultIfEmpty().Max()))
+            .Select(p => (Panel: p, Share: p.Coats.Where(LiesOverOthers).Select(c => Through(c, p.Panel)).DefaultIfEmpty().Max()))
             .Where(p => p.Share >= head.Limits.BleedShare)
             .ToArray();
         if (through.Length == 0)
@@ -71,7 +74,7 @@ internal static class ProductFindings
     {
         var near = head.Painted
             .Select(p => (Panel: p, Start: p.Coats
-                .Where(c => !c.Formula.IsDeposit && (!c.Formula.FiguresOf().ScalpSafe || c.Formula.Volume > LiftTables.ScalpVolume))
+                .Where(c => !c.Formula.IsDeposit && c.Formula.KeepsOffScalp)
                 .Select(c => c.Painted.StartCm).DefaultIfEmpty(double.PositiveInfinity).Min()))
             .Where(p => p.Start < head.Limits.ScalpCm)
             .ToArray();

@@ -107,8 +107,8 @@ public static partial class DeskSums
             return problems;
         }
 
-        var grams = q.Grams ?? Mass.GramsOf(q.Ounces!.Value);
-        return new MassAnswer(grams, q.Ounces ?? Mass.OuncesOf(grams), grams, $"An ounce is {Mass.GramsAnOunce} g; a millilitre of developer weighs about a gram.");
+        var grams = q.Grams ?? Customary.GramsOf(q.Ounces!.Value);
+        return new MassAnswer(grams, q.Ounces ?? Customary.OuncesOf(grams), grams, $"An ounce is {Customary.GramsOf(1):0.####} g; a millilitre of developer weighs about a gram.");
     }
 
     /// <summary>Regrowth and the months it takes. Body.</summary>

@@ -75,13 +75,12 @@ public static class ShortEntry
                 a => $"{a.LightenerGrams:0.0} g lightener + {a.DeveloperGrams:0.0} g developer", a => a.Why);
         }
 
-        var holds = w.After(TokenKind.Bowl);
-        if (grams.Count - (holds is null ? 0 : 1) == 2 || (grams.Count == 2 && holds is not null))
+        if (grams.Count == 2)
         {
-            var bowl = holds ?? null;
+            var holds = w.After(TokenKind.Bowl);
             return Told("rescue",
-                $"{grams[0]:0.##} g lightener and {grams[1]:0.##} g developer in the bowl, wanted {ratio.From:0.##} : {ratio.To:0.##}{(bowl is { } b ? $", it holds {b:0.##} g" : string.Empty)}",
-                new RescueQuestion(ratio.From, ratio.To, grams[0], grams[1], bowl), DeskSums.Of,
+                $"{grams[0]:0.##} g lightener and {grams[1]:0.##} g developer in the bowl, wanted {ratio.From:0.##} : {ratio.To:0.##}{(holds is { } b ? $", it holds {b:0.##} g" : string.Empty)}",
+                new RescueQuestion(ratio.From, ratio.To, grams[0], grams[1], holds), DeskSums.Of,
                 a => $"{(a.AddDeveloperGrams > 0 ? $"add {a.AddDeveloperGrams:0.0} g developer" : a.AddLightenerGrams > 0 ? $"add {a.AddLightenerGrams:0.0} g lightener" : "nothing to add")}: {a.TotalGrams:0.0} g in all{(a.Fits ? string.Empty : ", more than the bowl holds")}",
                 a => a.Why);
         }
@@ -162,12 +161,12 @@ public static class ShortEntry
             return null;
         }
 
-        ShortRead Told_(string said, RegrowthQuestion q) => Told("regrowth", said, q, DeskSums.Of, a => $"{a.Cm:0.0} cm ({a.Cm / 2.54:0.0} in) = {a.Months:0.0} months", a => a.Why);
-        return w.Centimetres is { } cm ? Told_($"{cm:0.##} cm of regrowth in months", new(Cm: cm)) : w.Months is { } months ? Told_($"regrowth of {months:0.##} months", new(Months: months)) : null;
+        ShortRead Grown(string said, RegrowthQuestion q) => Told("regrowth", said, q, DeskSums.Of, a => $"{a.Cm:0.0} cm ({Customary.InchesOf(a.Cm):0.0} in) = {a.Months:0.0} months", a => a.Why);
+        return w.Centimetres is { } cm ? Grown($"{cm:0.##} cm of regrowth in months", new(Cm: cm)) : w.Months is { } months ? Grown($"regrowth of {months:0.##} months", new(Months: months)) : null;
     }
 
     private static ShortRead? Ounces(ShortWords w) => w.Grams is [var grams] && w.Count == 1
-        ? Told("mass", w.IsOunces ? $"{Mass.OuncesOf(grams):0.###} oz in grams" : $"{grams:0.##} g in ounces", w.IsOunces ? new MassQuestion(Ounces: Math.Round(Mass.OuncesOf(grams), 9)) : new MassQuestion(grams), DeskSums.Of,
+        ? Told("mass", w.IsOunces ? $"{Customary.OuncesOf(grams):0.###} oz in grams" : $"{grams:0.##} g in ounces", w.IsOunces ? new MassQuestion(Ounces: Math.Round(Customary.OuncesOf(grams), 9)) : new MassQuestion(grams), DeskSums.Of,
             a => $"{a.Grams:0.0} g = {a.Ounces:0.00} oz", a => a.Why)
         : null;
 

@@ -104,6 +104,15 @@ public sealed record Formula(
     /// <summary>Parts of developer to one of lightener.</summary>
     public double DeveloperPerLightener => DeveloperParts / LightenerParts;
 
+    /// <summary>How long a bowl of it can be painted from once it is mixed, minutes.</summary>
+    public double WindowMinutes => IsDeposit ? LiftTables.BowlWindowMinutes : FiguresOf().WindowMinutes;
+
+    /// <summary>Longest its leaflet allows, minutes; null for a deposit, whose leaflet is not known.</summary>
+    public double? LimitMinutes => IsDeposit ? null : FiguresOf().LimitMinutes;
+
+    /// <summary>Whether it stays off the scalp: too strong for it, or a lightener not made for it.</summary>
+    public bool KeepsOffScalp => Volume > LiftTables.ScalpVolume || (!IsDeposit && !FiguresOf().ScalpSafe);
+
     /// <summary>What is lightened with, both lighteners by share.</summary>
     public LightenerFigures FiguresOf()
     {

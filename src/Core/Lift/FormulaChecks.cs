@@ -17,18 +17,18 @@ public static class FormulaChecks
             found.Add(new("id", "A formula is called A, B, C, D or E."));
         }
 
-        Known(found, formula.Lightener, "lightener");
+        Problem.Known(found, "lightener", formula.Lightener);
         Problem.Range(found, "volume", formula.Volume, Volume.Weakest, Volume.Strongest, "vol");
         Problem.Range(found, "minutes", formula.Minutes, 1, 120, "min");
         Problem.Range(found, "depositLevel", formula.DepositLevel ?? 1, Level.Darkest, Level.Lightest, string.Empty);
-        Known(found, formula.Consistency, "consistency");
+        Problem.Known(found, "consistency", formula.Consistency);
         Problem.Range(found, "lightenerParts", formula.LightenerParts, 0.1, 10, "parts");
         Problem.Range(found, "developerParts", formula.DeveloperParts, 0.1, 10, "parts");
         Named(found, formula.Product, "product");
         Figures(found, formula.Figures, "figures");
         if (formula.Second is { } second)
         {
-            Known(found, second.Lightener, "second.lightener");
+            Problem.Known(found, "second.lightener", second.Lightener);
             Problem.Range(found, "second.share", second.Share, 0.05, 0.95, "of the lightener");
             Named(found, second.Product, "second.product");
             Figures(found, second.Figures, "second.figures");
@@ -73,25 +73,16 @@ public static class FormulaChecks
 
             Named(found, shade.Name, $"{field}.name");
             Problem.Range(found, $"{field}.depth", shade.Depth, Level.Darkest, Level.Lightest, string.Empty);
-            Known(found, shade.Reflect, $"{field}.reflect");
+            Problem.Known(found, $"{field}.reflect", shade.Reflect);
             Problem.Range(found, $"{field}.parts", shade.Parts, 0.01, 100, "parts");
         }
     }
 
     private static void Named(List<Problem> found, string? product, string field)
     {
-        if (product is not null && (string.IsNullOrWhiteSpace(product) || product.Length > LongestName))
+        if (product is not null)
         {
-            found.Add(new(field, $"Between 1 and {LongestName} characters."));
-        }
-    }
-
-    private static void Known<T>(List<Problem> found, T value, string field)
-        where T : struct, Enum
-    {
-        if (!Enum.IsDefined(value))
-        {
-            found.Add(new(field, $"One of {string.Join(", ", Enum.GetNames<T>()).ToLowerInvariant()}."));
+            Problem.Text(found, field, product, LongestName);
         }
     }
 

@@ -144,7 +144,7 @@ public sealed class BowlInHand
                     poured[p.Ingredient] += p.Grams;
                     break;
                 case Restored:
-                    raised = Math.Max(raised, poured.Select((g, i) => g / recipe.Ingredients[i].Grams).Max());
+                    raised = Math.Max(raised, Proportions.Restore(recipe.Ingredients.Select(i => i.Grams).ToArray(), poured).GramsAPart);
                     break;
                 case KeptAsIs:
                     poured.CopyTo(kept, 0);
@@ -199,8 +199,7 @@ public sealed class BowlInHand
             return null;
         }
 
-        var factor = Steps.Max(s => s.PouredGrams / s.Ingredient.Grams);
-        var adds = Steps.Select(s => Math.Max(0, s.Ingredient.Grams * factor - s.PouredGrams)).ToArray();
+        var (factor, adds) = Proportions.Restore(Steps.Select(s => s.Ingredient.Grams).ToArray(), Steps.Select(s => s.PouredGrams).ToArray());
         var total = Recipe.TotalGrams * factor;
         return new(
             adds,

@@ -111,7 +111,7 @@ public static class MixFindings
         foreach (var formula in mix.Used.Where(f => !f.IsDeposit))
         {
             var loose = (formula.Consistency == Consistency.Runny ? 1 : 0) + Mixing.RunsThrough(formula);
-            var deep = mix.CoatsOf(formula).Where(c => c.Coat.Painted.Paint is { Covering: Covering.Open, Face: Face.Surface } && ProductFindings.Through(c.Coat, c.Panel.Panel) >= mix.Limits.BleedShare).ToArray();
+            var deep = mix.CoatsOf(formula).Where(c => ProductFindings.LiesOverOthers(c.Coat) && ProductFindings.Through(c.Coat, c.Panel.Panel) >= mix.Limits.BleedShare).ToArray();
             if (loose <= 0 || deep.Length == 0)
             {
                 continue;
@@ -132,10 +132,10 @@ public static class MixFindings
 
     private static IEnumerable<Finding> StrengthOverScalp(MixCase mix)
     {
-        foreach (var formula in mix.Used.Where(f => f.Volume > LiftTables.ScalpVolume || (!f.IsDeposit && !f.FiguresOf().ScalpSafe)))
+        foreach (var formula in mix.Used.Where(f => f.KeepsOffScalp))
         {
             var near = mix.CoatsOf(formula).Where(c => c.Coat.Painted.StartCm < mix.Limits.ScalpCm).ToArray();
-            if (near.Length == 0 || (formula.IsDeposit && formula.Volume <= LiftTables.ScalpVolume))
+            if (near.Length == 0)
             {
                 continue;
             }
@@ -171,9 +171,9 @@ public static class MixFindings
 
     private static IEnumerable<Finding> PastLeaflet(MixCase mix)
     {
-        foreach (var formula in mix.Used.Where(f => !f.IsDeposit && f.Minutes > f.FiguresOf().LimitMinutes))
+        foreach (var formula in mix.Used.Where(f => f.Minutes > f.LimitMinutes))
         {
-            var limit = formula.FiguresOf().LimitMinutes;
+            var limit = formula.LimitMinutes;
             yield return About(
                 FindingKind.PastLeaflet,
                 Severity.Alarm,

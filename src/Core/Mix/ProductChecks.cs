@@ -31,8 +31,8 @@ public static class ProductChecks
                 break;
             case ShadeProduct p:
                 Problem.Range(found, "depth", p.Depth, Level.Darkest, Level.Lightest, string.Empty);
-                Known(found, "reflect", p.Reflect);
-                Known(found, "base", p.Base);
+                Problem.Known(found, "reflect", p.Reflect);
+                Problem.Known(found, "base", p.Base);
                 Problem.Range(found, "developerParts", p.DeveloperParts, 0.1, 10, "parts");
                 Problem.Range(found, "developerVolume", p.DeveloperVolume, Volume.Weakest, Volume.Strongest, "vol");
                 Problem.Range(found, "minutes", p.Minutes, 1, 120, "min");
@@ -43,7 +43,7 @@ public static class ProductChecks
                 Said(found, "slows", p.Slows, 0, 0.1, "of the speed");
                 break;
             case CoveringProduct p:
-                Known(found, "covering", p.Covering);
+                Problem.Known(found, "covering", p.Covering);
                 if (p.Covering == Covering.Open)
                 {
                     found.Add(new("covering", "One of mesh, film, foil."));
@@ -58,7 +58,7 @@ public static class ProductChecks
 
     private static void Lightener(List<Problem> found, LightenerProduct p)
     {
-        Known(found, "type", p.Type);
+        Problem.Known(found, "type", p.Type);
         Said(found, "ratedLevels", p.RatedLevels, 1, 10, "levels");
         Said(found, "dryingMinutes", p.DryingMinutes, 2, 200, "min");
         Said(found, "workingMinutes", p.WorkingMinutes, 4, 100, "min");
@@ -84,7 +84,7 @@ public static class ProductChecks
             return;
         }
 
-        Known(found, "stock.unit", stock.Unit);
+        Problem.Known(found, "stock.unit", stock.Unit);
         Problem.Range(found, "stock.price", stock.Price ?? 0, 0, 10_000, "a unit");
         Problem.Range(found, "stock.onHand", stock.OnHand ?? 0, 0, 1_000_000, "units");
         Problem.Range(found, "stock.lowAt", stock.LowAt ?? 0, 0, 1_000_000, "units");
@@ -103,15 +103,6 @@ public static class ProductChecks
         }
 
         Problem.Range(found, field, said.Value, low, high, unit);
-        Known(found, field, said.Source);
-    }
-
-    private static void Known<T>(List<Problem> found, string field, T value)
-        where T : struct, Enum
-    {
-        if (!Enum.IsDefined(value))
-        {
-            found.Add(new(field, $"One of {string.Join(", ", Enum.GetNames<T>()).ToLowerInvariant()}."));
-        }
+        Problem.Known(found, field, said.Source);
     }
 }

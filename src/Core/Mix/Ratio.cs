@@ -17,6 +17,22 @@ public sealed record Bowl(double LightenerGrams, double DeveloperGrams)
 /// <param name="RatioNow">Parts of developer to one of lightener as it is now.</param>
 public sealed record Rescue(double AddLightenerGrams, double AddDeveloperGrams, double TotalGrams, bool Fits, double RatioNow);
 
+/// <summary>Proportions that came out wrong and are made right by adding alone.</summary>
+public static class Proportions
+{
+    /// <summary>How much of each part to add so that all stand as they were meant again.</summary>
+    /// <param name="meant">Parts as meant, above 0.</param>
+    /// <param name="there">What is there of each, g, 0 or more.</param>
+    /// <returns>Grams there are then to each part as meant, and what to add of each, g, 0 or more.</returns>
+    public static (double GramsAPart, IReadOnlyList<double> Adds) Restore(IReadOnlyList<double> meant, IReadOnlyList<double> there)
+    {
+        ArgumentNullException.ThrowIfNull(meant);
+        ArgumentNullException.ThrowIfNull(there);
+        var most = meant.Select((m, i) => there[i] / m).Max();
+        return (most, meant.Select((m, i) => Math.Max(0, m * most - there[i])).ToArray());
+    }
+}
+
 /// <summary>Parts of lightener to parts of developer, by mass.</summary>
 /// <param name="Lightener">Parts of lightener, above 0.</param>
 /// <param name="Developer">Parts of developer, above 0.</param>
@@ -36,9 +52,8 @@ public sealed record Ratio(double Lightener, double Developer)
     public Rescue Restore(Bowl bowl, double? holdsGrams)
     {
         ArgumentNullException.ThrowIfNull(bowl);
-        var lightener = Math.Max(0, bowl.DeveloperGrams * Lightener / Developer - bowl.LightenerGrams);
-        var developer = Math.Max(0, bowl.LightenerGrams * Developer / Lightener - bowl.DeveloperGrams);
-        var total = bowl.TotalGrams + lightener + developer;
-        return new Rescue(lightener, developer, total, holdsGrams is not { } holds || total <= holds, bowl.DeveloperGrams / bowl.LightenerGrams);
+        var (_, adds) = Proportions.Restore([Lightener, Developer], [bowl.LightenerGrams, bowl.DeveloperGrams]);
+        var total = bowl.TotalGrams + adds.Sum();
+        return new Rescue(adds[0], adds[1], total, holdsGrams is not { } holds || total <= holds, bowl.DeveloperGrams / bowl.LightenerGrams);
     }
 }

@@ -290,22 +290,10 @@ internal sealed partial class EditChecks(Plan plan, HairProfile hair, Func<Panel
         }
     }
 
-    private void Text(string? text, int most, string field)
-    {
-        if (string.IsNullOrWhiteSpace(text) || text.Length > most)
-        {
-            problems.Add(new(field, $"Between 1 and {most} characters."));
-        }
-    }
+    private void Text(string? text, int most, string field) => Problem.Text(problems, field, text, most);
 
     private void Known<T>(T value, string field)
-        where T : struct, Enum
-    {
-        if (!Enum.IsDefined(value))
-        {
-            problems.Add(new(field, $"One of {string.Join(", ", Enum.GetNames<T>().Select(n => char.ToLowerInvariant(n[0]) + n[1..]))}."));
-        }
-    }
+        where T : struct, Enum => Problem.Known(problems, field, value);
 
     private void Range(double value, double low, double high, string field, string unit) => Problem.Range(problems, field, value, low, high, unit);
 }

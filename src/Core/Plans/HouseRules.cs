@@ -66,14 +66,11 @@ public sealed record HouseRules(
             Problem.Range(found, "babyHairCm", BabyHairCm, LeftOut.LeastCm, 1.5, "cm, or none");
         }
 
-        if (!Enum.IsDefined(Frame))
-        {
-            found.Add(new("frame", "One of earToEar, quadrants, tiers."));
-        }
+        Problem.Known(found, "frame", Frame);
 
         found.AddRange((Limits?.Problems() ?? []).Select(p => p with { Field = $"limits.{p.Field}" }));
         found.AddRange((Bench?.Problems() ?? []).Select(p => p with { Field = $"bench.{p.Field}" }));
-        if (Formula is null || Formula.Id != "A" || !Enum.IsDefined(Formula.Lightener))
+        if (Formula is null || Formula.Id != "A" || Formula.IsDeposit)
         {
             found.Add(new("formula", "The house starts from one formula, called A, with a lightener."));
             return found;

@@ -162,9 +162,8 @@ public sealed class PlannedMix
 
     private static BowlLimits LimitsOf(Formula formula, BenchRules bench, IReadOnlyList<DeveloperProduct> developers)
     {
-        var window = formula.IsDeposit ? LiftTables.BowlWindowMinutes : formula.FiguresOf().WindowMinutes;
         var whole = Recipe.Of(formula, 1, developers).TotalGrams;
-        return new(window, Recipe.LeastGrams(formula, bench.LeastGrams, developers), bench.BowlGrams / whole);
+        return new(formula.WindowMinutes, Recipe.LeastGrams(formula, bench.LeastGrams, developers), bench.BowlGrams / whole);
     }
 
     private static PanelPaint From(PanelPaint paint, string formula, string bowl) =>

@@ -83,8 +83,8 @@ internal static class SectionEndpoints
             {
                 var body = await Body.ReadAsync<NewPattern>(request);
                 var problems = new List<Problem>();
-                Text(problems, "name", body.Name, 60);
-                Text(problems, "why", body.Why, 200);
+                Problem.Text(problems, "name", body.Name, 60);
+                Problem.Text(problems, "why", body.Why, 200);
                 if (problems.Count > 0)
                 {
                     throw new BadInputException(problems);
@@ -107,14 +107,6 @@ internal static class SectionEndpoints
                 await kept.ForgetPatternAsync(pattern, stop) ? Results.NoContent() : Answers.NotFound("pattern"))
             .Produces(StatusCodes.Status204NoContent).ProducesProblem(StatusCodes.Status404NotFound)
             .WithName("DeletePattern").WithSummary("Forgets a pattern of the studio's own");
-    }
-
-    private static void Text(List<Problem> problems, string field, string? text, int most)
-    {
-        if (string.IsNullOrWhiteSpace(text) || text.Length > most)
-        {
-            problems.Add(new(field, $"Between 1 and {most} characters."));
-        }
     }
 
     private static SectionView Of(AtWork at)

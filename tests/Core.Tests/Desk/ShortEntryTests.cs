@@ -87,7 +87,7 @@ public sealed class ShortEntryTests
     public void Units_come_back_exactly() => Gen.Double[0.001, 3000].Sample(x =>
     {
         Assert.Equal(x, DeskSums.Of(new MassQuestion(Ounces: DeskSums.Of(new MassQuestion(x)).Answer!.Ounces)).Answer!.Grams, 1e-9 * x);
-        Assert.Equal(x, Mass.OuncesOf(Mass.GramsOf(x)), 1e-12 * x);
+        Assert.Equal(x, Customary.OuncesOf(Customary.GramsOf(x)), 1e-12 * x);
         var volume = Math.Min(x, 100);
         Assert.Equal(volume, DeskSums.Of(new StrengthQuestion(Percent: DeskSums.Of(new StrengthQuestion(volume)).Answer!.Percent)).Answer!.Volume, 1e-9);
         var cm = Math.Min(x, 200);
