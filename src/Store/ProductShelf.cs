@@ -4,7 +4,11 @@ using Wendro.Core.Mix;
 namespace Wendro.Store;
 
 /// <summary>A product with how often it was changed.</summary>
-public sealed record StoredProduct(Guid Id, int Version, Product Product);
+public sealed record StoredProduct(Guid Id, int Version, Product Product)
+{
+    /// <summary>Whether it is at its mark or below.</summary>
+    public bool IsLow => Product.Stock.IsLow;
+}
 
 /// <summary>Another product has that name; nothing was written.</summary>
 public sealed class NameTakenException(string name) : Exception($"There is a product called {name} already.");

@@ -29,7 +29,7 @@ public static class Proportions
         ArgumentNullException.ThrowIfNull(meant);
         ArgumentNullException.ThrowIfNull(there);
         var most = meant.Select((m, i) => there[i] / m).Max();
-        return (most, meant.Select((m, i) => Math.Max(0, m * most - there[i])).ToArray());
+        return (most, meant.Select((m, i) => there[i] / m >= most ? 0 : m * most - there[i]).ToArray());
     }
 }
 

@@ -136,8 +136,10 @@ internal sealed class MixDesk(PlanDesk plans, Heads heads, Studio studio, Produc
         var formulas = mix.Formulas();
         var findings = mix.AllFindings();
         return new(
+            at.Work.Visit.Client,
+            at.Work.Visit.StartsAt,
             at.Work.Stored.History.Revision,
-            formulas.Select(f => FormulaView.Of(f, mix.Shelf)).ToArray(),
+            formulas.Select(f => FormulaView.Of(f, mix)).ToArray(),
             formulas.Sum(f => f.HairGrams),
             mix.Grams,
             Amounts.Usual(mix.Head.Panels),
@@ -148,7 +150,7 @@ internal sealed class MixDesk(PlanDesk plans, Heads heads, Studio studio, Produc
             PlanCautions.Of(mix.Head),
             mix.Tray().Select(t => new TrayView(t.Id, t.Words, t.Count, t.Why, at.Ticked.Contains(t.Id))).ToArray(),
             findings.Any(f => f.Kind == FindingKind.UnevenRecipe) ? Forecast(at) : null,
-            mix.Bench.BowlGrams);
+            Offers.Of(mix.Shelf));
     }
 
     private WeighedForecast Forecast(MixAtWork at)

@@ -1,6 +1,7 @@
 using Wendro.Core.Blend;
 using Wendro.Core.Lift;
 using Wendro.Core.Mix;
+using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 using Wendro.Host.Paint;
 using Wendro.Store;
@@ -15,6 +16,7 @@ namespace Wendro.Host.Mix;
 /// <param name="RunsFurther">Share of the section that the ratio makes it go further through, 0..0.06.</param>
 /// <param name="WindowMinutes">How long a bowl of it lives, minutes.</param>
 /// <param name="LimitMinutes">Longest its leaflet allows, minutes; null for a deposit.</param>
+/// <param name="IsOpen">Whether any of its panels stays open.</param>
 /// <param name="Panels">Panels it is painted on.</param>
 /// <param name="HairGrams">Hair it reaches, g.</param>
 /// <param name="Grams">Lightener and developer together, waste in it, g.</param>
@@ -28,13 +30,14 @@ internal sealed record FormulaView(
     double RunsFurther,
     double WindowMinutes,
     double? LimitMinutes,
+    bool IsOpen,
     IReadOnlyList<string> Panels,
     double HairGrams,
     double Grams,
     double? Cost,
     bool ShelfDiffers)
 {
-    public static FormulaView Of(FormulaAmount a, IReadOnlyList<Product> shelf)
+    public static FormulaView Of(FormulaAmount a, PlannedMix mix)
     {
         var f = a.Formula;
         return new(
@@ -45,11 +48,12 @@ internal sealed record FormulaView(
             Mixing.RunsThrough(f),
             f.WindowMinutes,
             f.LimitMinutes,
+            mix.Head.Panels.Any(p => p.Coats.Any(c => c.Formula.Id == f.Id && c.Painted.Paint.Covering == Covering.Open)),
             a.Panels.Select(p => p.ToString()).ToArray(),
             a.HairGrams,
             a.Grams,
             a.Cost,
-            Differs(f.Product, f.Figures, shelf) || Differs(f.Second?.Product, f.Second?.Figures, shelf));
+            Differs(f.Product, f.Figures, mix.Shelf) || Differs(f.Second?.Product, f.Second?.Figures, mix.Shelf));
     }
 
     private static bool Differs(string? product, LightenerFigures? figures, IReadOnlyList<Product> shelf) =>
@@ -129,7 +133,29 @@ internal sealed record TrayView(string Id, string Words, int Count, string Why, 
 /// <param name="MeanLevel">The same as weighed.</param>
 internal sealed record WeighedForecast(double? EndsLevelPlanned, double? EndsLevel, double MeanLevelPlanned, double MeanLevel);
 
+/// <summary>A lightener to choose, with what a formula of it is forecast with.</summary>
+/// <param name="Name">What it is called.</param>
+/// <param name="Lightener">What it is made of.</param>
+/// <param name="Figures">What its leaflet and the studio say.</param>
+/// <param name="Ratios">Usual parts of developer to one of it.</param>
+/// <param name="ScoopGrams">What its scoop holds, g.</param>
+internal sealed record LightenerOffer(string Name, Lightener Lightener, LightenerFigures Figures, IReadOnlyList<double> Ratios, double? ScoopGrams);
+
+/// <summary>An additive to choose, dosed as its leaflet says.</summary>
+internal sealed record AdditiveOffer(string Name, Additive Covered, Additive OpenAir);
+
+/// <summary>What the shelf has to mix with.</summary>
+internal sealed record Offers(IReadOnlyList<LightenerOffer> Lighteners, IReadOnlyList<AdditiveOffer> Additives, IReadOnlyList<Shade> Shades)
+{
+    public static Offers Of(IReadOnlyList<Product> shelf) => new(
+        shelf.OfType<LightenerProduct>().Select(p => new LightenerOffer(p.Name, p.Type, p.Figures(), p.Ratios, p.ScoopGrams)).ToArray(),
+        shelf.OfType<AdditiveProduct>().Select(p => new AdditiveOffer(p.Name, p.In(openAir: false), p.In(openAir: true))).ToArray(),
+        shelf.OfType<ShadeProduct>().Select(p => new Shade(p.Name, p.Depth, p.Reflect, 1)).ToArray());
+}
+
 /// <summary>A plan as bowls.</summary>
+/// <param name="Client">Her name.</param>
+/// <param name="StartsAt">When the visit starts.</param>
 /// <param name="Revision">The plan's revision.</param>
 /// <param name="Formulas">Formulas that anything is painted with.</param>
 /// <param name="HairGrams">Hair they reach, g.</param>
@@ -142,8 +168,10 @@ internal sealed record WeighedForecast(double? EndsLevelPlanned, double? EndsLev
 /// <param name="Cautions">Words of care.</param>
 /// <param name="Tray">What must lie ready.</param>
 /// <param name="Forecast">Where a bowl came out otherwise: what that does; null where none did.</param>
-/// <param name="BowlGrams">What a bowl holds, g.</param>
+/// <param name="Offers">What the shelf has to mix with.</param>
 internal sealed record MixView(
+    string Client,
+    DateTimeOffset StartsAt,
     int Revision,
     IReadOnlyList<FormulaView> Formulas,
     double HairGrams,
@@ -156,4 +184,4 @@ internal sealed record MixView(
     IReadOnlyList<string> Cautions,
     IReadOnlyList<TrayView> Tray,
     WeighedForecast? Forecast,
-    double BowlGrams);
+    Offers Offers);

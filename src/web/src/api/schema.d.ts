@@ -993,6 +993,11 @@ export interface components {
             slows: number;
             product?: null | string;
         };
+        AdditiveOffer: {
+            name: string;
+            covered: components["schemas"]["Additive"];
+            openAir: components["schemas"]["Additive"];
+        };
         Advice: {
             technique: string;
             why: string;
@@ -1412,6 +1417,7 @@ export interface components {
             windowMinutes: number;
             /** Format: double */
             limitMinutes: null | number;
+            isOpen: boolean;
             panels: string[];
             /** Format: double */
             hairGrams: number;
@@ -1608,6 +1614,14 @@ export interface components {
              */
             windowMinutes: number;
         };
+        LightenerOffer: {
+            name: string;
+            lightener: components["schemas"]["Lightener"];
+            figures: components["schemas"]["LightenerFigures"];
+            ratios: number[];
+            /** Format: double */
+            scoopGrams: null | number;
+        };
         Limits: {
             /**
              * Format: double
@@ -1767,6 +1781,9 @@ export interface components {
             edit: components["schemas"]["PlanEdit"];
         };
         MixView: {
+            client: string;
+            /** Format: date-time */
+            startsAt: string;
             /** Format: int32 */
             revision: number;
             formulas: components["schemas"]["FormulaView"][];
@@ -1783,8 +1800,7 @@ export interface components {
             cautions: string[];
             tray: components["schemas"]["TrayView"][];
             forecast: null | components["schemas"]["WeighedForecast"];
-            /** Format: double */
-            bowlGrams: number;
+            offers: components["schemas"]["Offers"];
         };
         NewClient: {
             name: string;
@@ -1803,6 +1819,11 @@ export interface components {
             hair?: null | components["schemas"]["HairProfile"];
             /** Format: date-time */
             startsAt?: null | string;
+        };
+        Offers: {
+            lighteners: components["schemas"]["LightenerOffer"][];
+            additives: components["schemas"]["AdditiveOffer"][];
+            shades: components["schemas"]["Shade"][];
         };
         /** @enum {unknown} */
         Often: "seldom" | "often" | "mostDays";
@@ -2721,6 +2742,7 @@ export interface components {
             /** Format: int32 */
             version: number;
             product: components["schemas"]["Product"];
+            isLow?: boolean;
         };
         StoredRules: {
             /** Format: int32 */

@@ -73,7 +73,11 @@ export function inUnits(text: string, units: Units): string {
     return text;
   }
   const plain = text.replace(/g per g\b/g, "for each of the same");
-  return plain.replace(/(\d+(?:\.\d+)?)( ?)(cm|mm|ml|g)(?![\w²])/g, (_, n: string, _gap, unit: string) => {
+  const steep = plain.replace(
+    /(\d+(?:\.\d+)?) level(s?)\/cm/g,
+    (_, n: string, many: string) => `${(Number(n) * scales.cm.per).toFixed(1)} level${many}/in`,
+  );
+  return steep.replace(/(\d+(?:\.\d+)?)( ?)(cm|mm|ml|g)(?![\w²])/g, (_, n: string, _gap, unit: string) => {
     const scale = scales[unit];
     return `${(Number(n) / scale.per).toFixed(scale.digits)} ${scale.us}`;
   });

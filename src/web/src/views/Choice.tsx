@@ -1,4 +1,4 @@
-import { Segmented } from "antd";
+import { Segmented, Select, Switch } from "antd";
 import { Children } from "react";
 
 /** One of a few, under a word that says of what. */
@@ -37,3 +37,54 @@ export function Line({ name, children }: { name: string; children: React.ReactNo
     </div>
   );
 }
+
+/** One of several, chosen from a list that opens. */
+export function Pick<T extends string>({
+  name,
+  label,
+  value,
+  options,
+  placeholder,
+  onChange,
+}: {
+  name: string;
+  label?: string;
+  value: T | null;
+  options: readonly (readonly [T, string])[];
+  placeholder?: string;
+  onChange(value: T): void;
+}) {
+  return (
+    <Line name={name}>
+      <Select
+        aria-label={label ?? name}
+        style={{ minWidth: 150 }}
+        value={value}
+        placeholder={placeholder}
+        options={options.map(([v, words]) => ({ value: v, label: words }))}
+        onChange={(v) => v !== null && onChange(v as T)}
+      />
+    </Line>
+  );
+}
+
+/** Yes or no, beside a word. */
+export function Whether({
+  name,
+  value,
+  onChange,
+}: {
+  name: string;
+  value: boolean;
+  onChange(value: boolean): void;
+}) {
+  return (
+    <Line name={name}>
+      <Switch aria-label={name} checked={value} onChange={onChange} />
+    </Line>
+  );
+}
+
+/** Words as a list to pick from. */
+export const asWords = <T extends string>(words: readonly T[]) =>
+  words.map((w) => [w, w.replace(/([A-Z])/g, " $1").toLowerCase()] as const);

@@ -45,8 +45,11 @@ const beside = (from: PanelView, panels: PanelView[], [wx, wy]: [number, number]
   return best;
 };
 
+/** The whole scalp unrolled, cm. */
+export const mapBox = "-17.6 -13.6 35.2 33.6";
+
 /** Nose up, seen from above as the artist stands behind her: her left on the left. */
-const d = (outline: number[]) => {
+export const pathOf = (outline: number[]) => {
   let path = "";
   for (let i = 0; i < outline.length; i += 2) {
     path += `${i === 0 ? "M" : "L"}${(-outline[i]).toFixed(2)} ${(-outline[i + 1]).toFixed(2)}`;
@@ -63,7 +66,7 @@ export const CrownMap = memo(function CrownMap(props: Props) {
   const dark = hexOf(colours, natural);
   const chosen = panels.find((p) => p.key === selected);
   return (
-    <svg className="map" viewBox="-17.6 -13.6 35.2 33.6" role="group" aria-label="Crown map">
+    <svg className="map" viewBox={mapBox} role="group" aria-label="Crown map">
       <path d={`M-0.9 -12.3 Q0 -13.6 0.9 -12.3`} fill="none" stroke="#8b928e" strokeWidth="0.18" />
       <text x="-17.4" y="0.6" fontSize="1.45" fill="#566064">
         ear
@@ -74,12 +77,12 @@ export const CrownMap = memo(function CrownMap(props: Props) {
       <text x="-17.4" y="-11.6" fontSize="1.45" fill="#566064">
         her left
       </text>
-      <path d={`${d(scalp)}Z`} fill={dark} stroke="#8b928e" strokeWidth="0.2" />
+      <path d={`${pathOf(scalp)}Z`} fill={dark} stroke="#8b928e" strokeWidth="0.2" />
       {panels.map((p) => (
         <path
           key={p.key}
           data-panel={p.key}
-          d={`${p.outlines.map((o) => d(o)).join("Z")}Z`}
+          d={`${p.outlines.map((o) => pathOf(o)).join("Z")}Z`}
           fill={p.paint ? hexOf(colours, p.brightestLevel) : dark}
           stroke={p.paint ? "rgba(20,20,20,0.35)" : "rgba(255,255,255,0.22)"}
           strokeWidth={picked?.has(p.key) ? 0.4 : marked.has(p.key) ? 0.32 : 0.09}
@@ -110,7 +113,7 @@ export const CrownMap = memo(function CrownMap(props: Props) {
         />
       ))}
       <path
-        d={d(part)}
+        d={pathOf(part)}
         fill="none"
         stroke="#ffffff"
         strokeWidth="0.34"
@@ -119,8 +122,16 @@ export const CrownMap = memo(function CrownMap(props: Props) {
       />
       {chosen && (
         <g pointerEvents="none" fill="none" strokeLinejoin="round">
-          <path d={`${chosen.outlines.map((o) => d(o)).join("Z")}Z`} stroke="#0b6a80" strokeWidth="0.75" />
-          <path d={`${chosen.outlines.map((o) => d(o)).join("Z")}Z`} stroke="#ffffff" strokeWidth="0.3" />
+          <path
+            d={`${chosen.outlines.map((o) => pathOf(o)).join("Z")}Z`}
+            stroke="#0b6a80"
+            strokeWidth="0.75"
+          />
+          <path
+            d={`${chosen.outlines.map((o) => pathOf(o)).join("Z")}Z`}
+            stroke="#ffffff"
+            strokeWidth="0.3"
+          />
         </g>
       )}
       {children}

@@ -1,6 +1,6 @@
 import { Button, Popover } from "antd";
 import type { Finding, PlanEdit, PlanView, Schemas } from "../api/client";
-import { inUnits, useUnits } from "../frame/units";
+import { inUnits, unitsNow, useUnits } from "../frame/units";
 import { BlendCard } from "./BlendCard";
 import { Mark } from "./Mark";
 import { SetAside, SetAsideList } from "./SetAside";
@@ -49,7 +49,9 @@ export function SecondLook(props: Props) {
 }
 
 const figure = (value: number, unit: string) =>
-  unit === "share" ? `${Math.round(value * 100)} %` : `${Number(value.toFixed(1))} ${unit}`;
+  unit === "share"
+    ? `${Math.round(value * 100)} %`
+    : inUnits(`${Number(value.toFixed(1))} ${unit}`, unitsNow());
 
 function One({
   finding: f,

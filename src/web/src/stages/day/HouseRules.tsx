@@ -1,17 +1,20 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { App, Button, Modal, Segmented, Select, Switch } from "antd";
+import { App, Button, Modal, Segmented } from "antd";
 import { useState } from "react";
 import { api, type Schemas, wordsOf } from "../../api/client";
-import { Choice, Line } from "../../views/Choice";
+import { Choice, Line, Pick, Whether } from "../../views/Choice";
 import { Num } from "../../views/Num";
 import { lightenerWords } from "../../views/words";
 
 type Rules = Schemas["HouseRules"];
 
+/** A figure: field, words, unit, least, most, step. */
+type FigureOf<K extends string> = [K, string, string, number, number, number];
+
 type Limits = Required<Schemas["Limits"]>;
 
 /** Thresholds of the second look: field, words, unit, least, most, step. */
-const limits: [keyof Limits, string, string, number, number, number][] = [
+const limits: FigureOf<keyof Limits>[] = [
   ["lineSoftness", "A line rises by", "level/cm", 0.3, 5, 0.1],
   ["stripeCm", "Stripes start within", "cm", 0, 5, 0.5],
   ["stripeRun", "Neighbours that make stripes", "", 2, 12, 1],
@@ -32,7 +35,7 @@ const limits: [keyof Limits, string, string, number, number, number][] = [
 type Bench = Required<Schemas["BenchRules"]>;
 
 /** The bench: field, words, unit, least, most, step. */
-const bench: [keyof Bench, string, string, number, number, number][] = [
+const bench: FigureOf<keyof Bench>[] = [
   ["waste", "Wasted, of what lies on the hair", "", 0, 0.5, 0.01],
   ["leastGrams", "Least that is weighed", "g", 0.1, 5, 0.1],
   ["bowlGrams", "A bowl holds", "g", 20, 1000, 10],
@@ -108,48 +111,33 @@ export function HouseRules() {
             {num("Section thickness", "thicknessMm", "mm", [4, 40, 1])}
             {num("Panel width", "widthCm", "cm", [1, 10, 0.5])}
             {num("Left out between", "leaveOutMm", "mm", [0, 20, 1])}
-            <Line name="Bricklay">
-              <Switch
-                aria-label="Bricklay"
-                checked={now.bricklay}
-                onChange={(bricklay) => change({ bricklay })}
-              />
-            </Line>
+            <Whether name="Bricklay" value={now.bricklay} onChange={(bricklay) => change({ bricklay })} />
             {num("Thickness at the face", "faceThicknessMm", "mm", [4, 40, 1])}
             {num("Width at the face", "faceWidthCm", "cm", [1, 10, 0.5])}
             {num("Baby hair left out", "babyHairCm", "cm", [0, 1.5, 0.1])}
-            <Line name="Divided by">
-              <Select
-                aria-label="Divided by"
-                style={{ width: 170 }}
-                value={now.frame}
-                options={[
-                  { value: "quadrants", label: "four quadrants" },
-                  { value: "earToEar", label: "front from back" },
-                  { value: "tiers", label: "three tiers" },
-                ]}
-                onChange={(frame) => change({ frame })}
-              />
-            </Line>
-            <Line name="Film on lower layers">
-              <Switch
-                aria-label="Film on lower layers"
-                checked={now.lowerFilm}
-                onChange={(lowerFilm) => change({ lowerFilm })}
-              />
-            </Line>
-            <Line name="Lightener">
-              <Select
-                aria-label="Lightener"
-                style={{ width: 170 }}
-                value={now.formula.lightener}
-                options={(["clay", "powder", "cream", "half"] as const).map((l) => ({
-                  value: l,
-                  label: lightenerWords(l),
-                }))}
-                onChange={(lightener) => change({ formula: { ...now.formula, lightener } })}
-              />
-            </Line>
+            <Pick
+              name="Divided by"
+              value={now.frame}
+              options={[
+                ["quadrants", "four quadrants"],
+                ["earToEar", "front from back"],
+                ["tiers", "three tiers"],
+              ]}
+              onChange={(frame) => change({ frame })}
+            />
+            <Whether
+              name="Film on lower layers"
+              value={now.lowerFilm}
+              onChange={(lowerFilm) => change({ lowerFilm })}
+            />
+            <Pick
+              name="Lightener"
+              value={now.formula.lightener}
+              options={(["clay", "powder", "cream", "half"] as const).map(
+                (l) => [l, lightenerWords(l)] as const,
+              )}
+              onChange={(lightener) => change({ formula: { ...now.formula, lightener } })}
+            />
             <Line name="Developer">
               <Segmented
                 aria-label="Developer"
@@ -187,41 +175,52 @@ export function HouseRules() {
                 })
               }
             />
-            <details>
-              <summary>How bowls are mixed</summary>
-              {bench.map(([field, name, unit, min, max, step]) => (
-                <Num
-                  key={field}
-                  name={name}
-                  unit={unit}
-                  min={min}
-                  max={max}
-                  step={step}
-                  value={now.bench?.[field] ?? null}
-                  error={errors[`bench.${field}`]}
-                  onSet={(v) => change({ bench: { ...(now.bench as Bench), [field]: v } })}
-                />
-              ))}
-            </details>
-            <details>
-              <summary>What counts as wrong</summary>
-              {limits.map(([field, name, unit, min, max, step]) => (
-                <Num
-                  key={field}
-                  name={name}
-                  unit={unit}
-                  min={min}
-                  max={max}
-                  step={step}
-                  value={now.limits?.[field] ?? null}
-                  error={errors[`limits.${field}`]}
-                  onSet={(v) => change({ limits: { ...(now.limits as Limits), [field]: v } })}
-                />
-              ))}
-            </details>
+            <Figures
+              title="How bowls are mixed"
+              of={bench}
+              values={now.bench}
+              error={(field) => errors[`bench.${field}`]}
+              onSet={(field, v) => change({ bench: { ...(now.bench as Bench), [field]: v } })}
+            />
+            <Figures
+              title="What counts as wrong"
+              of={limits}
+              values={now.limits}
+              error={(field) => errors[`limits.${field}`]}
+              onSet={(field, v) => change({ limits: { ...(now.limits as Limits), [field]: v } })}
+            />
           </div>
         )}
       </Modal>
     </>
+  );
+}
+
+/** A sheet of figures that opens. */
+function Figures<K extends string>(props: {
+  title: string;
+  of: FigureOf<K>[];
+  values: Partial<Record<K, number>> | null | undefined;
+  error(field: K): string | undefined;
+  onSet(field: K, value: number): void;
+}) {
+  const { title, of, values, error, onSet } = props;
+  return (
+    <details>
+      <summary>{title}</summary>
+      {of.map(([field, name, unit, min, max, step]) => (
+        <Num
+          key={field}
+          name={name}
+          unit={unit}
+          min={min}
+          max={max}
+          step={step}
+          value={values?.[field] ?? null}
+          error={error(field)}
+          onSet={(v) => onSet(field, v)}
+        />
+      ))}
+    </details>
   );
 }

@@ -1,9 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
-import { Button, Input, Popover, Select, Switch } from "antd";
+import { Button, Input, Popover } from "antd";
 import { useState } from "react";
 import { wordsOf } from "../../api/client";
 import { inUnits, useUnits } from "../../frame/units";
-import { Line } from "../../views/Choice";
+import { asWords, Line, Pick, Whether } from "../../views/Choice";
 import { Num } from "../../views/Num";
 
 type Value = number | string | boolean | null;
@@ -302,28 +302,28 @@ export function Sum({ sum }: { sum: SumOf }) {
               value={(values[f.key] ?? (sum.either ? round(data?.[f.key]) : null)) as number | null}
               onSet={(v) => set(f.key, v)}
             />
+          ) : "words" in f ? (
+            <Pick
+              key={f.key}
+              name={f.name}
+              value={values[f.key] as string}
+              options={asWords(f.words)}
+              onChange={(v) => set(f.key, v)}
+            />
+          ) : "switch" in f ? (
+            <Whether
+              key={f.key}
+              name={f.name}
+              value={values[f.key] as boolean}
+              onChange={(v) => set(f.key, v)}
+            />
           ) : (
             <Line key={f.key} name={f.name}>
-              {"words" in f ? (
-                <Select
-                  aria-label={f.name}
-                  value={values[f.key] as string}
-                  options={f.words.map((value) => ({ value, label: value }))}
-                  onChange={(v) => set(f.key, v)}
-                />
-              ) : "switch" in f ? (
-                <Switch
-                  aria-label={f.name}
-                  checked={values[f.key] as boolean}
-                  onChange={(v) => set(f.key, v)}
-                />
-              ) : (
-                <Input
-                  aria-label={f.name}
-                  value={values[f.key] as string}
-                  onChange={(e) => set(f.key, e.target.value)}
-                />
-              )}
+              <Input
+                aria-label={f.name}
+                value={values[f.key] as string}
+                onChange={(e) => set(f.key, e.target.value)}
+              />
             </Line>
           ),
         )}

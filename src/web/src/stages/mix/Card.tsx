@@ -1,21 +1,18 @@
 import { Button, Spin } from "antd";
 import { Link, useParams } from "react-router";
-import { usePlan } from "../../api/usePlan";
 import { quantity, useUnits } from "../../frame/units";
 import { useMix } from "./useMix";
 
 /** Labels for the bowls and the recipe card, as they are printed. */
 export function Card() {
   const { visit = "" } = useParams();
-  const { work, problem } = usePlan(visit);
-  const { mix } = useMix(visit, work?.revision ?? 0, work !== undefined);
+  const { mix, problem } = useMix(visit, 0, true);
   const units = useUnits();
   const g = (v: number) => quantity(v, "g", units);
-  if (!work || !mix) {
+  if (!mix) {
     return <main className="waiting">{problem ? <h1>{problem}</h1> : <Spin size="large" />}</main>;
   }
-  const { plan } = work;
-  const day = new Date(plan.startsAt).toLocaleDateString(undefined, {
+  const day = new Date(mix.startsAt).toLocaleDateString(undefined, {
     day: "numeric",
     month: "long",
     year: "numeric",
@@ -30,7 +27,7 @@ export function Card() {
       </div>
       <article aria-label="Recipe card">
         <h1>
-          {plan.client} · {day}
+          {mix.client} · {day}
         </h1>
         <table>
           <thead>
@@ -77,7 +74,7 @@ export function Card() {
               Bowl {b.number} · {b.formula}
             </h2>
             <p>
-              {plan.client.split(" ")[0]}, {day}
+              {mix.client.split(" ")[0]}, {day}
             </p>
             <p>
               {b.steps

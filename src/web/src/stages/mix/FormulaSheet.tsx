@@ -1,39 +1,29 @@
-import { Button, Checkbox, InputNumber, Select } from "antd";
+import { Button, Checkbox, InputNumber } from "antd";
 import { useState } from "react";
 import type { PlanEdit, Schemas } from "../../api/client";
-import { Choice, Line } from "../../views/Choice";
+import { Choice, Line, Pick } from "../../views/Choice";
 import { Num } from "../../views/Num";
-import { ofKind, useShelf } from "../shelf/useShelf";
 
 type Formula = Schemas["Formula"];
-type Figures = Schemas["LightenerFigures"];
 
 interface Props {
   formula: Formula;
   /** Whether any of its panels stays open. */
   openAir: boolean;
+  offers: Schemas["Offers"];
   edit(edit: PlanEdit): Promise<boolean>;
   onDone(): void;
 }
 
-const figuresOf = (p: Schemas["ProductLightenerProduct"]): Figures => ({
-  ratedLevels: p.ratedLevels.value,
-  dryingMinutes: p.dryingMinutes.value,
-  workingMinutes: p.workingMinutes.value,
-  scalpSafe: p.scalpSafe,
-  excludesHeat: !p.heatAllowed,
-  swells: p.swells,
-  limitMinutes: p.limitMinutes.value,
-  windowMinutes: p.windowMinutes.value,
-});
+const kinds = ["clay", "powder", "cream", "half"] as const;
+const none = ["none", "none"] as const;
+const named = (products: readonly { name: string }[]) => products.map((p) => [p.name, p.name] as const);
 
 /** What a formula is made of: products by share, ratio, developer, additive; shades in parts for a deposit. */
-export function FormulaSheet({ formula, openAir, edit, onDone }: Props) {
-  const { data: shelf } = useShelf();
+export function FormulaSheet({ formula, openAir, offers, edit, onDone }: Props) {
+  const { lighteners, additives } = offers;
   const [draft, setDraft] = useState(formula);
   const by = (change: Partial<Formula>) => setDraft({ ...draft, ...change });
-  const lighteners = ofKind(shelf, "lightener");
-  const additives = ofKind(shelf, "additive");
   const mine = lighteners.find((p) => p.name === draft.product);
   const deposit = draft.depositLevel != null;
   const ratio = (draft.developerParts ?? 1.5) / (draft.lightenerParts ?? 1);
@@ -41,55 +31,41 @@ export function FormulaSheet({ formula, openAir, edit, onDone }: Props) {
   return (
     <div className="sheet" role="group" aria-label={`Formula ${formula.id}`}>
       {deposit ? (
-        <Shades draft={draft} by={by} shades={ofKind(shelf, "shade")} />
+        <Shades draft={draft} by={by} shades={offers.shades} />
       ) : (
         <>
-          <Line name="Lightener">
-            <Select
-              aria-label="Lightener"
-              value={draft.product ?? draft.lightener}
-              options={[
-                ...lighteners.map((p) => ({ value: p.name, label: p.name })),
-                ...(["clay", "powder", "cream", "half"] as const).map((k) => ({
-                  value: k,
-                  label: `any ${k}`,
-                })),
-              ]}
-              onChange={(v) => {
-                const p = lighteners.find((l) => l.name === v);
-                by(
-                  p
-                    ? { lightener: p.type, product: p.name, figures: figuresOf(p) }
-                    : { lightener: v as Formula["lightener"], product: null, figures: null },
-                );
-              }}
-            />
-          </Line>
-          <Line name="With a second">
-            <Select
-              aria-label="Second lightener"
-              value={draft.second?.product ?? "none"}
-              options={[
-                { value: "none", label: "none" },
-                ...lighteners
-                  .filter((p) => p.name !== draft.product)
-                  .map((p) => ({ value: p.name, label: p.name })),
-              ]}
-              onChange={(v) => {
-                const p = lighteners.find((l) => l.name === v);
-                by({
-                  second: p
-                    ? {
-                        lightener: p.type,
-                        share: draft.second?.share ?? 0.5,
-                        product: p.name,
-                        figures: figuresOf(p),
-                      }
-                    : null,
-                });
-              }}
-            />
-          </Line>
+          <Pick
+            name="Lightener"
+            value={draft.product ?? draft.lightener}
+            options={[...named(lighteners), ...kinds.map((k) => [k, `any ${k}`] as const)]}
+            onChange={(v) => {
+              const p = lighteners.find((l) => l.name === v);
+              by(
+                p
+                  ? { lightener: p.lightener, product: p.name, figures: p.figures }
+                  : { lightener: v as Formula["lightener"], product: null, figures: null },
+              );
+            }}
+          />
+          <Pick
+            name="With a second"
+            label="Second lightener"
+            value={draft.second?.product ?? none[0]}
+            options={[none, ...named(lighteners.filter((p) => p.name !== draft.product))]}
+            onChange={(v) => {
+              const p = lighteners.find((l) => l.name === v);
+              by({
+                second: p
+                  ? {
+                      lightener: p.lightener,
+                      share: draft.second?.share ?? 0.5,
+                      product: p.name,
+                      figures: p.figures,
+                    }
+                  : null,
+              });
+            }}
+          />
           {draft.second && (
             <Num
               name="Its share"
@@ -139,30 +115,15 @@ export function FormulaSheet({ formula, openAir, edit, onDone }: Props) {
       />
       {!deposit && (
         <>
-          <Line name="Bond additive">
-            <Select
-              aria-label="Bond additive"
-              value={draft.additive?.product ?? "none"}
-              options={[
-                { value: "none", label: "none" },
-                ...additives.map((p) => ({ value: p.name, label: p.name })),
-              ]}
-              onChange={(v) => {
-                const p = additives.find((a) => a.name === v);
-                const dose = p && (openAir ? p.openAirGramsPerGram : p.gramsPerGram);
-                by({
-                  additive:
-                    p && dose
-                      ? {
-                          gramsPerGram: dose,
-                          slows: p.slows.value * Math.min(1, dose / p.gramsPerGram),
-                          product: p.name,
-                        }
-                      : null,
-                });
-              }}
-            />
-          </Line>
+          <Pick
+            name="Bond additive"
+            value={draft.additive?.product ?? none[0]}
+            options={[none, ...named(additives)]}
+            onChange={(v) => {
+              const p = additives.find((a) => a.name === v);
+              by({ additive: (openAir ? p?.openAir : p?.covered) ?? null });
+            }}
+          />
           <Checkbox
             checked={draft.lowHeat ?? false}
             onChange={(e) => by({ lowHeat: e.target.checked, heatConfirmed: false })}
@@ -188,11 +149,7 @@ export function FormulaSheet({ formula, openAir, edit, onDone }: Props) {
   );
 }
 
-function Shades(props: {
-  draft: Formula;
-  by(change: Partial<Formula>): void;
-  shades: Schemas["ProductShadeProduct"][];
-}) {
+function Shades(props: { draft: Formula; by(change: Partial<Formula>): void; shades: Schemas["Shade"][] }) {
   const { draft, by, shades } = props;
   const mixed = draft.shades?.shades ?? [];
   const set = (next: typeof mixed) => by({ shades: next.length > 0 ? { shades: next } : null });
@@ -215,22 +172,14 @@ function Shades(props: {
         </Line>
       ))}
       {mixed.length < 4 && (
-        <Line name="Shade">
-          <Select
-            aria-label="Add a shade"
-            placeholder="Add a shade"
-            value={null}
-            options={shades
-              .filter((p) => !mixed.some((m) => m.name === p.name))
-              .map((p) => ({ value: p.name, label: p.name }))}
-            onChange={(v) => {
-              const p = shades.find((s) => s.name === v);
-              if (p) {
-                set([...mixed, { name: p.name, depth: p.depth, reflect: p.reflect, parts: 1 }]);
-              }
-            }}
-          />
-        </Line>
+        <Pick
+          name="Shade"
+          label="Add a shade"
+          placeholder="Add a shade"
+          value={null}
+          options={named(shades.filter((p) => !mixed.some((m) => m.name === p.name)))}
+          onChange={(v) => set([...mixed, ...shades.filter((s) => s.name === v)])}
+        />
       )}
     </>
   );

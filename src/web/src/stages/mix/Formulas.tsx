@@ -2,6 +2,7 @@ import { Button, Popover } from "antd";
 import { useState } from "react";
 import type { PlanEdit, PlanView, Schemas } from "../../api/client";
 import { inUnits, quantity, useUnits } from "../../frame/units";
+import { mapBox, pathOf } from "../../views/CrownMap";
 import { FormulaSheet } from "./FormulaSheet";
 import type { MixView } from "./useMix";
 
@@ -32,7 +33,6 @@ export function Formulas({ plan, mix, formula, lit, edit, onLight }: Props) {
       {mix.formulas.map((f) => (
         <Formula
           key={f.formula.id}
-          plan={plan}
           mix={mix}
           f={f}
           now={f.formula.id === formula}
@@ -77,22 +77,16 @@ export function Formulas({ plan, mix, formula, lit, edit, onLight }: Props) {
 }
 
 function Formula(props: {
-  plan: PlanView;
   mix: MixView;
   f: Schemas["FormulaView"];
   now: boolean;
   edit(edit: PlanEdit): Promise<boolean>;
   onLight(panels: string[]): void;
 }) {
-  const { plan, mix, f, now, edit, onLight } = props;
+  const { mix, f, now, edit, onLight } = props;
   const units = useUnits();
   const [open, setOpen] = useState(false);
   const bowls = mix.bowls.filter((b) => b.formula === f.formula.id);
-  const openAir = plan.panels.some(
-    (p) =>
-      f.panels.includes(p.key) &&
-      coats(p.paint).some((c) => c.formula === f.formula.id && c.covering === "open"),
-  );
   const products = [
     f.formula.product,
     f.formula.second?.product,
@@ -132,7 +126,8 @@ function Formula(props: {
             <FormulaSheet
               key={open ? "open" : "shut"}
               formula={f.formula}
-              openAir={openAir}
+              openAir={f.isOpen}
+              offers={mix.offers}
               edit={edit}
               onDone={() => setOpen(false)}
             />
@@ -152,10 +147,6 @@ function Formula(props: {
     </article>
   );
 }
-
-type Paint = NonNullable<PlanView["panels"][number]["paint"]>;
-
-const coats = (paint: Paint | null | undefined): Paint[] => (paint ? [paint, ...coats(paint.next)] : []);
 
 const ratioWords = (f: Schemas["Formula"]) => {
   const [l, d] = [f.lightenerParts ?? 1, f.developerParts ?? 1.5];
@@ -183,25 +174,10 @@ const fills = ["#5f7f88", "#3d4a4e", "#93a7a5", "#6d6f72", "#b3bdbb"];
 
 /** Which formula goes where: seen from above, nose up, her left on the left. */
 function Served({ plan, mix, lit }: { plan: PlanView; mix: MixView; lit: ReadonlySet<string> }) {
-  const path = (o: number[]) =>
-    o.reduce((d, v, i) => (i % 2 ? `${d} ${(-v).toFixed(2)}` : `${d}${i ? "L" : "M"}${(-v).toFixed(2)}`), "");
   const of = (key: string) => mix.formulas.findIndex((f) => f.panels.includes(key));
-  const xs = plan.scalpOutline.filter((_, i) => i % 2 === 0);
-  const ys = plan.scalpOutline.filter((_, i) => i % 2 === 1);
-  const [left, top, wide, high] = [
-    -Math.max(...xs) - 0.5,
-    -Math.max(...ys) - 0.5,
-    Math.max(...xs) - Math.min(...xs) + 1,
-    Math.max(...ys) - Math.min(...ys) + 1,
-  ];
   return (
-    <svg
-      className="served"
-      viewBox={`${left} ${top} ${wide} ${high}`}
-      role="img"
-      aria-label="Which formula goes where"
-    >
-      <path d={`${path(plan.scalpOutline)}Z`} fill="#d8d9d5" stroke="#8f9594" strokeWidth="0.15" />
+    <svg className="served" viewBox={mapBox} role="img" aria-label="Which formula goes where">
+      <path d={`${pathOf(plan.scalpOutline)}Z`} fill="#d8d9d5" stroke="#8f9594" strokeWidth="0.15" />
       {plan.panels.map((p) => {
         const at = of(p.key);
         return at < 0
@@ -209,7 +185,7 @@ function Served({ plan, mix, lit }: { plan: PlanView; mix: MixView; lit: Readonl
           : p.outlines.map((o) => (
               <path
                 key={`${p.key} ${o[0]}`}
-                d={`${path(o)}Z`}
+                d={`${pathOf(o)}Z`}
                 fill={lit.has(p.key) ? "#0b6a80" : fills[at % fills.length]}
                 stroke="#e6e6e3"
                 strokeWidth="0.12"

@@ -1,7 +1,6 @@
 import { Button, InputNumber } from "antd";
 import { useState } from "react";
 import { inUnits, quantity, useUnits } from "../../frame/units";
-import { ofKind, useShelf } from "../shelf/useShelf";
 import { BowlPicture } from "./BowlPicture";
 import { ScaleHands } from "./ScaleHands";
 import type { Bowl, Mixing } from "./useMix";
@@ -19,6 +18,7 @@ export function Weighing({ bowl, mixing, reading }: { bowl: Bowl; mixing: Mixing
   const poured = bowl.steps.some((s) => s.pouredGrams > 0);
   const at = begun?.next ?? begun?.over ?? null;
   const step = at === null ? undefined : bowl.steps[at];
+  const scoop = mixing.mix?.offers.lighteners.find((l) => l.name === step?.ingredient.product)?.scoopGrams;
   const shown = step ? step.pouredGrams + Math.max(0, onScale ?? 0) : undefined;
   return (
     <div className="weighing">
@@ -28,6 +28,9 @@ export function Weighing({ bowl, mixing, reading }: { bowl: Bowl; mixing: Mixing
             Formula {bowl.formula}, bowl {bowl.number}
           </p>
           <Big value={g(bowl.totalGrams)} />
+          {bowl.extraGrams > 0.05 && (
+            <p>{g(bowl.extraGrams)} of it more than its panels take, so that each part can be weighed.</p>
+          )}
           <Button type="primary" size="large" disabled={mixing.busy} onClick={() => mixing.begin(bowl)}>
             Begin bowl {bowl.number}
           </Button>
@@ -38,6 +41,8 @@ export function Weighing({ bowl, mixing, reading }: { bowl: Bowl; mixing: Mixing
           <Big value={g(bowl.steps.reduce((s, i) => s + i.pouredGrams, 0))} />
           <p>
             {begun.ratioNow !== null && `1 : ${begun.ratioNow.toFixed(2)}. `}
+            {bowl.takenGrams > bowl.grams + 0.5 &&
+              `Its panels take ${g(bowl.takenGrams - bowl.grams)} more than it holds. `}
             Stir it smooth with a brush that never touches the hair.
           </p>
         </div>
@@ -77,7 +82,7 @@ export function Weighing({ bowl, mixing, reading }: { bowl: Bowl; mixing: Mixing
               g={g}
               lifted={lifted}
             />
-            <Scoops product={step.ingredient.product} grams={step.targetGrams} />
+            {scoop && <p className="soft">About {(step.targetGrams / scoop).toFixed(1)} of its scoops.</p>}
             {step.ingredient.note && <p className="soft">{inUnits(step.ingredient.note, units)}</p>}
           </div>
         )
@@ -136,13 +141,6 @@ export function Weighing({ bowl, mixing, reading }: { bowl: Bowl; mixing: Mixing
 }
 
 const capital = (words: string) => words[0].toUpperCase() + words.slice(1);
-
-/** The same in scoops, where the product has one: a first guess, the scale decides. */
-function Scoops({ product, grams }: { product: string | null; grams: number }) {
-  const { data } = useShelf();
-  const scoop = ofKind(data, "lightener").find((p) => p.name === product)?.scoopGrams;
-  return scoop ? <p className="soft">About {(grams / scoop).toFixed(1)} of its scoops.</p> : null;
-}
 
 /** The one number that is read from a metre. */
 function Big({ value }: { value: string }) {

@@ -1,7 +1,7 @@
-import { Button, Input, Popover, Segmented, Select, Switch } from "antd";
+import { Button, Input, Popover, Segmented, Select } from "antd";
 import { useState } from "react";
 import type { PanelView, PlanEdit, PlanView, Schemas, Zone } from "../../api/client";
-import { Line } from "../../views/Choice";
+import { Line, Whether } from "../../views/Choice";
 import { Num } from "../../views/Num";
 import { allZones, zoneWords } from "../../views/words";
 
@@ -118,12 +118,8 @@ export function ZoneSettings({ plan, section, panel, chosen, edit, onPickZone }:
             value={s.leaveOutMm}
             onSet={(v) => cut({ leaveOutMm: v })}
           />
-          <Line name="Bricklay">
-            <Switch aria-label="Bricklay" checked={s.bricklay} onChange={(v) => cut({ bricklay: v })} />
-          </Line>
-          <Line name="Woven in two groups">
-            <Switch aria-label="Woven in two groups" checked={s.woven} onChange={(v) => cut({ woven: v })} />
-          </Line>
+          <Whether name="Bricklay" value={s.bricklay} onChange={(v) => cut({ bricklay: v })} />
+          <Whether name="Woven in two groups" value={s.woven} onChange={(v) => cut({ woven: v })} />
           <Line name="Worked">
             <Segmented
               aria-label="Worked"

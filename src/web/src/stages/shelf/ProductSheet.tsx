@@ -1,7 +1,7 @@
-import { App, Button, Input, Modal, Select, Switch } from "antd";
+import { App, Button, Input, Modal, Select } from "antd";
 import { useState } from "react";
 import { api, type Schemas, wordsOf } from "../../api/client";
-import { Line } from "../../views/Choice";
+import { asWords, Line, Pick, Whether } from "../../views/Choice";
 import { Num } from "../../views/Num";
 import type { Product, StoredProduct } from "./useShelf";
 
@@ -12,9 +12,6 @@ interface Props {
 }
 
 type Said = Schemas["Said"];
-
-const options = (...words: string[]) =>
-  words.map((value) => ({ value, label: value.replace(/([A-Z])/g, " $1").toLowerCase() }));
 
 /** What is noted of one product; what can't be taken is said beside its field, and nothing is lost. */
 export function ProductSheet({ stored, onDone, onLeave }: Props) {
@@ -83,23 +80,33 @@ export function ProductSheet({ stored, onDone, onLeave }: Props) {
     );
   };
   const pick = (name: string, field: string, words: string[]) => (
-    <Line name={name}>
-      <Select
-        aria-label={name}
-        value={(draft as unknown as Record<string, string>)[field]}
-        options={options(...words)}
-        onChange={(v) => by({ [field]: v })}
-      />
-    </Line>
+    <Pick
+      name={name}
+      value={(draft as unknown as Record<string, string>)[field]}
+      options={asWords(words)}
+      onChange={(v) => by({ [field]: v })}
+    />
   );
   const whether = (name: string, field: string) => (
-    <Line name={name}>
-      <Switch
-        aria-label={name}
-        checked={(draft as unknown as Record<string, boolean>)[field]}
-        onChange={(v) => by({ [field]: v })}
-      />
-    </Line>
+    <Whether
+      name={name}
+      value={(draft as unknown as Record<string, boolean>)[field]}
+      onChange={(v) => by({ [field]: v })}
+    />
+  );
+  const counted = (name: string, field: "onHand" | "lowAt" | "price", shown: string, placeholder: string) => (
+    <Num
+      name={name}
+      unit={shown}
+      min={0}
+      max={field === "price" ? 10_000 : 1_000_000}
+      step={field === "price" ? 0.01 : 10}
+      value={draft.stock[field] ?? null}
+      placeholder={placeholder}
+      error={error(`stock.${field}`)}
+      onSet={(v) => stock({ [field]: v })}
+      onEmpty={() => stock({ [field]: null })}
+    />
   );
   const unit = { gram: "g", millilitre: "ml", sheet: "sheets" }[draft.stock.unit ?? "gram"];
 
@@ -212,41 +219,9 @@ export function ProductSheet({ stored, onDone, onLeave }: Props) {
           </>
         )}
         <h2>Stock</h2>
-        <Num
-          name="On hand"
-          unit={unit}
-          min={0}
-          max={1_000_000}
-          step={10}
-          value={draft.stock.onHand ?? null}
-          placeholder="not counted"
-          error={error("stock.onHand")}
-          onSet={(v) => stock({ onHand: v })}
-          onEmpty={() => stock({ onHand: null })}
-        />
-        <Num
-          name="Runs low at"
-          unit={unit}
-          min={0}
-          max={1_000_000}
-          step={10}
-          value={draft.stock.lowAt ?? null}
-          placeholder="no mark"
-          error={error("stock.lowAt")}
-          onSet={(v) => stock({ lowAt: v })}
-          onEmpty={() => stock({ lowAt: null })}
-        />
-        <Num
-          name={`Price of a ${draft.stock.unit ?? "gram"}`}
-          min={0}
-          max={10_000}
-          step={0.01}
-          value={draft.stock.price ?? null}
-          placeholder="not noted"
-          error={error("stock.price")}
-          onSet={(v) => stock({ price: v })}
-          onEmpty={() => stock({ price: null })}
-        />
+        {counted("On hand", "onHand", unit, "not counted")}
+        {counted("Runs low at", "lowAt", unit, "no mark")}
+        {counted(`Price of a ${draft.stock.unit ?? "gram"}`, "price", "", "not noted")}
         <Line name="Lot">
           <Input
             aria-label="Lot"

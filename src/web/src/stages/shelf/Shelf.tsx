@@ -105,15 +105,14 @@ function Row({ stored, onOpen }: { stored: StoredProduct; onOpen(): void }) {
   const shown = useUnits();
   const { product } = stored;
   const { stock } = product;
-  const low = stock.onHand != null && stock.lowAt != null && stock.onHand <= stock.lowAt;
   return (
     <button type="button" className="product" onClick={onOpen}>
       <b>{product.name}</b>
       <span>{does(product)}</span>
-      <span className={low ? "low" : undefined}>
+      <span className={stored.isLow ? "low" : undefined}>
         {stock.onHand == null
           ? "not counted"
-          : `${quantity(stock.onHand, units[stock.unit ?? "gram"], shown, 0)}${low ? ", low" : ""}`}
+          : `${quantity(stock.onHand, units[stock.unit ?? "gram"], shown, 0)}${stored.isLow ? ", low" : ""}`}
       </span>
       <span className="soft">
         {stock.price == null ? "no price" : priced(stock.price, stock.unit ?? "gram", shown)}
