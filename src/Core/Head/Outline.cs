@@ -27,8 +27,9 @@ public sealed class Outline
         ArgumentNullException.ThrowIfNull(field);
         foreach (var nudge in Nudges)
         {
+            // Decided on both sides at once, so that both are cut along the same line.
             var parts = Side(chart, field, level + nudge, keepBelow, out var followed, out var lines);
-            if (followed && parts.All(o => o.AreaCm2 >= 0 && o.AreaCm2 <= AreaCm2 * 1.001) && (lines == 1 || Fits(parts, Side(chart, field, level + nudge, !keepBelow, out _, out _))))
+            if (lines == 0 || (followed && Fits(parts, Side(chart, field, level + nudge, !keepBelow, out var back, out _)) && back))
             {
                 return parts;
             }
@@ -38,19 +39,23 @@ public sealed class Outline
     }
 
     /// <summary>
-    /// One side with straight edges in place of a line that can be followed nowhere near: from where the border goes out to where it comes in
-    /// again. Both sides share these edges, so their areas still add up.
+    /// One side with straight edges in place of a line that can be followed nowhere near. What lies below keeps the middle; what lies above is
+    /// each stretch of the border closed by itself: together they are what was there.
     /// </summary>
     private IReadOnlyList<Outline> Straight(LevelLine line, Func<ScalpPoint, double> field, double level, bool keepBelow)
     {
-        var kept = Corners.Select(c => field(c) < level == keepBelow).ToArray();
-        var loop = RunsOf(kept, line).SelectMany(r => r.Points).ToArray();
-        return loop.Length > 2 ? [new Outline(loop)] : [];
+        var runs = RunsOf(Corners.Select(c => field(c) < level == keepBelow).ToArray(), line).Select(r => r.Points).ToArray();
+        IEnumerable<List<ScalpPoint>> loops = keepBelow ? [runs.SelectMany(p => p).ToList()] : runs;
+        return loops.Where(l => l.Count > 2).Select(l => new Outline(l)).ToArray();
     }
 
     /// <summary>Whether both sides of a cut are all there is: a line that was followed wrongly gives itself away.</summary>
-    private bool Fits(IReadOnlyList<Outline> one, IReadOnlyList<Outline> other) =>
-        Math.Abs(one.Sum(o => o.AreaCm2) + other.Sum(o => o.AreaCm2) - AreaCm2) <= 0.002 * AreaCm2 + 0.002;
+    private bool Fits(IReadOnlyList<Outline> one, IReadOnlyList<Outline> other)
+    {
+        var parts = one.Concat(other).ToArray();
+        return parts.All(o => o.AreaCm2 >= -1e-9 && o.AreaCm2 <= AreaCm2 * 1.001 + 1e-9)
+            && Math.Abs(parts.Sum(o => o.AreaCm2) - AreaCm2) <= 0.002 * AreaCm2 + 0.002;
+    }
 
     private IReadOnlyList<Outline> Side(ScalpChart chart, Func<ScalpPoint, double> field, double level, bool keepBelow, out bool followed, out int lines)
     {
@@ -65,7 +70,7 @@ public sealed class Outline
             all &= kept[i];
         }
 
-        (followed, lines) = (true, 1);
+        (followed, lines) = (true, 0);
         if (all || !any)
         {
             return all ? [this] : [];
