@@ -120,6 +120,37 @@ public sealed class ConsultTests(Server server) : IClassFixture<Server>
     }
 
     [Fact]
+    public async Task No_door_leads_round_a_stop()
+    {
+        var visit = await http.NewVisitAsync();
+        await http.EditAsync(visit, 1, PaintBack);
+        var file = (await http.ReadAsync($"/api/visits/{visit}/plan/file")).ToJsonString();
+        await http.EditAsync(visit, 2, """{"kind":"setReach","reach":"half"}""");
+        await http.EditAsync(visit, 3, """{"kind":"excludeZone","zone":"upperBack","reason":"not today"}""");
+        await PutAsync(visit, b => b["consultation"]!["salts"] = "yes");
+
+        string Plan(string door) => $"/api/visits/{visit}/plan/{door}";
+        async Task StoppedAsync((int Status, JsonNode? Body) answer)
+        {
+            Assert.Equal(409, answer.Status);
+            Assert.NotEmpty(answer.Body!["stops"]!.AsArray());
+            Assert.Equal(4, (int)(await http.ReadAsync($"/api/visits/{visit}/plan"))["revision"]!);
+        }
+
+        await StoppedAsync(await http.EditAsync(visit, 4, """{"kind":"includeZone","zone":"upperBack"}"""));
+        await StoppedAsync(await http.PostAsync(Plan("undo"), """{"baseRevision":4}"""));
+        await StoppedAsync(await http.PostAsync(Plan("file?baseRevision=4"), file));
+        var pattern = (await http.ReadAsync($"/api/visits/{visit}/patterns"))[0]!["edit"]!.ToJsonString();
+        await StoppedAsync(await http.EditAsync(visit, 4, pattern));
+
+        // What can't be applied at all is told as such, and what takes away stays free.
+        Assert.Equal(400, (await http.EditAsync(visit, 4, """{"kind":"paintZone","zone":"crown","paint":{"startCm":-1}}""")).Status);
+        Assert.Equal(200, (await http.EditAsync(visit, 4, """{"kind":"setReach","reach":"hairline"}""")).Status);
+        await PutAsync(visit, b => b["consultation"]!["salts"] = "none");
+        Assert.Equal(200, (await http.EditAsync(visit, 5, """{"kind":"includeZone","zone":"upperBack"}""")).Status);
+    }
+
+    [Fact]
     public async Task A_caution_stays_in_sight_until_it_is_gone_past_with_a_reason()
     {
         var visit = await http.NewVisitAsync();

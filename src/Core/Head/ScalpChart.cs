@@ -30,6 +30,20 @@ public sealed class ScalpChart
     /// <summary>The hairline on the crown map, closed, counter-clockwise, cm.</summary>
     public IReadOnlyList<MapPoint> Outline { get; }
 
+    /// <summary>Places on the map a step apart, the same on both sides of its middle; some lie outside the hairline.</summary>
+    /// <param name="stepCm">How far apart, cm.</param>
+    public IEnumerable<ScalpPoint> Places(double stepCm)
+    {
+        var (aside, low, high) = (Outline.Max(p => p.X), Outline.Min(p => p.Y), Outline.Max(p => p.Y));
+        for (var y = low; y <= high; y += stepCm)
+        {
+            for (var x = stepCm / 2 - Math.Ceiling(aside / stepCm) * stepCm; x <= aside; x += stepCm)
+            {
+                yield return At(new MapPoint(x, y));
+            }
+        }
+    }
+
     /// <summary>The place on the scalp below a point of the crown map.</summary>
     public ScalpPoint At(MapPoint map)
     {

@@ -62,25 +62,14 @@ internal static class HandOver
     {
         var counts = new Dictionary<(PanelKey New, PanelKey Old), int>();
         var (oldZones, newZones) = (head.ZonesFor(before.Part), head.ZonesFor(after.Part));
-        var (x1, y0, y1) = (
-            head.Chart.Outline.Max(p => p.X), head.Chart.Outline.Min(p => p.Y), head.Chart.Outline.Max(p => p.Y));
-        for (var y = y0; y <= y1; y += StepCm)
+        foreach (var p in head.Chart.Places(StepCm).Where(p => p.FromHairlineCm >= 0))
         {
-            for (var x = StepCm / 2 - Math.Ceiling(x1 / StepCm) * StepCm; x <= x1; x += StepCm)
+            var zone = newZones.At(p);
+            var old = oldZones.At(p);
+            if (changed.Contains(zone) && newCut[zone].At(p) is { } now && oldCut[old].At(p) is { } then)
             {
-                var p = head.Chart.At(new MapPoint(x, y));
-                if (p.FromHairlineCm < 0)
-                {
-                    continue;
-                }
-
-                var zone = newZones.At(p);
-                var old = oldZones.At(p);
-                if (changed.Contains(zone) && newCut[zone].At(p) is { } now && oldCut[old].At(p) is { } then)
-                {
-                    var pair = (newCut[zone].Panels[now.Panel].Key, oldCut[old].Panels[then.Panel].Key);
-                    counts[pair] = counts.GetValueOrDefault(pair) + 1;
-                }
+                var pair = (newCut[zone].Panels[now.Panel].Key, oldCut[old].Panels[then.Panel].Key);
+                counts[pair] = counts.GetValueOrDefault(pair) + 1;
             }
         }
 

@@ -1,22 +1,131 @@
+using Wendro.Core.Head;
+using Wendro.Core.Lift;
+using Wendro.Core.Paint;
+
 namespace Wendro.Core.Plans;
 
-/// <summary>What a safety stop stops: laying product on hair. Cutting, leaving out and clearing stay free.</summary>
+/// <summary>
+/// What a safety stop stops: hair that would get product which it lacks, another one, or more. What would be painted before and after is compared,
+/// whatever led from one to the other; taking product away stays free.
+/// </summary>
 public static class Stopped
 {
-    /// <summary>Whether an edit lays product where there was none, or changes how it is laid.</summary>
-    public static bool Paints(PlanEdit edit) => edit is
-        PaintZone or PaintPanels or SetShape or SetHeights or SetBlur or SetDepth or SetFace or SetCovering
-        or SetStrokes or SetBand or SetHandling or AddCoat or SwapCoats
-        or UseFormula or SpreadHeights or AlternateRows or AlternatePanels or MirrorSide
-        or Taper or MatchPart or RaiseFaceFrame or DropCrown or FollowOldPieces or TouchUpRegrowth
-        || (edit is Together { Edits: { } edits } && edits.Any(e => e is not null && Paints(e)));
+    /// <summary>Distance of the places on the scalp that are compared where panels are cut anew, cm. Model assumption.</summary>
+    private const double StepCm = 0.3;
 
-    /// <summary>Whether going from one plan to another, by undo or redo, brings product onto hair that has none.</summary>
-    public static bool Paints(Plan from, Plan to)
+    /// <summary>Places across a panel, through it, and cm along it, that are compared. Model assumption.</summary>
+    private const int Across = 17, Through = 9;
+
+    private const double AlongCm = 0.5;
+
+    /// <summary>Coverage told from none, 0..1. Model assumption.</summary>
+    private const double Least = 1e-3;
+
+    /// <summary>Whether hair gets more product by one plan than by another.</summary>
+    /// <param name="from">The plan as it is.</param>
+    /// <param name="to">The plan as it would be.</param>
+    /// <param name="cutting">The head they are planned on.</param>
+    public static bool LaysMore(Plan from, Plan to, Cutting cutting)
     {
         ArgumentNullException.ThrowIfNull(from);
         ArgumentNullException.ThrowIfNull(to);
-        static int Painted(ZonePlan zone) => zone.Excluded is null ? zone.Paint.Count : 0;
-        return to.Zones.Any(z => Painted(z.Value) > Painted(from.Zones[z.Key]));
+        ArgumentNullException.ThrowIfNull(cutting);
+        var painted = to.Zones.Where(z => z.Value.Excluded is null && z.Value.Paint.Count > 0).Select(z => z.Key).ToArray();
+        var alike = painted.Where(z => from.CutOf(z) == to.CutOf(z)).ToArray();
+        return alike.Any(z => InPanels(from, to, cutting.Cut(to, z)))
+            || (alike.Length < painted.Length && OnScalp(from, to, painted.Except(alike).ToHashSet(), cutting));
+    }
+
+    /// <summary>A zone cut as before: panel by panel.</summary>
+    private static bool InPanels(Plan from, Plan to, ZonePanels cut) =>
+        cut.Panels.Any(panel => More(Laid.On(panel, from), Laid.On(panel, to)));
+
+    /// <summary>Zones cut otherwise: place by place, what lay there against what would. Two panels painted alike are told apart by nothing.</summary>
+    private static bool OnScalp(Plan from, Plan to, HashSet<Zone> zones, Cutting cutting)
+    {
+        var (before, after) = (cutting.Cut(from), cutting.Cut(to));
+        var (were, are) = (cutting.Head.ZonesFor(from.Part), cutting.Head.ZonesFor(to.Part));
+        var seen = new HashSet<(PanelKey? Was, PanelKey Is)>();
+
+        bool MoreAt(in ScalpPoint p)
+        {
+            if (p.FromHairlineCm < 0 || are.At(p) is var zone && !zones.Contains(zone) || after[zone].At(p) is not { } now)
+            {
+                return false;
+            }
+
+            var cut = before[were.At(p)];
+            var (was, becomes) = (cut.At(p) is { } then ? cut.Panels[then.Panel] : null, after[zone].Panels[now.Panel]);
+            return seen.Add((was?.Key, becomes.Key))
+                && !(was is not null && Laid.Alike(from, was.Key, to, becomes.Key))
+                && More(was is null ? [] : Laid.On(was, from), Laid.On(becomes, to));
+        }
+
+        return zones.SelectMany(z => after[z].Panels).Any(p => MoreAt(p.Centre)) || cutting.Head.Chart.Places(StepCm).Any(p => MoreAt(p));
+    }
+
+    /// <summary>Whether a product lies where it did not, thicker than it did, or works longer, warmer or under a tighter cover.</summary>
+    private static bool More(IReadOnlyList<Laid> before, IReadOnlyList<Laid> after)
+    {
+        foreach (var product in after.Select(l => l.Product).Distinct())
+        {
+            var (was, becomes) = (before.Where(l => l.Product == product).ToArray(), after.Where(l => l.Product == product).ToArray());
+            if (Thicker(was, becomes) || becomes.Any(now => was.Length > 0 && was.All(then => then.Strength.IsBelow(now.Strength)) && Thicker([], [now])))
+            {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private static bool Thicker(Laid[] was, Laid[] becomes)
+    {
+        var length = becomes.Max(l => l.Painted.LengthCm);
+        for (var i = 0; i < Across; i++)
+        {
+            var u = i / (Across - 1.0);
+            for (var s = 0.0; s <= length; s += AlongCm)
+            {
+                for (var j = 0; j < Through; j++)
+                {
+                    var w = j / (Through - 1.0);
+                    if (becomes.Sum(l => l.At(u, s, w)) > was.Sum(l => l.At(u, s, w)) + Least)
+                    {
+                        return true;
+                    }
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /// <summary>How strongly a product works beside its amount: minutes, heat, cover. More of any is more.</summary>
+    private readonly record struct Strength(double Minutes, bool Heat, Covering Covering)
+    {
+        public bool IsBelow(Strength other) => Minutes < other.Minutes || (!Heat && other.Heat) || Covering < other.Covering;
+    }
+
+    /// <summary>One product as it lies on a panel.</summary>
+    private sealed record Laid(PaintedPanel Painted, Formula Product, Strength Strength)
+    {
+        public static IReadOnlyList<Laid> On(Panel panel, Plan plan) => plan.Zones[panel.Key.Zone].Of(panel.Key) is { } paint
+            ? paint.Coats().Select(coat =>
+            {
+                var formula = plan.FormulaOf(coat.Formula)!;
+                return new Laid(PaintedPanel.On(panel, coat, plan.Seed), ProductOf(formula), new(formula.Minutes, formula.LowHeat, coat.Covering));
+            }).ToArray()
+            : [];
+
+        public static bool Alike(Plan from, PanelKey was, Plan to, PanelKey becomes) =>
+            from.Zones[was.Zone].Of(was) is { } before && to.Zones[becomes.Zone].Of(becomes) is { } after
+            && before == after && after.Coats().All(c => from.FormulaOf(c.Formula) == to.FormulaOf(c.Formula));
+
+        /// <summary>Product at a place of the panel, 0..1.</summary>
+        public double At(double u, double s, double w) =>
+            (1 - Painted.HeldBack) * Painted.CoverageAlong(u, s) * Painted.CoverageThrough(w, s / Painted.LengthCm);
+
+        private static Formula ProductOf(Formula formula) => formula with { Id = string.Empty, Minutes = 0, LowHeat = false, HeatConfirmed = false };
     }
 }

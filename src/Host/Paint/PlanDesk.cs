@@ -44,17 +44,13 @@ internal sealed class PlanDesk(Visits visits, Heads heads, TimeProvider clock)
     /// <summary>Applies an edit and stores it.</summary>
     /// <exception cref="BadInputException">Values that can't be taken.</exception>
     /// <exception cref="StaleRevisionException">The plan is no longer at the base revision.</exception>
-    /// <exception cref="StoppedException">A safety stop stands and the edit paints.</exception>
+    /// <exception cref="StoppedException">A safety stop stands and hair would get more product.</exception>
     public Task<(AtWork Before, AtWork After, IReadOnlyList<string> Lost)?> EditAsync(
         Guid visit, int baseRevision, PlanEdit edit, CancellationToken stop) =>
         ChangeAsync(visit, baseRevision, async at =>
         {
-            if (Stopped.Paints(edit) && ConsultWords.Stops(at) is { Count: > 0 } stops)
-            {
-                throw new StoppedException(stops);
-            }
-
             var applied = Apply(at, edit);
+            NotStopped(at)(applied.Plan);
             var what = JsonSerializer.Serialize(edit, WendroJson.Options);
             return (await visits.AppendAsync(visit, at.Stored, applied.Plan, what, stop), applied.Lost);
         }, stop);
@@ -108,9 +104,9 @@ internal sealed class PlanDesk(Visits visits, Heads heads, TimeProvider clock)
     }
 
     /// <summary>Refuses a plan that brings product back while a safety stop stands.</summary>
-    private static Action<Plan> NotStopped(AtWork at) => next =>
+    private Action<Plan> NotStopped(AtWork at) => next =>
     {
-        if (Stopped.Paints(at.Stored.Plan, next) && ConsultWords.Stops(at) is { Count: > 0 } stops)
+        if (ConsultWords.Stops(at) is { Count: > 0 } stops && Stopped.LaysMore(at.Stored.Plan, next, heads.CuttingFor(at.Visit.Hair)))
         {
             throw new StoppedException(stops);
         }

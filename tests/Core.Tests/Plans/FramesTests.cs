@@ -151,15 +151,6 @@ public sealed class FramesTests
     }
 
     [Fact]
-    public void A_stop_knows_paint_in_several_edits_and_in_going_back()
-    {
-        Assert.True(Stopped.Paints(new Together([new SetFrame(Frame.Tiers), new PaintZone(Zone.Nape, new PanelPaint())])));
-        Assert.False(Stopped.Paints(new Together([new SetFrame(Frame.Tiers)])));
-        Assert.True(Stopped.Paints(Plan.Fresh(), Painted));
-        Assert.False(Stopped.Paints(Painted, Plan.Fresh()));
-    }
-
-    [Fact]
     public void Mirroring_upright_sections_at_the_back_turns_rows_not_columns()
     {
         var plan = Apply(Plan.Fresh(), new CutZone(Zone.UpperBack, Parting.Vertical, 15, 4, 3, false)).Plan;

@@ -119,18 +119,4 @@ public sealed class WholeHeadTests
         var head = Whole().Apply(new ExcludeZone(Zone.Crown, "a scar"), new DropCrown(3), new Taper(4, 12), new IncludeZone(Zone.Crown));
         Assert.Equal(7, Start(head, Zone.Crown));
     }
-
-    [Fact]
-    public void Every_move_lays_product_and_a_safety_stop_stops_it()
-    {
-        PlanEdit[] moves =
-        [
-            new Taper(4, 12), new MatchPart(Side.Left), new RaiseFaceFrame(1), new DropCrown(1), new FollowOldPieces(), new TouchUpRegrowth(),
-            new AlternatePanels(["crown/0/0"], 4, 8), new AddCoat(["crown/0/0"], Soft), new SwapCoats(["crown/0/0"], 0), new SetBand(["crown/0/0"], 5),
-            new SetStrokes(["crown/0/0"], 3), new SetHandling(["crown/0/0"], Pressure.Firm),
-        ];
-        Assert.All(moves, m => Assert.True(Stopped.Paints(m), m.GetType().Name));
-        PlanEdit[] free = [new TakeCoat(["crown/0/0"], 1), new ThinHairline(6), new SetLimits(Limits.Usual), new Dismiss("WeakSide", Severity.Caution, "so"), new Heed("WeakSide")];
-        Assert.All(free, m => Assert.False(Stopped.Paints(m), m.GetType().Name));
-    }
 }
