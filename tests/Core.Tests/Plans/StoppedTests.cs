@@ -1,0 +1,93 @@
+using CsCheck;
+using Wendro.Core.Blend;
+using Wendro.Core.Fall;
+using Wendro.Core.Head;
+using Wendro.Core.Lift;
+using Wendro.Core.Paint;
+using Wendro.Core.Plans;
+
+namespace Wendro.Core.Tests.Plans;
+
+/// <summary>A safety stop asks what would be painted before and after, whatever the edit is called.</summary>
+public sealed class StoppedTests
+{
+    private static readonly string[] Crown = [.. Given.Cutting.Cut(Plan.Fresh(), Zone.Crown).Panels.Select(p => p.Key.ToString())];
+
+    private static readonly Plan Painted = With(
+        Plan.Fresh(),
+        new SetFormula(Formula.Usual with { Id = "B", Volume = 20 }),
+        new PaintZone(Zone.Crown, new PanelPaint(StartCm: 7, MidsMm: 4, EndsMm: 4)),
+        new PaintZone(Zone.Nape, new PanelPaint()),
+        new ExcludeZone(Zone.Nape, "not today"));
+
+    public static TheoryData<PlanEdit> Free =>
+    [
+        new ClearPanels([Crown[0]]), new ClearZone(Zone.Crown), new ExcludeZone(Zone.Crown, "a scar"), new SetHeights([Crown[0]], StartCm: 9),
+        new SetHeights(Crown, DropCm: 12), new SetDepth(Crown, 3, 3), new SetBand(Crown, 6), new SetHandling([Crown[0]], Pressure.Light),
+        new LeaveOut(Region.Veil, 3, "a veil"), new CutZone(Zone.UpperBack, Parting.Vertical, 12, 4, 3, false), new SetReach(Reach.Hairline),
+        new SetFormula(Formula.Usual with { Minutes = 20 }), new SetFormula(Formula.Usual with { Id = "B", Volume = 40 }), new SetOrder([.. ZoneFacts.All]),
+        new SetWish(new Wish { EndsLevel = 9 }), new SetWears([Wear.Down]), new SetLimits(Limits.Usual), new DropCrown(2), new IncludeZone(Zone.TopLeft),
+        new Together([new ClearZone(Zone.Crown), new IncludeZone(Zone.Crown)]),
+    ];
+
+    public static TheoryData<PlanEdit> Refused =>
+    [
+        new IncludeZone(Zone.Nape), new PaintZone(Zone.TopLeft, new PanelPaint()), new PaintPanels([Crown[0]], new PanelPaint(StartCm: 2)),
+        new SetHeights([Crown[0]], StartCm: 6), new SetShape([Crown[0]], Shape.Full), new SetBlur([Crown[0]], 1), new SetDepth([Crown[0]], 6, 6),
+        new SetFace([Crown[0]], Face.Both), new SetCovering([Crown[0]], Covering.Foil), new UseFormula([Crown[0]], "B"),
+        new AddCoat([Crown[0]], new PanelPaint(Formula: "B")), new SetFormula(Formula.Usual with { Volume = 40 }),
+        new SetFormula(Formula.Usual with { Minutes = 60 }), new SetFormula(Formula.Usual with { LowHeat = true, HeatConfirmed = true }),
+        new SpreadHeights(Crown, 3), new AlternatePanels(Crown, 3, 12), new Taper(3, 4),
+        new Together([new IncludeZone(Zone.Nape), new ClearPanels([Crown[0]])]), new CutZone(Zone.Crown, Parting.Horizontal, 10, 4, 0, true),
+    ];
+
+    [Theory]
+    [MemberData(nameof(Free))]
+    public void Taking_away_and_what_lays_nothing_stays_free(PlanEdit edit) => Assert.False(Lays(edit));
+
+    [Theory]
+    [MemberData(nameof(Refused))]
+    public void Product_where_there_was_none_another_one_or_more_is_refused(PlanEdit edit) => Assert.True(Lays(edit));
+
+    [Fact]
+    public void A_reach_brings_back_what_a_reach_left_out()
+    {
+        var half = With(With(Plan.Fresh(), new PaintZone(Zone.UpperBack, new PanelPaint())), new SetReach(Reach.Half));
+        Assert.True(Stopped.LaysMore(half, With(half, new SetReach(Reach.Full)), Given.Cutting));
+        Assert.False(Stopped.LaysMore(half, With(half, new SetReach(Reach.Hairline)), Given.Cutting));
+    }
+
+    [Fact]
+    public void A_moved_part_takes_paint_to_hair_that_had_none()
+    {
+        var left = With(Plan.Fresh(), new PaintZone(Zone.TopLeft, new PanelPaint()));
+        Assert.True(Stopped.LaysMore(left, With(left, new MovePart(-3, -1)), Given.Cutting));
+    }
+
+    [Fact]
+    public void Undo_redo_and_import_are_compared_alike()
+    {
+        Assert.True(Stopped.LaysMore(Plan.Fresh(), Painted, Given.Cutting));
+        Assert.False(Stopped.LaysMore(Painted, Plan.Fresh(), Given.Cutting));
+        Assert.False(Stopped.LaysMore(Painted, Painted, Given.Cutting));
+    }
+
+    [Fact]
+    public void From_bare_to_painted_is_always_more_and_back_never() =>
+        Gen.Select(Given.AnyZone, Given.AnyPaint, Given.AnySections).Sample((zone, paint, sections) =>
+        {
+            var bare = With(Plan.Fresh(), CutZone.As(zone, sections));
+            var head = With(bare, new PaintZone(zone, paint with { StartCm = 1, BandCm = null, MidsMm = 5, EndsMm = 5, Shape = Shape.Full }));
+            Assert.Equal(Given.Cutting.Cut(bare, zone).Panels.Count > 0, Stopped.LaysMore(bare, head, Given.Cutting));
+            Assert.False(Stopped.LaysMore(head, bare, Given.Cutting));
+        }, iter: 20);
+
+    private static bool Lays(PlanEdit edit) => Stopped.LaysMore(Painted, With(Painted, edit), Given.Cutting);
+
+    private static Plan With(Plan plan, params PlanEdit[] edits) => edits.Aggregate(plan, (p, edit) =>
+    {
+        var applied = p.Apply(edit, Given.Cutting);
+        Assert.True(applied.Succeeded, string.Join("; ", applied.Problems));
+        return applied.Plan;
+    });
+}
