@@ -40,7 +40,11 @@ internal static class PageFigures
         }
 
         using var app = new App();
-        Stopwatches.Say("server started, demo loaded, answering (cold)", $"{app.StartedAfter.TotalSeconds:0.0} s", "≤ 3 s to the first page");
+        Stopwatches.Say(
+            "server started, demo loaded, answering (cold)",
+            $"{app.StartedAfter.TotalSeconds:0.0} s",
+            "≤ 3 s to the first page"
+        );
         var watch = Stopwatch.StartNew();
         app.Browser.Navigate().GoToUrl(app.Address);
         app.Find("the day", By.XPath("//a[contains(., 'Maelis Thornby')]"));
@@ -52,8 +56,14 @@ internal static class PageFigures
 
         app.Browser.Manage().Timeouts().AsynchronousJavaScript = TimeSpan.FromSeconds(120);
         var times = ((IEnumerable<object>)app.Browser.ExecuteAsyncScript(Measure)!)
-            .Select(t => Convert.ToDouble(t, CultureInfo.InvariantCulture)).Order().ToArray();
-        Stopwatches.Say("edit → picture changed in the browser", new Stopwatches.Times(times[times.Length / 2], times[0], times[^1]), "≤ 80 ms median");
+            .Select(t => Convert.ToDouble(t, CultureInfo.InvariantCulture))
+            .Order()
+            .ToArray();
+        Stopwatches.Say(
+            "edit → picture changed in the browser",
+            new Stopwatches.Times(times[times.Length / 2], times[0], times[^1]),
+            "≤ 80 ms median"
+        );
 
         app.Browser.Navigate().GoToUrl(app.Address);
         app.Find("the day", By.XPath("//a[contains(., 'Maelis Thornby')]"));
@@ -72,9 +82,15 @@ internal static class PageFigures
         Stopwatches.Say("memory of the server, every head turned once", $"{app.ServerMegabytes:0} MB", "≤ 300 MB");
     }
 
-    private static void Drawn(App app) => app.Until("the head drawn", d =>
-    {
-        var head = d.FindElements(By.CssSelector("canvas[aria-label^='Her head']")).FirstOrDefault();
-        return head?.GetAttribute("data-drawn") is not null && head.GetAttribute("aria-busy") == "false" ? head : null;
-    });
+    private static void Drawn(App app) =>
+        app.Until(
+            "the head drawn",
+            d =>
+            {
+                var head = d.FindElements(By.CssSelector("canvas[aria-label^='Her head']")).FirstOrDefault();
+                return head?.GetAttribute("data-drawn") is not null && head.GetAttribute("aria-busy") == "false"
+                    ? head
+                    : null;
+            }
+        );
 }

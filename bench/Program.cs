@@ -12,7 +12,9 @@ using Wendro.Formats;
 
 var watch = Stopwatch.StartNew();
 var head = HeadForm.Usual;
-Console.WriteLine($"Wendro's figures: {Environment.ProcessorCount} cores, {System.Runtime.InteropServices.RuntimeInformation.FrameworkDescription}. Medians (fastest–slowest) of one run; machines are noisy, ratios are what to compare.");
+Console.WriteLine(
+    $"Wendro's figures: {Environment.ProcessorCount} cores, {System.Runtime.InteropServices.RuntimeInformation.FrameworkDescription}. Medians (fastest–slowest) of one run; machines are noisy, ratios are what to compare."
+);
 Stopwatches.Say("head, baked once and cold", $"{watch.Elapsed.TotalMilliseconds:0} ms");
 
 var hair = HairProfile.Usual with { NaturalLevel = 4 };
@@ -33,9 +35,19 @@ PlannedHead Everything(HairLooks looks, Cutting cutting)
     PlanEdit[] edits =
     [
         new SetFormula(new Formula("B", Lightener.Clay, 10, 30, DepositLevel: 3)),
-        .. all.Panels.GroupBy(p => shapes[Math.Abs(p.Panel.Key.GetHashCode()) % shapes.Length])
-            .Select(g => (PlanEdit)new PaintPanels(g.Select(p => p.Panel.Key.ToString()).ToArray(), Shapes.In(new PanelPaint(SpreadCm: 1.5, Teasing: Teasing.Light), g.Key))),
-        new AddCoat(all.Panels.Where((_, i) => i % 5 == 0).Select(p => p.Panel.Key.ToString()).ToArray(), Shapes.In(new PanelPaint(Formula: "B"), Shape.Reverse)),
+        .. all
+            .Panels.GroupBy(p => shapes[Math.Abs(p.Panel.Key.GetHashCode()) % shapes.Length])
+            .Select(g =>
+                (PlanEdit)
+                    new PaintPanels(
+                        g.Select(p => p.Panel.Key.ToString()).ToArray(),
+                        Shapes.In(new PanelPaint(SpreadCm: 1.5, Teasing: Teasing.Light), g.Key)
+                    )
+            ),
+        new AddCoat(
+            all.Panels.Where((_, i) => i % 5 == 0).Select(p => p.Panel.Key.ToString()).ToArray(),
+            Shapes.In(new PanelPaint(Formula: "B"), Shape.Reverse)
+        ),
     ];
     return edits.Aggregate(all, (p, e) => p.After(p.Plan.Apply(e, cutting).Plan, looks, cutting));
 }
@@ -54,35 +66,56 @@ PlannedHead Painted(HairLooks looks, Cutting cutting)
 var hem = HairOnHead.HemHeight(hair.Cut);
 var downOnly = plan with { Wears = [Wear.Down] };
 Console.WriteLine();
-Stopwatches.Say("first look: panels, 14k strands, fall, four views", Stopwatches.Of(9, () =>
-{
-    var (l, c) = Fresh();
-    _ = PlannedHead.Of(l, c, downOnly).Measures;
-}, 4), "≤ 250 ms");
+Stopwatches.Say(
+    "first look: panels, 14k strands, fall, four views",
+    Stopwatches.Of(
+        9,
+        () =>
+        {
+            var (l, c) = Fresh();
+            _ = PlannedHead.Of(l, c, downOnly).Measures;
+        },
+        4
+    ),
+    "≤ 250 ms"
+);
 
 var (looks, cutting) = Fresh();
 var painted = Painted(looks, cutting);
 var fallen = looks.Worn(Wear.Down);
-Stopwatches.Say("  roots, locks, march, cut", Stopwatches.Of(9, () => _ = new HairOnHead(head, hair, PartLine.Central)));
+Stopwatches.Say(
+    "  roots, locks, march, cut",
+    Stopwatches.Of(9, () => _ = new HairOnHead(head, hair, PartLine.Central))
+);
 Stopwatches.Say("  gather, density, surface", Stopwatches.Of(9, () => looks.OnHead.Worn(Wear.Down)));
-Stopwatches.Say("  all zones cut into panels", Stopwatches.Of(9, () => new Cutting(head, hair, _ => looks.OnHead.LengthAt).Cut(plan)));
-var draw = Stopwatches.Of(9, () =>
-{
-    foreach (var angle in View.Measured)
+Stopwatches.Say(
+    "  all zones cut into panels",
+    Stopwatches.Of(9, () => new Cutting(head, hair, _ => looks.OnHead.LengthAt).Cut(plan))
+);
+var draw = Stopwatches.Of(
+    9,
+    () =>
     {
-        Seen.Of(fallen, View.Of(angle, hem));
+        foreach (var angle in View.Measured)
+        {
+            Seen.Of(fallen, View.Of(angle, hem));
+        }
     }
-});
+);
 Stopwatches.Say("  drawing of four views", draw);
 Stopwatches.Say("another angle", Stopwatches.Of(15, () => Seen.Of(fallen, View.Of(60, hem))), "≤ 40 ms");
 Stopwatches.Say("another wear, tied high", Stopwatches.Of(9, () => looks.OnHead.Worn(Wear.TiedHigh)), "≤ 120 ms");
-var skia = Stopwatches.Of(3, () =>
-{
-    foreach (var angle in View.Measured)
+var skia = Stopwatches.Of(
+    3,
+    () =>
     {
-        SkiaHead.Draw(fallen, painted.Levels, View.Of(angle, hem));
-    }
-}, 1);
+        foreach (var angle in View.Measured)
+        {
+            SkiaHead.Draw(fallen, painted.Levels, View.Of(angle, hem));
+        }
+    },
+    1
+);
 Stopwatches.Say("SkiaSharp, same strands, same four views", skia);
 Stopwatches.Say("  its time over ours, drawing", $"{skia.Median / draw.Median:0.0} ×", "≥ 10 ×");
 
@@ -90,41 +123,85 @@ Console.WriteLine();
 var keys = painted.Panels.Select(p => p.Panel.Key.ToString()).ToArray();
 var turn = 0;
 var now = painted;
-var edit = Stopwatches.Of(200, () =>
-{
-    turn++;
-    var change = new SetHeights([keys[turn * 37 % keys.Length]], StartCm: 4 + turn % 7);
-    now = now.After(now.Plan.Apply(change, cutting).Plan, looks, cutting);
-    _ = now.Findings.Count;
-}, 100);
+var edit = Stopwatches.Of(
+    200,
+    () =>
+    {
+        turn++;
+        var change = new SetHeights([keys[turn * 37 % keys.Length]], StartCm: 4 + turn % 7);
+        now = now.After(now.Plan.Apply(change, cutting).Plan, looks, cutting);
+        _ = now.Findings.Count;
+    },
+    100
+);
 Stopwatches.Say("one panel edited: levels, measures of both wears, findings", edit, "≤ 4 ms");
 var seen = View.Measured.Select(a => looks.Seen(Wear.Down, a)).ToArray();
 long sink = 0;
-var read = Stopwatches.Of(50, () =>
-{
-    foreach (var view in seen)
+var read = Stopwatches.Of(
+    50,
+    () =>
     {
-        foreach (var s in view.Strand) { sink += s; }
-        foreach (var s in view.Place) { sink += s; }
-        foreach (var s in view.Shade) { sink += s; }
-        foreach (var s in view.Shine) { sink += s; }
-        foreach (var s in view.Counts) { sink += s; }
-        foreach (var s in view.Grey) { sink += s; }
-    }
-}, 10);
+        foreach (var view in seen)
+        {
+            foreach (var s in view.Strand)
+            {
+                sink += s;
+            }
+            foreach (var s in view.Place)
+            {
+                sink += s;
+            }
+            foreach (var s in view.Shade)
+            {
+                sink += s;
+            }
+            foreach (var s in view.Shine)
+            {
+                sink += s;
+            }
+            foreach (var s in view.Counts)
+            {
+                sink += s;
+            }
+            foreach (var s in view.Grey)
+            {
+                sink += s;
+            }
+        }
+    },
+    10
+);
 Stopwatches.Say("reading the four seen buffers once", read);
 Stopwatches.Say("  edit over reading", $"{edit.Median / read.Median:0.00} ×", "≤ 4 ×");
 Stopwatches.Say("  SkiaSharp redraw over edit", $"{skia.Median / edit.Median:0} ×", "≥ 300 ×");
 var full = Everything(looks, cutting);
 _ = full.AllFindings.Count;
 var fullTurn = 0;
-Stopwatches.Say("the same with everything on: all shapes, two products, deposits", Stopwatches.Of(200, () =>
-{
-    fullTurn++;
-    full = full.After(full.Plan.Apply(new SetHeights([keys[fullTurn * 37 % keys.Length]], StartCm: 4 + fullTurn % 7), cutting).Plan, looks, cutting);
-    _ = full.AllFindings.Count;
-}, 100), "≤ 4 ms");
-Stopwatches.Say("all fixes found for a flawed head", Stopwatches.Of(5, () => Parallel.ForEach(painted.Findings, f => Fixes.For(f, painted, cutting))));
+Stopwatches.Say(
+    "the same with everything on: all shapes, two products, deposits",
+    Stopwatches.Of(
+        200,
+        () =>
+        {
+            fullTurn++;
+            full = full.After(
+                full.Plan.Apply(
+                    new SetHeights([keys[fullTurn * 37 % keys.Length]], StartCm: 4 + fullTurn % 7),
+                    cutting
+                ).Plan,
+                looks,
+                cutting
+            );
+            _ = full.AllFindings.Count;
+        },
+        100
+    ),
+    "≤ 4 ms"
+);
+Stopwatches.Say(
+    "all fixes found for a flawed head",
+    Stopwatches.Of(5, () => Parallel.ForEach(painted.Findings, f => Fixes.For(f, painted, cutting)))
+);
 Stopwatches.Say("whole head coloured as a picture", Stopwatches.Of(20, () => Picture.Colour(seen[0], painted.Drawn)));
 
 Console.WriteLine();
@@ -135,43 +212,74 @@ foreach (var strands in new[] { 3_500, 7_000, 14_000, 28_000 })
     var p = Painted(l, c);
     var f = l.Worn(Wear.Down);
     var fall = Stopwatches.Of(5, () => new HairOnHead(head, hair, PartLine.Central, strands).Worn(Wear.Down));
-    var views = Stopwatches.Of(5, () =>
-    {
-        foreach (var angle in View.Measured)
+    var views = Stopwatches.Of(
+        5,
+        () =>
         {
-            Seen.Of(f, View.Of(angle, hem));
+            foreach (var angle in View.Measured)
+            {
+                Seen.Of(f, View.Of(angle, hem));
+            }
         }
-    });
+    );
     var step = 0;
-    var e = Stopwatches.Of(60, () =>
-    {
-        step++;
-        p = p.After(p.Plan.Apply(new SetHeights([keys[step * 37 % keys.Length]], StartCm: 4 + step % 7), c).Plan, l, c);
-        _ = p.Findings.Count;
-    }, 30);
-    Console.WriteLine($"  {strands,6} strands          {fall.Median,8:0.0} ms {views.Median,10:0.0} ms {e.Median,8:0.00} ms");
+    var e = Stopwatches.Of(
+        60,
+        () =>
+        {
+            step++;
+            p = p.After(
+                p.Plan.Apply(new SetHeights([keys[step * 37 % keys.Length]], StartCm: 4 + step % 7), c).Plan,
+                l,
+                c
+            );
+            _ = p.Findings.Count;
+        },
+        30
+    );
+    Console.WriteLine(
+        $"  {strands, 6} strands          {fall.Median, 8:0.0} ms {views.Median, 10:0.0} ms {e.Median, 8:0.00} ms"
+    );
 }
 
-Console.WriteLine("Textures and wears           roots+fall    a view   tied high   tucked   swept back   edit, with bands");
+Console.WriteLine(
+    "Textures and wears           roots+fall    a view   tied high   tucked   swept back   edit, with bands"
+);
 foreach (var curl in Enum.GetValues<Curl>())
 {
-    var worn = hair with { Curl = curl, History = [new Band(0, 5, BandState.Natural, 4), new Band(5, 34, BandState.Lightened, 7, 0.4)] };
+    var worn = hair with
+    {
+        Curl = curl,
+        History = [new Band(0, 5, BandState.Natural, 4), new Band(5, 34, BandState.Lightened, 7, 0.4)],
+    };
     var l = new HairLooks(head, worn.AsItFalls(), PartLine.Central, Shelves.For(4, 16));
     var c = new Cutting(head, worn, _ => l.OnHead.LengthAt);
     var p = Painted(l, c);
     _ = p.Findings.Count;
     var f = l.Worn(Wear.Down);
     var step = 0;
-    var e = Stopwatches.Of(40, () =>
-    {
-        step++;
-        p = p.After(p.Plan.Apply(new SetHeights([p.Panels[step * 37 % p.Panels.Count].Panel.Key.ToString()], StartCm: 4 + step % 7), c).Plan, l, c);
-        _ = p.Findings.Count;
-    }, 20);
+    var e = Stopwatches.Of(
+        40,
+        () =>
+        {
+            step++;
+            p = p.After(
+                p.Plan.Apply(
+                    new SetHeights([p.Panels[step * 37 % p.Panels.Count].Panel.Key.ToString()], StartCm: 4 + step % 7),
+                    c
+                ).Plan,
+                l,
+                c
+            );
+            _ = p.Findings.Count;
+        },
+        20
+    );
     double Worn(Wear wear) => Stopwatches.Of(3, () => l.OnHead.Worn(wear)).Median;
     Console.WriteLine(
-        $"  {curl,-10}                {Stopwatches.Of(3, () => new HairOnHead(head, worn, PartLine.Central).Worn(Wear.Down)).Median,8:0} ms {Stopwatches.Of(5, () => Seen.Of(f, View.Of(60, hem))).Median,7:0} ms"
-        + $" {Worn(Wear.TiedHigh),8:0} ms {Worn(Wear.Tucked),6:0} ms {Worn(Wear.SweptBack),8:0} ms {e.Median,8:0.00} ms");
+        $"  {curl, -10}                {Stopwatches.Of(3, () => new HairOnHead(head, worn, PartLine.Central).Worn(Wear.Down)).Median, 8:0} ms {Stopwatches.Of(5, () => Seen.Of(f, View.Of(60, hem))).Median, 7:0} ms"
+            + $" {Worn(Wear.TiedHigh), 8:0} ms {Worn(Wear.Tucked), 6:0} ms {Worn(Wear.SweptBack), 8:0} ms {e.Median, 8:0.00} ms"
+    );
 }
 
 Console.WriteLine("Growth with panels          panels   cut      edit");
@@ -188,24 +296,38 @@ foreach (var thickness in new[] { 24.0, 12, 6 })
     var cut = Stopwatches.Of(5, () => new Cutting(head, hair, _ => l.OnHead.LengthAt).Cut(p.Plan));
     var own = p.Panels.Select(x => x.Panel.Key.ToString()).ToArray();
     var step = 0;
-    var e = Stopwatches.Of(60, () =>
-    {
-        step++;
-        p = p.After(p.Plan.Apply(new SetHeights([own[step * 37 % own.Length]], StartCm: 4 + step % 7), c).Plan, l, c);
-        _ = p.Findings.Count;
-    }, 30);
-    Console.WriteLine($"  {thickness,4:0} mm sections      {own.Length,8} {cut.Median,6:0.0} ms {e.Median,7:0.00} ms");
+    var e = Stopwatches.Of(
+        60,
+        () =>
+        {
+            step++;
+            p = p.After(
+                p.Plan.Apply(new SetHeights([own[step * 37 % own.Length]], StartCm: 4 + step % 7), c).Plan,
+                l,
+                c
+            );
+            _ = p.Findings.Count;
+        },
+        30
+    );
+    Console.WriteLine(
+        $"  {thickness, 4:0} mm sections      {own.Length, 8} {cut.Median, 6:0.0} ms {e.Median, 7:0.00} ms"
+    );
 }
 
 Console.WriteLine();
 Console.WriteLine("Strand test, 200 made-up clients: error of the 40-minute forecast");
 foreach (var error in SyntheticClients.Errors(200, 0, 1, 3))
 {
-    Console.WriteLine($"  {error.Readings} readings   {error.MeanError:0.00} level   band of {Forecast.Covers * 100:0} % holds {error.Covered * 100:0} %");
+    Console.WriteLine(
+        $"  {error.Readings} readings   {error.MeanError:0.00} level   band of {Forecast.Covers * 100:0} % holds {error.Covered * 100:0} %"
+    );
 }
 
 Console.WriteLine();
-Console.WriteLine("From look to placement, demo clients   time    looked up   heads judged   a second   distance by hand → found");
+Console.WriteLine(
+    "From look to placement, demo clients   time    looked up   heads judged   a second   distance by hand → found"
+);
 foreach (var file in Directory.GetFiles(Path.Combine(Wendro.Browser.Tests.App.Root, "demo"), "*.json").Order())
 {
     var visit = VisitFile.Read(File.ReadAllBytes(file));
@@ -216,14 +338,21 @@ foreach (var file in Directory.GetFiles(Path.Combine(Wendro.Browser.Tests.App.Ro
     var clock = Stopwatch.StartNew();
     double lookedUp = 0;
     long judged = 0;
-    var found = Search.Of(hand, l, c, HouseRules.Usual, p =>
-    {
-        lookedUp = p.Evaluations > 0 && lookedUp == 0 ? clock.Elapsed.TotalSeconds : lookedUp;
-        judged = Math.Max(judged, p.Evaluations);
-    });
+    var found = Search.Of(
+        hand,
+        l,
+        c,
+        HouseRules.Usual,
+        p =>
+        {
+            lookedUp = p.Evaluations > 0 && lookedUp == 0 ? clock.Elapsed.TotalSeconds : lookedUp;
+            judged = Math.Max(judged, p.Evaluations);
+        }
+    );
     var took = clock.Elapsed.TotalSeconds;
     Console.WriteLine(
-        $"  {Path.GetFileNameWithoutExtension(file),-32} {took,8:0.0} s {lookedUp,9:0.0} s {judged,12} {judged / Math.Max(0.01, took - lookedUp),10:0} {Aim.Distance(byHand, hand.Wish),12:0.00} → {found[0].Distance:0.00}, {found[1].Distance:0.00}, {found[2].Distance:0.00}");
+        $"  {Path.GetFileNameWithoutExtension(file), -32} {took, 8:0.0} s {lookedUp, 9:0.0} s {judged, 12} {judged / Math.Max(0.01, took - lookedUp), 10:0} {Aim.Distance(byHand, hand.Wish), 12:0.00} → {found[0].Distance:0.00}, {found[1].Distance:0.00}, {found[2].Distance:0.00}"
+    );
 }
 
 Console.WriteLine();

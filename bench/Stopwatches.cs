@@ -9,7 +9,8 @@ internal static class Stopwatches
     /// <summary>Median, fastest and slowest of some runs, ms.</summary>
     public readonly record struct Times(double Median, double Fastest, double Slowest)
     {
-        public override string ToString() => string.Create(CultureInfo.InvariantCulture, $"{Median,9:0.00} ms   ({Fastest:0.00}–{Slowest:0.00})");
+        public override string ToString() =>
+            string.Create(CultureInfo.InvariantCulture, $"{Median, 9:0.00} ms   ({Fastest:0.00}–{Slowest:0.00})");
     }
 
     public static Times Of(int runs, Action action, int warm = 2)
@@ -32,8 +33,8 @@ internal static class Stopwatches
     }
 
     public static void Say(string what, Times times, string goal = "") =>
-        Console.WriteLine($"{what,-58} {times}{(goal.Length > 0 ? $"   goal {goal}" : string.Empty)}");
+        Console.WriteLine($"{what, -58} {times}{(goal.Length > 0 ? $"   goal {goal}" : string.Empty)}");
 
     public static void Say(string what, string value, string goal = "") =>
-        Console.WriteLine($"{what,-58} {value,12}{(goal.Length > 0 ? $"   goal {goal}" : string.Empty)}");
+        Console.WriteLine($"{what, -58} {value, 12}{(goal.Length > 0 ? $"   goal {goal}" : string.Empty)}");
 }

@@ -38,7 +38,9 @@ public static class PictureFile
         }
 
         using var small = bitmap.Resize(
-            new SKSizeI(width * pictures.Count, width * View.Height / View.Width), new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
+            new SKSizeI(width * pictures.Count, width * View.Height / View.Width),
+            new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear)
+        );
         using var data = small.Encode(SKEncodedImageFormat.Png, 100);
         return data.ToArray();
     }

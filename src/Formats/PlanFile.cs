@@ -41,7 +41,15 @@ public sealed record PlanFile(string Format, int Version, HairProfile Hair, Plan
 /// <param name="Plan">The plan.</param>
 /// <param name="PatchTestDaysAgo">How many days before the file is loaded her patch test was put on, and stayed clear; null for none.</param>
 public sealed record VisitFile(
-    string Format, int Version, string Client, string About, string StartsAt, HairProfile Hair, Plan Plan, int? PatchTestDaysAgo = null)
+    string Format,
+    int Version,
+    string Client,
+    string About,
+    string StartsAt,
+    HairProfile Hair,
+    Plan Plan,
+    int? PatchTestDaysAgo = null
+)
 {
     /// <summary>What the format is called.</summary>
     public const string Name = "wendro-visit";
@@ -67,27 +75,40 @@ internal static class FileReading
             var reader = new Utf8JsonReader(utf8);
             using var document = JsonDocument.ParseValue(ref reader);
             var root = document.RootElement;
-            if (root.ValueKind != JsonValueKind.Object
-                || !root.TryGetProperty("format", out var format) || format.ValueKind != JsonValueKind.String || format.GetString() != name)
+            if (
+                root.ValueKind != JsonValueKind.Object
+                || !root.TryGetProperty("format", out var format)
+                || format.ValueKind != JsonValueKind.String
+                || format.GetString() != name
+            )
             {
                 throw new FileRefusedException($"This is not a {name} file: it does not say so in \"format\".");
             }
 
-            if (!root.TryGetProperty("version", out var version) || version.ValueKind != JsonValueKind.Number || !version.TryGetInt32(out var number) || number < 1)
+            if (
+                !root.TryGetProperty("version", out var version)
+                || version.ValueKind != JsonValueKind.Number
+                || !version.TryGetInt32(out var number)
+                || number < 1
+            )
             {
                 throw new FileRefusedException("The file does not say its version.");
             }
 
             if (number > newest)
             {
-                throw new FileRefusedException($"The file is of version {number}; this program reads up to {newest}. Bring it up to date first.");
+                throw new FileRefusedException(
+                    $"The file is of version {number}; this program reads up to {newest}. Bring it up to date first."
+                );
             }
 
             return root.Deserialize<T>(WendroJson.Strict) ?? throw new FileRefusedException("The file is empty.");
         }
         catch (JsonException problem)
         {
-            throw new FileRefusedException($"The file can't be read at {problem.Path ?? "its start"}: {problem.Message}");
+            throw new FileRefusedException(
+                $"The file can't be read at {problem.Path ?? "its start"}: {problem.Message}"
+            );
         }
     }
 }

@@ -11,22 +11,60 @@ internal static class ShelfColumns
     /// <summary>All columns in their order.</summary>
     public static IReadOnlyList<string> Names { get; } =
     [
-        "kind", "name", "unit", "price", "onHand", "lowAt", "lot", "openedOn",
-        "type", "ratedLevels", "ratedLevelsSource", "dryingMinutes", "dryingMinutesSource", "workingMinutes", "workingMinutesSource",
-        "swells", "scalpSafe", "heatAllowed", "limitMinutes", "limitMinutesSource", "windowMinutes", "windowMinutesSource", "ratios", "scoopGrams",
-        "volume", "depth", "reflect", "base", "developerParts", "developerVolume", "minutes",
-        "gramsPerGram", "openAirGramsPerGram", "slows", "slowsSource", "covering", "sheetCm",
+        "kind",
+        "name",
+        "unit",
+        "price",
+        "onHand",
+        "lowAt",
+        "lot",
+        "openedOn",
+        "type",
+        "ratedLevels",
+        "ratedLevelsSource",
+        "dryingMinutes",
+        "dryingMinutesSource",
+        "workingMinutes",
+        "workingMinutesSource",
+        "swells",
+        "scalpSafe",
+        "heatAllowed",
+        "limitMinutes",
+        "limitMinutesSource",
+        "windowMinutes",
+        "windowMinutesSource",
+        "ratios",
+        "scoopGrams",
+        "volume",
+        "depth",
+        "reflect",
+        "base",
+        "developerParts",
+        "developerVolume",
+        "minutes",
+        "gramsPerGram",
+        "openAirGramsPerGram",
+        "slows",
+        "slowsSource",
+        "covering",
+        "sheetCm",
     ];
 
     /// <summary>The column of a field that was checked.</summary>
-    public static string ColumnOf(string field) => field.StartsWith("stock.", StringComparison.Ordinal) ? field[6..] : field;
+    public static string ColumnOf(string field) =>
+        field.StartsWith("stock.", StringComparison.Ordinal) ? field[6..] : field;
 
     /// <summary>A product's cells.</summary>
     public static Dictionary<string, string> CellsOf(Product product)
     {
         ArgumentNullException.ThrowIfNull(product);
-        var cells = new Dictionary<string, string> { ["name"] = Harmless(product.Name), ["unit"] = Word(product.Stock.Unit) };
-        void Number(string column, double? value) => cells[column] = value?.ToString("R", CultureInfo.InvariantCulture) ?? string.Empty;
+        var cells = new Dictionary<string, string>
+        {
+            ["name"] = Harmless(product.Name),
+            ["unit"] = Word(product.Stock.Unit),
+        };
+        void Number(string column, double? value) =>
+            cells[column] = value?.ToString("R", CultureInfo.InvariantCulture) ?? string.Empty;
         void Said(string column, Said said)
         {
             Number(column, said.Value);
@@ -38,7 +76,8 @@ internal static class ShelfColumns
         Number("onHand", product.Stock.OnHand);
         Number("lowAt", product.Stock.LowAt);
         cells["lot"] = Harmless(product.Stock.Lot ?? string.Empty);
-        cells["openedOn"] = product.Stock.OpenedOn?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture) ?? string.Empty;
+        cells["openedOn"] =
+            product.Stock.OpenedOn?.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture) ?? string.Empty;
         switch (product)
         {
             case LightenerProduct p:
@@ -89,21 +128,55 @@ internal static class ShelfColumns
     {
         var row = new ShelfRow(cells, problems);
         var stock = new Stock(
-            row.Word<StockUnit>("unit", StockUnit.Gram), row.Number("price"), row.Number("onHand"), row.Number("lowAt"), row.Text("lot"), row.Date("openedOn"));
+            row.Word<StockUnit>("unit", StockUnit.Gram),
+            row.Number("price"),
+            row.Number("onHand"),
+            row.Number("lowAt"),
+            row.Text("lot"),
+            row.Date("openedOn")
+        );
         var name = row.Text("name") ?? string.Empty;
         Product? product = cells["kind"].Trim() switch
         {
             "lightener" => new LightenerProduct(
-                name, stock, row.Word<Core.Lift.Lightener>("type"),
-                row.Said("ratedLevels"), row.Said("dryingMinutes"), row.Said("workingMinutes"),
-                row.Whether("swells"), row.Whether("scalpSafe"), row.Whether("heatAllowed"),
-                row.Said("limitMinutes"), row.Said("windowMinutes"), row.Numbers("ratios"), row.Number("scoopGrams")),
+                name,
+                stock,
+                row.Word<Core.Lift.Lightener>("type"),
+                row.Said("ratedLevels"),
+                row.Said("dryingMinutes"),
+                row.Said("workingMinutes"),
+                row.Whether("swells"),
+                row.Whether("scalpSafe"),
+                row.Whether("heatAllowed"),
+                row.Said("limitMinutes"),
+                row.Said("windowMinutes"),
+                row.Numbers("ratios"),
+                row.Number("scoopGrams")
+            ),
             "developer" => new DeveloperProduct(name, stock, row.Needed("volume")),
             "shade" => new ShadeProduct(
-                name, stock, row.Needed("depth"), row.Word<Core.Tone.Reflect>("reflect"), row.Word<ShadeBase>("base"),
-                row.Needed("developerParts"), row.Needed("developerVolume"), row.Needed("minutes")),
-            "additive" => new AdditiveProduct(name, stock, row.Needed("gramsPerGram"), row.Needed("openAirGramsPerGram"), row.Said("slows")),
-            "covering" => new CoveringProduct(name, stock, row.Word<Core.Paint.Covering>("covering"), row.Needed("sheetCm")),
+                name,
+                stock,
+                row.Needed("depth"),
+                row.Word<Core.Tone.Reflect>("reflect"),
+                row.Word<ShadeBase>("base"),
+                row.Needed("developerParts"),
+                row.Needed("developerVolume"),
+                row.Needed("minutes")
+            ),
+            "additive" => new AdditiveProduct(
+                name,
+                stock,
+                row.Needed("gramsPerGram"),
+                row.Needed("openAirGramsPerGram"),
+                row.Said("slows")
+            ),
+            "covering" => new CoveringProduct(
+                name,
+                stock,
+                row.Word<Core.Paint.Covering>("covering"),
+                row.Needed("sheetCm")
+            ),
             _ => null,
         };
         if (product is null)
@@ -113,7 +186,11 @@ internal static class ShelfColumns
         }
 
         var has = CellsOf(product).Keys;
-        problems.AddRange(cells.Where(c => c.Value.Trim().Length > 0 && !has.Contains(c.Key)).Select(c => new Problem(c.Key, $"A {cells["kind"].Trim()} has no such thing: leave the cell empty.")));
+        problems.AddRange(
+            cells
+                .Where(c => c.Value.Trim().Length > 0 && !has.Contains(c.Key))
+                .Select(c => new Problem(c.Key, $"A {cells["kind"].Trim()} has no such thing: leave the cell empty."))
+        );
 
         return problems.Count > 0 ? null : product;
     }
@@ -122,7 +199,8 @@ internal static class ShelfColumns
         where T : struct, Enum => JsonNamingPolicy.CamelCase.ConvertName(value.ToString());
 
     /// <summary>Text that no spreadsheet runs.</summary>
-    private static string Harmless(string text) => IsRun(text) || (text.StartsWith('\'') && IsRun(text[1..].TrimStart('\''))) ? "'" + text : text;
+    private static string Harmless(string text) =>
+        IsRun(text) || (text.StartsWith('\'') && IsRun(text[1..].TrimStart('\''))) ? "'" + text : text;
 
     /// <summary>Whether a spreadsheet would run a text as a formula.</summary>
     internal static bool IsRun(string text) => text.Length > 0 && text[0] is '=' or '+' or '-' or '@' or '\t' or '\r';

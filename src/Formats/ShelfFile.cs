@@ -27,14 +27,20 @@ public static class ShelfFile
     private static readonly CsvConfiguration Writing = new(CultureInfo.InvariantCulture) { NewLine = "\r\n" };
 
     /// <summary>As tables come: any line ending, and semicolons where a spreadsheet of that country writes them.</summary>
-    private static CsvConfiguration Reading(string text) => new(CultureInfo.InvariantCulture)
-    {
-        Delimiter = text.Split('\n')[0] is var header && header.Contains(';', StringComparison.Ordinal) && !header.Contains(',', StringComparison.Ordinal) ? ";" : ",",
-        TrimOptions = TrimOptions.None,
-        BadDataFound = null,
-        MissingFieldFound = null,
-        DetectColumnCountChanges = false,
-    };
+    private static CsvConfiguration Reading(string text) =>
+        new(CultureInfo.InvariantCulture)
+        {
+            Delimiter =
+                text.Split('\n')[0] is var header
+                && header.Contains(';', StringComparison.Ordinal)
+                && !header.Contains(',', StringComparison.Ordinal)
+                    ? ";"
+                    : ",",
+            TrimOptions = TrimOptions.None,
+            BadDataFound = null,
+            MissingFieldFound = null,
+            DetectColumnCountChanges = false,
+        };
 
     /// <summary>Writes products.</summary>
     public static byte[] Write(IEnumerable<Product> products)
@@ -69,7 +75,9 @@ public static class ShelfFile
     public static IReadOnlyList<string> Differences(Product before, Product after)
     {
         var (a, b) = (ShelfColumns.CellsOf(before), ShelfColumns.CellsOf(after));
-        return ShelfColumns.Names.Where(c => a.GetValueOrDefault(c, string.Empty) != b.GetValueOrDefault(c, string.Empty)).ToArray();
+        return ShelfColumns
+            .Names.Where(c => a.GetValueOrDefault(c, string.Empty) != b.GetValueOrDefault(c, string.Empty))
+            .ToArray();
     }
 
     /// <summary>Reads products; the file is looked through whole before anything is said.</summary>
@@ -85,7 +93,9 @@ public static class ShelfFile
         }
         catch (CsvHelperException problem)
         {
-            throw new FileRefusedException($"The file can't be read as CSV near row {problem.Context?.Parser?.RawRow ?? 0}.");
+            throw new FileRefusedException(
+                $"The file can't be read as CSV near row {problem.Context?.Parser?.RawRow ?? 0}."
+            );
         }
     }
 
@@ -99,7 +109,12 @@ public static class ShelfFile
         var problems = new List<Problem>();
         foreach (var column in header.Where(c => !ShelfColumns.Names.Contains(c)))
         {
-            problems.Add(new("row 1", $"There is no column \"{Short(column)}\". Columns: {string.Join(", ", ShelfColumns.Names)}."));
+            problems.Add(
+                new(
+                    "row 1",
+                    $"There is no column \"{Short(column)}\". Columns: {string.Join(", ", ShelfColumns.Names)}."
+                )
+            );
         }
 
         foreach (var twice in header.GroupBy(c => c).Where(g => g.Count() > 1))
@@ -129,18 +144,29 @@ public static class ShelfFile
 
             if (csv.Parser.Count > header.Length)
             {
-                problems.Add(new($"row {row}", $"{csv.Parser.Count} cells, and there are {header.Length} columns: a comma too many, or a quotation mark too few."));
+                problems.Add(
+                    new(
+                        $"row {row}",
+                        $"{csv.Parser.Count} cells, and there are {header.Length} columns: a comma too many, or a quotation mark too few."
+                    )
+                );
                 continue;
             }
 
-            var cells = header.Select((column, i) => (column, Text: i < csv.Parser.Count ? csv.Parser[i] : string.Empty)).ToDictionary(c => c.column, c => c.Text);
+            var cells = header
+                .Select((column, i) => (column, Text: i < csv.Parser.Count ? csv.Parser[i] : string.Empty))
+                .ToDictionary(c => c.column, c => c.Text);
             var found = new List<Problem>();
             if (ShelfColumns.ProductOf(cells, found) is { } product)
             {
-                found.AddRange(ProductChecks.Of(product).Select(p => p with { Field = ShelfColumns.ColumnOf(p.Field) }));
+                found.AddRange(
+                    ProductChecks.Of(product).Select(p => p with { Field = ShelfColumns.ColumnOf(p.Field) })
+                );
                 if (!rows.TryAdd(product.Name.ToLowerInvariant(), row))
                 {
-                    found.Add(new("name", $"\"{product.Name}\" is in row {rows[product.Name.ToLowerInvariant()]} already."));
+                    found.Add(
+                        new("name", $"\"{product.Name}\" is in row {rows[product.Name.ToLowerInvariant()]} already.")
+                    );
                 }
 
                 products.Add(product);
@@ -167,12 +193,16 @@ public static class ShelfFile
         try
         {
             var text = new UTF8Encoding(false, true).GetString(bytes).TrimStart('\uFEFF');
-            return text.Contains('\0', StringComparison.Ordinal) ? throw new FileRefusedException("This is not a text file.") : text;
+            return text.Contains('\0', StringComparison.Ordinal)
+                ? throw new FileRefusedException("This is not a text file.")
+                : text;
         }
         catch (DecoderFallbackException problem)
         {
             var line = 1 + bytes.AsSpan(0, Math.Clamp(problem.Index, 0, bytes.Length)).Count((byte)'\n');
-            throw new FileRefusedException($"Row {line} is not UTF-8: another encoding was used. Save it as CSV in UTF-8.");
+            throw new FileRefusedException(
+                $"Row {line} is not UTF-8: another encoding was used. Save it as CSV in UTF-8."
+            );
         }
     }
 

@@ -48,7 +48,9 @@ internal sealed class ShelfRow(IReadOnlyDictionary<string, string> cells, List<P
             Needs(column);
         }
 
-        return text.Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries).Select(t => Parse(column, t)).ToArray();
+        return text.Split(';', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries)
+            .Select(t => Parse(column, t))
+            .ToArray();
     }
 
     /// <summary>A figure and where it comes from; our assumption where it does not say.</summary>
@@ -105,7 +107,10 @@ internal sealed class ShelfRow(IReadOnlyDictionary<string, string> cells, List<P
 
     private double Parse(string column, string text)
     {
-        if (double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var value) && double.IsFinite(value))
+        if (
+            double.TryParse(text, NumberStyles.Float, CultureInfo.InvariantCulture, out var value)
+            && double.IsFinite(value)
+        )
         {
             return value;
         }

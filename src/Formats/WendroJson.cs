@@ -11,11 +11,8 @@ public static class WendroJson
     public static JsonSerializerOptions Options { get; } = Make();
 
     /// <summary>For files: an unknown field is refused rather than lost.</summary>
-    public static JsonSerializerOptions Strict { get; } = new(Make())
-    {
-        UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow,
-        WriteIndented = true,
-    };
+    public static JsonSerializerOptions Strict { get; } =
+        new(Make()) { UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow, WriteIndented = true };
 
     /// <summary>Applies the same rules to somebody else's options.</summary>
     public static void Configure(JsonSerializerOptions options)
@@ -36,7 +33,10 @@ public static class WendroJson
     /// <summary>What a Core record works out from its own values is not written: it is not part of the document.</summary>
     private static void WithoutDerived(JsonTypeInfo type)
     {
-        if (type.Kind != JsonTypeInfoKind.Object || type.Type.Namespace?.StartsWith("Wendro.Core", StringComparison.Ordinal) != true)
+        if (
+            type.Kind != JsonTypeInfoKind.Object
+            || type.Type.Namespace?.StartsWith("Wendro.Core", StringComparison.Ordinal) != true
+        )
         {
             return;
         }
@@ -44,8 +44,12 @@ public static class WendroJson
         for (var i = type.Properties.Count - 1; i >= 0; i--)
         {
             var property = type.Properties[i];
-            if (property.Set is null && property.AssociatedParameter is null && !property.IsExtensionData
-                && property.AttributeProvider is System.Reflection.PropertyInfo { CanWrite: false })
+            if (
+                property.Set is null
+                && property.AssociatedParameter is null
+                && !property.IsExtensionData
+                && property.AttributeProvider is System.Reflection.PropertyInfo { CanWrite: false }
+            )
             {
                 type.Properties.RemoveAt(i);
             }

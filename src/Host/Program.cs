@@ -14,9 +14,7 @@ namespace Wendro.Host;
 /// <summary>The server: one process for the API and the page.</summary>
 public sealed class Program
 {
-    private Program()
-    {
-    }
+    private Program() { }
 
     /// <summary>Starts the server. Arguments: --data folder, --port number, --demo folder of demo files, --urls.</summary>
     public static async Task<int> Main(string[] args)

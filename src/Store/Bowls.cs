@@ -5,7 +5,15 @@ using Wendro.Core.Mix;
 namespace Wendro.Store;
 
 /// <summary>A bowl that was begun, with all that happened to it.</summary>
-public sealed record StoredBowl(Guid Id, string Formula, int Ordinal, Formula Meant, Recipe Recipe, DateTimeOffset At, IReadOnlyList<BowlEvent> Events)
+public sealed record StoredBowl(
+    Guid Id,
+    string Formula,
+    int Ordinal,
+    Formula Meant,
+    Recipe Recipe,
+    DateTimeOffset At,
+    IReadOnlyList<BowlEvent> Events
+)
 {
     /// <summary>Where it stands.</summary>
     public BowlInHand InHand { get; } = BowlInHand.Of(Recipe, Events);
@@ -20,8 +28,17 @@ public sealed class Bowls(DbContextOptions<StudioContext> options, TimeProvider 
         await using var db = new StudioContext(options);
         var rows = await db.Bowls.AsNoTracking().Where(b => b.VisitId == visit).ToListAsync(stop);
         var ids = rows.Select(b => b.Id).ToArray();
-        var events = (await db.BowlEvents.AsNoTracking().Where(e => ids.Contains(e.BowlId)).OrderBy(e => e.Number).ToListAsync(stop)).ToLookup(e => e.BowlId);
-        return rows.OrderBy(b => b.At).ThenBy(b => b.Id).Select(b => Stored(b, events[b.Id].Select(e => e.Event))).ToArray();
+        var events = (
+            await db
+                .BowlEvents.AsNoTracking()
+                .Where(e => ids.Contains(e.BowlId))
+                .OrderBy(e => e.Number)
+                .ToListAsync(stop)
+        ).ToLookup(e => e.BowlId);
+        return rows.OrderBy(b => b.At)
+            .ThenBy(b => b.Id)
+            .Select(b => Stored(b, events[b.Id].Select(e => e.Event)))
+            .ToArray();
     }
 
     /// <summary>Begins a bowl; the one that was begun already where there is one.</summary>
@@ -34,16 +51,18 @@ public sealed class Bowls(DbContextOptions<StudioContext> options, TimeProvider 
             return;
         }
 
-        db.Bowls.Add(new BowlRow
-        {
-            Id = Guid.CreateVersion7(),
-            VisitId = visit,
-            Ordinal = ordinal,
-            Formula = meant.Id,
-            Meant = meant,
-            Recipe = recipe,
-            At = clock.GetUtcNow(),
-        });
+        db.Bowls.Add(
+            new BowlRow
+            {
+                Id = Guid.CreateVersion7(),
+                VisitId = visit,
+                Ordinal = ordinal,
+                Formula = meant.Id,
+                Meant = meant,
+                Recipe = recipe,
+                At = clock.GetUtcNow(),
+            }
+        );
         await db.SaveChangesAsync(stop);
     }
 
@@ -74,12 +93,24 @@ public sealed class Bowls(DbContextOptions<StudioContext> options, TimeProvider 
             }
         }
 
-        db.BowlEvents.Add(new BowlEventRow { BowlId = bowl.Id, Number = there + 1, Event = happened, Lot = lot, At = clock.GetUtcNow() });
+        db.BowlEvents.Add(
+            new BowlEventRow
+            {
+                BowlId = bowl.Id,
+                Number = there + 1,
+                Event = happened,
+                Lot = lot,
+                At = clock.GetUtcNow(),
+            }
+        );
         try
         {
             await db.SaveChangesAsync(stop);
         }
-        catch (DbUpdateException problem) when (problem is DbUpdateConcurrencyException || problem.InnerException is Microsoft.Data.Sqlite.SqliteException { SqliteErrorCode: 19 })
+        catch (DbUpdateException problem)
+            when (problem is DbUpdateConcurrencyException
+                || problem.InnerException is Microsoft.Data.Sqlite.SqliteException { SqliteErrorCode: 19 }
+            )
         {
             throw new StaleRevisionException(there + 1);
         }
@@ -97,7 +128,15 @@ public sealed class Bowls(DbContextOptions<StudioContext> options, TimeProvider 
     public async Task TickAsync(Guid visit, string item, bool isThere, CancellationToken stop)
     {
         await using var db = new StudioContext(options);
-        db.Ticks.Add(new TickRow { VisitId = visit, Item = item, IsThere = isThere, At = clock.GetUtcNow() });
+        db.Ticks.Add(
+            new TickRow
+            {
+                VisitId = visit,
+                Item = item,
+                IsThere = isThere,
+                At = clock.GetUtcNow(),
+            }
+        );
         await db.SaveChangesAsync(stop);
     }
 
@@ -107,5 +146,6 @@ public sealed class Bowls(DbContextOptions<StudioContext> options, TimeProvider 
         return (await db.Products.SingleOrDefaultAsync(p => p.Key == key, stop))?.Product.Stock.Lot;
     }
 
-    private static StoredBowl Stored(BowlRow row, IEnumerable<BowlEvent> events) => new(row.Id, row.Formula, row.Ordinal, row.Meant, row.Recipe, row.At, events.ToArray());
+    private static StoredBowl Stored(BowlRow row, IEnumerable<BowlEvent> events) =>
+        new(row.Id, row.Formula, row.Ordinal, row.Meant, row.Recipe, row.At, events.ToArray());
 }

@@ -11,7 +11,10 @@ internal sealed class DurableWrites : DbConnectionInterceptor
 
     /// <inheritdoc/>
     public override Task ConnectionOpenedAsync(
-        DbConnection connection, ConnectionEndEventData eventData, CancellationToken cancellationToken = default)
+        DbConnection connection,
+        ConnectionEndEventData eventData,
+        CancellationToken cancellationToken = default
+    )
     {
         Set(connection);
         return Task.CompletedTask;

@@ -28,7 +28,10 @@ public sealed class ProductShelf(DbContextOptions<StudioContext> options)
     {
         await using var db = new StudioContext(options);
         var rows = await db.Products.AsNoTracking().ToListAsync(stop);
-        return rows.Select(Stored).OrderBy(p => Order(p.Product)).ThenBy(p => p.Product.Name, StringComparer.OrdinalIgnoreCase).ToArray();
+        return rows.Select(Stored)
+            .OrderBy(p => Order(p.Product))
+            .ThenBy(p => p.Product.Name, StringComparer.OrdinalIgnoreCase)
+            .ToArray();
     }
 
     /// <summary>Puts a product on the shelf.</summary>
@@ -101,7 +104,13 @@ public sealed class ProductShelf(DbContextOptions<StudioContext> options)
         var key = KeyOf(name);
         if (await db.Products.SingleOrDefaultAsync(p => p.Key == key, stop) is { Product.Stock.OnHand: { } left } row)
         {
-            Put(row, row.Product with { Stock = row.Product.Stock with { OnHand = Math.Max(0, Math.Round(left - grams, 3)) } });
+            Put(
+                row,
+                row.Product with
+                {
+                    Stock = row.Product.Stock with { OnHand = Math.Max(0, Math.Round(left - grams, 3)) },
+                }
+            );
         }
     }
 
@@ -114,7 +123,14 @@ public sealed class ProductShelf(DbContextOptions<StudioContext> options)
         }
     }
 
-    private static ProductRow Row(Product product) => new() { Id = Guid.CreateVersion7(), Key = KeyOf(product.Name), Product = product, Version = 1 };
+    private static ProductRow Row(Product product) =>
+        new()
+        {
+            Id = Guid.CreateVersion7(),
+            Key = KeyOf(product.Name),
+            Product = product,
+            Version = 1,
+        };
 
     private static void Put(ProductRow row, Product product)
     {
@@ -125,12 +141,13 @@ public sealed class ProductShelf(DbContextOptions<StudioContext> options)
 
     private static StoredProduct Stored(ProductRow row) => new(row.Id, row.Version, row.Product);
 
-    private static int Order(Product product) => product switch
-    {
-        LightenerProduct => 0,
-        DeveloperProduct => 1,
-        AdditiveProduct => 2,
-        ShadeProduct => 3,
-        _ => 4,
-    };
+    private static int Order(Product product) =>
+        product switch
+        {
+            LightenerProduct => 0,
+            DeveloperProduct => 1,
+            AdditiveProduct => 2,
+            ShadeProduct => 3,
+            _ => 4,
+        };
 }

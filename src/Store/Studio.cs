@@ -15,8 +15,17 @@ public sealed class Studio(DbContextOptions<StudioContext> options, TimeProvider
     public async Task<StoredRules> RulesAsync(CancellationToken stop)
     {
         await using var db = new StudioContext(options);
-        var (version, rules) = await db.Studio.AsNoTracking().SingleOrDefaultAsync(stop) is { } row ? (row.RulesVersion, row.Rules) : (0, HouseRules.Usual);
-        return new(version, rules with { Limits = rules.Limits ?? Limits.Usual, Bench = rules.Bench ?? BenchRules.Usual });
+        var (version, rules) = await db.Studio.AsNoTracking().SingleOrDefaultAsync(stop) is { } row
+            ? (row.RulesVersion, row.Rules)
+            : (0, HouseRules.Usual);
+        return new(
+            version,
+            rules with
+            {
+                Limits = rules.Limits ?? Limits.Usual,
+                Bench = rules.Bench ?? BenchRules.Usual,
+            }
+        );
     }
 
     /// <summary>Changes the house rules.</summary>
@@ -52,10 +61,22 @@ public sealed class Studio(DbContextOptions<StudioContext> options, TimeProvider
     }
 
     /// <summary>Keeps a pattern.</summary>
-    public async Task<PatternRow> KeepPatternAsync(string name, string why, IReadOnlyList<PlanEdit> edits, CancellationToken stop)
+    public async Task<PatternRow> KeepPatternAsync(
+        string name,
+        string why,
+        IReadOnlyList<PlanEdit> edits,
+        CancellationToken stop
+    )
     {
         await using var db = new StudioContext(options);
-        var row = new PatternRow { Id = Guid.CreateVersion7(), Name = name, Why = why, Edits = edits, At = clock.GetUtcNow() };
+        var row = new PatternRow
+        {
+            Id = Guid.CreateVersion7(),
+            Name = name,
+            Why = why,
+            Edits = edits,
+            At = clock.GetUtcNow(),
+        };
         db.Patterns.Add(row);
         await db.SaveChangesAsync(stop);
         return row;

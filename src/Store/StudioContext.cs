@@ -97,7 +97,13 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
         {
             bowl.ToTable("Bowls");
             bowl.HasOne<VisitRow>().WithMany().HasForeignKey(b => b.VisitId).OnDelete(DeleteBehavior.Cascade);
-            bowl.HasIndex(b => new { b.VisitId, b.Formula, b.Ordinal }).IsUnique();
+            bowl.HasIndex(b => new
+                {
+                    b.VisitId,
+                    b.Formula,
+                    b.Ordinal,
+                })
+                .IsUnique();
             bowl.Property(b => b.Formula).HasMaxLength(1);
             bowl.Property(b => b.Meant).HasConversion(AsJson<Formula>());
             bowl.Property(b => b.Recipe).HasConversion(AsJson<Recipe>());
@@ -118,9 +124,11 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
         });
     }
 
-    private static ValueConverter<T, string> AsJson<T>() => new(
-        value => JsonSerializer.Serialize(value, WendroJson.Options),
-        text => JsonSerializer.Deserialize<T>(text, WendroJson.Options)!);
+    private static ValueConverter<T, string> AsJson<T>() =>
+        new(
+            value => JsonSerializer.Serialize(value, WendroJson.Options),
+            text => JsonSerializer.Deserialize<T>(text, WendroJson.Options)!
+        );
 }
 
 /// <summary>Lets the migrations tool make a context.</summary>

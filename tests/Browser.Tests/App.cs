@@ -43,28 +43,46 @@ public sealed class App : IDisposable
     public ChromeDriver Browser { get; }
 
     /// <summary>Whatever the browser's console called an error.</summary>
-    public IReadOnlyList<string> ConsoleErrors => Browser.Manage().Logs.GetLog(LogType.Browser)
-        .Where(l => l.Level == LogLevel.Severe).Select(l => l.Message).ToArray();
+    public IReadOnlyList<string> ConsoleErrors =>
+        Browser
+            .Manage()
+            .Logs.GetLog(LogType.Browser)
+            .Where(l => l.Level == LogLevel.Severe)
+            .Select(l => l.Message)
+            .ToArray();
 
     /// <summary>Waits until something is so; fails with what was waited for.</summary>
     public T Until<T>(string what, Func<IWebDriver, T?> condition, int seconds = 120)
     {
         var wait = new WebDriverWait(Browser, TimeSpan.FromSeconds(seconds)) { Message = what };
-        wait.IgnoreExceptionTypes(typeof(NoSuchElementException), typeof(StaleElementReferenceException), typeof(ElementClickInterceptedException));
+        wait.IgnoreExceptionTypes(
+            typeof(NoSuchElementException),
+            typeof(StaleElementReferenceException),
+            typeof(ElementClickInterceptedException)
+        );
         return wait.Until(condition)!;
     }
 
-    public IWebElement Find(string what, By by) => Until(what, d => d.FindElements(by).FirstOrDefault(e => e.Displayed));
+    public IWebElement Find(string what, By by) =>
+        Until(what, d => d.FindElements(by).FirstOrDefault(e => e.Displayed));
 
     /// <summary>A button by its label or its text.</summary>
-    public IWebElement Button(string name) => Until(
-        $"button {name}", d => d.FindElements(By.XPath($"//button[@aria-label='{name}' or normalize-space(.)='{name}']")).FirstOrDefault(b => b.Displayed && IsOnTop(b)));
+    public IWebElement Button(string name) =>
+        Until(
+            $"button {name}",
+            d =>
+                d.FindElements(By.XPath($"//button[@aria-label='{name}' or normalize-space(.)='{name}']"))
+                    .FirstOrDefault(b => b.Displayed && IsOnTop(b))
+        );
 
     /// <summary>Whether nothing lies over an element: what is opening or closing may, for a moment.</summary>
-    private bool IsOnTop(IWebElement element) => (bool)Browser.ExecuteScript(
-        "const e = arguments[0]; e.scrollIntoView({ block: 'nearest' }); const r = e.getBoundingClientRect(); "
-        + "const t = document.elementFromPoint(r.x + r.width / 2, r.y + r.height / 2); return !!t && (e.contains(t) || t.contains(e));",
-        element)!;
+    private bool IsOnTop(IWebElement element) =>
+        (bool)
+            Browser.ExecuteScript(
+                "const e = arguments[0]; e.scrollIntoView({ block: 'nearest' }); const r = e.getBoundingClientRect(); "
+                    + "const t = document.elementFromPoint(r.x + r.width / 2, r.y + r.height / 2); return !!t && (e.contains(t) || t.contains(e));",
+                element
+            )!;
 
     /// <summary>Gives the picked panels a shape.</summary>
     public void Shape(string name)
@@ -73,19 +91,24 @@ public sealed class App : IDisposable
         Click(name, By.XPath($"//div[@aria-label='Shape']//button[@role='radio'][normalize-space(.)='{name}']"));
     }
 
-    public IWebElement Named(string role, string name) => Find($"{role} {name}", By.CssSelector($"[role='{role}'][aria-label='{name}']"));
+    public IWebElement Named(string role, string name) =>
+        Find($"{role} {name}", By.CssSelector($"[role='{role}'][aria-label='{name}']"));
 
-    public void Click(string what, By by) => Until(what, d =>
-    {
-        var element = d.FindElements(by).FirstOrDefault(e => e.Displayed);
-        if (element is null)
-        {
-            return (object?)null;
-        }
+    public void Click(string what, By by) =>
+        Until(
+            what,
+            d =>
+            {
+                var element = d.FindElements(by).FirstOrDefault(e => e.Displayed);
+                if (element is null)
+                {
+                    return (object?)null;
+                }
 
-        element.Click();
-        return element;
-    });
+                element.Click();
+                return element;
+            }
+        );
 
     public Actions Pointer() => new(Browser);
 
@@ -133,13 +156,28 @@ public sealed class App : IDisposable
     private void StartServer()
     {
         // The bench starts the server as it is delivered, compiled ahead; tests start what was just built.
-        var host = Environment.GetEnvironmentVariable("WENDRO_APP") is { Length: > 0 } app ? app : Path.Combine(Root, "src", "Host");
+        var host = Environment.GetEnvironmentVariable("WENDRO_APP") is { Length: > 0 } app
+            ? app
+            : Path.Combine(Root, "src", "Host");
         var built = Path.Combine(host, "bin", "Release", "net10.0");
-        var start = new ProcessStartInfo("dotnet") { WorkingDirectory = host, RedirectStandardOutput = true, RedirectStandardError = true };
-        foreach (var argument in new[]
+        var start = new ProcessStartInfo("dotnet")
         {
-            Path.Combine(Directory.Exists(built) ? built : host, "Wendro.Host.dll"), "--data", Path.Combine(folder, "data"), "--port", $"{Port}", "--demo", Path.Combine(Root, "demo"),
-        })
+            WorkingDirectory = host,
+            RedirectStandardOutput = true,
+            RedirectStandardError = true,
+        };
+        foreach (
+            var argument in new[]
+            {
+                Path.Combine(Directory.Exists(built) ? built : host, "Wendro.Host.dll"),
+                "--data",
+                Path.Combine(folder, "data"),
+                "--port",
+                $"{Port}",
+                "--demo",
+                Path.Combine(Root, "demo"),
+            }
+        )
         {
             start.ArgumentList.Add(argument);
         }
@@ -156,13 +194,19 @@ public sealed class App : IDisposable
         {
             try
             {
-                if (http.GetAsync(new Uri("/api/health", UriKind.Relative)).GetAwaiter().GetResult().IsSuccessStatusCode)
+                if (
+                    http.GetAsync(new Uri("/api/health", UriKind.Relative)).GetAwaiter().GetResult().IsSuccessStatusCode
+                )
                 {
                     StartedAfter = patience.Elapsed;
                     return;
                 }
             }
-            catch (Exception e) when (e is HttpRequestException or TaskCanceledException && patience.Elapsed < TimeSpan.FromSeconds(60) && !server.HasExited)
+            catch (Exception e)
+                when (e is HttpRequestException or TaskCanceledException
+                    && patience.Elapsed < TimeSpan.FromSeconds(60)
+                    && !server.HasExited
+                )
             {
                 Thread.Yield();
             }
@@ -173,18 +217,34 @@ public sealed class App : IDisposable
     {
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
         options.AddArguments(
-            "--headless", "--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--hide-scrollbars", "--force-device-scale-factor=1", "--window-size=1280,800", "--lang=en-GB", $"--user-data-dir={Path.Combine(folder, "profile")}");
+            "--headless",
+            "--no-sandbox",
+            "--disable-gpu",
+            "--disable-quic",
+            "--no-first-run",
+            "--disable-background-networking",
+            "--disable-component-update",
+            "--disable-sync",
+            "--hide-scrollbars",
+            "--force-device-scale-factor=1",
+            "--window-size=1280,800",
+            "--lang=en-GB",
+            $"--user-data-dir={Path.Combine(folder, "profile")}"
+        );
         options.SetLoggingPreference(LogType.Browser, LogLevel.All);
         var service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
         service.SuppressInitialDiagnosticInformation = true;
         var driver = new ChromeDriver(service, options, TimeSpan.FromSeconds(120));
-        driver.ExecuteCdpCommand("Emulation.setDeviceMetricsOverride", new Dictionary<string, object?>
-        {
-            ["width"] = 1280,
-            ["height"] = 800,
-            ["deviceScaleFactor"] = 1,
-            ["mobile"] = false,
-        });
+        driver.ExecuteCdpCommand(
+            "Emulation.setDeviceMetricsOverride",
+            new Dictionary<string, object?>
+            {
+                ["width"] = 1280,
+                ["height"] = 800,
+                ["deviceScaleFactor"] = 1,
+                ["mobile"] = false,
+            }
+        );
         return driver;
     }
 }

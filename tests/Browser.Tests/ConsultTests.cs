@@ -19,13 +19,23 @@ public sealed class ConsultTests
         app.Button("Split in two").Click();
         app.Click("the second band", By.CssSelector("button[aria-label='Band 2, 27 to 54 cm']"));
         app.Click("coloured", By.XPath("//*[@aria-label='What was done']//label[contains(., 'coloured')]"));
-        app.Until("the old colour in the reasons", d => d.FindElements(By.XPath("//*[@aria-label='Can it be done']//p[contains(., 'Old colour')]")).FirstOrDefault());
+        app.Until(
+            "the old colour in the reasons",
+            d =>
+                d.FindElements(By.XPath("//*[@aria-label='Can it be done']//p[contains(., 'Old colour')]"))
+                    .FirstOrDefault()
+        );
         Saved(app);
         app.Browser.FindElement(By.TagName("body")).SendKeys(Keys.Escape);
 
         // The boundary is moved with keys.
         app.Named("slider", "Boundary 1").SendKeys(Keys.ArrowUp);
-        app.Until("the boundary higher", d => d.FindElements(By.CssSelector("[role='slider'][aria-label='Boundary 1'][aria-valuenow='26.5']")).FirstOrDefault());
+        app.Until(
+            "the boundary higher",
+            d =>
+                d.FindElements(By.CssSelector("[role='slider'][aria-label='Boundary 1'][aria-valuenow='26.5']"))
+                    .FirstOrDefault()
+        );
         Saved(app);
 
         // A reading bends the curve.
@@ -41,9 +51,19 @@ public sealed class ConsultTests
         app.Until("not today", _ => Verdict(app) == "Not today." ? "yes" : null);
         Saved(app);
         app.Click("Paint", By.XPath("//nav//a[contains(., 'Paint')]"));
-        app.Until("the stop beside the plan", d => d.FindElements(By.CssSelector("[aria-label='Care']")).FirstOrDefault(c => c.Text.Contains("Stop.", StringComparison.Ordinal)));
+        app.Until(
+            "the stop beside the plan",
+            d =>
+                d.FindElements(By.CssSelector("[aria-label='Care']"))
+                    .FirstOrDefault(c => c.Text.Contains("Stop.", StringComparison.Ordinal))
+        );
         app.Shape("Full");
-        app.Until("the refusal", d => d.FindElements(By.CssSelector(".ant-message")).FirstOrDefault(m => m.Text.Contains("henna", StringComparison.Ordinal)));
+        app.Until(
+            "the refusal",
+            d =>
+                d.FindElements(By.CssSelector(".ant-message"))
+                    .FirstOrDefault(m => m.Text.Contains("henna", StringComparison.Ordinal))
+        );
 
         // All of it is there after a power cut.
         app.KillAndRestart();
@@ -63,9 +83,15 @@ public sealed class ConsultTests
         app.Browser.Navigate().GoToUrl(app.Address);
         app.Click("a visit", By.XPath("//a[contains(., 'Maelis Thornby')]"));
         app.Click("Consult", By.XPath("//nav//a[contains(., 'Consult')]"));
-        app.Find("the line between", By.CssSelector("[role='slider'][aria-label='Between As it is and As she wants it']"));
-        long Pixels() => (long)app.Browser.ExecuteScript(
-            "const c = document.querySelector(\"canvas[aria-label^='Her head']\"); let s = 0; for (const v of c.getContext('2d').getImageData(0, 0, c.width, c.height).data) s += v; return s;")!;
+        app.Find(
+            "the line between",
+            By.CssSelector("[role='slider'][aria-label='Between As it is and As she wants it']")
+        );
+        long Pixels() =>
+            (long)
+                app.Browser.ExecuteScript(
+                    "const c = document.querySelector(\"canvas[aria-label^='Her head']\"); let s = 0; for (const v of c.getContext('2d').getImageData(0, 0, c.width, c.height).data) s += v; return s;"
+                )!;
 
         // The line is moved with keys: more of the wish, lighter.
         var half = Pixels();
@@ -87,7 +113,8 @@ public sealed class ConsultTests
 
         // A swirl is marked with keys, and moved by its numbers.
         app.Button("+ mark a place").Click();
-        app.Find("swirl", By.XPath("//*[@aria-label='What to mark']//button[contains(., 'swirl')]")).SendKeys(Keys.Enter);
+        app.Find("swirl", By.XPath("//*[@aria-label='What to mark']//button[contains(., 'swirl')]"))
+            .SendKeys(Keys.Enter);
         app.Find("its reach", By.CssSelector("[role='slider'][aria-label='Reach of swirl 1']"));
         Saved(app);
         app.Click("elsewhere", By.XPath("//h2[.='Can it be done']"));
@@ -96,7 +123,10 @@ public sealed class ConsultTests
         app.Click("differs by zone", By.XPath("//button[normalize-space(.)='nowhere']"));
         var level = app.Find("natural level there", By.CssSelector("input[aria-label='Natural level there']"));
         level.SendKeys("2" + Keys.Tab);
-        app.Until("the nape named", d => d.FindElements(By.XPath("//button[normalize-space(.)='nape']")).FirstOrDefault());
+        app.Until(
+            "the nape named",
+            d => d.FindElements(By.XPath("//button[normalize-space(.)='nape']")).FirstOrDefault()
+        );
         Saved(app);
         app.Click("elsewhere", By.XPath("//h2[.='Can it be done']"));
 
@@ -109,8 +139,12 @@ public sealed class ConsultTests
 
     private static string Verdict(App app) => app.Find("the verdict", By.CssSelector("[aria-label='Verdict']")).Text;
 
-    private static string Forecast(App app) => app.Find("the curve", By.CssSelector("svg[aria-label^='Forecast']")).GetAttribute("aria-label")!;
+    private static string Forecast(App app) =>
+        app.Find("the curve", By.CssSelector("svg[aria-label^='Forecast']")).GetAttribute("aria-label")!;
 
-    private static void Saved(App app) => app.Until(
-        "saved", d => d.FindElement(By.CssSelector("[role='status'][aria-label='Consultation']")).Text == "saved" ? d : null);
+    private static void Saved(App app) =>
+        app.Until(
+            "saved",
+            d => d.FindElement(By.CssSelector("[role='status'][aria-label='Consultation']")).Text == "saved" ? d : null
+        );
 }

@@ -19,15 +19,24 @@ public sealed class JourneyTests
 
         // Pick a panel on the map.
         var panel = PickOnMap(app, "left side");
-        app.Until("its strip", d => d.FindElements(By.CssSelector($"canvas[aria-label='Strip of {panel}']")).FirstOrDefault());
+        app.Until(
+            "its strip",
+            d => d.FindElements(By.CssSelector($"canvas[aria-label='Strip of {panel}']")).FirstOrDefault()
+        );
         var findings = Findings(app);
         Assert.Contains("Front is not brighter", findings);
 
         // Change its shape: natural first, then full.
         app.Button("Natural").Click();
-        app.Until("the panel to be natural", d => d.FindElements(By.CssSelector($"[role='button'][aria-label='{panel}, natural']")).FirstOrDefault());
+        app.Until(
+            "the panel to be natural",
+            d => d.FindElements(By.CssSelector($"[role='button'][aria-label='{panel}, natural']")).FirstOrDefault()
+        );
         app.Shape("Full");
-        app.Until("the panel to be painted again", d => d.FindElements(By.CssSelector($"[role='button'][aria-label^='{panel}, level']")).FirstOrDefault());
+        app.Until(
+            "the panel to be painted again",
+            d => d.FindElements(By.CssSelector($"[role='button'][aria-label^='{panel}, level']")).FirstOrDefault()
+        );
 
         // Drag its start on the strip: the edit is stored once, when the hand lets go.
         Saved(app);
@@ -35,7 +44,13 @@ public sealed class JourneyTests
         var before = Value(app, "Start");
         var drawn = Draws(app);
         var handle = app.Named("slider", "Start");
-        new Actions(app.Browser).MoveToElement(handle).ClickAndHold().MoveByOffset(0, 40).MoveByOffset(0, 40).Release().Perform();
+        new Actions(app.Browser)
+            .MoveToElement(handle)
+            .ClickAndHold()
+            .MoveByOffset(0, 40)
+            .MoveByOffset(0, 40)
+            .Release()
+            .Perform();
         app.Until("the start to move down", _ => Value(app, "Start") > before + 1 ? "yes" : null);
         app.Until("the head to be drawn again", _ => Draws(app) > drawn ? "yes" : null);
         Saved(app);
@@ -44,12 +59,23 @@ public sealed class JourneyTests
         // Keys do the same.
         var dragged = Value(app, "Start");
         app.Named("slider", "Start").SendKeys(Keys.ArrowDown);
-        app.Until("the start to move by half a centimetre", _ => Math.Abs(Value(app, "Start") - dragged - 0.5) < 0.06 ? "yes" : null);
+        app.Until(
+            "the start to move by half a centimetre",
+            _ => Math.Abs(Value(app, "Start") - dragged - 0.5) < 0.06 ? "yes" : null
+        );
 
         // Try the fix out, keep it, undo it, redo it.
         Saved(app);
-        app.Click("the fix", By.XPath("//article[@aria-label='Front is not brighter']//button[contains(., 'Paint') or contains(., 'Raise')]"));
-        app.Find("its effect", By.XPath("//article[@aria-label='Front is not brighter']//*[@role='status'][contains(., '→')]"));
+        app.Click(
+            "the fix",
+            By.XPath(
+                "//article[@aria-label='Front is not brighter']//button[contains(., 'Paint') or contains(., 'Raise')]"
+            )
+        );
+        app.Find(
+            "its effect",
+            By.XPath("//article[@aria-label='Front is not brighter']//*[@role='status'][contains(., '→')]")
+        );
         app.Button("Keep it").Click();
         app.Until("the finding to be gone", _ => !Findings(app).Contains("Front is not brighter") ? "yes" : null);
         Saved(app);
@@ -63,7 +89,14 @@ public sealed class JourneyTests
         var start = Value(app, "Start");
 
         // A power cut, a restart, a reload; nothing is being asked for at that moment.
-        app.Until("the second look to be done", d => d.FindElements(By.CssSelector(".findings[aria-busy='false']")).Count > 0 && d.FindElements(By.CssSelector(".card-line")).Count > 0 ? d : null);
+        app.Until(
+            "the second look to be done",
+            d =>
+                d.FindElements(By.CssSelector(".findings[aria-busy='false']")).Count > 0
+                && d.FindElements(By.CssSelector(".card-line")).Count > 0
+                    ? d
+                    : null
+        );
         app.KillAndRestart();
         app.Browser.Navigate().Refresh();
         Drawn(app);
@@ -95,10 +128,17 @@ public sealed class JourneyTests
         app.Until("more panels", d => d.FindElements(Panels).Count > panels ? d : null);
 
         app.Click("Paint", By.XPath("//nav//a[contains(., 'Paint')]"));
-        Assert.Contains("Nothing is painted yet", app.Find("second look", By.CssSelector("[aria-label='Second look']")).Text, StringComparison.Ordinal);
+        Assert.Contains(
+            "Nothing is painted yet",
+            app.Find("second look", By.CssSelector("[aria-label='Second look']")).Text,
+            StringComparison.Ordinal
+        );
         var panel = PickOnMap(app, "upper back, row 1");
         app.Shape("V");
-        app.Until("a painted panel", d => d.FindElements(By.CssSelector($"[role='button'][aria-label^='{panel}, level']")).FirstOrDefault());
+        app.Until(
+            "a painted panel",
+            d => d.FindElements(By.CssSelector($"[role='button'][aria-label^='{panel}, level']")).FirstOrDefault()
+        );
         Saved(app);
         app.Click("zone like this", By.XPath("//button[contains(., 'Zone like this')]"));
         app.Until("stripes to be told", _ => Findings(app).Contains("Stripes, upper back") ? "yes" : null);
@@ -120,49 +160,80 @@ public sealed class JourneyTests
         app.Button("Rinsed").Click();
         var strip = app.Find("strip", By.CssSelector("canvas[aria-label^='Strip of']")).GetAttribute("aria-label");
         new Actions(app.Browser).MoveToElement(head, 40, -120).Click().Perform();
-        app.Until("another panel", d => d.FindElement(By.CssSelector("canvas[aria-label^='Strip of']")).GetAttribute("aria-label") != strip ? d : null);
-        Assert.Contains("leaflet", app.Find("care", By.CssSelector("[aria-label='Care']")).Text, StringComparison.Ordinal);
+        app.Until(
+            "another panel",
+            d =>
+                d.FindElement(By.CssSelector("canvas[aria-label^='Strip of']")).GetAttribute("aria-label") != strip
+                    ? d
+                    : null
+        );
+        Assert.Contains(
+            "leaflet",
+            app.Find("care", By.CssSelector("[aria-label='Care']")).Text,
+            StringComparison.Ordinal
+        );
         Assert.Empty(app.ConsoleErrors);
     }
 
     /// <summary>Clicks the first panel of a zone whose middle is its own: a section bends, and the middle of its box may be its neighbour's.</summary>
-    private static string PickOnMap(App app, string zone) => app.Until($"a panel of the {zone}", d =>
-    {
-        foreach (var panel in d.FindElements(By.CssSelector($"[role='button'][aria-label^='{zone}']")))
-        {
-            try
+    private static string PickOnMap(App app, string zone) =>
+        app.Until(
+            $"a panel of the {zone}",
+            d =>
             {
-                panel.Click();
-                var label = panel.GetAttribute("aria-label")!;
-                return label[..label.LastIndexOf(',')];
+                foreach (var panel in d.FindElements(By.CssSelector($"[role='button'][aria-label^='{zone}']")))
+                {
+                    try
+                    {
+                        panel.Click();
+                        var label = panel.GetAttribute("aria-label")!;
+                        return label[..label.LastIndexOf(',')];
+                    }
+                    catch (ElementClickInterceptedException)
+                    {
+                        // Its neighbour lies there; the next one is tried.
+                    }
+                }
+
+                return null;
             }
-            catch (ElementClickInterceptedException)
+        );
+
+    private static void Drawn(App app) =>
+        app.Until(
+            "the head drawn",
+            d =>
             {
-                // Its neighbour lies there; the next one is tried.
+                var head = d.FindElements(By.CssSelector("canvas[aria-label^='Her head']")).FirstOrDefault();
+                return head?.GetAttribute("data-drawn") is not null && head.GetAttribute("aria-busy") == "false"
+                    ? head
+                    : null;
             }
-        }
+        );
 
-        return null;
-    });
+    private static string Head(App app) =>
+        app.Browser.FindElement(By.CssSelector("canvas[aria-label^='Her head']")).GetAttribute("aria-label")!;
 
-    private static void Drawn(App app) => app.Until("the head drawn", d =>
-    {
-        var head = d.FindElements(By.CssSelector("canvas[aria-label^='Her head']")).FirstOrDefault();
-        return head?.GetAttribute("data-drawn") is not null && head.GetAttribute("aria-busy") == "false" ? head : null;
-    });
+    private static int Draws(App app) =>
+        int.Parse(
+            app.Browser.FindElement(By.CssSelector("canvas[aria-label^='Her head']")).GetAttribute("data-drawn") ?? "0",
+            CultureInfo.InvariantCulture
+        );
 
-    private static string Head(App app) => app.Browser.FindElement(By.CssSelector("canvas[aria-label^='Her head']")).GetAttribute("aria-label")!;
+    private static long Pixels(App app) =>
+        (long)
+            app.Browser.ExecuteScript(
+                "const c = document.querySelector(\"canvas[aria-label^='Her head']\"); let s = 0; for (const v of c.getContext('2d').getImageData(0, 0, c.width, c.height).data) s += v; return s;"
+            )!;
 
-    private static int Draws(App app) => int.Parse(
-        app.Browser.FindElement(By.CssSelector("canvas[aria-label^='Her head']")).GetAttribute("data-drawn") ?? "0", CultureInfo.InvariantCulture);
-
-    private static long Pixels(App app) => (long)app.Browser.ExecuteScript(
-        "const c = document.querySelector(\"canvas[aria-label^='Her head']\"); let s = 0; for (const v of c.getContext('2d').getImageData(0, 0, c.width, c.height).data) s += v; return s;")!;
-
-    private static void Saved(App app) => app.Until("saved", d => d.FindElement(By.CssSelector("[role='status']")).Text == "saved" ? d : null);
+    private static void Saved(App app) =>
+        app.Until("saved", d => d.FindElement(By.CssSelector("[role='status']")).Text == "saved" ? d : null);
 
     private static IReadOnlyList<string> Findings(App app) =>
-        app.Browser.FindElements(By.CssSelector("article")).Select(a => a.GetAttribute("aria-label") ?? string.Empty).ToArray();
+        app
+            .Browser.FindElements(By.CssSelector("article"))
+            .Select(a => a.GetAttribute("aria-label") ?? string.Empty)
+            .ToArray();
 
     private static string Level(App app, string panel) =>
         app.Browser.FindElement(By.CssSelector($"[role='button'][aria-label^='{panel}']")).GetAttribute("aria-label")!
@@ -170,7 +241,9 @@ public sealed class JourneyTests
 
     private static double Value(App app, string handle)
     {
-        var slider = app.Browser.FindElements(By.CssSelector($"[role='slider'][aria-label^='{handle}']")).FirstOrDefault();
+        var slider = app
+            .Browser.FindElements(By.CssSelector($"[role='slider'][aria-label^='{handle}']"))
+            .FirstOrDefault();
         return double.Parse(slider?.GetAttribute("aria-valuenow") ?? "-1", CultureInfo.InvariantCulture);
     }
 }

@@ -15,7 +15,12 @@ public sealed class KeyboardTests
         app.Find("the day", By.XPath("//a[contains(., 'Perrin Askew')]"));
         TabTo(app, "Perrin Askew");
         Press(app, Keys.Enter);
-        app.Until("the head drawn", d => d.FindElements(By.CssSelector("canvas[aria-label^='Her head'][aria-busy='false'][data-drawn]")).FirstOrDefault());
+        app.Until(
+            "the head drawn",
+            d =>
+                d.FindElements(By.CssSelector("canvas[aria-label^='Her head'][aria-busy='false'][data-drawn]"))
+                    .FirstOrDefault()
+        );
 
         // Turn her.
         TabTo(app, "Her head");
@@ -26,12 +31,18 @@ public sealed class KeyboardTests
         TabTo(app, ", row ");
         var first = Focused(app);
         Press(app, Keys.ArrowRight);
-        app.Until("another panel", _ => Focused(app) != first && Focused(app).Contains(", row ", StringComparison.Ordinal) ? "yes" : null);
+        app.Until(
+            "another panel",
+            _ => Focused(app) != first && Focused(app).Contains(", row ", StringComparison.Ordinal) ? "yes" : null
+        );
 
         // Natural, then V, by its own keys.
         TabTo(app, "Shape:");
         Press(app, Keys.Enter);
-        app.Until("a shape to choose", d => d.FindElements(By.CssSelector("[aria-label='Shape'] [role='radio']:focus")).FirstOrDefault());
+        app.Until(
+            "a shape to choose",
+            d => d.FindElements(By.CssSelector("[aria-label='Shape'] [role='radio']:focus")).FirstOrDefault()
+        );
         TabTo(app, "Full");
         Press(app, Keys.Enter);
         Saved(app);
@@ -42,7 +53,15 @@ public sealed class KeyboardTests
         Saved(app);
 
         // The first finding is mended and undone.
-        app.Until("the fixes", d => d.FindElements(By.CssSelector("[aria-label='Second look'] .findings[aria-busy='false'] .ant-btn-primary")).Count > 0 ? d : null);
+        app.Until(
+            "the fixes",
+            d =>
+                d.FindElements(
+                    By.CssSelector("[aria-label='Second look'] .findings[aria-busy='false'] .ant-btn-primary")
+                ).Count > 0
+                    ? d
+                    : null
+        );
         TabTo(app, "Show");
         var findings = Findings(app);
         Press(app, Keys.Tab);
@@ -75,13 +94,23 @@ public sealed class KeyboardTests
         Answered(app);
         TabTo(app, "curly");
         Press(app, Keys.Enter);
-        app.Until("curly", d => d.FindElements(By.CssSelector("[role='radio'][aria-label='curly'][aria-checked='true']")).FirstOrDefault());
+        app.Until(
+            "curly",
+            d =>
+                d.FindElements(By.CssSelector("[role='radio'][aria-label='curly'][aria-checked='true']"))
+                    .FirstOrDefault()
+        );
         Answered(app);
 
         // What she wants, and the line across her head.
         TabTo(app, "Ends");
         Press(app, Keys.ArrowRight);
-        app.Until("level 8.5", d => d.FindElements(By.CssSelector("[role='slider'][aria-label='Ends'][aria-valuenow='8.5']")).FirstOrDefault());
+        app.Until(
+            "level 8.5",
+            d =>
+                d.FindElements(By.CssSelector("[role='slider'][aria-label='Ends'][aria-valuenow='8.5']"))
+                    .FirstOrDefault()
+        );
         TabTo(app, "Between As it is");
         Press(app, Keys.ArrowLeft);
 
@@ -91,24 +120,54 @@ public sealed class KeyboardTests
         app.Find("working order", By.CssSelector("ol[aria-label='Working order'] li"));
         TabTo(app, "Part at the hairline");
         Press(app, Keys.ArrowUp);
-        app.Until("the part moved", d => d.FindElements(By.CssSelector("[role='slider'][aria-label='Part at the hairline'][aria-valuenow='0.5']")).FirstOrDefault());
+        app.Until(
+            "the part moved",
+            d =>
+                d.FindElements(
+                        By.CssSelector("[role='slider'][aria-label='Part at the hairline'][aria-valuenow='0.5']")
+                    )
+                    .FirstOrDefault()
+        );
         Saved(app);
         TabTo(app, "Nape later");
         Press(app, Keys.Enter);
-        app.Until("the nape second", d => d.FindElements(By.CssSelector("ol[aria-label='Working order'] li")).ElementAtOrDefault(1)?.Text.Contains("Nape", StringComparison.Ordinal) == true ? d : null);
+        app.Until(
+            "the nape second",
+            d =>
+                d.FindElements(By.CssSelector("ol[aria-label='Working order'] li"))
+                    .ElementAtOrDefault(1)
+                    ?.Text.Contains("Nape", StringComparison.Ordinal) == true
+                    ? d
+                    : null
+        );
         Saved(app);
         TabTo(app, "Start from a pattern");
         Press(app, Keys.Enter);
-        app.Until("the patterns", d => d.FindElements(By.CssSelector("[aria-label='Patterns'] > li")).Count == 21 ? d : null);
+        app.Until(
+            "the patterns",
+            d => d.FindElements(By.CssSelector("[aria-label='Patterns'] > li")).Count == 21 ? d : null
+        );
         TabTo(app, "Lay Sun on the curls");
         Press(app, Keys.Enter);
-        app.Until("three tiers", d => d.FindElements(By.XPath("//*[@aria-label='Working order']//*[contains(@class, 'select')][contains(., 'three tiers')]")).FirstOrDefault());
+        app.Until(
+            "three tiers",
+            d =>
+                d.FindElements(
+                        By.XPath(
+                            "//*[@aria-label='Working order']//*[contains(@class, 'select')][contains(., 'three tiers')]"
+                        )
+                    )
+                    .FirstOrDefault()
+        );
         Saved(app);
         Assert.Empty(app.ConsoleErrors);
     }
 
-    private static void Answered(App app) => app.Until(
-        "the answers kept", d => d.FindElement(By.CssSelector("[role='status'][aria-label='Consultation']")).Text == "saved" ? d : null);
+    private static void Answered(App app) =>
+        app.Until(
+            "the answers kept",
+            d => d.FindElement(By.CssSelector("[role='status'][aria-label='Consultation']")).Text == "saved" ? d : null
+        );
 
     private static void TabTo(App app, string what)
     {
@@ -125,8 +184,11 @@ public sealed class KeyboardTests
         Assert.Fail($"{what} can't be reached with the Tab key.");
     }
 
-    private static string Focused(App app) => (string)app.Browser.ExecuteScript(
-        "const e = document.activeElement; return (e?.getAttribute('aria-label') || (e === document.body ? '' : e?.textContent) || '').trim();")!;
+    private static string Focused(App app) =>
+        (string)
+            app.Browser.ExecuteScript(
+                "const e = document.activeElement; return (e?.getAttribute('aria-label') || (e === document.body ? '' : e?.textContent) || '').trim();"
+            )!;
 
     private static void Press(App app, string keys)
     {
@@ -144,8 +206,13 @@ public sealed class KeyboardTests
     private static string Findings(App app) =>
         string.Join('|', app.Browser.FindElements(By.CssSelector("article")).Select(a => a.GetAttribute("aria-label")));
 
-    private static double Start(App app) => double.Parse(
-        app.Browser.FindElement(By.CssSelector("[role='slider'][aria-label^='Start']")).GetAttribute("aria-valuenow")!, CultureInfo.InvariantCulture);
+    private static double Start(App app) =>
+        double.Parse(
+            app.Browser.FindElement(By.CssSelector("[role='slider'][aria-label^='Start']"))
+                .GetAttribute("aria-valuenow")!,
+            CultureInfo.InvariantCulture
+        );
 
-    private static void Saved(App app) => app.Until("saved", d => d.FindElement(By.CssSelector("[role='status']")).Text == "saved" ? d : null);
+    private static void Saved(App app) =>
+        app.Until("saved", d => d.FindElement(By.CssSelector("[role='status']")).Text == "saved" ? d : null);
 }

@@ -9,7 +9,8 @@ namespace Wendro.Browser.Tests;
 /// <summary>Mixing with the simulated scale; the shelf's table; the desk's line.</summary>
 public sealed class MixTests
 {
-    private const string Figures = """{"ratedLevels":7,"dryingMinutes":40,"workingMinutes":26,"scalpSafe":false,"excludesHeat":true,"windowMinutes":""";
+    private const string Figures =
+        """{"ratedLevels":7,"dryingMinutes":40,"workingMinutes":26,"scalpSafe":false,"excludesHeat":true,"windowMinutes":""";
     private static readonly string[] Done = ["Lantern clay", "Ebb 30 vol", "Ebb 20 vol"];
 
     [Fact]
@@ -24,12 +25,18 @@ public sealed class MixTests
 
         app.Browser.Navigate().GoToUrl($"{app.Address}/visits/{visit}/mix");
         app.Click("gloves", By.XPath("//label[contains(., 'Pairs of gloves')]"));
-        app.Until("one thing less", _ => Mix(http, visit)["tray"]!.AsArray().Any(t => (bool)t!["isThere"]!) ? "yes" : null);
+        app.Until(
+            "one thing less",
+            _ => Mix(http, visit)["tray"]!.AsArray().Any(t => (bool)t!["isThere"]!) ? "yes" : null
+        );
 
         // The first bowl: too much clay, restored.
         Begin(app, 1);
         Pour(app, Target(http, visit, 0, 0) + 5);
-        app.Find("too much", By.XPath("//*[@role='alert'][contains(., 'too much Lantern clay') and contains(., 'the shelf has enough')]"));
+        app.Find(
+            "too much",
+            By.XPath("//*[@role='alert'][contains(., 'too much Lantern clay') and contains(., 'the shelf has enough')]")
+        );
         Close(app);
         app.Button("Restore the ratio").Click();
         Finish(app, 1);
@@ -57,20 +64,41 @@ public sealed class MixTests
 
         // Nothing is lost by looking again, and masses balance.
         app.Browser.Navigate().Refresh();
-        app.Until("all three are mixed", d => d.FindElements(By.XPath("//div[@aria-label='Bowls']//button[contains(., '✓')]")).Count == 3 ? d : null);
+        app.Until(
+            "all three are mixed",
+            d => d.FindElements(By.XPath("//div[@aria-label='Bowls']//button[contains(., '✓')]")).Count == 3 ? d : null
+        );
         var after = Mix(http, visit);
         foreach (var bowl in after["bowls"]!.AsArray())
         {
-            Assert.All(bowl!["steps"]!.AsArray(), s => Assert.Equal((double)s!["targetGrams"]!, (double)s["pouredGrams"]!, (double)s["toleranceGrams"]! + 0.01));
+            Assert.All(
+                bowl!["steps"]!.AsArray(),
+                s =>
+                    Assert.Equal(
+                        (double)s!["targetGrams"]!,
+                        (double)s["pouredGrams"]!,
+                        (double)s["toleranceGrams"]! + 0.01
+                    )
+            );
             Assert.Equal(1.5, (double)bowl["begun"]!["ratioNow"]!, 0.1);
         }
 
         var weighed = after["bowls"]!.AsArray().Sum(b => b!["steps"]!.AsArray().Sum(s => (double)s!["pouredGrams"]!));
         Assert.InRange(weighed, planned - 2, planned + (5 * 2.5) + 2);
         Assert.DoesNotContain(after["findings"]!.AsArray(), f => (string)f!["kind"]! == "unevenRecipe");
-        Assert.Equal(Done.Order(), after["bowls"]!.AsArray().SelectMany(b => b!["steps"]!.AsArray().Select(s => (string)s!["ingredient"]!["product"]!)).Distinct().Order());
+        Assert.Equal(
+            Done.Order(),
+            after["bowls"]!
+                .AsArray()
+                .SelectMany(b => b!["steps"]!.AsArray().Select(s => (string)s!["ingredient"]!["product"]!))
+                .Distinct()
+                .Order()
+        );
         app.Click("the card", By.XPath("//a[contains(., 'recipe card')]"));
-        app.Until("labels for three bowls", d => d.FindElements(By.CssSelector("[aria-label='Labels'] [role='listitem']")).Count == 3 ? d : null);
+        app.Until(
+            "labels for three bowls",
+            d => d.FindElements(By.CssSelector("[aria-label='Labels'] [role='listitem']")).Count == 3 ? d : null
+        );
         Assert.Empty(app.ConsoleErrors);
     }
 
@@ -86,7 +114,10 @@ public sealed class MixTests
         app.Find("row and column", By.XPath("//li[contains(., 'row 3, volume')]"));
         app.Button("Leave").Click();
         File.WriteAllText(file, "kind,name,unit,onHand,volume\ndeveloper,Ebb 15 vol,millilitre,500,15\n");
-        app.Until("the sheet is away", d => d.FindElements(By.CssSelector(".ant-modal")).All(m => !m.Displayed) ? d : null);
+        app.Until(
+            "the sheet is away",
+            d => d.FindElements(By.CssSelector(".ant-modal")).All(m => !m.Displayed) ? d : null
+        );
         app.Browser.FindElement(By.CssSelector("input[aria-label='CSV file']")).SendKeys(file);
         app.Find("what is new", By.XPath("//p[contains(., '1 new:') and contains(., 'Ebb 15 vol')]"));
         app.Button("Take it in").Click();
@@ -106,20 +137,41 @@ public sealed class MixTests
         app.Browser.Navigate().GoToUrl($"{app.Address}/desk");
         var line = app.Find("the line", By.CssSelector("input[aria-label='Type a sum']"));
         line.SendKeys("25 vol 60 g from 20 40");
-        app.Find("the sum", By.XPath("//*[@aria-label='Answer'][contains(., '45.0 g of 20 vol + 15.0 g of 40 vol') and contains(., 'Read as') and contains(., 'Why')]"));
+        app.Find(
+            "the sum",
+            By.XPath(
+                "//*[@aria-label='Answer'][contains(., '45.0 g of 20 vol + 15.0 g of 40 vol') and contains(., 'Read as') and contains(., 'Why')]"
+            )
+        );
         line.SendKeys(Keys.Control + "a");
         line.SendKeys("nonsense");
         app.Find("a word", By.XPath("//*[@aria-label='Answer'][contains(., 'means nothing here')]"));
-        app.Until("every sum has its answer", d => d.FindElements(By.CssSelector("section.sum .result")).Count == 11 ? d : null);
+        app.Until(
+            "every sum has its answer",
+            d => d.FindElements(By.CssSelector("section.sum .result")).Count == 11 ? d : null
+        );
         app.Click("US units", By.XPath("//label[contains(., 'oz · in')]"));
         var regrowth = app.Find("regrowth in inches", By.CssSelector("input[aria-label='Regrowth']"));
         regrowth.SendKeys(Keys.Control + "a");
         regrowth.SendKeys("2" + Keys.Tab);
-        app.Find("two inches in months", By.XPath("//section[@aria-label='Regrowth and months'][contains(., '4.1 months')]"));
+        app.Find(
+            "two inches in months",
+            By.XPath("//section[@aria-label='Regrowth and months'][contains(., '4.1 months')]")
+        );
         app.Click("metric units", By.XPath("//label[contains(., 'g · cm')]"));
-        app.Until("exactly so many centimetres", d => d.FindElement(By.CssSelector("input[aria-label='Regrowth']")).GetAttribute("value") is "5.08" ? d : null);
+        app.Until(
+            "exactly so many centimetres",
+            d =>
+                d.FindElement(By.CssSelector("input[aria-label='Regrowth']")).GetAttribute("value") is "5.08" ? d : null
+        );
         app.Click("US units", By.XPath("//label[contains(., 'oz · in')]"));
-        app.Until("two inches again", d => d.FindElement(By.CssSelector("input[aria-label='Regrowth']")).GetAttribute("value")!.StartsWith('2') ? d : null);
+        app.Until(
+            "two inches again",
+            d =>
+                d.FindElement(By.CssSelector("input[aria-label='Regrowth']")).GetAttribute("value")!.StartsWith('2')
+                    ? d
+                    : null
+        );
         app.Find("in ounces", By.XPath("//section[@aria-label='Batch'][contains(., '1.27 oz lightener')]"));
         Assert.DoesNotContain(app.ConsoleErrors, e => !e.Contains("400", StringComparison.Ordinal));
     }
@@ -135,9 +187,17 @@ public sealed class MixTests
         string[] edits =
         [
             """{"kind":"cutZone","zone":"upperBack","parting":"horizontal","thicknessMm":20,"widthCm":8,"leaveOutMm":4,"bricklay":true}""",
-            Formula("A", 30, 8), Formula("B", 20, 60), Paint("upperBack", "A"), Paint("faceFrameLeft", "B"), Paint("faceFrameRight", "B"),
+            Formula("A", 30, 8),
+            Formula("B", 20, 60),
+            Paint("upperBack", "A"),
+            Paint("faceFrameLeft", "B"),
+            Paint("faceFrameRight", "B"),
         ];
-        Send(http, $"/api/visits/{visit}/plan/edits", $$"""{"baseRevision":1,"edit":{"kind":"together","edits":[{{string.Join(',', edits)}}]} }""");
+        Send(
+            http,
+            $"/api/visits/{visit}/plan/edits",
+            $$"""{"baseRevision":1,"edit":{"kind":"together","edits":[{{string.Join(',', edits)}}]} }"""
+        );
         return visit;
     }
 
@@ -151,26 +211,42 @@ public sealed class MixTests
     }
 
     private static JsonNode Mix(HttpClient http, string visit) =>
-        http.GetFromJsonAsync<JsonNode>(new Uri($"/api/visits/{visit}/mix", UriKind.Relative)).GetAwaiter().GetResult()!;
+        http.GetFromJsonAsync<JsonNode>(new Uri($"/api/visits/{visit}/mix", UriKind.Relative))
+            .GetAwaiter()
+            .GetResult()!;
 
-    private static double Target(HttpClient http, string visit, int bowl, int step) => (double)Mix(http, visit)["bowls"]![bowl]!["steps"]![step]!["targetGrams"]!;
+    private static double Target(HttpClient http, string visit, int bowl, int step) =>
+        (double)Mix(http, visit)["bowls"]![bowl]!["steps"]![step]!["targetGrams"]!;
 
-    private static double Poured(HttpClient http, string visit, int bowl, int step) => (double)Mix(http, visit)["bowls"]![bowl]!["steps"]![step]!["pouredGrams"]!;
+    private static double Poured(HttpClient http, string visit, int bowl, int step) =>
+        (double)Mix(http, visit)["bowls"]![bowl]!["steps"]![step]!["pouredGrams"]!;
 
     /// <summary>Grams the great number shows.</summary>
-    private static double Shown(IWebDriver d) => d.FindElements(By.CssSelector("[role='meter'][aria-label='Poured']")).FirstOrDefault()?.GetAttribute("aria-valuenow") is { } text
-        ? double.Parse(text, CultureInfo.InvariantCulture)
-        : 0;
+    private static double Shown(IWebDriver d) =>
+        d.FindElements(By.CssSelector("[role='meter'][aria-label='Poured']"))
+            .FirstOrDefault()
+            ?.GetAttribute("aria-valuenow")
+            is { } text
+            ? double.Parse(text, CultureInfo.InvariantCulture)
+            : 0;
 
     private static void Begin(App app, int bowl)
     {
         Hand(app, "Take all off");
         Close(app);
-        app.Click($"bowl {bowl}", By.XPath($"//div[@aria-label='Bowls']//button[normalize-space(.)='{bowl}' or normalize-space(.)='Bowl {bowl}']"));
+        app.Click(
+            $"bowl {bowl}",
+            By.XPath(
+                $"//div[@aria-label='Bowls']//button[normalize-space(.)='{bowl}' or normalize-space(.)='Bowl {bowl}']"
+            )
+        );
         app.Button($"Begin bowl {bowl}").Click();
         app.Find("the bowl is waited for", By.XPath("//*[@role='status'][contains(., 'Put the empty bowl on')]"));
         Hand(app, "Put a bowl on");
-        app.Find("its tare is taken", By.XPath("//ol[starts-with(@aria-label, 'Steps of bowl')]/li[1][contains(., '21')]"));
+        app.Find(
+            "its tare is taken",
+            By.XPath("//ol[starts-with(@aria-label, 'Steps of bowl')]/li[1][contains(., '21')]")
+        );
     }
 
     private static void Pour(App app, double grams)
@@ -190,11 +266,16 @@ public sealed class MixTests
         {
             var at = Now(app);
             Hand(app, "Pour what is to go");
-            app.Until("the next thing", _ => app.Browser.FindElements(mixed).Count > 0 || Now(app) != at ? "yes" : null);
+            app.Until(
+                "the next thing",
+                _ => app.Browser.FindElements(mixed).Count > 0 || Now(app) != at ? "yes" : null
+            );
         }
     }
 
-    private static string Now(App app) => app.Browser.FindElements(By.CssSelector("li[aria-current='step'] > span")).Select(e => e.Text).FirstOrDefault() ?? string.Empty;
+    private static string Now(App app) =>
+        app.Browser.FindElements(By.CssSelector("li[aria-current='step'] > span")).Select(e => e.Text).FirstOrDefault()
+        ?? string.Empty;
 
     /// <summary>Does something at the simulated scale, whose hands are opened where they are not.</summary>
     private static void Hand(App app, string? does)
@@ -213,7 +294,10 @@ public sealed class MixTests
 
         if (does is not null)
         {
-            app.Until($"{does} can be done", d => d.FindElement(By.XPath($"//button[normalize-space(.)='{does}']")).Enabled ? d : null);
+            app.Until(
+                $"{does} can be done",
+                d => d.FindElement(By.XPath($"//button[normalize-space(.)='{does}']")).Enabled ? d : null
+            );
             app.Button(does).Click();
         }
     }
@@ -221,6 +305,12 @@ public sealed class MixTests
     private static void Close(App app)
     {
         app.Click("aside", By.XPath("//h2[.='To mind']"));
-        app.Until("the hands are away", d => d.FindElements(By.CssSelector("[role='group'][aria-label='Simulated scale']")).All(h => !h.Displayed) ? d : null);
+        app.Until(
+            "the hands are away",
+            d =>
+                d.FindElements(By.CssSelector("[role='group'][aria-label='Simulated scale']")).All(h => !h.Displayed)
+                    ? d
+                    : null
+        );
     }
 }

@@ -6,7 +6,9 @@ namespace Wendro.Browser.Tests;
 /// <summary>Painting a whole head: several panels, several products, whole-head moves, the pass with keys, comparing, setting aside, proposals.</summary>
 public sealed class PaintTests
 {
-    private static readonly By Painted = By.CssSelector("[aria-label='Crown map'] [role='button'][aria-label*=', level']");
+    private static readonly By Painted = By.CssSelector(
+        "[aria-label='Crown map'] [role='button'][aria-label*=', level']"
+    );
 
     [Fact]
     public void Several_panels_take_one_change_and_one_undo()
@@ -20,12 +22,26 @@ public sealed class PaintTests
         app.Find("lines are counted", By.CssSelector("input[aria-label='Lines']"));
         Assert.NotNull(app.Named("slider", "Held at, strokes meet"));
         app.Button("One more product on it").Click();
-        app.Until("two products", d => d.FindElements(By.CssSelector("[aria-label='Products in the order they are laid'] button[aria-pressed]")).Count == 2 ? d : null);
+        app.Until(
+            "two products",
+            d =>
+                d.FindElements(
+                    By.CssSelector("[aria-label='Products in the order they are laid'] button[aria-pressed]")
+                ).Count == 2
+                    ? d
+                    : null
+        );
         Saved(app);
         app.Button("Lay it earlier").Click();
         Saved(app);
         app.Button("Take it off").Click();
-        app.Until("one product", d => d.FindElements(By.CssSelector("[aria-label='Products in the order they are laid']")).Count == 0 ? d : null);
+        app.Until(
+            "one product",
+            d =>
+                d.FindElements(By.CssSelector("[aria-label='Products in the order they are laid']")).Count == 0
+                    ? d
+                    : null
+        );
         Saved(app);
         for (var step = 0; step < 4; step++)
         {
@@ -33,14 +49,23 @@ public sealed class PaintTests
             Saved(app);
         }
 
-        app.Until("nothing left to undo", d => d.FindElement(By.CssSelector("button[aria-label='Undo']")).Enabled ? null : d);
+        app.Until(
+            "nothing left to undo",
+            d => d.FindElement(By.CssSelector("button[aria-label='Undo']")).Enabled ? null : d
+        );
         app.Button("Whole-head moves…").Click();
         app.Click("taper", By.XPath("//li[contains(., 'Taper front to back')]"));
         app.Button("Do it").Click();
         Saved(app);
-        app.Until("something to undo", d => d.FindElement(By.CssSelector("button[aria-label='Undo']")).Enabled ? d : null);
+        app.Until(
+            "something to undo",
+            d => d.FindElement(By.CssSelector("button[aria-label='Undo']")).Enabled ? d : null
+        );
         app.Button("Undo").Click();
-        app.Until("nothing left to undo", d => d.FindElement(By.CssSelector("button[aria-label='Undo']")).Enabled ? null : d);
+        app.Until(
+            "nothing left to undo",
+            d => d.FindElement(By.CssSelector("button[aria-label='Undo']")).Enabled ? null : d
+        );
         Assert.Empty(app.ConsoleErrors);
     }
 
@@ -75,7 +100,10 @@ public sealed class PaintTests
         new Actions(app.Browser).SendKeys(Keys.Backspace).Perform();
         app.Until("back", _ => Position(app) == at + 3 ? "yes" : null);
         new Actions(app.Browser).SendKeys(Keys.Escape).Perform();
-        app.Until("the pass to end", d => d.FindElements(By.CssSelector("[aria-label='Paint pass']")).Count == 0 ? d : null);
+        app.Until(
+            "the pass to end",
+            d => d.FindElements(By.CssSelector("[aria-label='Paint pass']")).Count == 0 ? d : null
+        );
         Assert.NotNull(pass);
         Assert.Empty(app.ConsoleErrors);
     }
@@ -97,7 +125,10 @@ public sealed class PaintTests
         line.SendKeys(Keys.ArrowLeft + Keys.ArrowLeft + Keys.ArrowLeft);
         app.Until("more of before", _ => Sum(app) < half ? "yes" : null);
         app.Button("Side by side").Click();
-        app.Until("two heads", d => d.FindElements(By.CssSelector("canvas[aria-label^='Her head']")).Count == 2 ? d : null);
+        app.Until(
+            "two heads",
+            d => d.FindElements(By.CssSelector("canvas[aria-label^='Her head']")).Count == 2 ? d : null
+        );
         app.Button("End comparing").Click();
         foreach (var mode in new[] { "Level map", "Panels", "Seen share", "Lift to come" })
         {
@@ -107,7 +138,10 @@ public sealed class PaintTests
         }
 
         var folder = Directory.CreateTempSubdirectory("wendro-saved-").FullName;
-        app.Browser.ExecuteCdpCommand("Page.setDownloadBehavior", new() { ["behavior"] = "allow", ["downloadPath"] = folder });
+        app.Browser.ExecuteCdpCommand(
+            "Page.setDownloadBehavior",
+            new() { ["behavior"] = "allow", ["downloadPath"] = folder }
+        );
         app.Button("Save picture").Click();
         var saved = app.Until("the picture", _ => Directory.GetFiles(folder, "*.png").FirstOrDefault());
         app.Until("all of it", _ => new FileInfo(saved).Length > 10_000 ? "yes" : null);
@@ -121,26 +155,55 @@ public sealed class PaintTests
     {
         using var app = new App();
         Open(app, "Perrin Askew");
-        app.Until("the fixes", d => d.FindElements(By.CssSelector("[aria-label='Second look'] .findings[aria-busy='false'] article")).Count > 1 ? d : null);
-        var title = app.Browser.FindElements(By.XPath("//article[.//button[.='Set aside']]"))[0].GetAttribute("aria-label")!;
+        app.Until(
+            "the fixes",
+            d =>
+                d.FindElements(By.CssSelector("[aria-label='Second look'] .findings[aria-busy='false'] article")).Count
+                > 1
+                    ? d
+                    : null
+        );
+        var title = app
+            .Browser.FindElements(By.XPath("//article[.//button[.='Set aside']]"))[0]
+            .GetAttribute("aria-label")!;
         app.Click("set aside", By.XPath($"//article[@aria-label='{title}']//button[.='Set aside']"));
         app.Find("the reason", By.CssSelector("input[aria-label='Reason']")).SendKeys("she likes it so" + Keys.Enter);
-        app.Until("it to be quiet", d => d.FindElements(By.XPath($"//article[@aria-label='{title}']")).Count == 0 ? d : null);
+        app.Until(
+            "it to be quiet",
+            d => d.FindElements(By.XPath($"//article[@aria-label='{title}']")).Count == 0 ? d : null
+        );
         app.Click("what is set aside", By.XPath("//summary[contains(., 'set aside')]"));
-        Assert.Contains("she likes it so", app.Find("with its reason", By.CssSelector("details .aside")).Text, StringComparison.Ordinal);
+        Assert.Contains(
+            "she likes it so",
+            app.Find("with its reason", By.CssSelector("details .aside")).Text,
+            StringComparison.Ordinal
+        );
         app.Button("Heed again").Click();
-        app.Until("it to be heard", d => d.FindElements(By.XPath($"//article[@aria-label='{title}']")).Count > 0 ? d : null);
+        app.Until(
+            "it to be heard",
+            d => d.FindElements(By.XPath($"//article[@aria-label='{title}']")).Count > 0 ? d : null
+        );
         Saved(app);
 
         app.Button("From look to placement…").Click();
         app.Button("Search").Click();
         app.Find("how far it is", By.XPath("//button[.='Stop, keep the best']"));
-        app.Until("three proposals", d => d.FindElements(By.CssSelector("[aria-label='From look to placement'] article")).Count == 3 ? d : null);
+        app.Until(
+            "three proposals",
+            d => d.FindElements(By.CssSelector("[aria-label='From look to placement'] article")).Count == 3 ? d : null
+        );
         app.Click("compare", By.XPath("(//section[@aria-label='From look to placement']//button[.='Compare'])[1]"));
         app.Find("the line", By.CssSelector(".wipe-line"));
         var before = app.Browser.FindElements(Painted).Count;
         app.Click("take it", By.XPath("(//section[@aria-label='From look to placement']//button[.='Take it'])[1]"));
-        app.Until("another plan", d => d.FindElements(Painted).Count != before && d.FindElements(By.CssSelector("[aria-label='Second look']")).Count == 1 ? d : null);
+        app.Until(
+            "another plan",
+            d =>
+                d.FindElements(Painted).Count != before
+                && d.FindElements(By.CssSelector("[aria-label='Second look']")).Count == 1
+                    ? d
+                    : null
+        );
         Saved(app);
         app.Button("Undo").Click();
         app.Until("the plan as it was", d => d.FindElements(Painted).Count == before ? d : null);
@@ -155,17 +218,30 @@ public sealed class PaintTests
         Drawn(app);
     }
 
-    private static void Drawn(App app) => app.Until("the head drawn", d =>
-    {
-        var head = d.FindElements(By.CssSelector("canvas[aria-label^='Her head']")).FirstOrDefault();
-        return head?.GetAttribute("data-drawn") is not null && head.GetAttribute("aria-busy") == "false" ? head : null;
-    });
+    private static void Drawn(App app) =>
+        app.Until(
+            "the head drawn",
+            d =>
+            {
+                var head = d.FindElements(By.CssSelector("canvas[aria-label^='Her head']")).FirstOrDefault();
+                return head?.GetAttribute("data-drawn") is not null && head.GetAttribute("aria-busy") == "false"
+                    ? head
+                    : null;
+            }
+        );
 
-    private static void Saved(App app) => app.Until("saved", d => d.FindElement(By.CssSelector(".acts [role='status']")).Text == "saved" ? d : null);
+    private static void Saved(App app) =>
+        app.Until("saved", d => d.FindElement(By.CssSelector(".acts [role='status']")).Text == "saved" ? d : null);
 
-    private static int Position(App app) => int.Parse(
-        app.Browser.FindElement(By.XPath("//h2[starts-with(., 'Panel ')]")).Text.Split(' ')[1], System.Globalization.CultureInfo.InvariantCulture);
+    private static int Position(App app) =>
+        int.Parse(
+            app.Browser.FindElement(By.XPath("//h2[starts-with(., 'Panel ')]")).Text.Split(' ')[1],
+            System.Globalization.CultureInfo.InvariantCulture
+        );
 
-    private static long Sum(App app) => (long)app.Browser.ExecuteScript(
-        "const c = document.querySelector(\"canvas[aria-label^='Her head']\"); let s = 0; for (const v of c.getContext('2d').getImageData(0, 0, c.width, c.height).data) s += v; return s;")!;
+    private static long Sum(App app) =>
+        (long)
+            app.Browser.ExecuteScript(
+                "const c = document.querySelector(\"canvas[aria-label^='Her head']\"); let s = 0; for (const v of c.getContext('2d').getImageData(0, 0, c.width, c.height).data) s += v; return s;"
+            )!;
 }

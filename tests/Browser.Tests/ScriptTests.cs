@@ -30,9 +30,17 @@ public sealed class ScriptTests : IDisposable
     public async Task What_is_missing_is_named(string missing, string word)
     {
         var bin = Directory.CreateDirectory(Path.Combine(folder, "bin")).FullName;
-        foreach (var tool in new[] { "bash", "env", "dirname", "dotnet", "node", "npm", "cut", "mkdir" }.Where(t => t != missing))
+        foreach (
+            var tool in new[] { "bash", "env", "dirname", "dotnet", "node", "npm", "cut", "mkdir" }.Where(t =>
+                t != missing
+            )
+        )
         {
-            var at = Environment.GetEnvironmentVariable("PATH")!.Split(':').Select(p => Path.Combine(p, tool)).FirstOrDefault(File.Exists);
+            var at = Environment
+                .GetEnvironmentVariable("PATH")!
+                .Split(':')
+                .Select(p => Path.Combine(p, tool))
+                .FirstOrDefault(File.Exists);
             if (at is not null)
             {
                 File.CreateSymbolicLink(Path.Combine(bin, tool), at);
@@ -68,7 +76,8 @@ public sealed class ScriptTests : IDisposable
         var said = string.Empty;
         while (!said.Contains($"http://127.0.0.1:{port}", StringComparison.Ordinal))
         {
-            said += await demo.StandardError.ReadLineAsync() ?? throw new InvalidOperationException($"It ended: {said}");
+            said +=
+                await demo.StandardError.ReadLineAsync() ?? throw new InvalidOperationException($"It ended: {said}");
         }
 
         Assert.Contains(data, said, StringComparison.Ordinal);
@@ -105,7 +114,12 @@ public sealed class ScriptTests : IDisposable
 
     private static ProcessStartInfo StartOf(string[] arguments)
     {
-        var start = new ProcessStartInfo("/bin/bash") { RedirectStandardError = true, RedirectStandardOutput = true, WorkingDirectory = Path.GetTempPath() };
+        var start = new ProcessStartInfo("/bin/bash")
+        {
+            RedirectStandardError = true,
+            RedirectStandardOutput = true,
+            WorkingDirectory = Path.GetTempPath(),
+        };
         start.ArgumentList.Add(Path.Combine(App.Root, "wendro"));
         foreach (var argument in arguments)
         {
@@ -117,7 +131,10 @@ public sealed class ScriptTests : IDisposable
         return start;
     }
 
-    private static async Task<(int Exit, string Said)> RunAsync(string[] arguments, Action<ProcessStartInfo>? change = null)
+    private static async Task<(int Exit, string Said)> RunAsync(
+        string[] arguments,
+        Action<ProcessStartInfo>? change = null
+    )
     {
         var start = StartOf(arguments);
         change?.Invoke(start);

@@ -16,12 +16,24 @@ public sealed class SectionTests
 
         // A pattern, in one step.
         app.Button("Start from a pattern").Click();
-        app.Until("the patterns", d => d.FindElements(By.CssSelector("[aria-label='Patterns'] > li")).Count == 21 ? d : null);
+        app.Until(
+            "the patterns",
+            d => d.FindElements(By.CssSelector("[aria-label='Patterns'] > li")).Count == 21 ? d : null
+        );
         app.Button("Lay Broken lines").Click();
-        app.Until("quadrants", d => d.FindElements(By.XPath("//*[@aria-label='Left out']//li[contains(., 'veil at the part')]")).FirstOrDefault());
+        app.Until(
+            "quadrants",
+            d =>
+                d.FindElements(By.XPath("//*[@aria-label='Left out']//li[contains(., 'veil at the part')]"))
+                    .FirstOrDefault()
+        );
         Saved(app);
         Assert.NotEqual(panels, Panels(app));
-        Assert.Contains("left out", app.Find("the nape", By.XPath("//ol[@aria-label='Working order']//li[contains(., 'Nape')]")).Text, StringComparison.Ordinal);
+        Assert.Contains(
+            "left out",
+            app.Find("the nape", By.XPath("//ol[@aria-label='Working order']//li[contains(., 'Nape')]")).Text,
+            StringComparison.Ordinal
+        );
 
         // Undo brings all of it back at once.
         app.Button("Undo").Click();
@@ -31,7 +43,13 @@ public sealed class SectionTests
         // Thickness by its handle on the map: dragged outwards, fewer panels; by key, one millimetre.
         var thick = Value(app, "Thickness on the map");
         var handle = app.Named("slider", "Thickness on the map");
-        new Actions(app.Browser).MoveToElement(handle).ClickAndHold().MoveByOffset(8, -4).MoveByOffset(8, -4).Release().Perform();
+        new Actions(app.Browser)
+            .MoveToElement(handle)
+            .ClickAndHold()
+            .MoveByOffset(8, -4)
+            .MoveByOffset(8, -4)
+            .Release()
+            .Perform();
         app.Until("thicker sections", _ => Value(app, "Thickness on the map") > thick ? "yes" : null);
         app.Until("fewer panels", _ => Panels(app) < panels ? "yes" : null);
         Saved(app);
@@ -52,25 +70,50 @@ public sealed class SectionTests
         }
 
         app.Button("More pieces right").Click();
-        app.Until("no more to offer", d => d.FindElements(By.XPath("//button[normalize-space(.)='More pieces right']")).Count == 0 ? d : null);
+        app.Until(
+            "no more to offer",
+            d => d.FindElements(By.XPath("//button[normalize-space(.)='More pieces right']")).Count == 0 ? d : null
+        );
         Saved(app);
 
         // A region left out with its reason, and taken in again.
         app.Button("Leave a region out…").Click();
-        app.Find("why", By.CssSelector("input[aria-label='Why the region is left out']")).SendKeys("falls over everything");
+        app.Find("why", By.CssSelector("input[aria-label='Why the region is left out']"))
+            .SendKeys("falls over everything");
         app.Button("Leave it out").Click();
-        app.Until("the veil", d => d.FindElements(By.XPath("//*[@aria-label='Left out']//li[contains(., 'falls over everything')]")).FirstOrDefault());
+        app.Until(
+            "the veil",
+            d =>
+                d.FindElements(By.XPath("//*[@aria-label='Left out']//li[contains(., 'falls over everything')]"))
+                    .FirstOrDefault()
+        );
         Saved(app);
 
         // The order of work.
         app.Click("the nape later", By.CssSelector("button[aria-label='Nape later']"));
-        app.Until("the nape second", d => d.FindElements(By.CssSelector("ol[aria-label='Working order'] li")).ElementAtOrDefault(1)?.Text.Contains("Nape", StringComparison.Ordinal) == true ? d : null);
+        app.Until(
+            "the nape second",
+            d =>
+                d.FindElements(By.CssSelector("ol[aria-label='Working order'] li"))
+                    .ElementAtOrDefault(1)
+                    ?.Text.Contains("Nape", StringComparison.Ordinal) == true
+                    ? d
+                    : null
+        );
         Saved(app);
 
         // All of it is there after a power cut.
         app.KillAndRestart();
         app.Browser.Navigate().Refresh();
-        app.Until("the nape second", d => d.FindElements(By.CssSelector("ol[aria-label='Working order'] li")).ElementAtOrDefault(1)?.Text.Contains("Nape", StringComparison.Ordinal) == true ? d : null);
+        app.Until(
+            "the nape second",
+            d =>
+                d.FindElements(By.CssSelector("ol[aria-label='Working order'] li"))
+                    .ElementAtOrDefault(1)
+                    ?.Text.Contains("Nape", StringComparison.Ordinal) == true
+                    ? d
+                    : null
+        );
         app.Find("the veil", By.XPath("//*[@aria-label='Left out']//li[contains(., 'falls over everything')]"));
         Assert.Empty(app.ConsoleErrors);
     }
@@ -80,27 +123,62 @@ public sealed class SectionTests
     {
         using var app = new App();
         app.Browser.Navigate().GoToUrl(app.Address);
-        app.Until("the house rules ready", d => d.FindElements(By.XPath("//button[normalize-space(.)='House rules']")).FirstOrDefault(b => b.Enabled))!.Click();
-        var thickness = app.Find("section thickness", By.CssSelector("[aria-label='House rules'] input[aria-label='Section thickness']"));
+        app.Until(
+                    "the house rules ready",
+                    d =>
+                        d.FindElements(By.XPath("//button[normalize-space(.)='House rules']"))
+                            .FirstOrDefault(b => b.Enabled)
+                )!
+            .Click();
+        var thickness = app.Find(
+            "section thickness",
+            By.CssSelector("[aria-label='House rules'] input[aria-label='Section thickness']")
+        );
         thickness.SendKeys(Keys.Control + "a");
         thickness.SendKeys("8" + Keys.Tab);
         app.Button("Keep").Click();
-        app.Until("kept", d => d.FindElements(By.CssSelector(".ant-message")).FirstOrDefault(m => m.Text.Contains("Kept", StringComparison.Ordinal)));
+        app.Until(
+            "kept",
+            d =>
+                d.FindElements(By.CssSelector(".ant-message"))
+                    .FirstOrDefault(m => m.Text.Contains("Kept", StringComparison.Ordinal))
+        );
 
         app.Button("New client").Click();
         app.Find("her name", By.CssSelector("input[aria-label='Name']")).SendKeys("Sunniva Quay");
         app.Button("Begin").Click();
         app.Click("Section", By.XPath("//nav//a[contains(., 'Section')]"));
-        app.Until("the house's thickness", d => d.FindElements(By.CssSelector("input[aria-label='Section thickness']")).FirstOrDefault()?.GetAttribute("value") == "8" ? d : null);
+        app.Until(
+            "the house's thickness",
+            d =>
+                d.FindElements(By.CssSelector("input[aria-label='Section thickness']"))
+                    .FirstOrDefault()
+                    ?.GetAttribute("value") == "8"
+                    ? d
+                    : null
+        );
 
         app.Button("Keep as a pattern…").Click();
         app.Find("its name", By.CssSelector("input[aria-label='Name of the pattern']")).SendKeys("Ours");
         app.Find("what for", By.CssSelector("input[aria-label='What it is for']")).SendKeys("thin all over");
         app.Button("Keep it").Click();
-        app.Until("kept", d => d.FindElements(By.CssSelector(".ant-message")).FirstOrDefault(m => m.Text.Contains("Ours is kept", StringComparison.Ordinal)));
+        app.Until(
+            "kept",
+            d =>
+                d.FindElements(By.CssSelector(".ant-message"))
+                    .FirstOrDefault(m => m.Text.Contains("Ours is kept", StringComparison.Ordinal))
+        );
         Open(app, "Maelis Thornby");
         app.Button("Start from a pattern").Click();
-        app.Until("ours first", d => d.FindElements(By.CssSelector("[aria-label='Patterns'] > li")).FirstOrDefault()?.Text.Contains("Ours", StringComparison.Ordinal) == true ? d : null);
+        app.Until(
+            "ours first",
+            d =>
+                d.FindElements(By.CssSelector("[aria-label='Patterns'] > li"))
+                    .FirstOrDefault()
+                    ?.Text.Contains("Ours", StringComparison.Ordinal) == true
+                    ? d
+                    : null
+        );
         Assert.Empty(app.ConsoleErrors);
     }
 
@@ -112,10 +190,12 @@ public sealed class SectionTests
         app.Find("working order", By.CssSelector("ol[aria-label='Working order'] li"));
     }
 
-    private static int Panels(App app) => app.Browser.FindElements(By.CssSelector("[aria-label='Crown map'] path[role='button']")).Count;
+    private static int Panels(App app) =>
+        app.Browser.FindElements(By.CssSelector("[aria-label='Crown map'] path[role='button']")).Count;
 
-    private static double Value(App app, string handle) => double.Parse(
-        app.Named("slider", handle).GetAttribute("aria-valuenow") ?? "-99", CultureInfo.InvariantCulture);
+    private static double Value(App app, string handle) =>
+        double.Parse(app.Named("slider", handle).GetAttribute("aria-valuenow") ?? "-99", CultureInfo.InvariantCulture);
 
-    private static void Saved(App app) => app.Until("saved", d => d.FindElement(By.CssSelector("[role='status']")).Text == "saved" ? d : null);
+    private static void Saved(App app) =>
+        app.Until("saved", d => d.FindElement(By.CssSelector("[role='status']")).Text == "saved" ? d : null);
 }

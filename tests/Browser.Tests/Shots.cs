@@ -10,12 +10,22 @@ public sealed class Shots
     {
         using var app = new App();
         app.Browser.Navigate().GoToUrl(app.Address);
-        app.Until("all pictures and glances", d =>
-            d.FindElements(By.CssSelector("img")).Count == 14
-            && (bool)((IJavaScriptExecutor)d).ExecuteScript("return [...document.images].every(i => i.complete && i.naturalWidth > 0)")!
-            && d.FindElements(By.XPath("//*[contains(., 'Looking at the plan')]")).Count == 0
-            && d.FindElements(By.XPath("//*[contains(text(), 'panels painted') or contains(., 'panels painted')]")).Count > 0
-            ? d : null, seconds: 120);
+        app.Until(
+            "all pictures and glances",
+            d =>
+                d.FindElements(By.CssSelector("img")).Count == 14
+                && (bool)
+                    ((IJavaScriptExecutor)d).ExecuteScript(
+                        "return [...document.images].every(i => i.complete && i.naturalWidth > 0)"
+                    )!
+                && d.FindElements(By.XPath("//*[contains(., 'Looking at the plan')]")).Count == 0
+                && d.FindElements(
+                    By.XPath("//*[contains(text(), 'panels painted') or contains(., 'panels painted')]")
+                ).Count > 0
+                    ? d
+                    : null,
+            seconds: 120
+        );
         Take(app, "day");
 
         Open(app, "Maelis Thornby");
@@ -27,7 +37,10 @@ public sealed class Shots
         app.Button("Compare with… ▾").Click();
         app.Click("in 12 weeks", By.XPath("//li[normalize-space(.)='in 12 weeks']"));
         app.Button("Side by side").Click();
-        app.Until("two heads", d => d.FindElements(By.CssSelector("canvas[aria-label^='Her head']")).Count == 2 ? d : null);
+        app.Until(
+            "two heads",
+            d => d.FindElements(By.CssSelector("canvas[aria-label^='Her head']")).Count == 2 ? d : null
+        );
         Take(app, "compare");
         app.Button("End comparing").Click();
         app.Button("As hair ▾").Click();
@@ -39,13 +52,25 @@ public sealed class Shots
         Open(app, "Ottoline Fjeldra");
         app.Button("From look to placement…").Click();
         app.Button("Search").Click();
-        app.Until("three proposals", d => d.FindElements(By.CssSelector("[aria-label='From look to placement'] article")).Count == 3 ? d : null, seconds: 90);
+        app.Until(
+            "three proposals",
+            d => d.FindElements(By.CssSelector("[aria-label='From look to placement'] article")).Count == 3 ? d : null,
+            seconds: 90
+        );
         app.Click("compare", By.XPath("(//section[@aria-label='From look to placement']//button[.='Compare'])[1]"));
         app.Find("the line between", By.CssSelector(".wipe-line"));
         Take(app, "placements");
 
         Open(app, "Perrin Askew");
-        app.Until("fixes", d => d.FindElements(By.CssSelector("[aria-label='Second look'] .findings[aria-busy='false'] article")).Count > 2 ? d : null, seconds: 60);
+        app.Until(
+            "fixes",
+            d =>
+                d.FindElements(By.CssSelector("[aria-label='Second look'] .findings[aria-busy='false'] article")).Count
+                > 2
+                    ? d
+                    : null,
+            seconds: 60
+        );
         app.Click("first finding's Show", By.XPath("//article//button[normalize-space(.)='Show']"));
         Drawn(app, "worn down");
         Take(app, "second-look");
@@ -59,7 +84,10 @@ public sealed class Shots
         Take(app, "paint-curls");
         Open(app, "Bergith Lanmoore");
         app.Click("Consult", By.XPath("//nav//a[contains(., 'Consult')]"));
-        app.Find("the line between", By.CssSelector("[role='slider'][aria-label='Between As it is and As she wants it']"));
+        app.Find(
+            "the line between",
+            By.CssSelector("[role='slider'][aria-label='Between As it is and As she wants it']")
+        );
         Take(app, "consult-grey");
 
         Open(app, "Tindra Okelunde");
@@ -67,7 +95,10 @@ public sealed class Shots
         app.Find("zone settings", By.CssSelector("[aria-label='Zone settings']"));
         Take(app, "section");
         app.Button("Start from a pattern").Click();
-        app.Until("the patterns", d => d.FindElements(By.CssSelector("[aria-label='Patterns'] > li")).Count == 21 ? d : null);
+        app.Until(
+            "the patterns",
+            d => d.FindElements(By.CssSelector("[aria-label='Patterns'] > li")).Count == 21 ? d : null
+        );
         Take(app, "patterns");
 
         Open(app, "Maelis Thornby");
@@ -78,8 +109,15 @@ public sealed class Shots
         Pour(app, Target(app, 0), "Lantern clay");
         var developer = Target(app, 1);
         Hand(app, developer * 0.85);
-        app.Until("most of it", d => d.FindElement(By.CssSelector("[role='meter'][aria-label='Poured']")).GetAttribute("aria-valuenow") is { } now
-            && double.Parse(now, System.Globalization.CultureInfo.InvariantCulture) > developer * 0.84 ? d : null);
+        app.Until(
+            "most of it",
+            d =>
+                d.FindElement(By.CssSelector("[role='meter'][aria-label='Poured']")).GetAttribute("aria-valuenow")
+                    is { } now
+                && double.Parse(now, System.Globalization.CultureInfo.InvariantCulture) > developer * 0.84
+                    ? d
+                    : null
+        );
         Take(app, "mix");
         Hand(app, developer * 0.4);
         app.Find("too much", By.XPath("//*[@role='alert'][contains(., 'too much')]"));
@@ -91,7 +129,10 @@ public sealed class Shots
         app.Browser.Navigate().GoToUrl($"{app.Address}/desk");
         app.Find("the line", By.CssSelector("input[aria-label='Type a sum']")).SendKeys("25 vol 60 g from 20 40");
         app.Find("the sum", By.XPath("//*[@aria-label='Answer'][contains(., '45.0 g of 20 vol')]"));
-        app.Until("every sum has its answer", d => d.FindElements(By.CssSelector("section.sum .result")).Count == 11 ? d : null);
+        app.Until(
+            "every sum has its answer",
+            d => d.FindElements(By.CssSelector("section.sum .result")).Count == 11 ? d : null
+        );
         Take(app, "desk");
         Assert.Empty(app.ConsoleErrors);
     }
@@ -100,20 +141,36 @@ public sealed class Shots
     private static void Pour(App app, double grams, string step)
     {
         Hand(app, grams);
-        app.Find(step, By.XPath($"//ol[starts-with(@aria-label, 'Steps of bowl')]/li[contains(., '{step}') and .//*[@aria-label='done']]"));
+        app.Find(
+            step,
+            By.XPath(
+                $"//ol[starts-with(@aria-label, 'Steps of bowl')]/li[contains(., '{step}') and .//*[@aria-label='done']]"
+            )
+        );
     }
 
     private static void Hand(App app, double grams)
     {
         using var http = new HttpClient { BaseAddress = new Uri(app.Address) };
-        using var content = new StringContent(FormattableString.Invariant($$"""{"does":"pour","grams":{{Math.Round(grams, 1)}},"seconds":1}"""), System.Text.Encoding.UTF8, "application/json");
-        Assert.True(http.PostAsync(new Uri("/api/stand-ins/scale", UriKind.Relative), content).GetAwaiter().GetResult().IsSuccessStatusCode);
+        using var content = new StringContent(
+            FormattableString.Invariant($$"""{"does":"pour","grams":{{Math.Round(grams, 1)}},"seconds":1}"""),
+            System.Text.Encoding.UTF8,
+            "application/json"
+        );
+        Assert.True(
+            http.PostAsync(new Uri("/api/stand-ins/scale", UriKind.Relative), content)
+                .GetAwaiter()
+                .GetResult()
+                .IsSuccessStatusCode
+        );
     }
 
     /// <summary>What a step of the first bowl wants, g.</summary>
     private static double Target(App app, int step)
     {
-        var text = app.Browser.FindElements(By.XPath("//ol[starts-with(@aria-label, 'Steps of bowl')]/li/span[last()]"))[step + 1].Text;
+        var text = app
+            .Browser.FindElements(By.XPath("//ol[starts-with(@aria-label, 'Steps of bowl')]/li/span[last()]"))[step + 1]
+            .Text;
         return double.Parse(text.Split(" of ")[1].Split(' ')[0], System.Globalization.CultureInfo.InvariantCulture);
     }
 
@@ -124,24 +181,36 @@ public sealed class Shots
         Drawn(app, "worn down");
     }
 
-    private static void Drawn(App app, string wear) => app.Until($"head drawn {wear}", d =>
-    {
-        var head = d.FindElements(By.CssSelector("canvas[aria-label^='Her head']")).FirstOrDefault();
-        return head is not null && head.GetAttribute("data-drawn") is not null && head.GetAttribute("aria-busy") == "false"
-            && head.GetAttribute("aria-label")!.Contains(wear, StringComparison.Ordinal) ? head : null;
-    });
+    private static void Drawn(App app, string wear) =>
+        app.Until(
+            $"head drawn {wear}",
+            d =>
+            {
+                var head = d.FindElements(By.CssSelector("canvas[aria-label^='Her head']")).FirstOrDefault();
+                return
+                    head is not null
+                    && head.GetAttribute("data-drawn") is not null
+                    && head.GetAttribute("aria-busy") == "false"
+                    && head.GetAttribute("aria-label")!.Contains(wear, StringComparison.Ordinal)
+                    ? head
+                    : null;
+            }
+        );
 
     private static void Take(App app, string name)
     {
         // The glow that shows a panel fades by itself; a picture waits until the head has stopped changing.
         var last = string.Empty;
-        app.Until("a quiet page", d =>
-        {
-            var now = ((ITakesScreenshot)d).GetScreenshot().AsBase64EncodedString;
-            var quiet = now == last;
-            last = now;
-            return quiet ? d : null;
-        });
+        app.Until(
+            "a quiet page",
+            d =>
+            {
+                var now = ((ITakesScreenshot)d).GetScreenshot().AsBase64EncodedString;
+                var quiet = now == last;
+                last = now;
+                return quiet ? d : null;
+            }
+        );
         if (Environment.GetEnvironmentVariable("WENDRO_SHOTS") is { Length: > 0 } folder)
         {
             File.WriteAllBytes(Path.Combine(folder, $"{name}.png"), Convert.FromBase64String(last));

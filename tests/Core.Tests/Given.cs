@@ -33,7 +33,8 @@ internal static class Given
         Gen.Select(Gen.Enum<Parting>(), Gen.Double[4, 40], Gen.Double[1, 10], Gen.Double[0, 20], Gen.Bool)
             .Select(s => new Sections(s.Item1, s.Item2, s.Item3, s.Item4, s.Item5));
 
-    public static Gen<PartLine> AnyPart { get; } = Gen.Select(Gen.Double[-5, 5], Gen.Double[-3, 3]).Select(p => new PartLine(p.Item1, p.Item2));
+    public static Gen<PartLine> AnyPart { get; } =
+        Gen.Select(Gen.Double[-5, 5], Gen.Double[-3, 3]).Select(p => new PartLine(p.Item1, p.Item2));
 
     public static Gen<LiftCase> AnyLift { get; } =
         from level in Gen.Double[1, 10]
@@ -45,7 +46,17 @@ internal static class Given
         from covering in Gen.Enum<Covering>()
         from heat in Gen.Bool
         from coat in Gen.Double[0, 1]
-        select new LiftCase(new Level(level), diameter, porosity, coloured, lightener, new Volume(volume), covering, heat, coat);
+        select new LiftCase(
+            new Level(level),
+            diameter,
+            porosity,
+            coloured,
+            lightener,
+            new Volume(volume),
+            covering,
+            heat,
+            coat
+        );
 
     public static Gen<PanelPaint> AnyPaint { get; } =
         from shape in Gen.Enum<Shape>()
@@ -64,8 +75,29 @@ internal static class Given
         from band in Gen.Select(Gen.Bool, Gen.Double[0.5, 75])
         from hand in Gen.Select(Gen.Enum<Pressure>(), Gen.Enum<Tension>(), Gen.Enum<Teasing>())
         select new PanelPaint(
-            shape, start, drop, blur, mids, ends, face, covering, "A", spread, flip, null, slope, centre.Item1, centre.Item2,
-            strokes.Item1, strokes.Item2, strokes.Item3, band.Item1 ? band.Item2 : null, hand.Item1, hand.Item2, hand.Item3);
+            shape,
+            start,
+            drop,
+            blur,
+            mids,
+            ends,
+            face,
+            covering,
+            "A",
+            spread,
+            flip,
+            null,
+            slope,
+            centre.Item1,
+            centre.Item2,
+            strokes.Item1,
+            strokes.Item2,
+            strokes.Item3,
+            band.Item1 ? band.Item2 : null,
+            hand.Item1,
+            hand.Item2,
+            hand.Item3
+        );
 
     public static (HairLooks Looks, Cutting Cutting) Looks(HairProfile hair, PartLine? part = null)
     {
@@ -95,8 +127,13 @@ internal static class Given
     /// <summary>Mean level of a zone's hair by mass: as its panels say it, and counted over its strands.</summary>
     public static (double Panels, double Strands) MeansOf(this PlannedHead head, Zone zone)
     {
-        double sum = 0, mass = 0, panels = 0, grams = 0;
-        foreach (var (panel, p) in head.Panels.Select((panel, p) => (panel, p)).Where(x => x.panel.Panel.Key.Zone == zone))
+        double sum = 0,
+            mass = 0,
+            panels = 0,
+            grams = 0;
+        foreach (
+            var (panel, p) in head.Panels.Select((panel, p) => (panel, p)).Where(x => x.panel.Panel.Key.Zone == zone)
+        )
         {
             panels += panel.MeanLevel(head.Hair, Moment.Rinsed) * panel.Panel.HairGrams;
             grams += panel.Panel.HairGrams;

@@ -19,7 +19,10 @@ public sealed class DayTests : IDisposable
         var day = (await http.ReadAsync("/api/day")).AsArray();
         Assert.Equal(visit, (string)day.Single()!["visitId"]!);
         Assert.Equal("Odd name: Zoë <b>\"'; DROP TABLE", (string)day.Single()!["client"]!);
-        Assert.Equal("Nothing painted yet", (string)(await http.ReadAsync($"/api/visits/{visit}/glance"))["missing"]!.AsArray()[^1]!);
+        Assert.Equal(
+            "Nothing painted yet",
+            (string)(await http.ReadAsync($"/api/visits/{visit}/glance"))["missing"]!.AsArray()[^1]!
+        );
 
         server.Clock.Advance(TimeSpan.FromDays(1));
         Assert.Empty((await http.ReadAsync("/api/day")).AsArray());
@@ -30,8 +33,14 @@ public sealed class DayTests : IDisposable
     [InlineData("""{"name":""}""", "name")]
     [InlineData("""{"name":"   "}""", "name")]
     [InlineData("""{}""", "name")]
-    [InlineData("""{"name":"A","hair":{"naturalLevel":11,"diameter":"fine","density":"low","porosity":"low","coloured":false,"cut":{"hemCm":30}}}""", "hair.naturalLevel")]
-    [InlineData("""{"name":"A","hair":{"naturalLevel":5,"diameter":"fine","density":"low","porosity":"low","coloured":false,"cut":{"hemCm":3}}}""", "hair.cut.hemCm")]
+    [InlineData(
+        """{"name":"A","hair":{"naturalLevel":11,"diameter":"fine","density":"low","porosity":"low","coloured":false,"cut":{"hemCm":30}}}""",
+        "hair.naturalLevel"
+    )]
+    [InlineData(
+        """{"name":"A","hair":{"naturalLevel":5,"diameter":"fine","density":"low","porosity":"low","coloured":false,"cut":{"hemCm":3}}}""",
+        "hair.cut.hemCm"
+    )]
     public async Task Bad_clients_are_refused_by_field(string body, string field)
     {
         var (status, problem) = await http.PostAsync("/api/clients", body);
@@ -44,12 +53,18 @@ public sealed class DayTests : IDisposable
     public async Task Another_visit_and_other_hair()
     {
         var (_, made) = await http.PostAsync("/api/clients", """{"name":"Returning"}""");
-        var (status, second) = await http.PostAsync($"/api/clients/{made!["clientId"]}/visits", """{"startsAt":"2031-05-06T15:00:00Z"}""");
+        var (status, second) = await http.PostAsync(
+            $"/api/clients/{made!["clientId"]}/visits",
+            """{"startsAt":"2031-05-06T15:00:00Z"}"""
+        );
         Assert.Equal(201, status);
         var visit = (string)second!["visitId"]!;
         var put = await http.PutAsJsonAsync(
             new Uri($"/api/visits/{visit}/hair", UriKind.Relative),
-            JsonNode.Parse("""{"naturalLevel":3,"diameter":"coarse","density":"high","porosity":"low","coloured":true,"cut":{"hemCm":45,"layersCm":5,"faceLayersCm":4}}"""));
+            JsonNode.Parse(
+                """{"naturalLevel":3,"diameter":"coarse","density":"high","porosity":"low","coloured":true,"cut":{"hemCm":45,"layersCm":5,"faceLayersCm":4}}"""
+            )
+        );
         Assert.Equal(204, (int)put.StatusCode);
         Assert.Equal(3, (double)(await http.ReadAsync($"/api/visits/{visit}/plan"))["hair"]!["naturalLevel"]!);
     }
@@ -61,9 +76,16 @@ public sealed class DayTests : IDisposable
         Assert.NotNull((await http.ReadAsync("/openapi/v1.json"))["paths"]!["/api/visits/{visit}/plan/edits"]);
 
         var answer = await http.GetAsync(new Uri("/api/health", UriKind.Relative));
-        Assert.Contains("default-src 'self'", answer.Headers.GetValues("Content-Security-Policy").Single(), StringComparison.Ordinal);
+        Assert.Contains(
+            "default-src 'self'",
+            answer.Headers.GetValues("Content-Security-Policy").Single(),
+            StringComparison.Ordinal
+        );
 
-        using var foreign = new HttpRequestMessage(HttpMethod.Post, "/api/clients") { Content = JsonContent.Create(new { name = "X" }) };
+        using var foreign = new HttpRequestMessage(HttpMethod.Post, "/api/clients")
+        {
+            Content = JsonContent.Create(new { name = "X" }),
+        };
         foreign.Headers.Add("Origin", "http://elsewhere.example");
         Assert.Equal(403, (int)(await http.SendAsync(foreign)).StatusCode);
 

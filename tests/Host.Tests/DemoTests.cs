@@ -25,9 +25,15 @@ public sealed class DemoTests : IDisposable
         var http = demo.CreateClient();
         var day = (await http.ReadAsync("/api/day")).AsArray();
         Assert.Equal(7, day.Count);
-        Assert.Equal(day.Select(v => (DateTimeOffset)v!["startsAt"]!).Order(), day.Select(v => (DateTimeOffset)v!["startsAt"]!));
+        Assert.Equal(
+            day.Select(v => (DateTimeOffset)v!["startsAt"]!).Order(),
+            day.Select(v => (DateTimeOffset)v!["startsAt"]!)
+        );
         Assert.Equal(4, day.Select(v => (string)v!["hair"]!["curl"]!).Distinct().Count());
-        Assert.Contains(day, v => (string)v!["hair"]!["diameter"]! == "fine" && (double)v["hair"]!["cut"]!["hemCm"]! < 25);
+        Assert.Contains(
+            day,
+            v => (string)v!["hair"]!["diameter"]! == "fine" && (double)v["hair"]!["cut"]!["hemCm"]! < 25
+        );
         Assert.Contains(day, v => v!["hair"]!["history"]?.AsArray().Any(b => (double)b!["share"]! < 1) == true);
         Assert.Contains(day, v => (double)v!["hair"]!["greyShare"]! > 0.3);
         Assert.Contains(day, v => v!["hair"]!["marked"]?.AsArray().Any(m => (string)m!["kind"]! == "undercut") == true);
@@ -38,11 +44,18 @@ public sealed class DemoTests : IDisposable
         Assert.Equal(0, Alarms(sound["findings"]!.AsArray()));
 
         // A patch test of some days ago is noted where the file says so.
-        Assert.DoesNotContain((await http.ReadAsync($"/api/visits/{Visit(day, "Maelis Thornby")}/glance"))["missing"]!.AsArray(), m => ((string)m!).Contains("Patch", StringComparison.Ordinal));
-        Assert.Contains((await http.ReadAsync($"/api/visits/{Visit(day, "Perrin Askew")}/glance"))["missing"]!.AsArray(), m => ((string)m!).Contains("Patch", StringComparison.Ordinal));
+        Assert.DoesNotContain(
+            (await http.ReadAsync($"/api/visits/{Visit(day, "Maelis Thornby")}/glance"))["missing"]!.AsArray(),
+            m => ((string)m!).Contains("Patch", StringComparison.Ordinal)
+        );
+        Assert.Contains(
+            (await http.ReadAsync($"/api/visits/{Visit(day, "Perrin Askew")}/glance"))["missing"]!.AsArray(),
+            m => ((string)m!).Contains("Patch", StringComparison.Ordinal)
+        );
     }
 
-    private static string Visit(JsonArray day, string client) => (string)day.Single(v => (string)v!["client"]! == client)!["visitId"]!;
+    private static string Visit(JsonArray day, string client) =>
+        (string)day.Single(v => (string)v!["client"]! == client)!["visitId"]!;
 
     [Fact]
     public async Task The_flawed_plan_is_mended_by_the_fixes_offered()
@@ -50,8 +63,13 @@ public sealed class DemoTests : IDisposable
         var http = demo.CreateClient();
         var visit = Visit((await http.ReadAsync("/api/day")).AsArray(), "Perrin Askew");
         var revision = (int)(await http.ReadAsync($"/api/visits/{visit}/plan"))["revision"]!;
-        async Task<JsonArray> FindingsAsync() => new([.. (await http.ReadAsync($"/api/visits/{visit}/plan/findings")).AsArray()
-            .Where(f => (string)f!["kind"]! != "testsMissing").Select(f => f!.DeepClone())]);
+        async Task<JsonArray> FindingsAsync() =>
+            new([
+                .. (await http.ReadAsync($"/api/visits/{visit}/plan/findings"))
+                    .AsArray()
+                    .Where(f => (string)f!["kind"]! != "testsMissing")
+                    .Select(f => f!.DeepClone()),
+            ]);
         var findings = await FindingsAsync();
         for (var turns = 0; turns < 30 && Mending(findings) is { } fix; turns++)
         {
@@ -87,7 +105,18 @@ public sealed class DemoTests : IDisposable
         {
             await File.WriteAllTextAsync(Path.Combine(folder, "broken.json"), content);
             var start = new ProcessStartInfo("dotnet") { RedirectStandardError = true, RedirectStandardOutput = true };
-            foreach (var argument in new[] { typeof(Program).Assembly.Location, "--data", Path.Combine(folder, "data"), "--urls", "http://127.0.0.1:0", "--demo", folder })
+            foreach (
+                var argument in new[]
+                {
+                    typeof(Program).Assembly.Location,
+                    "--data",
+                    Path.Combine(folder, "data"),
+                    "--urls",
+                    "http://127.0.0.1:0",
+                    "--demo",
+                    folder,
+                }
+            )
             {
                 start.ArgumentList.Add(argument);
             }
@@ -108,13 +137,18 @@ public sealed class DemoTests : IDisposable
     private static int Alarms(JsonArray findings) => findings.Count(f => (string)f!["severity"]! == "alarm");
 
     private static JsonNode? Mending(JsonArray findings) =>
-        findings.Where(f => (string)f!["severity"]! == "alarm").Select(f => f!["fix"]).FirstOrDefault(f => f is not null)?["edit"];
+        findings
+            .Where(f => (string)f!["severity"]! == "alarm")
+            .Select(f => f!["fix"])
+            .FirstOrDefault(f => f is not null)
+            ?["edit"];
 
-    private WebApplicationFactory<Program> WithDemo(string? folder) => server.WithWebHostBuilder(host =>
-    {
-        if (folder is not null)
+    private WebApplicationFactory<Program> WithDemo(string? folder) =>
+        server.WithWebHostBuilder(host =>
         {
-            host.UseSetting("demo", folder);
-        }
-    });
+            if (folder is not null)
+            {
+                host.UseSetting("demo", folder);
+            }
+        });
 }

@@ -19,7 +19,10 @@ public sealed class DeskMixTests(Server server) : IClassFixture<Server>
     public async Task A_developer_in_between_is_blended()
     {
         var answer = await AskAsync("developer", """{"wantedVolume":25,"grams":60,"available":[20,40]}""");
-        Assert.Equal([(20, 45), (40, 15)], answer["parts"]!.AsArray().Select(p => ((double)p!["volume"]!, (double)p["grams"]!)));
+        Assert.Equal(
+            [(20, 45), (40, 15)],
+            answer["parts"]!.AsArray().Select(p => ((double)p!["volume"]!, (double)p["grams"]!))
+        );
         Assert.Equal(25, (double)answer["volume"]!, 1e-9);
     }
 
@@ -28,7 +31,10 @@ public sealed class DeskMixTests(Server server) : IClassFixture<Server>
     {
         var batch = await AskAsync("batch", """{"grams":90,"lightenerParts":1,"developerParts":2}""");
         Assert.Equal((30, 60), ((double)batch["lightenerGrams"]!, (double)batch["developerGrams"]!));
-        var rescue = await AskAsync("rescue", """{"lightenerParts":1,"developerParts":1.5,"lightenerGrams":40,"developerGrams":70,"bowlGrams":116}""");
+        var rescue = await AskAsync(
+            "rescue",
+            """{"lightenerParts":1,"developerParts":1.5,"lightenerGrams":40,"developerGrams":70,"bowlGrams":116}"""
+        );
         Assert.Equal(6.6666667, (double)rescue["addLightenerGrams"]!, 1e-6);
         Assert.Equal(0, (double)rescue["addDeveloperGrams"]!);
         Assert.False((bool)rescue["fits"]!);
@@ -38,10 +44,16 @@ public sealed class DeskMixTests(Server server) : IClassFixture<Server>
     [Fact]
     public async Task A_toner_neutralises_in_oklch()
     {
-        var violet = await AskAsync("tone", """{"level":9,"depth":9,"reflect":"violet","porosity":"normal","dryness":"damp","minutes":20}""");
+        var violet = await AskAsync(
+            "tone",
+            """{"level":9,"depth":9,"reflect":"violet","porosity":"normal","dryness":"damp","minutes":20}"""
+        );
         Assert.True((double)violet["neutralised"]! > 0.1);
         Assert.InRange((double)violet["lightness"]!, 0.3, 0.9);
-        var gold = await AskAsync("tone", """{"level":9,"undertone":"light yellow","depth":9,"reflect":"gold","porosity":"high","dryness":"dry","minutes":20}""");
+        var gold = await AskAsync(
+            "tone",
+            """{"level":9,"undertone":"light yellow","depth":9,"reflect":"gold","porosity":"high","dryness":"dry","minutes":20}"""
+        );
         Assert.True((double)gold["neutralised"]! < 0);
         Assert.Matches("^#[0-9a-f]{6}$", (string)gold["hex"]!);
     }
@@ -50,7 +62,12 @@ public sealed class DeskMixTests(Server server) : IClassFixture<Server>
     public async Task Ten_thousand_windows_are_rinsed_in_as_few_waves_as_can_be()
     {
         Assert.Empty((await AskAsync("rinse", """{"windows":[]}"""))["waves"]!.AsArray());
-        var windows = string.Join(',', Enumerable.Range(0, 10_000).Select(i => string.Create(CultureInfo.InvariantCulture, $"{{\"from\":{i},\"to\":{i + 9.5}}}")));
+        var windows = string.Join(
+            ',',
+            Enumerable
+                .Range(0, 10_000)
+                .Select(i => string.Create(CultureInfo.InvariantCulture, $"{{\"from\":{i},\"to\":{i + 9.5}}}"))
+        );
         var waves = (await AskAsync("rinse", $"{{\"windows\":[{windows}]}}"))["waves"]!.AsArray();
         Assert.Equal(1000, waves.Count);
         Assert.Equal(9.5, (double)waves[0]!);
@@ -63,11 +80,31 @@ public sealed class DeskMixTests(Server server) : IClassFixture<Server>
     [InlineData("developer", """{"wantedVolume":25,"grams":60,"available":[]}""", "wantedVolume")]
     [InlineData("batch", """{"grams":90,"lightenerParts":0,"developerParts":2}""", "lightenerParts")]
     [InlineData("batch", """{"grams":90,"lightenerParts":1,"developerParts":-2}""", "developerParts")]
-    [InlineData("rescue", """{"lightenerParts":1,"developerParts":1,"lightenerGrams":0,"developerGrams":7}""", "lightenerGrams")]
-    [InlineData("rescue", """{"lightenerParts":1,"developerParts":1,"lightenerGrams":1,"developerGrams":7,"bowlGrams":-1}""", "bowlGrams")]
-    [InlineData("tone", """{"level":12,"depth":9,"reflect":"violet","porosity":"normal","dryness":"damp","minutes":20}""", "level")]
-    [InlineData("tone", """{"level":9,"depth":9,"reflect":"mauve","porosity":"normal","dryness":"damp","minutes":20}""", "reflect")]
-    [InlineData("tone", """{"level":9,"depth":9,"reflect":"ash","porosity":"normal","dryness":"damp","minutes":20,"undertone":"purple"}""", "undertone")]
+    [InlineData(
+        "rescue",
+        """{"lightenerParts":1,"developerParts":1,"lightenerGrams":0,"developerGrams":7}""",
+        "lightenerGrams"
+    )]
+    [InlineData(
+        "rescue",
+        """{"lightenerParts":1,"developerParts":1,"lightenerGrams":1,"developerGrams":7,"bowlGrams":-1}""",
+        "bowlGrams"
+    )]
+    [InlineData(
+        "tone",
+        """{"level":12,"depth":9,"reflect":"violet","porosity":"normal","dryness":"damp","minutes":20}""",
+        "level"
+    )]
+    [InlineData(
+        "tone",
+        """{"level":9,"depth":9,"reflect":"mauve","porosity":"normal","dryness":"damp","minutes":20}""",
+        "reflect"
+    )]
+    [InlineData(
+        "tone",
+        """{"level":9,"depth":9,"reflect":"ash","porosity":"normal","dryness":"damp","minutes":20,"undertone":"purple"}""",
+        "undertone"
+    )]
     [InlineData("rinse", """{"windows":[{"from":5,"to":4}]}""", "windows[0].to")]
     [InlineData("rinse", """{"windows":[{"from":-5,"to":4}]}""", "windows[0].from")]
     [InlineData("rinse", """{"windows":[null]}""", "windows[0]")]

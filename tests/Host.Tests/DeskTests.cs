@@ -8,7 +8,11 @@ public sealed class DeskTests(Server server) : IClassFixture<Server>
 
     private static JsonObject Question(params (string Name, JsonNode? Value)[] changes)
     {
-        var q = JsonNode.Parse("""{"level":5,"diameter":"medium","porosity":"normal","coloured":false,"lightener":"clay","volume":30,"covering":"open","lowHeat":false,"coat":1}""")!.AsObject();
+        var q = JsonNode
+            .Parse(
+                """{"level":5,"diameter":"medium","porosity":"normal","coloured":false,"lightener":"clay","volume":30,"covering":"open","lowHeat":false,"coat":1}"""
+            )!
+            .AsObject();
         foreach (var (name, value) in changes)
         {
             q[name] = value;
@@ -33,7 +37,10 @@ public sealed class DeskTests(Server server) : IClassFixture<Server>
     public async Task Low_heat_on_clay_is_computed_and_said()
     {
         var (status, answer) = await http.PostAsync(
-            "/api/desk/lift", Question(("minutes", 45), ("level", 3), ("volume", 40), ("covering", "film"), ("lowHeat", true)).ToJsonString());
+            "/api/desk/lift",
+            Question(("minutes", 45), ("level", 3), ("volume", 40), ("covering", "film"), ("lowHeat", true))
+                .ToJsonString()
+        );
         Assert.Equal(200, status);
         Assert.True((double)answer!["level"]! > 9);
         Assert.Contains(answer["cautions"]!.AsArray(), c => ((string)c!).Contains("heat", StringComparison.Ordinal));
@@ -47,7 +54,9 @@ public sealed class DeskTests(Server server) : IClassFixture<Server>
         Assert.InRange((double)reached["minutes"]!, 29, 30);
 
         var (status, never) = await http.PostAsync(
-            "/api/desk/time", Question(("level", 2), ("lightener", "powder"), ("volume", 10), ("targetLevel", 9)).ToJsonString());
+            "/api/desk/time",
+            Question(("level", 2), ("lightener", "powder"), ("volume", 10), ("targetLevel", 9)).ToJsonString()
+        );
         Assert.Equal(200, status);
         Assert.False((bool)never!["reachable"]!);
         Assert.Null(never["minutes"]);
@@ -57,20 +66,21 @@ public sealed class DeskTests(Server server) : IClassFixture<Server>
         Assert.Equal(0, (double)there!["minutes"]!);
     }
 
-    public static TheoryData<string, string> Bad() => new()
-    {
-        { """{"level":0}""", "level" },
-        { """{"level":10.5}""", "level" },
-        { """{"level":"five"}""", "level" },
-        { """{"volume":4.9}""", "volume" },
-        { """{"volume":41}""", "volume" },
-        { """{"coat":1.2}""", "coat" },
-        { """{"minutes":-1}""", "minutes" },
-        { """{"minutes":601}""", "minutes" },
-        { """{"lightener":"bleach"}""", "lightener" },
-        { """{"diameter":1}""", "diameter" },
-        { """{"covering":null}""", "covering" },
-    };
+    public static TheoryData<string, string> Bad() =>
+        new()
+        {
+            { """{"level":0}""", "level" },
+            { """{"level":10.5}""", "level" },
+            { """{"level":"five"}""", "level" },
+            { """{"volume":4.9}""", "volume" },
+            { """{"volume":41}""", "volume" },
+            { """{"coat":1.2}""", "coat" },
+            { """{"minutes":-1}""", "minutes" },
+            { """{"minutes":601}""", "minutes" },
+            { """{"lightener":"bleach"}""", "lightener" },
+            { """{"diameter":1}""", "diameter" },
+            { """{"covering":null}""", "covering" },
+        };
 
     [Theory]
     [MemberData(nameof(Bad))]

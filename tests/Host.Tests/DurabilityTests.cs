@@ -33,7 +33,10 @@ public sealed class DurabilityTests
                 for (var revision = 1; revision <= 5; revision++)
                 {
                     var (status, _) = await http.EditAsync(
-                        visit, revision, $$$"""{"kind":"paintZone","zone":"crown","paint":{"shape":"full","startCm":{{{revision}}}}}""");
+                        visit,
+                        revision,
+                        $$$"""{"kind":"paintZone","zone":"crown","paint":{"shape":"full","startCm":{{{revision}}}}}"""
+                    );
                     Assert.Equal(200, status);
                 }
 
@@ -69,7 +72,18 @@ public sealed class DurabilityTests
         var port = ((IPEndPoint)listener.LocalEndpoint).Port;
         listener.Stop();
         var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
-        foreach (var argument in new[] { typeof(Program).Assembly.Location, "--data", folder, "--port", $"{port}", "--idle", "true" })
+        foreach (
+            var argument in new[]
+            {
+                typeof(Program).Assembly.Location,
+                "--data",
+                folder,
+                "--port",
+                $"{port}",
+                "--idle",
+                "true",
+            }
+        )
         {
             start.ArgumentList.Add(argument);
         }

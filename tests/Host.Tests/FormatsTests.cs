@@ -11,7 +11,8 @@ public sealed class FormatsTests
 {
     private static readonly string Demo = Path.Combine(Root(), "demo");
 
-    public static TheoryData<string> DemoFiles => [.. Directory.EnumerateFiles(Demo, "*.json").Select(f => Path.GetFileName(f)!).Order()];
+    public static TheoryData<string> DemoFiles =>
+        [.. Directory.EnumerateFiles(Demo, "*.json").Select(f => Path.GetFileName(f)!).Order()];
 
     [Theory]
     [MemberData(nameof(DemoFiles))]
@@ -42,7 +43,9 @@ public sealed class FormatsTests
     {
         var node = JsonNode.Parse(PlanFile.Write(HairProfile.Usual, Plan.Fresh()))!;
         node[field] = JsonNode.Parse(value);
-        var refused = Assert.Throws<FileRefusedException>(() => PlanFile.Read(Encoding.UTF8.GetBytes(node.ToJsonString())));
+        var refused = Assert.Throws<FileRefusedException>(() =>
+            PlanFile.Read(Encoding.UTF8.GetBytes(node.ToJsonString()))
+        );
         Assert.Contains(word, refused.Message, StringComparison.OrdinalIgnoreCase);
     }
 

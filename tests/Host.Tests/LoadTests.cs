@@ -12,9 +12,16 @@ public sealed class LoadTests(Server server) : IClassFixture<Server>
     {
         var visit = await http.NewVisitAsync();
         var before = (await http.ReadAsync($"/api/visits/{visit}/plan")).ToJsonString();
-        var answers = await Task.WhenAll(Enumerable.Range(1, 24).Select(i => http.PostAsync(
-            $"/api/visits/{visit}/plan/previews",
-            $$$"""{"baseRevision":1,"sequence":{{{i}}},"edit":{"kind":"paintZone","zone":"crown","paint":{"shape":"full","startCm":{{{i % 9 + 1}}} } } }""")));
+        var answers = await Task.WhenAll(
+            Enumerable
+                .Range(1, 24)
+                .Select(i =>
+                    http.PostAsync(
+                        $"/api/visits/{visit}/plan/previews",
+                        $$$"""{"baseRevision":1,"sequence":{{{i}}},"edit":{"kind":"paintZone","zone":"crown","paint":{"shape":"full","startCm":{{{i % 9 + 1}}} } } }"""
+                    )
+                )
+        );
         Assert.All(answers, a => Assert.Contains(a.Status, new[] { 200, 204 }));
         Assert.Equal(200, answers[^1].Status);
         Assert.Equal(24 % 9 + 1, (double)answers[^1].Body!["panels"]![0]!["startCm"]!);
@@ -27,7 +34,9 @@ public sealed class LoadTests(Server server) : IClassFixture<Server>
         var visit = await http.NewVisitAsync();
         await http.EditAsync(visit, 1, """{"kind":"paintZone","zone":"crown","paint":{"shape":"v"}}""");
         var (status, problem) = await http.PostAsync(
-            $"/api/visits/{visit}/plan/previews", """{"baseRevision":1,"sequence":1,"edit":{"kind":"includeZone","zone":"crown"}}""");
+            $"/api/visits/{visit}/plan/previews",
+            """{"baseRevision":1,"sequence":1,"edit":{"kind":"includeZone","zone":"crown"}}"""
+        );
         Assert.Equal((409, 2), (status, (int)problem!["currentRevision"]!));
     }
 
@@ -37,11 +46,14 @@ public sealed class LoadTests(Server server) : IClassFixture<Server>
         var visit = await http.NewVisitAsync();
         async Task Window(string zone)
         {
-            for (var i = 0; i < 10;)
+            for (var i = 0; i < 10; )
             {
                 var revision = (int)(await http.ReadAsync($"/api/visits/{visit}/plan"))["revision"]!;
                 var (status, _) = await http.EditAsync(
-                    visit, revision, $$"""{"kind":"setHeights","panels":["{{zone}}/0/{{i % 2}}"],"startCm":{{i + 1}}}""");
+                    visit,
+                    revision,
+                    $$"""{"kind":"setHeights","panels":["{{zone}}/0/{{i % 2}}"],"startCm":{{i + 1}}}"""
+                );
                 Assert.Contains(status, new[] { 200, 409 });
                 i += status == 200 ? 1 : 0;
             }
@@ -60,13 +72,20 @@ public sealed class LoadTests(Server server) : IClassFixture<Server>
     public async Task A_head_given_up_for_others_comes_back_the_same()
     {
         var first = await http.NewVisitAsync();
-        await http.EditAsync(first, 1, """{"kind":"paintZone","zone":"sideLeft","paint":{"shape":"slant","startCm":5}}""");
+        await http.EditAsync(
+            first,
+            1,
+            """{"kind":"paintZone","zone":"sideLeft","paint":{"shape":"slant","startCm":5}}"""
+        );
         var levels = new Uri($"/api/visits/{first}/plan/levels", UriKind.Relative);
         var seen = new Uri($"/api/visits/{first}/seen?wear=down&angle=90", UriKind.Relative);
         var (levelsBefore, seenBefore) = (await http.GetByteArrayAsync(levels), await http.GetByteArrayAsync(seen));
         for (var hem = 20; hem < 60; hem += 10)
         {
-            var (_, made) = await http.PostAsync("/api/clients", $$$"""{"name":"Hem {{{hem}}}","hair":{"naturalLevel":4,"diameter":"medium","density":"medium","porosity":"normal","coloured":false,"cut":{"hemCm":{{{hem}}} } } }""");
+            var (_, made) = await http.PostAsync(
+                "/api/clients",
+                $$$"""{"name":"Hem {{{hem}}}","hair":{"naturalLevel":4,"diameter":"medium","density":"medium","porosity":"normal","coloured":false,"cut":{"hemCm":{{{hem}}} } } }"""
+            );
             await http.ReadAsync($"/api/visits/{made!["visitId"]}/plan/measures");
         }
 
@@ -81,12 +100,18 @@ public sealed class LoadTests(Server server) : IClassFixture<Server>
         await http.EditAsync(visit, 1, """{"kind":"paintZone","zone":"upperBack","paint":{"shape":"v"}}""");
         var before = await http.ReadAsync($"/api/visits/{visit}/plan");
         using var hair = new StringContent(
-            """{"naturalLevel":7,"diameter":"fine","density":"low","porosity":"high","coloured":false,"cut":{"hemCm":34}}""", System.Text.Encoding.UTF8, "application/json");
-        Assert.True((await http.PutAsync(new Uri($"/api/visits/{visit}/hair", UriKind.Relative), hair)).IsSuccessStatusCode);
+            """{"naturalLevel":7,"diameter":"fine","density":"low","porosity":"high","coloured":false,"cut":{"hemCm":34}}""",
+            System.Text.Encoding.UTF8,
+            "application/json"
+        );
+        Assert.True(
+            (await http.PutAsync(new Uri($"/api/visits/{visit}/hair", UriKind.Relative), hair)).IsSuccessStatusCode
+        );
         var after = await http.ReadAsync($"/api/visits/{visit}/plan");
         Assert.Equal(before["plan"]!.ToJsonString(), after["plan"]!.ToJsonString());
         Assert.All(after["panels"]!.AsArray(), p => Assert.True((double)p!["meanLevel"]! >= 7));
     }
 
-    private static JsonNode Paint(JsonNode plan, string zone, int column) => plan["plan"]!["zones"]![zone]!["paint"]![$"{zone}/0/{column}"]!;
+    private static JsonNode Paint(JsonNode plan, string zone, int column) =>
+        plan["plan"]!["zones"]![zone]!["paint"]![$"{zone}/0/{column}"]!;
 }

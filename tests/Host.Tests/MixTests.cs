@@ -5,7 +5,8 @@ namespace Wendro.Host.Tests;
 /// <summary>Mix through the real pipeline: bowls from the plan, weighed as rows, over-poured, kept, lost and found again.</summary>
 public sealed class MixTests : IDisposable
 {
-    private const string Painted = """{"kind":"together","edits":[{"kind":"setFormula","formula":{"id":"A","lightener":"clay","volume":25,"minutes":40,"product":"Lantern clay"}},{"kind":"paintZone","zone":"upperBack","paint":{"shape":"v","startCm":8}},{"kind":"paintZone","zone":"lowerBack","paint":{"shape":"v","startCm":8}}]}""";
+    private const string Painted =
+        """{"kind":"together","edits":[{"kind":"setFormula","formula":{"id":"A","lightener":"clay","volume":25,"minutes":40,"product":"Lantern clay"}},{"kind":"paintZone","zone":"upperBack","paint":{"shape":"v","startCm":8}},{"kind":"paintZone","zone":"lowerBack","paint":{"shape":"v","startCm":8}}]}""";
     private readonly Server server = new();
     private readonly HttpClient http;
 
@@ -15,10 +16,13 @@ public sealed class MixTests : IDisposable
 
     private async Task<string> MixedAsync()
     {
-        await http.PostAsync("/api/shelf/file",
+        await http.PostAsync(
+            "/api/shelf/file",
             "kind,name,unit,price,onHand,lowAt,lot,type,ratedLevels,dryingMinutes,workingMinutes,limitMinutes,windowMinutes,ratios,volume\n"
-            + "lightener,Lantern clay,gram,0.1,200,20,L7,clay,7,40,26,50,25,1.5,\n"
-            + "developer,Ebb 20,millilitre,0.02,500,,,,,,,,,,20\ndeveloper,Ebb 40,millilitre,0.02,500,,,,,,,,,,40\n", "text/csv");
+                + "lightener,Lantern clay,gram,0.1,200,20,L7,clay,7,40,26,50,25,1.5,\n"
+                + "developer,Ebb 20,millilitre,0.02,500,,,,,,,,,,20\ndeveloper,Ebb 40,millilitre,0.02,500,,,,,,,,,,40\n",
+            "text/csv"
+        );
         var visit = await http.NewVisitAsync();
         Assert.Equal(200, (await http.EditAsync(visit, 1, Painted)).Status);
         return visit;
@@ -29,7 +33,10 @@ public sealed class MixTests : IDisposable
     private async Task<JsonNode> BeginAsync(string visit, int ordinal = 1)
     {
         var revision = (int)(await MixAsync(visit))["revision"]!;
-        var (status, body) = await http.PostAsync($"/api/visits/{visit}/mix/bowls", $$"""{"baseRevision":{{revision}},"formula":"A","ordinal":{{ordinal}}}""");
+        var (status, body) = await http.PostAsync(
+            $"/api/visits/{visit}/mix/bowls",
+            $$"""{"baseRevision":{{revision}},"formula":"A","ordinal":{{ordinal}}}"""
+        );
         Assert.True(status == 200, body?.ToJsonString());
         return body!;
     }
@@ -37,11 +44,17 @@ public sealed class MixTests : IDisposable
     private Task<(int Status, JsonNode? Body)> HappenAsync(string visit, JsonNode mix, string happened, int bowl = 0)
     {
         var begun = mix["bowls"]![bowl]!["begun"]!;
-        return http.PostAsync($"/api/visits/{visit}/mix/bowls/{(string)begun["id"]!}/events", $$"""{"after":{{(int)begun["events"]!}},"event":{{happened}}}""");
+        return http.PostAsync(
+            $"/api/visits/{visit}/mix/bowls/{(string)begun["id"]!}/events",
+            $$"""{"after":{{(int)begun["events"]!}},"event":{{happened}}}"""
+        );
     }
 
     private async Task<double> OnHandAsync(string name) =>
-        (double)(await http.ReadAsync("/api/shelf")).AsArray().Single(p => (string)p!["product"]!["name"]! == name)!["product"]!["stock"]!["onHand"]!;
+        (double)
+            (await http.ReadAsync("/api/shelf")).AsArray().Single(p => (string)p!["product"]!["name"]! == name)![
+                "product"
+            ]!["stock"]!["onHand"]!;
 
     [Fact]
     public async Task A_safety_stop_stops_the_bowl_too()
@@ -56,16 +69,27 @@ public sealed class MixTests : IDisposable
         };
         body["consultation"]!["salts"] = "yes";
         using var content = new StringContent(body.ToJsonString(), System.Text.Encoding.UTF8, "application/json");
-        Assert.True((await http.PutAsync(new Uri($"/api/visits/{visit}/consult", UriKind.Relative), content)).IsSuccessStatusCode);
+        Assert.True(
+            (
+                await http.PutAsync(new Uri($"/api/visits/{visit}/consult", UriKind.Relative), content)
+            ).IsSuccessStatusCode
+        );
         var revision = (int)(await MixAsync(visit))["revision"]!;
-        var (status, refused) = await http.PostAsync($"/api/visits/{visit}/mix/bowls", $$"""{"baseRevision":{{revision}},"formula":"A","ordinal":1}""");
+        var (status, refused) = await http.PostAsync(
+            $"/api/visits/{visit}/mix/bowls",
+            $$"""{"baseRevision":{{revision}},"formula":"A","ordinal":1}"""
+        );
         Assert.Equal(409, status);
         Assert.NotEmpty(refused!["stops"]!.AsArray());
     }
 
-    private static double Target(JsonNode mix, int step, int bowl = 0) => (double)mix["bowls"]![bowl]!["steps"]![step]!["targetGrams"]!;
+    private static double Target(JsonNode mix, int step, int bowl = 0) =>
+        (double)mix["bowls"]![bowl]!["steps"]![step]!["targetGrams"]!;
 
-    private static string Pour(int ingredient, double grams, string how = "scale") => FormattableString.Invariant($$"""{"kind":"poured","ingredient":{{ingredient}},"grams":{{grams}},"how":"{{how}}"}""");
+    private static string Pour(int ingredient, double grams, string how = "scale") =>
+        FormattableString.Invariant(
+            $$"""{"kind":"poured","ingredient":{{ingredient}},"grams":{{grams}},"how":"{{how}}"}"""
+        );
 
     [Fact]
     public async Task The_bowls_sum_to_the_plan_and_every_part_has_its_share()
@@ -76,7 +100,10 @@ public sealed class MixTests : IDisposable
         foreach (var bowl in bowls)
         {
             var steps = bowl!["steps"]!.AsArray();
-            Assert.Equal(["Lantern clay", "Ebb 20", "Ebb 40"], steps.Select(s => (string?)s!["ingredient"]!["product"]));
+            Assert.Equal(
+                ["Lantern clay", "Ebb 20", "Ebb 40"],
+                steps.Select(s => (string?)s!["ingredient"]!["product"])
+            );
             var grams = steps.Select(s => (double)s!["targetGrams"]!).ToArray();
             Assert.Equal((double)bowl["grams"]!, grams.Sum(), 0.01);
             Assert.Equal(1.5, (grams[1] + grams[2]) / grams[0], 1e-6);
@@ -105,7 +132,11 @@ public sealed class MixTests : IDisposable
 
         var begun = mix!["bowls"]![0]!["begun"]!;
         Assert.True((bool)begun["isDone"]!);
-        Assert.Equal(212.4 + Enumerable.Range(0, 3).Sum(i => Math.Round(Target(mix, i), 1)), (double)begun["grossGrams"]!, 0.01);
+        Assert.Equal(
+            212.4 + Enumerable.Range(0, 3).Sum(i => Math.Round(Target(mix, i), 1)),
+            (double)begun["grossGrams"]!,
+            0.01
+        );
         Assert.Equal(200 - Math.Round(Target(mix, 0), 1), await OnHandAsync("Lantern clay"), 0.01);
 
         (_, mix) = await HappenAsync(visit, mix, """{"kind":"takenBack"}""");
@@ -157,22 +188,63 @@ public sealed class MixTests : IDisposable
         Assert.Equal(400, (await HappenAsync(visit, mix, """{"kind":"restored"}""")).Status);
         Assert.Equal(400, (await HappenAsync(visit, mix, """{"kind":"spilt"}""")).Status);
         Assert.Equal(0, (int)(await MixAsync(visit))["bowls"]![0]!["begun"]!["events"]!);
-        Assert.Equal(409, (await http.PostAsync($"/api/visits/{visit}/mix/bowls", """{"baseRevision":1,"formula":"A","ordinal":1}""")).Status);
+        Assert.Equal(
+            409,
+            (
+                await http.PostAsync(
+                    $"/api/visits/{visit}/mix/bowls",
+                    """{"baseRevision":1,"formula":"A","ordinal":1}"""
+                )
+            ).Status
+        );
         var revision = (int)(await MixAsync(visit))["revision"]!;
-        Assert.Equal(400, (await http.PostAsync($"/api/visits/{visit}/mix/bowls", $$"""{"baseRevision":{{revision}},"formula":"B","ordinal":1}""")).Status);
-        Assert.Equal(404, (await http.PostAsync($"/api/visits/{visit}/mix/bowls/{Guid.NewGuid()}/events", """{"after":0,"event":{"kind":"kept"}}""")).Status);
-        Assert.Equal(404, (await http.PostAsync($"/api/visits/{Guid.NewGuid()}/mix/tray", """{"item":"gloves","isThere":true}""")).Status);
+        Assert.Equal(
+            400,
+            (
+                await http.PostAsync(
+                    $"/api/visits/{visit}/mix/bowls",
+                    $$"""{"baseRevision":{{revision}},"formula":"B","ordinal":1}"""
+                )
+            ).Status
+        );
+        Assert.Equal(
+            404,
+            (
+                await http.PostAsync(
+                    $"/api/visits/{visit}/mix/bowls/{Guid.NewGuid()}/events",
+                    """{"after":0,"event":{"kind":"kept"}}"""
+                )
+            ).Status
+        );
+        Assert.Equal(
+            404,
+            (
+                await http.PostAsync($"/api/visits/{Guid.NewGuid()}/mix/tray", """{"item":"gloves","isThere":true}""")
+            ).Status
+        );
     }
 
     [Fact]
     public async Task The_tray_is_ticked_and_unticked()
     {
         var visit = await MixedAsync();
-        async Task<bool> Tick(bool there) => (bool)(await http.PostAsync($"/api/visits/{visit}/mix/tray", $$"""{"item":"gloves","isThere":{{(there ? "true" : "false")}}}""")).Body!["tray"]!.AsArray().Single(t => (string)t!["id"]! == "gloves")!["isThere"]!;
+        async Task<bool> Tick(bool there) =>
+            (bool)
+                (
+                    await http.PostAsync(
+                        $"/api/visits/{visit}/mix/tray",
+                        $$"""{"item":"gloves","isThere":{{(there ? "true" : "false")}}}"""
+                    )
+                ).Body!["tray"]!
+                    .AsArray()
+                    .Single(t => (string)t!["id"]! == "gloves")!["isThere"]!;
         Assert.True(await Tick(true));
         Assert.True(await Tick(true));
         Assert.False(await Tick(false));
-        Assert.Equal(400, (await http.PostAsync($"/api/visits/{visit}/mix/tray", """{"item":"umbrella","isThere":true}""")).Status);
+        Assert.Equal(
+            400,
+            (await http.PostAsync($"/api/visits/{visit}/mix/tray", """{"item":"umbrella","isThere":true}""")).Status
+        );
     }
 
     [Theory]
@@ -181,12 +253,22 @@ public sealed class MixTests : IDisposable
     [InlineData("\"second\":{\"lightener\":\"powder\",\"share\":1.2}", "edit.formula.second.share")]
     [InlineData("\"additive\":{\"gramsPerGram\":0,\"slows\":0.5}", "edit.formula.additive.gramsPerGram")]
     [InlineData("\"shades\":{\"shades\":[]}", "edit.formula.shades")]
-    [InlineData("\"depositLevel\":6,\"shades\":{\"shades\":[{\"name\":\"x\",\"depth\":11,\"reflect\":\"ash\",\"parts\":1}]}", "edit.formula.shades.shades[0].depth")]
-    [InlineData("\"figures\":{\"ratedLevels\":99,\"dryingMinutes\":40,\"workingMinutes\":26,\"scalpSafe\":false,\"excludesHeat\":true}", "edit.formula.figures.ratedLevels")]
+    [InlineData(
+        "\"depositLevel\":6,\"shades\":{\"shades\":[{\"name\":\"x\",\"depth\":11,\"reflect\":\"ash\",\"parts\":1}]}",
+        "edit.formula.shades.shades[0].depth"
+    )]
+    [InlineData(
+        "\"figures\":{\"ratedLevels\":99,\"dryingMinutes\":40,\"workingMinutes\":26,\"scalpSafe\":false,\"excludesHeat\":true}",
+        "edit.formula.figures.ratedLevels"
+    )]
     public async Task A_formula_that_can_not_be_mixed_is_refused(string part, string field)
     {
         var visit = await http.NewVisitAsync();
-        var (status, body) = await http.EditAsync(visit, 1, $$$"""{"kind":"setFormula","formula":{"id":"A","lightener":"clay","volume":30,"minutes":40,{{{part}}}}}""");
+        var (status, body) = await http.EditAsync(
+            visit,
+            1,
+            $$$"""{"kind":"setFormula","formula":{"id":"A","lightener":"clay","volume":30,"minutes":40,{{{part}}}}}"""
+        );
         Assert.Equal(400, status);
         Assert.Contains(field, body!["errors"]!.AsObject().Select(e => e.Key));
     }
@@ -196,7 +278,11 @@ public sealed class MixTests : IDisposable
     {
         var visit = await MixedAsync();
         var before = await MixAsync(visit);
-        await http.EditAsync(visit, (int)before["revision"]!, """{"kind":"setFormula","formula":{"id":"A","lightener":"clay","volume":25,"minutes":40,"product":"Lantern clay","developerParts":3}}""");
+        await http.EditAsync(
+            visit,
+            (int)before["revision"]!,
+            """{"kind":"setFormula","formula":{"id":"A","lightener":"clay","volume":25,"minutes":40,"product":"Lantern clay","developerParts":3}}"""
+        );
         var loose = (await MixAsync(visit))["formulas"]![0]!;
         Assert.Equal("runny", (string)loose["formula"]!["consistency"]!);
         Assert.True((double)loose["strength"]! < 1);
@@ -205,7 +291,11 @@ public sealed class MixTests : IDisposable
         var rules = await http.ReadAsync("/api/house-rules");
         var changed = rules["rules"]!.DeepClone();
         changed["bench"]!["waste"] = 0;
-        using var content = new StringContent(new JsonObject { ["baseVersion"] = rules["version"]!.DeepClone(), ["rules"] = changed }.ToJsonString(), System.Text.Encoding.UTF8, "application/json");
+        using var content = new StringContent(
+            new JsonObject { ["baseVersion"] = rules["version"]!.DeepClone(), ["rules"] = changed }.ToJsonString(),
+            System.Text.Encoding.UTF8,
+            "application/json"
+        );
         Assert.True((await http.PutAsync(new Uri("/api/house-rules", UriKind.Relative), content)).IsSuccessStatusCode);
         Assert.Equal((double)before["grams"]! / 1.15, (double)(await MixAsync(visit))["grams"]!, 0.01);
     }

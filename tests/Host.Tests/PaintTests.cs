@@ -5,7 +5,8 @@ namespace Wendro.Host.Tests;
 /// <summary>Paint in full, through the real pipeline.</summary>
 public sealed class PaintTests(Server server) : IClassFixture<Server>
 {
-    private const string Soft = """{"shape":"v","startCm":7,"dropCm":6,"blurCm":5,"midsMm":5,"endsMm":8,"spreadCm":1.5}""";
+    private const string Soft =
+        """{"shape":"v","startCm":7,"dropCm":6,"blurCm":5,"midsMm":5,"endsMm":8,"spreadCm":1.5}""";
     private readonly HttpClient http = server.CreateClient();
 
     private async Task<int> TakeAsync(string visit, int revision, params string[] edits)
@@ -25,12 +26,16 @@ public sealed class PaintTests(Server server) : IClassFixture<Server>
     {
         var visit = await http.NewVisitAsync();
         await TakeAsync(
-            visit, 1,
+            visit,
+            1,
             """{"kind":"setFormula","formula":{"id":"B","lightener":"clay","volume":10,"minutes":25,"depositLevel":4}}""",
             $$"""{"kind":"paintZone","zone":"upperBack","paint":{{Soft}}}""",
             """{"kind":"addCoat","panels":["upperBack/1/1"],"paint":{"shape":"reverse","startCm":0,"formula":"B","bandCm":6,"midsMm":20,"endsMm":20}}""",
-            """{"kind":"setHandling","panels":["upperBack/1/1"],"teasing":"light","coat":0}""");
-        var panel = (await http.ReadAsync($"/api/visits/{visit}/plan/panels")).AsArray().Single(p => (string)p!["key"]! == "upperBack/1/1")!;
+            """{"kind":"setHandling","panels":["upperBack/1/1"],"teasing":"light","coat":0}"""
+        );
+        var panel = (await http.ReadAsync($"/api/visits/{visit}/plan/panels"))
+            .AsArray()
+            .Single(p => (string)p!["key"]! == "upperBack/1/1")!;
         Assert.Equal(2, panel["coats"]!.AsArray().Count);
         Assert.Equal("deposit level 4, 10 vol", (string)panel["coats"]![1]!["words"]!);
         Assert.Equal(33, panel["coats"]![0]!["edge"]!.AsArray().Count);
@@ -51,10 +56,24 @@ public sealed class PaintTests(Server server) : IClassFixture<Server>
     {
         var visit = await http.NewVisitAsync();
         await TakeAsync(
-            visit, 1,
+            visit,
+            1,
             """{"kind":"setFormula","formula":{"id":"B","lightener":"clay","volume":10,"minutes":25,"depositLevel":3}}""",
-            """{"kind":"paintZone","zone":"upperBack","paint":{"shape":"reverse","formula":"B","bandCm":12,"face":"both"}}""");
-        foreach (var path in new[] { "plan", "plan/findings", "plan/card", "plan/panels", "section", "consult", "glance", "plan/panels/upperBack/0/0/strip" })
+            """{"kind":"paintZone","zone":"upperBack","paint":{"shape":"reverse","formula":"B","bandCm":12,"face":"both"}}"""
+        );
+        foreach (
+            var path in new[]
+            {
+                "plan",
+                "plan/findings",
+                "plan/card",
+                "plan/panels",
+                "section",
+                "consult",
+                "glance",
+                "plan/panels/upperBack/0/0/strip",
+            }
+        )
         {
             Assert.NotNull(await http.ReadAsync($"/api/visits/{visit}/{path}"));
         }
@@ -74,8 +93,14 @@ public sealed class PaintTests(Server server) : IClassFixture<Server>
     [InlineData("""{"kind":"dismiss","finding":"TestsMissing","at":"alarm","reason":"no time"}""", "edit.finding")]
     [InlineData("""{"kind":"dismiss","finding":"WeakSide","at":"caution","reason":" "}""", "edit.reason")]
     [InlineData("""{"kind":"setLimits","limits":{"stripeRun":0}}""", "edit.limits.stripeRun")]
-    [InlineData("""{"kind":"setFormula","formula":{"id":"A","lightener":"clay","volume":20,"minutes":30,"depositLevel":14}}""", "edit.formula.depositLevel")]
-    [InlineData("""{"kind":"paintZone","zone":"crown","paint":{"next":{"next":{"next":{}}}}}""", "edit.paint.next.next.next")]
+    [InlineData(
+        """{"kind":"setFormula","formula":{"id":"A","lightener":"clay","volume":20,"minutes":30,"depositLevel":14}}""",
+        "edit.formula.depositLevel"
+    )]
+    [InlineData(
+        """{"kind":"paintZone","zone":"crown","paint":{"next":{"next":{"next":{}}}}}""",
+        "edit.paint.next.next.next"
+    )]
     public async Task Bad_values_answer_400_by_field(string edit, string field)
     {
         var visit = await http.NewVisitAsync();
@@ -91,36 +116,72 @@ public sealed class PaintTests(Server server) : IClassFixture<Server>
     {
         var visit = await http.NewVisitAsync();
         await TakeAsync(visit, 1, $$"""{"kind":"paintZone","zone":"upperBack","paint":{{Soft}}}""");
-        async Task<byte[]> Levels(string query) => await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/plan/levels?{query}", UriKind.Relative));
+        async Task<byte[]> Levels(string query) =>
+            await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/plan/levels?{query}", UriKind.Relative));
         var rinsed = await Levels("moment=rinsed");
         var grown = await Levels("moment=12w");
         Assert.Equal(rinsed.Length, grown.Length);
         Assert.True(grown.Sum(b => (long)b) < rinsed.Sum(b => (long)b), "light has grown outwards");
         Assert.Equal(await Levels("moment=before"), await Levels("revision=1"));
         Assert.Equal(rinsed, await Levels("revision=2"));
-        Assert.Equal(404, (int)(await http.GetAsync(new Uri($"/api/visits/{visit}/plan/levels?revision=9", UriKind.Relative))).StatusCode);
-        Assert.Equal(400, (int)(await http.GetAsync(new Uri($"/api/visits/{visit}/plan/levels?moment=99w", UriKind.Relative))).StatusCode);
+        Assert.Equal(
+            404,
+            (int)
+                (
+                    await http.GetAsync(new Uri($"/api/visits/{visit}/plan/levels?revision=9", UriKind.Relative))
+                ).StatusCode
+        );
+        Assert.Equal(
+            400,
+            (int)
+                (
+                    await http.GetAsync(new Uri($"/api/visits/{visit}/plan/levels?moment=99w", UriKind.Relative))
+                ).StatusCode
+        );
         await TakeAsync(visit, 2, """{"kind":"movePart","frontCm":2,"backCm":0}""");
-        Assert.Equal(400, (int)(await http.GetAsync(new Uri($"/api/visits/{visit}/plan/levels?revision=2", UriKind.Relative))).StatusCode);
+        Assert.Equal(
+            400,
+            (int)
+                (
+                    await http.GetAsync(new Uri($"/api/visits/{visit}/plan/levels?revision=2", UriKind.Relative))
+                ).StatusCode
+        );
     }
 
     [Fact]
     public async Task Findings_come_with_fixes_and_what_is_set_aside_comes_last_with_its_reason()
     {
         var visit = await http.NewVisitAsync();
-        var revision = await TakeAsync(visit, 1, """{"kind":"paintZone","zone":"topLeft","paint":{"shape":"full","startCm":6,"blurCm":0,"midsMm":30,"endsMm":30}}""");
+        var revision = await TakeAsync(
+            visit,
+            1,
+            """{"kind":"paintZone","zone":"topLeft","paint":{"shape":"full","startCm":6,"blurCm":0,"midsMm":30,"endsMm":30}}"""
+        );
         var findings = (await http.ReadAsync($"/api/visits/{visit}/plan/findings")).AsArray();
         Assert.Contains(findings, f => (string)f!["kind"]! == "testsMissing" && !(bool)f["canDismiss"]!);
         var line = findings.First(f => (string)f!["kind"]! == "hardLine")!;
         Assert.NotNull(line["fix"]!["edit"]);
         Assert.True((double)line["fix"]!["now"]!["value"]! > 0.6);
         Assert.NotNull(line["along"]);
-        revision = await TakeAsync(visit, revision, $$"""{"kind":"dismiss","finding":"{{line["id"]}}","at":"{{line["severity"]}}","reason":"she wants a line"}""");
-        Assert.DoesNotContain((await http.ReadAsync($"/api/visits/{visit}/plan"))["findings"]!.AsArray(), f => (string)f!["id"]! == (string)line["id"]!);
+        revision = await TakeAsync(
+            visit,
+            revision,
+            $$"""{"kind":"dismiss","finding":"{{line["id"]}}","at":"{{line["severity"]}}","reason":"she wants a line"}"""
+        );
+        Assert.DoesNotContain(
+            (await http.ReadAsync($"/api/visits/{visit}/plan"))["findings"]!.AsArray(),
+            f => (string)f!["id"]! == (string)line["id"]!
+        );
         var after = (await http.ReadAsync($"/api/visits/{visit}/plan/findings")).AsArray();
-        Assert.Equal("she wants a line", (string)after.Single(f => (string)f!["id"]! == (string)line["id"]!)!["setAside"]!);
+        Assert.Equal(
+            "she wants a line",
+            (string)after.Single(f => (string)f!["id"]! == (string)line["id"]!)!["setAside"]!
+        );
         await TakeAsync(visit, revision, $$"""{"kind":"heed","finding":"{{line["id"]}}"}""");
-        Assert.Contains((await http.ReadAsync($"/api/visits/{visit}/plan"))["findings"]!.AsArray(), f => (string)f!["id"]! == (string)line["id"]!);
+        Assert.Contains(
+            (await http.ReadAsync($"/api/visits/{visit}/plan"))["findings"]!.AsArray(),
+            f => (string)f!["id"]! == (string)line["id"]!
+        );
     }
 
     [Fact]
@@ -131,7 +192,11 @@ public sealed class PaintTests(Server server) : IClassFixture<Server>
         changed["limits"] = new JsonObject { ["stripeRun"] = 5 };
         async Task<int> PutAsync(int version, JsonNode limits)
         {
-            using var content = new StringContent(new JsonObject { ["baseVersion"] = version, ["rules"] = limits.DeepClone() }.ToJsonString(), System.Text.Encoding.UTF8, "application/json");
+            using var content = new StringContent(
+                new JsonObject { ["baseVersion"] = version, ["rules"] = limits.DeepClone() }.ToJsonString(),
+                System.Text.Encoding.UTF8,
+                "application/json"
+            );
             return (int)(await http.PutAsync(new Uri("/api/house-rules", UriKind.Relative), content)).StatusCode;
         }
 
@@ -185,20 +250,41 @@ public sealed class PaintTests(Server server) : IClassFixture<Server>
     {
         var visit = await http.NewVisitAsync();
         Assert.Equal("none", (string)(await http.ReadAsync($"/api/visits/{visit}/plan/proposals"))["state"]!);
-        Assert.Equal(404, (int)(await http.DeleteAsync(new Uri($"/api/visits/{visit}/plan/proposals", UriKind.Relative))).StatusCode);
+        Assert.Equal(
+            404,
+            (int)(await http.DeleteAsync(new Uri($"/api/visits/{visit}/plan/proposals", UriKind.Relative))).StatusCode
+        );
         var (status, begun) = await http.PostAsync($"/api/visits/{visit}/plan/proposals", "{}");
         Assert.Equal(202, status);
         Assert.Equal("searching", (string)begun!["state"]!);
-        Assert.Equal(204, (int)(await http.DeleteAsync(new Uri($"/api/visits/{visit}/plan/proposals", UriKind.Relative))).StatusCode);
+        Assert.Equal(
+            204,
+            (int)(await http.DeleteAsync(new Uri($"/api/visits/{visit}/plan/proposals", UriKind.Relative))).StatusCode
+        );
         var done = await DoneAsync(visit);
         Assert.Equal(3, done["found"]!.AsArray().Count);
-        var levels = await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/plan/proposals/0/levels", UriKind.Relative));
-        Assert.Equal((await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/plan/levels", UriKind.Relative))).Length, levels.Length);
-        Assert.Equal(404, (int)(await http.GetAsync(new Uri($"/api/visits/{visit}/plan/proposals/7/levels", UriKind.Relative))).StatusCode);
+        var levels = await http.GetByteArrayAsync(
+            new Uri($"/api/visits/{visit}/plan/proposals/0/levels", UriKind.Relative)
+        );
+        Assert.Equal(
+            (await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/plan/levels", UriKind.Relative))).Length,
+            levels.Length
+        );
+        Assert.Equal(
+            404,
+            (int)
+                (
+                    await http.GetAsync(new Uri($"/api/visits/{visit}/plan/proposals/7/levels", UriKind.Relative))
+                ).StatusCode
+        );
 
         var (taken, change) = await http.EditAsync(visit, 1, done["found"]![0]!["edit"]!.ToJsonString());
         Assert.Equal(200, taken);
-        Assert.Equal((double)done["found"]![0]!["measures"]!["lightShare"]!, (double)change!["measures"]!["lightShare"]!, 1e-9);
+        Assert.Equal(
+            (double)done["found"]![0]!["measures"]!["lightShare"]!,
+            (double)change!["measures"]!["lightShare"]!,
+            1e-9
+        );
     }
 
     private async Task<JsonNode> DoneAsync(string visit)

@@ -4,7 +4,8 @@ namespace Wendro.Host.Tests;
 
 public sealed class PlanTests(Server server) : IClassFixture<Server>
 {
-    private const string PaintBack = """{"kind":"paintZone","zone":"upperBack","paint":{"shape":"v","startCm":6,"dropCm":6}}""";
+    private const string PaintBack =
+        """{"kind":"paintZone","zone":"upperBack","paint":{"shape":"v","startCm":6,"dropCm":6}}""";
     private readonly HttpClient http = server.CreateClient();
 
     [Fact]
@@ -16,7 +17,11 @@ public sealed class PlanTests(Server server) : IClassFixture<Server>
         Assert.True(plan["panels"]!.AsArray().Count > 50);
         Assert.Empty(plan["findings"]!.AsArray());
 
-        var (cut, recut) = await http.EditAsync(visit, 1, """{"kind":"cutZone","zone":"upperBack","parting":"diagonalBack","thicknessMm":9,"widthCm":4,"leaveOutMm":3,"bricklay":true}""");
+        var (cut, recut) = await http.EditAsync(
+            visit,
+            1,
+            """{"kind":"cutZone","zone":"upperBack","parting":"diagonalBack","thicknessMm":9,"widthCm":4,"leaveOutMm":3,"bricklay":true}"""
+        );
         Assert.Equal(200, cut);
         Assert.True((bool)recut!["recut"]!);
 
@@ -27,8 +32,14 @@ public sealed class PlanTests(Server server) : IClassFixture<Server>
         Assert.True(Convert.FromBase64String((string)change["strands"]!["levels"]!).Length > 1000);
 
         var panels = (await http.ReadAsync($"/api/visits/{visit}/plan/panels")).AsArray();
-        Assert.All(panels.Where(p => (string)p!["zone"]! == "upperBack"), p => Assert.True((double)p!["meanLevel"]! > 5.2));
-        Assert.All(panels.Where(p => (string)p!["zone"]! != "upperBack"), p => Assert.Equal(5, (double)p!["meanLevel"]!));
+        Assert.All(
+            panels.Where(p => (string)p!["zone"]! == "upperBack"),
+            p => Assert.True((double)p!["meanLevel"]! > 5.2)
+        );
+        Assert.All(
+            panels.Where(p => (string)p!["zone"]! != "upperBack"),
+            p => Assert.Equal(5, (double)p!["meanLevel"]!)
+        );
         Assert.True((double)(await http.ReadAsync($"/api/visits/{visit}/plan/measures"))["lightShare"]! > 0.02);
 
         var findings = (await http.ReadAsync($"/api/visits/{visit}/plan/findings")).AsArray();
@@ -73,8 +84,12 @@ public sealed class PlanTests(Server server) : IClassFixture<Server>
     public async Task Edits_from_two_windows_at_once_conflict_cleanly()
     {
         var visit = await http.NewVisitAsync();
-        var tries = Enumerable.Range(0, 8).Select(i => http.EditAsync(
-            visit, 1, $$"""{"kind":"setShape","panels":["crown/0/{{i % 2}}"],"shape":"full"}""")).ToArray();
+        var tries = Enumerable
+            .Range(0, 8)
+            .Select(i =>
+                http.EditAsync(visit, 1, $$"""{"kind":"setShape","panels":["crown/0/{{i % 2}}"],"shape":"full"}""")
+            )
+            .ToArray();
         var statuses = (await Task.WhenAll(tries)).Select(t => t.Status).Order().ToArray();
         Assert.Equal([200, 409, 409, 409, 409, 409, 409, 409], statuses);
         Assert.Equal(2, (int)(await http.ReadAsync($"/api/visits/{visit}/plan"))["revision"]!);
@@ -86,13 +101,17 @@ public sealed class PlanTests(Server server) : IClassFixture<Server>
         var visit = await http.NewVisitAsync();
         var before = (await http.ReadAsync($"/api/visits/{visit}/plan")).ToJsonString();
         var (status, preview) = await http.PostAsync(
-            $"/api/visits/{visit}/plan/previews", $$"""{"baseRevision":1,"sequence":7,"edit":{{PaintBack}}}""");
+            $"/api/visits/{visit}/plan/previews",
+            $$"""{"baseRevision":1,"sequence":7,"edit":{{PaintBack}}}"""
+        );
         Assert.Equal(200, status);
         Assert.True((double)preview!["measures"]!["lightShare"]! > 0);
         Assert.Equal(before, (await http.ReadAsync($"/api/visits/{visit}/plan")).ToJsonString());
 
         var (dropped, _) = await http.PostAsync(
-            $"/api/visits/{visit}/plan/previews", $$"""{"baseRevision":1,"sequence":3,"edit":{{PaintBack}}}""");
+            $"/api/visits/{visit}/plan/previews",
+            $$"""{"baseRevision":1,"sequence":3,"edit":{{PaintBack}}}"""
+        );
         Assert.Equal(204, dropped);
     }
 
@@ -110,7 +129,10 @@ public sealed class PlanTests(Server server) : IClassFixture<Server>
         Assert.Equal(200, status);
         Assert.Equal(file, await http.GetStringAsync(new Uri($"/api/visits/{other}/plan/file", UriKind.Relative)));
 
-        var (refused, problem) = await http.PostAsync($"/api/visits/{other}/plan/file?baseRevision=2", file.Replace("\"startCm\": 6", "\"startCm\": -6", StringComparison.Ordinal));
+        var (refused, problem) = await http.PostAsync(
+            $"/api/visits/{other}/plan/file?baseRevision=2",
+            file.Replace("\"startCm\": 6", "\"startCm\": -6", StringComparison.Ordinal)
+        );
         Assert.Equal(400, refused);
         Assert.Contains("startCm", problem!["errors"]!.ToJsonString(), StringComparison.Ordinal);
         Assert.Equal(2, (int)(await http.ReadAsync($"/api/visits/{other}/plan"))["revision"]!);
@@ -118,8 +140,14 @@ public sealed class PlanTests(Server server) : IClassFixture<Server>
 
     [Theory]
     [InlineData("""{"kind":"setShape","panels":["nape/0/0"],"shape":"blob"}""", "edit.shape")]
-    [InlineData("""{"kind":"cutZone","zone":"nape","parting":"horizontal","thicknessMm":10,"widthCm":-4,"leaveOutMm":0,"bricklay":true}""", "edit.widthCm")]
-    [InlineData("""{"kind":"cutZone","zone":"nape","parting":"horizontal","thicknessMm":"NaN","widthCm":4,"leaveOutMm":0,"bricklay":true}""", "edit.thicknessMm")]
+    [InlineData(
+        """{"kind":"cutZone","zone":"nape","parting":"horizontal","thicknessMm":10,"widthCm":-4,"leaveOutMm":0,"bricklay":true}""",
+        "edit.widthCm"
+    )]
+    [InlineData(
+        """{"kind":"cutZone","zone":"nape","parting":"horizontal","thicknessMm":"NaN","widthCm":4,"leaveOutMm":0,"bricklay":true}""",
+        "edit.thicknessMm"
+    )]
     [InlineData("""{"kind":"setBlur","panels":["nape/0/0"],"blurCm":1e400}""", "edit.blurCm")]
     [InlineData("""{"kind":"setBlur","panels":["nape/0/0"]}""", "edit.blurCm")]
     [InlineData("""{"kind":"setBlur","panels":["nape/77/0"],"blurCm":3}""", "edit.panels[0]")]
@@ -155,7 +183,10 @@ public sealed class PlanTests(Server server) : IClassFixture<Server>
     public async Task Too_large_is_413_and_wrong_type_415()
     {
         var visit = await http.NewVisitAsync();
-        Assert.Equal(413, (await http.PostAsync($"/api/visits/{visit}/plan/edits", new string(' ', 3_000_000) + "{}")).Status);
+        Assert.Equal(
+            413,
+            (await http.PostAsync($"/api/visits/{visit}/plan/edits", new string(' ', 3_000_000) + "{}")).Status
+        );
         Assert.Equal(415, (await http.PostAsync($"/api/visits/{visit}/plan/edits", "{}", "text/plain")).Status);
     }
 
@@ -183,7 +214,9 @@ public sealed class PlanTests(Server server) : IClassFixture<Server>
     public async Task A_plan_file_with_nothing_where_a_region_should_be_is_refused_whole()
     {
         var visit = await http.NewVisitAsync();
-        var file = JsonNode.Parse(await http.GetStringAsync(new Uri($"/api/visits/{visit}/plan/file", UriKind.Relative)))!;
+        var file = JsonNode.Parse(
+            await http.GetStringAsync(new Uri($"/api/visits/{visit}/plan/file", UriKind.Relative))
+        )!;
         file["plan"]!["leftOut"] = new JsonArray(null, null);
         var (status, body) = await http.PostAsync($"/api/visits/{visit}/plan/file?baseRevision=1", file.ToJsonString());
         Assert.Equal(400, status);

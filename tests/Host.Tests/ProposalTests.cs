@@ -26,14 +26,21 @@ public sealed class ProposalTests
         }
     }
 
-    public static TheoryData<string> Clients => [.. Directory.GetFiles(Demo, "*.json").Order().Select(f => Path.GetFileName(f)!)];
+    public static TheoryData<string> Clients =>
+        [.. Directory.GetFiles(Demo, "*.json").Order().Select(f => Path.GetFileName(f)!)];
 
     [Theory]
     [MemberData(nameof(Clients))]
     public async Task A_proposal_beats_the_plan_made_by_hand(string client)
     {
         var visit = VisitFile.Read(await File.ReadAllBytesAsync(Path.Combine(Demo, client)));
-        var looks = new HairLooks(HeadForm.Usual, visit.Plan.AsWorn(visit.Hair), visit.Plan.Part, Shelves.For(2, 8), 5_000);
+        var looks = new HairLooks(
+            HeadForm.Usual,
+            visit.Plan.AsWorn(visit.Hair),
+            visit.Plan.Part,
+            Shelves.For(2, 8),
+            5_000
+        );
         var cutting = new Cutting(HeadForm.Usual, visit.Hair, _ => looks.OnHead.LengthAt);
         var plan = PlanEdits.Make(visit.Plan, cutting, out var problems);
         Assert.Empty(problems);
@@ -43,15 +50,25 @@ public sealed class ProposalTests
         var nearest = found[0];
         Assert.True(
             nearest.Score < Aim.Score(hand, plan.Wish, Strength.Nearest),
-            $"found {nearest.Score:0.00}, by hand {Aim.Score(hand, plan.Wish, Strength.Nearest):0.00}");
+            $"found {nearest.Score:0.00}, by hand {Aim.Score(hand, plan.Wish, Strength.Nearest):0.00}"
+        );
 
         // Every wish is met within what the eye lets pass, or it is named with its reason.
         foreach (var f in found)
         {
             var (o, wish) = (f.Outcome, plan.Wish);
-            Assert.Equal(f.Unmet.Any(u => u.Wish == "ends"), o.EndsLevel is not { } ends || Math.Abs(ends - wish.EndsLevel) > Aim.EndsWithin);
-            Assert.Equal(f.Unmet.Any(u => u.Wish == "face frame"), o.FaceFrameLift < wish.FaceFrameLift - Aim.FaceWithin);
-            Assert.Equal(f.Unmet.Any(u => u.Wish == "root softness"), o.RootSoftness > wish.RootSoftness + Aim.SoftnessWithin);
+            Assert.Equal(
+                f.Unmet.Any(u => u.Wish == "ends"),
+                o.EndsLevel is not { } ends || Math.Abs(ends - wish.EndsLevel) > Aim.EndsWithin
+            );
+            Assert.Equal(
+                f.Unmet.Any(u => u.Wish == "face frame"),
+                o.FaceFrameLift < wish.FaceFrameLift - Aim.FaceWithin
+            );
+            Assert.Equal(
+                f.Unmet.Any(u => u.Wish == "root softness"),
+                o.RootSoftness > wish.RootSoftness + Aim.SoftnessWithin
+            );
             Assert.All(f.Unmet, u => Assert.True(u.Because.Length > 15));
         }
     }

@@ -1,6 +1,6 @@
 using Microsoft.AspNetCore.SignalR.Client;
-using Microsoft.Extensions.Time.Testing;
 using Microsoft.Extensions.DependencyInjection;
+using Microsoft.Extensions.Time.Testing;
 using Wendro.Formats;
 using Wendro.Host.StandIns;
 
@@ -81,21 +81,27 @@ public sealed class ScaleTests
         using var server = new Server();
         var http = server.CreateClient();
         await using var hub = new HubConnectionBuilder()
-            .WithUrl("http://localhost/hubs/scale", o =>
-            {
-                o.HttpMessageHandlerFactory = _ => server.Server.CreateHandler();
-                o.Transports = Microsoft.AspNetCore.Http.Connections.HttpTransportType.LongPolling;
-            })
+            .WithUrl(
+                "http://localhost/hubs/scale",
+                o =>
+                {
+                    o.HttpMessageHandlerFactory = _ => server.Server.CreateHandler();
+                    o.Transports = Microsoft.AspNetCore.Http.Connections.HttpTransportType.LongPolling;
+                }
+            )
             .AddJsonProtocol(json => WendroJson.Configure(json.PayloadSerializerOptions))
             .Build();
         var heard = new TaskCompletionSource<ScaleReading>(TaskCreationOptions.RunContinuationsAsynchronously);
-        hub.On<ScaleReading>("reading", r =>
-        {
-            if (r is { Stable: true, GrossGrams: > 40 })
+        hub.On<ScaleReading>(
+            "reading",
+            r =>
             {
-                heard.TrySetResult(r);
+                if (r is { Stable: true, GrossGrams: > 40 })
+                {
+                    heard.TrySetResult(r);
+                }
             }
-        });
+        );
         await hub.StartAsync();
         await http.PostAsync("/api/stand-ins/scale", """{"does":"pour","grams":42.5,"seconds":1}""");
         for (var i = 0; i < 400 && !heard.Task.IsCompleted; i++)
@@ -107,7 +113,13 @@ public sealed class ScaleTests
         Assert.True(heard.Task.IsCompleted, "nothing was heard");
         Assert.Equal(42.5, (await heard.Task).GrossGrams!.Value, 0.15);
         Assert.Equal(400, (await http.PostAsync("/api/stand-ins/scale", """{"does":"pour","grams":-1}""")).Status);
-        Assert.Equal(400, (await http.PostAsync("/api/stand-ins/scale", """{"does":"begin","gramsPerSecond":1e9}""")).Status);
-        Assert.Equal("lost", (string)(await http.PostAsync("/api/stand-ins/scale", """{"does":"unplug"}""")).Body!["state"]!);
+        Assert.Equal(
+            400,
+            (await http.PostAsync("/api/stand-ins/scale", """{"does":"begin","gramsPerSecond":1e9}""")).Status
+        );
+        Assert.Equal(
+            "lost",
+            (string)(await http.PostAsync("/api/stand-ins/scale", """{"does":"unplug"}""")).Body!["state"]!
+        );
     }
 }

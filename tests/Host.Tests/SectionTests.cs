@@ -6,7 +6,8 @@ public sealed class SectionTests(Server server) : IClassFixture<Server>
 {
     private readonly HttpClient http = server.CreateClient();
 
-    private async Task<int> RevisionAsync(string visit) => (int)(await http.ReadAsync($"/api/visits/{visit}/plan"))["revision"]!;
+    private async Task<int> RevisionAsync(string visit) =>
+        (int)(await http.ReadAsync($"/api/visits/{visit}/plan"))["revision"]!;
 
     private async Task<(int Status, JsonNode? Body)> PutAsync(string path, JsonNode body)
     {
@@ -66,7 +67,10 @@ public sealed class SectionTests(Server server) : IClassFixture<Server>
             var (status, change) = await http.EditAsync(visit, revision, pattern["edit"]!.ToJsonString());
             Assert.Equal(200, status);
             Assert.Equal(revision + 1, (int)change!["revision"]!);
-            var (undone, back) = await http.PostAsync($"/api/visits/{visit}/plan/undo", $"{{\"baseRevision\":{revision + 1}}}");
+            var (undone, back) = await http.PostAsync(
+                $"/api/visits/{visit}/plan/undo",
+                $"{{\"baseRevision\":{revision + 1}}}"
+            );
             Assert.Equal(200, undone);
             Assert.All(back!["panels"]!.AsArray(), p => Assert.Null(p!["paint"]));
         }
@@ -76,13 +80,23 @@ public sealed class SectionTests(Server server) : IClassFixture<Server>
     public async Task A_pattern_of_the_studios_own_is_kept_laid_on_another_head_and_forgotten()
     {
         var visit = await http.NewVisitAsync();
-        await http.EditAsync(visit, 1, """{"kind":"cutZone","zone":"crown","parting":"pivot","thicknessMm":14,"widthCm":3,"leaveOutMm":2,"bricklay":false}""");
+        await http.EditAsync(
+            visit,
+            1,
+            """{"kind":"cutZone","zone":"crown","parting":"pivot","thicknessMm":14,"widthCm":3,"leaveOutMm":2,"bricklay":false}"""
+        );
         await http.EditAsync(visit, 2, """{"kind":"paintZone","zone":"crown","paint":{"shape":"full","startCm":10}}""");
         await http.EditAsync(visit, 3, """{"kind":"leaveOut","region":"veil","sizeCm":1,"reason":"falls over"}""");
-        var (made, kept) = await http.PostAsync("/api/patterns", $$"""{"name":"Ferry","why":"how we like it","visitId":"{{visit}}"}""");
+        var (made, kept) = await http.PostAsync(
+            "/api/patterns",
+            $$"""{"name":"Ferry","why":"how we like it","visitId":"{{visit}}"}"""
+        );
         Assert.Equal(201, made);
 
-        var (_, other) = await http.PostAsync("/api/clients", """{"name":"Short","hair":{"naturalLevel":6,"diameter":"fine","density":"low","porosity":"normal","coloured":false,"cut":{"hemCm":20}}}""");
+        var (_, other) = await http.PostAsync(
+            "/api/clients",
+            """{"name":"Short","hair":{"naturalLevel":6,"diameter":"fine","density":"low","porosity":"normal","coloured":false,"cut":{"hemCm":20}}}"""
+        );
         var visitId = (string)other!["visitId"]!;
         var mine = (await http.ReadAsync($"/api/visits/{visitId}/patterns")).AsArray()[0]!;
         Assert.Equal("Ferry", (string)mine["name"]!);
@@ -106,10 +120,18 @@ public sealed class SectionTests(Server server) : IClassFixture<Server>
     public async Task A_pattern_needs_a_name_and_a_why(string name, string why, string field)
     {
         var visit = await http.NewVisitAsync();
-        var (status, body) = await http.PostAsync("/api/patterns", $$"""{"name":"{{name}}","why":"{{why}}","visitId":"{{visit}}"}""");
+        var (status, body) = await http.PostAsync(
+            "/api/patterns",
+            $$"""{"name":"{{name}}","why":"{{why}}","visitId":"{{visit}}"}"""
+        );
         Assert.Equal(400, status);
         Assert.NotNull(body!["errors"]![field]);
-        Assert.Equal(404, (await http.PostAsync("/api/patterns", $$"""{"name":"a","why":"b","visitId":"{{Guid.NewGuid()}}"}""")).Status);
+        Assert.Equal(
+            404,
+            (
+                await http.PostAsync("/api/patterns", $$"""{"name":"a","why":"b","visitId":"{{Guid.NewGuid()}}"}""")
+            ).Status
+        );
     }
 
     [Fact]
@@ -126,9 +148,15 @@ public sealed class SectionTests(Server server) : IClassFixture<Server>
             rules["babyHairCm"] = 0.5;
             var body = new JsonObject { ["baseVersion"] = view["version"]!.DeepClone(), ["rules"] = rules };
             using var content = new StringContent(body.ToJsonString(), System.Text.Encoding.UTF8, "application/json");
-            Assert.Equal(200, (int)(await there.PutAsync(new Uri("/api/house-rules", UriKind.Relative), content)).StatusCode);
+            Assert.Equal(
+                200,
+                (int)(await there.PutAsync(new Uri("/api/house-rules", UriKind.Relative), content)).StatusCode
+            );
             using var again = new StringContent(body.ToJsonString(), System.Text.Encoding.UTF8, "application/json");
-            Assert.Equal(409, (int)(await there.PutAsync(new Uri("/api/house-rules", UriKind.Relative), again)).StatusCode);
+            Assert.Equal(
+                409,
+                (int)(await there.PutAsync(new Uri("/api/house-rules", UriKind.Relative), again)).StatusCode
+            );
             var plan = (await there.ReadAsync($"/api/visits/{await there.NewVisitAsync()}/plan"))["plan"]!;
             Assert.Equal(9, (double)plan["zones"]!["crown"]!["sections"]!["thicknessMm"]!);
             Assert.Equal("tiers", (string)plan["frame"]!);
@@ -146,14 +174,19 @@ public sealed class SectionTests(Server server) : IClassFixture<Server>
         var view = await http.ReadAsync("/api/house-rules");
         var rules = view["rules"]!.DeepClone();
         rules["thicknessMm"] = 99;
-        var (status, body) = await PutAsync("/api/house-rules", new JsonObject { ["baseVersion"] = 0, ["rules"] = rules });
+        var (status, body) = await PutAsync(
+            "/api/house-rules",
+            new JsonObject { ["baseVersion"] = 0, ["rules"] = rules }
+        );
         Assert.Equal(400, status);
         Assert.NotNull(body!["errors"]!["rules.thicknessMm"]);
         Assert.Equal(12, (double)(await http.ReadAsync("/api/house-rules"))["rules"]!["thicknessMm"]!);
     }
 
     [Theory]
-    [InlineData("""{"kind":"cutZone","zone":"crown","parting":"pivot","thicknessMm":12,"widthCm":4,"leaveOutMm":4,"bricklay":true,"order":"sideways"}""")]
+    [InlineData(
+        """{"kind":"cutZone","zone":"crown","parting":"pivot","thicknessMm":12,"widthCm":4,"leaveOutMm":4,"bricklay":true,"order":"sideways"}"""
+    )]
     [InlineData("""{"kind":"together","edits":[]}""")]
     [InlineData("""{"kind":"together","edits":[null]}""")]
     [InlineData("""{"kind":"together","edits":[{"kind":"together","edits":[{"kind":"setFrame","frame":"tiers"}]}]}""")]
@@ -182,7 +215,13 @@ public sealed class SectionTests(Server server) : IClassFixture<Server>
         consult["consultation"]!["salts"] = "yes";
         var (put, _) = await PutAsync(
             $"/api/visits/{visit}/consult",
-            new JsonObject { ["baseVersion"] = 0, ["hair"] = consult["hair"]!.DeepClone(), ["consultation"] = consult["consultation"]!.DeepClone() });
+            new JsonObject
+            {
+                ["baseVersion"] = 0,
+                ["hair"] = consult["hair"]!.DeepClone(),
+                ["consultation"] = consult["consultation"]!.DeepClone(),
+            }
+        );
         Assert.Equal(200, put);
         var (status, body) = await http.PostAsync($"/api/visits/{visit}/plan/undo", """{"baseRevision":3}""");
         Assert.Equal(409, status);
@@ -199,7 +238,9 @@ public sealed class SectionTests(Server server) : IClassFixture<Server>
     public async Task She_is_seen_in_every_wear_and_from_above(string wear, int expected)
     {
         var visit = await http.NewVisitAsync();
-        var answer = await http.GetAsync(new Uri($"/api/visits/{visit}/seen?wear={wear}&angle=30&tilt=75", UriKind.Relative));
+        var answer = await http.GetAsync(
+            new Uri($"/api/visits/{visit}/seen?wear={wear}&angle=30&tilt=75", UriKind.Relative)
+        );
         Assert.Equal(expected, (int)answer.StatusCode);
         if (expected == 200)
         {
@@ -209,13 +250,24 @@ public sealed class SectionTests(Server server) : IClassFixture<Server>
     }
 
     [Fact]
-    public async Task A_tilt_beyond_the_zenith_is_refused() => Assert.Equal(
-        400, (int)(await http.GetAsync(new Uri($"/api/visits/{await http.NewVisitAsync()}/seen?tilt=120", UriKind.Relative))).StatusCode);
+    public async Task A_tilt_beyond_the_zenith_is_refused() =>
+        Assert.Equal(
+            400,
+            (int)
+                (
+                    await http.GetAsync(
+                        new Uri($"/api/visits/{await http.NewVisitAsync()}/seen?tilt=120", UriKind.Relative)
+                    )
+                ).StatusCode
+        );
 
     [Fact]
     public async Task Worn_straightened_her_curls_are_seen_straight_and_her_panels_stay()
     {
-        var (_, made) = await http.PostAsync("/api/clients", """{"name":"Curls","hair":{"naturalLevel":4,"diameter":"medium","density":"medium","porosity":"normal","coloured":false,"curl":"curly","cut":{"hemCm":34}}}""");
+        var (_, made) = await http.PostAsync(
+            "/api/clients",
+            """{"name":"Curls","hair":{"naturalLevel":4,"diameter":"medium","density":"medium","porosity":"normal","coloured":false,"curl":"curly","cut":{"hemCm":34}}}"""
+        );
         var visit = (string)made!["visitId"]!;
         var seen = new Uri($"/api/visits/{visit}/seen?wear=down&angle=0", UriKind.Relative);
         var curly = await http.GetByteArrayAsync(seen);
@@ -231,7 +283,9 @@ public sealed class SectionTests(Server server) : IClassFixture<Server>
     public async Task A_plan_goes_out_as_a_file_and_comes_in_again_the_same()
     {
         var visit = await http.NewVisitAsync();
-        var pattern = (await http.ReadAsync($"/api/visits/{visit}/patterns")).AsArray().Single(p => (string)p!["id"]! == "zigzag-quadrants")!;
+        var pattern = (await http.ReadAsync($"/api/visits/{visit}/patterns"))
+            .AsArray()
+            .Single(p => (string)p!["id"]! == "zigzag-quadrants")!;
         await http.EditAsync(visit, 1, pattern["edit"]!.ToJsonString());
         await http.EditAsync(visit, 2, """{"kind":"setReach","reach":"half"}""");
         var path = $"/api/visits/{visit}/plan/file";

@@ -10,10 +10,14 @@ public sealed class SeenTests(Server server) : IClassFixture<Server>
     public async Task Seen_bytes_add_up_and_every_strand_has_its_levels()
     {
         var visit = await http.NewVisitAsync();
-        var seen = await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/seen?wear=tiedHigh&angle=60", UriKind.Relative));
+        var seen = await http.GetByteArrayAsync(
+            new Uri($"/api/visits/{visit}/seen?wear=tiedHigh&angle=60", UriKind.Relative)
+        );
         Assert.Equal("WSEN"u8.ToArray(), seen[..4]);
         Assert.Equal(1, BinaryPrimitives.ReadUInt16LittleEndian(seen.AsSpan(4)));
-        var pixels = BinaryPrimitives.ReadUInt16LittleEndian(seen.AsSpan(6)) * BinaryPrimitives.ReadUInt16LittleEndian(seen.AsSpan(8));
+        var pixels =
+            BinaryPrimitives.ReadUInt16LittleEndian(seen.AsSpan(6))
+            * BinaryPrimitives.ReadUInt16LittleEndian(seen.AsSpan(8));
         var strands = (int)BinaryPrimitives.ReadUInt32LittleEndian(seen.AsSpan(16));
         var samples = (int)BinaryPrimitives.ReadUInt32LittleEndian(seen.AsSpan(20));
         Assert.Equal(60, BinaryPrimitives.ReadUInt16LittleEndian(seen.AsSpan(12)));
@@ -24,8 +28,14 @@ public sealed class SeenTests(Server server) : IClassFixture<Server>
             Assert.True(BinaryPrimitives.ReadUInt16LittleEndian(seen.AsSpan(24 + pixels * 2 + s * 2)) < strands);
         }
 
-        Assert.Equal(strands * 64, (await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/plan/levels", UriKind.Relative))).Length);
-        Assert.Equal(strands * 2, (await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/plan/strands", UriKind.Relative))).Length);
+        Assert.Equal(
+            strands * 64,
+            (await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/plan/levels", UriKind.Relative))).Length
+        );
+        Assert.Equal(
+            strands * 2,
+            (await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/plan/strands", UriKind.Relative))).Length
+        );
     }
 
     [Fact]
@@ -35,10 +45,17 @@ public sealed class SeenTests(Server server) : IClassFixture<Server>
         var path = new Uri($"/api/visits/{visit}/seen?angle=0", UriKind.Relative);
         var levels = new Uri($"/api/visits/{visit}/plan/levels", UriKind.Relative);
         var (seen, before) = (await http.GetByteArrayAsync(path), await http.GetByteArrayAsync(levels));
-        await http.EditAsync(visit, 1, """{"kind":"paintZone","zone":"topLeft","paint":{"shape":"full","startCm":4}}""");
+        await http.EditAsync(
+            visit,
+            1,
+            """{"kind":"paintZone","zone":"topLeft","paint":{"shape":"full","startCm":4}}"""
+        );
         Assert.Equal(seen, await http.GetByteArrayAsync(path));
         Assert.NotEqual(before, await http.GetByteArrayAsync(levels));
-        Assert.Equal(before, await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/plan/levels?moment=before", UriKind.Relative)));
+        Assert.Equal(
+            before,
+            await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/plan/levels?moment=before", UriKind.Relative))
+        );
     }
 
     [Theory]
@@ -59,7 +76,9 @@ public sealed class SeenTests(Server server) : IClassFixture<Server>
     public async Task A_picture_is_a_png()
     {
         var visit = await http.NewVisitAsync();
-        var png = await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/plan/picture?angle=30&width=100", UriKind.Relative));
+        var png = await http.GetByteArrayAsync(
+            new Uri($"/api/visits/{visit}/plan/picture?angle=30&width=100", UriKind.Relative)
+        );
         Assert.Equal(new byte[] { 0x89, 0x50, 0x4E, 0x47 }, png[..4]);
     }
 

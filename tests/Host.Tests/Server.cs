@@ -42,11 +42,19 @@ internal static class Speaking
     public static async Task<JsonNode> ReadAsync(this HttpClient http, string path)
     {
         var answer = await http.GetAsync(new Uri(path, UriKind.Relative));
-        Assert.True(answer.IsSuccessStatusCode, $"{path}: {answer.StatusCode} {await answer.Content.ReadAsStringAsync()}");
+        Assert.True(
+            answer.IsSuccessStatusCode,
+            $"{path}: {answer.StatusCode} {await answer.Content.ReadAsStringAsync()}"
+        );
         return (await answer.Content.ReadFromJsonAsync<JsonNode>())!;
     }
 
-    public static async Task<(int Status, JsonNode? Body)> PostAsync(this HttpClient http, string path, string json, string type = "application/json")
+    public static async Task<(int Status, JsonNode? Body)> PostAsync(
+        this HttpClient http,
+        string path,
+        string json,
+        string type = "application/json"
+    )
     {
         using var content = new StringContent(json, System.Text.Encoding.UTF8, type);
         var answer = await http.PostAsync(new Uri(path, UriKind.Relative), content);
@@ -61,6 +69,10 @@ internal static class Speaking
         return (string)made!["visitId"]!;
     }
 
-    public static Task<(int Status, JsonNode? Body)> EditAsync(this HttpClient http, string visit, int baseRevision, string edit) =>
-        http.PostAsync($"/api/visits/{visit}/plan/edits", $"{{\"baseRevision\":{baseRevision},\"edit\":{edit}}}");
+    public static Task<(int Status, JsonNode? Body)> EditAsync(
+        this HttpClient http,
+        string visit,
+        int baseRevision,
+        string edit
+    ) => http.PostAsync($"/api/visits/{visit}/plan/edits", $"{{\"baseRevision\":{baseRevision},\"edit\":{edit}}}");
 }

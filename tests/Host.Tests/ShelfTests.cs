@@ -10,7 +10,8 @@ namespace Wendro.Host.Tests;
 /// <summary>The shelf: products kept, corrected, and as CSV in and out.</summary>
 public sealed class ShelfTests : IDisposable
 {
-    private const string Developer = """{"product":{"kind":"developer","name":"Ebb 20","stock":{"unit":"millilitre","price":0.02,"onHand":900},"volume":20}}""";
+    private const string Developer =
+        """{"product":{"kind":"developer","name":"Ebb 20","stock":{"unit":"millilitre","price":0.02,"onHand":900},"volume":20}}""";
     private readonly Server server = new();
     private readonly HttpClient http;
 
@@ -18,7 +19,8 @@ public sealed class ShelfTests : IDisposable
 
     public void Dispose() => server.Dispose();
 
-    private Task<(int Status, JsonNode? Body)> SendAsync(string path, string csv) => http.PostAsync(path, csv, "text/csv");
+    private Task<(int Status, JsonNode? Body)> SendAsync(string path, string csv) =>
+        http.PostAsync(path, csv, "text/csv");
 
     private async Task<int> CountAsync() => (await http.ReadAsync("/api/shelf")).AsArray().Count;
 
@@ -47,13 +49,25 @@ public sealed class ShelfTests : IDisposable
     public async Task No_two_have_one_name_and_bad_values_are_named_by_field()
     {
         await http.PostAsync("/api/shelf", Developer);
-        var (status, twice) = await http.PostAsync("/api/shelf", Developer.Replace("Ebb", "ebb", StringComparison.Ordinal));
+        var (status, twice) = await http.PostAsync(
+            "/api/shelf",
+            Developer.Replace("Ebb", "ebb", StringComparison.Ordinal)
+        );
         Assert.Equal(400, status);
         Assert.Contains("already", (string)twice!["errors"]!["product.name"]![0]!);
-        var (bad, problems) = await http.PostAsync("/api/shelf", """{"product":{"kind":"developer","name":" ","stock":{"price":-1},"volume":60}}""");
+        var (bad, problems) = await http.PostAsync(
+            "/api/shelf",
+            """{"product":{"kind":"developer","name":" ","stock":{"price":-1},"volume":60}}"""
+        );
         Assert.Equal(400, bad);
-        Assert.Equal(["product.name", "product.stock.price", "product.volume"], problems!["errors"]!.AsObject().Select(e => e.Key).Order());
-        Assert.Equal(400, (await http.PostAsync("/api/shelf", """{"product":{"kind":"potion","name":"x","stock":{}}}""")).Status);
+        Assert.Equal(
+            ["product.name", "product.stock.price", "product.volume"],
+            problems!["errors"]!.AsObject().Select(e => e.Key).Order()
+        );
+        Assert.Equal(
+            400,
+            (await http.PostAsync("/api/shelf", """{"product":{"kind":"potion","name":"x","stock":{}}}""")).Status
+        );
         Assert.Equal(1, await CountAsync());
     }
 
@@ -67,10 +81,18 @@ public sealed class ShelfTests : IDisposable
         Assert.Equal(200, (await SendAsync("/api/shelf/file", csv)).Status);
         var file = await http.GetByteArrayAsync(new Uri("/api/shelf/file", UriKind.Relative));
         var (_, again) = await SendAsync("/api/shelf/file/preview", Encoding.UTF8.GetString(file));
-        Assert.Equal((0, 0, GenericProducts.All.Count), (again!["added"]!.AsArray().Count, again["changed"]!.AsArray().Count, (int)again["unchanged"]!));
-        Assert.Equal(GenericProducts.All.Select(p => JsonSerializer.Serialize(p, WendroJson.Options)).Order(), ShelfFile.Read(file).Products.Select(p => JsonSerializer.Serialize(p, WendroJson.Options)).Order());
+        Assert.Equal(
+            (0, 0, GenericProducts.All.Count),
+            (again!["added"]!.AsArray().Count, again["changed"]!.AsArray().Count, (int)again["unchanged"]!)
+        );
+        Assert.Equal(
+            GenericProducts.All.Select(p => JsonSerializer.Serialize(p, WendroJson.Options)).Order(),
+            ShelfFile.Read(file).Products.Select(p => JsonSerializer.Serialize(p, WendroJson.Options)).Order()
+        );
 
-        var dearer = Encoding.UTF8.GetString(file).Replace("Developer 20 vol,millilitre,,", "Developer 20 vol,millilitre,0.5,", StringComparison.Ordinal);
+        var dearer = Encoding
+            .UTF8.GetString(file)
+            .Replace("Developer 20 vol,millilitre,,", "Developer 20 vol,millilitre,0.5,", StringComparison.Ordinal);
         var (_, changed) = await SendAsync("/api/shelf/file", dearer);
         Assert.Equal("price", (string)changed!["changed"]![0]!["columns"]![0]!);
     }
@@ -78,11 +100,15 @@ public sealed class ShelfTests : IDisposable
     [Fact]
     public async Task An_error_names_row_and_column_and_nothing_is_written()
     {
-        var (status, body) = await SendAsync("/api/shelf/file", "kind,name,volume,price\ndeveloper,Ebb 10,10,0.02\ndeveloper,Ebb 20,sixty,0.02\ndeveloper,Ebb 30,60,-1\ndeveloper,ebb 10,20,\npotion,Brew,,\n");
+        var (status, body) = await SendAsync(
+            "/api/shelf/file",
+            "kind,name,volume,price\ndeveloper,Ebb 10,10,0.02\ndeveloper,Ebb 20,sixty,0.02\ndeveloper,Ebb 30,60,-1\ndeveloper,ebb 10,20,\npotion,Brew,,\n"
+        );
         Assert.Equal(400, status);
         Assert.Equal(
             ["row 3, volume", "row 4, price", "row 4, volume", "row 5, name", "row 6, kind"],
-            body!["errors"]!.AsObject().Select(e => e.Key).Order(StringComparer.Ordinal));
+            body!["errors"]!.AsObject().Select(e => e.Key).Order(StringComparer.Ordinal)
+        );
         Assert.Equal(0, await CountAsync());
     }
 
@@ -120,7 +146,11 @@ public sealed class ShelfTests : IDisposable
     [Fact]
     public async Task Ten_thousand_rows_are_taken_and_twenty_thousand_and_one_are_not()
     {
-        static string Rows(int n) => "kind,name,volume,unit,onHand\n" + string.Concat(Enumerable.Range(0, n).Select(i => $"developer,Ebb no {i},{5 + i % 36},millilitre,{i}.5\n"));
+        static string Rows(int n) =>
+            "kind,name,volume,unit,onHand\n"
+            + string.Concat(
+                Enumerable.Range(0, n).Select(i => $"developer,Ebb no {i},{5 + i % 36},millilitre,{i}.5\n")
+            );
         var (status, body) = await SendAsync("/api/shelf/file", Rows(10_000));
         Assert.Equal(200, status);
         Assert.Equal(10_000, body!["added"]!.AsArray().Count);
@@ -130,7 +160,20 @@ public sealed class ShelfTests : IDisposable
 
     [Fact]
     public void Text_a_spreadsheet_would_run_is_written_harmless_and_comes_back_as_it_was() =>
-        Gen.OneOf(Gen.OneOfConst("=1+1", "+cmd|' /C calc'!A0", "-2", "@SUM(A1)", "'=1", "''+1", "plain, \"quoted\"", "naïve ✓", "'quoted'"), Gen.String[Gen.Char[' ', '~'], 1, 40].Select(s => s.Trim()).Where(s => s.Length > 0))
+        Gen.OneOf(
+                Gen.OneOfConst(
+                    "=1+1",
+                    "+cmd|' /C calc'!A0",
+                    "-2",
+                    "@SUM(A1)",
+                    "'=1",
+                    "''+1",
+                    "plain, \"quoted\"",
+                    "naïve ✓",
+                    "'quoted'"
+                ),
+                Gen.String[Gen.Char[' ', '~'], 1, 40].Select(s => s.Trim()).Where(s => s.Length > 0)
+            )
             .Sample(name =>
             {
                 var product = new DeveloperProduct(name, new Stock(Lot: "=LOT()"), 20);
@@ -138,15 +181,29 @@ public sealed class ShelfTests : IDisposable
                 var read = ShelfFile.Read(bytes);
                 Assert.Empty(read.Problems);
                 Assert.Equal(product, Assert.Single(read.Products));
-                using var cells = new CsvHelper.CsvParser(new StringReader(Encoding.UTF8.GetString(bytes)), System.Globalization.CultureInfo.InvariantCulture);
+                using var cells = new CsvHelper.CsvParser(
+                    new StringReader(Encoding.UTF8.GetString(bytes)),
+                    System.Globalization.CultureInfo.InvariantCulture
+                );
                 Assert.True(cells.Read() && cells.Read());
-                Assert.DoesNotContain(cells.Record!, c => c.Length > 0 && "=+-@".Contains(c[0], StringComparison.Ordinal));
+                Assert.DoesNotContain(
+                    cells.Record!,
+                    c => c.Length > 0 && "=+-@".Contains(c[0], StringComparison.Ordinal)
+                );
             });
 
     [Fact]
-    public void Numbers_come_back_to_the_last_digit() => Gen.Select(Gen.Double[0, 9999], Gen.Double[5, 40], Gen.Double[0, 99999]).Sample((price, volume, left) =>
-    {
-        var product = new DeveloperProduct("Ebb", new Stock(StockUnit.Millilitre, price, left, left / 3, "L1", new DateOnly(2031, 5, 6)), volume);
-        Assert.Equal(product, Assert.Single(ShelfFile.Read(ShelfFile.Write([product])).Products));
-    });
+    public void Numbers_come_back_to_the_last_digit() =>
+        Gen.Select(Gen.Double[0, 9999], Gen.Double[5, 40], Gen.Double[0, 99999])
+            .Sample(
+                (price, volume, left) =>
+                {
+                    var product = new DeveloperProduct(
+                        "Ebb",
+                        new Stock(StockUnit.Millilitre, price, left, left / 3, "L1", new DateOnly(2031, 5, 6)),
+                        volume
+                    );
+                    Assert.Equal(product, Assert.Single(ShelfFile.Read(ShelfFile.Write([product])).Products));
+                }
+            );
 }

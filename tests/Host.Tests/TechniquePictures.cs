@@ -11,53 +11,129 @@ namespace Wendro.Host.Tests;
 /// <summary>A picture of every technique on a client it suits: kept in docs/techniques where WENDRO_SHOTS is set; otherwise a few are drawn and looked at.</summary>
 public sealed class TechniquePictures
 {
-    private static readonly HairProfile Long = HairProfile.Usual with { NaturalLevel = 5, Cut = new Cut(44, 4, 6), Curl = Curl.Wavy };
-    private static readonly HairProfile Straight = HairProfile.Usual with { NaturalLevel = 4.5, Cut = new Cut(38, 2, 4) };
-    private static readonly HairProfile Dark = HairProfile.Usual with { NaturalLevel = 3, Density = Density.High, Cut = new Cut(42, 4) };
+    private static readonly HairProfile Long = HairProfile.Usual with
+    {
+        NaturalLevel = 5,
+        Cut = new Cut(44, 4, 6),
+        Curl = Curl.Wavy,
+    };
+    private static readonly HairProfile Straight = HairProfile.Usual with
+    {
+        NaturalLevel = 4.5,
+        Cut = new Cut(38, 2, 4),
+    };
+    private static readonly HairProfile Dark = HairProfile.Usual with
+    {
+        NaturalLevel = 3,
+        Density = Density.High,
+        Cut = new Cut(42, 4),
+    };
     private static readonly HairProfile Bob = HairProfile.Usual with { NaturalLevel = 6, Cut = new Cut(22, 0, 2) };
 
     /// <summary>Who each technique is shown on, and how.</summary>
-    private static (HairProfile Hair, Wear Wear, int Left, int Right) ShownOn(int technique) => technique switch
-    {
-        1 => (HairProfile.Usual with { NaturalLevel = 4, Curl = Curl.Curly, Density = Density.High, Cut = new Cut(36, 9, 6) }, Wear.Down, 30, 180),
-        2 or 17 => (Dark, Wear.Down, 30, 180),
-        3 => (Straight, Wear.TiedHigh, 30, 90),
-        4 => (Straight with { GreyShare = 0.35, Cut = new Cut(30, 2, 3) }, Wear.Down, 30, 180),
-        5 or 18 => (Long with { Curl = Curl.Straight, History = [new(0, 3, BandState.Natural, 5), new(3, 44, BandState.Lightened, 8.5)] }, Wear.Down, 30, 180),
-        6 or 12 or 13 => (Bob, Wear.Down, 30, 180),
-        8 => (Straight, Wear.Down, 0, 30),
-        11 => (Straight with { History = [new(0, 6, BandState.Natural, 4.5), new(6, 38, BandState.Lightened, 8, 0.3)] }, Wear.Down, 30, 180),
-        16 or 19 => (Long with { History = [new(0, 9, BandState.Natural, 5), new(9, 44, BandState.Lightened, 8.5, technique == 16 ? 0.5 : 1)] }, Wear.Down, 30, 180),
-        9 or 15 or 21 => (Straight, Wear.Down, 30, 180),
-        _ => (Long, Wear.Down, 30, 180),
-    };
+    private static (HairProfile Hair, Wear Wear, int Left, int Right) ShownOn(int technique) =>
+        technique switch
+        {
+            1 => (
+                HairProfile.Usual with
+                {
+                    NaturalLevel = 4,
+                    Curl = Curl.Curly,
+                    Density = Density.High,
+                    Cut = new Cut(36, 9, 6),
+                },
+                Wear.Down,
+                30,
+                180
+            ),
+            2 or 17 => (Dark, Wear.Down, 30, 180),
+            3 => (Straight, Wear.TiedHigh, 30, 90),
+            4 => (Straight with { GreyShare = 0.35, Cut = new Cut(30, 2, 3) }, Wear.Down, 30, 180),
+            5 or 18 => (
+                Long with
+                {
+                    Curl = Curl.Straight,
+                    History = [new(0, 3, BandState.Natural, 5), new(3, 44, BandState.Lightened, 8.5)],
+                },
+                Wear.Down,
+                30,
+                180
+            ),
+            6 or 12 or 13 => (Bob, Wear.Down, 30, 180),
+            8 => (Straight, Wear.Down, 0, 30),
+            11 => (
+                Straight with
+                {
+                    History = [new(0, 6, BandState.Natural, 4.5), new(6, 38, BandState.Lightened, 8, 0.3)],
+                },
+                Wear.Down,
+                30,
+                180
+            ),
+            16 or 19 => (
+                Long with
+                {
+                    History =
+                    [
+                        new(0, 9, BandState.Natural, 5),
+                        new(9, 44, BandState.Lightened, 8.5, technique == 16 ? 0.5 : 1),
+                    ],
+                },
+                Wear.Down,
+                30,
+                180
+            ),
+            9 or 15 or 21 => (Straight, Wear.Down, 30, 180),
+            _ => (Long, Wear.Down, 30, 180),
+        };
 
     [Fact]
     public async Task Every_technique_can_be_seen()
     {
-        var folder = Environment.GetEnvironmentVariable("WENDRO_SHOTS") is { Length: > 0 } shots ? Path.Combine(shots, "..", "techniques") : null;
+        var folder = Environment.GetEnvironmentVariable("WENDRO_SHOTS") is { Length: > 0 } shots
+            ? Path.Combine(shots, "..", "techniques")
+            : null;
         if (folder is not null)
         {
             Directory.CreateDirectory(folder);
         }
 
-        foreach (var pattern in StartingPatterns.All.Where(p => folder is not null || p.Technique % 7 == 0).OrderBy(p => p.Technique))
+        foreach (
+            var pattern in StartingPatterns
+                .All.Where(p => folder is not null || p.Technique % 7 == 0)
+                .OrderBy(p => p.Technique)
+        )
         {
             var (hair, wear, left, right) = ShownOn(pattern.Technique);
             Assert.Null(pattern.Against(hair));
-            var looks = new HairLooks(HeadForm.Usual, hair, PartLine.Central, Shelves.For(2, 8), folder is null ? 3_000 : HairOnHead.UsualStrands);
+            var looks = new HairLooks(
+                HeadForm.Usual,
+                hair,
+                PartLine.Central,
+                Shelves.For(2, 8),
+                folder is null ? 3_000 : HairOnHead.UsualStrands
+            );
             var cutting = new Cutting(HeadForm.Usual, hair, _ => looks.OnHead.LengthAt);
-            var applied = Plan.Fresh(7).Apply(new Together(pattern.StepsFor(Plan.Fresh(7), cutting, HouseRules.Usual).SelectMany(s => s.Edits).ToArray()), cutting);
+            var applied = Plan.Fresh(7)
+                .Apply(
+                    new Together(
+                        pattern.StepsFor(Plan.Fresh(7), cutting, HouseRules.Usual).SelectMany(s => s.Edits).ToArray()
+                    ),
+                    cutting
+                );
             Assert.Empty(applied.Problems);
             var head = PlannedHead.Of(looks, cutting, applied.Plan);
             byte[] Seen(int angle, Moment moment) => Picture.Colour(looks.Seen(wear, angle), head.DrawnAt(moment));
-            var differs = Seen(left, Moment.Before).Zip(Seen(left, Moment.Rinsed)).Count(p => Math.Abs(p.First - p.Second) > 12);
+            var differs = Seen(left, Moment.Before)
+                .Zip(Seen(left, Moment.Rinsed))
+                .Count(p => Math.Abs(p.First - p.Second) > 12);
             Assert.True(differs > 3_000, $"{pattern.Name} is hardly seen: {differs}");
             if (folder is not null)
             {
                 await File.WriteAllBytesAsync(
                     Path.Combine(folder, $"{pattern.Technique:00}-{pattern.Id}.png"),
-                    PictureFile.Png([Seen(left, Moment.Rinsed), Seen(right, Moment.Rinsed)], 190));
+                    PictureFile.Png([Seen(left, Moment.Rinsed), Seen(right, Moment.Rinsed)], 190)
+                );
             }
         }
     }

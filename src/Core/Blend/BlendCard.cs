@@ -5,7 +5,15 @@ using Wendro.Core.Paint;
 namespace Wendro.Core.Blend;
 
 /// <summary>What the card holds against what she wants.</summary>
-public enum CardMeasure { Ends, Light, Face, Softness, Balance, Regrowth }
+public enum CardMeasure
+{
+    Ends,
+    Light,
+    Face,
+    Softness,
+    Balance,
+    Regrowth,
+}
 
 /// <summary>One measure against what she wants.</summary>
 /// <param name="Measure">Which.</param>
@@ -14,7 +22,14 @@ public enum CardMeasure { Ends, Light, Face, Softness, Balance, Regrowth }
 /// <param name="High">Most that she wants.</param>
 /// <param name="Thank">Panels that help it most.</param>
 /// <param name="Blame">Panels that hurt it most.</param>
-public sealed record CardLine(CardMeasure Measure, double? Value, double Low, double High, IReadOnlyList<PanelKey> Thank, IReadOnlyList<PanelKey> Blame)
+public sealed record CardLine(
+    CardMeasure Measure,
+    double? Value,
+    double Low,
+    double High,
+    IReadOnlyList<PanelKey> Thank,
+    IReadOnlyList<PanelKey> Blame
+)
 {
     /// <summary>Whether it is what she wants.</summary>
     public bool Met => Value is { } value && value >= Low && value <= High;
@@ -40,7 +55,13 @@ public static class BlendCard
     /// <param name="head">How it was judged.</param>
     /// <param name="weeksBetween">How many weeks between her visits.</param>
     public static IReadOnlyList<CardLine> Of(
-        IReadOnlyList<PlannedPanel> panels, StrandMap map, SeenWeights down, byte[] levels, Judged head, double weeksBetween)
+        IReadOnlyList<PlannedPanel> panels,
+        StrandMap map,
+        SeenWeights down,
+        byte[] levels,
+        Judged head,
+        double weeksBetween
+    )
     {
         ArgumentNullException.ThrowIfNull(panels);
         ArgumentNullException.ThrowIfNull(map);
@@ -55,60 +76,126 @@ public static class BlendCard
         {
             new(CardMeasure.Ends, m.EndsLevel, wish.EndsLevel - EndsWithin, wish.EndsLevel + EndsWithin, [], []),
             new(CardMeasure.Light, m.LightShare, wish.LightShareLow, wish.LightShareHigh, [], []),
-            new(CardMeasure.Face, m.FaceFrameLift, wish.FaceFrameLift - BrightnessFindings.FaceFrameSlack, MostFace, [], []),
+            new(
+                CardMeasure.Face,
+                m.FaceFrameLift,
+                wish.FaceFrameLift - BrightnessFindings.FaceFrameSlack,
+                MostFace,
+                [],
+                []
+            ),
             new(CardMeasure.Softness, m.RootSoftness, 0, wish.RootSoftness, [], []),
             new(CardMeasure.Balance, m.Balance, -head.Limits.SideLevels, head.Limits.SideLevels, [], []),
-            new(CardMeasure.Regrowth, m.RegrowthWeeks, weeksBetween - head.Limits.RegrowthWeeks, Regrowth.MostWeeks, [], []),
+            new(
+                CardMeasure.Regrowth,
+                m.RegrowthWeeks,
+                weeksBetween - head.Limits.RegrowthWeeks,
+                Regrowth.MostWeeks,
+                [],
+                []
+            ),
         };
-        return lines.Select(l => l with { Thank = Thanks(l, sums, m, wish, mean), Blame = l.Met ? [] : Blames(l, sums, m, wish, mean) }).ToArray();
+        return lines
+            .Select(l =>
+                l with
+                {
+                    Thank = Thanks(l, sums, m, wish, mean),
+                    Blame = l.Met ? [] : Blames(l, sums, m, wish, mean),
+                }
+            )
+            .ToArray();
     }
 
-    private static PanelKey[] Thanks(CardLine line, PanelSums[] sums, Measures m, Wish wish, double mean) => line.Measure switch
-    {
-        CardMeasure.Ends => Pick(sums, s => -Math.Abs(s.EndsMean - wish.EndsLevel), s => s.EndsSamples > FewSamples && Math.Abs(s.EndsMean - wish.EndsLevel) <= EndsWithin),
+    private static PanelKey[] Thanks(CardLine line, PanelSums[] sums, Measures m, Wish wish, double mean) =>
+        line.Measure switch
+        {
+            CardMeasure.Ends => Pick(
+                sums,
+                s => -Math.Abs(s.EndsMean - wish.EndsLevel),
+                s => s.EndsSamples > FewSamples && Math.Abs(s.EndsMean - wish.EndsLevel) <= EndsWithin
+            ),
 
-        // Where there is too little light, thanks go to what brings it; where there is too much, to what has none.
-        CardMeasure.Light => line.Value > line.High ? Dark(sums) : Bright(sums),
-        CardMeasure.Face => Pick(Frame(sums), s => s.Mean - mean, s => s.FrontSamples > 0 && s.Mean > mean),
-        CardMeasure.Softness => Pick(sums, s => s.Blur, s => s.Painted && s.Key.Zone != m.SteepestZone),
-        _ => [],
-    };
+            // Where there is too little light, thanks go to what brings it; where there is too much, to what has none.
+            CardMeasure.Light => line.Value > line.High ? Dark(sums) : Bright(sums),
+            CardMeasure.Face => Pick(Frame(sums), s => s.Mean - mean, s => s.FrontSamples > 0 && s.Mean > mean),
+            CardMeasure.Softness => Pick(sums, s => s.Blur, s => s.Painted && s.Key.Zone != m.SteepestZone),
+            _ => [],
+        };
 
-    private static PanelKey[] Blames(CardLine line, PanelSums[] sums, Measures m, Wish wish, double mean) => line.Measure switch
-    {
-        CardMeasure.Ends => Pick(sums, s => Math.Abs(s.EndsMean - wish.EndsLevel), s => s.EndsSamples > FewSamples && Math.Abs(s.EndsMean - wish.EndsLevel) > EndsWithin),
-        CardMeasure.Light => line.Value > line.High ? Bright(sums) : Dark(sums),
-        CardMeasure.Face => [.. Pick(Frame(sums), s => mean - s.Mean, s => s.FrontSamples > 0 && s.Mean <= mean), .. Pick(sums, s => s.FrontLight, s => !ZoneFacts.IsFaceFrame(s.Key.Zone) && s.FrontLight > 0).Take(2)],
-        CardMeasure.Balance => Pick(sums, s => s.Light, s => s.Light > 0 && s.IsLeft == m.Balance > 0),
-        _ => Pick(sums, s => -s.Blur, s => s.Painted && s.Key.Zone == m.SteepestZone),
-    };
+    private static PanelKey[] Blames(CardLine line, PanelSums[] sums, Measures m, Wish wish, double mean) =>
+        line.Measure switch
+        {
+            CardMeasure.Ends => Pick(
+                sums,
+                s => Math.Abs(s.EndsMean - wish.EndsLevel),
+                s => s.EndsSamples > FewSamples && Math.Abs(s.EndsMean - wish.EndsLevel) > EndsWithin
+            ),
+            CardMeasure.Light => line.Value > line.High ? Bright(sums) : Dark(sums),
+            CardMeasure.Face =>
+            [
+                .. Pick(Frame(sums), s => mean - s.Mean, s => s.FrontSamples > 0 && s.Mean <= mean),
+                .. Pick(sums, s => s.FrontLight, s => !ZoneFacts.IsFaceFrame(s.Key.Zone) && s.FrontLight > 0).Take(2),
+            ],
+            CardMeasure.Balance => Pick(sums, s => s.Light, s => s.Light > 0 && s.IsLeft == m.Balance > 0),
+            _ => Pick(sums, s => -s.Blur, s => s.Painted && s.Key.Zone == m.SteepestZone),
+        };
 
     private static IEnumerable<PanelSums> Frame(PanelSums[] sums) => sums.Where(s => ZoneFacts.IsFaceFrame(s.Key.Zone));
 
     private static PanelKey[] Bright(PanelSums[] sums) => Pick(sums, s => s.Light, s => s.Light > 0);
 
-    private static PanelKey[] Dark(PanelSums[] sums) => Pick(sums, s => s.SeenShare, s => s.Light == 0 && s.SeenShare > 0.002);
+    private static PanelKey[] Dark(PanelSums[] sums) =>
+        Pick(sums, s => s.SeenShare, s => s.Light == 0 && s.SeenShare > 0.002);
 
-    private static PanelKey[] Pick(IEnumerable<PanelSums> sums, Func<PanelSums, double> by, Func<PanelSums, bool> which) => sums
-        .Where(which)
-        .OrderByDescending(by).ThenBy(s => s.Key.ToString(), StringComparer.Ordinal)
-        .Take(Most)
-        .Select(s => s.Key)
-        .ToArray();
+    private static PanelKey[] Pick(
+        IEnumerable<PanelSums> sums,
+        Func<PanelSums, double> by,
+        Func<PanelSums, bool> which
+    ) =>
+        sums.Where(which)
+            .OrderByDescending(by)
+            .ThenBy(s => s.Key.ToString(), StringComparer.Ordinal)
+            .Take(Most)
+            .Select(s => s.Key)
+            .ToArray();
 
     /// <summary>What is seen of one panel.</summary>
     private sealed record PanelSums(
-        PanelKey Key, bool IsLeft, bool Painted, double Blur, double SeenShare, long Samples, double Levels, long Light, long FrontSamples, long FrontLight, long EndsSamples, double EndsLevels)
+        PanelKey Key,
+        bool IsLeft,
+        bool Painted,
+        double Blur,
+        double SeenShare,
+        long Samples,
+        double Levels,
+        long Light,
+        long FrontSamples,
+        long FrontLight,
+        long EndsSamples,
+        double EndsLevels
+    )
     {
         public double Mean => Samples == 0 ? 0 : Levels / Samples;
 
         public double EndsMean => EndsSamples == 0 ? 0 : EndsLevels / EndsSamples;
 
-        public static PanelSums Of(PlannedPanel panel, int[] strands, StrandMap map, SeenWeights down, byte[] levels, Judged head)
+        public static PanelSums Of(
+            PlannedPanel panel,
+            int[] strands,
+            StrandMap map,
+            SeenWeights down,
+            byte[] levels,
+            Judged head
+        )
         {
             var lightest = Units.Level.ToByte(head.Natural(panel.Panel.Key.Zone) + Tally.LightAbove);
-            long samples = 0, light = 0, front = 0, frontLight = 0, ends = 0;
-            double sum = 0, endsSum = 0;
+            long samples = 0,
+                light = 0,
+                front = 0,
+                frontLight = 0,
+                ends = 0;
+            double sum = 0,
+                endsSum = 0;
             foreach (var i in strands)
             {
                 for (var c = down.Start[i]; c < down.Start[i + 1]; c++)
@@ -132,8 +219,19 @@ public static class BlendCard
             }
 
             return new(
-                panel.Panel.Key, panel.Panel.Centre.Map.X > 0, panel.Coats.Count > 0, panel.Painted?.Paint.BlurCm ?? 0,
-                samples / (double)Math.Max(1, head.Down.Samples), samples, sum, light, front, frontLight, ends, endsSum);
+                panel.Panel.Key,
+                panel.Panel.Centre.Map.X > 0,
+                panel.Coats.Count > 0,
+                panel.Painted?.Paint.BlurCm ?? 0,
+                samples / (double)Math.Max(1, head.Down.Samples),
+                samples,
+                sum,
+                light,
+                front,
+                frontLight,
+                ends,
+                endsSum
+            );
         }
     }
 }

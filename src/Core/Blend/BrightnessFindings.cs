@@ -31,14 +31,17 @@ internal static class BrightnessFindings
             Severity.Alarm,
             "Front is not brighter",
             $"Face frame is {Math.Abs(lift):0.0} level {(lift < 0 ? "below" : "above")} the rest from the front; she wants it {head.Wish.FaceFrameLift:0.0} above. "
-                + (bare == frame.Length
-                    ? "None of it is painted."
-                    : bare > 0 ? $"{bare} of its {frame.Length} panels are not painted." : $"Its paint starts {starts:0.#} cm down."),
+                + (
+                    bare == frame.Length ? "None of it is painted."
+                    : bare > 0 ? $"{bare} of its {frame.Length} panels are not painted."
+                    : $"Its paint starts {starts:0.#} cm down."
+                ),
             "Mean level of the face frame seen from the front, less the mean level of all other hair seen from the front.",
             [Zone.FaceFrameLeft, Zone.FaceFrameRight],
             frame.Select(p => p.Panel.Key).ToArray(),
             Wear.Down,
-            [new("face frame above the rest", lift, "level"), new("wanted", head.Wish.FaceFrameLift, "level")]);
+            [new("face frame above the rest", lift, "level"), new("wanted", head.Wish.FaceFrameLift, "level")]
+        );
     }
 
     public static IEnumerable<Finding> NothingDarkLeft(Judged head)
@@ -49,7 +52,9 @@ internal static class BrightnessFindings
             yield break;
         }
 
-        var brightest = head.Painted.Where(p => p.Light is not null && !ZoneFacts.IsHairline(p.Panel.Key.Zone)).ToArray();
+        var brightest = head
+            .Painted.Where(p => p.Light is not null && !ZoneFacts.IsHairline(p.Panel.Key.Zone))
+            .ToArray();
         yield return new Finding(
             FindingKind.NothingDarkLeft,
             over >= 2 * TooLight ? Severity.Alarm : Severity.Caution,
@@ -59,7 +64,8 @@ internal static class BrightnessFindings
             [],
             Findings.Keys(brightest),
             Wear.Down,
-            [new("light", head.Measures.LightShare, "share"), new("wanted at most", head.Wish.LightShareHigh, "share")]);
+            [new("light", head.Measures.LightShare, "share"), new("wanted at most", head.Wish.LightShareHigh, "share")]
+        );
     }
 
     public static IEnumerable<Finding> DarkBehindHairline(Judged head)
@@ -71,10 +77,23 @@ internal static class BrightnessFindings
 
         var natural = head.Natural(Zone.FaceFrameLeft);
         var band = tied.LevelOf(ZoneFacts.IsFaceFrame);
-        var behind = tied.LevelOf(z => z is Zone.SideLeft or Zone.SideRight or Zone.TopLeft or Zone.TopRight
-            or Zone.FringeLeft or Zone.FringeRight or Zone.Crown or Zone.UpperBack);
-        if (band is null || behind is null
-            || band - natural >= head.Limits.DarkBand || behind - band < head.Limits.LightBehind)
+        var behind = tied.LevelOf(z =>
+            z
+                is Zone.SideLeft
+                    or Zone.SideRight
+                    or Zone.TopLeft
+                    or Zone.TopRight
+                    or Zone.FringeLeft
+                    or Zone.FringeRight
+                    or Zone.Crown
+                    or Zone.UpperBack
+        );
+        if (
+            band is null
+            || behind is null
+            || band - natural >= head.Limits.DarkBand
+            || behind - band < head.Limits.LightBehind
+        )
         {
             yield break;
         }
@@ -88,13 +107,20 @@ internal static class BrightnessFindings
             [Zone.FaceFrameLeft, Zone.FaceFrameRight],
             head.Panels.Where(p => ZoneFacts.IsFaceFrame(p.Panel.Key.Zone)).Select(p => p.Panel.Key).ToArray(),
             head.TiedAs,
-            [new("hairline", band.Value, "level"), new("behind it", behind.Value, "level"), new("natural", natural, "level")]);
+            [
+                new("hairline", band.Value, "level"),
+                new("behind it", behind.Value, "level"),
+                new("natural", natural, "level"),
+            ]
+        );
     }
 
     public static IEnumerable<Finding> DarkNape(Judged head)
     {
-        if (head.Tied?.LevelOf(z => z == Zone.Nape) is not { } nape
-            || head.Tied.LevelOf(z => z is not Zone.Nape and not Zone.LowerBack) is not { } rest)
+        if (
+            head.Tied?.LevelOf(z => z == Zone.Nape) is not { } nape
+            || head.Tied.LevelOf(z => z is not Zone.Nape and not Zone.LowerBack) is not { } rest
+        )
         {
             yield break;
         }
@@ -112,12 +138,14 @@ internal static class BrightnessFindings
             FindingKind.DarkNape,
             meant ? Severity.Note : Severity.Caution,
             "Dark nape when tied",
-            $"Tied back, the nape shows level {nape:0.0} and the rest {rest:0.0}." + (meant ? " It is left out on purpose." : string.Empty),
+            $"Tied back, the nape shows level {nape:0.0} and the rest {rest:0.0}."
+                + (meant ? " It is left out on purpose." : string.Empty),
             $"Mean level seen, tied back: the nape less than {head.Limits.DarkBand} above natural while the rest is {LightAbove} above or more.",
             [Zone.Nape],
             Findings.Keys(head.Panels.Where(p => p.Panel.Key.Zone == Zone.Nape)),
             head.TiedAs,
-            [new("nape", nape, "level"), new("rest", rest, "level")]);
+            [new("nape", nape, "level"), new("rest", rest, "level")]
+        );
     }
 
     public static IEnumerable<Finding> WeakSide(Judged head)
@@ -129,7 +157,10 @@ internal static class BrightnessFindings
         }
 
         var bright = balance > 0 ? "left" : "right";
-        var heavy = head.Part.IsCentral ? string.Empty : head.Part.FrontCm > 0 == balance < 0 ? " It is the heavier side, too." : " The heavier side is the darker one.";
+        var heavy =
+            head.Part.IsCentral ? string.Empty
+            : head.Part.FrontCm > 0 == balance < 0 ? " It is the heavier side, too."
+            : " The heavier side is the darker one.";
         yield return new Finding(
             FindingKind.WeakSide,
             Severity.Caution,
@@ -139,6 +170,7 @@ internal static class BrightnessFindings
             [],
             Findings.Keys(head.Painted.Where(p => p.Panel.Centre.Map.X > 0 == balance > 0)),
             Wear.Down,
-            [new("difference", Math.Abs(balance), "level")]);
+            [new("difference", Math.Abs(balance), "level")]
+        );
     }
 }

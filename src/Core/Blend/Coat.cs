@@ -24,19 +24,22 @@ public sealed record Coat(PaintedPanel Painted, Formula Formula)
         ArgumentNullException.ThrowIfNull(hair);
         return Formula.IsDeposit
             ? null
-            : new Lifting(new LiftCase(
-                Level.Clamp(state.Level),
-                hair.In(zone).Diameter,
-                state.Porosity,
-                state.Coloured,
-                Formula.Lightener,
-                new Volume(Formula.Volume),
-                Painted.Paint.Covering,
-                Formula.LowHeat,
-                Hairline: ZoneFacts.IsHairline(zone),
-                Own: hair.Own,
-                Figures: Formula.OwnFigures(),
-                Mixture: Mixing.SpeedOf(Formula)));
+            : new Lifting(
+                new LiftCase(
+                    Level.Clamp(state.Level),
+                    hair.In(zone).Diameter,
+                    state.Porosity,
+                    state.Coloured,
+                    Formula.Lightener,
+                    new Volume(Formula.Volume),
+                    Painted.Paint.Covering,
+                    Formula.LowHeat,
+                    Hairline: ZoneFacts.IsHairline(zone),
+                    Own: hair.Own,
+                    Figures: Formula.OwnFigures(),
+                    Mixture: Mixing.SpeedOf(Formula)
+                )
+            );
     }
 }
 

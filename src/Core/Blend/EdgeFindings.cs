@@ -41,15 +41,24 @@ internal static class EdgeFindings
                 [zone.Key],
                 blame,
                 Wear.Down,
-                [new("steepest rise", slope, "level/cm"), new("wanted at most", head.Wish.RootSoftness, "level/cm"), new("from scalp", at, "cm")],
+                [
+                    new("steepest rise", slope, "level/cm"),
+                    new("wanted at most", head.Wish.RootSoftness, "level/cm"),
+                    new("from scalp", at, "cm"),
+                ],
                 new Stretch(Math.Max(0, at - 0.7), at + 0.7),
-                zone.Key.ToString());
+                zone.Key.ToString()
+            );
         }
     }
 
     public static IEnumerable<Finding> Stripes(Judged head)
     {
-        foreach (var zone in head.Panels.Where(p => p.Painted is null || HasEdge(p.Painted.Paint.Shape)).GroupBy(p => p.Panel.Key.Zone))
+        foreach (
+            var zone in head
+                .Panels.Where(p => p.Painted is null || HasEdge(p.Painted.Paint.Shape))
+                .GroupBy(p => p.Panel.Key.Zone)
+        )
         {
             var runs = zone.GroupBy(p => p.Panel.Key.Row).SelectMany(r => RunsIn(r, head.Limits)).ToArray();
             if (runs.Length == 0)
@@ -71,7 +80,8 @@ internal static class EdgeFindings
                 Wear.Down,
                 [new("neighbours at one height", longest, "panels"), new("rows", runs.Length, "rows")],
                 Around(zone.Where(p => keys.Contains(p.Panel.Key))),
-                zone.Key.ToString());
+                zone.Key.ToString()
+            );
         }
     }
 
@@ -117,7 +127,8 @@ internal static class EdgeFindings
     public static IEnumerable<Finding> SolidBlock(Judged head)
     {
         // One block at the face may be wanted; behind it brightness needs depth beside it.
-        var blocks = head.Painted.GroupBy(p => p.Panel.Key.Zone)
+        var blocks = head
+            .Painted.GroupBy(p => p.Panel.Key.Zone)
             .Where(z => !ZoneFacts.IsHairline(z.Key))
             .Select(z => (Panels: z.ToArray(), Ribbons: head.Down.Ribbons(z.Key)))
             .Where(z => z.Ribbons is { } r && r.LightShare >= AllLight && r.Contrast < head.Limits.BlockLevels)
@@ -138,10 +149,12 @@ internal static class EdgeFindings
             Findings.Zones(panels),
             Findings.Keys(panels),
             Wear.Down,
-            [new("levels differ by", least, "level"), new("zones", blocks.Length, "zones")]);
+            [new("levels differ by", least, "level"), new("zones", blocks.Length, "zones")]
+        );
     }
 
-    private static bool HasEdge(Shape shape) => shape is not (Shape.Staggered or Shape.Scrunch or Shape.Reverse or Shape.Centre);
+    private static bool HasEdge(Shape shape) =>
+        shape is not (Shape.Staggered or Shape.Scrunch or Shape.Reverse or Shape.Centre);
 
     private static Stretch Around(IEnumerable<PlannedPanel> panels)
     {

@@ -7,15 +7,48 @@ namespace Wendro.Core.Blend;
 /// <summary>What can be wrong with a blend.</summary>
 public enum FindingKind
 {
-    HardLine, FrontNotBrighter, Stripes, DriesFirst, DarkBehindHairline, BleedThrough, ScalpContact, HotRoot, SolidBlock, NothingDarkLeft,
-    DarkNape, PartMismatch, WeakSide, CrownTooHigh, OutOfReach, Overlap, BabyHairPainted, BreakingHairPainted, SkinAtRisk, LowlightOnTop,
-    HiddenWork, RegrowthShows, TestsMissing,
-    BowlOutlives, UnevenRecipe, RunnyForDepth, StrengthOverScalp, HeatAgainstLeaflet, PastLeaflet, AdditiveLowersLift, NoSuchDeveloper, NotEnoughStock,
+    HardLine,
+    FrontNotBrighter,
+    Stripes,
+    DriesFirst,
+    DarkBehindHairline,
+    BleedThrough,
+    ScalpContact,
+    HotRoot,
+    SolidBlock,
+    NothingDarkLeft,
+    DarkNape,
+    PartMismatch,
+    WeakSide,
+    CrownTooHigh,
+    OutOfReach,
+    Overlap,
+    BabyHairPainted,
+    BreakingHairPainted,
+    SkinAtRisk,
+    LowlightOnTop,
+    HiddenWork,
+    RegrowthShows,
+    TestsMissing,
+    BowlOutlives,
+    UnevenRecipe,
+    RunnyForDepth,
+    StrengthOverScalp,
+    HeatAgainstLeaflet,
+    PastLeaflet,
+    AdditiveLowersLift,
+    NoSuchDeveloper,
+    NotEnoughStock,
     RunsLow,
 }
 
 /// <summary>How much it matters: alarm will be seen by anybody, caution by a colourist, note is good to know.</summary>
-public enum Severity { Alarm, Caution, Note }
+public enum Severity
+{
+    Alarm,
+    Caution,
+    Note,
+}
 
 /// <summary>A figure a finding rests on.</summary>
 /// <param name="Name">What it is.</param>
@@ -49,11 +82,17 @@ public sealed record Finding(
     Wear Wear,
     IReadOnlyList<Figure> Evidence,
     Stretch? Along = null,
-    string? Of = null)
+    string? Of = null
+)
 {
     /// <summary>The same finding keeps its name from edit to edit, however far it spreads.</summary>
     public string Id => Of is null ? Kind.ToString() : $"{Kind}:{Of}";
 
     /// <summary>Whether a finding keeps people safe, so that it can't be set aside.</summary>
-    public static bool StaysSaid(string id) => id?.Split(':')[0] is nameof(FindingKind.TestsMissing) or nameof(FindingKind.BreakingHairPainted) or nameof(FindingKind.HeatAgainstLeaflet) or nameof(FindingKind.PastLeaflet);
+    public static bool StaysSaid(string id) =>
+        id?.Split(':')[0]
+            is nameof(FindingKind.TestsMissing)
+                or nameof(FindingKind.BreakingHairPainted)
+                or nameof(FindingKind.HeatAgainstLeaflet)
+                or nameof(FindingKind.PastLeaflet);
 }

@@ -28,7 +28,8 @@ public sealed record Judged(
     Wear TiedAs,
     PartLine Part,
     IReadOnlyList<LeftOut> Regions,
-    IReadOnlySet<Zone> LeftOut)
+    IReadOnlySet<Zone> LeftOut
+)
 {
     /// <summary>Panels that anything is painted on.</summary>
     public IReadOnlyList<PlannedPanel> Painted { get; } = Panels.Where(p => p.Coats.Count > 0).ToArray();
@@ -42,12 +43,26 @@ public static class Findings
 {
     private static readonly Func<Judged, IEnumerable<Finding>>[] Rules =
     [
-        EdgeFindings.HardLines, EdgeFindings.Stripes, EdgeFindings.SolidBlock,
-        BrightnessFindings.FrontNotBrighter, BrightnessFindings.NothingDarkLeft, BrightnessFindings.DarkBehindHairline,
-        BrightnessFindings.DarkNape, BrightnessFindings.WeakSide,
-        PlacementFindings.PartMismatch, PlacementFindings.CrownTooHigh, PlacementFindings.LowlightOnTop, PlacementFindings.BabyHair,
-        ProductFindings.BleedThrough, ProductFindings.ScalpContact, ProductFindings.HotRoot, ProductFindings.DriesFirst,
-        ProductFindings.OutOfReach, ProductFindings.Overlap, ProductFindings.BreakingHair, ProductFindings.SkinAtRisk,
+        EdgeFindings.HardLines,
+        EdgeFindings.Stripes,
+        EdgeFindings.SolidBlock,
+        BrightnessFindings.FrontNotBrighter,
+        BrightnessFindings.NothingDarkLeft,
+        BrightnessFindings.DarkBehindHairline,
+        BrightnessFindings.DarkNape,
+        BrightnessFindings.WeakSide,
+        PlacementFindings.PartMismatch,
+        PlacementFindings.CrownTooHigh,
+        PlacementFindings.LowlightOnTop,
+        PlacementFindings.BabyHair,
+        ProductFindings.BleedThrough,
+        ProductFindings.ScalpContact,
+        ProductFindings.HotRoot,
+        ProductFindings.DriesFirst,
+        ProductFindings.OutOfReach,
+        ProductFindings.Overlap,
+        ProductFindings.BreakingHair,
+        ProductFindings.SkinAtRisk,
     ];
 
     /// <summary>All findings of a planned head.</summary>
@@ -61,28 +76,32 @@ public static class Findings
 
     internal static PanelKey[] Keys(IEnumerable<PlannedPanel> panels) => panels.Select(p => p.Panel.Key).ToArray();
 
-    internal static Zone[] Zones(IEnumerable<PlannedPanel> panels) => panels.Select(p => p.Panel.Key.Zone).Distinct().ToArray();
+    internal static Zone[] Zones(IEnumerable<PlannedPanel> panels) =>
+        panels.Select(p => p.Panel.Key.Zone).Distinct().ToArray();
 
     /// <summary>Zones in plain words: the first three, and how many more.</summary>
     internal static string Where(IEnumerable<PlannedPanel> panels)
     {
         var zones = Zones(panels).Select(ZoneFacts.Words).ToArray();
-        return zones.Length <= 3 ? string.Join(", ", zones) : $"{string.Join(", ", zones[..3])} and {zones.Length - 3} more zones";
+        return zones.Length <= 3
+            ? string.Join(", ", zones)
+            : $"{string.Join(", ", zones[..3])} and {zones.Length - 3} more zones";
     }
 
     internal static string Panels(int n) => n == 1 ? "One panel" : $"{Count(n)} panels";
 
-    internal static string Count(int n) => n switch
-    {
-        1 => "One",
-        2 => "Two",
-        3 => "Three",
-        4 => "Four",
-        5 => "Five",
-        6 => "Six",
-        7 => "Seven",
-        8 => "Eight",
-        9 => "Nine",
-        _ => n.ToString(),
-    };
+    internal static string Count(int n) =>
+        n switch
+        {
+            1 => "One",
+            2 => "Two",
+            3 => "Three",
+            4 => "Four",
+            5 => "Five",
+            6 => "Six",
+            7 => "Seven",
+            8 => "Eight",
+            9 => "Nine",
+            _ => n.ToString(),
+        };
 }

@@ -19,7 +19,13 @@ public sealed class HairLooks
     /// <param name="part">The part.</param>
     /// <param name="shelves">Where fallen hair and drawn views are kept.</param>
     /// <param name="strands">How many strands stand for all of it.</param>
-    public HairLooks(HeadForm head, HairProfile hair, PartLine part, Shelves shelves, int strands = HairOnHead.UsualStrands)
+    public HairLooks(
+        HeadForm head,
+        HairProfile hair,
+        PartLine part,
+        Shelves shelves,
+        int strands = HairOnHead.UsualStrands
+    )
     {
         Head = head;
         Hair = hair;
@@ -51,7 +57,11 @@ public sealed class HairLooks
     }
 
     /// <summary>How much of every place of every strand is seen from front, both sides and back.</summary>
-    public SeenWeights Weights(Wear wear) => weights
-        .GetOrAdd(wear, w => new(() => SeenWeights.Of(View.Measured.Select(a => Seen(w, a)).ToArray(), OnHead.Lengths)))
-        .Value;
+    public SeenWeights Weights(Wear wear) =>
+        weights
+            .GetOrAdd(
+                wear,
+                w => new(() => SeenWeights.Of(View.Measured.Select(a => Seen(w, a)).ToArray(), OnHead.Lengths))
+            )
+            .Value;
 }

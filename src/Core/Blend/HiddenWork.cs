@@ -14,15 +14,18 @@ public static class HiddenWork
     {
         ArgumentNullException.ThrowIfNull(panels);
         ArgumentNullException.ThrowIfNull(limits);
-        return minutes <= limits.HiddenMinutes ? null : new Finding(
-            FindingKind.HiddenWork,
-            Severity.Note,
-            "Work nobody sees",
-            $"{minutes:0} minutes go into {Findings.Panels(panels.Count).ToLowerInvariant()} hardly seen in any way she wears it.",
-            $"Painting time of panels that make up under a fifth of what their hair would if all were seen alike; more than {limits.HiddenMinutes:0} minutes counts.",
-            [],
-            panels,
-            Wear.Down,
-            [new("hidden work", minutes, "min"), new("panels", panels.Count, "panels")]);
+        return minutes <= limits.HiddenMinutes
+            ? null
+            : new Finding(
+                FindingKind.HiddenWork,
+                Severity.Note,
+                "Work nobody sees",
+                $"{minutes:0} minutes go into {Findings.Panels(panels.Count).ToLowerInvariant()} hardly seen in any way she wears it.",
+                $"Painting time of panels that make up under a fifth of what their hair would if all were seen alike; more than {limits.HiddenMinutes:0} minutes counts.",
+                [],
+                panels,
+                Wear.Down,
+                [new("hidden work", minutes, "min"), new("panels", panels.Count, "panels")]
+            );
     }
 }

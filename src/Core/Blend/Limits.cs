@@ -33,7 +33,8 @@ public sealed record Limits(
     double OverlapCm = 1,
     double BabyHairCm = 0.5,
     double HiddenMinutes = 8,
-    double RegrowthWeeks = 1)
+    double RegrowthWeeks = 1
+)
 {
     /// <summary>The usual ones.</summary>
     public static Limits Usual { get; } = new();

@@ -30,7 +30,8 @@ public sealed record Measures(
     double Gradient,
     double RibbonContrast,
     double RegrowthWeeks,
-    IReadOnlyList<double> SeenShares)
+    IReadOnlyList<double> SeenShares
+)
 {
     /// <summary>Reads the measures off a tally.</summary>
     /// <param name="down">What is seen worn down.</param>
@@ -51,11 +52,19 @@ public sealed record Measures(
             steepest.Softness.Slope > 0 ? steepest.Zone : null,
             steepest.Softness.AtCm,
             left - right,
-            ZoneFacts.All.Where(z => down.LevelOf(x => x == z) is not null).ToDictionary(z => z, z => down.LevelOf(x => x == z)!.Value),
+            ZoneFacts
+                .All.Where(z => down.LevelOf(x => x == z) is not null)
+                .ToDictionary(z => z, z => down.LevelOf(x => x == z)!.Value),
             down.LevelOf(_ => true) ?? 0,
             down.Gradient,
-            ZoneFacts.All.Select(down.Ribbons).OfType<(double Contrast, double)>().Select(r => r.Contrast).DefaultIfEmpty().Average(),
+            ZoneFacts
+                .All.Select(down.Ribbons)
+                .OfType<(double Contrast, double)>()
+                .Select(r => r.Contrast)
+                .DefaultIfEmpty()
+                .Average(),
             Regrowth.WeeksUntilItShows(down, hair),
-            seenShares);
+            seenShares
+        );
     }
 }

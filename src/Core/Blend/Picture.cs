@@ -7,7 +7,10 @@ namespace Wendro.Core.Blend;
 public static class Picture
 {
     private static readonly ushort[] Table = LevelColours.Table();
-    private static readonly byte[] Srgb = Enumerable.Range(0, 4096).Select(i => LevelColours.Encode(i / 4095.0)).ToArray();
+    private static readonly byte[] Srgb = Enumerable
+        .Range(0, 4096)
+        .Select(i => LevelColours.Encode(i / 4095.0))
+        .ToArray();
     private static readonly ushort[] Linear = Enumerable.Range(0, 256).Select(ToLinear).ToArray();
 
     /// <summary>Share of a full white highlight added, linear light. Model assumption.</summary>
@@ -31,7 +34,9 @@ public static class Picture
                 continue;
             }
 
-            int r = 0, g = 0, b = 0;
+            int r = 0,
+                g = 0,
+                b = 0;
             for (var k = 0; k < n; k++, s++)
             {
                 var level = levels[seen.Strand[s] * Places.Count + seen.Place[s]];

@@ -23,7 +23,11 @@ internal static class PlacementFindings
             yield break;
         }
 
-        var panels = head.Painted.Where(p => p.Panel.Key.Zone is Zone.TopLeft or Zone.TopRight or Zone.FringeLeft or Zone.FringeRight).ToArray();
+        var panels = head
+            .Painted.Where(p =>
+                p.Panel.Key.Zone is Zone.TopLeft or Zone.TopRight or Zone.FringeLeft or Zone.FringeRight
+            )
+            .ToArray();
         yield return new Finding(
             FindingKind.PartMismatch,
             Severity.Caution,
@@ -34,7 +38,8 @@ internal static class PlacementFindings
             Findings.Keys(panels),
             Wear.Down,
             [new("apart", Math.Abs(l - r), "cm"), new("left", l, "cm"), new("right", r, "cm")],
-            new Stretch(Math.Min(l, r), Math.Max(l, r)));
+            new Stretch(Math.Min(l, r), Math.Max(l, r))
+        );
     }
 
     public static IEnumerable<Finding> CrownTooHigh(Judged head)
@@ -56,21 +61,29 @@ internal static class PlacementFindings
             Findings.Keys(head.Painted.Where(p => p.Panel.Key.Zone == Zone.Crown)),
             Wear.Down,
             [new("higher by", b - c, "cm"), new("crown", c, "cm"), new("beneath", b, "cm")],
-            new Stretch(c, b));
+            new Stretch(c, b)
+        );
     }
 
     public static IEnumerable<Finding> LowlightOnTop(Judged head)
     {
-        var top = head.Painted
-            .Where(p => p.Panel.Key.Zone is Zone.Crown or Zone.TopLeft or Zone.TopRight or Zone.FringeLeft or Zone.FringeRight
-                && p.Deposits.Any(c => c.Painted.StartCm < AtRootCm && Math.Abs(c.Formula.DepositLevel!.Value - head.Natural(p.Panel.Key.Zone)) > ShowsRegrowth))
+        var top = head
+            .Painted.Where(p =>
+                p.Panel.Key.Zone is Zone.Crown or Zone.TopLeft or Zone.TopRight or Zone.FringeLeft or Zone.FringeRight
+                && p.Deposits.Any(c =>
+                    c.Painted.StartCm < AtRootCm
+                    && Math.Abs(c.Formula.DepositLevel!.Value - head.Natural(p.Panel.Key.Zone)) > ShowsRegrowth
+                )
+            )
             .ToArray();
         if (top.Length == 0)
         {
             yield break;
         }
 
-        var apart = top.Max(p => p.Deposits.Max(c => Math.Abs(c.Formula.DepositLevel!.Value - head.Natural(p.Panel.Key.Zone))));
+        var apart = top.Max(p =>
+            p.Deposits.Max(c => Math.Abs(c.Formula.DepositLevel!.Value - head.Natural(p.Panel.Key.Zone)))
+        );
         yield return new Finding(
             FindingKind.LowlightOnTop,
             Severity.Caution,
@@ -81,19 +94,24 @@ internal static class PlacementFindings
             Findings.Keys(top),
             Wear.Down,
             [new("panels", top.Length, "panels"), new("from natural", apart, "level")],
-            new Stretch(0, 3));
+            new Stretch(0, 3)
+        );
     }
 
     public static IEnumerable<Finding> BabyHair(Judged head)
     {
-        if (!head.Hair.Marks.Any(m => m.Kind == MarkKind.BabyHair) || head.Regions.Any(r => r.Region == Region.BabyHair))
+        if (
+            !head.Hair.Marks.Any(m => m.Kind == MarkKind.BabyHair) || head.Regions.Any(r => r.Region == Region.BabyHair)
+        )
         {
             yield break;
         }
 
-        var near = head.Painted
-            .Where(p => ZoneFacts.IsHairline(p.Panel.Key.Zone)
-                && p.Panel.Outlines.Any(o => o.Corners.Any(c => c.FromHairlineCm < head.Limits.BabyHairCm)))
+        var near = head
+            .Painted.Where(p =>
+                ZoneFacts.IsHairline(p.Panel.Key.Zone)
+                && p.Panel.Outlines.Any(o => o.Corners.Any(c => c.FromHairlineCm < head.Limits.BabyHairCm))
+            )
             .ToArray();
         if (near.Length == 0)
         {
@@ -110,12 +128,17 @@ internal static class PlacementFindings
             Findings.Keys(near),
             Wear.Down,
             [new("panels", near.Length, "panels")],
-            new Stretch(0, 4));
+            new Stretch(0, 4)
+        );
     }
 
     private static double? StartOf(Judged head, Func<Zone, bool> which)
     {
-        var panels = head.Painted.Where(p => which(p.Panel.Key.Zone) && p.Light is { } light && light.Painted.Paint.Shape != Shape.Tip).ToArray();
+        var panels = head
+            .Painted.Where(p =>
+                which(p.Panel.Key.Zone) && p.Light is { } light && light.Painted.Paint.Shape != Shape.Tip
+            )
+            .ToArray();
         var area = panels.Sum(p => p.Panel.AreaCm2);
         return area <= 0 ? null : panels.Sum(p => p.Light!.Painted.StartCm * p.Panel.AreaCm2) / area;
     }

@@ -15,7 +15,8 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats)
     private const int DeepSteps = 8;
 
     /// <summary>A panel painted with one product.</summary>
-    public static PlannedPanel With(Panel panel, PaintedPanel painted, Formula formula) => new(panel, [new Coat(painted, formula)]);
+    public static PlannedPanel With(Panel panel, PaintedPanel painted, Formula formula) =>
+        new(panel, [new Coat(painted, formula)]);
 
     /// <summary>What was laid first; null while it is left natural.</summary>
     public PaintedPanel? Painted => Coats.Count > 0 ? Coats[0].Painted : null;
@@ -69,9 +70,11 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats)
     /// <summary>Mean level through the section at one place, of strands of which this share is held back less than they are.</summary>
     private double Through(Products products, double u, double share, double heldBack, Span<double> coverages)
     {
-        double Along(Coat coat) => coat.Painted.HeldBack > heldBack
-            ? 0
-            : coat.Thickness * coat.Painted.CoverageAlong(u, share * Panel.LengthCm, Panel.LengthCm, coat.Painted.TeasedCm / 2);
+        double Along(Coat coat) =>
+            coat.Painted.HeldBack > heldBack
+                ? 0
+                : coat.Thickness
+                    * coat.Painted.CoverageAlong(u, share * Panel.LengthCm, Panel.LengthCm, coat.Painted.TeasedCm / 2);
         if (Coats.Count == 1)
         {
             coverages[0] = 0;
@@ -113,13 +116,18 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats)
                 {
                     for (var c = 0; c < Coats.Count; c++)
                     {
-                        coverages[c] = Coats[c].Thickness * Coats[c].Painted.CoverageAlong(u, Math.Min(share + 0.5 / AlongSteps, 1) * Panel.LengthCm);
+                        coverages[c] =
+                            Coats[c].Thickness
+                            * Coats[c].Painted.CoverageAlong(u, Math.Min(share + 0.5 / AlongSteps, 1) * Panel.LengthCm);
                     }
 
                     level = products.Level(coverages);
                 }
 
-                most = most is not { } m ? level : darkens ? Math.Min(m, level) : Math.Max(m, level);
+                most =
+                    most is not { } m ? level
+                    : darkens ? Math.Min(m, level)
+                    : Math.Max(m, level);
             }
         }
 
@@ -127,7 +135,10 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats)
     }
 
     /// <summary>The panel's hair piece by piece from scalp to ends; where only some strands were treated, once for these and once for the others.</summary>
-    private IEnumerable<(double Share, double Weight, HairState State, Products? Products)> Stretches(HairProfile hair, Moment moment)
+    private IEnumerable<(double Share, double Weight, HairState State, Products? Products)> Stretches(
+        HairProfile hair,
+        Moment moment
+    )
     {
         ArgumentNullException.ThrowIfNull(hair);
         var states = HairState.Of(hair.In(Panel.Key.Zone));
@@ -150,7 +161,8 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats)
     }
 
     /// <summary>Whether another panel is painted the same.</summary>
-    public bool Equals(PlannedPanel? other) => other is not null && Panel.Equals(other.Panel) && Coats.SequenceEqual(other.Coats);
+    public bool Equals(PlannedPanel? other) =>
+        other is not null && Panel.Equals(other.Panel) && Coats.SequenceEqual(other.Coats);
 
     /// <inheritdoc/>
     public override int GetHashCode() => HashCode.Combine(Panel, Coats.Count);

@@ -11,7 +11,9 @@ namespace Wendro.Core.Blend;
 internal static class ProductFindings
 {
     /// <summary>What a runny mixture, a slack panel and a swelling lightener add to how far product goes through, share of the section. Model assumption.</summary>
-    private const double RunnyAdds = 0.12, SlackAdds = 0.08, SwellingAdds = 0.08;
+    private const double RunnyAdds = 0.12,
+        SlackAdds = 0.08,
+        SwellingAdds = 0.08;
 
     /// <summary>Lightener over 20 vol this close to the scalp is warmed by it, cm. Model assumption.</summary>
     private const double WarmCm = 1.5;
@@ -34,14 +36,17 @@ internal static class ProductFindings
     }
 
     /// <summary>Whether a lightener lies in open air on one side of its section, over hair that is to stay dry.</summary>
-    public static bool LiesOverOthers(Coat coat) => !coat.Formula.IsDeposit && coat.Painted.Paint is { Covering: Covering.Open, Face: Face.Surface };
+    public static bool LiesOverOthers(Coat coat) =>
+        !coat.Formula.IsDeposit && coat.Painted.Paint is { Covering: Covering.Open, Face: Face.Surface };
 
     public static IEnumerable<Finding> BleedThrough(Judged head)
     {
         // Under film, mesh or foil a panel lies by itself; at the hairline there is skin beneath, which is another matter.
-        var through = head.Painted
-            .Where(p => !ZoneFacts.IsHairline(p.Panel.Key.Zone))
-            .Select(p => (Panel: p, Share: p.Coats.Where(LiesOverOthers).Select(c => Through(c, p.Panel)).DefaultIfEmpty().Max()))
+        var through = head
+            .Painted.Where(p => !ZoneFacts.IsHairline(p.Panel.Key.Zone))
+            .Select(p =>
+                (Panel: p, Share: p.Coats.Where(LiesOverOthers).Select(c => Through(c, p.Panel)).DefaultIfEmpty().Max())
+            )
             .Where(p => p.Share >= head.Limits.BleedShare)
             .ToArray();
         if (through.Length == 0)
@@ -51,31 +56,42 @@ internal static class ProductFindings
 
         var panels = through.Select(p => p.Panel).ToArray();
         var most = through.Max(p => p.Share);
-        var why = string.Join(", ", new[]
-        {
-            panels.Any(p => p.Coats.Any(c => c.Formula.Consistency == Consistency.Runny)) ? "a runny mix" : null,
-            panels.Any(p => p.Coats.Any(c => c.Painted.Paint.Tension == Tension.Slack)) ? "slack hair" : null,
-            panels.Any(p => p.Coats.Any(c => c.Formula.Swells)) ? "a swelling lightener" : null,
-            panels.Any(p => p.Coats.Any(c => c.Painted.Paint.Pressure == Pressure.Firm)) ? "firm pressure" : null,
-        }.OfType<string>());
+        var why = string.Join(
+            ", ",
+            new[]
+            {
+                panels.Any(p => p.Coats.Any(c => c.Formula.Consistency == Consistency.Runny)) ? "a runny mix" : null,
+                panels.Any(p => p.Coats.Any(c => c.Painted.Paint.Tension == Tension.Slack)) ? "slack hair" : null,
+                panels.Any(p => p.Coats.Any(c => c.Formula.Swells)) ? "a swelling lightener" : null,
+                panels.Any(p => p.Coats.Any(c => c.Painted.Paint.Pressure == Pressure.Firm)) ? "firm pressure" : null,
+            }.OfType<string>()
+        );
         yield return new Finding(
             FindingKind.BleedThrough,
             most >= 1.1 ? Severity.Alarm : Severity.Caution,
             "May bleed through",
-            $"{Findings.Panels(panels.Length)} in open air ({Findings.Where(panels)}): product reaches {most:P0} of the section" + (why.Length > 0 ? $" with {why}." : "."),
+            $"{Findings.Panels(panels.Length)} in open air ({Findings.Where(panels)}): product reaches {most:P0} of the section"
+                + (why.Length > 0 ? $" with {why}." : "."),
             $"Deepest stroke by thickness, plus {RunnyAdds:P0} for a runny mix, {SlackAdds:P0} for slack hair, {SwellingAdds:P0} for powder that swells; {head.Limits.BleedShare:P0} and more may come through onto what should stay dry.",
             Findings.Zones(panels),
             Findings.Keys(panels),
             Wear.Down,
-            [new("reaches", most, "share"), new("panels", panels.Length, "panels")]);
+            [new("reaches", most, "share"), new("panels", panels.Length, "panels")]
+        );
     }
 
     public static IEnumerable<Finding> ScalpContact(Judged head)
     {
-        var near = head.Painted
-            .Select(p => (Panel: p, Start: p.Coats
-                .Where(c => !c.Formula.IsDeposit && c.Formula.KeepsOffScalp)
-                .Select(c => c.Painted.StartCm).DefaultIfEmpty(double.PositiveInfinity).Min()))
+        var near = head
+            .Painted.Select(p =>
+                (
+                    Panel: p,
+                    Start: p.Coats.Where(c => !c.Formula.IsDeposit && c.Formula.KeepsOffScalp)
+                        .Select(c => c.Painted.StartCm)
+                        .DefaultIfEmpty(double.PositiveInfinity)
+                        .Min()
+                )
+            )
             .Where(p => p.Start < head.Limits.ScalpCm)
             .ToArray();
         if (near.Length == 0)
@@ -95,14 +111,25 @@ internal static class ProductFindings
             Findings.Keys(panels),
             Wear.Down,
             [new("from scalp", nearest, "cm"), new("panels", near.Length, "panels")],
-            new Stretch(0, 1));
+            new Stretch(0, 1)
+        );
     }
 
     public static IEnumerable<Finding> HotRoot(Judged head)
     {
-        var warm = head.Painted
-            .Where(p => p.Coats.Any(c => c.Formula.Volume > LiftTables.ScalpVolume
-                && (c.Formula.IsDeposit ? c.Painted.StartCm < head.Limits.ScalpCm : c.Painted.StartCm >= head.Limits.ScalpCm && c.Painted.StartCm < WarmCm && c.Painted.Paint.BlurCm < 2)))
+        var warm = head
+            .Painted.Where(p =>
+                p.Coats.Any(c =>
+                    c.Formula.Volume > LiftTables.ScalpVolume
+                    && (
+                        c.Formula.IsDeposit
+                            ? c.Painted.StartCm < head.Limits.ScalpCm
+                            : c.Painted.StartCm >= head.Limits.ScalpCm
+                                && c.Painted.StartCm < WarmCm
+                                && c.Painted.Paint.BlurCm < 2
+                    )
+                )
+            )
             .ToArray();
         if (warm.Length == 0)
         {
@@ -120,7 +147,8 @@ internal static class ProductFindings
             Findings.Keys(warm),
             Wear.Down,
             [new("panels", warm.Length, "panels"), new("developer", volume, "vol")],
-            new Stretch(0, WarmCm));
+            new Stretch(0, WarmCm)
+        );
     }
 
     public static IEnumerable<Finding> DriesFirst(Judged head)
@@ -129,7 +157,11 @@ internal static class ProductFindings
         var dry = new List<(PlannedPanel Panel, Lifting Lifting)>();
         foreach (var panel in head.Painted)
         {
-            if (panel.LiftingOf(head.Hair) is { } lifting && lifting.MinutesTo(target) is null && lifting.DriesBefore(target))
+            if (
+                panel.LiftingOf(head.Hair) is { } lifting
+                && lifting.MinutesTo(target) is null
+                && lifting.DriesBefore(target)
+            )
             {
                 dry.Add((panel, lifting));
             }
@@ -151,16 +183,21 @@ internal static class ProductFindings
                 group.Select(d => d.Panel.Panel.Key.Zone).Distinct().ToArray(),
                 group.Select(d => d.Panel.Panel.Key).ToArray(),
                 Wear.Down,
-                [new("stops near", most, "level"), new("wanted", target.Value, "level"), new("dry after", dries, "min")],
-                Of: $"{group.Key.Id} {Remedies.Words(group.Key.Covering)}");
+                [
+                    new("stops near", most, "level"),
+                    new("wanted", target.Value, "level"),
+                    new("dry after", dries, "min"),
+                ],
+                Of: $"{group.Key.Id} {Remedies.Words(group.Key.Covering)}"
+            );
         }
     }
 
     public static IEnumerable<Finding> OutOfReach(Judged head)
     {
         var target = Level.Clamp(head.Wish.EndsLevel);
-        var short_ = head.Painted
-            .Select(p => (Panel: p, Lifting: p.LiftingOf(head.Hair)))
+        var short_ = head
+            .Painted.Select(p => (Panel: p, Lifting: p.LiftingOf(head.Hair)))
             .Where(p => p.Lifting is { } l && !l.DriesBefore(target) && target.Value > l.Case.From.Value)
             .ToArray();
         if (short_.Length == 0)
@@ -180,7 +217,8 @@ internal static class ProductFindings
             Findings.Zones(panels),
             Findings.Keys(panels),
             Wear.Down,
-            [new("at most", most, "level"), new("wanted", target.Value, "level")]);
+            [new("at most", most, "level"), new("wanted", target.Value, "level")]
+        );
     }
 
     public static IEnumerable<Finding> Overlap(Judged head)
@@ -191,8 +229,16 @@ internal static class ProductFindings
             yield break;
         }
 
-        var over = head.Painted
-            .Select(p => (Panel: p, Cm: p.Coats.Where(c => !c.Formula.IsDeposit).Select(c => OverlapOf(c, p.Panel, light)).DefaultIfEmpty().Max()))
+        var over = head
+            .Painted.Select(p =>
+                (
+                    Panel: p,
+                    Cm: p.Coats.Where(c => !c.Formula.IsDeposit)
+                        .Select(c => OverlapOf(c, p.Panel, light))
+                        .DefaultIfEmpty()
+                        .Max()
+                )
+            )
             .Where(p => p.Cm > head.Limits.OverlapCm)
             .ToArray();
         if (over.Length == 0)
@@ -202,19 +248,29 @@ internal static class ProductFindings
 
         var panels = over.Select(p => p.Panel).ToArray();
         var most = over.Max(p => p.Cm);
-        var weak = head.Hair.Condition != Condition.Sound || light.Porosity == Porosity.High || head.Hair.Porosity == Porosity.High;
+        var weak =
+            head.Hair.Condition != Condition.Sound
+            || light.Porosity == Porosity.High
+            || head.Hair.Porosity == Porosity.High;
         yield return new Finding(
             FindingKind.Overlap,
-            light.Share < FewStripes ? Severity.Note : weak ? Severity.Alarm : Severity.Caution,
+            light.Share < FewStripes ? Severity.Note
+                : weak ? Severity.Alarm
+                : Severity.Caution,
             "Over hair that is light already",
             $"Lightener goes {most:0.0} cm onto old light hair on {Findings.Panels(panels.Length).ToLowerInvariant()}"
-                + (light.Share < FewStripes ? $": {light.Share:P0} of the strands there. Comb the old stripes aside." : weak ? ", which is porous: it can break." : "."),
+                + (
+                    light.Share < FewStripes ? $": {light.Share:P0} of the strands there. Comb the old stripes aside."
+                    : weak ? ", which is porous: it can break."
+                    : "."
+                ),
             $"Length of hair noted as lightened that is covered by more than {Overlaps:P0}; {head.Limits.OverlapCm:0.0} cm are left for blending.",
             Findings.Zones(panels),
             Findings.Keys(panels),
             Wear.Down,
             [new("overlap", most, "cm"), new("panels", panels.Length, "panels")],
-            new Stretch(light.FromCm, light.ToCm));
+            new Stretch(light.FromCm, light.ToCm)
+        );
     }
 
     public static IEnumerable<Finding> BreakingHair(Judged head)
@@ -234,14 +290,20 @@ internal static class ProductFindings
             [],
             Findings.Keys(painted),
             Wear.Down,
-            [new("panels", painted.Length, "panels")]);
+            [new("panels", painted.Length, "panels")]
+        );
     }
 
     public static IEnumerable<Finding> SkinAtRisk(Judged head)
     {
-        var bare = head.Painted
-            .Where(p => ZoneFacts.IsFaceFrame(p.Panel.Key.Zone)
-                && p.Coats.Any(c => c.Painted.Paint.Covering == Covering.Open && (c.Painted.Paint.Face != Face.Surface || Through(c, p.Panel) >= 1)))
+        var bare = head
+            .Painted.Where(p =>
+                ZoneFacts.IsFaceFrame(p.Panel.Key.Zone)
+                && p.Coats.Any(c =>
+                    c.Painted.Paint.Covering == Covering.Open
+                    && (c.Painted.Paint.Face != Face.Surface || Through(c, p.Panel) >= 1)
+                )
+            )
             .ToArray();
         if (bare.Length == 0)
         {
@@ -257,7 +319,8 @@ internal static class ProductFindings
             Findings.Zones(bare),
             Findings.Keys(bare),
             Wear.Down,
-            [new("panels", bare.Length, "panels")]);
+            [new("panels", bare.Length, "panels")]
+        );
     }
 
     private static double OverlapOf(Coat coat, Panel panel, Band light)

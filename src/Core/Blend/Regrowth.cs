@@ -10,7 +10,8 @@ public static class Regrowth
     public const double Levels = 2.25;
 
     /// <summary>Between how many weeks a forecast is given.</summary>
-    public const double LeastWeeks = 2, MostWeeks = 40;
+    public const double LeastWeeks = 2,
+        MostWeeks = 40;
 
     /// <summary>Weeks until regrowth shows, 2..40, by the steepest rise of any zone: within its blend, or at the scalp where colour begins at once.</summary>
     /// <param name="down">What is seen worn down.</param>

@@ -30,19 +30,29 @@ public static class StrandLevels
     private const int N = Places.Count;
 
     /// <summary>Levels of all strands.</summary>
-    public static byte[] All(HairProfile hair, StrandMap map, IReadOnlyList<PlannedPanel> panels, float[] lengths, Moment moment)
+    public static byte[] All(
+        HairProfile hair,
+        StrandMap map,
+        IReadOnlyList<PlannedPanel> panels,
+        float[] lengths,
+        Moment moment
+    )
     {
         ArgumentNullException.ThrowIfNull(hair);
         ArgumentNullException.ThrowIfNull(map);
         ArgumentNullException.ThrowIfNull(panels);
         var levels = Before(hair, map, lengths);
-        Parallel.For(0, panels.Count, p =>
-        {
-            if (panels[p].Coats.Count > 0)
+        Parallel.For(
+            0,
+            panels.Count,
+            p =>
             {
-                OfPanel(hair, map, panels[p], map.StrandsOf[p], lengths, moment, levels);
+                if (panels[p].Coats.Count > 0)
+                {
+                    OfPanel(hair, map, panels[p], map.StrandsOf[p], lengths, moment, levels);
+                }
             }
-        });
+        );
         return levels;
     }
 
@@ -70,7 +80,14 @@ public static class StrandLevels
 
     /// <summary>Writes the levels of one panel's strands into the levels of all.</summary>
     public static void OfPanel(
-        HairProfile hair, StrandMap map, PlannedPanel panel, int[] strands, float[] lengths, Moment moment, byte[] into)
+        HairProfile hair,
+        StrandMap map,
+        PlannedPanel panel,
+        int[] strands,
+        float[] lengths,
+        Moment moment,
+        byte[] into
+    )
     {
         ArgumentNullException.ThrowIfNull(hair);
         ArgumentNullException.ThrowIfNull(map);
@@ -113,7 +130,13 @@ public static class StrandLevels
     /// <param name="locks">Which locks to write; null for all.</param>
     /// <param name="white">Which strands are white, place by place; null where none is.</param>
     /// <param name="into">Where to.</param>
-    public static void Draw(Strands strands, byte[] levels, IReadOnlyCollection<int>? locks, bool[]?[]? white, byte[] into)
+    public static void Draw(
+        Strands strands,
+        byte[] levels,
+        IReadOnlyCollection<int>? locks,
+        bool[]?[]? white,
+        byte[] into
+    )
     {
         ArgumentNullException.ThrowIfNull(strands);
         ArgumentNullException.ThrowIfNull(levels);
@@ -170,9 +193,20 @@ public static class StrandLevels
         var shares = ZoneFacts.All.Select(z => (float)hair.In(z).GreyShare).ToArray();
         return shares.All(s => s <= 0)
             ? null
-            : map.Zone.Select((z, i) => Hash.Unit(i, WhiteSalt) < shares[z]
-                ? Enumerable.Range(0, N).Select(k => StrandHistory.At(hair.Bands, Places.Share(k) * lengths[i]) is not { } b || hair.Bands[b].State != BandState.Coloured).ToArray()
-                : null).ToArray();
+            : map
+                .Zone.Select(
+                    (z, i) =>
+                        Hash.Unit(i, WhiteSalt) < shares[z]
+                            ? Enumerable
+                                .Range(0, N)
+                                .Select(k =>
+                                    StrandHistory.At(hair.Bands, Places.Share(k) * lengths[i]) is not { } b
+                                    || hair.Bands[b].State != BandState.Coloured
+                                )
+                                .ToArray()
+                            : null
+                )
+                .ToArray();
     }
 
     /// <summary>White hair has no level: it is drawn white from the place on where no colour covers it. Measures leave it as the hair it grows between.</summary>
@@ -202,13 +236,25 @@ public static class StrandLevels
     private static (double Along, double Through) StrayOf(Coat coat, int i)
     {
         // Slack hair gives under the brush; what runs does not stay where it was put.
-        var wild = (coat.Painted.Paint.Tension == Tension.Slack ? SlackStrays : 1) * (coat.Formula.Consistency == Consistency.Runny ? RunnyStrays : 1);
+        var wild =
+            (coat.Painted.Paint.Tension == Tension.Slack ? SlackStrays : 1)
+            * (coat.Formula.Consistency == Consistency.Runny ? RunnyStrays : 1);
         return (
             StrayCm * wild * Hash.Signed(i, 50) + coat.Painted.TeasedBelow(i),
-            StrayDepth * wild * Hash.Signed(i, 51));
+            StrayDepth * wild * Hash.Signed(i, 51)
+        );
     }
 
-    private static void Strand(Coat coat, int i, float u, float w, float length, Past past, byte[][] tables, Span<byte> into)
+    private static void Strand(
+        Coat coat,
+        int i,
+        float u,
+        float w,
+        float length,
+        Past past,
+        byte[][] tables,
+        Span<byte> into
+    )
     {
         var painted = coat.Painted;
         if (painted.Holds(i))
@@ -220,7 +266,9 @@ public static class StrandLevels
         var (below, stray) = StrayOf(coat, i);
         var across = Math.Clamp(w + stray, 0, 1);
         var steps = 255 * coat.Thickness;
-        var plain = painted.Paint is { BandCm: null, Shape: Shape.V or Shape.W or Shape.U or Shape.Slant or Shape.Sawtooth or Shape.Full };
+        var plain =
+            painted.Paint is
+            { BandCm: null, Shape: Shape.V or Shape.W or Shape.U or Shape.Slant or Shape.Sawtooth or Shape.Full };
         var edge = painted.UpperEdge(u) + below;
         for (var k = 0; k < N; k++)
         {
@@ -234,7 +282,15 @@ public static class StrandLevels
     }
 
     private static void Several(
-        IReadOnlyList<Coat> coats, int i, float u, float w, float length, Past past, Products[] products, Span<byte> into)
+        IReadOnlyList<Coat> coats,
+        int i,
+        float u,
+        float w,
+        float length,
+        Past past,
+        Products[] products,
+        Span<byte> into
+    )
     {
         Span<double> coverages = stackalloc double[coats.Count];
         Span<double> below = stackalloc double[coats.Count];

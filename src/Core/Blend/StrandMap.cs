@@ -36,19 +36,27 @@ public sealed class StrandMap
     /// <param name="cut">Each zone's panels and the number of its first among all; zones left whole are absent.</param>
     /// <param name="panels">How many panels there are.</param>
     public static StrandMap Of(
-        Strands strands, Zones zones, IReadOnlyDictionary<Zone, (ZonePanels Panels, int First)> cut, int panels)
+        Strands strands,
+        Zones zones,
+        IReadOnlyDictionary<Zone, (ZonePanels Panels, int First)> cut,
+        int panels
+    )
     {
         ArgumentNullException.ThrowIfNull(strands);
         ArgumentNullException.ThrowIfNull(zones);
         ArgumentNullException.ThrowIfNull(cut);
         var map = new StrandMap(strands.Count);
-        Parallel.For(0, 8, chunk =>
-        {
-            for (var i = chunk * strands.Count / 8; i < (chunk + 1) * strands.Count / 8; i++)
+        Parallel.For(
+            0,
+            8,
+            chunk =>
             {
-                map.Locate(i, strands.Scalp[i], zones, cut);
+                for (var i = chunk * strands.Count / 8; i < (chunk + 1) * strands.Count / 8; i++)
+                {
+                    map.Locate(i, strands.Scalp[i], zones, cut);
+                }
             }
-        });
+        );
 
         var counts = new int[panels];
         foreach (var p in map.Panel.Where(p => p >= 0))
@@ -97,7 +105,12 @@ public sealed class StrandMap
         return map;
     }
 
-    private void Locate(int i, in ScalpPoint p, Zones zones, IReadOnlyDictionary<Zone, (ZonePanels Panels, int First)> cut)
+    private void Locate(
+        int i,
+        in ScalpPoint p,
+        Zones zones,
+        IReadOnlyDictionary<Zone, (ZonePanels Panels, int First)> cut
+    )
     {
         var zone = zones.At(p);
         Zone[i] = (byte)zone;

@@ -15,7 +15,13 @@ namespace Wendro.Core.Blend;
 /// <param name="Layers">Layers the section is cut into, from its surface to its underside.</param>
 /// <param name="Section">Level bytes of the layers where the paint is thickest, row by row: what stays dry keeps its level.</param>
 public sealed record Strip(
-    int Columns, int Rows, byte[] Levels, IReadOnlyList<double> Depth, int Layers, byte[] Section)
+    int Columns,
+    int Rows,
+    byte[] Levels,
+    IReadOnlyList<double> Depth,
+    int Layers,
+    byte[] Section
+)
 {
     private const int Deep = 20;
     private const int Across = 32;
@@ -49,7 +55,10 @@ public sealed record Strip(
                 {
                     var painted = coats[k].Painted;
                     var reached = painted.ShareReached(share);
-                    coverages[k] = reached <= 0 ? 0 : coats[k].Thickness * painted.CoverageAlong((c + 0.5) / Across, share * length);
+                    coverages[k] =
+                        reached <= 0
+                            ? 0
+                            : coats[k].Thickness * painted.CoverageAlong((c + 0.5) / Across, share * length);
                     most[k] = Math.Max(most[k], coverages[k]);
                     depth[r] = coverages[k] > 0.05 ? Math.Max(depth[r], reached) : depth[r];
                 }

@@ -48,8 +48,13 @@ public sealed class Tally
     private Tally(Tally of)
     {
         (weights, map, left, lightFrom) = (of.weights, of.map, of.left, of.lightFrom);
-        (zone, zoneFront, side, light, along) =
-            ((long[])of.zone.Clone(), (long[])of.zoneFront.Clone(), (long[])of.side.Clone(), (long[])of.light.Clone(), (long[])of.along.Clone());
+        (zone, zoneFront, side, light, along) = (
+            (long[])of.zone.Clone(),
+            (long[])of.zoneFront.Clone(),
+            (long[])of.side.Clone(),
+            (long[])of.light.Clone(),
+            (long[])of.along.Clone()
+        );
         (low, root, zoneLight) = ((long[])of.low.Clone(), (long[])of.root.Clone(), (long[])of.zoneLight.Clone());
     }
 
@@ -78,7 +83,14 @@ public sealed class Tally
     }
 
     /// <summary>Counts some of the strands only.</summary>
-    public static Tally Of(SeenWeights weights, StrandMap map, Strands strands, byte[] levels, HairProfile hair, IEnumerable<int> some)
+    public static Tally Of(
+        SeenWeights weights,
+        StrandMap map,
+        Strands strands,
+        byte[] levels,
+        HairProfile hair,
+        IEnumerable<int> some
+    )
     {
         ArgumentNullException.ThrowIfNull(strands);
         ArgumentNullException.ThrowIfNull(some);
@@ -92,8 +104,13 @@ public sealed class Tally
     }
 
     /// <summary>Samples and level bytes: all, from the front, left, right.</summary>
-    public ((long Samples, long Levels) All, (long Samples, long Levels) Front, (long Samples, long Levels) Left, (long Samples, long Levels) Right) Sums => (
-        (Sum(zone, 0), Sum(zone, 1)), (Sum(zoneFront, 0), Sum(zoneFront, 1)), (side[0], side[1]), (side[2], side[3]));
+    public (
+        (long Samples, long Levels) All,
+        (long Samples, long Levels) Front,
+        (long Samples, long Levels) Left,
+        (long Samples, long Levels) Right
+    ) Sums =>
+        ((Sum(zone, 0), Sum(zone, 1)), (Sum(zoneFront, 0), Sum(zoneFront, 1)), (side[0], side[1]), (side[2], side[3]));
 
     /// <summary>Light samples; at the ends, light samples and their level bytes.</summary>
     public (long Light, long EndsSamples, long EndsLevels) LightSums => (light[1], light[2], light[3]);
@@ -202,7 +219,10 @@ public sealed class Tally
         }
 
         var mean = (double)low[i + 1] / low[i];
-        return (Math.Sqrt(Math.Max(0, (double)low[i + 2] / low[i] - mean * mean)) * (9.0 / 255), (double)low[i + 3] / low[i]);
+        return (
+            Math.Sqrt(Math.Max(0, (double)low[i + 2] / low[i] - mean * mean)) * (9.0 / 255),
+            (double)low[i + 3] / low[i]
+        );
     }
 
     /// <summary>Mean seen level of a zone's first centimetre from the scalp; null where too little of it is seen.</summary>
@@ -222,7 +242,8 @@ public sealed class Tally
 
     private static double? Over(long[] sums, Func<Zone, bool> which)
     {
-        long samples = 0, levels = 0;
+        long samples = 0,
+            levels = 0;
         foreach (var z in ZoneFacts.All)
         {
             if (which(z))

@@ -19,7 +19,8 @@ public sealed record Wish(
     double RootSoftness = 0.6,
     double? MidsLevel = null,
     double Tone = 0,
-    bool Underneath = true)
+    bool Underneath = true
+)
 {
     /// <summary>How much lower mids lie where nothing was said about them, levels. Model assumption.</summary>
     private const double MidsBelow = 0.7;

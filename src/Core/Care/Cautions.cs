@@ -22,7 +22,9 @@ public static class Cautions
         var said = new List<string>();
         if (minutes > of.FiguresOf().LimitMinutes)
         {
-            said.Add($"Longer than {(of.Figures is null ? "most leaflets allow" : "its leaflet allows")} ({of.FiguresOf().LimitMinutes:0} min): never past the leaflet's time.");
+            said.Add(
+                $"Longer than {(of.Figures is null ? "most leaflets allow" : "its leaflet allows")} ({of.FiguresOf().LimitMinutes:0} min): never past the leaflet's time."
+            );
         }
 
         if (of.LowHeat && of.FiguresOf().ExcludesHeat)

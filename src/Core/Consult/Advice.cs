@@ -17,7 +17,13 @@ public sealed record Advice(string Technique, string Why)
 
     /// <summary>The technique that fits best, and those ruled out.</summary>
     internal static (Advice Advised, IReadOnlyList<Advice> RuledOut) For(
-        HairProfile hair, Wish wish, HairState ends, IReadOnlyList<VisitAhead> visits, Consultation consultation, double needed)
+        HairProfile hair,
+        Wish wish,
+        HairState ends,
+        IReadOnlyList<VisitAhead> visits,
+        Consultation consultation,
+        double needed
+    )
     {
         var lift = wish.EndsLevel - ends.Level;
         var openDries = visits.Count > 0 && !visits[0].Words.Contains("open", StringComparison.Ordinal);
@@ -29,20 +35,69 @@ public sealed record Advice(string Technique, string Why)
         var shortHair = hair.Cut.LongestCm < ShortCm;
         Rule[] rules =
         [
-            new("Correction with deposit first, then light beside it", striped ? null : "there are no old stripes to soften", 9, "Old stripes are softened with deposit before new light is placed beside them."),
-            new("Touch-up that follows the old pieces", oldLight && !striped && lift <= 0.5 ? null : oldLight ? "the old light ends are not where she wants them" : "nothing was lightened before", 8, "Only what has grown is painted, along the old pieces."),
-            new("Express hairline", needed > consultation.MinutesToday && consultation.MinutesToday <= 90 ? null : "there is time for more", 7, $"She has {consultation.MinutesToday:0} min: the hairline alone shows at once."),
-            new("Tips only", shortHair && consultation.AtHome ? null : shortHair ? "a studio can do more" : $"the hair is long ({hair.Cut.LongestCm:0} cm)", 6, "Short hair at home: few pieces, tips only."),
-            new("Scrunched surface light", curls ? null : $"the hair is {hair.Curl.ToString().ToLowerInvariant()}", 5, "Light laid on expanded curls sits where curls catch it."),
-            new("Teased and foiled", foil ? null : soft && lift < FarLift ? $"she wants it soft and {lift:0.0} levels do not need foil" : "it is reached without foil", 4, $"{lift:0.0} levels need the heat and moisture of foil; teasing keeps the edge soft."),
-            new("Freehand with film on the lower layers", openDries && !foil ? null : foil ? "film is not enough: it dries first" : "open air reaches it", 3, $"{lift:0.0} levels: open air dries first, film keeps it moist."),
-            new("Freehand in open air", openDries ? "it dries before the level is reached" : null, 2, hair.GreyShare > GreyMuch
-                ? $"It is reached in open air; {hair.GreyShare * 100:0} % grey blends with fine pieces."
-                : "It is reached in open air, with the softest edge."),
+            new(
+                "Correction with deposit first, then light beside it",
+                striped ? null : "there are no old stripes to soften",
+                9,
+                "Old stripes are softened with deposit before new light is placed beside them."
+            ),
+            new(
+                "Touch-up that follows the old pieces",
+                oldLight && !striped && lift <= 0.5 ? null
+                    : oldLight ? "the old light ends are not where she wants them"
+                    : "nothing was lightened before",
+                8,
+                "Only what has grown is painted, along the old pieces."
+            ),
+            new(
+                "Express hairline",
+                needed > consultation.MinutesToday && consultation.MinutesToday <= 90 ? null : "there is time for more",
+                7,
+                $"She has {consultation.MinutesToday:0} min: the hairline alone shows at once."
+            ),
+            new(
+                "Tips only",
+                shortHair && consultation.AtHome ? null
+                    : shortHair ? "a studio can do more"
+                    : $"the hair is long ({hair.Cut.LongestCm:0} cm)",
+                6,
+                "Short hair at home: few pieces, tips only."
+            ),
+            new(
+                "Scrunched surface light",
+                curls ? null : $"the hair is {hair.Curl.ToString().ToLowerInvariant()}",
+                5,
+                "Light laid on expanded curls sits where curls catch it."
+            ),
+            new(
+                "Teased and foiled",
+                foil ? null
+                    : soft && lift < FarLift ? $"she wants it soft and {lift:0.0} levels do not need foil"
+                    : "it is reached without foil",
+                4,
+                $"{lift:0.0} levels need the heat and moisture of foil; teasing keeps the edge soft."
+            ),
+            new(
+                "Freehand with film on the lower layers",
+                openDries && !foil ? null
+                    : foil ? "film is not enough: it dries first"
+                    : "open air reaches it",
+                3,
+                $"{lift:0.0} levels: open air dries first, film keeps it moist."
+            ),
+            new(
+                "Freehand in open air",
+                openDries ? "it dries before the level is reached" : null,
+                2,
+                hair.GreyShare > GreyMuch
+                    ? $"It is reached in open air; {hair.GreyShare * 100:0} % grey blends with fine pieces."
+                    : "It is reached in open air, with the softest edge."
+            ),
         ];
         var fits = rules.Where(r => r.Against is null).OrderByDescending(r => r.For).FirstOrDefault() ?? rules[^1];
         return (
             new Advice(fits.Technique, fits.Why),
-            rules.Where(r => r.Against is not null).Select(r => new Advice(r.Technique, r.Against!)).ToArray());
+            rules.Where(r => r.Against is not null).Select(r => new Advice(r.Technique, r.Against!)).ToArray()
+        );
     }
 }

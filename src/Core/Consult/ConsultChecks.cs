@@ -47,7 +47,11 @@ public static class ConsultChecks
             found.Add(new("history", $"At most {MostBands} bands."));
         }
 
-        found.AddRange(StrandHistory.Problems(hair.Bands, hair.Cut.LongestCm).Select(p => new Problem($"history[{p.Band}].{p.Field}", p.Words)));
+        found.AddRange(
+            StrandHistory
+                .Problems(hair.Bands, hair.Cut.LongestCm)
+                .Select(p => new Problem($"history[{p.Band}].{p.Field}", p.Words))
+        );
         if (hair.Own is { } own)
         {
             Problem.Range(found, "own.speed", own.Speed, 0.1, 10, string.Empty);
@@ -92,13 +96,23 @@ public static class ConsultChecks
             for (var i = 0; i < strand.Readings.Count; i++)
             {
                 Problem.Range(found, $"strand.readings[{i}].minutes", strand.Readings[i].Minutes, 0.5, 120, "min");
-                Problem.Range(found, $"strand.readings[{i}].level", strand.Readings[i].Level, Level.Darkest, Level.Lightest, string.Empty);
+                Problem.Range(
+                    found,
+                    $"strand.readings[{i}].level",
+                    strand.Readings[i].Level,
+                    Level.Darkest,
+                    Level.Lightest,
+                    string.Empty
+                );
             }
         }
 
         for (var i = 0; i < consultation.GonePast.Count; i++)
         {
-            if (string.IsNullOrWhiteSpace(consultation.GonePast[i].Reason) || consultation.GonePast[i].Reason.Length > LongestReason)
+            if (
+                string.IsNullOrWhiteSpace(consultation.GonePast[i].Reason)
+                || consultation.GonePast[i].Reason.Length > LongestReason
+            )
             {
                 found.Add(new($"overrides[{i}].reason", $"Say why, in up to {LongestReason} letters."));
             }
@@ -155,7 +169,14 @@ public static class ConsultChecks
                 continue;
             }
 
-            Problem.Range(found, $"{field}.naturalLevel", there.NaturalLevel ?? hair.NaturalLevel, Level.Darkest, Level.Lightest, string.Empty);
+            Problem.Range(
+                found,
+                $"{field}.naturalLevel",
+                there.NaturalLevel ?? hair.NaturalLevel,
+                Level.Darkest,
+                Level.Lightest,
+                string.Empty
+            );
             Problem.Range(found, $"{field}.greyShare", there.GreyShare ?? 0, 0, 1, string.Empty);
         }
     }

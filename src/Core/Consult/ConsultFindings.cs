@@ -13,26 +13,38 @@ public static class ConsultFindings
     /// <param name="measures">How the plan will look.</param>
     /// <param name="limits">What counts as wrong.</param>
     /// <param name="now">The time now.</param>
-    public static IEnumerable<Finding> Of(Consultation consultation, HairProfile hair, Measures measures, Limits limits, DateTimeOffset now)
+    public static IEnumerable<Finding> Of(
+        Consultation consultation,
+        HairProfile hair,
+        Measures measures,
+        Limits limits,
+        DateTimeOffset now
+    )
     {
         ArgumentNullException.ThrowIfNull(consultation);
         ArgumentNullException.ThrowIfNull(measures);
         ArgumentNullException.ThrowIfNull(limits);
-        var missing = Safety.Of(consultation, hair, now)
-            .Where(p => p.Question is "patch" or "strand" && p.Standing is Standing.Stop or Standing.Caution && p.Reason is null)
+        var missing = Safety
+            .Of(consultation, hair, now)
+            .Where(p =>
+                p.Question is "patch" or "strand" && p.Standing is Standing.Stop or Standing.Caution && p.Reason is null
+            )
             .ToArray();
         if (missing.Length > 0)
         {
             yield return new Finding(
                 FindingKind.TestsMissing,
-                missing.Any(p => p.Standing == Standing.Stop || p.Question == "patch") ? Severity.Alarm : Severity.Caution,
+                missing.Any(p => p.Standing == Standing.Stop || p.Question == "patch")
+                    ? Severity.Alarm
+                    : Severity.Caution,
                 "Tests missing",
                 string.Join(" ", missing.Select(p => $"{p.Title}: {p.Answer}. {p.Words}")),
                 $"Patch test at least {Safety.PatchHours:0} hours old and clear; a strand test on hair that was treated or is uncertain. Answered in Consult.",
                 [],
                 [],
                 Wear.Down,
-                [new("missing", missing.Length, "tests")]);
+                [new("missing", missing.Length, "tests")]
+            );
         }
 
         var early = consultation.WeeksBetween - measures.RegrowthWeeks;
@@ -48,7 +60,8 @@ public static class ConsultFindings
                 [],
                 Wear.Down,
                 [new("early by", early, "weeks"), new("shows after", measures.RegrowthWeeks, "weeks")],
-                new Stretch(0, Math.Max(1, measures.SteepestAtCm)));
+                new Stretch(0, Math.Max(1, measures.SteepestAtCm))
+            );
         }
     }
 }

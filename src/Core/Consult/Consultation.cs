@@ -4,13 +4,28 @@ using Wendro.Core.Lift;
 namespace Wendro.Core.Consult;
 
 /// <summary>What came of a patch test.</summary>
-public enum PatchResult { Waiting, Clear, Reacted }
+public enum PatchResult
+{
+    Waiting,
+    Clear,
+    Reacted,
+}
 
 /// <summary>How the scalp looks today.</summary>
-public enum Scalp { Calm, Irritated, Broken }
+public enum Scalp
+{
+    Calm,
+    Irritated,
+    Broken,
+}
 
 /// <summary>Whether metallic salts or henna are in the hair.</summary>
-public enum Salts { None, NotSure, Yes }
+public enum Salts
+{
+    None,
+    NotSure,
+    Yes,
+}
 
 /// <summary>A patch test behind the ear or in the elbow.</summary>
 /// <param name="At">When it was put on.</param>
@@ -24,10 +39,20 @@ public sealed record PatchTest(DateTimeOffset At, PatchResult Result);
 public sealed record Override(string Question, string Reason, DateTimeOffset At);
 
 /// <summary>How sure her part is.</summary>
-public enum PartHabit { AlwaysHere, SometimesMoves, Anywhere }
+public enum PartHabit
+{
+    AlwaysHere,
+    SometimesMoves,
+    Anywhere,
+}
 
 /// <summary>How often she wears her hair a way.</summary>
-public enum Often { Seldom, Often, MostDays }
+public enum Often
+{
+    Seldom,
+    Often,
+    MostDays,
+}
 
 /// <summary>What was asked and answered at the chair. Null where it was not asked yet.</summary>
 /// <param name="Patch">Patch test.</param>
@@ -56,7 +81,8 @@ public sealed record Consultation(
     IReadOnlyList<Override>? Overrides = null,
     string? Words = null,
     PartHabit? Part = null,
-    IReadOnlyDictionary<Wear, Often>? Wears = null)
+    IReadOnlyDictionary<Wear, Often>? Wears = null
+)
 {
     /// <summary>Nothing asked yet.</summary>
     public static Consultation Fresh { get; } = new();

@@ -3,7 +3,13 @@ using Wendro.Core.Hair;
 namespace Wendro.Core.Consult;
 
 /// <summary>How a safety question stands. A stop stops; a caution can be gone past with a reason.</summary>
-public enum Standing { Stop, Caution, Ask, Clear }
+public enum Standing
+{
+    Stop,
+    Caution,
+    Ask,
+    Clear,
+}
 
 /// <summary>One safety question and how it stands.</summary>
 /// <param name="Question">patch, reacted, scalp, salts, strand, condition or age.</param>
@@ -12,7 +18,14 @@ public enum Standing { Stop, Caution, Ask, Clear }
 /// <param name="Answer">The answer, short.</param>
 /// <param name="Words">What to do about it; empty when clear.</param>
 /// <param name="Reason">The reason it was gone past with; null when it was not.</param>
-public sealed record SafetyPoint(string Question, Standing Standing, string Title, string Answer, string Words, string? Reason = null);
+public sealed record SafetyPoint(
+    string Question,
+    Standing Standing,
+    string Title,
+    string Answer,
+    string Words,
+    string? Reason = null
+);
 
 /// <summary>The usual questions before anything is mixed. They defer to leaflet, local rules and licensed practice.</summary>
 public static class Safety
@@ -42,9 +55,15 @@ public static class Safety
             Strand(consultation, hair),
         ];
         return points
-            .Select(p => p.Standing == Standing.Caution && consultation.GonePast.LastOrDefault(o => o.Question == p.Question) is { } past
-                ? p with { Reason = past.Reason }
-                : p)
+            .Select(p =>
+                p.Standing == Standing.Caution
+                && consultation.GonePast.LastOrDefault(o => o.Question == p.Question) is { } past
+                    ? p with
+                    {
+                        Reason = past.Reason,
+                    }
+                    : p
+            )
             .OrderBy(p => p.Standing)
             .ToArray();
     }
@@ -65,61 +84,178 @@ public static class Safety
         var ago = hours < PatchHours ? $"{Math.Max(hours, 0):0} hours ago" : $"{hours / 24:0} days ago";
         return patch.Result switch
         {
-            PatchResult.Reacted => new("patch", Standing.Stop, title, "reacted", "She reacted: nothing of this product today. Send her to a doctor if it spreads."),
-            _ when hours < PatchHours => new("patch", Standing.Caution, title, ago, $"Too early to tell: {PatchHours:0} hours are needed."),
-            PatchResult.Waiting => new("patch", Standing.Caution, title, $"{ago}, not read", "Look at it and note what came."),
-            _ when hours > PatchDays * 24 => new("patch", Standing.Caution, title, $"{ago}, clear", "Long ago: do it again."),
+            PatchResult.Reacted => new(
+                "patch",
+                Standing.Stop,
+                title,
+                "reacted",
+                "She reacted: nothing of this product today. Send her to a doctor if it spreads."
+            ),
+            _ when hours < PatchHours => new(
+                "patch",
+                Standing.Caution,
+                title,
+                ago,
+                $"Too early to tell: {PatchHours:0} hours are needed."
+            ),
+            PatchResult.Waiting => new(
+                "patch",
+                Standing.Caution,
+                title,
+                $"{ago}, not read",
+                "Look at it and note what came."
+            ),
+            _ when hours > PatchDays * 24 => new(
+                "patch",
+                Standing.Caution,
+                title,
+                $"{ago}, clear",
+                "Long ago: do it again."
+            ),
             _ => new("patch", Standing.Clear, title, $"{ago}, clear", string.Empty),
         };
     }
 
-    private static SafetyPoint Reacted(bool? reacted) => reacted switch
-    {
-        true => new("reacted", Standing.Stop, "Earlier reaction", "yes", "An allergy or reaction is a stop. A doctor decides, not the studio."),
-        false => new("reacted", Standing.Clear, "Earlier reaction", "none", string.Empty),
-        _ => new("reacted", Standing.Ask, "Earlier reaction", "not asked", "Ask whether she ever reacted to colour or lightener."),
-    };
+    private static SafetyPoint Reacted(bool? reacted) =>
+        reacted switch
+        {
+            true => new(
+                "reacted",
+                Standing.Stop,
+                "Earlier reaction",
+                "yes",
+                "An allergy or reaction is a stop. A doctor decides, not the studio."
+            ),
+            false => new("reacted", Standing.Clear, "Earlier reaction", "none", string.Empty),
+            _ => new(
+                "reacted",
+                Standing.Ask,
+                "Earlier reaction",
+                "not asked",
+                "Ask whether she ever reacted to colour or lightener."
+            ),
+        };
 
-    private static SafetyPoint ScalpToday(Scalp? scalp) => scalp switch
-    {
-        Consult.Scalp.Broken => new("scalp", Standing.Stop, "Scalp", "broken or scratched", "No lightener on broken or freshly scratched scalp. Another day."),
-        Consult.Scalp.Irritated => new("scalp", Standing.Caution, "Scalp", "irritated", "Stay well off the scalp, or come another day."),
-        Consult.Scalp.Calm => new("scalp", Standing.Clear, "Scalp", "calm", string.Empty),
-        _ => new("scalp", Standing.Ask, "Scalp", "not looked at", "Part the hair and look."),
-    };
+    private static SafetyPoint ScalpToday(Scalp? scalp) =>
+        scalp switch
+        {
+            Consult.Scalp.Broken => new(
+                "scalp",
+                Standing.Stop,
+                "Scalp",
+                "broken or scratched",
+                "No lightener on broken or freshly scratched scalp. Another day."
+            ),
+            Consult.Scalp.Irritated => new(
+                "scalp",
+                Standing.Caution,
+                "Scalp",
+                "irritated",
+                "Stay well off the scalp, or come another day."
+            ),
+            Consult.Scalp.Calm => new("scalp", Standing.Clear, "Scalp", "calm", string.Empty),
+            _ => new("scalp", Standing.Ask, "Scalp", "not looked at", "Part the hair and look."),
+        };
 
-    private static SafetyPoint SaltsInIt(Salts? salts) => salts switch
-    {
-        Consult.Salts.Yes => new("salts", Standing.Stop, "Metallic salts, henna", "in the hair", "It can heat up and break the hair: no lightener on it."),
-        Consult.Salts.NotSure => new("salts", Standing.Caution, "Metallic salts, henna", "not sure", "Test a strand in the product before anything else."),
-        Consult.Salts.None => new("salts", Standing.Clear, "Metallic salts, henna", "none", string.Empty),
-        _ => new("salts", Standing.Ask, "Metallic salts, henna", "not asked", "Ask for henna, restorers and home colour."),
-    };
+    private static SafetyPoint SaltsInIt(Salts? salts) =>
+        salts switch
+        {
+            Consult.Salts.Yes => new(
+                "salts",
+                Standing.Stop,
+                "Metallic salts, henna",
+                "in the hair",
+                "It can heat up and break the hair: no lightener on it."
+            ),
+            Consult.Salts.NotSure => new(
+                "salts",
+                Standing.Caution,
+                "Metallic salts, henna",
+                "not sure",
+                "Test a strand in the product before anything else."
+            ),
+            Consult.Salts.None => new("salts", Standing.Clear, "Metallic salts, henna", "none", string.Empty),
+            _ => new(
+                "salts",
+                Standing.Ask,
+                "Metallic salts, henna",
+                "not asked",
+                "Ask for henna, restorers and home colour."
+            ),
+        };
 
-    private static SafetyPoint Shape(Condition condition) => condition switch
-    {
-        Condition.Breaking => new("condition", Standing.Stop, "Breakage", "breaking", "Breaking hair is treated, not lightened."),
-        Condition.Dry => new("condition", Standing.Caution, "Breakage", "dry and rough", "Weaker developer, shorter time, a strand test first."),
-        _ => new("condition", Standing.Clear, "Breakage", "none", string.Empty),
-    };
+    private static SafetyPoint Shape(Condition condition) =>
+        condition switch
+        {
+            Condition.Breaking => new(
+                "condition",
+                Standing.Stop,
+                "Breakage",
+                "breaking",
+                "Breaking hair is treated, not lightened."
+            ),
+            Condition.Dry => new(
+                "condition",
+                Standing.Caution,
+                "Breakage",
+                "dry and rough",
+                "Weaker developer, shorter time, a strand test first."
+            ),
+            _ => new("condition", Standing.Clear, "Breakage", "none", string.Empty),
+        };
 
-    private static SafetyPoint Age(bool? adult, bool atHome) => (adult, atHome) switch
-    {
-        (false, _) => new("age", Standing.Stop, "Of age", "no", "Not for children. Under age, lightening waits, whoever asks for it."),
-        (true, true) => new("age", Standing.Caution, "At home", "yes", "At home: kit leaflet in hand, gloves, open window, water at hand, somebody to help; stop at the first burning."),
-        (true, false) => new("age", Standing.Clear, "Of age", "yes", string.Empty),
-        _ => new("age", Standing.Ask, "Of age", "not asked", "Ask how old she is."),
-    };
+    private static SafetyPoint Age(bool? adult, bool atHome) =>
+        (adult, atHome) switch
+        {
+            (false, _) => new(
+                "age",
+                Standing.Stop,
+                "Of age",
+                "no",
+                "Not for children. Under age, lightening waits, whoever asks for it."
+            ),
+            (true, true) => new(
+                "age",
+                Standing.Caution,
+                "At home",
+                "yes",
+                "At home: kit leaflet in hand, gloves, open window, water at hand, somebody to help; stop at the first burning."
+            ),
+            (true, false) => new("age", Standing.Clear, "Of age", "yes", string.Empty),
+            _ => new("age", Standing.Ask, "Of age", "not asked", "Ask how old she is."),
+        };
 
     private static SafetyPoint Strand(Consultation consultation, HairProfile hair)
     {
         var readings = consultation.Strand?.Readings.Count ?? 0;
-        var unsure = hair.Coloured || hair.Bands.Any(b => b.State != BandState.Natural) || consultation.Salts == Consult.Salts.NotSure || hair.Condition != Condition.Sound;
+        var unsure =
+            hair.Coloured
+            || hair.Bands.Any(b => b.State != BandState.Natural)
+            || consultation.Salts == Consult.Salts.NotSure
+            || hair.Condition != Condition.Sound;
         return (readings, unsure) switch
         {
-            ( > 0, _) => new("strand", Standing.Clear, "Strand test", readings == 1 ? "one reading" : $"{readings} readings", string.Empty),
-            (_, true) => new("strand", Standing.Caution, "Strand test", "none", "Treated or uncertain hair: test a strand first."),
-            _ => new("strand", Standing.Ask, "Strand test", "none", "One reading makes every forecast here more certain."),
+            (> 0, _) => new(
+                "strand",
+                Standing.Clear,
+                "Strand test",
+                readings == 1 ? "one reading" : $"{readings} readings",
+                string.Empty
+            ),
+            (_, true) => new(
+                "strand",
+                Standing.Caution,
+                "Strand test",
+                "none",
+                "Treated or uncertain hair: test a strand first."
+            ),
+            _ => new(
+                "strand",
+                Standing.Ask,
+                "Strand test",
+                "none",
+                "One reading makes every forecast here more certain."
+            ),
         };
     }
 }

@@ -15,7 +15,15 @@ namespace Wendro.Core.Consult;
 /// <param name="Words">With what: lightener, developer, covering, minutes.</param>
 /// <param name="WeeksAfter">Weeks after the visit before; 0 today.</param>
 /// <param name="Sum">The sum behind the level, to be checked by hand.</param>
-public sealed record VisitAhead(int Number, double From, Forecast Level, string Undertone, string Words, double WeeksAfter, string Sum);
+public sealed record VisitAhead(
+    int Number,
+    double From,
+    Forecast Level,
+    string Undertone,
+    string Words,
+    double WeeksAfter,
+    string Sum
+);
 
 /// <summary>Something the verdict rests on, with its figure.</summary>
 /// <param name="What">What.</param>
@@ -42,7 +50,8 @@ public sealed record Verdict(
     Advice Advised,
     IReadOnlyList<Advice> RuledOut,
     IReadOnlyList<Ground> Grounds,
-    string WordsForHer)
+    string WordsForHer
+)
 {
     /// <summary>Most visits that are promised. Model assumption.</summary>
     public const int MostVisits = 5;
@@ -59,9 +68,9 @@ public sealed record Verdict(
     private static readonly (Lightener Lightener, double Volume, Covering Covering)[] Choices =
     [
         .. from covering in new[] { Covering.Open, Covering.Film, Covering.Foil }
-           from volume in new[] { 20.0, 30, 40 }
-           from lightener in covering == Covering.Foil ? new[] { Lightener.Powder } : [Lightener.Clay]
-           select (lightener, volume, covering),
+        from volume in new[] { 20.0, 30, 40 }
+        from lightener in covering == Covering.Foil ? new[] { Lightener.Powder } : [Lightener.Clay]
+        select (lightener, volume, covering),
     ];
 
     /// <summary>Judges a wish on a head of hair.</summary>
@@ -70,7 +79,13 @@ public sealed record Verdict(
     /// <param name="consultation">What was answered.</param>
     /// <param name="paintingMinutes">Minutes of painting: the plan's, or what a full head usually takes.</param>
     /// <param name="now">The time now.</param>
-    public static Verdict Of(HairProfile hair, Wish wish, Consultation consultation, double paintingMinutes, DateTimeOffset now)
+    public static Verdict Of(
+        HairProfile hair,
+        Wish wish,
+        Consultation consultation,
+        double paintingMinutes,
+        DateTimeOffset now
+    )
     {
         ArgumentNullException.ThrowIfNull(hair);
         ArgumentNullException.ThrowIfNull(wish);
@@ -86,19 +101,41 @@ public sealed record Verdict(
         var grounds = GroundsOf(hair, ends, target, visits, compromised, paintingMinutes, needed, consultation);
         if (stops.Count > 0)
         {
-            return new(false, "Not today.", $"{stops[0].Title}: {stops[0].Answer}. {stops[0].Words}", [], needed, advised, ruledOut, grounds, ForHerStopped(stops[0]));
+            return new(
+                false,
+                "Not today.",
+                $"{stops[0].Title}: {stops[0].Answer}. {stops[0].Words}",
+                [],
+                needed,
+                advised,
+                ruledOut,
+                grounds,
+                ForHerStopped(stops[0])
+            );
         }
 
         var late = needed > consultation.MinutesToday;
         var (title, text) = Said(hair, ends, target, visits, reached, needed, late, consultation);
         var today = reached && visits.Count == 1 && !late;
-        return new(today, title, text, visits, needed, advised, ruledOut, grounds, consultation.Words ?? ForHer(hair, target, visits, reached, consultation));
+        return new(
+            today,
+            title,
+            text,
+            visits,
+            needed,
+            advised,
+            ruledOut,
+            grounds,
+            consultation.Words ?? ForHer(hair, target, visits, reached, consultation)
+        );
     }
 
     /// <summary>The hair that decides: what its ends are today.</summary>
-    private static HairState Ends(HairProfile hair) => HairState.Of(hair)[hair.Bands.Count > 0 && hair.Bands[^1].Share >= 0.5 ? ^1 : 0];
+    private static HairState Ends(HairProfile hair) =>
+        HairState.Of(hair)[hair.Bands.Count > 0 && hair.Bands[^1].Share >= 0.5 ? ^1 : 0];
 
-    private static bool IsCompromised(HairProfile hair, HairState ends) => ends.Coloured || ends.Lightened || hair.Condition != Condition.Sound;
+    private static bool IsCompromised(HairProfile hair, HairState ends) =>
+        ends.Coloured || ends.Lightened || hair.Condition != Condition.Sound;
 
     /// <summary>The visits her ends take to a level, each with the mildest choice that does; none where they are there already.</summary>
     /// <param name="hair">Her hair.</param>
@@ -120,8 +157,17 @@ public sealed record Verdict(
                 break;
             }
 
-            visits.Add(new VisitAhead(
-                n, from, best.Forecast, Undertone.At(best.Forecast.Level), best.Words, n == 1 ? 0 : Math.Max(weeks, LeastWeeks), best.Sum));
+            visits.Add(
+                new VisitAhead(
+                    n,
+                    from,
+                    best.Forecast,
+                    Undertone.At(best.Forecast.Level),
+                    best.Words,
+                    n == 1 ? 0 : Math.Max(weeks, LeastWeeks),
+                    best.Sum
+                )
+            );
             from = best.Forecast.Level;
         }
 
@@ -135,11 +181,16 @@ public sealed record Verdict(
         foreach (var (lightener, volume, covering) in Choices)
         {
             var of = CaseOf(hair, state, lightener, volume, covering);
-            var minutes = new Lifting(of).MinutesTo(Units.Level.Clamp(level)) is { } m && m <= LiftTables.LeafletLimitMinutes
-                ? Math.Ceiling(Math.Max(m, 5))
-                : LiftTables.LeafletLimitMinutes;
+            var minutes =
+                new Lifting(of).MinutesTo(Units.Level.Clamp(level)) is { } m && m <= LiftTables.LeafletLimitMinutes
+                    ? Math.Ceiling(Math.Max(m, 5))
+                    : LiftTables.LeafletLimitMinutes;
             var forecast = Forecast.Of(of, minutes);
-            var found = (forecast, $"{Remedies.Words(lightener)}, {volume:0} vol, {Remedies.Words(covering)}, {minutes:0} min", new Lifting(of).Sum(minutes));
+            var found = (
+                forecast,
+                $"{Remedies.Words(lightener)}, {volume:0} vol, {Remedies.Words(covering)}, {minutes:0} min",
+                new Lifting(of).Sum(minutes)
+            );
             if (forecast.Level >= level - 0.05)
             {
                 return found;
@@ -151,23 +202,54 @@ public sealed record Verdict(
         return nearest!.Value;
     }
 
-    private static LiftCase CaseOf(HairProfile hair, HairState state, Lightener lightener, double volume, Covering covering) => new(
-        Units.Level.Clamp(state.Level), hair.Diameter, state.Porosity, state.Coloured, lightener, new Volume(volume), covering, Own: hair.Own);
+    private static LiftCase CaseOf(
+        HairProfile hair,
+        HairState state,
+        Lightener lightener,
+        double volume,
+        Covering covering
+    ) =>
+        new(
+            Units.Level.Clamp(state.Level),
+            hair.Diameter,
+            state.Porosity,
+            state.Coloured,
+            lightener,
+            new Volume(volume),
+            covering,
+            Own: hair.Own
+        );
 
-    private static double Longest(IReadOnlyList<VisitAhead> visits) => visits.Count == 0 ? 0 : LiftTables.LeafletLimitMinutes;
+    private static double Longest(IReadOnlyList<VisitAhead> visits) =>
+        visits.Count == 0 ? 0 : LiftTables.LeafletLimitMinutes;
 
     private static (string Title, string Text) Said(
-        HairProfile hair, HairState ends, Level target, IReadOnlyList<VisitAhead> visits, bool reached, double needed, bool late, Consultation consultation)
+        HairProfile hair,
+        HairState ends,
+        Level target,
+        IReadOnlyList<VisitAhead> visits,
+        bool reached,
+        double needed,
+        bool late,
+        Consultation consultation
+    )
     {
         if (visits.Count == 0)
         {
             return ends.Level >= target.Value
-                ? ($"Level {target.Value:0.#} is there already.", $"Her ends are at {ends.Level:0.0}: nothing needs lifting there. Tone, or place light elsewhere.")
-                : ($"Level {target.Value:0.#} can't be reached.", $"From {ends.Level:0.0} nothing here lifts further within the leaflet's time.");
+                ? (
+                    $"Level {target.Value:0.#} is there already.",
+                    $"Her ends are at {ends.Level:0.0}: nothing needs lifting there. Tone, or place light elsewhere."
+                )
+                : (
+                    $"Level {target.Value:0.#} can't be reached.",
+                    $"From {ends.Level:0.0} nothing here lifts further within the leaflet's time."
+                );
         }
 
         var first = visits[0];
-        var text = $"{(ends.Coloured ? "Old colour at" : ends.Lightened ? "Lightened ends at" : "Natural")} {first.From:0.0} lifts to {first.Level.Level:0.0} ± {first.Level.HalfWidth:0.0} with {first.Words}.";
+        var text =
+            $"{(ends.Coloured ? "Old colour at" : ends.Lightened ? "Lightened ends at" : "Natural")} {first.From:0.0} lifts to {first.Level.Level:0.0} ± {first.Level.HalfWidth:0.0} with {first.Words}.";
         if (ends.Coloured)
         {
             text += " Old colour holds it back by one level.";
@@ -188,36 +270,74 @@ public sealed record Verdict(
             (true, 1, false) => $"Level {target.Value:0.#} today.",
             (true, 1, true) => $"Level {target.Value:0.#} in one visit, not in today's time.",
             (true, var n, _) => $"Level {first.Level.Level:0.#} today. Level {target.Value:0.#} in {Number(n)} visits.",
-            _ => $"Level {visits[^1].Level.Level:0.#} at most, in {Number(visits.Count)} {(visits.Count == 1 ? "visit" : "visits")}.",
+            _ =>
+                $"Level {visits[^1].Level.Level:0.#} at most, in {Number(visits.Count)} {(visits.Count == 1 ? "visit" : "visits")}.",
         };
         return (title, text);
     }
 
     private static IReadOnlyList<Ground> GroundsOf(
-        HairProfile hair, HairState ends, Level target, IReadOnlyList<VisitAhead> visits, bool compromised, double painting, double needed, Consultation consultation)
+        HairProfile hair,
+        HairState ends,
+        Level target,
+        IReadOnlyList<VisitAhead> visits,
+        bool compromised,
+        double painting,
+        double needed,
+        Consultation consultation
+    )
     {
         var own = hair.Own ?? OwnLift.Unread;
         return
         [
-            new("Ends today", $"level {ends.Level:0.0}{(ends.Coloured ? ", coloured" : ends.Lightened ? ", lightened" : string.Empty)}", "read"),
+            new(
+                "Ends today",
+                $"level {ends.Level:0.0}{(ends.Coloured ? ", coloured" : ends.Lightened ? ", lightened" : string.Empty)}",
+                "read"
+            ),
             new("Wanted at the ends", $"level {target.Value:0.#}", "read"),
             new("Lift", "L₀ + cap · (1 − e^(−X·k/τ)), X = Q·τd·(1 − e^(−t/τd))", "model"),
             .. visits.Select(v => new Ground(
                 $"Visit {v.Number}{(v.WeeksAfter > 0 ? $", {v.WeeksAfter:0} weeks later" : string.Empty)}",
                 $"{v.From:0.0} → {v.Level.Level:0.0} ± {v.Level.HalfWidth:0.0}, {v.Undertone}; {v.Words}. {v.Sum}",
-                "model")),
-            new("Her speed", $"{own.Speed:0.00} × the table's (spread {own.SpeedSpread:0.00} in logarithms)", hair.Own is null ? "model" : "read"),
-            new("Her cap", $"{own.CapLevels:+0.0;−0.0;0.0} levels (spread {own.CapSpread:0.0})", hair.Own is null ? "model" : "read"),
+                "model"
+            )),
+            new(
+                "Her speed",
+                $"{own.Speed:0.00} × the table's (spread {own.SpeedSpread:0.00} in logarithms)",
+                hair.Own is null ? "model" : "read"
+            ),
+            new(
+                "Her cap",
+                $"{own.CapLevels:+0.0;−0.0;0.0} levels (spread {own.CapSpread:0.0})",
+                hair.Own is null ? "model" : "read"
+            ),
             new("Bands", $"hold the truth {Forecast.Covers * 10:0} times of ten", "model"),
             new("Longest processing", $"{LiftTables.LeafletLimitMinutes:0} min, the leaflet rules", "trade"),
-            new("Most a visit", compromised ? $"{LiftTables.LevelsAVisit:0} levels: hair was treated or is dry" : "what the product lifts: sound natural hair", "trade"),
+            new(
+                "Most a visit",
+                compromised
+                    ? $"{LiftTables.LevelsAVisit:0} levels: hair was treated or is dry"
+                    : "what the product lifts: sound natural hair",
+                "trade"
+            ),
             new("Between visits", $"{Math.Max(consultation.WeeksBetween, LeastWeeks):0} weeks", "trade"),
             new("Near enough", $"± {Tolerance:0.0} level", "trade"),
-            new("Chair time", $"{painting:0} painting + {LiftTables.LeafletLimitMinutes:0} processing at most + {AroundMinutes:0} around = {needed:0} min", "model"),
+            new(
+                "Chair time",
+                $"{painting:0} painting + {LiftTables.LeafletLimitMinutes:0} processing at most + {AroundMinutes:0} around = {needed:0} min",
+                "model"
+            ),
         ];
     }
 
-    private static string ForHer(HairProfile hair, Level target, IReadOnlyList<VisitAhead> visits, bool reached, Consultation consultation)
+    private static string ForHer(
+        HairProfile hair,
+        Level target,
+        IReadOnlyList<VisitAhead> visits,
+        bool reached,
+        Consultation consultation
+    )
     {
         if (visits.Count == 0)
         {
@@ -225,7 +345,8 @@ public sealed record Verdict(
         }
 
         var first = visits[0];
-        var words = $"Today your hair can go from level {first.From:0.#} to about level {first.Level.Level:0.#}, give or take {first.Level.HalfWidth:0.#}. "
+        var words =
+            $"Today your hair can go from level {first.From:0.#} to about level {first.Level.Level:0.#}, give or take {first.Level.HalfWidth:0.#}. "
             + $"Before toning it will look {first.Undertone}; the toner takes that warmth down.";
         if (hair.Bands.Count > 0 && hair.Bands[^1].Warmth is > 0.3)
         {
@@ -234,7 +355,8 @@ public sealed record Verdict(
 
         if (visits.Count > 1)
         {
-            words += $" {(reached ? $"For level {target.Value:0.#}" : $"For level {visits[^1].Level.Level:0.#}, the lightest that is safe,")} please plan {Number(visits.Count)} visits, "
+            words +=
+                $" {(reached ? $"For level {target.Value:0.#}" : $"For level {visits[^1].Level.Level:0.#}, the lightest that is safe,")} please plan {Number(visits.Count)} visits, "
                 + $"{visits[1].WeeksAfter:0} weeks apart, so that your hair stays strong.";
         }
         else if (!reached)
@@ -242,11 +364,20 @@ public sealed record Verdict(
             words += $" Level {target.Value:0.#} is more than your hair can safely give.";
         }
 
-        return words + $" How it turns out can differ a little; we look every ten minutes. {(consultation.AtHome ? "Follow the kit's leaflet. " : string.Empty)}{Cautions.LeafletFirst}";
+        return words
+            + $" How it turns out can differ a little; we look every ten minutes. {(consultation.AtHome ? "Follow the kit's leaflet. " : string.Empty)}{Cautions.LeafletFirst}";
     }
 
     private static string ForHerStopped(SafetyPoint stop) =>
         $"We will not lighten your hair today. {stop.Words} We look at it together again when that is settled.";
 
-    private static string Number(int n) => n switch { 1 => "one", 2 => "two", 3 => "three", 4 => "four", _ => "five" };
+    private static string Number(int n) =>
+        n switch
+        {
+            1 => "one",
+            2 => "two",
+            3 => "three",
+            4 => "four",
+            _ => "five",
+        };
 }

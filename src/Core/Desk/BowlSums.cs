@@ -28,18 +28,29 @@ public static partial class DeskSums
             return problems;
         }
 
-        if (Developer.Blend(new Volume(q.WantedVolume), q.Grams, q.Available.Select(v => new Volume(v)).ToArray()) is not { } parts)
+        if (
+            Developer.Blend(new Volume(q.WantedVolume), q.Grams, q.Available.Select(v => new Volume(v)).ToArray())
+            is not { } parts
+        )
         {
-            problems.Add(new("wantedVolume", q.Available.Count == 0
-                ? "Name the developers at hand."
-                : $"Outside of what is at hand, {q.Available.Min():0.#} to {q.Available.Max():0.#} vol: no blend of these makes it."));
+            problems.Add(
+                new(
+                    "wantedVolume",
+                    q.Available.Count == 0
+                        ? "Name the developers at hand."
+                        : $"Outside of what is at hand, {q.Available.Min():0.#} to {q.Available.Max():0.#} vol: no blend of these makes it."
+                )
+            );
             return problems;
         }
 
         return new DeveloperAnswer(
             parts.Select(p => new DeveloperPour(p.Volume.Value, p.Grams)).ToArray(),
             Developer.VolumeOf(parts),
-            parts.Count == 1 ? "It is at hand as it is." : $"Peroxide adds up by mass: {string.Join(" + ", parts.Select(p => $"{p.Grams:0.##} g · {p.Volume.Value:0.#}"))} = {q.Grams:0.##} g · {q.WantedVolume:0.#}.");
+            parts.Count == 1
+                ? "It is at hand as it is."
+                : $"Peroxide adds up by mass: {string.Join(" + ", parts.Select(p => $"{p.Grams:0.##} g · {p.Volume.Value:0.#}"))} = {q.Grams:0.##} g · {q.WantedVolume:0.#}."
+        );
     }
 
     /// <summary>Lightener and developer for so many grams.</summary>
@@ -56,8 +67,10 @@ public static partial class DeskSums
 
         var bowl = new Ratio(q.LightenerParts, q.DeveloperParts).Of(q.Grams);
         return new BatchAnswer(
-            bowl.LightenerGrams, bowl.DeveloperGrams,
-            $"{q.Grams:0.##} g in {q.LightenerParts + q.DeveloperParts:0.##} parts, {q.Grams / (q.LightenerParts + q.DeveloperParts):0.##} g each. Mixed: {Mixing.Words(q.DeveloperParts / q.LightenerParts)}.");
+            bowl.LightenerGrams,
+            bowl.DeveloperGrams,
+            $"{q.Grams:0.##} g in {q.LightenerParts + q.DeveloperParts:0.##} parts, {q.Grams / (q.LightenerParts + q.DeveloperParts):0.##} g each. Mixed: {Mixing.Words(q.DeveloperParts / q.LightenerParts)}."
+        );
     }
 
     /// <summary>What restores the ratio after too much was poured.</summary>
@@ -74,10 +87,18 @@ public static partial class DeskSums
             return problems;
         }
 
-        var rescue = new Ratio(q.LightenerParts, q.DeveloperParts).Restore(new Bowl(q.LightenerGrams, q.DeveloperGrams), q.BowlGrams);
+        var rescue = new Ratio(q.LightenerParts, q.DeveloperParts).Restore(
+            new Bowl(q.LightenerGrams, q.DeveloperGrams),
+            q.BowlGrams
+        );
         return new RescueAnswer(
-            rescue.AddLightenerGrams, rescue.AddDeveloperGrams, rescue.TotalGrams, rescue.Fits, rescue.RatioNow,
-            $"As it is 1 : {rescue.RatioNow:0.00}; wanted 1 : {q.DeveloperParts / q.LightenerParts:0.00}. Nothing is taken out, so the part that is short is filled up.");
+            rescue.AddLightenerGrams,
+            rescue.AddDeveloperGrams,
+            rescue.TotalGrams,
+            rescue.Fits,
+            rescue.RatioNow,
+            $"As it is 1 : {rescue.RatioNow:0.00}; wanted 1 : {q.DeveloperParts / q.LightenerParts:0.00}. Nothing is taken out, so the part that is short is filled up."
+        );
     }
 
     /// <summary>What comes of a toner.</summary>
@@ -101,8 +122,14 @@ public static partial class DeskSums
 
         var toned = Toner.Of(new ToneCase(q.Level, undertone, q.Depth, q.Reflect, q.Porosity, q.Dryness, q.Minutes));
         return new ToneAnswer(
-            toned.Neutralised, toned.Remaining, toned.Hex, toned.Colour.Lightness, toned.Colour.Chroma, toned.Colour.Hue,
-            $"R = R₀ · 10^(−dose · uptake · a): dose {Toner.Dose(q.Depth):0.00}, uptake {Toner.Uptake(q.Minutes, q.Porosity, q.Dryness):0.00}.");
+            toned.Neutralised,
+            toned.Remaining,
+            toned.Hex,
+            toned.Colour.Lightness,
+            toned.Colour.Chroma,
+            toned.Colour.Hue,
+            $"R = R₀ · 10^(−dose · uptake · a): dose {Toner.Dose(q.Depth):0.00}, uptake {Toner.Uptake(q.Minutes, q.Porosity, q.Dryness):0.00}."
+        );
     }
 
     /// <summary>The fewest rinse waves that meet every window.</summary>
@@ -133,7 +160,10 @@ public static partial class DeskSums
         }
 
         var waves = RinseWaves.Fewest(q.Windows);
-        return new RinseAnswer(waves, $"{q.Windows.Count} windows by their ends: each wave waits for the first end that none has met yet. No fewer do.");
+        return new RinseAnswer(
+            waves,
+            $"{q.Windows.Count} windows by their ends: each wave waits for the first end that none has met yet. No fewer do."
+        );
     }
 
     private static void Strength(List<Problem> problems, string field, double value) =>

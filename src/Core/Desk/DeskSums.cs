@@ -30,10 +30,28 @@ public static partial class DeskSums
             return problems;
         }
 
-        var of = new LiftCase(new Level(q.Level), q.Diameter, q.Porosity, q.Coloured, q.Lightener, new Volume(q.Volume), q.Covering, q.LowHeat, q.Coat);
+        var of = new LiftCase(
+            new Level(q.Level),
+            q.Diameter,
+            q.Porosity,
+            q.Coloured,
+            q.Lightener,
+            new Volume(q.Volume),
+            q.Covering,
+            q.LowHeat,
+            q.Coat
+        );
         var lifting = new Lifting(of);
         var level = lifting.After(new Minutes(q.Minutes)).Value;
-        return new LiftAnswer(level, lifting.Gain(q.Minutes), lifting.Cap, Undertone.At(level), lifting.DriesAtMinutes(), Cautions.For(of, q.Minutes), lifting.Sum(q.Minutes));
+        return new LiftAnswer(
+            level,
+            lifting.Gain(q.Minutes),
+            lifting.Cap,
+            Undertone.At(level),
+            lifting.DriesAtMinutes(),
+            Cautions.For(of, q.Minutes),
+            lifting.Sum(q.Minutes)
+        );
     }
 
     /// <summary>Minutes to a level, or why never and what would help.</summary>
@@ -47,12 +65,29 @@ public static partial class DeskSums
             return problems;
         }
 
-        var of = new LiftCase(new Level(q.Level), q.Diameter, q.Porosity, q.Coloured, q.Lightener, new Volume(q.Volume), q.Covering, q.LowHeat, q.Coat);
+        var of = new LiftCase(
+            new Level(q.Level),
+            q.Diameter,
+            q.Porosity,
+            q.Coloured,
+            q.Lightener,
+            new Volume(q.Volume),
+            q.Covering,
+            q.LowHeat,
+            q.Coat
+        );
         var answer = Remedies.TimeTo(of, new Level(q.TargetLevel));
         var lifting = new Lifting(of);
         return new TimeAnswer(
-            answer.Reachable, answer.Minutes, answer.WithinLimit, answer.Because, answer.Remedies,
-            answer.Minutes is { } m ? lifting.Sum(m) : $"Most it lifts before it is dry: {lifting.MostGain:0.00} of a cap of {lifting.Cap:0.00} levels.");
+            answer.Reachable,
+            answer.Minutes,
+            answer.WithinLimit,
+            answer.Because,
+            answer.Remedies,
+            answer.Minutes is { } m
+                ? lifting.Sum(m)
+                : $"Most it lifts before it is dry: {lifting.MostGain:0.00} of a cap of {lifting.Cap:0.00} levels."
+        );
     }
 
     /// <summary>How many visits a level takes.</summary>
@@ -68,14 +103,24 @@ public static partial class DeskSums
             return problems;
         }
 
-        var hair = HairProfile.Usual with { NaturalLevel = q.Level, Diameter = q.Diameter, Porosity = q.Porosity, Coloured = q.Coloured };
+        var hair = HairProfile.Usual with
+        {
+            NaturalLevel = q.Level,
+            Diameter = q.Diameter,
+            Porosity = q.Porosity,
+            Coloured = q.Coloured,
+        };
         var visits = Consult.Verdict.VisitsTo(hair, new Level(q.TargetLevel), q.WeeksBetween);
         return new VisitsAnswer(
-            q.Level >= q.TargetLevel || (visits.Count > 0 && visits[^1].Level.Level >= q.TargetLevel - Consult.Verdict.Tolerance),
-            visits.Select(v => new VisitStep(v.Number, v.From, v.Level.Level, v.Level.HalfWidth, v.Words, v.WeeksAfter)).ToArray(),
+            q.Level >= q.TargetLevel
+                || (visits.Count > 0 && visits[^1].Level.Level >= q.TargetLevel - Consult.Verdict.Tolerance),
+            visits
+                .Select(v => new VisitStep(v.Number, v.From, v.Level.Level, v.Level.HalfWidth, v.Words, v.WeeksAfter))
+                .ToArray(),
             visits.Count == 0
                 ? "Nothing needs lifting, or nothing here lifts further."
-                : $"Mildest choice that reaches the level within {LiftTables.LeafletLimitMinutes:0} min; {(q.Coloured ? $"treated hair goes {LiftTables.LevelsAVisit:0} levels a visit at most" : "sound natural hair as far as the product lifts")}. {visits[0].Sum}");
+                : $"Mildest choice that reaches the level within {LiftTables.LeafletLimitMinutes:0} min; {(q.Coloured ? $"treated hair goes {LiftTables.LevelsAVisit:0} levels a visit at most" : "sound natural hair as far as the product lifts")}. {visits[0].Sum}"
+        );
     }
 
     /// <summary>One strength in the other scale: 10 vol is 3 % peroxide. Trade.</summary>
@@ -92,7 +137,11 @@ public static partial class DeskSums
         }
 
         var volume = q.Volume ?? q.Percent!.Value / percentAVolume;
-        return new StrengthAnswer(volume, q.Percent ?? volume * percentAVolume, "10 vol is 3 % peroxide, 20 is 6, 30 is 9, 40 is 12.");
+        return new StrengthAnswer(
+            volume,
+            q.Percent ?? volume * percentAVolume,
+            "10 vol is 3 % peroxide, 20 is 6, 30 is 9, 40 is 12."
+        );
     }
 
     /// <summary>One mass in the other unit.</summary>
@@ -108,7 +157,12 @@ public static partial class DeskSums
         }
 
         var grams = q.Grams ?? Customary.GramsOf(q.Ounces!.Value);
-        return new MassAnswer(grams, q.Ounces ?? Customary.OuncesOf(grams), grams, $"An ounce is {Customary.GramsOf(1):0.####} g; a millilitre of developer weighs about a gram.");
+        return new MassAnswer(
+            grams,
+            q.Ounces ?? Customary.OuncesOf(grams),
+            grams,
+            $"An ounce is {Customary.GramsOf(1):0.####} g; a millilitre of developer weighs about a gram."
+        );
     }
 
     /// <summary>Regrowth and the months it takes. Body.</summary>
@@ -124,7 +178,11 @@ public static partial class DeskSums
         }
 
         var months = q.Months ?? StrandHistory.MonthsOf(q.Cm!.Value);
-        return new RegrowthAnswer(q.Cm ?? months * HairFibre.GrowthCmPerMonth, months, $"Hair grows about {HairFibre.GrowthCmPerMonth} cm a month.");
+        return new RegrowthAnswer(
+            q.Cm ?? months * HairFibre.GrowthCmPerMonth,
+            months,
+            $"Hair grows about {HairFibre.GrowthCmPerMonth} cm a month."
+        );
     }
 
     private static List<Problem> OneOf(string a, double? first, string b, double? second) =>

@@ -27,10 +27,19 @@ public sealed record LiftQuestion(
     double Minutes,
     bool Coloured = false,
     bool LowHeat = false,
-    double Coat = 1);
+    double Coat = 1
+);
 
 /// <summary>How light it is then, and how that came about.</summary>
-public sealed record LiftAnswer(double Level, double Gain, double Cap, string Undertone, double DriesAtMinutes, IReadOnlyList<string> Cautions, string Why);
+public sealed record LiftAnswer(
+    double Level,
+    double Gain,
+    double Cap,
+    string Undertone,
+    double DriesAtMinutes,
+    IReadOnlyList<string> Cautions,
+    string Why
+);
 
 /// <summary>How long to a level?</summary>
 public sealed record TimeQuestion(
@@ -43,10 +52,18 @@ public sealed record TimeQuestion(
     double TargetLevel,
     bool Coloured = false,
     bool LowHeat = false,
-    double Coat = 1);
+    double Coat = 1
+);
 
 /// <summary>How long, or why never and what would help.</summary>
-public sealed record TimeAnswer(bool Reachable, double? Minutes, bool WithinLimit, string Because, IReadOnlyList<Remedy> Remedies, string Why);
+public sealed record TimeAnswer(
+    bool Reachable,
+    double? Minutes,
+    bool WithinLimit,
+    string Because,
+    IReadOnlyList<Remedy> Remedies,
+    string Why
+);
 
 /// <summary>How much of which developers makes one in between?</summary>
 /// <param name="WantedVolume">Strength wanted, 5..40 vol.</param>
@@ -73,10 +90,22 @@ public sealed record BatchAnswer(double LightenerGrams, double DeveloperGrams, s
 /// <param name="DeveloperGrams">Developer in the bowl, g, above 0.</param>
 /// <param name="BowlGrams">What the bowl holds in all, g; null where nobody minds.</param>
 public sealed record RescueQuestion(
-    double LightenerParts, double DeveloperParts, double LightenerGrams, double DeveloperGrams, double? BowlGrams = null);
+    double LightenerParts,
+    double DeveloperParts,
+    double LightenerGrams,
+    double DeveloperGrams,
+    double? BowlGrams = null
+);
 
 /// <summary>What to add, what that makes, whether it fits, and the ratio as it is now.</summary>
-public sealed record RescueAnswer(double AddLightenerGrams, double AddDeveloperGrams, double TotalGrams, bool Fits, double RatioNow, string Why);
+public sealed record RescueAnswer(
+    double AddLightenerGrams,
+    double AddDeveloperGrams,
+    double TotalGrams,
+    bool Fits,
+    double RatioNow,
+    string Why
+);
 
 /// <summary>What comes of a toner?</summary>
 /// <param name="Level">The hair's level, 1..10.</param>
@@ -87,10 +116,25 @@ public sealed record RescueAnswer(double AddLightenerGrams, double AddDeveloperG
 /// <param name="Minutes">How long it stays, 0..600.</param>
 /// <param name="Undertone">The undertone the hair shows, in a word; that of its level where it is left out.</param>
 public sealed record ToneQuestion(
-    double Level, double Depth, Reflect Reflect, Porosity Porosity, Dryness Dryness, double Minutes, string? Undertone = null);
+    double Level,
+    double Depth,
+    Reflect Reflect,
+    Porosity Porosity,
+    Dryness Dryness,
+    double Minutes,
+    string? Undertone = null
+);
 
 /// <summary>Share of the undertone's chroma taken away, what is left in a word, the colour.</summary>
-public sealed record ToneAnswer(double Neutralised, string Remaining, string Hex, double Lightness, double Chroma, double Hue, string Why);
+public sealed record ToneAnswer(
+    double Neutralised,
+    string Remaining,
+    string Hex,
+    double Lightness,
+    double Chroma,
+    double Hue,
+    string Why
+);
 
 /// <summary>When may what be rinsed?</summary>
 public sealed record RinseQuestion(IReadOnlyList<RinseWindow> Windows);
@@ -124,7 +168,13 @@ public sealed record RegrowthAnswer(double Cm, double Months, string Why);
 /// <param name="Coloured">Whether the hair carries artificial colour.</param>
 /// <param name="WeeksBetween">Weeks between visits, 1..52.</param>
 public sealed record VisitsQuestion(
-    double Level, double TargetLevel, Diameter Diameter, Porosity Porosity, bool Coloured = false, double WeeksBetween = 8);
+    double Level,
+    double TargetLevel,
+    Diameter Diameter,
+    Porosity Porosity,
+    bool Coloured = false,
+    double WeeksBetween = 8
+);
 
 /// <summary>One visit: from, to, give or take, with what.</summary>
 public sealed record VisitStep(int Number, double From, double Level, double HalfWidth, string With, double WeeksAfter);

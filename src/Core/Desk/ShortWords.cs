@@ -8,7 +8,26 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Desk;
 
-internal enum TokenKind { Number, Ratio, Range, Mass, Strength, Length, Minutes, Months, Word, From, To, On, Bowl, Rinse, Visits, Coloured, Heat }
+internal enum TokenKind
+{
+    Number,
+    Ratio,
+    Range,
+    Mass,
+    Strength,
+    Length,
+    Minutes,
+    Months,
+    Word,
+    From,
+    To,
+    On,
+    Bowl,
+    Rinse,
+    Visits,
+    Coloured,
+    Heat,
+}
 
 /// <summary>A typed line cut into what each piece is.</summary>
 internal sealed partial class ShortWords
@@ -39,12 +58,21 @@ internal sealed partial class ShortWords
     /// <summary>How many pieces it has, words aside.</summary>
     public int Count => tokens.Count(t => t.Kind != TokenKind.Word);
 
-    public (double From, double To)? Ratio => tokens.Where(t => t.Kind == TokenKind.Ratio).Select(t => ((double, double)?)(t.Value, t.Second)).FirstOrDefault();
+    public (double From, double To)? Ratio =>
+        tokens
+            .Where(t => t.Kind == TokenKind.Ratio)
+            .Select(t => ((double, double)?)(t.Value, t.Second))
+            .FirstOrDefault();
 
-    public IReadOnlyList<(double From, double To)> Ranges => tokens.Where(t => t.Kind == TokenKind.Range).Select(t => (t.Value, t.Second)).ToArray();
+    public IReadOnlyList<(double From, double To)> Ranges =>
+        tokens.Where(t => t.Kind == TokenKind.Range).Select(t => (t.Value, t.Second)).ToArray();
 
     /// <summary>Masses, g; where what a bowl holds follows the word, it is none of them.</summary>
-    public IReadOnlyList<double> Grams => tokens.Where((t, i) => t.Kind == TokenKind.Mass && !(i > 0 && tokens[i - 1].Kind == TokenKind.Bowl)).Select(t => t.Value).ToArray();
+    public IReadOnlyList<double> Grams =>
+        tokens
+            .Where((t, i) => t.Kind == TokenKind.Mass && !(i > 0 && tokens[i - 1].Kind == TokenKind.Bowl))
+            .Select(t => t.Value)
+            .ToArray();
 
     /// <summary>Strengths, volume.</summary>
     public IReadOnlyList<double> Volumes => Values(TokenKind.Strength);
@@ -54,7 +82,11 @@ internal sealed partial class ShortWords
     public bool IsOunces => tokens.Any(t => t.Kind == TokenKind.Mass && t.Unit != "g");
 
     /// <summary>Numbers without a unit that no word claims.</summary>
-    public IReadOnlyList<double> Plain => tokens.Where((t, i) => t.Kind == TokenKind.Number && !(i > 0 && tokens[i - 1].Kind == TokenKind.Bowl)).Select(t => t.Value).ToArray();
+    public IReadOnlyList<double> Plain =>
+        tokens
+            .Where((t, i) => t.Kind == TokenKind.Number && !(i > 0 && tokens[i - 1].Kind == TokenKind.Bowl))
+            .Select(t => t.Value)
+            .ToArray();
 
     public double? Minutes => First(TokenKind.Minutes);
 
@@ -70,15 +102,19 @@ internal sealed partial class ShortWords
     public double? After(TokenKind word)
     {
         var at = tokens.FindIndex(t => t.Kind == word);
-        return at >= 0 && at + 1 < tokens.Count && tokens[at + 1].Kind is TokenKind.Number or TokenKind.Mass ? tokens[at + 1].Value : null;
+        return at >= 0 && at + 1 < tokens.Count && tokens[at + 1].Kind is TokenKind.Number or TokenKind.Mass
+            ? tokens[at + 1].Value
+            : null;
     }
 
     public T? Word<T>()
         where T : struct, Enum => words.OfType<T>().Select(v => (T?)v).FirstOrDefault();
 
-    private IReadOnlyList<double> Values(TokenKind kind) => tokens.Where(t => t.Kind == kind).Select(t => t.Value).ToArray();
+    private IReadOnlyList<double> Values(TokenKind kind) =>
+        tokens.Where(t => t.Kind == kind).Select(t => t.Value).ToArray();
 
-    private double? First(TokenKind kind) => tokens.Where(t => t.Kind == kind).Select(t => (double?)t.Value).FirstOrDefault();
+    private double? First(TokenKind kind) =>
+        tokens.Where(t => t.Kind == kind).Select(t => (double?)t.Value).FirstOrDefault();
 
     private Token? Piece(Match match)
     {
@@ -121,8 +157,14 @@ internal sealed partial class ShortWords
             "visits" or "visit" => new(TokenKind.Visits, 0),
             "coloured" or "colored" => new(TokenKind.Coloured, 0),
             "heat" => new(TokenKind.Heat, 0),
-            "and" or "level" or "developer" or "lightener" or "porosity" or "hair" or "open" or "air" or "toner" => Noise(match.Value.Trim()),
-            var word => Named<Lightener>(word) ?? Named<Covering>(word) ?? Named<Reflect>(word) ?? Named<Diameter>(word) ?? Named<Dryness>(word) ?? Named<Porosity>(word),
+            "and" or "level" or "developer" or "lightener" or "porosity" or "hair" or "open" or "air" or "toner" =>
+                Noise(match.Value.Trim()),
+            var word => Named<Lightener>(word)
+                ?? Named<Covering>(word)
+                ?? Named<Reflect>(word)
+                ?? Named<Diameter>(word)
+                ?? Named<Dryness>(word)
+                ?? Named<Porosity>(word),
         };
     }
 
@@ -149,7 +191,8 @@ internal sealed partial class ShortWords
         return new(TokenKind.Word, 0);
     }
 
-    private static double Number(Match match, string group) => double.Parse(match.Groups[group].Value, NumberStyles.Float, CultureInfo.InvariantCulture);
+    private static double Number(Match match, string group) =>
+        double.Parse(match.Groups[group].Value, NumberStyles.Float, CultureInfo.InvariantCulture);
 
     private sealed record Token(TokenKind Kind, double Value, double Second = 0, string Unit = "");
 
@@ -158,9 +201,10 @@ internal sealed partial class ShortWords
 
     [GeneratedRegex(
         @"(?<ra>\d+(?:\.\d+)?)\s*:\s*(?<rb>\d+(?:\.\d+)?)"
-        + @"|(?<fa>\d+(?:\.\d+)?)\s*-\s*(?<fb>\d+(?:\.\d+)?)"
-        + @"|(?<n>\d*\.?\d+)\s*(?<u>vol(?:ume)?|v|percent|grams?|g|ounces?|oz|ml|inch(?:es)?|in|cm|mm|minutes?|min|months?|mo|weeks?|%)?(?![a-z%])"
-        + @"|[a-z]+|[^\s,;+&]",
-        RegexOptions.CultureInvariant)]
+            + @"|(?<fa>\d+(?:\.\d+)?)\s*-\s*(?<fb>\d+(?:\.\d+)?)"
+            + @"|(?<n>\d*\.?\d+)\s*(?<u>vol(?:ume)?|v|percent|grams?|g|ounces?|oz|ml|inch(?:es)?|in|cm|mm|minutes?|min|months?|mo|weeks?|%)?(?![a-z%])"
+            + @"|[a-z]+|[^\s,;+&]",
+        RegexOptions.CultureInvariant
+    )]
     private static partial Regex Pieces();
 }

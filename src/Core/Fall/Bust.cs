@@ -69,7 +69,14 @@ internal sealed class Bust
             heights.Add(2.6f + 8.995f * MathF.Cos(k * MathF.PI / 52));
         }
 
-        for (var y = 2.2f; y > -84; y -= y > -24 ? 0.4f : y > -36 ? 1.2f : 4f)
+        for (
+            var y = 2.2f;
+            y > -84;
+            y -=
+                    y > -24 ? 0.4f
+                    : y > -36 ? 1.2f
+                    : 4f
+        )
         {
             heights.Add(y);
         }
@@ -82,18 +89,22 @@ internal sealed class Bust
         var rings = Heights.Length;
         var points = new Vector3[rings * Around];
         var normals = new Vector3[rings * Around];
-        Parallel.For(0, rings, r =>
-        {
-            var y = Heights[r];
-            var axis = new Vector3(0, y, y > -6 ? -1.2f : -1.2f - 3f * Curve.Smooth(6f, 14f, -y));
-            for (var k = 0; k < Around; k++)
+        Parallel.For(
+            0,
+            rings,
+            r =>
             {
-                var a = k * 2 * MathF.PI / Around;
-                var d = new Vector3(MathF.Sin(a), 0, MathF.Cos(a));
-                points[r * Around + k] = Outermost(axis, d);
-                normals[r * Around + k] = Form.Normal(points[r * Around + k]);
+                var y = Heights[r];
+                var axis = new Vector3(0, y, y > -6 ? -1.2f : -1.2f - 3f * Curve.Smooth(6f, 14f, -y));
+                for (var k = 0; k < Around; k++)
+                {
+                    var a = k * 2 * MathF.PI / Around;
+                    var d = new Vector3(MathF.Sin(a), 0, MathF.Cos(a));
+                    points[r * Around + k] = Outermost(axis, d);
+                    normals[r * Around + k] = Form.Normal(points[r * Around + k]);
+                }
             }
-        });
+        );
         return new Bust(points, normals, Quads(rings));
     }
 

@@ -32,7 +32,8 @@ internal sealed class Canvas
     public void Clear() => Array.Fill(Samples, ulong.MaxValue);
 
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
-    public static ulong DepthWord(float depth) => (ulong)(uint)Math.Clamp((int)((depth + DepthOrigin) * DepthScale), 0, 0xFFFFFF) << 40;
+    public static ulong DepthWord(float depth) =>
+        (ulong)(uint)Math.Clamp((int)((depth + DepthOrigin) * DepthScale), 0, 0xFFFFFF) << 40;
 
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public static float DepthOf(ulong sample) => (sample >> 40) / DepthScale - DepthOrigin;
@@ -55,23 +56,35 @@ internal sealed class Canvas
         // Every core fills its own bands of rows.
         const int bands = 8;
         var t = bust.Triangles;
-        Parallel.For(0, bands, b =>
-        {
-            var (from, to) = (b * Rows / bands, (b + 1) * Rows / bands);
-            for (var i = 0; i < t.Length; i += 3)
+        Parallel.For(
+            0,
+            bands,
+            b =>
             {
-                var (p, q, r) = (projected[t[i]], projected[t[i + 1]], projected[t[i + 2]]);
-                if (lit[t[i]] + lit[t[i + 1]] + lit[t[i + 2]] > 0
-                    && MathF.Min(p.Y, MathF.Min(q.Y, r.Y)) < to
-                    && MathF.Max(p.Y, MathF.Max(q.Y, r.Y)) >= from)
+                var (from, to) = (b * Rows / bands, (b + 1) * Rows / bands);
+                for (var i = 0; i < t.Length; i += 3)
                 {
-                    Triangle((p, lit[t[i]]), (q, lit[t[i + 1]]), (r, lit[t[i + 2]]), from, to);
+                    var (p, q, r) = (projected[t[i]], projected[t[i + 1]], projected[t[i + 2]]);
+                    if (
+                        lit[t[i]] + lit[t[i + 1]] + lit[t[i + 2]] > 0
+                        && MathF.Min(p.Y, MathF.Min(q.Y, r.Y)) < to
+                        && MathF.Max(p.Y, MathF.Max(q.Y, r.Y)) >= from
+                    )
+                    {
+                        Triangle((p, lit[t[i]]), (q, lit[t[i + 1]]), (r, lit[t[i + 2]]), from, to);
+                    }
                 }
             }
-        });
+        );
     }
 
-    private void Triangle((Vector3 P, float Lit) a, (Vector3 P, float Lit) b, (Vector3 P, float Lit) c, int from, int to)
+    private void Triangle(
+        (Vector3 P, float Lit) a,
+        (Vector3 P, float Lit) b,
+        (Vector3 P, float Lit) c,
+        int from,
+        int to
+    )
     {
         var (pa, pb, pc) = (a.P, b.P, c.P);
         var area = (pb.X - pa.X) * (pc.Y - pa.Y) - (pb.Y - pa.Y) * (pc.X - pa.X);
@@ -125,7 +138,15 @@ internal sealed class Canvas
     /// <param name="strand">Which strand.</param>
     /// <param name="band">First column and one past the last.</param>
     public void Line(
-        Vector3 a, Vector3 b, (float A, float B) width, (float A, float B) place, (float A, float B) shade, (float A, float B) shine, int strand, (int From, int To) band)
+        Vector3 a,
+        Vector3 b,
+        (float A, float B) width,
+        (float A, float B) place,
+        (float A, float B) shade,
+        (float A, float B) shine,
+        int strand,
+        (int From, int To) band
+    )
     {
         var dx = (b.X - a.X) / View.Across;
         var dy = b.Y - a.Y;
@@ -141,7 +162,12 @@ internal sealed class Canvas
             if (dy < 0)
             {
                 (a, b) = (b, a);
-                (width, place, shade, shine) = ((width.B, width.A), (place.B, place.A), (shade.B, shade.A), (shine.B, shine.A));
+                (width, place, shade, shine) = (
+                    (width.B, width.A),
+                    (place.B, place.A),
+                    (shade.B, shade.A),
+                    (shine.B, shine.A)
+                );
             }
 
             var from = Math.Max((int)MathF.Ceiling(a.Y - 0.5f), 0);
@@ -182,7 +208,12 @@ internal sealed class Canvas
             if (dx < 0)
             {
                 (a, b) = (b, a);
-                (width, place, shade, shine) = ((width.B, width.A), (place.B, place.A), (shade.B, shade.A), (shine.B, shine.A));
+                (width, place, shade, shine) = (
+                    (width.B, width.A),
+                    (place.B, place.A),
+                    (shade.B, shade.A),
+                    (shine.B, shine.A)
+                );
             }
 
             var from = Math.Max((int)MathF.Ceiling(a.X - 0.5f), band.From);
@@ -215,7 +246,13 @@ internal sealed class Canvas
     }
 
     /// <summary>All of a sample but its depth: reckoned only where it is nearest.</summary>
-    private static ulong What(int strand, (float A, float B) place, (float A, float B) shade, (float A, float B) shine, float t)
+    private static ulong What(
+        int strand,
+        (float A, float B) place,
+        (float A, float B) shade,
+        (float A, float B) shine,
+        float t
+    )
     {
         var p = (uint)(place.A + (place.B - place.A) * t + 0.5f);
         var d = (uint)(shade.A + (shade.B - shade.A) * t + 0.5f);

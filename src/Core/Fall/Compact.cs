@@ -8,7 +8,10 @@ namespace Wendro.Core.Fall;
 internal static class Compact
 {
     private const int Bands = 8;
-    private static readonly float[] Srgb = Enumerable.Range(0, 256).Select(grey => 255 * MathF.Pow(grey / 255f, 1 / 1.35f)).ToArray();
+    private static readonly float[] Srgb = Enumerable
+        .Range(0, 256)
+        .Select(grey => 255 * MathF.Pow(grey / 255f, 1 / 1.35f))
+        .ToArray();
 
     public static Seen From(Canvas canvas, ScreenDepth depth, FallenHair hair, View view)
     {
@@ -16,20 +19,24 @@ internal static class Compact
         var counts = new byte[View.Width * View.Height];
         var grey = new byte[View.Width * View.Height];
         var parts = new Part[Bands];
-        Parallel.For(0, Bands, b =>
-        {
-            var part = new Part();
-            for (var y = b * View.Height / Bands; y < (b + 1) * View.Height / Bands; y++)
+        Parallel.For(
+            0,
+            Bands,
+            b =>
             {
-                var fade = Fade(y);
-                for (var x = 0; x < View.Width; x++)
+                var part = new Part();
+                for (var y = b * View.Height / Bands; y < (b + 1) * View.Height / Bands; y++)
                 {
-                    Pixel(canvas, depth, scalp, view, (x, y, fade), part, counts, grey);
+                    var fade = Fade(y);
+                    for (var x = 0; x < View.Width; x++)
+                    {
+                        Pixel(canvas, depth, scalp, view, (x, y, fade), part, counts, grey);
+                    }
                 }
-            }
 
-            parts[b] = part;
-        });
+                parts[b] = part;
+            }
+        );
         return new Seen(
             view,
             hair.Wear,
@@ -38,7 +45,8 @@ internal static class Compact
             Joined(parts, p => p.Strand),
             Joined(parts, p => p.Place),
             Joined(parts, p => p.Shade),
-            Joined(parts, p => p.Shine));
+            Joined(parts, p => p.Shine)
+        );
     }
 
     private static T[] Joined<T>(Part[] parts, Func<Part, T[]> of)
@@ -55,7 +63,15 @@ internal static class Compact
     }
 
     private static void Pixel(
-        Canvas canvas, ScreenDepth depth, ScalpUnderHair scalp, View view, (int X, int Y, float Fade) at, Part part, byte[] counts, byte[] grey)
+        Canvas canvas,
+        ScreenDepth depth,
+        ScalpUnderHair scalp,
+        View view,
+        (int X, int Y, float Fade) at,
+        Part part,
+        byte[] counts,
+        byte[] grey
+    )
     {
         var (x, y, fade) = at;
         var light = 0;
@@ -154,7 +170,10 @@ internal sealed class ScalpUnderHair
             {
                 if (nearest[i] < 0)
                 {
-                    nearest[i] = Math.Max(Math.Max(nearest[i - 1], nearest[i + 1]), Math.Max(nearest[i - Side], nearest[i + Side]));
+                    nearest[i] = Math.Max(
+                        Math.Max(nearest[i - 1], nearest[i + 1]),
+                        Math.Max(nearest[i - Side], nearest[i + Side])
+                    );
                 }
             }
         }
@@ -196,5 +215,6 @@ internal sealed class ScalpUnderHair
         hair.Wear == Wear.Down && p.Position.Z > -5 && Math.Abs(Zones.FromPart(p, hair.Part)) < 0.085;
 
     private static int Cell(double x, double y) =>
-        Math.Clamp((int)(y / CellCm) + Side / 2, 0, Side - 1) * Side + Math.Clamp((int)(x / CellCm) + Side / 2, 0, Side - 1);
+        Math.Clamp((int)(y / CellCm) + Side / 2, 0, Side - 1) * Side
+        + Math.Clamp((int)(x / CellCm) + Side / 2, 0, Side - 1);
 }

@@ -22,39 +22,58 @@ internal static class Curls
     /// <param name="lengths">Lengths of the strands, cm.</param>
     /// <param name="head">The head.</param>
     /// <param name="texture">The texture.</param>
-    public static Vector3[] Lay(Strands strands, Vector3[] middle, float[] combed, float[] lengths, HeadForm head, Texture texture)
+    public static Vector3[] Lay(
+        Strands strands,
+        Vector3[] middle,
+        float[] combed,
+        float[] lengths,
+        HeadForm head,
+        Texture texture
+    )
     {
         var points = new Vector3[strands.Count * texture.Points];
-        Parallel.For(0, 16, chunk =>
-        {
-            for (var i = chunk * strands.Count / 16; i < (chunk + 1) * strands.Count / 16; i++)
+        Parallel.For(
+            0,
+            16,
+            chunk =>
             {
-                var into = points.AsSpan(i * texture.Points, texture.Points);
-                Upsample(middle.AsSpan(i * P, P), combed[i], lengths[i], texture, into);
-                if (HairOnHead.IsFlyaway(i))
+                for (var i = chunk * strands.Count / 16; i < (chunk + 1) * strands.Count / 16; i++)
                 {
-                    continue;
-                }
+                    var into = points.AsSpan(i * texture.Points, texture.Points);
+                    Upsample(middle.AsSpan(i * P, P), combed[i], lengths[i], texture, into);
+                    if (HairOnHead.IsFlyaway(i))
+                    {
+                        continue;
+                    }
 
-                if (texture.Coils)
-                {
-                    Coil(strands, i, combed[i], lengths[i], head, texture, into);
-                }
-                else
-                {
-                    Wave(strands, i, combed[i], lengths[i], head, texture, into);
+                    if (texture.Coils)
+                    {
+                        Coil(strands, i, combed[i], lengths[i], head, texture, into);
+                    }
+                    else
+                    {
+                        Wave(strands, i, combed[i], lengths[i], head, texture, into);
+                    }
                 }
             }
-        });
+        );
         return points;
     }
 
     /// <summary>How long the middle line of a strand is: what is combed straight, and the rest as its texture draws it up.</summary>
-    public static float MiddleLength(float length, float combed, Texture texture) => combed + MathF.Max(length - combed, 0) * texture.CentreLine;
+    public static float MiddleLength(float length, float combed, Texture texture) =>
+        combed + MathF.Max(length - combed, 0) * texture.CentreLine;
 
-    private static float MiddleAt(float s, float combed, Texture texture) => s <= combed ? s : combed + (s - combed) * texture.CentreLine;
+    private static float MiddleAt(float s, float combed, Texture texture) =>
+        s <= combed ? s : combed + (s - combed) * texture.CentreLine;
 
-    private static void Upsample(ReadOnlySpan<Vector3> middle, float combed, float length, Texture texture, Span<Vector3> into)
+    private static void Upsample(
+        ReadOnlySpan<Vector3> middle,
+        float combed,
+        float length,
+        Texture texture,
+        Span<Vector3> into
+    )
     {
         if (into.Length == P && texture.CentreLine >= 1)
         {
@@ -65,7 +84,10 @@ internal static class Curls
         var whole = MiddleLength(length, combed, texture);
         for (var k = 0; k < into.Length; k++)
         {
-            into[k] = Rounded(middle, Places.NumberOf(MiddleAt(texture.ShareAt(k) * length, combed, texture) / whole) * (P - 1));
+            into[k] = Rounded(
+                middle,
+                Places.NumberOf(MiddleAt(texture.ShareAt(k) * length, combed, texture) / whole) * (P - 1)
+            );
         }
     }
 
@@ -75,10 +97,19 @@ internal static class Curls
         var k = Math.Clamp((int)at, 0, P - 2);
         var t = Math.Clamp(at - k, 0, 1);
         var (a, b, c, d) = (p[Math.Max(k - 1, 0)], p[k], p[k + 1], p[Math.Min(k + 2, P - 1)]);
-        return 0.5f * (2 * b + (c - a) * t + (2 * a - 5 * b + 4 * c - d) * (t * t) + (3 * b - a - 3 * c + d) * (t * t * t));
+        return 0.5f
+            * (2 * b + (c - a) * t + (2 * a - 5 * b + 4 * c - d) * (t * t) + (3 * b - a - 3 * c + d) * (t * t * t));
     }
 
-    private static void Wave(Strands strands, int i, float combed, float length, HeadForm head, Texture texture, Span<Vector3> into)
+    private static void Wave(
+        Strands strands,
+        int i,
+        float combed,
+        float length,
+        HeadForm head,
+        Texture texture,
+        Span<Vector3> into
+    )
     {
         var l = strands.Lock[i];
         var wavelength = texture.TurnCm + texture.TurnSpreadCm * Hash.Unit(l, 21);
@@ -113,7 +144,15 @@ internal static class Curls
         }
     }
 
-    private static void Coil(Strands strands, int i, float combed, float length, HeadForm head, Texture texture, Span<Vector3> into)
+    private static void Coil(
+        Strands strands,
+        int i,
+        float combed,
+        float length,
+        HeadForm head,
+        Texture texture,
+        Span<Vector3> into
+    )
     {
         var l = strands.Lock[i];
         var hand = Hash.Unit(l, 23) < 0.5f ? 1f : -1f;
@@ -122,7 +161,9 @@ internal static class Curls
         var wide = 1 + 0.2f * Hash.Signed(l, 26) + 0.1f * Hash.Signed(i, 27);
 
         // Frames are carried along the line, so that a coil does not twist where the line turns.
-        var u = Vector3.Normalize(Vector3.Cross(strands.Normal[i], MathF.Abs(strands.Normal[i].Y) < 0.9f ? Vector3.UnitY : Vector3.UnitX));
+        var u = Vector3.Normalize(
+            Vector3.Cross(strands.Normal[i], MathF.Abs(strands.Normal[i].Y) < 0.9f ? Vector3.UnitY : Vector3.UnitX)
+        );
         var before = into[0];
         for (var k = 1; k < into.Length; k++)
         {
@@ -134,7 +175,8 @@ internal static class Curls
             u = Vector3.Normalize(u);
             var share = texture.ShareAt(k);
             var s = share * length;
-            var radius = wide * texture.SwingCm * (0.6f + 0.6f * share) * Curve.Smooth(texture.FromCm, texture.ToCm, s - combed);
+            var radius =
+                wide * texture.SwingCm * (0.6f + 0.6f * share) * Curve.Smooth(texture.FromCm, texture.ToCm, s - combed);
             if (!(radius > 1e-3f))
             {
                 continue;

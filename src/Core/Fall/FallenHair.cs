@@ -8,7 +8,16 @@ namespace Wendro.Core.Fall;
 /// </summary>
 public sealed class FallenHair
 {
-    internal FallenHair(Strands strands, Wear wear, Vector3[] points, Texture texture, float[] lengths, HeadForm head, PartLine part, TieKnot? knot)
+    internal FallenHair(
+        Strands strands,
+        Wear wear,
+        Vector3[] points,
+        Texture texture,
+        float[] lengths,
+        HeadForm head,
+        PartLine part,
+        TieKnot? knot
+    )
     {
         Strands = strands;
         Wear = wear;

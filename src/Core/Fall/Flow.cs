@@ -12,7 +12,8 @@ namespace Wendro.Core.Fall;
 internal readonly struct Flow
 {
     /// <summary>How strongly a swirl turns the hair about it, and drives it apart.</summary>
-    private const float SwirlTurns = 0.9f, SwirlParts = 0.8f;
+    private const float SwirlTurns = 0.9f,
+        SwirlParts = 0.8f;
 
     /// <summary>Beyond this far from the scalp the length falls as the rest does, cm.</summary>
     private const float SwirlEndsCm = 6;
@@ -25,7 +26,8 @@ internal readonly struct Flow
     {
         this.part = part;
         this.sweptBack = sweptBack;
-        swirls = marks.Where(m => m.Kind == MarkKind.Swirl)
+        swirls = marks
+            .Where(m => m.Kind == MarkKind.Swirl)
             .Select(m => (head.Chart.At(m.Map).Position, (float)m.RadiusCm, m.Clockwise ? 1f : -1f))
             .ToArray();
     }
@@ -38,7 +40,9 @@ internal readonly struct Flow
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public Vector3 At(Vector3 at, Vector3 normal, float side, float s)
     {
-        var flow = sweptBack ? Vector3.Normalize(new Vector3(side * 0.12f, -0.15f - 0.5f * Curve.Smooth(4f, 9f, -at.Z), -1)) : Parted(at, normal, side);
+        var flow = sweptBack
+            ? Vector3.Normalize(new Vector3(side * 0.12f, -0.15f - 0.5f * Curve.Smooth(4f, 9f, -at.Z), -1))
+            : Parted(at, normal, side);
         foreach (var swirl in swirls)
         {
             var away = at - swirl.At;
@@ -47,7 +51,9 @@ internal readonly struct Flow
             if (r < 2 * swirl.Reach && s < SwirlEndsCm)
             {
                 var radial = away / MathF.Max(r, 0.05f);
-                var near = Curve.Smooth(0.2f, 1.2f, r) * (1 - Curve.Smooth(0.4f * swirl.Reach, 2 * swirl.Reach, r))
+                var near =
+                    Curve.Smooth(0.2f, 1.2f, r)
+                    * (1 - Curve.Smooth(0.4f * swirl.Reach, 2 * swirl.Reach, r))
                     * (1 - Curve.Smooth(0.4f * SwirlEndsCm, SwirlEndsCm, s));
                 flow += (radial * SwirlParts + Vector3.Cross(radial, normal) * (SwirlTurns * swirl.Hand)) * near;
             }
@@ -63,7 +69,8 @@ internal readonly struct Flow
         var top = new Vector3(
             side,
             -0.85f * Curve.Smooth(1.5f, 6.5f, lateral),
-            -(0.42f - 0.16f * Math.Clamp((lateral - 2) / 5, 0, 1)));
+            -(0.42f - 0.16f * Math.Clamp((lateral - 2) / 5, 0, 1))
+        );
         top = Vector3.Normalize(top);
 
         var away = at - Landmarks.Crown;
@@ -77,7 +84,8 @@ internal readonly struct Flow
         }
 
         var turn = 1 + 0.1f * r * r;
-        var back = radial
+        var back =
+            radial
             + Vector3.Cross(normal, radial) * (0.55f / (turn * turn))
             - Vector3.UnitY * (0.55f * Curve.Smooth(2f, 8f, r));
         back = Vector3.Normalize(back);

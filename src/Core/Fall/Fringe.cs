@@ -11,7 +11,10 @@ internal static class Fringe
 
     /// <summary>Whether hair rooted at a place is cut to the fringe.</summary>
     public static bool Has(Cut cut, in ScalpPoint root) =>
-        cut.FringeCm is not null && root.Position.Z > 0 && Math.Abs(root.OverTopCm) < Landmarks.FringeHalfWidthCm && root.FromHairlineCm < DeepCm;
+        cut.FringeCm is not null
+        && root.Position.Z > 0
+        && Math.Abs(root.OverTopCm) < Landmarks.FringeHalfWidthCm
+        && root.FromHairlineCm < DeepCm;
 
     /// <summary>Combed forwards, a little apart.</summary>
     public static Vector3 Forward(Vector3 at, Vector3 normal)

@@ -19,31 +19,51 @@ internal static class Gather
     /// <param name="sides">Which side of the part each falls to: nothing is drawn across.</param>
     /// <param name="head">The head.</param>
     /// <param name="texture">How strongly its locks keep together.</param>
-    public static Vector3[] Locks(Strands strands, Vector3[] loose, float[] lengths, sbyte[] sides, HeadForm head, Texture texture)
+    public static Vector3[] Locks(
+        Strands strands,
+        Vector3[] loose,
+        float[] lengths,
+        sbyte[] sides,
+        HeadForm head,
+        Texture texture
+    )
     {
         var gathered = new Vector3[loose.Length];
-        Parallel.For(0, 16, chunk =>
-        {
-            for (var l = chunk * strands.LockCount / 16; l < (chunk + 1) * strands.LockCount / 16; l++)
+        Parallel.For(
+            0,
+            16,
+            chunk =>
             {
-                var guide = strands.LockStart[l];
-                for (var i = guide; i < strands.LockStart[l + 1]; i++)
+                for (var l = chunk * strands.LockCount / 16; l < (chunk + 1) * strands.LockCount / 16; l++)
                 {
-                    if (HairOnHead.IsFlyaway(i) || sides[i] != sides[guide])
+                    var guide = strands.LockStart[l];
+                    for (var i = guide; i < strands.LockStart[l + 1]; i++)
                     {
-                        Array.Copy(loose, i * P, gathered, i * P, P);
-                    }
-                    else
-                    {
-                        Strand(strands, loose, lengths, head, texture, guide, i, gathered);
+                        if (HairOnHead.IsFlyaway(i) || sides[i] != sides[guide])
+                        {
+                            Array.Copy(loose, i * P, gathered, i * P, P);
+                        }
+                        else
+                        {
+                            Strand(strands, loose, lengths, head, texture, guide, i, gathered);
+                        }
                     }
                 }
             }
-        });
+        );
         return gathered;
     }
 
-    private static void Strand(Strands strands, Vector3[] loose, float[] lengths, HeadForm head, Texture texture, int guide, int i, Vector3[] into)
+    private static void Strand(
+        Strands strands,
+        Vector3[] loose,
+        float[] lengths,
+        HeadForm head,
+        Texture texture,
+        int guide,
+        int i,
+        Vector3[] into
+    )
     {
         var from = i * P;
         var pull = texture.Pull * (0.75f + 0.5f * Hash.Unit(i, 20));

@@ -65,7 +65,10 @@ internal sealed class HairDensity
     private static void Blur(float[] f, int stride)
     {
         // ¼, ½, ¼ along one axis; cells at the rim keep what they have.
-        var block = stride == 1 ? Nx : stride == Nx ? Nx * Nz : f.Length;
+        var block =
+            stride == 1 ? Nx
+            : stride == Nx ? Nx * Nz
+            : f.Length;
         for (var start = 0; start < f.Length; start += block)
         {
             for (var o = 0; o < stride; o++)

@@ -97,23 +97,36 @@ public sealed class HairOnHead
         Gather.Locks(Strands, middle, Lengths.Select(l => l * texture.CentreLine).ToArray(), sides, head, texture);
 
     private FallenHair Finish(Wear wear, PartLine worn, Vector3[] middle, float[] combed, TieKnot? knot) =>
-        new(Strands, wear, Curls.Lay(Strands, middle, combed, Lengths, head, texture), texture, Lengths, head, worn, knot);
+        new(
+            Strands,
+            wear,
+            Curls.Lay(Strands, middle, combed, Lengths, head, texture),
+            texture,
+            Lengths,
+            head,
+            worn,
+            knot
+        );
 
     /// <summary>Middle lines of hair parted or combed another way, as long as it was cut.</summary>
     private Vector3[] Fallen(PartLine worn, sbyte[] sides, bool sweptBack)
     {
         var march = new March(head, Strands, worn, sides, hair, texture, sweptBack);
         var into = new Vector3[loose.Length];
-        Parallel.For(0, 16, chunk =>
-        {
-            Span<Vector3> path = stackalloc Vector3[March.Most];
-            for (var i = chunk * Strands.Count / 16; i < (chunk + 1) * Strands.Count / 16; i++)
+        Parallel.For(
+            0,
+            16,
+            chunk =>
             {
-                var middle = Lengths[i] * texture.CentreLine;
-                var count = march.Run(i, middle, float.MinValue, path, out _);
-                Resample.Even(path[..count], middle, into.AsSpan(i * Places.Points, Places.Points));
+                Span<Vector3> path = stackalloc Vector3[March.Most];
+                for (var i = chunk * Strands.Count / 16; i < (chunk + 1) * Strands.Count / 16; i++)
+                {
+                    var middle = Lengths[i] * texture.CentreLine;
+                    var count = march.Run(i, middle, float.MinValue, path, out _);
+                    Resample.Even(path[..count], middle, into.AsSpan(i * Places.Points, Places.Points));
+                }
             }
-        });
+        );
         return into;
     }
 }

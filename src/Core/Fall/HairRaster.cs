@@ -30,30 +30,38 @@ internal static class HairRaster
         var each = hair.Each;
         var nearest = new float[n];
         var columns = new (float From, float To)[n];
-        Parallel.For(0, 8, chunk =>
-        {
-            for (var i = chunk * n / 8; i < (chunk + 1) * n / 8; i++)
+        Parallel.For(
+            0,
+            8,
+            chunk =>
             {
-                var sum = 0f;
-                var (from, to) = (float.MaxValue, float.MinValue);
-                for (var k = 0; k < each; k++)
+                for (var i = chunk * n / 8; i < (chunk + 1) * n / 8; i++)
                 {
-                    var q = view.Project(hair.Points[i * each + k]);
-                    projected[i * each + k] = q;
-                    sum += q.Z;
-                    from = MathF.Min(from, q.X);
-                    to = MathF.Max(to, q.X);
-                }
+                    var sum = 0f;
+                    var (from, to) = (float.MaxValue, float.MinValue);
+                    for (var k = 0; k < each; k++)
+                    {
+                        var q = view.Project(hair.Points[i * each + k]);
+                        projected[i * each + k] = q;
+                        sum += q.Z;
+                        from = MathF.Min(from, q.X);
+                        to = MathF.Max(to, q.X);
+                    }
 
-                nearest[i] = sum / each;
-                columns[i] = (from, to);
+                    nearest[i] = sum / each;
+                    columns[i] = (from, to);
+                }
             }
-        });
+        );
         var order = NearestFirst(nearest);
         var width = WidthPixels * MathF.Sqrt(14_000f / n) * (view.PixelsPerCm / 13.2f);
         var along = Along.Of(hair);
         var edges = BandEdges(projected, order, each);
-        Parallel.For(0, Bands, b => Band(canvas, hair, along, view, projected, columns, order, width, (edges[b], edges[b + 1])));
+        Parallel.For(
+            0,
+            Bands,
+            b => Band(canvas, hair, along, view, projected, columns, order, width, (edges[b], edges[b + 1]))
+        );
     }
 
     private static int[] NearestFirst(float[] depth)
@@ -130,7 +138,8 @@ internal static class HairRaster
         (float From, float To)[] columns,
         int[] order,
         float width,
-        (int From, int To) band)
+        (int From, int To) band
+    )
     {
         var light = new Light(view);
         var each = hair.Each;
@@ -183,7 +192,8 @@ internal static class HairRaster
                     (shade[k], shade[k + 1]),
                     (shine[k], shine[k + 1]),
                     i,
-                    band);
+                    band
+                );
             }
         }
     }
@@ -200,7 +210,8 @@ internal static class HairRaster
             return true;
         }
 
-        return Canvas.DepthOf(canvas.Samples[y * Canvas.Columns + Math.Clamp(x, band.From, band.To - 1)]) < p.Z - HiddenBehindCm;
+        return Canvas.DepthOf(canvas.Samples[y * Canvas.Columns + Math.Clamp(x, band.From, band.To - 1)])
+            < p.Z - HiddenBehindCm;
     }
 
     private static (float Shade, float Shine) Shade(FallenHair hair, in Light light, int i, int k)
@@ -208,7 +219,13 @@ internal static class HairRaster
         var from = i * hair.Each;
         var tangent = hair.Points[from + Math.Min(k + 1, hair.Each - 1)] - hair.Points[from + Math.Max(k - 1, 0)];
         tangent = Vector3.Normalize(tangent);
-        return light.On(tangent, hair.Surface.NormalAt(from + k), hair.Surface.OpenAt(from + k), i, hair.Strands.Lock[i]);
+        return light.On(
+            tangent,
+            hair.Surface.NormalAt(from + k),
+            hair.Surface.OpenAt(from + k),
+            i,
+            hair.Strands.Lock[i]
+        );
     }
 
     private static float OwnWidth(FallenHair hair, int i, float width) =>
@@ -230,7 +247,8 @@ internal static class HairRaster
             return new(
                 number.Select(q => q * (Places.Count - 1)).ToArray(),
                 number.Select(q => 1 - 0.75f * Curve.Smooth(0.8f, 1f, q)).ToArray(),
-                number.Select(q => Curve.Smooth(0f, 0.2f, q)).ToArray());
+                number.Select(q => Curve.Smooth(0f, 0.2f, q)).ToArray()
+            );
         }
 
         public float Width(float own, float root, int k) => own * Tapers[k] * (root + (1 - root) * AwayFromRoot[k]);

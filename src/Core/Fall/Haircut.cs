@@ -23,31 +23,42 @@ internal sealed class Haircut(HeadForm head, HairProfile hair, PartLine part, St
     /// <param name="lengths">Where their lengths go, cm.</param>
     public void Run(Vector3[] middle, float[] lengths)
     {
-        var straight = new March(head, strands, part, strands.Side, hair, texture.Upright ? Texture.Of(Curl.Wavy) : texture);
+        var straight = new March(
+            head,
+            strands,
+            part,
+            strands.Side,
+            hair,
+            texture.Upright ? Texture.Of(Curl.Wavy) : texture
+        );
         var upright = texture.Upright ? new March(head, strands, part, strands.Side, hair, texture) : null;
         var hem = HairOnHead.HemHeight(hair.Cut);
-        Parallel.For(0, 16, chunk =>
-        {
-            Span<Vector3> path = stackalloc Vector3[March.Most];
-            for (var i = chunk * strands.Count / 16; i < (chunk + 1) * strands.Count / 16; i++)
+        Parallel.For(
+            0,
+            16,
+            chunk =>
             {
-                var ragged = 0.45f * Hash.Signed(strands.Lock[i], 7) + 0.3f * Hash.Signed(i, 8);
-                var (longest, end) = To(i, hem, ragged);
-                var count = straight.Run(i, longest, end, path, out var length);
-
-                // Ends are not a ruler's edge, and a few hairs are always on their way.
-                var share = Hash.Unit(i, 9) < 0.2f ? 1 - 0.22f * Hash.Unit(i, 10) : 1;
-                if (HairOnHead.IsFlyaway(i))
+                Span<Vector3> path = stackalloc Vector3[March.Most];
+                for (var i = chunk * strands.Count / 16; i < (chunk + 1) * strands.Count / 16; i++)
                 {
-                    share = 0.3f + 0.4f * Hash.Unit(i, 12);
-                }
+                    var ragged = 0.45f * Hash.Signed(strands.Lock[i], 7) + 0.3f * Hash.Signed(i, 8);
+                    var (longest, end) = To(i, hem, ragged);
+                    var count = straight.Run(i, longest, end, path, out var length);
 
-                lengths[i] = Shorter(i, MathF.Max(length, 1.5f) * share);
-                var line = lengths[i] * texture.CentreLine;
-                count = upright is null ? count : upright.Run(i, line, float.MinValue, path, out _);
-                Resample.Even(path[..count], line, middle.AsSpan(i * Places.Points, Places.Points));
+                    // Ends are not a ruler's edge, and a few hairs are always on their way.
+                    var share = Hash.Unit(i, 9) < 0.2f ? 1 - 0.22f * Hash.Unit(i, 10) : 1;
+                    if (HairOnHead.IsFlyaway(i))
+                    {
+                        share = 0.3f + 0.4f * Hash.Unit(i, 12);
+                    }
+
+                    lengths[i] = Shorter(i, MathF.Max(length, 1.5f) * share);
+                    var line = lengths[i] * texture.CentreLine;
+                    count = upright is null ? count : upright.Run(i, line, float.MinValue, path, out _);
+                    Resample.Even(path[..count], line, middle.AsSpan(i * Places.Points, Places.Points));
+                }
             }
-        });
+        );
     }
 
     /// <summary>Length and height at which a strand ends.</summary>
@@ -65,7 +76,11 @@ internal sealed class Haircut(HeadForm head, HairProfile hair, PartLine part, St
             return ((float)even + ragged, float.MinValue);
         }
 
-        var end = hem + ragged + (float)cut.LayersCm * strands.Above[i] + (float)cut.FaceLayersCm * Curve.Smooth(0f, 5.5f, strands.Scalp[i].Position.Z);
+        var end =
+            hem
+            + ragged
+            + (float)cut.LayersCm * strands.Above[i]
+            + (float)cut.FaceLayersCm * Curve.Smooth(0f, 5.5f, strands.Scalp[i].Position.Z);
         return (Longest, end);
     }
 
@@ -81,7 +96,10 @@ internal sealed class Haircut(HeadForm head, HairProfile hair, PartLine part, St
             length = mark.Kind switch
             {
                 MarkKind.Undercut => ClippedCm,
-                MarkKind.BabyHair when strands.Scalp[i].FromHairlineCm < BabyBandCm => MathF.Min(length, BabyHairCm * (0.6f + 0.8f * Hash.Unit(i, 14))),
+                MarkKind.BabyHair when strands.Scalp[i].FromHairlineCm < BabyBandCm => MathF.Min(
+                    length,
+                    BabyHairCm * (0.6f + 0.8f * Hash.Unit(i, 14))
+                ),
                 MarkKind.Breakage when Hash.Unit(i, 15) < 0.45f => length * (0.25f + 0.4f * Hash.Unit(i, 16)),
                 _ => length,
             };

@@ -52,7 +52,8 @@ internal sealed class LengthMap
 
     private void Add(MapPoint p, double length, double[] count)
     {
-        var i = Math.Clamp((int)Math.Floor(p.Y / CellCm + Side / 2), 0, Side - 1) * Side
+        var i =
+            Math.Clamp((int)Math.Floor(p.Y / CellCm + Side / 2), 0, Side - 1) * Side
             + Math.Clamp((int)Math.Floor(p.X / CellCm + Side / 2), 0, Side - 1);
         mean[i] += length;
         count[i]++;

@@ -16,7 +16,15 @@ namespace Wendro.Core.Fall;
 /// <param name="hair">Her hair.</param>
 /// <param name="texture">How it hangs; lengths are cut on straight hair.</param>
 /// <param name="sweptBack">Whether it is combed back from the face.</param>
-internal sealed class March(HeadForm head, Strands strands, PartLine part, sbyte[] sides, HairProfile hair, Texture texture, bool sweptBack = false)
+internal sealed class March(
+    HeadForm head,
+    Strands strands,
+    PartLine part,
+    sbyte[] sides,
+    HairProfile hair,
+    Texture texture,
+    bool sweptBack = false
+)
 {
     /// <summary>Most points a march can take.</summary>
     public const int Most = 96;
@@ -25,7 +33,12 @@ internal sealed class March(HeadForm head, Strands strands, PartLine part, sbyte
     private readonly Flow flow = new(part, sweptBack, head, hair.Marks);
     private readonly float volume = Bulk(hair) * texture.Volume;
     private readonly bool swirls = hair.Marks.Any(m => m.Kind == MarkKind.Swirl);
-    private readonly float stiffness = hair.Diameter switch { Diameter.Fine => 0.85f, Diameter.Coarse => 1.25f, _ => 1f };
+    private readonly float stiffness = hair.Diameter switch
+    {
+        Diameter.Fine => 0.85f,
+        Diameter.Coarse => 1.25f,
+        _ => 1f,
+    };
 
     /// <summary>How much room hair takes, from density and diameter; 1 for medium.</summary>
     public static float Bulk(HairProfile hair)
@@ -35,7 +48,11 @@ internal sealed class March(HeadForm head, Strands strands, PartLine part, sbyte
     }
 
     /// <summary>Step length at a distance from the scalp, cm: short where hair bends.</summary>
-    public static float Step(float s) => s < 3 ? 0.5f : s < 8 ? 0.9f : s < 22 ? 1.35f : 1.8f;
+    public static float Step(float s) =>
+        s < 3 ? 0.5f
+        : s < 8 ? 0.9f
+        : s < 22 ? 1.35f
+        : 1.8f;
 
     /// <summary>Lets a strand fall until it is long enough or low enough; returns the number of points.</summary>
     /// <param name="strand">Which strand.</param>
@@ -53,7 +70,9 @@ internal sealed class March(HeadForm head, Strands strands, PartLine part, sbyte
         var fromCrown = (at - Landmarks.Crown).Length();
         lift *= 0.35f + 0.65f * Curve.Smooth(0.5f, 3f, fromCrown);
         lift *= sweptBack ? 1.5f : 1;
-        var combed = Fringe.Has(hair.Cut, strands.Scalp[strand]) ? Fringe.Forward(at, n) : flow.At(at, n, sides[strand], 0);
+        var combed = Fringe.Has(hair.Cut, strands.Scalp[strand])
+            ? Fringe.Forward(at, n)
+            : flow.At(at, n, sides[strand], 0);
 
         // Tight curls stand off the scalp, each lock its own way, so that no gap opens along the part.
         var astray = new Vector3(Hash.Signed(l, 16), Hash.Signed(l, 17), Hash.Signed(l, 18));
@@ -70,7 +89,16 @@ internal sealed class March(HeadForm head, Strands strands, PartLine part, sbyte
     /// <param name="lowest">Height to stop at, cm.</param>
     /// <param name="path">Room for <see cref="Most"/> points.</param>
     /// <param name="reached">Length of the path, cm from the root.</param>
-    public int Run(int strand, Vector3 at, Vector3 dir, float gone, float length, float lowest, Span<Vector3> path, out float reached)
+    public int Run(
+        int strand,
+        Vector3 at,
+        Vector3 dir,
+        float gone,
+        float length,
+        float lowest,
+        Span<Vector3> path,
+        out float reached
+    )
     {
         var l = strands.Lock[strand];
         var h = strands.Above[strand];
@@ -97,9 +125,18 @@ internal sealed class March(HeadForm head, Strands strands, PartLine part, sbyte
             n = Vector3.Normalize(new Vector3(field.X, field.Y, field.Z));
             // Locks part in depth only on their way down, so that the top of the head stays one smooth line.
             var apart = Curve.Smooth(1f, 9f, s);
-            var off = volume * (0.12f + body * (1 + 0.28f * (lockHash - 0.5f) * apart) + 0.25f * (0.5f + (lockHash - 0.5f) * apart)) + 0.03f * own;
+            var off =
+                volume
+                    * (
+                        0.12f
+                        + body * (1 + 0.28f * (lockHash - 0.5f) * apart)
+                        + 0.25f * (0.5f + (lockHash - 0.5f) * apart)
+                    )
+                + 0.03f * own;
             off *= isFringe ? 0.6f : 1;
-            var want = texture.Upright ? 0.05f : off * (0.62f * Curve.Smooth(-1f, 6f, s) + 0.38f * Curve.Smooth(4f, 14f, s));
+            var want = texture.Upright
+                ? 0.05f
+                : off * (0.62f * Curve.Smooth(-1f, 6f, s) + 0.38f * Curve.Smooth(4f, 14f, s));
 
             if (!texture.Upright && field.W < want + 1.3f && at.Y > -3)
             {
@@ -167,7 +204,10 @@ internal sealed class March(HeadForm head, Strands strands, PartLine part, sbyte
         }
 
         // Half the width to keep clear: 5.4 at the eyes, 4.3 at the chin, 2.5 on the chest.
-        var clear = at.Y > -2 ? 5.4f : at.Y > -9.5f ? 5.4f + (at.Y + 2) / 7.5f * 1.1f : MathF.Max(2.5f, 4.3f + (at.Y + 9.5f) * 0.14f);
+        var clear =
+            at.Y > -2 ? 5.4f
+            : at.Y > -9.5f ? 5.4f + (at.Y + 2) / 7.5f * 1.1f
+            : MathF.Max(2.5f, 4.3f + (at.Y + 9.5f) * 0.14f);
         var missing = clear - side * at.X;
         if (missing <= 0)
         {

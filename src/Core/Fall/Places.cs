@@ -9,7 +9,10 @@ public static class Places
     /// <summary>Places along a strand at which its level is known.</summary>
     public const int Count = 64;
 
-    private static readonly float[] Shares = Enumerable.Range(0, Count).Select(i => (float)ShareAt(i / (Count - 1.0))).ToArray();
+    private static readonly float[] Shares = Enumerable
+        .Range(0, Count)
+        .Select(i => (float)ShareAt(i / (Count - 1.0)))
+        .ToArray();
 
     /// <summary>Share of the strand's length, 0..1, at a place 0..63: 0.62 q² + 0.38 q.</summary>
     public static float Share(int place) => Shares[place];

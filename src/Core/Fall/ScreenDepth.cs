@@ -11,29 +11,36 @@ internal sealed class ScreenDepth
 
     public ScreenDepth(Canvas canvas)
     {
-        Parallel.For(0, H, y =>
-        {
-            for (var x = 0; x < W; x++)
+        Parallel.For(
+            0,
+            H,
+            y =>
             {
-                var sum = 0f;
-                var count = 0;
-                for (var r = y * Block; r < (y + 1) * Block; r++)
+                for (var x = 0; x < W; x++)
                 {
-                    var row = canvas.Samples.AsSpan(r * Canvas.Columns + x * Block * View.Across, Block * View.Across);
-                    foreach (var s in row)
+                    var sum = 0f;
+                    var count = 0;
+                    for (var r = y * Block; r < (y + 1) * Block; r++)
                     {
-                        if (!Canvas.IsEmpty(s) && Canvas.StrandOf(s) != Canvas.NoStrand)
+                        var row = canvas.Samples.AsSpan(
+                            r * Canvas.Columns + x * Block * View.Across,
+                            Block * View.Across
+                        );
+                        foreach (var s in row)
                         {
-                            sum += Canvas.DepthOf(s);
-                            count++;
+                            if (!Canvas.IsEmpty(s) && Canvas.StrandOf(s) != Canvas.NoStrand)
+                            {
+                                sum += Canvas.DepthOf(s);
+                                count++;
+                            }
                         }
                     }
-                }
 
-                mean[y * W + x] = sum;
-                weight[y * W + x] = count;
+                    mean[y * W + x] = sum;
+                    weight[y * W + x] = count;
+                }
             }
-        });
+        );
         for (var pass = 0; pass < 2; pass++)
         {
             Box(mean);
@@ -56,9 +63,7 @@ internal sealed class ScreenDepth
         }
 
         var d = depth - mean[i];
-        return d > 0
-            ? MathF.Max(1 / (1 + 0.42f * d + 0.1f * d * d), 0.3f)
-            : MathF.Min(1 - 0.16f * d, 1.16f);
+        return d > 0 ? MathF.Max(1 / (1 + 0.42f * d + 0.1f * d * d), 0.3f) : MathF.Min(1 - 0.16f * d, 1.16f);
     }
 
     private static void Box(float[] f)

@@ -20,7 +20,8 @@ public sealed record Seen(
     ushort[] Strand,
     byte[] Place,
     byte[] Shade,
-    byte[] Shine)
+    byte[] Shine
+)
 {
     /// <summary>Grey of the surround, sRGB: what hair colour is judged against.</summary>
     public const byte Surround = 0xE6;

@@ -114,26 +114,30 @@ public sealed class Strands
         var gx = roots.Take(guides).Select(r => (float)r.Map.X).ToArray();
         var gy = roots.Take(guides).Select(r => (float)r.Map.Y).ToArray();
         var side = roots.Take(guides).Select(r => IsLeftOf(part, r)).ToArray();
-        Parallel.For(0, 8, chunk =>
-        {
-            for (var i = chunk * roots.Length / 8; i < (chunk + 1) * roots.Length / 8; i++)
+        Parallel.For(
+            0,
+            8,
+            chunk =>
             {
-                var left = IsLeftOf(part, roots[i]);
-                // Across the part counts as far, except low at the back, where there is no part.
-                var fine = roots[i].FromTopCm < 9 ? 40f : 0f;
-                var (x, y) = ((float)roots[i].Map.X, (float)roots[i].Map.Y);
-                var best = float.MaxValue;
-                for (var k = 0; k < guides; k++)
+                for (var i = chunk * roots.Length / 8; i < (chunk + 1) * roots.Length / 8; i++)
                 {
-                    var d = (gx[k] - x) * (gx[k] - x) + (gy[k] - y) * (gy[k] - y) + (side[k] == left ? 0 : fine);
-                    if (d < best)
+                    var left = IsLeftOf(part, roots[i]);
+                    // Across the part counts as far, except low at the back, where there is no part.
+                    var fine = roots[i].FromTopCm < 9 ? 40f : 0f;
+                    var (x, y) = ((float)roots[i].Map.X, (float)roots[i].Map.Y);
+                    var best = float.MaxValue;
+                    for (var k = 0; k < guides; k++)
                     {
-                        best = d;
-                        belongs[i] = k;
+                        var d = (gx[k] - x) * (gx[k] - x) + (gy[k] - y) * (gy[k] - y) + (side[k] == left ? 0 : fine);
+                        if (d < best)
+                        {
+                            best = d;
+                            belongs[i] = k;
+                        }
                     }
                 }
             }
-        });
+        );
         return belongs;
     }
 

@@ -16,18 +16,22 @@ internal sealed class Surface
         each = hair.Each;
         normals = new uint[hair.Points.Length];
         open = new byte[hair.Points.Length];
-        Parallel.For(0, 16, chunk =>
-        {
-            Span<Vector3> centre = stackalloc Vector3[each];
-            for (var l = chunk * strands.LockCount / 16; l < (chunk + 1) * strands.LockCount / 16; l++)
+        Parallel.For(
+            0,
+            16,
+            chunk =>
             {
-                CentreOf(hair, l, centre);
-                for (var i = strands.LockStart[l]; i < strands.LockStart[l + 1]; i++)
+                Span<Vector3> centre = stackalloc Vector3[each];
+                for (var l = chunk * strands.LockCount / 16; l < (chunk + 1) * strands.LockCount / 16; l++)
                 {
-                    Strand(hair, i, centre);
+                    CentreOf(hair, l, centre);
+                    for (var i = strands.LockStart[l]; i < strands.LockStart[l + 1]; i++)
+                    {
+                        Strand(hair, i, centre);
+                    }
                 }
             }
-        });
+        );
     }
 
     /// <summary>Outward normal at a point.</summary>
@@ -89,7 +93,8 @@ internal sealed class Surface
 
         for (var k = 1; k < each; k += 2)
         {
-            open[i * each + k] = k + 1 < each ? (byte)((open[i * each + k - 1] + open[i * each + k + 1]) / 2) : open[i * each + k - 1];
+            open[i * each + k] =
+                k + 1 < each ? (byte)((open[i * each + k - 1] + open[i * each + k + 1]) / 2) : open[i * each + k - 1];
         }
     }
 

@@ -117,13 +117,14 @@ internal sealed record Texture
     };
 
     /// <summary>The texture of a curl.</summary>
-    public static Texture Of(Curl curl) => curl switch
-    {
-        Curl.Straight => Straight,
-        Curl.Wavy => Wavy,
-        Curl.Curly => Curly,
-        _ => Coily,
-    };
+    public static Texture Of(Curl curl) =>
+        curl switch
+        {
+            Curl.Straight => Straight,
+            Curl.Wavy => Wavy,
+            Curl.Curly => Curly,
+            _ => Coily,
+        };
 
     /// <summary>Share of the strand's length at a point.</summary>
     public float ShareAt(int point)

@@ -23,13 +23,14 @@ internal sealed record Tie(Vector3 Direction, float OffCm, float Part)
     private static readonly Tie Half = new(Vector3.Normalize(new Vector3(0, 0.36f, -0.93f)), 1.8f, 0.45f);
 
     /// <summary>The tie of a wear that has one.</summary>
-    public static Tie Of(Wear wear) => wear switch
-    {
-        Wear.TiedHigh => High,
-        Wear.TiedLow => Low,
-        Wear.HalfUp => Half,
-        _ => throw new ArgumentOutOfRangeException(nameof(wear), wear, "This wear has no tie."),
-    };
+    public static Tie Of(Wear wear) =>
+        wear switch
+        {
+            Wear.TiedHigh => High,
+            Wear.TiedLow => Low,
+            Wear.HalfUp => Half,
+            _ => throw new ArgumentOutOfRangeException(nameof(wear), wear, "This wear has no tie."),
+        };
 
     /// <summary>Whether hair rooted at a place is tied: all of it, or half up what grows above a line rising to the back.</summary>
     public bool Takes(Vector3 root) => Part >= 1 || root.Y > 4 - 0.22f * (root.Z - 2);
@@ -68,35 +69,39 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
         var points = new Vector3[loose.Length];
         var holds = new bool[strands.Count];
         var combed = new float[strands.Count];
-        Parallel.For(0, 16, chunk =>
-        {
-            Span<Vector3> path = stackalloc Vector3[28 + TailPoints];
-            for (var i = chunk * strands.Count / 16; i < (chunk + 1) * strands.Count / 16; i++)
+        Parallel.For(
+            0,
+            16,
+            chunk =>
             {
-                var into = points.AsSpan(i * P, P);
-                if (!tie.Takes(strands.Scalp[i].Position))
+                Span<Vector3> path = stackalloc Vector3[28 + TailPoints];
+                for (var i = chunk * strands.Count / 16; i < (chunk + 1) * strands.Count / 16; i++)
                 {
-                    loose.AsSpan(i * P, P).CopyTo(into);
-                    continue;
-                }
+                    var into = points.AsSpan(i * P, P);
+                    if (!tie.Takes(strands.Scalp[i].Position))
+                    {
+                        loose.AsSpan(i * P, P).CopyTo(into);
+                        continue;
+                    }
 
-                holds[i] = true;
-                var count = ToKnot(i, path, bulk, out var way);
-                if (lengths[i] < way + 0.5f)
-                {
-                    combed[i] = TooShort(i, loose.AsSpan(i * P, P), path[..count], lengths[i], way, into);
-                    continue;
-                }
+                    holds[i] = true;
+                    var count = ToKnot(i, path, bulk, out var way);
+                    if (lengths[i] < way + 0.5f)
+                    {
+                        combed[i] = TooShort(i, loose.AsSpan(i * P, P), path[..count], lengths[i], way, into);
+                        continue;
+                    }
 
-                for (var k = 1; k < TailPoints; k++)
-                {
-                    path[count++] = InTail(i, k, line, across, along, bulk);
-                }
+                    for (var k = 1; k < TailPoints; k++)
+                    {
+                        path[count++] = InTail(i, k, line, across, along, bulk);
+                    }
 
-                combed[i] = way;
-                Resample.Even(path[..count], Curls.MiddleLength(lengths[i], way, texture), into);
+                    combed[i] = way;
+                    Resample.Even(path[..count], Curls.MiddleLength(lengths[i], way, texture), into);
+                }
             }
-        });
+        );
         return (points, combed, new TieKnot(knotAt, KnotRadius, line, holds));
     }
 
@@ -143,7 +148,14 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
         return r;
     }
 
-    private float TooShort(int i, ReadOnlySpan<Vector3> loose, ReadOnlySpan<Vector3> path, float length, float way, Span<Vector3> into)
+    private float TooShort(
+        int i,
+        ReadOnlySpan<Vector3> loose,
+        ReadOnlySpan<Vector3> path,
+        float length,
+        float way,
+        Span<Vector3> into
+    )
     {
         // What nearly reaches is tucked in; flyaways and tight curls are combed along; other short hair hangs out of it.
         if (length > 0.72f * way || texture.Upright || HairOnHead.IsFlyaway(i))
@@ -164,7 +176,9 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
         var along = new Vector3[TailPoints];
         var at = knotAt;
         // A half-up tail is let go on the hair below it; a whole one springs from its knot.
-        var dir = Vector3.Normalize(tie.Direction * (tie.Part < 1 ? 0.3f : 1) + new Vector3(0, tie.Part < 1 ? -1 : -0.1f, 0));
+        var dir = Vector3.Normalize(
+            tie.Direction * (tie.Part < 1 ? 0.3f : 1) + new Vector3(0, tie.Part < 1 ? -1 : -0.1f, 0)
+        );
         var (u, _) = Frame(dir);
         for (var k = 0; k < TailPoints; k++)
         {

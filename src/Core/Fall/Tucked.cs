@@ -20,29 +20,36 @@ internal sealed class Tucked(HeadForm head, Strands strands, HairProfile hair, T
     {
         var middle = (Vector3[])loose.Clone();
         var combed = new float[strands.Count];
-        Parallel.For(0, 16, chunk =>
-        {
-            Span<Vector3> path = stackalloc Vector3[Steps + March.Most];
-            for (var i = chunk * strands.Count / 16; i < (chunk + 1) * strands.Count / 16; i++)
+        Parallel.For(
+            0,
+            16,
+            chunk =>
             {
-                if (!Takes(strands.Scalp[i]) || Fringe.Has(hair.Cut, strands.Scalp[i]))
+                Span<Vector3> path = stackalloc Vector3[Steps + March.Most];
+                for (var i = chunk * strands.Count / 16; i < (chunk + 1) * strands.Count / 16; i++)
                 {
-                    continue;
-                }
+                    if (!Takes(strands.Scalp[i]) || Fringe.Has(hair.Cut, strands.Scalp[i]))
+                    {
+                        continue;
+                    }
 
-                var way = ToEar(i, path);
-                var whole = Curls.MiddleLength(lengths[i], 0, texture);
-                if (whole < way + 1)
-                {
-                    continue;
-                }
+                    var way = ToEar(i, path);
+                    var whole = Curls.MiddleLength(lengths[i], 0, texture);
+                    if (whole < way + 1)
+                    {
+                        continue;
+                    }
 
-                var side = (float)strands.Side[i];
-                var down = Vector3.Normalize(new Vector3(-0.1f * side, -1, -0.25f));
-                var count = Steps + march.Run(i, path[Steps - 1], down, way, whole, float.MinValue, path[(Steps - 1)..], out _) - 1;
-                Resample.Even(path[..count], whole, middle.AsSpan(i * P, P));
+                    var side = (float)strands.Side[i];
+                    var down = Vector3.Normalize(new Vector3(-0.1f * side, -1, -0.25f));
+                    var count =
+                        Steps
+                        + march.Run(i, path[Steps - 1], down, way, whole, float.MinValue, path[(Steps - 1)..], out _)
+                        - 1;
+                    Resample.Even(path[..count], whole, middle.AsSpan(i * P, P));
+                }
             }
-        });
+        );
         return (middle, combed);
     }
 
@@ -54,7 +61,9 @@ internal sealed class Tucked(HeadForm head, Strands strands, HairProfile hair, T
         var side = (float)strands.Side[i];
         var h = strands.Above[i];
         var from = Vector3.Normalize(strands.Scalp[i].Position - Form.SkullCentre);
-        var ear = Vector3.Normalize(new Vector3(0.9f * side, -0.2f - 0.12f * Hash.Unit(strands.Lock[i], 37), -0.42f - 0.1f * h));
+        var ear = Vector3.Normalize(
+            new Vector3(0.9f * side, -0.2f - 0.12f * Hash.Unit(strands.Lock[i], 37), -0.42f - 0.1f * h)
+        );
         var over = Vector3.Normalize(from * 0.6f + new Vector3(side, 0.25f + 0.55f * h, -0.05f));
         var layer = bulk * texture.Volume * (0.1f + 0.5f * (0.5f * Hash.Unit(strands.Lock[i], 30) + 0.5f * h));
         var way = 0f;

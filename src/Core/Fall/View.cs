@@ -11,7 +11,8 @@ public readonly record struct View
     public const int UsualTilt = 9;
 
     /// <summary>Least and most a view can be tilted, degrees above eye height.</summary>
-    public const int LeastTilt = 0, MostTilt = 85;
+    public const int LeastTilt = 0,
+        MostTilt = 85;
 
     /// <summary>Width of a picture, pixels.</summary>
     public const int Width = 520;
@@ -80,10 +81,12 @@ public readonly record struct View
     }
 
     /// <summary>Sample column, pixel row and depth (cm, smaller is nearer) of a point.</summary>
-    public Vector3 Project(Vector3 p) => new(
-        (Vector3.Dot(p, Right) * PixelsPerCm + Width / 2f) * Across,
-        (TopCm - Vector3.Dot(p, Up)) * PixelsPerCm,
-        -Vector3.Dot(p, Eye));
+    public Vector3 Project(Vector3 p) =>
+        new(
+            (Vector3.Dot(p, Right) * PixelsPerCm + Width / 2f) * Across,
+            (TopCm - Vector3.Dot(p, Up)) * PixelsPerCm,
+            -Vector3.Dot(p, Eye)
+        );
 
     /// <summary>The point of space behind a sample.</summary>
     public Vector3 Unproject(float column, float row, float depth) =>

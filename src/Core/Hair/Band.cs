@@ -1,7 +1,12 @@
 namespace Wendro.Core.Hair;
 
 /// <summary>What was done to a stretch of hair before today.</summary>
-public enum BandState { Natural, Coloured, Lightened }
+public enum BandState
+{
+    Natural,
+    Coloured,
+    Lightened,
+}
 
 /// <summary>A stretch of the strand, from scalp to ends, that was treated alike.</summary>
 /// <param name="FromCm">Where it begins, cm from the scalp.</param>
@@ -12,4 +17,11 @@ public enum BandState { Natural, Coloured, Lightened }
 /// <param name="Porosity">Its uptake where that differs from the rest; null where it does not.</param>
 /// <param name="Warmth">Its undertone against what such a level usually shows: −1 cooler .. 1 warmer; null where it was not judged.</param>
 public sealed record Band(
-    double FromCm, double ToCm, BandState State, double Level, double Share = 1, Porosity? Porosity = null, double? Warmth = null);
+    double FromCm,
+    double ToCm,
+    BandState State,
+    double Level,
+    double Share = 1,
+    Porosity? Porosity = null,
+    double? Warmth = null
+);

@@ -10,20 +10,22 @@ public static class HairFibre
     public const double GrowthCmPerMonth = 1.25;
 
     /// <summary>Strand diameter in cm.</summary>
-    public static double DiameterCm(Diameter diameter) => diameter switch
-    {
-        Diameter.Fine => 55e-4,
-        Diameter.Coarse => 90e-4,
-        _ => 70e-4,
-    };
+    public static double DiameterCm(Diameter diameter) =>
+        diameter switch
+        {
+            Diameter.Fine => 55e-4,
+            Diameter.Coarse => 90e-4,
+            _ => 70e-4,
+        };
 
     /// <summary>Hairs per cm² of scalp.</summary>
-    public static double PerSquareCm(Density density) => density switch
-    {
-        Density.Low => 130,
-        Density.High => 230,
-        _ => 180,
-    };
+    public static double PerSquareCm(Density density) =>
+        density switch
+        {
+            Density.Low => 130,
+            Density.High => 230,
+            _ => 180,
+        };
 
     /// <summary>Grams of hair: area × hairs/cm² × length × π d²/4 × 1.3 g/cm³.</summary>
     /// <param name="profile">Diameter and density.</param>

@@ -3,19 +3,45 @@ using Wendro.Core.Head;
 namespace Wendro.Core.Hair;
 
 /// <summary>Strand diameter: fine 55, medium 70, coarse 90 µm. Source: body.</summary>
-public enum Diameter { Fine, Medium, Coarse }
+public enum Diameter
+{
+    Fine,
+    Medium,
+    Coarse,
+}
 
 /// <summary>How readily hair takes product up.</summary>
-public enum Porosity { Low, Normal, High }
+public enum Porosity
+{
+    Low,
+    Normal,
+    High,
+}
 
 /// <summary>Hairs per cm²: low 130, medium 180, high 230. Source: body.</summary>
-public enum Density { Low, Medium, High }
+public enum Density
+{
+    Low,
+    Medium,
+    High,
+}
 
 /// <summary>How hair curls.</summary>
-public enum Curl { Straight, Wavy, Curly, Coily }
+public enum Curl
+{
+    Straight,
+    Wavy,
+    Curly,
+    Coily,
+}
 
 /// <summary>What shape hair is in: sound; dry and rough; breaking.</summary>
-public enum Condition { Sound, Dry, Breaking }
+public enum Condition
+{
+    Sound,
+    Dry,
+    Breaking,
+}
 
 /// <summary>How the hair is cut: one hem it hangs to, and layers that end higher. Length by place follows.</summary>
 /// <param name="HemCm">Length from the crown to the hem as it hangs down the back, cm, 16..75.</param>
@@ -23,7 +49,13 @@ public enum Condition { Sound, Dry, Breaking }
 /// <param name="FaceLayersCm">How much higher than the hem the pieces at the face end, cm, 0..30.</param>
 /// <param name="FringeCm">Length of a cut fringe, cm, 4..20; null where there is none.</param>
 /// <param name="EvenCm">One length all over, pulled straight, cm, 3..60: then there is no hem; null where it is cut to the hem.</param>
-public sealed record Cut(double HemCm, double LayersCm = 0, double FaceLayersCm = 0, double? FringeCm = null, double? EvenCm = null)
+public sealed record Cut(
+    double HemCm,
+    double LayersCm = 0,
+    double FaceLayersCm = 0,
+    double? FringeCm = null,
+    double? EvenCm = null
+)
 {
     /// <summary>Length of the longest hair, pulled straight, cm.</summary>
     public double LongestCm => EvenCm ?? HemCm;
@@ -56,17 +88,28 @@ public sealed record HairProfile(
     Condition Condition = Condition.Sound,
     OwnLift? Own = null,
     IReadOnlyList<Mark>? Marked = null,
-    IReadOnlyDictionary<Zone, ZoneHair>? ByZone = null)
+    IReadOnlyDictionary<Zone, ZoneHair>? ByZone = null
+)
 {
     /// <summary>The marks; none where nothing was marked.</summary>
     public IReadOnlyList<Mark> Marks => Marked ?? [];
-
 
     /// <summary>The bands; none where no history is told.</summary>
     public IReadOnlyList<Band> Bands => History ?? [];
 
     /// <summary>The same hair as far as it falls (no property: a record writes out its properties, and this one would never end): what lies on it, what was done to it and how light it is makes no difference to that.</summary>
-    public HairProfile AsItFalls() => this with { NaturalLevel = Usual.NaturalLevel, Porosity = Usual.Porosity, Coloured = false, History = null, GreyShare = 0, Condition = Condition.Sound, Own = null, ByZone = null };
+    public HairProfile AsItFalls() =>
+        this with
+        {
+            NaturalLevel = Usual.NaturalLevel,
+            Porosity = Usual.Porosity,
+            Coloured = false,
+            History = null,
+            GreyShare = 0,
+            Condition = Condition.Sound,
+            Own = null,
+            ByZone = null,
+        };
 
     /// <summary>The hair of one zone: as the rest, but for what differs there.</summary>
     public HairProfile In(Zone zone)
@@ -105,7 +148,8 @@ public sealed record HairProfile(
         && (ByZone ?? None).OrderBy(z => z.Key).SequenceEqual((other.ByZone ?? None).OrderBy(z => z.Key));
 
     /// <inheritdoc/>
-    public override int GetHashCode() => HashCode.Combine(NaturalLevel, Diameter, Density, Porosity, Coloured, Cut, Bands.Count);
+    public override int GetHashCode() =>
+        HashCode.Combine(NaturalLevel, Diameter, Density, Porosity, Coloured, Cut, Bands.Count);
 
     private static readonly Dictionary<Zone, ZoneHair> None = [];
 

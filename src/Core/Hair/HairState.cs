@@ -26,12 +26,17 @@ public readonly record struct HairState(double Level, bool Coloured, Porosity Po
         for (var i = 0; i < bands.Count; i++)
         {
             states[i + 1] = new(
-                bands[i].Level, bands[i].State == BandState.Coloured, bands[i].Porosity ?? hair.Porosity, bands[i].State == BandState.Lightened);
+                bands[i].Level,
+                bands[i].State == BandState.Coloured,
+                bands[i].Porosity ?? hair.Porosity,
+                bands[i].State == BandState.Lightened
+            );
         }
 
         return states;
     }
 
     /// <summary>Whether a strand is one of those that a band with this share was done to: the same strands in every band.</summary>
-    public static bool IsTreated(int strand, double share) => share >= 1 || Hash.Unit(strand / Stripe, StripeSalt) < share;
+    public static bool IsTreated(int strand, double share) =>
+        share >= 1 || Hash.Unit(strand / Stripe, StripeSalt) < share;
 }

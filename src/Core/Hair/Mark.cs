@@ -27,22 +27,25 @@ public enum MarkKind
 public sealed record Mark(MarkKind Kind, double X, double Y, double RadiusCm, bool Clockwise = true)
 {
     /// <summary>Least and greatest reach of a mark, cm.</summary>
-    public const double LeastCm = 0.5, MostCm = 12;
+    public const double LeastCm = 0.5,
+        MostCm = 12;
 
     /// <summary>Where on the crown map.</summary>
     public MapPoint Map => new(X, Y);
 
     /// <summary>How far a place lies outside the mark, cm; negative inside.</summary>
-    public double Outside(in ScalpPoint p) => Math.Sqrt((p.Map.X - X) * (p.Map.X - X) + (p.Map.Y - Y) * (p.Map.Y - Y)) - RadiusCm;
+    public double Outside(in ScalpPoint p) =>
+        Math.Sqrt((p.Map.X - X) * (p.Map.X - X) + (p.Map.Y - Y) * (p.Map.Y - Y)) - RadiusCm;
 
     /// <summary>What it is called.</summary>
-    public static string Words(MarkKind kind) => kind switch
-    {
-        MarkKind.Swirl => "swirl",
-        MarkKind.Breakage => "breakage",
-        MarkKind.BabyHair => "new baby hair",
-        _ => "undercut",
-    };
+    public static string Words(MarkKind kind) =>
+        kind switch
+        {
+            MarkKind.Swirl => "swirl",
+            MarkKind.Breakage => "breakage",
+            MarkKind.BabyHair => "new baby hair",
+            _ => "undercut",
+        };
 }
 
 /// <summary>What of a zone's hair differs from the rest; null where it does not.</summary>
@@ -52,4 +55,9 @@ public sealed record Mark(MarkKind Kind, double X, double Y, double RadiusCm, bo
 /// <param name="Porosity">Uptake of product.</param>
 /// <param name="GreyShare">Share of white hairs, 0..1.</param>
 public sealed record ZoneHair(
-    double? NaturalLevel = null, Diameter? Diameter = null, Density? Density = null, Porosity? Porosity = null, double? GreyShare = null);
+    double? NaturalLevel = null,
+    Diameter? Diameter = null,
+    Density? Density = null,
+    Porosity? Porosity = null,
+    double? GreyShare = null
+);

@@ -26,7 +26,10 @@ public static class StrandHistory
     /// <summary>What can't be so: by band and field, in plain words. Nothing when the bands follow one another from scalp to ends.</summary>
     /// <param name="bands">Bands in order from the scalp.</param>
     /// <param name="longestCm">How long the longest hair is, cm.</param>
-    public static IReadOnlyList<(int Band, string Field, string Words)> Problems(IReadOnlyList<Band> bands, double longestCm)
+    public static IReadOnlyList<(int Band, string Field, string Words)> Problems(
+        IReadOnlyList<Band> bands,
+        double longestCm
+    )
     {
         ArgumentNullException.ThrowIfNull(bands);
         var found = new List<(int, string, string)>();
@@ -42,13 +45,27 @@ public static class StrandHistory
                 }
             }
 
-            Say(!double.IsFinite(band.FromCm) || band.FromCm < before - Touching, "fromCm", i == 0 ? "Not before the scalp." : $"This overlaps the band above, which ends at {before:0.#} cm.");
-            Say(band.FromCm > before + Touching, "fromCm", i == 0 ? "The first band begins at the scalp." : $"There is a gap: the band above ends at {before:0.#} cm.");
+            Say(
+                !double.IsFinite(band.FromCm) || band.FromCm < before - Touching,
+                "fromCm",
+                i == 0 ? "Not before the scalp." : $"This overlaps the band above, which ends at {before:0.#} cm."
+            );
+            Say(
+                band.FromCm > before + Touching,
+                "fromCm",
+                i == 0
+                    ? "The first band begins at the scalp."
+                    : $"There is a gap: the band above ends at {before:0.#} cm."
+            );
             Say(!(band.ToCm > band.FromCm + Touching), "toCm", "A band ends further down than it begins.");
             Say(band.ToCm > longestCm + Touching, "toCm", $"Longer than the hair: {longestCm:0} cm.");
             Say(!(band.Level is >= 1 and <= 10), "level", "Between 1 and 10.");
             Say(!(band.Share is > 0 and <= 1), "share", "Above 0 and up to 1.");
-            Say(band.Warmth is { } warmth && !(warmth is >= -1 and <= 1), "warmth", "Between −1, cooler, and 1, warmer.");
+            Say(
+                band.Warmth is { } warmth && !(warmth is >= -1 and <= 1),
+                "warmth",
+                "Between −1, cooler, and 1, warmer."
+            );
             Say(!Enum.IsDefined(band.State), "state", "natural, coloured or lightened.");
         }
 
@@ -61,7 +78,11 @@ public static class StrandHistory
     /// <param name="weeks">How many weeks, 0 or more.</param>
     /// <param name="cmPerMonth">How fast it grows.</param>
     public static IReadOnlyList<Band> Grown(
-        IReadOnlyList<Band> bands, double naturalLevel, double weeks, double cmPerMonth = HairFibre.GrowthCmPerMonth)
+        IReadOnlyList<Band> bands,
+        double naturalLevel,
+        double weeks,
+        double cmPerMonth = HairFibre.GrowthCmPerMonth
+    )
     {
         ArgumentNullException.ThrowIfNull(bands);
         var grown = GrowthCm(weeks, cmPerMonth);
@@ -81,8 +102,10 @@ public static class StrandHistory
     }
 
     /// <summary>Centimetres grown in some weeks.</summary>
-    public static double GrowthCm(double weeks, double cmPerMonth = HairFibre.GrowthCmPerMonth) => weeks * cmPerMonth * 12 / 52;
+    public static double GrowthCm(double weeks, double cmPerMonth = HairFibre.GrowthCmPerMonth) =>
+        weeks * cmPerMonth * 12 / 52;
 
     /// <summary>Months that some centimetres of regrowth took.</summary>
-    public static double MonthsOf(double regrowthCm, double cmPerMonth = HairFibre.GrowthCmPerMonth) => regrowthCm / cmPerMonth;
+    public static double MonthsOf(double regrowthCm, double cmPerMonth = HairFibre.GrowthCmPerMonth) =>
+        regrowthCm / cmPerMonth;
 }

@@ -29,7 +29,10 @@ public static class Form
         var torso = Cone(q, new(0, -13.2f, -4.9f), 3.8f, new(12.4f, -18.9f, -4.6f), 3.5f);
         torso = Melt(torso, Cone(q, new(13.9f, -21.6f, -4.4f), 3.9f, new(16.2f, -90, -4), 3.6f), 4f);
         // Below its widest the chest goes straight down, so that long hair has a back to lie on.
-        var chest = q with { Y = MathF.Max(q.Y, -32) };
+        var chest = q with
+        {
+            Y = MathF.Max(q.Y, -32),
+        };
         torso = Melt(torso, Ellipsoid(chest, new(0, -32, -3.6f), new(14, 15.5f, 8.8f)), 5f);
         return Melt(head, torso, 4.5f);
     }
@@ -41,7 +44,8 @@ public static class Form
         var g = new Vector3(
             Distance(p + new Vector3(e, 0, 0)) - Distance(p - new Vector3(e, 0, 0)),
             Distance(p + new Vector3(0, e, 0)) - Distance(p - new Vector3(0, e, 0)),
-            Distance(p + new Vector3(0, 0, e)) - Distance(p - new Vector3(0, 0, e)));
+            Distance(p + new Vector3(0, 0, e)) - Distance(p - new Vector3(0, 0, e))
+        );
         return Vector3.Normalize(g);
     }
 

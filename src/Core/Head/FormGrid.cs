@@ -18,23 +18,27 @@ public sealed class FormGrid
 
     internal FormGrid()
     {
-        Parallel.For(0, Ny, y =>
-        {
-            for (var z = 0; z < Nz; z++)
+        Parallel.For(
+            0,
+            Ny,
+            y =>
             {
-                for (var x = 0; x < Nx; x++)
+                for (var z = 0; z < Nz; z++)
                 {
-                    var p = Origin + new Vector3(x, y, z);
-                    var n = Form.Normal(p);
-                    if (!float.IsFinite(n.X))
+                    for (var x = 0; x < Nx; x++)
                     {
-                        n = Vector3.UnitY;
-                    }
+                        var p = Origin + new Vector3(x, y, z);
+                        var n = Form.Normal(p);
+                        if (!float.IsFinite(n.X))
+                        {
+                            n = Vector3.UnitY;
+                        }
 
-                    cells[(y * Nz + z) * Nx + x] = new Vector4(n, Form.Distance(p));
+                        cells[(y * Nz + z) * Nx + x] = new Vector4(n, Form.Distance(p));
+                    }
                 }
             }
-        });
+        );
     }
 
     /// <summary>Gradient (x, y, z; about unit length) and signed distance (w, cm) at a point; outside the grid, its nearest edge.</summary>

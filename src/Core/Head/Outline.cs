@@ -29,7 +29,10 @@ public sealed class Outline
         {
             // Decided on both sides at once, so that both are cut along the same line.
             var parts = Side(chart, field, level + nudge, keepBelow, out var followed, out var lines);
-            if (lines == 0 || (followed && Fits(parts, Side(chart, field, level + nudge, !keepBelow, out var back, out _)) && back))
+            if (
+                lines == 0
+                || (followed && Fits(parts, Side(chart, field, level + nudge, !keepBelow, out var back, out _)) && back)
+            )
             {
                 return parts;
             }
@@ -42,9 +45,16 @@ public sealed class Outline
     /// One side with straight edges in place of a line that can be followed nowhere near. What lies below keeps the middle; what lies above is
     /// each stretch of the border closed by itself: together they are what was there.
     /// </summary>
-    private IReadOnlyList<Outline> Straight(LevelLine line, Func<ScalpPoint, double> field, double level, bool keepBelow)
+    private IReadOnlyList<Outline> Straight(
+        LevelLine line,
+        Func<ScalpPoint, double> field,
+        double level,
+        bool keepBelow
+    )
     {
-        var runs = RunsOf(Corners.Select(c => field(c) < level == keepBelow).ToArray(), line).Select(r => r.Points).ToArray();
+        var runs = RunsOf(Corners.Select(c => field(c) < level == keepBelow).ToArray(), line)
+            .Select(r => r.Points)
+            .ToArray();
         IEnumerable<List<ScalpPoint>> loops = keepBelow ? [runs.SelectMany(p => p).ToList()] : runs;
         return loops.Where(l => l.Count > 2).Select(l => new Outline(l)).ToArray();
     }
@@ -57,7 +67,14 @@ public sealed class Outline
             && Math.Abs(parts.Sum(o => o.AreaCm2) - AreaCm2) <= 0.002 * AreaCm2 + 0.002;
     }
 
-    private IReadOnlyList<Outline> Side(ScalpChart chart, Func<ScalpPoint, double> field, double level, bool keepBelow, out bool followed, out int lines)
+    private IReadOnlyList<Outline> Side(
+        ScalpChart chart,
+        Func<ScalpPoint, double> field,
+        double level,
+        bool keepBelow,
+        out bool followed,
+        out int lines
+    )
     {
         var line = new LevelLine(chart, field, level);
         var kept = new bool[Corners.Count];
@@ -85,14 +102,15 @@ public sealed class Outline
     internal Outline Mirrored() => new(Corners.Reverse().Select(Mirror).ToArray());
 
     /// <summary>A place on her other side.</summary>
-    internal static ScalpPoint Mirror(ScalpPoint p) => p with
-    {
-        Map = p.Map with { X = -p.Map.X },
-        Around = -p.Around,
-        OverTopCm = -p.OverTopCm,
-        Position = p.Position with { X = -p.Position.X },
-        Azimuth = -p.Azimuth,
-    };
+    internal static ScalpPoint Mirror(ScalpPoint p) =>
+        p with
+        {
+            Map = p.Map with { X = -p.Map.X },
+            Around = -p.Around,
+            OverTopCm = -p.OverTopCm,
+            Position = p.Position with { X = -p.Position.X },
+            Azimuth = -p.Azimuth,
+        };
 
     /// <summary>Smallest and largest value of a field over the corners.</summary>
     internal (double Low, double High) RangeOf(Func<ScalpPoint, double> field)
@@ -231,7 +249,11 @@ public sealed class Outline
         var walks = starts.Select(from => line.Walk(from, ends, forwards: true)).ToArray();
         for (var e = 0; e < ends.Length; e++)
         {
-            if (walks.All(w => w.Reached != e) && line.Walk(ends[e], starts, forwards: false) is { Reached: >= 0 } back && walks[back.Reached].Reached < 0)
+            if (
+                walks.All(w => w.Reached != e)
+                && line.Walk(ends[e], starts, forwards: false) is { Reached: >= 0 } back
+                && walks[back.Reached].Reached < 0
+            )
             {
                 back.Points.Reverse();
                 walks[back.Reached] = (e, back.Points);
@@ -246,7 +268,9 @@ public sealed class Outline
                 followed = false;
 
                 // Not followed from either end: the nearest end that is left, straight across, to be tried a hair beside it.
-                reached = Enumerable.Range(0, runs.Count).Where(e => walks.All(w => w.Reached != e))
+                reached = Enumerable
+                    .Range(0, runs.Count)
+                    .Where(e => walks.All(w => w.Reached != e))
                     .MinBy(e => Math.Abs(ends[e].Map.X - starts[i].Map.X) + Math.Abs(ends[e].Map.Y - starts[i].Map.Y));
                 walks[i] = (reached, points = []);
             }

@@ -39,7 +39,8 @@ internal sealed class OverTop
             var d = new Vector3((float)Math.Sin(roll), (float)Math.Cos(roll), 0);
             var centre = new Vector3(0, Form.SkullCentre.Y, z);
             // A bisection, since a plane near the face may cut the form close to its centre.
-            float low = 0, high = 14;
+            float low = 0,
+                high = 14;
             for (var k = 0; k < 24; k++)
             {
                 var mid = (low + high) / 2;

@@ -12,7 +12,6 @@ public sealed record PartLine(double FrontCm = 0, double BackCm = 0, double Zigz
     /// <summary>Where a part that was in the middle goes when it is moved to the other side, cm.</summary>
     private const double AsideCm = 4;
 
-
     /// <summary>The part in the middle.</summary>
     public static PartLine Central { get; } = new();
 
@@ -20,7 +19,18 @@ public sealed record PartLine(double FrontCm = 0, double BackCm = 0, double Zigz
     public bool IsCentral => Math.Abs(FrontCm) < 1e-9 && Math.Abs(BackCm) < 1e-9;
 
     /// <summary>The part she makes for a change (no property: a record writes out its properties, and this one would never end): mirrored, or to her left where it was about the middle.</summary>
-    public PartLine MovedOver() => Math.Abs(FrontCm) < 1.5 ? this with { FrontCm = AsideCm, BackCm = AsideCm / 4 } : this with { FrontCm = -FrontCm, BackCm = -BackCm };
+    public PartLine MovedOver() =>
+        Math.Abs(FrontCm) < 1.5
+            ? this with
+            {
+                FrontCm = AsideCm,
+                BackCm = AsideCm / 4,
+            }
+            : this with
+            {
+                FrontCm = -FrontCm,
+                BackCm = -BackCm,
+            };
 
     /// <summary>Where hair really parts at a depth z: the middle line, or to and fro about it.</summary>
     public double FallsAt(double z)

@@ -86,8 +86,11 @@ public sealed class ScalpChart
         {
             var here = PositionOf(a, p);
             var next = PositionOf(a, p + 1);
-            if (Math.Abs(next.X) * Math.Abs(here.X) + next.Z * here.Z >= 0
-                && next.X * next.X + (next.Z + 1.2) * (next.Z + 1.2) <= here.X * here.X + (here.Z + 1.2) * (here.Z + 1.2))
+            if (
+                Math.Abs(next.X) * Math.Abs(here.X) + next.Z * here.Z >= 0
+                && next.X * next.X + (next.Z + 1.2) * (next.Z + 1.2)
+                    <= here.X * here.X + (here.Z + 1.2) * (here.Z + 1.2)
+            )
             {
                 return Read(a, p).Along;
             }
@@ -213,29 +216,34 @@ public sealed class ScalpChart
     private void FillHairline()
     {
         var line = Enumerable.Range(0, 721).Select(k => OnHairline(k * 0.5 - 180)).ToArray();
-        Parallel.For(0, Angles, i =>
-        {
-            for (var j = 0; j < Steps; j++)
+        Parallel.For(
+            0,
+            Angles,
+            i =>
             {
-                var p = PositionOf(i, j);
-                var azimuth = Math.Atan2(p.X, p.Z - Form.SkullCentre.Z) * (180 / Math.PI);
-                var nearest = float.MaxValue;
-                foreach (var q in line)
+                for (var j = 0; j < Steps; j++)
                 {
-                    nearest = Math.Min(nearest, (q - p).LengthSquared());
-                }
+                    var p = PositionOf(i, j);
+                    var azimuth = Math.Atan2(p.X, p.Z - Form.SkullCentre.Z) * (180 / Math.PI);
+                    var nearest = float.MaxValue;
+                    foreach (var q in line)
+                    {
+                        nearest = Math.Min(nearest, (q - p).LengthSquared());
+                    }
 
-                var sign = p.Y >= Hairline.Height(azimuth) ? 1 : -1;
-                nodes[i * Steps + j] = nodes[i * Steps + j] with { Hairline = sign * Math.Sqrt(nearest) };
+                    var sign = p.Y >= Hairline.Height(azimuth) ? 1 : -1;
+                    nodes[i * Steps + j] = nodes[i * Steps + j] with { Hairline = sign * Math.Sqrt(nearest) };
+                }
             }
-        });
+        );
     }
 
     /// <summary>The hairline's point at an azimuth: where the form's side stands at the hairline's height.</summary>
     private static Vector3 OnHairline(double azimuth)
     {
         var y = Hairline.Height(azimuth);
-        double low = 20, high = 150;
+        double low = 20,
+            high = 150;
         for (var k = 0; k < 40; k++)
         {
             var mid = (low + high) / 2;
@@ -268,10 +276,12 @@ public sealed class ScalpChart
     /// <summary>What is tabled at an angle and a depth: radius from the skull's centre, distance along the meridian, radius on the map, distance from the hairline; cm.</summary>
     private readonly record struct Node(double Radius, double Along, double MapRadius, double Hairline)
     {
-        public static Node Mix(in Node a, in Node b, double t) => new(
-            a.Radius + (b.Radius - a.Radius) * t,
-            a.Along + (b.Along - a.Along) * t,
-            a.MapRadius + (b.MapRadius - a.MapRadius) * t,
-            a.Hairline + (b.Hairline - a.Hairline) * t);
+        public static Node Mix(in Node a, in Node b, double t) =>
+            new(
+                a.Radius + (b.Radius - a.Radius) * t,
+                a.Along + (b.Along - a.Along) * t,
+                a.MapRadius + (b.MapRadius - a.MapRadius) * t,
+                a.Hairline + (b.Hairline - a.Hairline) * t
+            );
     }
 }

@@ -20,4 +20,5 @@ public readonly record struct ScalpPoint(
     double FromHairlineCm,
     double OverTopCm,
     Vector3 Position,
-    double Azimuth);
+    double Azimuth
+);

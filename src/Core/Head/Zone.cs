@@ -24,24 +24,26 @@ public static class ZoneFacts
     public static IReadOnlyList<Zone> All { get; } = Enum.GetValues<Zone>();
 
     /// <summary>The zone on her other side; a zone across the middle is its own.</summary>
-    public static Zone Other(Zone zone) => zone switch
-    {
-        Zone.SideLeft => Zone.SideRight,
-        Zone.SideRight => Zone.SideLeft,
-        Zone.TopLeft => Zone.TopRight,
-        Zone.TopRight => Zone.TopLeft,
-        Zone.FringeLeft => Zone.FringeRight,
-        Zone.FringeRight => Zone.FringeLeft,
-        Zone.FaceFrameLeft => Zone.FaceFrameRight,
-        Zone.FaceFrameRight => Zone.FaceFrameLeft,
-        _ => zone,
-    };
+    public static Zone Other(Zone zone) =>
+        zone switch
+        {
+            Zone.SideLeft => Zone.SideRight,
+            Zone.SideRight => Zone.SideLeft,
+            Zone.TopLeft => Zone.TopRight,
+            Zone.TopRight => Zone.TopLeft,
+            Zone.FringeLeft => Zone.FringeRight,
+            Zone.FringeRight => Zone.FringeLeft,
+            Zone.FaceFrameLeft => Zone.FaceFrameRight,
+            Zone.FaceFrameRight => Zone.FaceFrameLeft,
+            _ => zone,
+        };
 
     /// <summary>Whether a zone lies across the middle of the head.</summary>
     public static bool IsAcross(Zone zone) => Other(zone) == zone;
 
     /// <summary>Whether a zone is on her left.</summary>
-    public static bool IsLeft(Zone zone) => zone is Zone.SideLeft or Zone.TopLeft or Zone.FringeLeft or Zone.FaceFrameLeft;
+    public static bool IsLeft(Zone zone) =>
+        zone is Zone.SideLeft or Zone.TopLeft or Zone.FringeLeft or Zone.FaceFrameLeft;
 
     /// <summary>Whether a zone frames the face.</summary>
     public static bool IsFaceFrame(Zone zone) => zone is Zone.FaceFrameLeft or Zone.FaceFrameRight;
@@ -53,19 +55,20 @@ public static class ZoneFacts
     public static bool IsHairline(Zone zone) => IsFaceFrame(zone) || zone is Zone.FringeLeft or Zone.FringeRight;
 
     /// <summary>The zone's name in plain words.</summary>
-    public static string Words(Zone zone) => zone switch
-    {
-        Zone.Nape => "nape",
-        Zone.LowerBack => "lower back",
-        Zone.UpperBack => "upper back",
-        Zone.Crown => "crown",
-        Zone.SideLeft => "left side",
-        Zone.SideRight => "right side",
-        Zone.TopLeft => "top left",
-        Zone.TopRight => "top right",
-        Zone.FringeLeft => "fringe left",
-        Zone.FringeRight => "fringe right",
-        Zone.FaceFrameLeft => "face frame left",
-        _ => "face frame right",
-    };
+    public static string Words(Zone zone) =>
+        zone switch
+        {
+            Zone.Nape => "nape",
+            Zone.LowerBack => "lower back",
+            Zone.UpperBack => "upper back",
+            Zone.Crown => "crown",
+            Zone.SideLeft => "left side",
+            Zone.SideRight => "right side",
+            Zone.TopLeft => "top left",
+            Zone.TopRight => "top right",
+            Zone.FringeLeft => "fringe left",
+            Zone.FringeRight => "fringe right",
+            Zone.FaceFrameLeft => "face frame left",
+            _ => "face frame right",
+        };
 }

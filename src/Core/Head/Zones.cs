@@ -64,7 +64,8 @@ public sealed class Zones
         var line = new List<MapPoint>();
         for (var y = 14.0; y > -2.6; y -= 0.5)
         {
-            double right = -9, left = 9;
+            double right = -9,
+                left = 9;
             for (var k = 0; k < 30; k++)
             {
                 var x = (left + right) / 2;
@@ -92,26 +93,40 @@ public sealed class Zones
             new(
                 p => p.FromTopCm - Landmarks.OccipitalCm,
                 new(Zone.UpperBack),
-                new(p => p.FromTopCm - Landmarks.NapeEdgeCm, new(Zone.LowerBack), new(Zone.Nape))));
+                new(p => p.FromTopCm - Landmarks.NapeEdgeCm, new(Zone.LowerBack), new(Zone.Nape))
+            )
+        );
 
         var front = new Branch(
             p => Math.Abs(p.OverTopCm) - Landmarks.RidgeCm,
             ByPart(Zone.TopLeft, Zone.TopRight),
-            ByMiddle(Zone.SideLeft, Zone.SideRight));
+            ByMiddle(Zone.SideLeft, Zone.SideRight)
+        );
 
         var rest = new Branch(p => p.Position.Z - Landmarks.EarLineZ(p.Position.Y), back, front);
 
         var fringe = new Branch(
-            p => Math.Max(
-                Math.Max(p.FromHairlineCm - Landmarks.FringeCm, Math.Abs(p.OverTopCm) - Landmarks.FringeHalfWidthCm),
-                -p.Position.Z),
+            p =>
+                Math.Max(
+                    Math.Max(
+                        p.FromHairlineCm - Landmarks.FringeCm,
+                        Math.Abs(p.OverTopCm) - Landmarks.FringeHalfWidthCm
+                    ),
+                    -p.Position.Z
+                ),
             ByPart(Zone.FringeLeft, Zone.FringeRight),
-            rest);
+            rest
+        );
 
         return new Branch(
-            p => Math.Max(p.FromHairlineCm - Landmarks.FaceFrameCm, (Math.Abs(p.Azimuth) - Landmarks.AboveEarDegrees) * 0.13),
+            p =>
+                Math.Max(
+                    p.FromHairlineCm - Landmarks.FaceFrameCm,
+                    (Math.Abs(p.Azimuth) - Landmarks.AboveEarDegrees) * 0.13
+                ),
             ByPart(Zone.FaceFrameLeft, Zone.FaceFrameRight),
-            fringe);
+            fringe
+        );
     }
 
     private void Fill(Branch branch, Outline outline, ScalpChart chart)

@@ -3,14 +3,24 @@ using Wendro.Core.Tone;
 namespace Wendro.Core.Lift;
 
 /// <summary>How a mixture holds: right keeps a soft peak.</summary>
-public enum Consistency { Right, Runny, Stiff }
+public enum Consistency
+{
+    Right,
+    Runny,
+    Stiff,
+}
 
 /// <summary>A second lightener in the same bowl.</summary>
 /// <param name="Lightener">What it is.</param>
 /// <param name="Share">Its share of all lightener, 0.05..0.95.</param>
 /// <param name="Product">Which product of the shelf, by name; null for any.</param>
 /// <param name="Figures">What its leaflet and the studio say of it; null as the tables have its kind.</param>
-public sealed record SecondLightener(Lightener Lightener, double Share, string? Product = null, LightenerFigures? Figures = null);
+public sealed record SecondLightener(
+    Lightener Lightener,
+    double Share,
+    string? Product = null,
+    LightenerFigures? Figures = null
+);
 
 /// <summary>An additive that guards the hair's bonds, and slows.</summary>
 /// <param name="GramsPerGram">How much of it to a gram of lightener, g, above 0..1.</param>
@@ -80,7 +90,8 @@ public sealed record Formula(
     Additive? Additive = null,
     ShadeMix? Shades = null,
     bool LowHeat = false,
-    bool HeatConfirmed = false)
+    bool HeatConfirmed = false
+)
 {
     /// <summary>The usual start: clay, 30 vol, 40 minutes.</summary>
     public static Formula Usual { get; } = new("A", Lightener.Clay, 30, 40);
@@ -92,14 +103,17 @@ public sealed record Formula(
     public bool Swells => !IsDeposit && FiguresOf().Swells;
 
     /// <summary>The same with the level its shades make, where it has shades.</summary>
-    public Formula Told() => Shades is { } shades && IsDeposit ? this with { DepositLevel = Math.Round(shades.Level, 2) } : this;
+    public Formula Told() =>
+        Shades is { } shades && IsDeposit ? this with { DepositLevel = Math.Round(shades.Level, 2) } : this;
 
     /// <summary>The same holding as its ratio makes it hold.</summary>
     public Formula HeldByRatio() => this with { Consistency = Mixing.ConsistencyOf(DeveloperPerLightener) };
 
     /// <summary>The same put in the place of another: where only the ratio changed, how it holds follows.</summary>
     public Formula After(Formula? before) =>
-        before is not null && before.DeveloperPerLightener != DeveloperPerLightener && before.Consistency == Consistency ? HeldByRatio() : this;
+        before is not null && before.DeveloperPerLightener != DeveloperPerLightener && before.Consistency == Consistency
+            ? HeldByRatio()
+            : this;
 
     /// <summary>Parts of developer to one of lightener.</summary>
     public double DeveloperPerLightener => DeveloperParts / LightenerParts;
@@ -119,16 +133,28 @@ public sealed record Formula(
         var first = Figures ?? LiftTables.Of(Lightener);
         return Second is null
             ? first
-            : first.With(Second.Figures ?? LiftTables.Of(Second.Lightener), Second.Share, (Lightener, Second.Lightener) is (Lightener.Clay, Lightener.Powder) or (Lightener.Powder, Lightener.Clay));
+            : first.With(
+                Second.Figures ?? LiftTables.Of(Second.Lightener),
+                Second.Share,
+                (Lightener, Second.Lightener)
+                    is
+                        (Lightener.Clay, Lightener.Powder)
+                        or
+                        (Lightener.Powder, Lightener.Clay)
+            );
     }
 
     /// <summary>The same where they are not those of its kind; null as tabled.</summary>
     public LightenerFigures? OwnFigures() => Figures is null && Second is null ? null : FiguresOf();
 
     /// <summary>In plain words: "clay, 30 vol".</summary>
-    public string Words => DepositLevel is { } level ? $"deposit level {level:0.#}, {Volume:0.#} vol" : $"{LightenerWords}, {Volume:0.#} vol";
+    public string Words =>
+        DepositLevel is { } level
+            ? $"deposit level {level:0.#}, {Volume:0.#} vol"
+            : $"{LightenerWords}, {Volume:0.#} vol";
 
-    private string LightenerWords => Second is { } second
-        ? $"{1 - second.Share:P0} {Remedies.Words(Lightener)}, {second.Share:P0} {Remedies.Words(second.Lightener)}"
-        : Remedies.Words(Lightener);
+    private string LightenerWords =>
+        Second is { } second
+            ? $"{1 - second.Share:P0} {Remedies.Words(Lightener)}, {second.Share:P0} {Remedies.Words(second.Lightener)}"
+            : Remedies.Words(Lightener);
 }

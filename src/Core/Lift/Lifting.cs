@@ -31,7 +31,8 @@ public sealed record LiftCase(
     bool Hairline = false,
     OwnLift? Own = null,
     LightenerFigures? Figures = null,
-    double Mixture = 1)
+    double Mixture = 1
+)
 {
     /// <summary>The lightener's figures.</summary>
     public LightenerFigures FiguresOf() => Figures ?? LiftTables.Of(Lightener);
@@ -58,9 +59,13 @@ public sealed class Lifting
         drying = figures.DryingMinutes * stays;
         Cap = Math.Max(
             0,
-            Math.Min(figures.RatedLevels * LiftTables.ShareOfRated(of.Volume) + (of.Own?.CapLevels ?? 0), Level.Lightest - of.From.Value)
-            - (of.Coloured ? LiftTables.ColouredCapLoss : 0));
-        Speed = LiftTables.DeveloperSpeed(of.Volume)
+            Math.Min(
+                figures.RatedLevels * LiftTables.ShareOfRated(of.Volume) + (of.Own?.CapLevels ?? 0),
+                Level.Lightest - of.From.Value
+            ) - (of.Coloured ? LiftTables.ColouredCapLoss : 0)
+        );
+        Speed =
+            LiftTables.DeveloperSpeed(of.Volume)
             * LiftTables.HairSpeed(of.Diameter, of.Porosity)
             * (of.Coloured ? LiftTables.ColouredSpeed : 1)
             * (of.Hairline ? LiftTables.HairlineSpeed : 1)
@@ -99,7 +104,8 @@ public sealed class Lifting
         return string.Create(
             System.Globalization.CultureInfo.InvariantCulture,
             $"cap {Cap:0.00}; X = {warmth:0.000} · {drying:0.0} · (1 − e^(−{minutes:0.#}/{drying:0.0})) = {Exposure(minutes):0.0}; k = {Speed:0.000}, τ = {tau:0.#}; "
-            + $"lift = {Cap:0.00} · (1 − e^(−{Exposure(minutes):0.0} · {Speed:0.000} / {tau:0.#})) = {Gain(minutes):0.00}");
+                + $"lift = {Cap:0.00} · (1 − e^(−{Exposure(minutes):0.0} · {Speed:0.000} / {tau:0.#})) = {Gain(minutes):0.00}"
+        );
     }
 
     /// <summary>Level after some minutes.</summary>
@@ -115,7 +121,8 @@ public sealed class Lifting
             return 0;
         }
 
-        double low = 0, high = 1;
+        double low = 0,
+            high = 1;
         while (GainPerMinute(high) > LiftTables.DryGainPerMinute)
         {
             high *= 2;

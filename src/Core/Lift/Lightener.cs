@@ -6,7 +6,13 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Lift;
 
 /// <summary>What lightens: clay, powder, cream, or half clay and half powder.</summary>
-public enum Lightener { Clay, Powder, Cream, Half }
+public enum Lightener
+{
+    Clay,
+    Powder,
+    Cream,
+    Half,
+}
 
 /// <summary>Constants of one lightener. Model assumption, to be corrected by leaflet and strand test.</summary>
 /// <param name="RatedLevels">Most it lifts at full strength, levels.</param>
@@ -25,7 +31,8 @@ public sealed record LightenerFigures(
     bool ExcludesHeat,
     bool Swells = false,
     double LimitMinutes = LiftTables.LeafletLimitMinutes,
-    double WindowMinutes = LiftTables.BowlWindowMinutes)
+    double WindowMinutes = LiftTables.BowlWindowMinutes
+)
 {
     /// <summary>Where clay meets powder half and half, the mixture dries this much slower than the mean, minutes. Model assumption.</summary>
     private const double HoldMinutes = 1;
@@ -46,7 +53,8 @@ public sealed record LightenerFigures(
             ExcludesHeat || other.ExcludesHeat,
             Swells || other.Swells,
             Math.Min(LimitMinutes, other.LimitMinutes),
-            Math.Min(WindowMinutes, other.WindowMinutes));
+            Math.Min(WindowMinutes, other.WindowMinutes)
+        );
     }
 
     /// <summary>What can't be taken, by field.</summary>
@@ -94,16 +102,20 @@ public static class LiftTables
 
     private static readonly double[] Volumes = [5, 10, 20, 30, 40];
     private static readonly CubicSpline Shares = CubicSpline.InterpolatePchipSorted(Volumes, [.25, .50, .75, .90, 1.0]);
-    private static readonly CubicSpline Speeds = CubicSpline.InterpolatePchipSorted(Volumes, [.45, .65, .85, 1.0, 1.15]);
+    private static readonly CubicSpline Speeds = CubicSpline.InterpolatePchipSorted(
+        Volumes,
+        [.45, .65, .85, 1.0, 1.15]
+    );
 
     /// <summary>The lightener's constants.</summary>
-    public static LightenerFigures Of(Lightener lightener) => lightener switch
-    {
-        Lightener.Clay => new(7, 40, 26, false, true),
-        Lightener.Powder => new(8, 14, 16, false, false, Swells: true),
-        Lightener.Cream => new(7.5, 28, 20, true, false),
-        _ => new(7.5, 28, 21, false, true),
-    };
+    public static LightenerFigures Of(Lightener lightener) =>
+        lightener switch
+        {
+            Lightener.Clay => new(7, 40, 26, false, true),
+            Lightener.Powder => new(8, 14, 16, false, false, Swells: true),
+            Lightener.Cream => new(7.5, 28, 20, true, false),
+            _ => new(7.5, 28, 21, false, true),
+        };
 
     /// <summary>Share of the rated lift a developer gives, .25..1; smooth and monotone between 5 and 40 vol.</summary>
     public static double ShareOfRated(Volume volume) => Shares.Interpolate(volume.Value);
@@ -113,8 +125,18 @@ public static class LiftTables
 
     /// <summary>Speed of the hair itself: diameter and porosity.</summary>
     public static double HairSpeed(Diameter diameter, Porosity porosity) =>
-        diameter switch { Diameter.Fine => 1.2, Diameter.Coarse => 0.8, _ => 1.0 }
-        * porosity switch { Porosity.Low => 0.85, Porosity.High => 1.2, _ => 1.0 };
+        diameter switch
+        {
+            Diameter.Fine => 1.2,
+            Diameter.Coarse => 0.8,
+            _ => 1.0,
+        }
+        * porosity switch
+        {
+            Porosity.Low => 0.85,
+            Porosity.High => 1.2,
+            _ => 1.0,
+        };
 
     /// <summary>How much longer the film stays moist, and how warm it is, °C.</summary>
     public static (double Drying, double Degrees) Under(Covering covering, bool lowHeat)

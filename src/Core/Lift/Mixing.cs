@@ -10,29 +10,33 @@ public static class Mixing
     private const double StrengthBySharing = 0.15;
 
     /// <summary>Share of the section that each part of developer over 1.5 makes it run further, and the most of it.</summary>
-    private const double RunsByPart = 0.06, RunsAtMost = 0.06;
+    private const double RunsByPart = 0.06,
+        RunsAtMost = 0.06;
 
     /// <summary>Developer to one of lightener up to which a mixture is stiff, and from which it runs.</summary>
-    private const double StiffUpTo = 0.75, RunsFrom = 2.25;
+    private const double StiffUpTo = 0.75,
+        RunsFrom = 2.25;
 
     /// <summary>How a mixture of so many parts developer to one of lightener holds.</summary>
-    public static Consistency ConsistencyOf(double developerPerLightener) => developerPerLightener switch
-    {
-        <= StiffUpTo => Consistency.Stiff,
-        > RunsFrom => Consistency.Runny,
-        _ => Consistency.Right,
-    };
+    public static Consistency ConsistencyOf(double developerPerLightener) =>
+        developerPerLightener switch
+        {
+            <= StiffUpTo => Consistency.Stiff,
+            > RunsFrom => Consistency.Runny,
+            _ => Consistency.Right,
+        };
 
     /// <summary>The same in words.</summary>
-    public static string Words(double developerPerLightener) => developerPerLightener switch
-    {
-        <= 0.6 => "very stiff: it drags and stays exactly where it is put",
-        <= StiffUpTo => "stiff: it catches instead of gliding",
-        <= 1.2 => "firm: it holds its shape",
-        <= 1.75 => "holds a soft peak",
-        <= RunsFrom => "loose: it spreads a little by itself",
-        _ => "runny: it spreads and bleeds",
-    };
+    public static string Words(double developerPerLightener) =>
+        developerPerLightener switch
+        {
+            <= 0.6 => "very stiff: it drags and stays exactly where it is put",
+            <= StiffUpTo => "stiff: it catches instead of gliding",
+            <= 1.2 => "firm: it holds its shape",
+            <= 1.75 => "holds a soft peak",
+            <= RunsFrom => "loose: it spreads a little by itself",
+            _ => "runny: it spreads and bleeds",
+        };
 
     /// <summary>Factor on the speed for more or less lightener a gram: 1 at 1 : 1.5.</summary>
     public static double Strength(double developerPerLightener) =>

@@ -16,7 +16,12 @@ public sealed record Remedy(string Kind, string Words, double? Minutes);
 /// <param name="Because">The reason, in plain words with figures.</param>
 /// <param name="Remedies">What would reach it, mildest first; at least one when it is not reached.</param>
 public sealed record TimeToLevel(
-    bool Reachable, double? Minutes, bool WithinLimit, string Because, IReadOnlyList<Remedy> Remedies);
+    bool Reachable,
+    double? Minutes,
+    bool WithinLimit,
+    string Because,
+    IReadOnlyList<Remedy> Remedies
+);
 
 /// <summary>The backwards question: how long to a level, and what to change when it is never reached.</summary>
 public static class Remedies
@@ -31,11 +36,10 @@ public static class Remedies
         {
             var limit = of.FiguresOf().LimitMinutes;
             var within = found <= limit;
-            var because = found == 0
-                ? $"Level {target} is already there."
-                : within
-                    ? $"Level {target} after {found:0} min."
-                    : $"Level {target} takes {found:0} min; {(of.Figures is null ? "leaflets usually end" : "its leaflet ends")} at {limit:0} min.";
+            var because =
+                found == 0 ? $"Level {target} is already there."
+                : within ? $"Level {target} after {found:0} min."
+                : $"Level {target} takes {found:0} min; {(of.Figures is null ? "leaflets usually end" : "its leaflet ends")} at {limit:0} min.";
             return new(true, found, within, because, within ? [] : Find(of, target));
         }
 
@@ -84,36 +88,52 @@ public static class Remedies
 
         if (found.Count == 0)
         {
-            Try("covering", "Foil and 40 vol together", of with { Covering = Covering.Foil, Volume = new Volume(40), Coverage = 1 });
+            Try(
+                "covering",
+                "Foil and 40 vol together",
+                of with
+                {
+                    Covering = Covering.Foil,
+                    Volume = new Volume(40),
+                    Coverage = 1,
+                }
+            );
         }
 
         if (found.Count == 0)
         {
-            var best = new Lifting(of with { Covering = Covering.Foil, Coverage = 1 }).Gain(of.FiguresOf().LimitMinutes);
-            found.Add(new Remedy(
-                "visits",
-                $"Go lighter over several visits, weeks apart: foil today reaches about {of.From.Value + best:0.0}.",
-                null));
+            var best = new Lifting(of with { Covering = Covering.Foil, Coverage = 1 }).Gain(
+                of.FiguresOf().LimitMinutes
+            );
+            found.Add(
+                new Remedy(
+                    "visits",
+                    $"Go lighter over several visits, weeks apart: foil today reaches about {of.From.Value + best:0.0}.",
+                    null
+                )
+            );
         }
 
         return found;
     }
 
     /// <summary>A covering in plain words.</summary>
-    public static string Words(Covering covering) => covering switch
-    {
-        Covering.Open => "open air",
-        Covering.Mesh => "mesh",
-        Covering.Film => "film",
-        _ => "foil",
-    };
+    public static string Words(Covering covering) =>
+        covering switch
+        {
+            Covering.Open => "open air",
+            Covering.Mesh => "mesh",
+            Covering.Film => "film",
+            _ => "foil",
+        };
 
     /// <summary>A lightener in plain words.</summary>
-    public static string Words(Lightener lightener) => lightener switch
-    {
-        Lightener.Clay => "clay",
-        Lightener.Powder => "powder",
-        Lightener.Cream => "cream",
-        _ => "half clay, half powder",
-    };
+    public static string Words(Lightener lightener) =>
+        lightener switch
+        {
+            Lightener.Clay => "clay",
+            Lightener.Powder => "powder",
+            Lightener.Cream => "cream",
+            _ => "half clay, half powder",
+        };
 }

@@ -41,7 +41,14 @@ public sealed record StrandTest(Lightener Lightener, double Volume, Covering Cov
     {
         var state = HairState.Of(hair)[0];
         return new LiftCase(
-            Units.Level.Clamp(state.Level), hair.Diameter, state.Porosity, state.Coloured, Lightener, new Units.Volume(Volume), Covering);
+            Units.Level.Clamp(state.Level),
+            hair.Diameter,
+            state.Porosity,
+            state.Coloured,
+            Lightener,
+            new Units.Volume(Volume),
+            Covering
+        );
     }
 
     /// <summary>
@@ -96,13 +103,17 @@ public sealed record StrandTest(Lightener Lightener, double Volume, Covering Cov
     private static double Cost(IReadOnlyList<(LiftCase Case, Reading Reading)> readings, double x, double c)
     {
         var prior = OwnLift.Unread;
-        return Square(x / prior.SpeedSpread) + Square(c / prior.CapSpread)
+        return Square(x / prior.SpeedSpread)
+            + Square(c / prior.CapSpread)
             + readings.Sum(r => Square((Predicted(r.Case, r.Reading.Minutes, x, c) - r.Reading.Level) / ReadingSpread));
     }
 
     /// <summary>The normal equations: [a b; b d] and the gradient.</summary>
     private static (double A, double B, double D, double Gx, double Gc) Normal(
-        IReadOnlyList<(LiftCase Case, Reading Reading)> readings, double x, double c)
+        IReadOnlyList<(LiftCase Case, Reading Reading)> readings,
+        double x,
+        double c
+    )
     {
         var prior = OwnLift.Unread;
         var (a, b, d) = (1 / Square(prior.SpeedSpread), 0.0, 1 / Square(prior.CapSpread));
@@ -110,8 +121,12 @@ public sealed record StrandTest(Lightener Lightener, double Volume, Covering Cov
         foreach (var (of, reading) in readings)
         {
             var at = Predicted(of, reading.Minutes, x, c);
-            var jx = (Predicted(of, reading.Minutes, x + Nudge, c) - Predicted(of, reading.Minutes, x - Nudge, c)) / (2 * Nudge * ReadingSpread);
-            var jc = (Predicted(of, reading.Minutes, x, c + Nudge) - Predicted(of, reading.Minutes, x, c - Nudge)) / (2 * Nudge * ReadingSpread);
+            var jx =
+                (Predicted(of, reading.Minutes, x + Nudge, c) - Predicted(of, reading.Minutes, x - Nudge, c))
+                / (2 * Nudge * ReadingSpread);
+            var jc =
+                (Predicted(of, reading.Minutes, x, c + Nudge) - Predicted(of, reading.Minutes, x, c - Nudge))
+                / (2 * Nudge * ReadingSpread);
             var off = (at - reading.Level) / ReadingSpread;
             a += jx * jx;
             b += jx * jc;
@@ -146,11 +161,21 @@ public sealed record Forecast(double Low, double Level, double High)
     {
         ArgumentNullException.ThrowIfNull(of);
         var own = of.Own ?? OwnLift.Unread;
-        double At(double speed, double cap) => new Lifting(of with { Own = own with { Speed = speed, CapLevels = cap } }).After(new(minutes)).Value;
+        double At(double speed, double cap) =>
+            new Lifting(of with { Own = own with { Speed = speed, CapLevels = cap } }).After(new(minutes)).Value;
         var level = At(own.Speed, own.CapLevels);
-        var bySpeed = (At(own.Speed * Math.Exp(Nudge), own.CapLevels) - At(own.Speed * Math.Exp(-Nudge), own.CapLevels)) / (2 * Nudge) * own.SpeedSpread;
-        var byCap = (At(own.Speed, own.CapLevels + Nudge) - At(own.Speed, own.CapLevels - Nudge)) / (2 * Nudge) * own.CapSpread;
-        var spread = Widths * Math.Sqrt(Math.Max(bySpeed * bySpeed + byCap * byCap + 2 * own.Together * bySpeed * byCap, 0));
-        return new Forecast(Math.Max(level - spread, of.From.Value), level, Math.Min(level + spread, Units.Level.Lightest));
+        var bySpeed =
+            (At(own.Speed * Math.Exp(Nudge), own.CapLevels) - At(own.Speed * Math.Exp(-Nudge), own.CapLevels))
+            / (2 * Nudge)
+            * own.SpeedSpread;
+        var byCap =
+            (At(own.Speed, own.CapLevels + Nudge) - At(own.Speed, own.CapLevels - Nudge)) / (2 * Nudge) * own.CapSpread;
+        var spread =
+            Widths * Math.Sqrt(Math.Max(bySpeed * bySpeed + byCap * byCap + 2 * own.Together * bySpeed * byCap, 0));
+        return new Forecast(
+            Math.Max(level - spread, of.From.Value),
+            level,
+            Math.Min(level + spread, Units.Level.Lightest)
+        );
     }
 }

@@ -20,7 +20,8 @@ public sealed record UsualAmount(double FromGrams, double ToGrams, string Why);
 public static class Amounts
 {
     /// <summary>A usual full service takes so much mixed product, g. Trade.</summary>
-    public const double UsualFrom = 60, UsualTo = 140;
+    public const double UsualFrom = 60,
+        UsualTo = 140;
 
     /// <summary>Hair in the panels of the usual head, g: what a usual service is measured against. Model assumption.</summary>
     public const double UsualHairGrams = 122;
@@ -85,6 +86,7 @@ public static class Amounts
         return new(
             UsualFrom * share,
             UsualTo * share,
-            $"A full service usually takes {UsualFrom:0} to {UsualTo:0} g mixed, on about {UsualHairGrams:0} g of hair in panels; here {held:0} g of hair are held, {share:P0} of it.");
+            $"A full service usually takes {UsualFrom:0} to {UsualTo:0} g mixed, on about {UsualHairGrams:0} g of hair in panels; here {held:0} g of hair are held, {share:P0} of it."
+        );
     }
 }

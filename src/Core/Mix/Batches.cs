@@ -29,7 +29,8 @@ public sealed record Batch(
     double PaintedUntil,
     double LivesUntil,
     IReadOnlyList<PanelKey> Panels,
-    double TakenGrams)
+    double TakenGrams
+)
 {
     /// <summary>Whether a panel is painted from it after its end: one panel alone takes longer than it lives.</summary>
     public bool Outlived => PaintedUntil > LivesUntil + 1e-9;
@@ -56,7 +57,8 @@ public static class Batches
         IReadOnlyList<PanelWork> work,
         Func<string, BowlLimits> limits,
         double mixingMinutes,
-        IReadOnlyDictionary<(string Formula, int Ordinal), double>? weighed = null)
+        IReadOnlyDictionary<(string Formula, int Ordinal), double>? weighed = null
+    )
     {
         ArgumentNullException.ThrowIfNull(work);
         ArgumentNullException.ThrowIfNull(limits);
@@ -66,15 +68,31 @@ public static class Batches
         var clock = 0.0;
         foreach (var panel in work)
         {
-            var takes = panel.Takes.GroupBy(t => t.Formula).Select(g => (Formula: g.Key, Grams: g.Sum(t => t.Grams))).ToArray();
+            var takes = panel
+                .Takes.GroupBy(t => t.Formula)
+                .Select(g => (Formula: g.Key, Grams: g.Sum(t => t.Grams)))
+                .ToArray();
             var fresh = new HashSet<string>();
-            while (takes.FirstOrDefault(t => !fresh.Contains(t.Formula) && !Serves(open.GetValueOrDefault(t.Formula), clock + panel.Minutes, t.Grams)) is { Formula: { } formula })
+            while (
+                takes.FirstOrDefault(t =>
+                    !fresh.Contains(t.Formula)
+                    && !Serves(open.GetValueOrDefault(t.Formula), clock + panel.Minutes, t.Grams)
+                )
+                    is { Formula: { } formula }
+            )
             {
                 // Mixing takes time from what is open already: what no longer lasts is mixed anew in the next round.
                 fresh.Add(formula);
                 var ordinal = counts[formula] = counts.GetValueOrDefault(formula) + 1;
                 var held = limits(formula);
-                var bowl = new Open(formula, ordinal, clock, clock + mixingMinutes, held, weighed?.TryGetValue((formula, ordinal), out var grams) == true ? grams : null);
+                var bowl = new Open(
+                    formula,
+                    ordinal,
+                    clock,
+                    clock + mixingMinutes,
+                    held,
+                    weighed?.TryGetValue((formula, ordinal), out var grams) == true ? grams : null
+                );
                 clock += mixingMinutes;
                 all.Add(open[formula] = bowl);
             }
@@ -92,7 +110,14 @@ public static class Batches
     private static bool Serves(Open? bowl, double until, double grams) =>
         bowl is not null && until <= bowl.LivesUntil + 1e-9 && bowl.Taken + grams <= bowl.Most + 1e-9;
 
-    private sealed class Open(string formula, int ordinal, double mixAt, double readyAt, BowlLimits limits, double? weighed)
+    private sealed class Open(
+        string formula,
+        int ordinal,
+        double mixAt,
+        double readyAt,
+        BowlLimits limits,
+        double? weighed
+    )
     {
         private readonly List<PanelKey> panels = [];
         private double? paintedUntil;
@@ -113,7 +138,18 @@ public static class Batches
         public Batch Close()
         {
             var grams = weighed ?? Math.Max(Taken, limits.LeastGrams);
-            return new(formula, ordinal, grams, Math.Max(0, grams - Taken), mixAt, readyAt, paintedUntil ?? readyAt, LivesUntil, panels, Taken);
+            return new(
+                formula,
+                ordinal,
+                grams,
+                Math.Max(0, grams - Taken),
+                mixAt,
+                readyAt,
+                paintedUntil ?? readyAt,
+                LivesUntil,
+                panels,
+                Taken
+            );
         }
     }
 }

@@ -7,7 +7,12 @@ namespace Wendro.Core.Mix;
 /// <param name="LeastGrams">Least of one thing the scale weighs well, g, 0.1..5. Trade.</param>
 /// <param name="BowlGrams">What a bowl holds in all, g, 20..1000. Trade.</param>
 /// <param name="MixingMinutes">What mixing a bowl takes, minutes, 0..10. Model assumption.</param>
-public sealed record BenchRules(double Waste = 0.15, double LeastGrams = 0.5, double BowlGrams = 250, double MixingMinutes = 3)
+public sealed record BenchRules(
+    double Waste = 0.15,
+    double LeastGrams = 0.5,
+    double BowlGrams = 250,
+    double MixingMinutes = 3
+)
 {
     /// <summary>As it usually is.</summary>
     public static BenchRules Usual { get; } = new();

@@ -5,7 +5,11 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Mix;
 
 /// <summary>How a weight came about.</summary>
-public enum Weighed { Scale, Typed }
+public enum Weighed
+{
+    Scale,
+    Typed,
+}
 
 /// <summary>What happened to a bowl; only ever added.</summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
@@ -35,7 +39,13 @@ public sealed record KeptAsIs : BowlEvent;
 public sealed record TakenBack : BowlEvent;
 
 /// <summary>Where the weighing of one ingredient stands.</summary>
-public enum StepState { Waiting, Short, Met, Over }
+public enum StepState
+{
+    Waiting,
+    Short,
+    Met,
+    Over,
+}
 
 /// <summary>One ingredient while it is weighed.</summary>
 /// <param name="Ingredient">What.</param>
@@ -57,7 +67,13 @@ public sealed record BowlStep(Ingredient Ingredient, double TargetGrams, double 
 /// <param name="TotalGrams">All that is in the bowl then, g.</param>
 /// <param name="Fits">Whether the bowl holds it.</param>
 /// <param name="RatioIfKept">Parts of developer to one of lightener if it stays as it is and the rest is poured as meant.</param>
-public sealed record BowlRescue(IReadOnlyList<double> Adds, double ProductGrams, double TotalGrams, bool Fits, double RatioIfKept);
+public sealed record BowlRescue(
+    IReadOnlyList<double> Adds,
+    double ProductGrams,
+    double TotalGrams,
+    bool Fits,
+    double RatioIfKept
+);
 
 /// <summary>A bowl being weighed: its recipe, and all that happened to it.</summary>
 public sealed class BowlInHand
@@ -90,7 +106,8 @@ public sealed class BowlInHand
     public double PouredGrams => Steps.Sum(s => s.PouredGrams);
 
     /// <summary>Lightener, or colour, in it, g.</summary>
-    public double LightenerGrams => Steps.Where(s => s.Ingredient.Role is Role.Lightener or Role.Colour).Sum(s => s.PouredGrams);
+    public double LightenerGrams =>
+        Steps.Where(s => s.Ingredient.Role is Role.Lightener or Role.Colour).Sum(s => s.PouredGrams);
 
     /// <summary>Developer in it, g.</summary>
     public double DeveloperGrams => Steps.Where(s => s.Ingredient.Role == Role.Developer).Sum(s => s.PouredGrams);
@@ -144,7 +161,10 @@ public sealed class BowlInHand
                     poured[p.Ingredient] += p.Grams;
                     break;
                 case Restored:
-                    raised = Math.Max(raised, Proportions.Restore(recipe.Ingredients.Select(i => i.Grams).ToArray(), poured).GramsAPart);
+                    raised = Math.Max(
+                        raised,
+                        Proportions.Restore(recipe.Ingredients.Select(i => i.Grams).ToArray(), poured).GramsAPart
+                    );
                     break;
                 case KeptAsIs:
                     poured.CopyTo(kept, 0);
@@ -152,15 +172,21 @@ public sealed class BowlInHand
             }
         }
 
-        var steps = recipe.Ingredients.Select((ingredient, i) =>
-        {
-            var target = ingredient.Grams * raised;
-            var tolerance = BenchRules.Tolerance(target);
-            var state = poured[i] > Math.Max(target, kept[i]) + tolerance + 1e-9 ? StepState.Over
-                : poured[i] >= target - tolerance - 1e-9 ? StepState.Met
-                : poured[i] > 0 ? StepState.Short : StepState.Waiting;
-            return new BowlStep(ingredient, target, poured[i], state);
-        }).ToArray();
+        var steps = recipe
+            .Ingredients.Select(
+                (ingredient, i) =>
+                {
+                    var target = ingredient.Grams * raised;
+                    var tolerance = BenchRules.Tolerance(target);
+                    var state =
+                        poured[i] > Math.Max(target, kept[i]) + tolerance + 1e-9 ? StepState.Over
+                        : poured[i] >= target - tolerance - 1e-9 ? StepState.Met
+                        : poured[i] > 0 ? StepState.Short
+                        : StepState.Waiting;
+                    return new BowlStep(ingredient, target, poured[i], state);
+                }
+            )
+            .ToArray();
         return new(recipe, steps, tare, kept.Any(k => k > 0), raised);
     }
 
@@ -199,17 +225,22 @@ public sealed class BowlInHand
             return null;
         }
 
-        var (factor, adds) = Proportions.Restore(Steps.Select(s => s.Ingredient.Grams).ToArray(), Steps.Select(s => s.PouredGrams).ToArray());
+        var (factor, adds) = Proportions.Restore(
+            Steps.Select(s => s.Ingredient.Grams).ToArray(),
+            Steps.Select(s => s.PouredGrams).ToArray()
+        );
         var total = Recipe.TotalGrams * factor;
         return new(
             adds,
             Recipe.ProductGrams * factor,
             total,
             total <= holdsGrams + 1e-9,
-            Meant(Role.Developer) / (Meant(Role.Lightener) + Meant(Role.Colour)));
+            Meant(Role.Developer) / (Meant(Role.Lightener) + Meant(Role.Colour))
+        );
     }
 
-    private double Meant(Role role) => Steps.Where(s => s.Ingredient.Role == role).Sum(s => Math.Max(s.PouredGrams, s.TargetGrams));
+    private double Meant(Role role) =>
+        Steps.Where(s => s.Ingredient.Role == role).Sum(s => Math.Max(s.PouredGrams, s.TargetGrams));
 
     /// <summary>The formula as it came out of this bowl: what the hair will get.</summary>
     /// <param name="formula">As it was meant.</param>
@@ -221,7 +252,10 @@ public sealed class BowlInHand
             return formula;
         }
 
-        var developers = Steps.Where(s => s.Ingredient.Volume is not null && s.PouredGrams > 0).Select(s => new DeveloperPart(new Volume(s.Ingredient.Volume!.Value), s.PouredGrams)).ToArray();
+        var developers = Steps
+            .Where(s => s.Ingredient.Volume is not null && s.PouredGrams > 0)
+            .Select(s => new DeveloperPart(new Volume(s.Ingredient.Volume!.Value), s.PouredGrams))
+            .ToArray();
         var lighteners = Steps.Where(s => s.Ingredient.Role is Role.Lightener or Role.Colour).ToArray();
         var additive = Steps.FirstOrDefault(s => s.Ingredient.Role == Role.Additive)?.PouredGrams / LightenerGrams;
         var ratio = DeveloperGrams / LightenerGrams;
@@ -231,10 +265,34 @@ public sealed class BowlInHand
             LightenerParts = 1,
             DeveloperParts = ratio,
             Volume = Developer.VolumeOf(developers),
-            Shades = formula.Shades is { } mix ? new(mix.Shades.Select((s, i) => s with { Parts = lighteners[i].PouredGrams }).Where(s => s.Parts > 0).ToArray()) : null,
-            Second = formula.Second is { } second && lighteners.Length == 2 ? second with { Share = lighteners[1].PouredGrams / LightenerGrams } : formula.Second,
-            Additive = formula.Additive is { } a && additive is { } dose ? dose <= 0 ? null : a with { GramsPerGram = dose, Slows = Math.Min(0.1, a.Slows * dose / a.GramsPerGram) } : formula.Additive,
-            Consistency = Mixing.ConsistencyOf(ratio) == Mixing.ConsistencyOf(meant) ? formula.Consistency : Mixing.ConsistencyOf(ratio),
+            Shades = formula.Shades is { } mix
+                ? new(
+                    mix.Shades.Select((s, i) => s with { Parts = lighteners[i].PouredGrams })
+                        .Where(s => s.Parts > 0)
+                        .ToArray()
+                )
+                : null,
+            Second =
+                formula.Second is { } second && lighteners.Length == 2
+                    ? second with
+                    {
+                        Share = lighteners[1].PouredGrams / LightenerGrams,
+                    }
+                    : formula.Second,
+            Additive =
+                formula.Additive is { } a && additive is { } dose
+                    ? dose <= 0
+                        ? null
+                        : a with
+                        {
+                            GramsPerGram = dose,
+                            Slows = Math.Min(0.1, a.Slows * dose / a.GramsPerGram),
+                        }
+                    : formula.Additive,
+            Consistency =
+                Mixing.ConsistencyOf(ratio) == Mixing.ConsistencyOf(meant)
+                    ? formula.Consistency
+                    : Mixing.ConsistencyOf(ratio),
         };
         return weighed.Told();
     }

@@ -13,7 +13,11 @@ public static class GenericProducts
         LightenerOf("Clay lightener", Lightener.Clay),
         LightenerOf("Powder lightener", Lightener.Powder),
         LightenerOf("Cream lightener", Lightener.Cream),
-        .. new double[] { 5, 10, 20, 30, 40 }.Select(v => new DeveloperProduct($"Developer {v:0} vol", new(StockUnit.Millilitre), v)),
+        .. new double[] { 5, 10, 20, 30, 40 }.Select(v => new DeveloperProduct(
+            $"Developer {v:0} vol",
+            new(StockUnit.Millilitre),
+            v
+        )),
         new ShadeProduct("Gloss 8 pearl", new(), 8, Reflect.Pearl, ShadeBase.AcidGloss, 1, 5, 20),
         new ShadeProduct("Gloss 7 beige", new(), 7, Reflect.Beige, ShadeBase.AcidGloss, 1, 5, 20),
         new ShadeProduct("Demi 5 natural", new(), 5, Reflect.Natural, ShadeBase.Demi, 1.5, 10, 25),
@@ -30,7 +34,19 @@ public static class GenericProducts
         static Said Ours(double value) => new(value, Source.Assumption);
         static Said Trade(double value) => new(value, Source.Trade);
         return new(
-            name, new(), type, Ours(f.RatedLevels), Ours(f.DryingMinutes), Ours(f.WorkingMinutes), f.Swells, false, !f.ExcludesHeat,
-            Trade(f.LimitMinutes), Trade(f.WindowMinutes), [1.5, 1, 2], type == Lightener.Cream ? null : 20);
+            name,
+            new(),
+            type,
+            Ours(f.RatedLevels),
+            Ours(f.DryingMinutes),
+            Ours(f.WorkingMinutes),
+            f.Swells,
+            false,
+            !f.ExcludesHeat,
+            Trade(f.LimitMinutes),
+            Trade(f.WindowMinutes),
+            [1.5, 1, 2],
+            type == Lightener.Cream ? null : 20
+        );
     }
 }

@@ -27,14 +27,16 @@ public sealed record MixCase(
     IReadOnlyList<Batch> Batches,
     IReadOnlyDictionary<string, double> Needed,
     IReadOnlyList<Product> Shelf,
-    IReadOnlyList<WeighedBowl> Weighed)
+    IReadOnlyList<WeighedBowl> Weighed
+)
 {
     /// <summary>Coats of a formula with their panels.</summary>
     public IEnumerable<(PlannedPanel Panel, Coat Coat)> CoatsOf(Formula formula) =>
         Panels.SelectMany(p => p.Coats.Where(c => c.Formula.Id == formula.Id).Select(c => (p, c)));
 
     /// <summary>Formulas that anything is painted with.</summary>
-    public IReadOnlyList<Formula> Used { get; } = Formulas.Where(f => Panels.Any(p => p.Coats.Any(c => c.Formula.Id == f.Id))).ToArray();
+    public IReadOnlyList<Formula> Used { get; } =
+        Formulas.Where(f => Panels.Any(p => p.Coats.Any(c => c.Formula.Id == f.Id))).ToArray();
 }
 
 /// <summary>What is wrong with the bowls, worst first: one rule each.</summary>
@@ -51,14 +53,27 @@ public static class MixFindings
 
     private static readonly Func<MixCase, IEnumerable<Finding>>[] Rules =
     [
-        BowlOutlives, UnevenRecipe, RunnyForDepth, StrengthOverScalp, HeatAgainstLeaflet, PastLeaflet, NoSuchDeveloper, MixStock.NotEnough, MixStock.RunsLow,
+        BowlOutlives,
+        UnevenRecipe,
+        RunnyForDepth,
+        StrengthOverScalp,
+        HeatAgainstLeaflet,
+        PastLeaflet,
+        NoSuchDeveloper,
+        MixStock.NotEnough,
+        MixStock.RunsLow,
     ];
 
     /// <summary>All findings; what an additive takes needs her hair and is asked by itself.</summary>
     public static IReadOnlyList<Finding> Of(MixCase mix, Hair.HairProfile hair)
     {
         ArgumentNullException.ThrowIfNull(mix);
-        return Rules.SelectMany(rule => rule(mix)).Concat(AdditiveLowersLift(mix, hair)).OrderBy(f => f.Severity).ThenBy(f => f.Kind).ToArray();
+        return Rules
+            .SelectMany(rule => rule(mix))
+            .Concat(AdditiveLowersLift(mix, hair))
+            .OrderBy(f => f.Severity)
+            .ThenBy(f => f.Kind)
+            .ToArray();
     }
 
     private static IEnumerable<Finding> BowlOutlives(MixCase mix)
@@ -75,7 +90,8 @@ public static class MixFindings
                 "A bowl's life counts from when it is mixed; bowls are split between panels, not within one. Cut the panel narrower or shorter, or take what lives longer.",
                 keys,
                 bowls.Key,
-                new Figure("past its end", worst.PaintedUntil - worst.LivesUntil, "min"));
+                new Figure("past its end", worst.PaintedUntil - worst.LivesUntil, "min")
+            );
         }
     }
 
@@ -86,7 +102,12 @@ public static class MixFindings
             var came = weighed.Bowl.AsWeighed(weighed.Meant);
             var off = came.DeveloperPerLightener / weighed.Meant.DeveloperPerLightener - 1;
             var volume = came.Volume - weighed.Meant.Volume;
-            var other = weighed.Bowl.Recipe.Ingredients[0].Product is { } was && weighed.Meant.Product is { } product && was != product ? was : null;
+            var other =
+                weighed.Bowl.Recipe.Ingredients[0].Product is { } was
+                && weighed.Meant.Product is { } product
+                && was != product
+                    ? was
+                    : null;
             if (Math.Abs(off) <= UnevenShare && Math.Abs(volume) <= UnevenVolume && other is null)
             {
                 continue;
@@ -94,7 +115,9 @@ public static class MixFindings
 
             yield return About(
                 FindingKind.UnevenRecipe,
-                Math.Abs(off) > 3 * UnevenShare || Math.Abs(volume) > 3 * UnevenVolume ? Severity.Alarm : Severity.Caution,
+                Math.Abs(off) > 3 * UnevenShare || Math.Abs(volume) > 3 * UnevenVolume
+                    ? Severity.Alarm
+                    : Severity.Caution,
                 "Not the recipe that was planned",
                 $"{Capital(weighed.Words)} came out 1 : {came.DeveloperPerLightener:0.00} with {came.Volume:0.#} vol instead of 1 : {weighed.Meant.DeveloperPerLightener:0.00} with {weighed.Meant.Volume:0.#} vol: "
                     + $"{Mixing.Words(came.DeveloperPerLightener)}.{(other is null ? string.Empty : $" It holds {other}; the plan says {weighed.Meant.Product}.")}",
@@ -102,7 +125,8 @@ public static class MixFindings
                 weighed.Panels,
                 weighed.Words,
                 new Figure("ratio off by", off, "share"),
-                new Figure("developer off by", volume, "vol"));
+                new Figure("developer off by", volume, "vol")
+            );
         }
     }
 
@@ -111,7 +135,12 @@ public static class MixFindings
         foreach (var formula in mix.Used.Where(f => !f.IsDeposit))
         {
             var loose = (formula.Consistency == Consistency.Runny ? 1 : 0) + Mixing.RunsThrough(formula);
-            var deep = mix.CoatsOf(formula).Where(c => ProductFindings.LiesOverOthers(c.Coat) && ProductFindings.Through(c.Coat, c.Panel.Panel) >= mix.Limits.BleedShare).ToArray();
+            var deep = mix.CoatsOf(formula)
+                .Where(c =>
+                    ProductFindings.LiesOverOthers(c.Coat)
+                    && ProductFindings.Through(c.Coat, c.Panel.Panel) >= mix.Limits.BleedShare
+                )
+                .ToArray();
             if (loose <= 0 || deep.Length == 0)
             {
                 continue;
@@ -126,7 +155,8 @@ public static class MixFindings
                 $"Deepest stroke by thickness, and what a loose mixture adds; {mix.Limits.BleedShare:P0} and more may come through.",
                 deep.Select(c => c.Panel.Panel.Key).ToArray(),
                 formula.Id,
-                new Figure("reaches", most, "share"));
+                new Figure("reaches", most, "share")
+            );
         }
     }
 
@@ -149,13 +179,18 @@ public static class MixFindings
                 $"Over {LiftTables.ScalpVolume:0} vol, and whatever its leaflet does not allow there, stays {mix.Limits.ScalpCm:0.0} cm off the scalp. The leaflet rules.",
                 near.Select(c => c.Panel.Panel.Key).ToArray(),
                 formula.Id,
-                new Figure("developer", formula.Volume, "vol"));
+                new Figure("developer", formula.Volume, "vol")
+            );
         }
     }
 
     private static IEnumerable<Finding> HeatAgainstLeaflet(MixCase mix)
     {
-        foreach (var formula in mix.Used.Where(f => f.LowHeat && !f.IsDeposit && f.FiguresOf().ExcludesHeat && !f.HeatConfirmed))
+        foreach (
+            var formula in mix.Used.Where(f =>
+                f.LowHeat && !f.IsDeposit && f.FiguresOf().ExcludesHeat && !f.HeatConfirmed
+            )
+        )
         {
             yield return About(
                 FindingKind.HeatAgainstLeaflet,
@@ -165,7 +200,8 @@ public static class MixFindings
                 "Heat speeds the lift and dries the film. Never against the leaflet: read it, then confirm that it allows heat, or leave the heat away.",
                 mix.CoatsOf(formula).Select(c => c.Panel.Panel.Key).ToArray(),
                 formula.Id,
-                new Figure("warmer by", LiftTables.LowHeatDegrees, "°C"));
+                new Figure("warmer by", LiftTables.LowHeatDegrees, "°C")
+            );
         }
     }
 
@@ -182,7 +218,8 @@ public static class MixFindings
                 "Never past the leaflet's time.",
                 mix.CoatsOf(formula).Select(c => c.Panel.Panel.Key).ToArray(),
                 formula.Id,
-                new Figure("minutes", formula.Minutes, "min"));
+                new Figure("minutes", formula.Minutes, "min")
+            );
         }
     }
 
@@ -201,7 +238,8 @@ public static class MixFindings
                     "A developer in between is blended from a weaker and a stronger one, by mass.",
                     [],
                     formula.Id,
-                    new Figure("wanted", formula.Volume, "vol"));
+                    new Figure("wanted", formula.Volume, "vol")
+                );
             }
         }
     }
@@ -222,7 +260,8 @@ public static class MixFindings
                     "Lift with and without it, same minutes. Dose and leaflet say how much it slows; less is used in open air.",
                     lost.Where(l => l.Lost >= AdditiveTakes).Select(l => l.Panel.Panel.Key).ToArray(),
                     formula.Id,
-                    new Figure("less", most, "level"));
+                    new Figure("less", most, "level")
+                );
             }
         }
     }
@@ -236,8 +275,27 @@ public static class MixFindings
     }
 
     internal static Finding About(
-        FindingKind kind, Severity severity, string title, string text, string why, IReadOnlyList<PanelKey> panels, string of, params Figure[] evidence) =>
-        new(kind, severity, title, text, why, panels.Select(p => p.Zone).Distinct().ToArray(), panels, Wear.Down, evidence, Of: of);
+        FindingKind kind,
+        Severity severity,
+        string title,
+        string text,
+        string why,
+        IReadOnlyList<PanelKey> panels,
+        string of,
+        params Figure[] evidence
+    ) =>
+        new(
+            kind,
+            severity,
+            title,
+            text,
+            why,
+            panels.Select(p => p.Zone).Distinct().ToArray(),
+            panels,
+            Wear.Down,
+            evidence,
+            Of: of
+        );
 
     private static string Capital(string words) => char.ToUpperInvariant(words[0]) + words[1..];
 }

@@ -9,7 +9,10 @@ public static class MixStock
     public static IReadOnlyDictionary<string, double> Needed(IEnumerable<Ingredient> ingredients)
     {
         ArgumentNullException.ThrowIfNull(ingredients);
-        return ingredients.Where(i => i.Product is not null).GroupBy(i => i.Product!).ToDictionary(g => g.Key, g => g.Sum(i => i.Grams));
+        return ingredients
+            .Where(i => i.Product is not null)
+            .GroupBy(i => i.Product!)
+            .ToDictionary(g => g.Key, g => g.Sum(i => i.Grams));
     }
 
     /// <summary>What so much of each product costs; null where no price is noted of any of it.</summary>
@@ -32,7 +35,8 @@ public static class MixStock
                 "Bowls still to be weighed, waste in them, against what the shelf counts; a millilitre of developer weighs a gram.",
                 [],
                 product.Name,
-                new Figure("missing", needed - product.Stock.OnHand!.Value, "g"));
+                new Figure("missing", needed - product.Stock.OnHand!.Value, "g")
+            );
         }
     }
 
@@ -51,11 +55,14 @@ public static class MixStock
                     "What the shelf counts less what is still to be weighed.",
                     [],
                     product.Name,
-                    new Figure("left", left, "g"));
+                    new Figure("left", left, "g")
+                );
             }
         }
     }
 
     private static IEnumerable<(Product Product, double Needed)> Counted(MixCase mix) =>
-        mix.Shelf.Where(p => p.Stock.OnHand is not null && mix.Needed.ContainsKey(p.Name)).Select(p => (p, mix.Needed[p.Name]));
+        mix
+            .Shelf.Where(p => p.Stock.OnHand is not null && mix.Needed.ContainsKey(p.Name))
+            .Select(p => (p, mix.Needed[p.Name]));
 }

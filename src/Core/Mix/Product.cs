@@ -6,16 +6,31 @@ using Wendro.Core.Tone;
 namespace Wendro.Core.Mix;
 
 /// <summary>Where a figure comes from: the product's leaflet, the trade, or our own assumption.</summary>
-public enum Source { Leaflet, Trade, Assumption }
+public enum Source
+{
+    Leaflet,
+    Trade,
+    Assumption,
+}
 
 /// <summary>A figure and where it comes from.</summary>
 public sealed record Said(double Value, Source Source);
 
 /// <summary>What stock is counted in.</summary>
-public enum StockUnit { Gram, Millilitre, Sheet }
+public enum StockUnit
+{
+    Gram,
+    Millilitre,
+    Sheet,
+}
 
 /// <summary>What kind of colour a shade is.</summary>
-public enum ShadeBase { AcidGloss, Demi, Permanent }
+public enum ShadeBase
+{
+    AcidGloss,
+    Demi,
+    Permanent,
+}
 
 /// <summary>How much of a product there is, and what it costs.</summary>
 /// <param name="Unit">What it is counted in; a millilitre of developer weighs a gram.</param>
@@ -25,7 +40,13 @@ public enum ShadeBase { AcidGloss, Demi, Permanent }
 /// <param name="Lot">The maker's lot.</param>
 /// <param name="OpenedOn">When it was opened.</param>
 public sealed record Stock(
-    StockUnit Unit = StockUnit.Gram, double? Price = null, double? OnHand = null, double? LowAt = null, string? Lot = null, DateOnly? OpenedOn = null)
+    StockUnit Unit = StockUnit.Gram,
+    double? Price = null,
+    double? OnHand = null,
+    double? LowAt = null,
+    string? Lot = null,
+    DateOnly? OpenedOn = null
+)
 {
     /// <summary>Whether it is at its mark or below.</summary>
     public bool IsLow => OnHand is { } left && LowAt is { } mark && left <= mark;
@@ -67,11 +88,21 @@ public sealed record LightenerProduct(
     Said LimitMinutes,
     Said WindowMinutes,
     IReadOnlyList<double> Ratios,
-    double? ScoopGrams = null) : Product(Name, Stock)
+    double? ScoopGrams = null
+) : Product(Name, Stock)
 {
     /// <summary>What a formula of it is forecast with.</summary>
-    public LightenerFigures Figures() => new(
-        RatedLevels.Value, DryingMinutes.Value, WorkingMinutes.Value, ScalpSafe, !HeatAllowed, Swells, LimitMinutes.Value, WindowMinutes.Value);
+    public LightenerFigures Figures() =>
+        new(
+            RatedLevels.Value,
+            DryingMinutes.Value,
+            WorkingMinutes.Value,
+            ScalpSafe,
+            !HeatAllowed,
+            Swells,
+            LimitMinutes.Value,
+            WindowMinutes.Value
+        );
 }
 
 /// <summary>A developer.</summary>
@@ -86,22 +117,38 @@ public sealed record DeveloperProduct(string Name, Stock Stock, double Volume) :
 /// <param name="DeveloperVolume">Developer it is made for, 5..40 vol.</param>
 /// <param name="Minutes">How long it stays on the hair, minutes, 1..120.</param>
 public sealed record ShadeProduct(
-    string Name, Stock Stock, double Depth, Reflect Reflect, ShadeBase Base, double DeveloperParts, double DeveloperVolume, double Minutes) : Product(Name, Stock);
+    string Name,
+    Stock Stock,
+    double Depth,
+    Reflect Reflect,
+    ShadeBase Base,
+    double DeveloperParts,
+    double DeveloperVolume,
+    double Minutes
+) : Product(Name, Stock);
 
 /// <summary>An additive that guards the hair's bonds.</summary>
 /// <param name="GramsPerGram">Dose under a covering, g to a gram of lightener, above 0..1.</param>
 /// <param name="OpenAirGramsPerGram">Dose in open air, which is less, g to a gram of lightener, above 0..1.</param>
 /// <param name="Slows">Share of the speed it takes at the full dose, 0..0.1.</param>
-public sealed record AdditiveProduct(string Name, Stock Stock, double GramsPerGram, double OpenAirGramsPerGram, Said Slows) : Product(Name, Stock)
+public sealed record AdditiveProduct(
+    string Name,
+    Stock Stock,
+    double GramsPerGram,
+    double OpenAirGramsPerGram,
+    Said Slows
+) : Product(Name, Stock)
 {
     /// <summary>So much of it in a formula; the smaller dose slows less, in proportion.</summary>
     /// <param name="openAir">Whether the work stays open.</param>
-    public Additive In(bool openAir) => openAir
-        ? new(OpenAirGramsPerGram, Slows.Value * Math.Min(1, OpenAirGramsPerGram / GramsPerGram), Name)
-        : new(GramsPerGram, Slows.Value, Name);
+    public Additive In(bool openAir) =>
+        openAir
+            ? new(OpenAirGramsPerGram, Slows.Value * Math.Min(1, OpenAirGramsPerGram / GramsPerGram), Name)
+            : new(GramsPerGram, Slows.Value, Name);
 }
 
 /// <summary>Something to cover with.</summary>
 /// <param name="Covering">What it is.</param>
 /// <param name="SheetCm">Length of a sheet, cm, 5..100.</param>
-public sealed record CoveringProduct(string Name, Stock Stock, Covering Covering, double SheetCm) : Product(Name, Stock);
+public sealed record CoveringProduct(string Name, Stock Stock, Covering Covering, double SheetCm)
+    : Product(Name, Stock);

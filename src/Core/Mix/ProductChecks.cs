@@ -15,7 +15,12 @@ public static class ProductChecks
     {
         ArgumentNullException.ThrowIfNull(product);
         var found = new List<Problem>();
-        if (string.IsNullOrWhiteSpace(product.Name) || product.Name.Length > LongestName || product.Name != product.Name.Trim() || product.Name.Any(char.IsControl))
+        if (
+            string.IsNullOrWhiteSpace(product.Name)
+            || product.Name.Length > LongestName
+            || product.Name != product.Name.Trim()
+            || product.Name.Any(char.IsControl)
+        )
         {
             found.Add(new("name", $"Between 1 and {LongestName} characters, without spaces at its ends."));
         }

@@ -15,7 +15,13 @@ public sealed record Bowl(double LightenerGrams, double DeveloperGrams)
 /// <param name="TotalGrams">All that is in the bowl then, g.</param>
 /// <param name="Fits">Whether the bowl holds it.</param>
 /// <param name="RatioNow">Parts of developer to one of lightener as it is now.</param>
-public sealed record Rescue(double AddLightenerGrams, double AddDeveloperGrams, double TotalGrams, bool Fits, double RatioNow);
+public sealed record Rescue(
+    double AddLightenerGrams,
+    double AddDeveloperGrams,
+    double TotalGrams,
+    bool Fits,
+    double RatioNow
+);
 
 /// <summary>Proportions that came out wrong and are made right by adding alone.</summary>
 public static class Proportions
@@ -24,7 +30,10 @@ public static class Proportions
     /// <param name="meant">Parts as meant, above 0.</param>
     /// <param name="there">What is there of each, g, 0 or more.</param>
     /// <returns>Grams there are then to each part as meant, and what to add of each, g, 0 or more.</returns>
-    public static (double GramsAPart, IReadOnlyList<double> Adds) Restore(IReadOnlyList<double> meant, IReadOnlyList<double> there)
+    public static (double GramsAPart, IReadOnlyList<double> Adds) Restore(
+        IReadOnlyList<double> meant,
+        IReadOnlyList<double> there
+    )
     {
         ArgumentNullException.ThrowIfNull(meant);
         ArgumentNullException.ThrowIfNull(there);
@@ -54,6 +63,12 @@ public sealed record Ratio(double Lightener, double Developer)
         ArgumentNullException.ThrowIfNull(bowl);
         var (_, adds) = Proportions.Restore([Lightener, Developer], [bowl.LightenerGrams, bowl.DeveloperGrams]);
         var total = bowl.TotalGrams + adds.Sum();
-        return new Rescue(adds[0], adds[1], total, holdsGrams is not { } holds || total <= holds, bowl.DeveloperGrams / bowl.LightenerGrams);
+        return new Rescue(
+            adds[0],
+            adds[1],
+            total,
+            holdsGrams is not { } holds || total <= holds,
+            bowl.DeveloperGrams / bowl.LightenerGrams
+        );
     }
 }

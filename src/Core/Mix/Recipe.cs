@@ -4,7 +4,13 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Mix;
 
 /// <summary>What a thing in a bowl is there for.</summary>
-public enum Role { Lightener, Colour, Developer, Additive }
+public enum Role
+{
+    Lightener,
+    Colour,
+    Developer,
+    Additive,
+}
 
 /// <summary>One thing to weigh.</summary>
 /// <param name="Role">What it is there for.</param>
@@ -13,7 +19,14 @@ public enum Role { Lightener, Colour, Developer, Additive }
 /// <param name="Grams">How much, g.</param>
 /// <param name="Volume">A developer's strength; null otherwise.</param>
 /// <param name="Note">What is worth knowing while it is weighed; null for nothing.</param>
-public sealed record Ingredient(Role Role, string Words, string? Product, double Grams, double? Volume = null, string? Note = null)
+public sealed record Ingredient(
+    Role Role,
+    string Words,
+    string? Product,
+    double Grams,
+    double? Volume = null,
+    string? Note = null
+)
 {
     /// <summary>A weight this much off still counts as met, g.</summary>
     public double ToleranceGrams => BenchRules.Tolerance(Grams);
@@ -35,7 +48,12 @@ public sealed record Recipe(IReadOnlyList<Ingredient> Ingredients, string? Missi
     /// <param name="grams">Lightener and developer together, g.</param>
     /// <param name="developers">Developers at hand; where there are none, one of the wanted strength is taken to be.</param>
     /// <param name="leastGrams">Least of an additive that can be weighed, g: less of it becomes so much.</param>
-    public static Recipe Of(Formula formula, double grams, IReadOnlyList<DeveloperProduct> developers, double leastGrams = 0)
+    public static Recipe Of(
+        Formula formula,
+        double grams,
+        IReadOnlyList<DeveloperProduct> developers,
+        double leastGrams = 0
+    )
     {
         ArgumentNullException.ThrowIfNull(formula);
         ArgumentNullException.ThrowIfNull(developers);
@@ -45,9 +63,18 @@ public sealed record Recipe(IReadOnlyList<Ingredient> Ingredients, string? Missi
         if (formula.Additive is { } additive && !formula.IsDeposit)
         {
             var dose = bowl.LightenerGrams * additive.GramsPerGram;
-            all.Add(new(
-                Role.Additive, additive.Product ?? "bond additive", additive.Product, Math.Max(leastGrams, dose), null,
-                dose < leastGrams ? $"{dose:0.00} g would do; {leastGrams:0.0} g is the least the scale weighs well" : null));
+            all.Add(
+                new(
+                    Role.Additive,
+                    additive.Product ?? "bond additive",
+                    additive.Product,
+                    Math.Max(leastGrams, dose),
+                    null,
+                    dose < leastGrams
+                        ? $"{dose:0.00} g would do; {leastGrams:0.0} g is the least the scale weighs well"
+                        : null
+                )
+            );
         }
 
         return new(all, missing);
@@ -60,7 +87,9 @@ public sealed record Recipe(IReadOnlyList<Ingredient> Ingredients, string? Missi
     public static double LeastGrams(Formula formula, double least, IReadOnlyList<DeveloperProduct> developers)
     {
         const double some = 100;
-        return some * least / Of(formula, some, developers).Ingredients.Where(i => i.Role != Role.Additive).Min(i => i.Grams);
+        return some
+            * least
+            / Of(formula, some, developers).Ingredients.Where(i => i.Role != Role.Additive).Min(i => i.Grams);
     }
 
     private static IEnumerable<Ingredient> Lightening(Formula formula, double grams)
@@ -72,18 +101,49 @@ public sealed record Recipe(IReadOnlyList<Ingredient> Ingredients, string? Missi
                 : [new(Role.Colour, $"colour, level {formula.DepositLevel:0.#}", null, grams)];
         }
 
-        var first = new Ingredient(Role.Lightener, formula.Product ?? Remedies.Words(formula.Lightener), formula.Product, grams * (1 - (formula.Second?.Share ?? 0)));
+        var first = new Ingredient(
+            Role.Lightener,
+            formula.Product ?? Remedies.Words(formula.Lightener),
+            formula.Product,
+            grams * (1 - (formula.Second?.Share ?? 0))
+        );
         return formula.Second is { } second
-            ? [first, new(Role.Lightener, second.Product ?? Remedies.Words(second.Lightener), second.Product, grams * second.Share)]
+                ?
+                [
+                    first,
+                    new(
+                        Role.Lightener,
+                        second.Product ?? Remedies.Words(second.Lightener),
+                        second.Product,
+                        grams * second.Share
+                    ),
+                ]
             : formula.Lightener == Lightener.Half && formula.Product is null
-                ? [first with { Words = Remedies.Words(Lightener.Clay), Grams = grams / 2 }, first with { Words = Remedies.Words(Lightener.Powder), Grams = grams / 2 }]
-                : [first];
+                ?
+                [
+                    first with
+                    {
+                        Words = Remedies.Words(Lightener.Clay),
+                        Grams = grams / 2,
+                    },
+                    first with
+                    {
+                        Words = Remedies.Words(Lightener.Powder),
+                        Grams = grams / 2,
+                    },
+                ]
+            : [first];
     }
 
-    private static (IEnumerable<Ingredient> Parts, string? Missing) Developers(double wanted, double grams, IReadOnlyList<DeveloperProduct> at)
+    private static (IEnumerable<Ingredient> Parts, string? Missing) Developers(
+        double wanted,
+        double grams,
+        IReadOnlyList<DeveloperProduct> at
+    )
     {
         var volume = new Volume(wanted);
-        Ingredient One(double v, double g) => new(Role.Developer, $"developer {v:0.#} vol", at.FirstOrDefault(d => d.Volume == v)?.Name, g, v);
+        Ingredient One(double v, double g) =>
+            new(Role.Developer, $"developer {v:0.#} vol", at.FirstOrDefault(d => d.Volume == v)?.Name, g, v);
         if (at.Count == 0)
         {
             return ([One(wanted, grams)], null);
@@ -91,7 +151,10 @@ public sealed record Recipe(IReadOnlyList<Ingredient> Ingredients, string? Missi
 
         var blend = Developer.Blend(volume, grams, at.Select(d => new Volume(d.Volume)).Distinct().ToArray());
         return blend is null
-            ? ([One(wanted, grams)], $"Developer {wanted:0.#} vol lies outside of what is on the shelf, {at.Min(d => d.Volume):0.#} to {at.Max(d => d.Volume):0.#} vol.")
+            ? (
+                [One(wanted, grams)],
+                $"Developer {wanted:0.#} vol lies outside of what is on the shelf, {at.Min(d => d.Volume):0.#} to {at.Max(d => d.Volume):0.#} vol."
+            )
             : (blend.Select(p => One(p.Volume.Value, p.Grams)), null);
     }
 }

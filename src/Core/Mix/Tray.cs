@@ -27,7 +27,12 @@ public static class Tray
     /// <param name="hair">Her hair.</param>
     /// <param name="batches">The bowls.</param>
     /// <param name="sections">Parts the head is clipped away into.</param>
-    public static IReadOnlyList<TrayItem> Of(IReadOnlyList<PlannedPanel> panels, HairProfile hair, IReadOnlyList<Batch> batches, int sections)
+    public static IReadOnlyList<TrayItem> Of(
+        IReadOnlyList<PlannedPanel> panels,
+        HairProfile hair,
+        IReadOnlyList<Batch> batches,
+        int sections
+    )
     {
         ArgumentNullException.ThrowIfNull(panels);
         ArgumentNullException.ThrowIfNull(hair);
@@ -67,9 +72,11 @@ public static class Tray
 
         items.AddRange(Sheets(coats));
         items.Add(new("clips", "Clips", 2 * sections, "two a section"));
-        items.Add(hair.Curl is Curl.Curly or Curl.Coily
-            ? new("comb", "Wide comb", 1, "curls stay together")
-            : new("comb", "Tail comb", 1, "to part and lift panels"));
+        items.Add(
+            hair.Curl is Curl.Curly or Curl.Coily
+                ? new("comb", "Wide comb", 1, "curls stay together")
+                : new("comb", "Tail comb", 1, "to part and lift panels")
+        );
         if (coats.Any(c => c.Coat.Painted.Paint.Teasing != Teasing.None))
         {
             items.Add(new("teasing", "Teasing brush", 1, "panels are teased first"));
@@ -93,7 +100,11 @@ public static class Tray
     private static IEnumerable<TrayItem> Sheets(IReadOnlyList<(Panel Panel, Coat Coat)> coats) =>
         from c in coats
         where c.Coat.Painted.Paint.Covering != Covering.Open
-        let cm = 5 * (int)Math.Ceiling((c.Panel.LengthCm - Math.Min(c.Coat.Painted.StartCm, c.Panel.LengthCm) + SheetSparesCm) / 5)
+        let cm = 5
+            * (int)
+                Math.Ceiling(
+                    (c.Panel.LengthCm - Math.Min(c.Coat.Painted.StartCm, c.Panel.LengthCm) + SheetSparesCm) / 5
+                )
         group c by (c.Coat.Painted.Paint.Covering, Cm: cm) into alike
         orderby alike.Key.Covering, alike.Key.Cm
         let needed = alike.Select(c => c.Panel.Key).Distinct().Count()
@@ -101,5 +112,6 @@ public static class Tray
             $"{alike.Key.Covering.ToString().ToLowerInvariant()}{alike.Key.Cm}",
             $"Sheets of {Remedies.Words(alike.Key.Covering)}, {alike.Key.Cm} cm",
             needed + (needed + SpareOneIn - 1) / SpareOneIn,
-            $"{needed} and some to spare");
+            $"{needed} and some to spare"
+        );
 }

@@ -4,7 +4,13 @@ using Wendro.Core.Head;
 namespace Wendro.Core.Paint;
 
 /// <summary>Cuts the rows of a zone, and rows into panels.</summary>
-internal sealed class Knife(HeadForm head, ZoneCut how, Partings partings, HairProfile hair, Func<ScalpPoint, double> lengthAt)
+internal sealed class Knife(
+    HeadForm head,
+    ZoneCut how,
+    Partings partings,
+    HairProfile hair,
+    Func<ScalpPoint, double> lengthAt
+)
 {
     private const int AreaSteps = 24;
     private const double LeastAreaCm2 = 0.05;
@@ -16,15 +22,24 @@ internal sealed class Knife(HeadForm head, ZoneCut how, Partings partings, HairP
     private const double Lean = 0.86;
 
     private readonly ScalpChart chart = head.Chart;
-    private readonly ScalpPoint[] swirls = hair.Marks.Where(m => m.Kind == MarkKind.Swirl).Select(m => head.Chart.At(m.Map)).ToArray();
-    private readonly double[] reaches = hair.Marks.Where(m => m.Kind == MarkKind.Swirl).Select(m => m.RadiusCm).ToArray();
+    private readonly ScalpPoint[] swirls = hair
+        .Marks.Where(m => m.Kind == MarkKind.Swirl)
+        .Select(m => head.Chart.At(m.Map))
+        .ToArray();
+    private readonly double[] reaches = hair
+        .Marks.Where(m => m.Kind == MarkKind.Swirl)
+        .Select(m => m.RadiusCm)
+        .ToArray();
 
     /// <summary>Takes what is left out off a zone's outlines.</summary>
     /// <param name="outlines">The zone.</param>
     /// <param name="outside">What is left out: negative inside.</param>
     /// <param name="middles">Middles of what is left out that could lie wholly within the zone.</param>
     public List<Outline> Without(
-        IReadOnlyList<Outline> outlines, IReadOnlyList<Func<ScalpPoint, double>> outside, IReadOnlyList<MapPoint> middles)
+        IReadOnlyList<Outline> outlines,
+        IReadOnlyList<Func<ScalpPoint, double>> outside,
+        IReadOnlyList<MapPoint> middles
+    )
     {
         var kept = outlines.ToList();
         foreach (var middle in middles)
@@ -33,7 +48,11 @@ internal sealed class Knife(HeadForm head, ZoneCut how, Partings partings, HairP
             var field = outside.FirstOrDefault(f => f(chart.At(middle)) < 0);
             if (field is not null && kept.All(o => o.Corners.All(c => field(c) > 0)))
             {
-                kept = [.. Between(kept, p => p.Map.X - middle.X, double.MinValue, 0), .. Between(kept, p => p.Map.X - middle.X, 0, double.MaxValue)];
+                kept =
+                [
+                    .. Between(kept, p => p.Map.X - middle.X, double.MinValue, 0),
+                    .. Between(kept, p => p.Map.X - middle.X, 0, double.MaxValue),
+                ];
             }
         }
 
@@ -50,7 +69,12 @@ internal sealed class Knife(HeadForm head, ZoneCut how, Partings partings, HairP
     /// <param name="row">Its number, and which step it is for bricklay.</param>
     /// <param name="heights">Its edges.</param>
     /// <param name="panels">The zone's panels so far.</param>
-    public Row CutRow(IReadOnlyList<Outline> zoneOutlines, (int Number, int Step) row, (double Low, double High) heights, List<Panel> panels)
+    public Row CutRow(
+        IReadOnlyList<Outline> zoneOutlines,
+        (int Number, int Step) row,
+        (double Low, double High) heights,
+        List<Panel> panels
+    )
     {
         var (low, high) = heights;
         var turned = partings.BothWays && low + high > 0;
@@ -72,7 +96,13 @@ internal sealed class Knife(HeadForm head, ZoneCut how, Partings partings, HairP
     }
 
     private void CutPanels(
-        List<Outline> band, PanelKey row, (double Low, double High) heights, (Edge[] All, int From) edges, List<Column> columns, List<Panel> panels)
+        List<Outline> band,
+        PanelKey row,
+        (double Low, double High) heights,
+        (Edge[] All, int From) edges,
+        List<Column> columns,
+        List<Panel> panels
+    )
     {
         var (left, right) = (edges.All[edges.From], edges.All[edges.From + 1]);
         var open = (First: edges.From == 0, Last: edges.From + 2 == edges.All.Length);
@@ -84,7 +114,9 @@ internal sealed class Knife(HeadForm head, ZoneCut how, Partings partings, HairP
         }
 
         var number = columns.Select(c => c.Panel).Distinct().Count();
-        var teeth = how.Sections.Woven ? 2 * Math.Max(1, (int)Math.Round(area / (heights.High - heights.Low) / (2 * ToothCm))) : 1;
+        var teeth = how.Sections.Woven
+            ? 2 * Math.Max(1, (int)Math.Round(area / (heights.High - heights.Low) / (2 * ToothCm)))
+            : 1;
         if (teeth == 1)
         {
             columns.Add(new Column(left, right, panels.Count, left, right));
@@ -103,7 +135,8 @@ internal sealed class Knife(HeadForm head, ZoneCut how, Partings partings, HairP
         var woven = new[] { new List<Outline>(), new List<Outline>() };
         for (var t = 0; t < teeth; t++)
         {
-            Edge At(double share) => new(begins.At + (ends.At - begins.At) * share, begins.Slant + (ends.Slant - begins.Slant) * share);
+            Edge At(double share) =>
+                new(begins.At + (ends.At - begins.At) * share, begins.Slant + (ends.Slant - begins.Slant) * share);
             var (from, to) = (At((double)t / teeth), At((t + 1.0) / teeth));
             woven[t % 2].AddRange(Between(outlines, heights, from, to, (t == 0, t + 1 == teeth)));
             columns.Add(new Column(from, to, panels.Count + t % 2, left, right));
@@ -115,21 +148,40 @@ internal sealed class Knife(HeadForm head, ZoneCut how, Partings partings, HairP
         }
     }
 
-    private List<Outline> Between(IReadOnlyList<Outline> outlines, (double Low, double High) heights, Edge left, Edge right, (bool First, bool Last) open)
+    private List<Outline> Between(
+        IReadOnlyList<Outline> outlines,
+        (double Low, double High) heights,
+        Edge left,
+        Edge right,
+        (bool First, bool Last) open
+    )
     {
-        Func<ScalpPoint, double> Leaning(Edge edge) => edge.Slant == 0
-            ? partings.Along
-            : p => partings.Along(p) - edge.Slant * ((partings.Across(p) - heights.Low) / (heights.High - heights.Low) - 0.5);
+        Func<ScalpPoint, double> Leaning(Edge edge) =>
+            edge.Slant == 0
+                ? partings.Along
+                : p =>
+                    partings.Along(p)
+                    - edge.Slant * ((partings.Across(p) - heights.Low) / (heights.High - heights.Low) - 0.5);
         if (left.Slant == 0 && right.Slant == 0)
         {
-            return Between(outlines, partings.Along, open.First ? double.MinValue : left.At, open.Last ? double.MaxValue : right.At);
+            return Between(
+                outlines,
+                partings.Along,
+                open.First ? double.MinValue : left.At,
+                open.Last ? double.MaxValue : right.At
+            );
         }
 
         var after = open.First ? outlines : Between(outlines, Leaning(left), left.At, double.MaxValue);
         return open.Last ? after.ToList() : Between(after, Leaning(right), double.MinValue, right.At);
     }
 
-    private List<Outline> Between(IReadOnlyList<Outline> outlines, Func<ScalpPoint, double> field, double low, double high)
+    private List<Outline> Between(
+        IReadOnlyList<Outline> outlines,
+        Func<ScalpPoint, double> field,
+        double low,
+        double high
+    )
     {
         // A line that runs along the outline's own border, but for rounding, cuts nothing off.
         const double hair = 1e-3;
@@ -142,7 +194,8 @@ internal sealed class Knife(HeadForm head, ZoneCut how, Partings partings, HairP
                 continue;
             }
 
-            IReadOnlyList<Outline> above = low <= least + hair ? [outline] : outline.Cut(chart, field, low, keepBelow: false);
+            IReadOnlyList<Outline> above =
+                low <= least + hair ? [outline] : outline.Cut(chart, field, low, keepBelow: false);
             foreach (var o in above)
             {
                 result.AddRange(high >= most - hair ? [o] : o.Cut(chart, field, high, keepBelow: true));
@@ -191,16 +244,20 @@ internal sealed class Knife(HeadForm head, ZoneCut how, Partings partings, HairP
     private Edge[] Slanted(double[] edges, int row)
     {
         var way = how.Sections.Bricklay && row % 2 == 1 ? -1 : 1;
-        return edges.Select((e, i) =>
-        {
-            if (i == 0 || i + 1 == edges.Length)
-            {
-                return new Edge(e);
-            }
+        return edges
+            .Select(
+                (e, i) =>
+                {
+                    if (i == 0 || i + 1 == edges.Length)
+                    {
+                        return new Edge(e);
+                    }
 
-            var room = Math.Min(e - edges[i - 1], edges[i + 1] - e);
-            return new Edge(e, (i % 2 == 0 ? 1 : -1) * way * Lean * room);
-        }).ToArray();
+                    var room = Math.Min(e - edges[i - 1], edges[i + 1] - e);
+                    return new Edge(e, (i % 2 == 0 ? 1 : -1) * way * Lean * room);
+                }
+            )
+            .ToArray();
     }
 
     /// <summary>A swirl that reaches into the row parts it at the swirl: hair goes to each side from there.</summary>
@@ -209,16 +266,22 @@ internal sealed class Knife(HeadForm head, ZoneCut how, Partings partings, HairP
         for (var i = 0; i < swirls.Length; i++)
         {
             var (height, place) = (partings.Across(swirls[i]), partings.Along(swirls[i]));
-            if (height < heights.Low - reaches[i] || height > heights.High + reaches[i] || place <= edges[0] || place >= edges[^1])
+            if (
+                height < heights.Low - reaches[i]
+                || height > heights.High + reaches[i]
+                || place <= edges[0]
+                || place >= edges[^1]
+            )
             {
                 continue;
             }
 
             var nearest = Enumerable.Range(0, edges.Length).MinBy(k => Math.Abs(edges[k] - place));
             var panel = (edges[^1] - edges[0]) / (edges.Length - 1);
-            edges = nearest > 0 && nearest < edges.Length - 1 && Math.Abs(edges[nearest] - place) < 0.3 * panel
-                ? edges.Select((e, k) => k == nearest ? place : e).ToArray()
-                : edges.Append(place).Order().ToArray();
+            edges =
+                nearest > 0 && nearest < edges.Length - 1 && Math.Abs(edges[nearest] - place) < 0.3 * panel
+                    ? edges.Select((e, k) => k == nearest ? place : e).ToArray()
+                    : edges.Append(place).Order().ToArray();
         }
 
         return edges;
@@ -266,6 +329,15 @@ internal sealed class Knife(HeadForm head, ZoneCut how, Partings partings, HairP
         // A section bends round the head: its middle lies half-way up it, not at the mean of its corners.
         var centre = new LevelLine(chart, partings.Across, (heights.Low + heights.High) / 2).Nearest(mean);
         var length = largest.Corners.Append(centre).Average(c => lengthAt(c));
-        return new Panel(key, outlines, area, thicknessCm * 10, area / thicknessCm, length, HairFibre.Grams(hair, area, length), centre);
+        return new Panel(
+            key,
+            outlines,
+            area,
+            thicknessCm * 10,
+            area / thicknessCm,
+            length,
+            HairFibre.Grams(hair, area, length),
+            centre
+        );
     }
 }

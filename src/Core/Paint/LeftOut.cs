@@ -40,19 +40,22 @@ public enum LeftOutBy
 public sealed record LeftOut(Region Region, double SizeCm, string Reason, LeftOutBy By = LeftOutBy.Hand)
 {
     /// <summary>Least and most a region's size can be, cm.</summary>
-    public const double LeastCm = 0.2, MostCm = 7;
+    public const double LeastCm = 0.2,
+        MostCm = 7;
 
     private const double TopCm = 1.5;
 
     /// <summary>How far a place of a zone lies outside the region, negative inside; null where the region does not reach the zone.</summary>
-    internal Func<ScalpPoint, double>? Outside(Zone zone, PartLine part) => Region switch
-    {
-        Region.Veil when ZoneFacts.IsTop(zone) => p => (ZoneFacts.IsLeft(zone) ? 1 : -1) * Zones.FromPart(p, part) - SizeCm,
-        Region.Oval when !ZoneFacts.IsFaceFrame(zone) => p => OvalOf(p),
-        Region.Teardrop => p => TeardropOf(p),
-        Region.BabyHair when ZoneFacts.IsHairline(zone) => p => p.FromHairlineCm - SizeCm,
-        _ => null,
-    };
+    internal Func<ScalpPoint, double>? Outside(Zone zone, PartLine part) =>
+        Region switch
+        {
+            Region.Veil when ZoneFacts.IsTop(zone) => p =>
+                (ZoneFacts.IsLeft(zone) ? 1 : -1) * Zones.FromPart(p, part) - SizeCm,
+            Region.Oval when !ZoneFacts.IsFaceFrame(zone) => p => OvalOf(p),
+            Region.Teardrop => p => TeardropOf(p),
+            Region.BabyHair when ZoneFacts.IsHairline(zone) => p => p.FromHairlineCm - SizeCm,
+            _ => null,
+        };
 
     /// <summary>The middle of a region that has one and could lie wholly within a zone; null for a strip.</summary>
     internal MapPoint? Middle => Region is Region.Oval or Region.Teardrop ? new MapPoint(0, TopCm) : null;
@@ -84,16 +87,18 @@ public sealed record LeftOut(Region Region, double SizeCm, string Reason, LeftOu
     }
 
     /// <summary>What hair itself leaves out: nothing is painted where it is clipped or breaking.</summary>
-    internal static IEnumerable<Func<ScalpPoint, double>> OfMarks(HairProfile hair) => hair.Marks
-        .Where(m => m.Kind is MarkKind.Undercut or MarkKind.Breakage)
-        .Select(m => (Func<ScalpPoint, double>)(p => m.Outside(p)));
+    internal static IEnumerable<Func<ScalpPoint, double>> OfMarks(HairProfile hair) =>
+        hair
+            .Marks.Where(m => m.Kind is MarkKind.Undercut or MarkKind.Breakage)
+            .Select(m => (Func<ScalpPoint, double>)(p => m.Outside(p)));
 
     /// <summary>What it is called.</summary>
-    public static string Words(Region region) => region switch
-    {
-        Region.Veil => "veil at the part",
-        Region.Oval => "oval on top",
-        Region.Teardrop => "teardrop on top",
-        _ => "baby hair at the hairline",
-    };
+    public static string Words(Region region) =>
+        region switch
+        {
+            Region.Veil => "veil at the part",
+            Region.Oval => "oval on top",
+            Region.Teardrop => "teardrop on top",
+            _ => "baby hair at the hairline",
+        };
 }

@@ -34,20 +34,39 @@ public sealed record PaintedPanel(PanelPaint Paint, double StartCm, double Thick
             paint.StartOn(key, panel.LengthCm, seed),
             panel.ThicknessMm,
             panel.LengthCm,
-            PanelPaint.SaltOf(key, seed) * 977 + key.Row * 64 + key.Column);
+            PanelPaint.SaltOf(key, seed) * 977 + key.Row * 64 + key.Column
+        );
     }
 
     /// <summary>Where the paint ends, cm from the scalp; infinite where it goes to the ends.</summary>
     public double EndsAtCm => Paint.BandCm is { } band ? StartCm + band : double.PositiveInfinity;
 
     /// <summary>Share of strands that teasing holds back from the brush. Model assumption.</summary>
-    public double HeldBack => Paint.Teasing switch { Teasing.Light => 0.12, Teasing.Strong => 0.25, _ => 0 };
+    public double HeldBack =>
+        Paint.Teasing switch
+        {
+            Teasing.Light => 0.12,
+            Teasing.Strong => 0.25,
+            _ => 0,
+        };
 
     /// <summary>How far teasing lets the upper edge stray downwards from strand to strand, cm. Model assumption.</summary>
-    public double TeasedCm => Paint.Teasing switch { Teasing.Light => 1.5, Teasing.Strong => 3, _ => 0 };
+    public double TeasedCm =>
+        Paint.Teasing switch
+        {
+            Teasing.Light => 1.5,
+            Teasing.Strong => 3,
+            _ => 0,
+        };
 
     /// <summary>How deep a stroke goes against what was meant, by how firmly the brush is pressed. Model assumption.</summary>
-    public double PressedFactor => Paint.Pressure switch { Pressure.Light => 0.8, Pressure.Firm => 1.25, _ => 1 };
+    public double PressedFactor =>
+        Paint.Pressure switch
+        {
+            Pressure.Light => 0.8,
+            Pressure.Firm => 1.25,
+            _ => 1,
+        };
 
     /// <summary>Whether teasing holds a strand back.</summary>
     public bool Holds(int strand) => HeldBack > 0 && Hash.Unit(strand, TeasedSalt) < HeldBack;
@@ -56,9 +75,10 @@ public sealed record PaintedPanel(PanelPaint Paint, double StartCm, double Thick
     public double TeasedBelow(int strand) => TeasedCm == 0 ? 0 : TeasedCm * Hash.Unit(strand, TeasedSalt + 1);
 
     /// <summary>Distance from the scalp at which paint begins, cm, at u = 0..1 across the panel: the edge of its body, strokes aside.</summary>
-    public double UpperEdge(double u) => Paint.Shape == Shape.Centre
-        ? StartCm + Paint.SlopeCm * u
-        : StartCm + Wendro.Core.Paint.UpperEdge.Below(Paint, u, Salt);
+    public double UpperEdge(double u) =>
+        Paint.Shape == Shape.Centre
+            ? StartCm + Paint.SlopeCm * u
+            : StartCm + Wendro.Core.Paint.UpperEdge.Below(Paint, u, Salt);
 
     /// <summary>Share of the section's thickness that is reached, 0..1, at a share 0..1 of the strand's length: the mids' value up to half, then linear to the ends'.</summary>
     public double Depth(double share)
@@ -137,9 +157,12 @@ public sealed record PaintedPanel(PanelPaint Paint, double StartCm, double Thick
         var along = double.IsPositiveInfinity(meets)
             ? Math.Clamp((s - from) / Math.Max(LengthCm - from, 1), 0, 1) * (StrokeWidens - 1)
             : Math.Clamp((s - from) / (meets - from), 0, 1);
-        var half = double.IsPositiveInfinity(meets) ? width * (1 + along) / 2 : (width + (room * 1.15 - width) * along) / 2;
+        var half = double.IsPositiveInfinity(meets)
+            ? width * (1 + along) / 2
+            : (width + (room * 1.15 - width) * along) / 2;
         var soft = Math.Min(half, 0.12 * room);
-        return Curve.Smooth(from, from + Paint.BlurCm, s) * (1 - Curve.Smooth(half - soft, half + soft, Math.Abs(u - centre)));
+        return Curve.Smooth(from, from + Paint.BlurCm, s)
+            * (1 - Curve.Smooth(half - soft, half + soft, Math.Abs(u - centre)));
     }
 
     private double Lines(double u, double s)

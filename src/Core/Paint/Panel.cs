@@ -13,10 +13,12 @@ public readonly record struct PanelKey(Zone Zone, int Row, int Column)
     public static PanelKey? Parse(string? text)
     {
         var parts = text?.Split('/') ?? [];
-        if (parts.Length != 3
+        if (
+            parts.Length != 3
             || !ZoneFacts.All.Any(z => NameOf(z) == parts[0])
             || !int.TryParse(parts[1], NumberStyles.None, CultureInfo.InvariantCulture, out var row)
-            || !int.TryParse(parts[2], NumberStyles.None, CultureInfo.InvariantCulture, out var column))
+            || !int.TryParse(parts[2], NumberStyles.None, CultureInfo.InvariantCulture, out var column)
+        )
         {
             return null;
         }
@@ -51,7 +53,8 @@ public sealed record Panel(
     double WidthCm,
     double LengthCm,
     double HairGrams,
-    ScalpPoint Centre);
+    ScalpPoint Centre
+);
 
 /// <summary>Where a place of the scalp lies among the panels of its zone.</summary>
 /// <param name="Panel">Its panel's number in the zone.</param>

@@ -4,19 +4,44 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Paint;
 
 /// <summary>Which side of the held section is painted: the surface (towards part or crown) or the underside.</summary>
-public enum Face { Surface, Underside, Both }
+public enum Face
+{
+    Surface,
+    Underside,
+    Both,
+}
 
 /// <summary>What lies over the paint while it works.</summary>
-public enum Covering { Open, Mesh, Film, Foil }
+public enum Covering
+{
+    Open,
+    Mesh,
+    Film,
+    Foil,
+}
 
 /// <summary>How firmly the brush is pressed.</summary>
-public enum Pressure { Normal, Light, Firm }
+public enum Pressure
+{
+    Normal,
+    Light,
+    Firm,
+}
 
 /// <summary>How the panel is held.</summary>
-public enum Tension { Taut, Slack }
+public enum Tension
+{
+    Taut,
+    Slack,
+}
 
 /// <summary>How much is teased back before painting.</summary>
-public enum Teasing { None, Light, Strong }
+public enum Teasing
+{
+    None,
+    Light,
+    Strong,
+}
 
 /// <summary>How one panel is painted with one product.</summary>
 /// <param name="Shape">Upper edge or strokes.</param>
@@ -65,7 +90,8 @@ public sealed record PanelPaint(
     Pressure Pressure = Pressure.Normal,
     Tension Tension = Tension.Taut,
     Teasing Teasing = Teasing.None,
-    PanelPaint? Next = null)
+    PanelPaint? Next = null
+)
 {
     /// <summary>Most products on one panel.</summary>
     public const int MostCoats = 3;
@@ -131,12 +157,14 @@ public sealed record PanelPaint(
     /// <summary>The same started further from the scalp, or nearer where that is negative; the spread stays.</summary>
     /// <param name="byCm">How much, cm.</param>
     /// <param name="lengthCm">Mean length of the panel, which a share of the length resolves against, cm.</param>
-    public PanelPaint Lowered(double byCm, double lengthCm) => this with
-    {
-        StartCm = Math.Clamp((StartShare is { } share ? share * lengthCm : StartCm) + byCm, 0, MostStartCm),
-        StartShare = null,
-    };
+    public PanelPaint Lowered(double byCm, double lengthCm) =>
+        this with
+        {
+            StartCm = Math.Clamp((StartShare is { } share ? share * lengthCm : StartCm) + byCm, 0, MostStartCm),
+            StartShare = null,
+        };
 
     /// <summary>What chance on a panel is hashed from: the plan's seed and the zone, the same on both sides of the head.</summary>
-    internal static int SaltOf(PanelKey key, int seed) => seed * 31 + Math.Min((int)key.Zone, (int)ZoneFacts.Other(key.Zone));
+    internal static int SaltOf(PanelKey key, int seed) =>
+        seed * 31 + Math.Min((int)key.Zone, (int)ZoneFacts.Other(key.Zone));
 }

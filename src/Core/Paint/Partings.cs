@@ -21,12 +21,17 @@ internal sealed record Partings(Func<ScalpPoint, double> Across, Func<ScalpPoint
     private const double CrownPivotY = 1.2;
 
     /// <summary>How a zone is cut.</summary>
-    public static Partings Of(Zone zone, Parting parting, PartLine part, IReadOnlyList<Outline> outlines) => parting switch
-    {
-        Parting.Vertical => new(Upright(zone), Down(zone, part), ZoneFacts.IsAcross(zone)),
-        Parting.Pivot => new(Slices(zone, outlines), p => Math.Sqrt(Squared(p, PivotY(zone))), ZoneFacts.IsAcross(zone)),
-        _ => new(Level(zone, parting, part), Round(zone), false),
-    };
+    public static Partings Of(Zone zone, Parting parting, PartLine part, IReadOnlyList<Outline> outlines) =>
+        parting switch
+        {
+            Parting.Vertical => new(Upright(zone), Down(zone, part), ZoneFacts.IsAcross(zone)),
+            Parting.Pivot => new(
+                Slices(zone, outlines),
+                p => Math.Sqrt(Squared(p, PivotY(zone))),
+                ZoneFacts.IsAcross(zone)
+            ),
+            _ => new(Level(zone, parting, part), Round(zone), false),
+        };
 
     private static Func<ScalpPoint, double> Level(Zone zone, Parting parting, PartLine part)
     {
@@ -51,23 +56,27 @@ internal sealed record Partings(Func<ScalpPoint, double> Across, Func<ScalpPoint
     }
 
     /// <summary>Up and down between −1 and 1 once a turn; peaks a comb's tail can draw, a little rounded.</summary>
-    private static double Peaks(double turns) => Math.Asin(PeakRound * Math.Sin(2 * Math.PI * turns)) / Math.Asin(PeakRound);
+    private static double Peaks(double turns) =>
+        Math.Asin(PeakRound * Math.Sin(2 * Math.PI * turns)) / Math.Asin(PeakRound);
 
     /// <summary>Place along a level section.</summary>
-    private static Func<ScalpPoint, double> Round(Zone zone) => zone switch
-    {
-        Zone.TopLeft or Zone.TopRight or Zone.FringeLeft or Zone.FringeRight => p => -p.Position.Z,
-        Zone.FaceFrameLeft or Zone.FaceFrameRight => p => Math.Abs(p.Azimuth),
-        Zone.SideLeft or Zone.SideRight => p => Math.Abs(p.Around),
-        _ => FromHerLeft,
-    };
+    private static Func<ScalpPoint, double> Round(Zone zone) =>
+        zone switch
+        {
+            Zone.TopLeft or Zone.TopRight or Zone.FringeLeft or Zone.FringeRight => p => -p.Position.Z,
+            Zone.FaceFrameLeft or Zone.FaceFrameRight => p => Math.Abs(p.Azimuth),
+            Zone.SideLeft or Zone.SideRight => p => Math.Abs(p.Around),
+            _ => FromHerLeft,
+        };
 
-    private static Func<ScalpPoint, double> Height(Zone zone, PartLine part) => zone switch
-    {
-        Zone.TopLeft or Zone.TopRight or Zone.FringeLeft or Zone.FringeRight => p => -Math.Abs(Zones.FromPart(p, part)),
-        Zone.FaceFrameLeft or Zone.FaceFrameRight => p => p.FromHairlineCm,
-        _ => p => -p.FromTopCm,
-    };
+    private static Func<ScalpPoint, double> Height(Zone zone, PartLine part) =>
+        zone switch
+        {
+            Zone.TopLeft or Zone.TopRight or Zone.FringeLeft or Zone.FringeRight => p =>
+                -Math.Abs(Zones.FromPart(p, part)),
+            Zone.FaceFrameLeft or Zone.FaceFrameRight => p => p.FromHairlineCm,
+            _ => p => -p.FromTopCm,
+        };
 
     /// <summary>Centimetres towards the face, for upright sections; at the back round from the middle to her left.</summary>
     private static Func<ScalpPoint, double> Upright(Zone zone)
@@ -111,15 +120,16 @@ internal sealed record Partings(Func<ScalpPoint, double> Across, Func<ScalpPoint
     private static double Squared(in ScalpPoint p, double y) => p.Map.X * p.Map.X + (p.Map.Y - y) * (p.Map.Y - y);
 
     /// <summary>Centimetres towards the face, roughly, for slanting a parting.</summary>
-    private static Func<ScalpPoint, double> TowardsFace(Zone zone) => zone switch
-    {
-        Zone.TopLeft or Zone.TopRight or Zone.FringeLeft or Zone.FringeRight => p => p.Position.Z,
-        Zone.FaceFrameLeft or Zone.FaceFrameRight => p => -Math.Abs(p.Azimuth) * 0.14,
-        Zone.SideLeft or Zone.SideRight => p => -Math.Abs(p.Around) * 0.145,
+    private static Func<ScalpPoint, double> TowardsFace(Zone zone) =>
+        zone switch
+        {
+            Zone.TopLeft or Zone.TopRight or Zone.FringeLeft or Zone.FringeRight => p => p.Position.Z,
+            Zone.FaceFrameLeft or Zone.FaceFrameRight => p => -Math.Abs(p.Azimuth) * 0.14,
+            Zone.SideLeft or Zone.SideRight => p => -Math.Abs(p.Around) * 0.145,
 
-        // Rounded where both sides meet at the back: nobody parts a sharp V.
-        _ => p => Math.Sqrt(Math.Pow((FromHerLeft(p) - 180) * 0.145, 2) + 0.5),
-    };
+            // Rounded where both sides meet at the back: nobody parts a sharp V.
+            _ => p => Math.Sqrt(Math.Pow((FromHerLeft(p) - 180) * 0.145, 2) + 0.5),
+        };
 
     private static double FromHerLeft(ScalpPoint p) => p.Around >= 0 ? p.Around : p.Around + 360;
 }

@@ -33,7 +33,10 @@ internal sealed record Row(double Low, double High, bool Turned, IReadOnlyList<C
         for (var c = 0; c < Columns.Count; c++)
         {
             var column = Columns[c];
-            if ((c == 0 || along >= column.From.AtShare(up)) && (c == Columns.Count - 1 || along <= column.To.AtShare(up)))
+            if (
+                (c == 0 || along >= column.From.AtShare(up))
+                && (c == Columns.Count - 1 || along <= column.To.AtShare(up))
+            )
             {
                 var (left, right) = (column.Left.AtShare(up), column.Right.AtShare(up));
                 var u = right - left < 1e-9 ? 0.5 : Math.Clamp((along - left) / (right - left), 0, 1);

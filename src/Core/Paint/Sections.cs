@@ -44,13 +44,22 @@ public enum RowOrder
 /// <param name="Woven">Every panel is woven into two: every other tooth of the comb makes one panel, those between the next.</param>
 /// <param name="Order">Which row is worked first.</param>
 public sealed record Sections(
-    Parting Parting, double ThicknessMm, double WidthCm, double LeaveOutMm, bool Bricklay, bool Woven = false, RowOrder Order = RowOrder.LowFirst)
+    Parting Parting,
+    double ThicknessMm,
+    double WidthCm,
+    double LeaveOutMm,
+    bool Bricklay,
+    bool Woven = false,
+    RowOrder Order = RowOrder.LowFirst
+)
 {
     /// <summary>Thinnest and thickest section, mm.</summary>
-    public const double ThinnestMm = 4, ThickestMm = 40;
+    public const double ThinnestMm = 4,
+        ThickestMm = 40;
 
     /// <summary>Narrowest and widest panel, cm.</summary>
-    public const double NarrowestCm = 1, WidestCm = 10;
+    public const double NarrowestCm = 1,
+        WidestCm = 10;
 
     /// <summary>Most that is left out between sections, mm.</summary>
     public const double MostLeaveOutMm = 20;

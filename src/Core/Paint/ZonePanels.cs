@@ -9,14 +9,25 @@ namespace Wendro.Core.Paint;
 /// <param name="Sections">Thickness, width, leave-out and direction.</param>
 /// <param name="SplitMiddle">Whether the middle of the head is an edge of panels: quadrants.</param>
 /// <param name="LeftOut">Regions left out; null or empty for none.</param>
-public sealed record ZoneCut(PartLine Part, Zone Zone, Sections Sections, bool SplitMiddle = false, IReadOnlyList<LeftOut>? LeftOut = null)
+public sealed record ZoneCut(
+    PartLine Part,
+    Zone Zone,
+    Sections Sections,
+    bool SplitMiddle = false,
+    IReadOnlyList<LeftOut>? LeftOut = null
+)
 {
     /// <summary>Regions left out.</summary>
     public IReadOnlyList<LeftOut> Regions => LeftOut ?? [];
 
     /// <summary>Equal when everything is, the regions one by one.</summary>
-    public bool Equals(ZoneCut? other) => other is not null
-        && Part == other.Part && Zone == other.Zone && Sections == other.Sections && SplitMiddle == other.SplitMiddle && Regions.SequenceEqual(other.Regions);
+    public bool Equals(ZoneCut? other) =>
+        other is not null
+        && Part == other.Part
+        && Zone == other.Zone
+        && Sections == other.Sections
+        && SplitMiddle == other.SplitMiddle
+        && Regions.SequenceEqual(other.Regions);
 
     /// <inheritdoc/>
     public override int GetHashCode() => HashCode.Combine(Part, Zone, Sections, SplitMiddle, Regions.Count);
@@ -29,7 +40,13 @@ public sealed class ZonePanels
     private readonly IReadOnlyList<Func<ScalpPoint, double>> outside;
     private readonly List<Row> rows;
 
-    private ZonePanels(ZoneCut how, Partings partings, IReadOnlyList<Func<ScalpPoint, double>> outside, List<Row> rows, List<Panel> panels)
+    private ZonePanels(
+        ZoneCut how,
+        Partings partings,
+        IReadOnlyList<Func<ScalpPoint, double>> outside,
+        List<Row> rows,
+        List<Panel> panels
+    )
     {
         How = how;
         this.partings = partings;
@@ -66,8 +83,16 @@ public sealed class ZonePanels
         var outlines = head.ZonesFor(how.Part).OutlinesOf(zone);
         var partings = Partings.Of(zone, sections.Parting, how.Part, outlines);
         var knife = new Knife(head, how, partings, hair.In(zone), lengthAt);
-        var outside = how.Regions.Select(r => r.Outside(zone, how.Part)).OfType<Func<ScalpPoint, double>>().Concat(LeftOut.OfMarks(hair)).ToArray();
-        var middles = how.Regions.Select(r => r.Middle).OfType<MapPoint>().Concat(hair.Marks.Select(m => m.Map)).ToArray();
+        var outside = how
+            .Regions.Select(r => r.Outside(zone, how.Part))
+            .OfType<Func<ScalpPoint, double>>()
+            .Concat(LeftOut.OfMarks(hair))
+            .ToArray();
+        var middles = how
+            .Regions.Select(r => r.Middle)
+            .OfType<MapPoint>()
+            .Concat(hair.Marks.Select(m => m.Map))
+            .ToArray();
         var left = knife.Without(outlines, outside, middles);
         var rows = new List<Row>();
         var panels = new List<Panel>();
@@ -77,7 +102,10 @@ public sealed class ZonePanels
             for (var r = 0; r < heights.Length; r++)
             {
                 // Rows that go outwards from the middle are laid from there on both sides.
-                var step = !partings.BothWays ? r : r < heights.Length / 2 ? heights.Length / 2 - 1 - r : r - heights.Length / 2;
+                var step =
+                    !partings.BothWays ? r
+                    : r < heights.Length / 2 ? heights.Length / 2 - 1 - r
+                    : r - heights.Length / 2;
                 rows.Add(knife.CutRow(left, (r, step), heights[r], panels));
             }
         }
@@ -129,7 +157,8 @@ public sealed class ZonePanels
         ArgumentNullException.ThrowIfNull(panel);
         ArgumentNullException.ThrowIfNull(chart);
         const double step = 0.1;
-        double At(double x, double y) => partings.Across(chart.At(new MapPoint(panel.Centre.Map.X + x, panel.Centre.Map.Y + y)));
+        double At(double x, double y) =>
+            partings.Across(chart.At(new MapPoint(panel.Centre.Map.X + x, panel.Centre.Map.Y + y)));
         var (gx, gy) = ((At(step, 0) - At(-step, 0)) / (2 * step), (At(0, step) - At(0, -step)) / (2 * step));
         var steep = Math.Max(Math.Sqrt(gx * gx + gy * gy), 0.2);
         var (nx, ny) = (gx / steep, gy / steep);
@@ -145,11 +174,16 @@ public sealed class ZonePanels
     {
         var row = partings.BothWays ? rows.Count - 1 - key.Row : key.Row;
         var last = Panels.Where(p => p.Key.Row == row).Select(p => p.Key.Column).DefaultIfEmpty(0).Max();
-        return key with { Row = row, Column = partings.BothWays ? key.Column : Turned(key.Column, last, How.Sections.Woven) };
+        return key with
+        {
+            Row = row,
+            Column = partings.BothWays ? key.Column : Turned(key.Column, last, How.Sections.Woven),
+        };
     }
 
     /// <summary>Woven panels come in pairs: the pairs turn round, first stays first.</summary>
-    private static int Turned(int column, int last, bool woven) => woven && last % 2 == 1 ? last - 1 - column + 2 * (column % 2) : last - column;
+    private static int Turned(int column, int last, bool woven) =>
+        woven && last % 2 == 1 ? last - 1 - column + 2 * (column % 2) : last - column;
 
     /// <summary>A part in the middle makes the two halves of a zone equal, too: her right takes the panels of her left.</summary>
     private static void MakeEqual(List<Row> rows, bool bothWays, bool woven, List<Panel> panels)
@@ -159,7 +193,12 @@ public sealed class ZonePanels
             for (var r = 0; r < rows.Count / 2; r++)
             {
                 var (left, right) = (rows[^(r + 1)], rows[r]);
-                foreach (var (from, to) in left.Columns.Select(c => c.Panel).Distinct().Zip(right.Columns.Select(c => c.Panel).Distinct()))
+                foreach (
+                    var (from, to) in left
+                        .Columns.Select(c => c.Panel)
+                        .Distinct()
+                        .Zip(right.Columns.Select(c => c.Panel).Distinct())
+                )
                 {
                     panels[to] = Turned(panels[from], panels[to].Key);
                 }
@@ -182,12 +221,13 @@ public sealed class ZonePanels
         }
     }
 
-    private static Panel Turned(Panel panel, PanelKey key) => panel with
-    {
-        Key = key,
-        Outlines = panel.Outlines.Select(o => o.Mirrored()).ToArray(),
-        Centre = Outline.Mirror(panel.Centre),
-    };
+    private static Panel Turned(Panel panel, PanelKey key) =>
+        panel with
+        {
+            Key = key,
+            Outlines = panel.Outlines.Select(o => o.Mirrored()).ToArray(),
+            Centre = Outline.Mirror(panel.Centre),
+        };
 
     private ZonePanels Mirrored(HairProfile hair)
     {
@@ -203,7 +243,11 @@ public sealed class ZonePanels
     }
 
     /// <summary>Lower and upper edge of every row, from the low edge up; what remains at the top is a thinner last row, or left out.</summary>
-    private static IEnumerable<(double Low, double High)> Heights(IReadOnlyList<Outline> outlines, Partings partings, Sections sections)
+    private static IEnumerable<(double Low, double High)> Heights(
+        IReadOnlyList<Outline> outlines,
+        Partings partings,
+        Sections sections
+    )
     {
         var low = outlines.Min(o => o.RangeOf(partings.Across).Low);
         var high = outlines.Max(o => o.RangeOf(partings.Across).High);

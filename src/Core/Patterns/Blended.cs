@@ -13,15 +13,47 @@ internal static class Blended
 
     public static IReadOnlyList<Pattern> Patterns { get; } =
     [
-        new("grey-blend", "Silver thread", "grey blended by small pieces that follow the old ones", 4, GreyBlend, hair =>
-            hair.GreyShare >= 0.1 ? null : "There is hardly any grey to blend."),
-        new("lines-softened", "Stripes let go", "old stripes softened first, then light and depth side by side", 11, LinesSoftened, hair =>
-            hair.Bands.Any(b => b.Share < 1) ? null : "No old stripes are noted."),
-        new("raised-after-cut", "One step up", "the work raised after a haircut, the undercut left alone", 12, RaisedAfterCut, Nothing),
-        new("refresh-dark", "Only the dark ones", "grown-out work refreshed: the dark pieces between the light ones", 16, RefreshDark, hair =>
-            hair.Bands.Any(b => b.State == BandState.Lightened) ? null : "Nothing was lightened before."),
-        new("regrowth-blend", "Back to the ends", "regrowth blended into light ends, pieces for two glosses by turns", 19, RegrowthBlend, hair =>
-            hair.Bands.Any(b => b.State == BandState.Lightened) ? null : "There are no light ends to blend into."),
+        new(
+            "grey-blend",
+            "Silver thread",
+            "grey blended by small pieces that follow the old ones",
+            4,
+            GreyBlend,
+            hair => hair.GreyShare >= 0.1 ? null : "There is hardly any grey to blend."
+        ),
+        new(
+            "lines-softened",
+            "Stripes let go",
+            "old stripes softened first, then light and depth side by side",
+            11,
+            LinesSoftened,
+            hair => hair.Bands.Any(b => b.Share < 1) ? null : "No old stripes are noted."
+        ),
+        new(
+            "raised-after-cut",
+            "One step up",
+            "the work raised after a haircut, the undercut left alone",
+            12,
+            RaisedAfterCut,
+            Nothing
+        ),
+        new(
+            "refresh-dark",
+            "Only the dark ones",
+            "grown-out work refreshed: the dark pieces between the light ones",
+            16,
+            RefreshDark,
+            hair => hair.Bands.Any(b => b.State == BandState.Lightened) ? null : "Nothing was lightened before."
+        ),
+        new(
+            "regrowth-blend",
+            "Back to the ends",
+            "regrowth blended into light ends, pieces for two glosses by turns",
+            19,
+            RegrowthBlend,
+            hair =>
+                hair.Bands.Any(b => b.State == BandState.Lightened) ? null : "There are no light ends to blend into."
+        ),
     ];
 
     private static double RegrowthShare(HairProfile hair)
@@ -33,10 +65,18 @@ internal static class Blended
     private static void GreyBlend(Sketch s)
     {
         s.Without(Region.BabyHair, 0.5, "Baby hair stays out: grey is finest there.")
-            .Cut(Sketch.Back.Concat(Sketch.Upper), new Sections(Parting.Horizontal, 7, 2, 7, true), "Fine pieces, as fine as the grey comes in.")
+            .Cut(
+                Sketch.Back.Concat(Sketch.Upper),
+                new Sections(Parting.Horizontal, 7, 2, 7, true),
+                "Fine pieces, as fine as the grey comes in."
+            )
             .Cut(Sketch.Face, new Sections(Parting.Horizontal, 7, 2, 0, false), "Finer still at the face.")
             .Mix("A", Lightener.Half, 20, 40, "Half clay, half powder: reach of one, hold of the other.")
-            .Paint(Sketch.Back.Concat(Sketch.Upper), s.From(Shape.V, 0.1, 0.1, 5, 7), "From near the root, where grey shows first.")
+            .Paint(
+                Sketch.Back.Concat(Sketch.Upper),
+                s.From(Shape.V, 0.1, 0.1, 5, 7),
+                "From near the root, where grey shows first."
+            )
             .Paint(Sketch.Face, s.From(Shape.Full, 0.05, 0, 6, 7), "The face last.");
         if (s.HeavierSide is null)
         {
@@ -44,42 +84,93 @@ internal static class Blended
         }
     }
 
-    private static void LinesSoftened(Sketch s) => s
-        .Cut(Sketch.Back.Concat(Sketch.Upper), new Sections(Parting.Horizontal, 12, 4, 4, true, Woven: true), "Woven in two groups: one for depth, one for light, side by side.")
-        .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 10, 3, 0, false, Woven: true), "The same at the hairline, finer.")
-        .Mix("A", Lightener.Clay, 20, 35, "Mild: these ends were lightened before.")
-        .Colour("B", (s.Hair.NaturalLevel + s.EndsLevel) / 2, 10, 25, "Half way between what grows and the old stripes.")
-        .Paint(
-            ZoneFacts.All,
-            k => k.Column % 2 == 1,
-            s.From(Shape.Reverse, 0.1, 0, 12, 12) with { Formula = "B", BandCm = s.Hair.Cut.LongestCm * 0.7, BlurCm = 8, Face = Face.Both },
-            "Step one: deposit on the lines, feathered downwards, softens where they begin.")
-        .Paint(ZoneFacts.All, k => k.Column % 2 == 0, s.From(Shape.V, 0.5, 0.2, 8, 10), "Step two: light low beside it, away from the old edge.");
+    private static void LinesSoftened(Sketch s) =>
+        s.Cut(
+                Sketch.Back.Concat(Sketch.Upper),
+                new Sections(Parting.Horizontal, 12, 4, 4, true, Woven: true),
+                "Woven in two groups: one for depth, one for light, side by side."
+            )
+            .Cut(
+                Sketch.Hairline,
+                new Sections(Parting.Horizontal, 10, 3, 0, false, Woven: true),
+                "The same at the hairline, finer."
+            )
+            .Mix("A", Lightener.Clay, 20, 35, "Mild: these ends were lightened before.")
+            .Colour(
+                "B",
+                (s.Hair.NaturalLevel + s.EndsLevel) / 2,
+                10,
+                25,
+                "Half way between what grows and the old stripes."
+            )
+            .Paint(
+                ZoneFacts.All,
+                k => k.Column % 2 == 1,
+                s.From(Shape.Reverse, 0.1, 0, 12, 12) with
+                {
+                    Formula = "B",
+                    BandCm = s.Hair.Cut.LongestCm * 0.7,
+                    BlurCm = 8,
+                    Face = Face.Both,
+                },
+                "Step one: deposit on the lines, feathered downwards, softens where they begin."
+            )
+            .Paint(
+                ZoneFacts.All,
+                k => k.Column % 2 == 0,
+                s.From(Shape.V, 0.5, 0.2, 8, 10),
+                "Step two: light low beside it, away from the old edge."
+            );
 
-    private static void RaisedAfterCut(Sketch s) => s
-        .Without([Zone.Nape], "Undercut: there is nothing to paint.")
-        .Cut(ZoneFacts.All.Except(Sketch.Hairline).Except([Zone.Nape]), new Sections(Parting.Horizontal, 11, 4, 4, true), "Bricklay, so that nothing lines up.")
-        .Paint(ZoneFacts.All.Except(Sketch.Hairline).Except([Zone.Crown]), s.From(Shape.V, 0.16, 0.2, 7, 10), "Higher than last time: the cut took the old light ends.")
-        .Paint([Zone.Crown], s.From(Shape.V, 0.24, 0.2, 6, 9), "The crown lower.")
-        .Paint(Sketch.Hairline, s.From(Shape.Full, 0.08, 0, 9, 10), "The face follows.");
+    private static void RaisedAfterCut(Sketch s) =>
+        s.Without([Zone.Nape], "Undercut: there is nothing to paint.")
+            .Cut(
+                ZoneFacts.All.Except(Sketch.Hairline).Except([Zone.Nape]),
+                new Sections(Parting.Horizontal, 11, 4, 4, true),
+                "Bricklay, so that nothing lines up."
+            )
+            .Paint(
+                ZoneFacts.All.Except(Sketch.Hairline).Except([Zone.Crown]),
+                s.From(Shape.V, 0.16, 0.2, 7, 10),
+                "Higher than last time: the cut took the old light ends."
+            )
+            .Paint([Zone.Crown], s.From(Shape.V, 0.24, 0.2, 6, 9), "The crown lower.")
+            .Paint(Sketch.Hairline, s.From(Shape.Full, 0.08, 0, 9, 10), "The face follows.");
 
-    private static void RefreshDark(Sketch s) => s
-        .Cut(Sketch.Back.Concat(Sketch.Upper), new Sections(Parting.Horizontal, 9, 3, 5, true, Woven: true), "Woven: the light pieces are combed aside, the dark ones painted.")
-        .Cut(Sketch.Face, new Sections(Parting.Horizontal, 9, 3, 0, false), "The hairline whole.")
-        .Paint(Sketch.Back.Concat(Sketch.Upper), k => k.Column % 2 == 1, s.From(Shape.V, 0.14, 0.18, 7, 8), "Only every other tooth: what is light already stays out of it.")
-        .Paint(Sketch.Face, s.From(Shape.Full, 0.06, 0, 7, 7), "Regrowth at the face.")
-        .OnRegrowth("Lightener ends where the hair is light already.");
+    private static void RefreshDark(Sketch s) =>
+        s.Cut(
+                Sketch.Back.Concat(Sketch.Upper),
+                new Sections(Parting.Horizontal, 9, 3, 5, true, Woven: true),
+                "Woven: the light pieces are combed aside, the dark ones painted."
+            )
+            .Cut(Sketch.Face, new Sections(Parting.Horizontal, 9, 3, 0, false), "The hairline whole.")
+            .Paint(
+                Sketch.Back.Concat(Sketch.Upper),
+                k => k.Column % 2 == 1,
+                s.From(Shape.V, 0.14, 0.18, 7, 8),
+                "Only every other tooth: what is light already stays out of it."
+            )
+            .Paint(Sketch.Face, s.From(Shape.Full, 0.06, 0, 7, 7), "Regrowth at the face.")
+            .OnRegrowth("Lightener ends where the hair is light already.");
 
     private static void RegrowthBlend(Sketch s)
     {
         var grown = RegrowthShare(s.Hair);
-        s.Cut(Sketch.Back.Concat(Sketch.Upper), new Sections(Parting.Horizontal, 9, 3.5, 4, true), "Fine level sections, columns for two glosses by turns.")
+        s.Cut(
+                Sketch.Back.Concat(Sketch.Upper),
+                new Sections(Parting.Horizontal, 9, 3.5, 4, true),
+                "Fine level sections, columns for two glosses by turns."
+            )
             .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 8, 3, 0, false), "Finer at the hairline.")
             .Mix("A", Lightener.Clay, 20, 35, "Mild: it meets hair that is light already.")
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
-                s.From(Shape.V, grown * 0.35, grown * 0.3, 8, 1) with { BlurCm = Math.Min(12, grown * s.Hair.Cut.LongestCm * 0.6) },
-                "Through the regrowth, faded out before the light ends begin to be deep.")
+                s.From(Shape.V, grown * 0.35, grown * 0.3, 8, 1) with
+                {
+                    BlurCm = Math.Min(12, grown * s.Hair.Cut.LongestCm * 0.6),
+                },
+                "Through the regrowth, faded out before the light ends begin to be deep."
+            )
             .Paint(Sketch.Hairline, s.From(Shape.Full, grown * 0.2, 0, 8, 1), "Nearer the root at the face.")
             .OnRegrowth("Lightener ends where the hair is light already.");
     }

@@ -17,7 +17,9 @@ public static class Heavier
     public static Side? SideOf(PartLine part)
     {
         ArgumentNullException.ThrowIfNull(part);
-        return Math.Abs(part.FrontCm) < MiddleCm ? null : part.FrontCm > 0 ? Side.Right : Side.Left;
+        return Math.Abs(part.FrontCm) < MiddleCm ? null
+            : part.FrontCm > 0 ? Side.Right
+            : Side.Left;
     }
 
     /// <summary>Hair in front of the crown on her left and on her right of the part, grams.</summary>
@@ -34,11 +36,27 @@ public static class Heavier
         ArgumentNullException.ThrowIfNull(plan);
         return SideOf(plan.Part) is not { } side
             ? []
-            : ZoneFacts.All
-                .Where(z => !ZoneFacts.IsAcross(z) && ZoneFacts.IsLeft(z) == (side == Side.Left) && plan.Zones[z].Excluded is null)
+            : ZoneFacts
+                .All.Where(z =>
+                    !ZoneFacts.IsAcross(z)
+                    && ZoneFacts.IsLeft(z) == (side == Side.Left)
+                    && plan.Zones[z].Excluded is null
+                )
                 .Select(z => (Zone: z, plan.Zones[z].Sections))
-                .Where(z => Math.Round(z.Sections.ThicknessMm * Thinner) >= Sections.ThinnestMm && z.Sections.ThicknessMm >= plan.Zones[ZoneFacts.Other(z.Zone)].Sections.ThicknessMm)
-                .Select(z => (PlanEdit)CutZone.As(z.Zone, z.Sections with { ThicknessMm = Math.Round(z.Sections.ThicknessMm * Thinner) }))
+                .Where(z =>
+                    Math.Round(z.Sections.ThicknessMm * Thinner) >= Sections.ThinnestMm
+                    && z.Sections.ThicknessMm >= plan.Zones[ZoneFacts.Other(z.Zone)].Sections.ThicknessMm
+                )
+                .Select(z =>
+                    (PlanEdit)
+                        CutZone.As(
+                            z.Zone,
+                            z.Sections with
+                            {
+                                ThicknessMm = Math.Round(z.Sections.ThicknessMm * Thinner),
+                            }
+                        )
+                )
                 .ToArray();
     }
 }

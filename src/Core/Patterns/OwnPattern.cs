@@ -15,17 +15,23 @@ public static class OwnPattern
         ArgumentNullException.ThrowIfNull(cutting);
         var longest = cutting.Hair.Cut.LongestCm;
         PanelPaint Shared(PanelPaint p) => p with { StartShare = p.StartShare ?? Math.Min(1, p.StartCm / longest) };
-        var edits = PlanAsEdits.Of(plan)
+        var edits = PlanAsEdits
+            .Of(plan)
             .Where(e => e is not (SetWish or SetWears or SetStyling or MovePart))
-            .Select(e => e switch
-            {
-                PaintZone z => z with { Paint = Shared(z.Paint) },
-                PaintPanels p => p with { Paint = Shared(p.Paint) },
-                LeaveOut r => r with { By = LeftOutBy.Pattern },
-                _ => e,
-            });
+            .Select(e =>
+                e switch
+                {
+                    PaintZone z => z with { Paint = Shared(z.Paint) },
+                    PaintPanels p => p with { Paint = Shared(p.Paint) },
+                    LeaveOut r => r with { By = LeftOutBy.Pattern },
+                    _ => e,
+                }
+            );
         var left = PlanAsEdits
-            .LeftOf(plan, z => plan.Zones[z].Usual is null ? [] : cutting.Cut(plan, z).Panels.Select(p => p.Key.ToString()))
+            .LeftOf(
+                plan,
+                z => plan.Zones[z].Usual is null ? [] : cutting.Cut(plan, z).Panels.Select(p => p.Key.ToString())
+            )
             .Select(e => e is ExcludeZone { By: LeftOutBy.Hand } x ? x with { By = LeftOutBy.Pattern } : e);
         return edits.Concat(left).ToArray();
     }
@@ -36,7 +42,13 @@ public static class OwnPattern
     /// <param name="plan">The plan as it is; its paint gives way.</param>
     /// <param name="cutting">The head and hair it is planned on.</param>
     /// <param name="house">How the studio usually works.</param>
-    public static IReadOnlyList<PatternStep> StepsFor(string why, IReadOnlyList<PlanEdit> edits, Plan plan, Cutting cutting, HouseRules house)
+    public static IReadOnlyList<PatternStep> StepsFor(
+        string why,
+        IReadOnlyList<PlanEdit> edits,
+        Plan plan,
+        Cutting cutting,
+        HouseRules house
+    )
     {
         ArgumentNullException.ThrowIfNull(edits);
         ArgumentNullException.ThrowIfNull(cutting);
@@ -51,7 +63,10 @@ public static class OwnPattern
                 ClearPanels clear => clear with { Panels = clear.Panels.Where(Has).ToArray() },
                 _ => edit,
             };
-            if (fits is not (PaintPanels { Panels.Count: 0 } or ClearPanels { Panels.Count: 0 }) && now.Apply(fits, cutting) is { Succeeded: true } applied)
+            if (
+                fits is not (PaintPanels { Panels.Count: 0 } or ClearPanels { Panels.Count: 0 })
+                && now.Apply(fits, cutting) is { Succeeded: true } applied
+            )
             {
                 fitting.Add(fits);
                 now = applied.Plan;
@@ -61,6 +76,8 @@ public static class OwnPattern
         return sketch.Step(why, fitting).Steps;
 
         bool Has(string key) =>
-            PanelKey.Parse(key) is { } panel && now.Zones[panel.Zone].Excluded is null && cutting.Cut(now, panel.Zone).Panels.Any(p => p.Key == panel);
+            PanelKey.Parse(key) is { } panel
+            && now.Zones[panel.Zone].Excluded is null
+            && cutting.Cut(now, panel.Zone).Panels.Any(p => p.Key == panel);
     }
 }

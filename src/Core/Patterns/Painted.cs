@@ -13,23 +13,87 @@ internal static class Painted
 
     public static IReadOnlyList<Pattern> Patterns { get; } =
     [
-        new("curl-shell", "Sun on the curls", "curls, expanded and dry, lightened on their outer shell in three tiers", 1, CurlShell, hair =>
-            hair.Curl is Curl.Curly or Curl.Coily ? null : "It needs curls that stand out: this hair lies."),
-        new("quiet-dark", "Quiet in the dark", "dark hair, a little light under film, nothing that shouts", 2, QuietDark, hair =>
-            hair.NaturalLevel <= 5.5 ? null : "Lighter hair reaches that in open air."),
-        new("hairline-express", "Fold at the basin", "the hairline alone, quickly, after a base colour", 3, HairlineExpress, Nothing),
-        new("thick-all-over", "Broad ribbons", "thick panels all over, thinner at the face, heights mixed", 7, ThickAllOver, hair =>
-            hair.Density == Density.Low ? "Thin hair has too little for thick panels." : null),
-        new("face-block", "Lantern", "one bright block at the face, built back to front, two strengths in contrast", 8, FaceBlock, Nothing),
-        new("high-low-foil", "High tide, low tide", "rows high and low by turns, teased and in foil", 9, HighLowFoil, hair =>
-            hair.Condition == Condition.Breaking ? "Teasing and foil are too much for breaking hair." : null),
-        new("oval-out", "Under the cap", "weaker low, stronger high, an oval on top left natural", 10, OvalOut, Nothing),
-        new("tips-at-home", "Just the tips", "short hair, few pieces, ends only", 13, TipsAtHome, hair =>
-            hair.Cut.LongestCm <= 30 ? null : "Long hair wants more than its tips."),
-        new("wide-narrow", "Wide below, fine above", "a full head: wide under the ridge, narrow above, both sides of the part matched", 14, WideNarrow, Nothing),
+        new(
+            "curl-shell",
+            "Sun on the curls",
+            "curls, expanded and dry, lightened on their outer shell in three tiers",
+            1,
+            CurlShell,
+            hair => hair.Curl is Curl.Curly or Curl.Coily ? null : "It needs curls that stand out: this hair lies."
+        ),
+        new(
+            "quiet-dark",
+            "Quiet in the dark",
+            "dark hair, a little light under film, nothing that shouts",
+            2,
+            QuietDark,
+            hair => hair.NaturalLevel <= 5.5 ? null : "Lighter hair reaches that in open air."
+        ),
+        new(
+            "hairline-express",
+            "Fold at the basin",
+            "the hairline alone, quickly, after a base colour",
+            3,
+            HairlineExpress,
+            Nothing
+        ),
+        new(
+            "thick-all-over",
+            "Broad ribbons",
+            "thick panels all over, thinner at the face, heights mixed",
+            7,
+            ThickAllOver,
+            hair => hair.Density == Density.Low ? "Thin hair has too little for thick panels." : null
+        ),
+        new(
+            "face-block",
+            "Lantern",
+            "one bright block at the face, built back to front, two strengths in contrast",
+            8,
+            FaceBlock,
+            Nothing
+        ),
+        new(
+            "high-low-foil",
+            "High tide, low tide",
+            "rows high and low by turns, teased and in foil",
+            9,
+            HighLowFoil,
+            hair => hair.Condition == Condition.Breaking ? "Teasing and foil are too much for breaking hair." : null
+        ),
+        new(
+            "oval-out",
+            "Under the cap",
+            "weaker low, stronger high, an oval on top left natural",
+            10,
+            OvalOut,
+            Nothing
+        ),
+        new(
+            "tips-at-home",
+            "Just the tips",
+            "short hair, few pieces, ends only",
+            13,
+            TipsAtHome,
+            hair => hair.Cut.LongestCm <= 30 ? null : "Long hair wants more than its tips."
+        ),
+        new(
+            "wide-narrow",
+            "Wide below, fine above",
+            "a full head: wide under the ridge, narrow above, both sides of the part matched",
+            14,
+            WideNarrow,
+            Nothing
+        ),
         new("heavy-front", "Bow wave", "heavy at the front, tapering to the back, V over V", 15, HeavyFront, Nothing),
-        new("staggered-lines", "Waterline", "ends light without an edge, lines high and low by turns", 21, StaggeredLines, hair =>
-            hair.Cut.LongestCm < 22 ? "Too short for lines to widen and meet." : null),
+        new(
+            "staggered-lines",
+            "Waterline",
+            "ends light without an edge, lines high and low by turns",
+            21,
+            StaggeredLines,
+            hair => hair.Cut.LongestCm < 22 ? "Too short for lines to widen and meet." : null
+        ),
     ];
 
     private static void CurlShell(Sketch s)
@@ -37,94 +101,315 @@ internal static class Painted
         // Tight curls are scrunched by hand; looser ones are pressed on coated foil, which keeps them moist.
         var covering = s.Hair.Curl == Curl.Coily ? Covering.Open : Covering.Foil;
         var shell = s.From(Shape.Scrunch, 0.3, 0, 5, 8) with { BlurCm = 2, Covering = covering };
-        s.Frame(Frame.Tiers, "Three tiers from the nape up, so that each curl shell is reached before the next falls over it.")
-            .Cut(ZoneFacts.All, new Sections(Parting.Horizontal, 22, 7, 0, true), "Thick, wide sections: curls break paint up by themselves.")
-            .Paint([Zone.Nape, Zone.LowerBack], shell with { Strokes = 1 }, "The lowest tier: one pass over the expanded curls, only the outer shell takes product.")
-            .Paint(Sketch.Upper.Append(Zone.UpperBack), shell with { Strokes = 2 }, "The tiers above: two passes, for more passes are lighter.")
-            .Paint(Sketch.Hairline, shell with { StartShare = 0.2, Strokes = 4, Covering = Covering.Open }, "Most round the face, by hand.");
+        s.Frame(
+                Frame.Tiers,
+                "Three tiers from the nape up, so that each curl shell is reached before the next falls over it."
+            )
+            .Cut(
+                ZoneFacts.All,
+                new Sections(Parting.Horizontal, 22, 7, 0, true),
+                "Thick, wide sections: curls break paint up by themselves."
+            )
+            .Paint(
+                [Zone.Nape, Zone.LowerBack],
+                shell with
+                {
+                    Strokes = 1,
+                },
+                "The lowest tier: one pass over the expanded curls, only the outer shell takes product."
+            )
+            .Paint(
+                Sketch.Upper.Append(Zone.UpperBack),
+                shell with
+                {
+                    Strokes = 2,
+                },
+                "The tiers above: two passes, for more passes are lighter."
+            )
+            .Paint(
+                Sketch.Hairline,
+                shell with
+                {
+                    StartShare = 0.2,
+                    Strokes = 4,
+                    Covering = Covering.Open,
+                },
+                "Most round the face, by hand."
+            );
     }
 
-    private static void QuietDark(Sketch s) => s
-        .Cut(Sketch.Back, new Sections(Parting.Horizontal, 14, 4, 10, true), "Level sections with natural hair between: depth stays.")
-        .Cut(Sketch.Upper, new Sections(Parting.DiagonalBack, 14, 4, 8, true), "Diagonal above, so that light falls back with the hair.")
-        .Mix("A", Lightener.Clay, 30, 45, "Clay works slowly and stays put; film keeps it moist long enough for dark hair.")
-        .Paint(Sketch.Back.Concat(Sketch.Upper), s.From(Shape.V, 0.4, 0.25, 4, 7) with { Covering = Covering.Film }, "Low starts, middling depth, film over every layer.")
-        .Paint(Sketch.Face, s.From(Shape.Full, 0.22, 0, 7, 10), "A little more at the face, in the open where it can be watched.");
+    private static void QuietDark(Sketch s) =>
+        s.Cut(
+                Sketch.Back,
+                new Sections(Parting.Horizontal, 14, 4, 10, true),
+                "Level sections with natural hair between: depth stays."
+            )
+            .Cut(
+                Sketch.Upper,
+                new Sections(Parting.DiagonalBack, 14, 4, 8, true),
+                "Diagonal above, so that light falls back with the hair."
+            )
+            .Mix(
+                "A",
+                Lightener.Clay,
+                30,
+                45,
+                "Clay works slowly and stays put; film keeps it moist long enough for dark hair."
+            )
+            .Paint(
+                Sketch.Back.Concat(Sketch.Upper),
+                s.From(Shape.V, 0.4, 0.25, 4, 7) with
+                {
+                    Covering = Covering.Film,
+                },
+                "Low starts, middling depth, film over every layer."
+            )
+            .Paint(
+                Sketch.Face,
+                s.From(Shape.Full, 0.22, 0, 7, 10),
+                "A little more at the face, in the open where it can be watched."
+            );
 
-    private static void HairlineExpress(Sketch s) => s
-        .Step("Only the hairline is worked.", new SetReach(Reach.Hairline))
-        .Without(Region.BabyHair, 0.4, "New hair at the hairline stays out.")
-        .Cut(Sketch.Face, new Sections(Parting.Horizontal, 16, 5, 0, false), "One band along the hairline, folded back as it is held.")
-        .Paint(Sketch.Face, s.From(Shape.Fold, 0.08, 0, 8, 12) with { BandCm = Math.Max(4, s.Hair.Cut.LongestCm * 0.45), BlurCm = 2 }, "Painted over the fold, close to the scalp and blurred; the ends stay free.")
-        .Paint([Zone.FringeLeft, Zone.FringeRight], s.From(Shape.V, 0.15, 0.15, 5, 8), "The fringe behind it, lower, so that no line stands between.");
+    private static void HairlineExpress(Sketch s) =>
+        s.Step("Only the hairline is worked.", new SetReach(Reach.Hairline))
+            .Without(Region.BabyHair, 0.4, "New hair at the hairline stays out.")
+            .Cut(
+                Sketch.Face,
+                new Sections(Parting.Horizontal, 16, 5, 0, false),
+                "One band along the hairline, folded back as it is held."
+            )
+            .Paint(
+                Sketch.Face,
+                s.From(Shape.Fold, 0.08, 0, 8, 12) with
+                {
+                    BandCm = Math.Max(4, s.Hair.Cut.LongestCm * 0.45),
+                    BlurCm = 2,
+                },
+                "Painted over the fold, close to the scalp and blurred; the ends stay free."
+            )
+            .Paint(
+                [Zone.FringeLeft, Zone.FringeRight],
+                s.From(Shape.V, 0.15, 0.15, 5, 8),
+                "The fringe behind it, lower, so that no line stands between."
+            );
 
-    private static void ThickAllOver(Sketch s) => s
-        .Cut(Sketch.Back.Concat(Sketch.Upper), new Sections(Parting.Horizontal, 22, 5, 5, true), "Thick sections: brightness on the surface, depth kept beneath.")
-        .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 10, 3, 0, false), "Thinner at the face, where it may go through.")
-        .Paint(Sketch.Back.Concat(Sketch.Upper), s.From(Shape.U, 0.28, 0.22, 6, 10) with { SpreadCm = 3 }, "Round upper edges, heights mixed, so that no row reads as a stripe.")
-        .Paint(Sketch.Hairline, s.From(Shape.Full, 0.1, 0, 9, 10), "Bright to the hairline.");
+    private static void ThickAllOver(Sketch s) =>
+        s.Cut(
+                Sketch.Back.Concat(Sketch.Upper),
+                new Sections(Parting.Horizontal, 22, 5, 5, true),
+                "Thick sections: brightness on the surface, depth kept beneath."
+            )
+            .Cut(
+                Sketch.Hairline,
+                new Sections(Parting.Horizontal, 10, 3, 0, false),
+                "Thinner at the face, where it may go through."
+            )
+            .Paint(
+                Sketch.Back.Concat(Sketch.Upper),
+                s.From(Shape.U, 0.28, 0.22, 6, 10) with
+                {
+                    SpreadCm = 3,
+                },
+                "Round upper edges, heights mixed, so that no row reads as a stripe."
+            )
+            .Paint(Sketch.Hairline, s.From(Shape.Full, 0.1, 0, 9, 10), "Bright to the hairline.");
 
-    private static void FaceBlock(Sketch s) => s
-        .Step("The hairline and what lies behind it; the rest stays.", new SetReach(Reach.Half))
-        .Without([Zone.Crown], "Left natural: the block stands against it.")
-        .Step(
-            "Built from a stable line behind to the hairline, so that each section lies on finished work.",
-            new SetOrder([.. Frames.OrderOf(Frame.EarToEar).Except(Sketch.Hairline), Zone.FringeLeft, Zone.FringeRight, Zone.FaceFrameLeft, Zone.FaceFrameRight]))
-        .Cut(Sketch.Hairline, new Sections(Parting.DiagonalForward, 7, 3, 0, false, Order: RowOrder.HighFirst), "Fine diagonal sections, worked from the back of the block forwards.")
-        .Cut([Zone.SideLeft, Zone.SideRight, Zone.TopLeft, Zone.TopRight], new Sections(Parting.DiagonalForward, 14, 4, 10, true), "Coarser behind, with natural hair between.")
-        .Mix("A", Lightener.Clay, 30, 45, "The block.")
-        .Mix("B", Lightener.Clay, 20, 40, "Weaker behind it: the contrast is the point.")
-        .Paint(Sketch.Hairline, s.From(Shape.Full, 0.06, 0, 8, 10), "The block, solid and bright.")
-        .Paint([Zone.SideLeft, Zone.SideRight, Zone.TopLeft, Zone.TopRight], s.From(Shape.Slant, 0.35, 0.25, 5, 8) with { Formula = "B" }, "Slants that lead away from it.");
+    private static void FaceBlock(Sketch s) =>
+        s.Step("The hairline and what lies behind it; the rest stays.", new SetReach(Reach.Half))
+            .Without([Zone.Crown], "Left natural: the block stands against it.")
+            .Step(
+                "Built from a stable line behind to the hairline, so that each section lies on finished work.",
+                new SetOrder([
+                    .. Frames.OrderOf(Frame.EarToEar).Except(Sketch.Hairline),
+                    Zone.FringeLeft,
+                    Zone.FringeRight,
+                    Zone.FaceFrameLeft,
+                    Zone.FaceFrameRight,
+                ])
+            )
+            .Cut(
+                Sketch.Hairline,
+                new Sections(Parting.DiagonalForward, 7, 3, 0, false, Order: RowOrder.HighFirst),
+                "Fine diagonal sections, worked from the back of the block forwards."
+            )
+            .Cut(
+                [Zone.SideLeft, Zone.SideRight, Zone.TopLeft, Zone.TopRight],
+                new Sections(Parting.DiagonalForward, 14, 4, 10, true),
+                "Coarser behind, with natural hair between."
+            )
+            .Mix("A", Lightener.Clay, 30, 45, "The block.")
+            .Mix("B", Lightener.Clay, 20, 40, "Weaker behind it: the contrast is the point.")
+            .Paint(Sketch.Hairline, s.From(Shape.Full, 0.06, 0, 8, 10), "The block, solid and bright.")
+            .Paint(
+                [Zone.SideLeft, Zone.SideRight, Zone.TopLeft, Zone.TopRight],
+                s.From(Shape.Slant, 0.35, 0.25, 5, 8) with
+                {
+                    Formula = "B",
+                },
+                "Slants that lead away from it."
+            );
 
-    private static void HighLowFoil(Sketch s) => s
-        .Cut(Sketch.Back.Concat(Sketch.Upper), new Sections(Parting.Horizontal, 10, 5, 4, true), "Sections that fit a foil.")
-        .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 8, 3, 0, false), "Finer at the hairline.")
-        .Mix("A", Lightener.Powder, 20, 40, "Powder in foil reaches further than open air.")
-        .Paint(Sketch.Back.Concat(Sketch.Upper), k => k.Row % 2 == 0, s.From(Shape.V, 0.18, 0.12, 10, 12) with { Covering = Covering.Foil, Teasing = Teasing.Strong }, "One row high, teased so that no edge can show.")
-        .Paint(Sketch.Back.Concat(Sketch.Upper), k => k.Row % 2 == 1, s.From(Shape.V, 0.4, 0.15, 10, 12) with { Covering = Covering.Foil, Teasing = Teasing.Strong }, "The next row low: no two neighbours begin at one height.")
-        .Paint(Sketch.Hairline, s.From(Shape.Full, 0.1, 0, 8, 8) with { Covering = Covering.Foil }, "The hairline high.");
+    private static void HighLowFoil(Sketch s) =>
+        s.Cut(
+                Sketch.Back.Concat(Sketch.Upper),
+                new Sections(Parting.Horizontal, 10, 5, 4, true),
+                "Sections that fit a foil."
+            )
+            .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 8, 3, 0, false), "Finer at the hairline.")
+            .Mix("A", Lightener.Powder, 20, 40, "Powder in foil reaches further than open air.")
+            .Paint(
+                Sketch.Back.Concat(Sketch.Upper),
+                k => k.Row % 2 == 0,
+                s.From(Shape.V, 0.18, 0.12, 10, 12) with
+                {
+                    Covering = Covering.Foil,
+                    Teasing = Teasing.Strong,
+                },
+                "One row high, teased so that no edge can show."
+            )
+            .Paint(
+                Sketch.Back.Concat(Sketch.Upper),
+                k => k.Row % 2 == 1,
+                s.From(Shape.V, 0.4, 0.15, 10, 12) with
+                {
+                    Covering = Covering.Foil,
+                    Teasing = Teasing.Strong,
+                },
+                "The next row low: no two neighbours begin at one height."
+            )
+            .Paint(
+                Sketch.Hairline,
+                s.From(Shape.Full, 0.1, 0, 8, 8) with
+                {
+                    Covering = Covering.Foil,
+                },
+                "The hairline high."
+            );
 
-    private static void OvalOut(Sketch s) => s
-        .Without(Region.Oval, 4, "An oval on top stays natural: it falls over the work and hides where it begins.")
-        .Cut(ZoneFacts.All.Except(Sketch.Hairline), new Sections(Parting.Horizontal, 12, 4.5, 4, true), "Level sections round the head under the oval.")
-        .Mix("A", Lightener.Clay, 20, 30, "Weaker where painted first, under film, which keeps it working.")
-        .Mix("B", Lightener.Clay, 30, 40, "Stronger where painted last, so that all is ready together.")
-        .Paint([Zone.Nape, Zone.LowerBack], s.From(Shape.V, 0.25, 0.2, 6, 9) with { Formula = "A", Covering = Covering.Film }, "The nape and lower back first.")
-        .Paint(Sketch.Upper.Append(Zone.UpperBack), s.From(Shape.V, 0.25, 0.2, 6, 9) with { Formula = "B" }, "Above it.")
-        .Paint(Sketch.Hairline, s.From(Shape.Full, 0.12, 0, 8, 10) with { Formula = "B" }, "Bright at the face.");
+    private static void OvalOut(Sketch s) =>
+        s.Without(Region.Oval, 4, "An oval on top stays natural: it falls over the work and hides where it begins.")
+            .Cut(
+                ZoneFacts.All.Except(Sketch.Hairline),
+                new Sections(Parting.Horizontal, 12, 4.5, 4, true),
+                "Level sections round the head under the oval."
+            )
+            .Mix("A", Lightener.Clay, 20, 30, "Weaker where painted first, under film, which keeps it working.")
+            .Mix("B", Lightener.Clay, 30, 40, "Stronger where painted last, so that all is ready together.")
+            .Paint(
+                [Zone.Nape, Zone.LowerBack],
+                s.From(Shape.V, 0.25, 0.2, 6, 9) with
+                {
+                    Formula = "A",
+                    Covering = Covering.Film,
+                },
+                "The nape and lower back first."
+            )
+            .Paint(
+                Sketch.Upper.Append(Zone.UpperBack),
+                s.From(Shape.V, 0.25, 0.2, 6, 9) with
+                {
+                    Formula = "B",
+                },
+                "Above it."
+            )
+            .Paint(Sketch.Hairline, s.From(Shape.Full, 0.12, 0, 8, 10) with { Formula = "B" }, "Bright at the face.");
 
-    private static void TipsAtHome(Sketch s) => s
-        .Step("Top and sides only: few pieces, soon done.", new SetReach(Reach.Half))
-        .Cut(Sketch.Upper.Concat(Sketch.Hairline), new Sections(Parting.Vertical, 16, 3, 12, false), "Upright pinches with much left between.")
-        .Mix("A", Lightener.Cream, 20, 25, "Mild and soon rinsed; the kit's leaflet rules.")
-        .Paint(Sketch.Upper.Concat(Sketch.Hairline), k => (k.Row + k.Column) % 2 == 0, s.From(Shape.Tip, 0.65, 0, 4, 8) with { BlurCm = 2 }, "Every other piece, its ends only.");
+    private static void TipsAtHome(Sketch s) =>
+        s.Step("Top and sides only: few pieces, soon done.", new SetReach(Reach.Half))
+            .Cut(
+                Sketch.Upper.Concat(Sketch.Hairline),
+                new Sections(Parting.Vertical, 16, 3, 12, false),
+                "Upright pinches with much left between."
+            )
+            .Mix("A", Lightener.Cream, 20, 25, "Mild and soon rinsed; the kit's leaflet rules.")
+            .Paint(
+                Sketch.Upper.Concat(Sketch.Hairline),
+                k => (k.Row + k.Column) % 2 == 0,
+                s.From(Shape.Tip, 0.65, 0, 4, 8) with
+                {
+                    BlurCm = 2,
+                },
+                "Every other piece, its ends only."
+            );
 
-    private static void WideNarrow(Sketch s) => s
-        .Cut(Sketch.Back.Append(Zone.SideLeft).Append(Zone.SideRight), new Sections(Parting.Horizontal, 16, 6, 4, true), "Wide below the ridge, where hair is hidden.")
-        .Cut([Zone.Crown, Zone.TopLeft, Zone.TopRight], new Sections(Parting.Horizontal, 9, 3, 4, true), "Narrow above it, where every piece shows.")
-        .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 9, 3, 0, false), "Fine at the hairline.")
-        .Mix("A", Lightener.Clay, 20, 45, "Below.")
-        .Mix("B", Lightener.Clay, 30, 40, "Above and at the face.")
-        .Paint(Sketch.Back.Append(Zone.SideLeft).Append(Zone.SideRight), s.From(Shape.W, 0.3, 0.2, 6, 10) with { CentreCm = 1 }, "The lower work: wide panels want a third peak in their middle.")
-        .Paint([Zone.Crown], s.From(Shape.V, 0.36, 0.2, 6, 9) with { Formula = "B" }, "The crown starts lower than what peeks out beneath it.")
-        .Paint([Zone.TopLeft, Zone.TopRight], s.From(Shape.V, 0.26, 0.18, 6, 9) with { Formula = "B", SpreadCm = 1 }, "Both sides of the part at the same heights.")
-        .Paint(Sketch.Hairline, s.From(Shape.Full, 0.1, 0, 9, 10) with { Formula = "B" }, "The face brightest.");
+    private static void WideNarrow(Sketch s) =>
+        s.Cut(
+                Sketch.Back.Append(Zone.SideLeft).Append(Zone.SideRight),
+                new Sections(Parting.Horizontal, 16, 6, 4, true),
+                "Wide below the ridge, where hair is hidden."
+            )
+            .Cut(
+                [Zone.Crown, Zone.TopLeft, Zone.TopRight],
+                new Sections(Parting.Horizontal, 9, 3, 4, true),
+                "Narrow above it, where every piece shows."
+            )
+            .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 9, 3, 0, false), "Fine at the hairline.")
+            .Mix("A", Lightener.Clay, 20, 45, "Below.")
+            .Mix("B", Lightener.Clay, 30, 40, "Above and at the face.")
+            .Paint(
+                Sketch.Back.Append(Zone.SideLeft).Append(Zone.SideRight),
+                s.From(Shape.W, 0.3, 0.2, 6, 10) with
+                {
+                    CentreCm = 1,
+                },
+                "The lower work: wide panels want a third peak in their middle."
+            )
+            .Paint(
+                [Zone.Crown],
+                s.From(Shape.V, 0.36, 0.2, 6, 9) with
+                {
+                    Formula = "B",
+                },
+                "The crown starts lower than what peeks out beneath it."
+            )
+            .Paint(
+                [Zone.TopLeft, Zone.TopRight],
+                s.From(Shape.V, 0.26, 0.18, 6, 9) with
+                {
+                    Formula = "B",
+                    SpreadCm = 1,
+                },
+                "Both sides of the part at the same heights."
+            )
+            .Paint(Sketch.Hairline, s.From(Shape.Full, 0.1, 0, 9, 10) with { Formula = "B" }, "The face brightest.");
 
-    private static void HeavyFront(Sketch s) => s
-        .Cut(Sketch.Back, new Sections(Parting.Horizontal, 18, 5, 12, true), "Sparse at the back.")
-        .Cut([Zone.Crown, Zone.SideLeft, Zone.SideRight], new Sections(Parting.DiagonalBack, 14, 5, 6, true), "Denser towards the front, falling back.")
-        .Cut(Sketch.Hairline.Append(Zone.TopLeft).Append(Zone.TopRight), new Sections(Parting.DiagonalBack, 9, 4, 2, true), "Heavy at the front.")
-        .Paint(Sketch.Back, s.From(Shape.V, 0.45, 0.25, 5, 8), "Low and deep in the middle.")
-        .Paint([Zone.Crown, Zone.SideLeft, Zone.SideRight], s.From(Shape.V, 0.34, 0.25, 6, 9), "V over V: each bright edge falls on a dark centre.")
-        .Paint([Zone.TopLeft, Zone.TopRight], s.From(Shape.V, 0.24, 0.2, 7, 9), "Higher as it comes forwards.")
-        .Paint(Sketch.Hairline, s.From(Shape.Full, 0.1, 0, 9, 10), "Solid at the face.");
+    private static void HeavyFront(Sketch s) =>
+        s.Cut(Sketch.Back, new Sections(Parting.Horizontal, 18, 5, 12, true), "Sparse at the back.")
+            .Cut(
+                [Zone.Crown, Zone.SideLeft, Zone.SideRight],
+                new Sections(Parting.DiagonalBack, 14, 5, 6, true),
+                "Denser towards the front, falling back."
+            )
+            .Cut(
+                Sketch.Hairline.Append(Zone.TopLeft).Append(Zone.TopRight),
+                new Sections(Parting.DiagonalBack, 9, 4, 2, true),
+                "Heavy at the front."
+            )
+            .Paint(Sketch.Back, s.From(Shape.V, 0.45, 0.25, 5, 8), "Low and deep in the middle.")
+            .Paint(
+                [Zone.Crown, Zone.SideLeft, Zone.SideRight],
+                s.From(Shape.V, 0.34, 0.25, 6, 9),
+                "V over V: each bright edge falls on a dark centre."
+            )
+            .Paint([Zone.TopLeft, Zone.TopRight], s.From(Shape.V, 0.24, 0.2, 7, 9), "Higher as it comes forwards.")
+            .Paint(Sketch.Hairline, s.From(Shape.Full, 0.1, 0, 9, 10), "Solid at the face.");
 
-    private static void StaggeredLines(Sketch s) => s
-        .Cut(ZoneFacts.All.Except(Sketch.Hairline), new Sections(Parting.Horizontal, 18, 4, 0, true), "Panels of three lines each, no leave-out: below they meet.")
-        .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 18, 4, 0, false), "The same at the hairline.")
-        .Paint(
-            ZoneFacts.All,
-            s.From(Shape.Staggered, 0.3, 0.18, 14, 18) with { Strokes = 3, StrokeShare = 0.4, MergeCm = s.Hair.Cut.LongestCm * 0.34, BlurCm = 3 },
-            "Lines high and low by turns, widening till they meet where the panel is held; between them natural hair narrows to nothing.");
+    private static void StaggeredLines(Sketch s) =>
+        s.Cut(
+                ZoneFacts.All.Except(Sketch.Hairline),
+                new Sections(Parting.Horizontal, 18, 4, 0, true),
+                "Panels of three lines each, no leave-out: below they meet."
+            )
+            .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 18, 4, 0, false), "The same at the hairline.")
+            .Paint(
+                ZoneFacts.All,
+                s.From(Shape.Staggered, 0.3, 0.18, 14, 18) with
+                {
+                    Strokes = 3,
+                    StrokeShare = 0.4,
+                    MergeCm = s.Hair.Cut.LongestCm * 0.34,
+                    BlurCm = 3,
+                },
+                "Lines high and low by turns, widening till they meet where the panel is held; between them natural hair narrows to nothing."
+            );
 }

@@ -16,7 +16,14 @@ public sealed record PatternStep(string Why, IReadOnlyList<PlanEdit> Edits);
 /// <param name="Technique">Which of the trade's techniques it lays out, 1..21.</param>
 /// <param name="Sketch">Draws it on a head.</param>
 /// <param name="Against">Why it does not suit a client; null where nothing speaks against it.</param>
-public sealed record Pattern(string Id, string Name, string For, int Technique, Action<Sketch> Sketch, Func<HairProfile, string?> Against)
+public sealed record Pattern(
+    string Id,
+    string Name,
+    string For,
+    int Technique,
+    Action<Sketch> Sketch,
+    Func<HairProfile, string?> Against
+)
 {
     /// <summary>The steps that lead from a plan to this pattern, fitted to the client's head, length and part.</summary>
     /// <param name="plan">The plan as it is; its paint gives way.</param>

@@ -30,10 +30,24 @@ public sealed class Sketch
         Hair = cutting.Hair;
 
         // What an earlier pattern left out comes in again, and its sections and mixture give way to the house's; what a hand left out stays out.
-        var clean = plan.Regions.Where(r => r.By == LeftOutBy.Pattern).Select(r => (PlanEdit)new TakeIn(r.Region))
-            .Concat(ZoneFacts.All.Where(z => plan.Zones[z] is { Excluded: not null, ExcludedBy: LeftOutBy.Pattern }).Select(z => new IncludeZone(z)))
-            .Concat(ZoneFacts.All.Where(z => plan.Zones[z].Paint.Count > 0 || plan.Zones[z].Usual is not null).Select(z => new ClearZone(z)))
-            .Concat(ZoneFacts.All.Where(z => plan.Zones[z].Sections != house.SectionsOf(z)).Select(z => CutZone.As(z, house.SectionsOf(z))))
+        var clean = plan
+            .Regions.Where(r => r.By == LeftOutBy.Pattern)
+            .Select(r => (PlanEdit)new TakeIn(r.Region))
+            .Concat(
+                ZoneFacts
+                    .All.Where(z => plan.Zones[z] is { Excluded: not null, ExcludedBy: LeftOutBy.Pattern })
+                    .Select(z => new IncludeZone(z))
+            )
+            .Concat(
+                ZoneFacts
+                    .All.Where(z => plan.Zones[z].Paint.Count > 0 || plan.Zones[z].Usual is not null)
+                    .Select(z => new ClearZone(z))
+            )
+            .Concat(
+                ZoneFacts
+                    .All.Where(z => plan.Zones[z].Sections != house.SectionsOf(z))
+                    .Select(z => CutZone.As(z, house.SectionsOf(z)))
+            )
             .Append(new SetReach(Reach.Full))
             .Append(new SetFrame(Plans.Frame.EarToEar))
             .Append(new SetFormula(house.Formula))
@@ -48,7 +62,8 @@ public sealed class Sketch
     public static IReadOnlyList<Zone> Back { get; } = [Zone.Nape, Zone.LowerBack, Zone.UpperBack];
 
     /// <summary>Crown, tops and sides.</summary>
-    public static IReadOnlyList<Zone> Upper { get; } = [Zone.Crown, Zone.SideLeft, Zone.SideRight, Zone.TopLeft, Zone.TopRight];
+    public static IReadOnlyList<Zone> Upper { get; } =
+    [Zone.Crown, Zone.SideLeft, Zone.SideRight, Zone.TopLeft, Zone.TopRight];
 
     /// <summary>Fringe and face frame.</summary>
     public static IReadOnlyList<Zone> Hairline { get; } = ZoneFacts.All.Where(ZoneFacts.IsHairline).ToArray();
@@ -73,7 +88,9 @@ public sealed class Sketch
             var applied = plan.Apply(edit, cutting);
             plan = applied.Succeeded
                 ? applied.Plan
-                : throw new InvalidOperationException($"A pattern made an edit that can't be taken: {applied.Problems[0].Field}: {applied.Problems[0].Message}");
+                : throw new InvalidOperationException(
+                    $"A pattern made an edit that can't be taken: {applied.Problems[0].Field}: {applied.Problems[0].Message}"
+                );
         }
 
         steps.Add(new PatternStep(why, edits));
@@ -85,7 +102,9 @@ public sealed class Sketch
 
     /// <summary>Leaves a region out.</summary>
     public Sketch Without(Region region, double sizeCm, string why) =>
-        plan.Regions.Any(r => r.Region == region) ? this : Step(why, new LeaveOut(region, sizeCm, why, LeftOutBy.Pattern));
+        plan.Regions.Any(r => r.Region == region)
+            ? this
+            : Step(why, new LeaveOut(region, sizeCm, why, LeftOutBy.Pattern));
 
     /// <summary>Leaves zones out.</summary>
     public Sketch Without(IEnumerable<Zone> zones, string why)
@@ -104,7 +123,10 @@ public sealed class Sketch
 
     /// <summary>Mixes a deposit.</summary>
     public Sketch Colour(string id, double level, double volume, double minutes, string why) =>
-        Step(why, new SetFormula(new Formula(id, Lightener.Clay, volume, minutes, Math.Round(Math.Clamp(level, 1, 10), 1))));
+        Step(
+            why,
+            new SetFormula(new Formula(id, Lightener.Clay, volume, minutes, Math.Round(Math.Clamp(level, 1, 10), 1)))
+        );
 
     /// <summary>Level of her ends: what a deposit is chosen against.</summary>
     public double EndsLevel => Hair.Bands.Count > 0 ? Hair.Bands[^1].Level : Hair.NaturalLevel;
@@ -112,10 +134,13 @@ public sealed class Sketch
     /// <summary>Paints all panels of zones.</summary>
     public Sketch Paint(IEnumerable<Zone> zones, PanelPaint paint, string why)
     {
-        var edits = zones.Where(IsIn)
-            .SelectMany(z => InSections(cutting.Cut(plan, z).Panels, paint)
-                .OrderByDescending(g => g.Keys.Length)
-                .Select((g, i) => i == 0 ? (PlanEdit)new PaintZone(z, g.Paint) : new PaintPanels(g.Keys, g.Paint)))
+        var edits = zones
+            .Where(IsIn)
+            .SelectMany(z =>
+                InSections(cutting.Cut(plan, z).Panels, paint)
+                    .OrderByDescending(g => g.Keys.Length)
+                    .Select((g, i) => i == 0 ? (PlanEdit)new PaintZone(z, g.Paint) : new PaintPanels(g.Keys, g.Paint))
+            )
             .ToArray();
         return edits.Length == 0 ? this : Step(why, edits);
     }
@@ -129,9 +154,15 @@ public sealed class Sketch
         Lay(zones, k => pick(k) && plan.Zones[k.Zone].Of(k) is not null, paint, (keys, p) => new AddCoat(keys, p), why);
 
     private Sketch Lay(
-        IEnumerable<Zone> zones, Func<PanelKey, bool> pick, PanelPaint paint, Func<string[], PanelPaint, PlanEdit> edit, string why)
+        IEnumerable<Zone> zones,
+        Func<PanelKey, bool> pick,
+        PanelPaint paint,
+        Func<string[], PanelPaint, PlanEdit> edit,
+        string why
+    )
     {
-        var edits = zones.Where(IsIn)
+        var edits = zones
+            .Where(IsIn)
             .SelectMany(z => InSections(cutting.Cut(plan, z).Panels.Where(p => pick(p.Key)), paint))
             .Select(g => edit(g.Keys, g.Paint))
             .ToArray();
@@ -149,7 +180,10 @@ public sealed class Sketch
         return panels
             .GroupBy(p =>
             {
-                var most = free || ZoneFacts.IsHairline(p.Key.Zone) ? double.PositiveInfinity : Math.Floor(p.ThicknessMm * DryBeneath * 2) / 2;
+                var most =
+                    free || ZoneFacts.IsHairline(p.Key.Zone)
+                        ? double.PositiveInfinity
+                        : Math.Floor(p.ThicknessMm * DryBeneath * 2) / 2;
                 var off = deposit ? paint : OffScalp(paint, p.LengthCm);
                 return off with { MidsMm = Math.Min(off.MidsMm, most), EndsMm = Math.Min(off.EndsMm, most) };
             })
@@ -165,7 +199,12 @@ public sealed class Sketch
         }
 
         var start = Math.Max(nearest, share * lengthCm);
-        return paint with { StartShare = null, StartCm = Math.Ceiling(start * 2) / 2, SpreadCm = Math.Min(paint.SpreadCm, Math.Floor((start - nearest) * 2) / 2) };
+        return paint with
+        {
+            StartShare = null,
+            StartCm = Math.Ceiling(start * 2) / 2,
+            SpreadCm = Math.Min(paint.SpreadCm, Math.Floor((start - nearest) * 2) / 2),
+        };
     }
 
     /// <summary>Ends all light paint where her hair is light already; nothing where none is.</summary>
@@ -189,20 +228,41 @@ public sealed class Sketch
             BlurCm: blur,
             MidsMm: midsMm,
             EndsMm: endsMm,
-            SpreadCm: Math.Min(Math.Clamp(length * 0.04, 0.5, 2), start * length * 0.5));
+            SpreadCm: Math.Min(Math.Clamp(length * 0.04, 0.5, 2), start * length * 0.5)
+        );
     }
 
     private bool IsIn(Zone zone) => plan.Zones[zone].Excluded is null;
 
     private CutZone Cut(Zone zone, Sections s)
     {
-        var dense = Hair.In(zone).Density switch { Density.High => 0.85, Density.Low => 1.15, _ => 1 };
-        var curled = Hair.Curl switch { Curl.Curly => 1.25, Curl.Coily => 1.4, _ => 1 };
-        var heavy = HeavierSide is { } side && !ZoneFacts.IsAcross(zone) && ZoneFacts.IsLeft(zone) == (side == Side.Left) ? Heavier.Thinner : 1;
-        return CutZone.As(zone, s with
+        var dense = Hair.In(zone).Density switch
         {
-            ThicknessMm = Math.Clamp(Math.Round(s.ThicknessMm * dense * curled * heavy), Sections.ThinnestMm, Sections.ThickestMm),
-            WidthCm = Math.Clamp(Math.Round(s.WidthCm * curled * 2) / 2, Sections.NarrowestCm, Sections.WidestCm),
-        });
+            Density.High => 0.85,
+            Density.Low => 1.15,
+            _ => 1,
+        };
+        var curled = Hair.Curl switch
+        {
+            Curl.Curly => 1.25,
+            Curl.Coily => 1.4,
+            _ => 1,
+        };
+        var heavy =
+            HeavierSide is { } side && !ZoneFacts.IsAcross(zone) && ZoneFacts.IsLeft(zone) == (side == Side.Left)
+                ? Heavier.Thinner
+                : 1;
+        return CutZone.As(
+            zone,
+            s with
+            {
+                ThicknessMm = Math.Clamp(
+                    Math.Round(s.ThicknessMm * dense * curled * heavy),
+                    Sections.ThinnestMm,
+                    Sections.ThickestMm
+                ),
+                WidthCm = Math.Clamp(Math.Round(s.WidthCm * curled * 2) / 2, Sections.NarrowestCm, Sections.WidestCm),
+            }
+        );
     }
 }

@@ -3,7 +3,12 @@ using Wendro.Core.Blend;
 namespace Wendro.Core.Placement;
 
 /// <summary>What a proposal is good at beside coming near the wanted look.</summary>
-public enum Strength { Nearest, Soonest, SlowToGrowOut }
+public enum Strength
+{
+    Nearest,
+    Soonest,
+    SlowToGrowOut,
+}
 
 /// <summary>What a plan is judged by.</summary>
 /// <param name="EndsLevel">Mean level of the light hair seen at the ends; null while nothing is light.</param>
@@ -28,7 +33,8 @@ public readonly record struct Outcome(
     double DarkHairline,
     int Panels,
     double Minutes,
-    int Faults);
+    int Faults
+);
 
 /// <summary>
 /// How near a plan comes to the wanted look, and what it costs: a sum of squares, each wish by how far off the eye lets it pass.
@@ -37,10 +43,14 @@ public readonly record struct Outcome(
 public static class Aim
 {
     /// <summary>How far off each wish may be to count as met: levels, share, levels, levels a cm.</summary>
-    public const double EndsWithin = 0.5, ShareWithin = 0.05, FaceWithin = 0.25, SoftnessWithin = 0.15;
+    public const double EndsWithin = 0.5,
+        ShareWithin = 0.05,
+        FaceWithin = 0.25,
+        SoftnessWithin = 0.15;
 
     /// <summary>Minutes and panels as much as these weigh one met-by-a-hair wish.</summary>
-    private const double MinutesUnit = 240, PanelsUnit = 900;
+    private const double MinutesUnit = 240,
+        PanelsUnit = 900;
 
     /// <summary>Share of the light wanted that the back must show at least. Model assumption.</summary>
     private const double BackShare = 0.5;
@@ -56,7 +66,10 @@ public static class Aim
     {
         var (slack, time) = strength == Strength.Soonest ? (0.9, 3.0) : (0, 0.5);
         var grow = strength == Strength.SlowToGrowOut ? 1.2 * Math.Max(0, 1 - o.RegrowthWeeks / 26) : 0;
-        return Distance(o, wish, slack) + time * (o.Minutes / MinutesUnit + o.Panels / PanelsUnit) + grow + Fault * o.Faults;
+        return Distance(o, wish, slack)
+            + time * (o.Minutes / MinutesUnit + o.Panels / PanelsUnit)
+            + grow
+            + Fault * o.Faults;
     }
 
     private static double Distance(in Outcome o, Wish wish, double slack)
@@ -69,12 +82,22 @@ public static class Aim
         }
 
         var ends = o.EndsLevel is { } level ? (level - wish.EndsLevel) / EndsWithin : 3;
-        var share = Math.Max(0, Math.Max(wish.LightShareLow - o.LightShare, o.LightShare - wish.LightShareHigh)) / ShareWithin;
-        var face = o.FaceFrameLift < wish.FaceFrameLift ? (wish.FaceFrameLift - o.FaceFrameLift) / FaceWithin : 0.3 * Math.Max(0, o.FaceFrameLift - wish.FaceFrameLift - 0.5) / FaceWithin;
+        var share =
+            Math.Max(0, Math.Max(wish.LightShareLow - o.LightShare, o.LightShare - wish.LightShareHigh)) / ShareWithin;
+        var face =
+            o.FaceFrameLift < wish.FaceFrameLift
+                ? (wish.FaceFrameLift - o.FaceFrameLift) / FaceWithin
+                : 0.3 * Math.Max(0, o.FaceFrameLift - wish.FaceFrameLift - 0.5) / FaceWithin;
         var soft = Math.Max(0, o.RootSoftness - wish.RootSoftness) / SoftnessWithin;
         var sides = Math.Max(0, Math.Abs(o.Balance) - 0.15) / 0.1;
         var hairline = Math.Max(0, o.DarkHairline - 0.4) / 0.3;
         var back = Math.Max(0, BackShare * wish.LightShareLow - o.BackLight) / ShareWithin;
-        return Square(ends) + Square(share) + Square(face) + Square(soft) + 0.5 * Square(sides) + 0.5 * Square(hairline) + 0.5 * Square(back);
+        return Square(ends)
+            + Square(share)
+            + Square(face)
+            + Square(soft)
+            + 0.5 * Square(sides)
+            + 0.5 * Square(hairline)
+            + 0.5 * Square(back);
     }
 }

@@ -33,10 +33,12 @@ public sealed record Proposal(
     double Distance,
     double Score,
     IReadOnlyList<Unmet> Unmet,
-    IReadOnlyList<string> GivesUp)
+    IReadOnlyList<string> GivesUp
+)
 {
     /// <summary>Zones that lie behind the hairline when hair is tied back.</summary>
-    internal static bool IsBehind(Zone zone) => !ZoneFacts.IsFaceFrame(zone) && zone is not Zone.Nape and not Zone.LowerBack;
+    internal static bool IsBehind(Zone zone) =>
+        !ZoneFacts.IsFaceFrame(zone) && zone is not Zone.Nape and not Zone.LowerBack;
 
     /// <summary>Zones of the back of the head.</summary>
     internal static bool IsBack(Zone zone) => zone is Zone.Nape or Zone.LowerBack or Zone.UpperBack or Zone.Crown;
@@ -57,6 +59,8 @@ public sealed record Proposal(
             head.Tied?.LevelOf(IsBehind) - head.Tied?.LevelOf(ZoneFacts.IsFaceFrame) ?? 0,
             head.Panels.Count(p => p.Coats.Count > 0),
             head.Minutes,
-            head.AllFindings.Where(f => f.Kind is FindingKind.BleedThrough or FindingKind.DriesFirst).Sum(f => f.Zones.Count));
+            head.AllFindings.Where(f => f.Kind is FindingKind.BleedThrough or FindingKind.DriesFirst)
+                .Sum(f => f.Zones.Count)
+        );
     }
 }

@@ -43,7 +43,13 @@ public sealed class Search
     /// <param name="told">Told how far it is.</param>
     /// <param name="stop">Ends it early.</param>
     public static IReadOnlyList<Proposal> Of(
-        Plan plan, HairLooks looks, Cutting cutting, HouseRules house, Action<Progress>? told = null, CancellationToken stop = default)
+        Plan plan,
+        HairLooks looks,
+        Cutting cutting,
+        HouseRules house,
+        Action<Progress>? told = null,
+        CancellationToken stop = default
+    )
     {
         ArgumentNullException.ThrowIfNull(plan);
         ArgumentNullException.ThrowIfNull(looks);
@@ -60,8 +66,13 @@ public sealed class Search
         double? best = null;
         for (var s = 0; s < strengths.Length; s++)
         {
-            var (chosen, _) = Climb(table, strengths[s], found.Select(f => f.Chosen).ToArray(), share =>
-                told?.Invoke(new Progress(0.6 + 0.35 * (s + share) / strengths.Length, evaluations, best)), stop);
+            var (chosen, _) = Climb(
+                table,
+                strengths[s],
+                found.Select(f => f.Chosen).ToArray(),
+                share => told?.Invoke(new Progress(0.6 + 0.35 * (s + share) / strengths.Length, evaluations, best)),
+                stop
+            );
             found.Add((strengths[s], chosen));
             var distance = Aim.Distance(Judge(table, chosen), plan.Wish);
             best = best is { } b ? Math.Min(b, distance) : distance;
@@ -71,7 +82,8 @@ public sealed class Search
         var bare = Judge(table, new int[tried.Groups.Count]);
         var made = found.Select(f => Make(f.Strength, f.Chosen, Judge(table, f.Chosen), bare)).ToArray();
         told?.Invoke(new Progress(1, evaluations, made.Min(p => p.Distance)));
-        return made.Select((p, i) => p with { GivesUp = Words.GivesUp(p, made.Where((_, j) => j != i).ToArray()) }).ToArray();
+        return made.Select((p, i) => p with { GivesUp = Words.GivesUp(p, made.Where((_, j) => j != i).ToArray()) })
+            .ToArray();
     }
 
     /// <summary>What every setting of every group adds. Stopped early, what was not looked at yet counts as natural.</summary>
@@ -80,20 +92,23 @@ public sealed class Search
         var table = tried.Groups.Select(g => new ZoneLook[g.Settings.Count][]).ToArray();
         var all = tried.Groups.SelectMany((g, i) => g.Settings.Select((_, j) => (i, j))).ToArray();
         var done = 0;
-        Parallel.ForEach(all, at =>
-        {
-            var (zones, settings) = tried.Groups[at.i];
-            if (at.j == 0 || !stop.IsCancellationRequested)
+        Parallel.ForEach(
+            all,
+            at =>
             {
-                table[at.i][at.j] = zones.Select(z => tried.Look(z, settings[at.j])).ToArray();
-            }
+                var (zones, settings) = tried.Groups[at.i];
+                if (at.j == 0 || !stop.IsCancellationRequested)
+                {
+                    table[at.i][at.j] = zones.Select(z => tried.Look(z, settings[at.j])).ToArray();
+                }
 
-            var now = Interlocked.Increment(ref done);
-            if (now % 40 == 0)
-            {
-                told?.Invoke(new Progress(0.6 * now / all.Length, 0, null));
+                var now = Interlocked.Increment(ref done);
+                if (now % 40 == 0)
+                {
+                    told?.Invoke(new Progress(0.6 * now / all.Length, 0, null));
+                }
             }
-        });
+        );
         return table;
     }
 
@@ -127,7 +142,8 @@ public sealed class Search
 
     private double CrownTooHigh(int[] chosen)
     {
-        double? crown = null, beneath = null;
+        double? crown = null,
+            beneath = null;
         for (var g = 0; g < chosen.Length; g++)
         {
             // A deposit that comes first is no light that peeks through.
@@ -149,13 +165,27 @@ public sealed class Search
     }
 
     /// <summary>The best found from many beginnings.</summary>
-    private (int[] Chosen, double Score) Climb(ZoneLook[][][] table, Strength strength, int[][] others, Action<double> share, CancellationToken stop)
+    private (int[] Chosen, double Score) Climb(
+        ZoneLook[][][] table,
+        Strength strength,
+        int[][] others,
+        Action<double> share,
+        CancellationToken stop
+    )
     {
         int[]? best = null;
         var least = double.PositiveInfinity;
         for (var b = 0; b < Beginnings && (best is null || !stop.IsCancellationRequested); b++)
         {
-            var chosen = tried.Groups.Select((g, i) => Known(table[i], (int)(Hash.Unit(plan.Seed * 7919 + (int)strength * 131 + b, 900 + i) * g.Settings.Count))).ToArray();
+            var chosen = tried
+                .Groups.Select(
+                    (g, i) =>
+                        Known(
+                            table[i],
+                            (int)(Hash.Unit(plan.Seed * 7919 + (int)strength * 131 + b, 900 + i) * g.Settings.Count)
+                        )
+                )
+                .ToArray();
             var score = Descend(table, chosen, strength, others);
             if (score < least)
             {
@@ -212,7 +242,14 @@ public sealed class Search
     /// <summary>A setting that was looked at: itself, or natural where the search was stopped before.</summary>
     private static int Known(ZoneLook[][] settings, int at) => settings[at] is null ? 0 : at;
 
-    private (int Setting, double Score) BestOf(int g, ZoneLook[][][] table, int[] chosen, double score, Strength strength, int[][] others)
+    private (int Setting, double Score) BestOf(
+        int g,
+        ZoneLook[][][] table,
+        int[] chosen,
+        double score,
+        Strength strength,
+        int[][] others
+    )
     {
         var (best, least) = (chosen[g], score);
         var now = (int[])chosen.Clone();
@@ -236,19 +273,44 @@ public sealed class Search
 
     private Proposal Make(Strength strength, int[] chosen, in Outcome lookedUp, in Outcome bare)
     {
-        var settings = chosen.SelectMany((c, g) => tried.Groups[g].Zones.Select(z => (Zone: z, Setting: tried.Groups[g].Settings[c]))).ToArray();
-        var used = settings.Where(s => s.Setting.Paint is not null).SelectMany(s => s.Setting.Paint!.Coats()).Select(c => c.Formula).Distinct().Order(StringComparer.Ordinal).ToArray();
+        var settings = chosen
+            .SelectMany((c, g) => tried.Groups[g].Zones.Select(z => (Zone: z, Setting: tried.Groups[g].Settings[c])))
+            .ToArray();
+        var used = settings
+            .Where(s => s.Setting.Paint is not null)
+            .SelectMany(s => s.Setting.Paint!.Coats())
+            .Select(c => c.Formula)
+            .Distinct()
+            .Order(StringComparer.Ordinal)
+            .ToArray();
         var edits = used.Select(id => (PlanEdit)new SetFormula(Settings.FormulaOf(id, plan, cutting.Hair)))
             .Concat(settings.Select(s => (PlanEdit)new ClearZone(s.Zone)))
             .Concat(settings.Select(s => (PlanEdit)CutZone.As(s.Zone, tried.SectionsOf(s.Zone, s.Setting))))
-            .Concat(settings.Where(s => s.Setting.Paint is not null).Select(s => (PlanEdit)new PaintZone(s.Zone, s.Setting.Paint!)))
+            .Concat(
+                settings
+                    .Where(s => s.Setting.Paint is not null)
+                    .Select(s => (PlanEdit)new PaintZone(s.Zone, s.Setting.Paint!))
+            )
             .ToArray();
         var edit = new Together(edits);
         var applied = plan.Apply(edit, cutting);
-        var head = PlannedHead.Of(looks, cutting, applied.Succeeded ? applied.Plan : throw new InvalidOperationException(applied.Problems[0].Message));
+        var head = PlannedHead.Of(
+            looks,
+            cutting,
+            applied.Succeeded ? applied.Plan : throw new InvalidOperationException(applied.Problems[0].Message)
+        );
         var outcome = Proposal.OutcomeOf(head);
         return new Proposal(
-            strength, Words.Of(strength), edit, head, outcome, lookedUp, Aim.Distance(outcome, plan.Wish), Aim.Score(outcome, plan.Wish, strength),
-            Words.Unmet(head, strength, outcome, bare), []);
+            strength,
+            Words.Of(strength),
+            edit,
+            head,
+            outcome,
+            lookedUp,
+            Aim.Distance(outcome, plan.Wish),
+            Aim.Score(outcome, plan.Wish, strength),
+            Words.Unmet(head, strength, outcome, bare),
+            []
+        );
     }
 }

@@ -22,7 +22,8 @@ internal static class Settings
     private static readonly (double Mids, double Ends)[] Depths = [(0.35, 0.55), (0.6, 0.8), (0.82, 0.82)];
 
     /// <summary>Groups of zones that are set alike: both sides of the head together.</summary>
-    public static IReadOnlyList<Zone[]> Groups { get; } = ZoneFacts.All.GroupBy(z => (Zone)Math.Min((int)z, (int)ZoneFacts.Other(z))).Select(g => g.ToArray()).ToArray();
+    public static IReadOnlyList<Zone[]> Groups { get; } =
+        ZoneFacts.All.GroupBy(z => (Zone)Math.Min((int)z, (int)ZoneFacts.Other(z))).Select(g => g.ToArray()).ToArray();
 
     /// <summary>Letters of the formulas by developer strength.</summary>
     public static IReadOnlyList<(string Id, double Volume)> Strengths { get; } = [("A", 20), ("B", 30), ("C", 40)];
@@ -36,7 +37,13 @@ internal static class Settings
         var plain = Plain(group, plan, hair, house);
         return Soften(hair) is not { } soften
             ? plain
-            : [.. plain, .. plain.Where(s => s.Paint is not { Covering: Covering.Film }).Select(s => s with { Paint = PanelPaint.Of(s.Paint is null ? [soften] : [soften, s.Paint]) })];
+            :
+            [
+                .. plain,
+                .. plain
+                    .Where(s => s.Paint is not { Covering: Covering.Film })
+                    .Select(s => s with { Paint = PanelPaint.Of(s.Paint is null ? [soften] : [soften, s.Paint]) }),
+            ];
     }
 
     private static List<Setting> Plain(Zone[] group, Plan plan, HairProfile hair, HouseRules house)
@@ -54,9 +61,17 @@ internal static class Settings
 
         // Where most of her hair is light already, lightener ends; between a few old stripes it may go on.
         var old = WholeHead.OldLight(hair) is { Share: >= 0.5 } light ? light : null;
-        foreach (var thick in Thicknesses.Select(t => Math.Clamp(Math.Round(thickness * t), Sections.ThinnestMm, Sections.ThickestMm)).Distinct())
+        foreach (
+            var thick in Thicknesses
+                .Select(t => Math.Clamp(Math.Round(thickness * t), Sections.ThinnestMm, Sections.ThickestMm))
+                .Distinct()
+        )
         {
-            foreach (var start in Starts.Where(s => s * length >= LeastStartCm && (old is null || s * length < old.FromCm - 1)))
+            foreach (
+                var start in Starts.Where(s =>
+                    s * length >= LeastStartCm && (old is null || s * length < old.FromCm - 1)
+                )
+            )
             {
                 foreach (var (mids, ends) in face ? [.. Depths, (1.2, 1.2)] : Depths)
                 {
@@ -65,18 +80,34 @@ internal static class Settings
                         foreach (var covering in new[] { Covering.Open, Covering.Film })
                         {
                             var shape = face ? Shape.Full : Shape.V;
-                            tried.Add(new Setting(thick, new PanelPaint(
-                                shape,
-                                StartShare: start,
-                                StartCm: start * length,
-                                DropCm: face ? 0 : Math.Round(Math.Min(length * 0.18, old is null ? 40 : Math.Max(0, (old.FromCm - start * length) * 0.5)), 1),
-                                BlurCm: Math.Round(Math.Min(12, blur), 1),
-                                MidsMm: Math.Round(Math.Min(40, mids * thick), 1),
-                                EndsMm: Math.Round(Math.Min(40, ends * thick), 1),
-                                Covering: covering,
-                                Formula: id,
-                                SpreadCm: start * length < 2.5 ? 1 : 1.3,
-                                BandCm: old is null ? null : Math.Round(old.FromCm + plan.LimitsOf().OverlapCm - start * length, 1))));
+                            tried.Add(
+                                new Setting(
+                                    thick,
+                                    new PanelPaint(
+                                        shape,
+                                        StartShare: start,
+                                        StartCm: start * length,
+                                        DropCm: face
+                                            ? 0
+                                            : Math.Round(
+                                                Math.Min(
+                                                    length * 0.18,
+                                                    old is null ? 40 : Math.Max(0, (old.FromCm - start * length) * 0.5)
+                                                ),
+                                                1
+                                            ),
+                                        BlurCm: Math.Round(Math.Min(12, blur), 1),
+                                        MidsMm: Math.Round(Math.Min(40, mids * thick), 1),
+                                        EndsMm: Math.Round(Math.Min(40, ends * thick), 1),
+                                        Covering: covering,
+                                        Formula: id,
+                                        SpreadCm: start * length < 2.5 ? 1 : 1.3,
+                                        BandCm: old is null
+                                            ? null
+                                            : Math.Round(old.FromCm + plan.LimitsOf().OverlapCm - start * length, 1)
+                                    )
+                                )
+                            );
                         }
                     }
                 }
@@ -87,18 +118,28 @@ internal static class Settings
     }
 
     /// <summary>The formula a setting means: the plan's lightener with a strength's developer, or the deposit that softens an old edge.</summary>
-    public static Formula FormulaOf(string id, Plan plan, HairProfile hair) => id == Softener
-        ? new Formula(id, plan.Formulas[0].Lightener, 10, 25, DepositLevel: Math.Round(hair.NaturalLevel * 2) / 2)
-        : plan.Formulas[0] with { Id = id, Volume = Strengths.First(s => s.Id == id).Volume, DepositLevel = null };
+    public static Formula FormulaOf(string id, Plan plan, HairProfile hair) =>
+        id == Softener
+            ? new Formula(id, plan.Formulas[0].Lightener, 10, 25, DepositLevel: Math.Round(hair.NaturalLevel * 2) / 2)
+            : plan.Formulas[0] with
+            {
+                Id = id,
+                Volume = Strengths.First(s => s.Id == id).Volume,
+                DepositLevel = null,
+            };
 
     /// <summary>Deposit of her own level over the beginning of her old light, fading out downwards; null where she has none.</summary>
-    private static PanelPaint? Soften(HairProfile hair) => WholeHead.OldLight(hair) is not { } old ? null : new PanelPaint(
-        Shape.Reverse,
-        StartCm: Math.Max(0, old.FromCm - 1),
-        DropCm: 0,
-        BlurCm: Math.Min(12, hair.Cut.LongestCm * 0.3),
-        MidsMm: Sections.ThickestMm,
-        EndsMm: Sections.ThickestMm,
-        Formula: Softener,
-        BandCm: Math.Min(14, hair.Cut.LongestCm * 0.4));
+    private static PanelPaint? Soften(HairProfile hair) =>
+        WholeHead.OldLight(hair) is not { } old
+            ? null
+            : new PanelPaint(
+                Shape.Reverse,
+                StartCm: Math.Max(0, old.FromCm - 1),
+                DropCm: 0,
+                BlurCm: Math.Min(12, hair.Cut.LongestCm * 0.3),
+                MidsMm: Sections.ThickestMm,
+                EndsMm: Sections.ThickestMm,
+                Formula: Softener,
+                BandCm: Math.Min(14, hair.Cut.LongestCm * 0.4)
+            );
 }

@@ -33,17 +33,22 @@ internal sealed class Tried
         var zones = looks.Head.ZonesFor(plan.Part);
         var strands = looks.OnHead.Strands;
         var zoneOf = strands.Scalp.Select(p => zones.At(p)).ToArray();
-        strandsOf = ZoneFacts.All.Select(z => Enumerable.Range(0, strands.Count).Where(i => i % Sample == 0 && zoneOf[i] == z).ToArray()).ToArray();
+        strandsOf = ZoneFacts
+            .All.Select(z => Enumerable.Range(0, strands.Count).Where(i => i % Sample == 0 && zoneOf[i] == z).ToArray())
+            .ToArray();
         var all = StrandMap.Of(strands, zones, new Dictionary<Zone, (ZonePanels, int)>(), 0);
         before = StrandLevels.Before(cutting.Hair, all, looks.OnHead.Lengths);
         down = looks.Weights(Wear.Down);
         tied = Sight.TiedAs(plan) is { } how ? looks.Weights(how) : null;
-        Groups = Settings.Groups
-            .Select(g => g.Where(z => plan.Zones[z].Excluded is null).ToArray())
+        Groups = Settings
+            .Groups.Select(g => g.Where(z => plan.Zones[z].Excluded is null).ToArray())
             .Where(g => g.Length > 0)
             .Select(g => (Zones: g, Settings: Settings.For(g, plan, cutting.Hair, house)))
             .ToArray();
-        Untouched = ZoneFacts.All.Where(z => plan.Zones[z].Excluded is not null).Select(z => Look(z, new Setting(house.SectionsOf(z).ThicknessMm, null))).ToArray();
+        Untouched = ZoneFacts
+            .All.Where(z => plan.Zones[z].Excluded is not null)
+            .Select(z => Look(z, new Setting(house.SectionsOf(z).ThicknessMm, null)))
+            .ToArray();
     }
 
     /// <summary>Groups of zones that can be set, and what can be set.</summary>
@@ -53,16 +58,23 @@ internal sealed class Tried
     public IReadOnlyList<ZoneLook> Untouched { get; }
 
     /// <summary>How a zone is cut with a setting.</summary>
-    public Sections SectionsOf(Zone zone, Setting setting) => house.SectionsOf(zone) with { ThicknessMm = setting.ThicknessMm };
+    public Sections SectionsOf(Zone zone, Setting setting) =>
+        house.SectionsOf(zone) with
+        {
+            ThicknessMm = setting.ThicknessMm,
+        };
 
     /// <summary>What a zone adds with a setting.</summary>
     public ZoneLook Look(Zone zone, Setting setting)
     {
-        var (panels, map) = cuts.GetOrAdd((zone, setting.ThicknessMm), _ =>
-        {
-            var cut = cutting.Cut(plan.CutOf(zone) with { Sections = SectionsOf(zone, setting) });
-            return (cut, StrandMap.OfZone(looks.OnHead.Strands, zone, strandsOf[(int)zone], cut));
-        });
+        var (panels, map) = cuts.GetOrAdd(
+            (zone, setting.ThicknessMm),
+            _ =>
+            {
+                var cut = cutting.Cut(plan.CutOf(zone) with { Sections = SectionsOf(zone, setting) });
+                return (cut, StrandMap.OfZone(looks.OnHead.Strands, zone, strandsOf[(int)zone], cut));
+            }
+        );
 
         var levels = ArrayPool<byte>.Shared.Rent(before.Length);
         foreach (var i in strandsOf[(int)zone])
@@ -71,7 +83,9 @@ internal sealed class Tried
         }
 
         var minutes = 0.0;
-        bool bleeds = false, dries = false, touches = false;
+        bool bleeds = false,
+            dries = false,
+            touches = false;
         var target = Level.Clamp(plan.Wish.EndsLevel);
         if (setting.Paint is { } paint)
         {
@@ -79,17 +93,41 @@ internal sealed class Tried
             {
                 var painted = new PlannedPanel(
                     panels.Panels[p],
-                    paint.Coats().Select(c => new Coat(PaintedPanel.On(panels.Panels[p], c, plan.Seed), Settings.FormulaOf(c.Formula, plan, cutting.Hair))).ToArray());
-                StrandLevels.OfPanel(cutting.Hair, map, painted, map.StrandsOf[p], looks.OnHead.Lengths, Moment.Rinsed, levels);
-                bleeds |= !ZoneFacts.IsHairline(zone) && painted.Light is { Painted.Paint.Covering: Covering.Open } open && ProductFindings.Through(open, panels.Panels[p]) >= plan.LimitsOf().BleedShare;
+                    paint
+                        .Coats()
+                        .Select(c => new Coat(
+                            PaintedPanel.On(panels.Panels[p], c, plan.Seed),
+                            Settings.FormulaOf(c.Formula, plan, cutting.Hair)
+                        ))
+                        .ToArray()
+                );
+                StrandLevels.OfPanel(
+                    cutting.Hair,
+                    map,
+                    painted,
+                    map.StrandsOf[p],
+                    looks.OnHead.Lengths,
+                    Moment.Rinsed,
+                    levels
+                );
+                bleeds |=
+                    !ZoneFacts.IsHairline(zone)
+                    && painted.Light is { Painted.Paint.Covering: Covering.Open } open
+                    && ProductFindings.Through(open, panels.Panels[p]) >= plan.LimitsOf().BleedShare;
                 touches |= painted.Light?.Painted.StartCm < plan.LimitsOf().ScalpCm;
-                dries |= p == 0 && painted.LiftingOf(cutting.Hair) is { } lifting && lifting.MinutesTo(target) is null && lifting.DriesBefore(target);
+                dries |=
+                    p == 0
+                    && painted.LiftingOf(cutting.Hair) is { } lifting
+                    && lifting.MinutesTo(target) is null
+                    && lifting.DriesBefore(target);
                 minutes += PlannedHead.MinutesOf(painted);
             }
         }
 
         var seen = Tally.Of(down, map, looks.OnHead.Strands, levels, cutting.Hair, strandsOf[(int)zone]);
-        var back = tied is null ? null : Tally.Of(tied, map, looks.OnHead.Strands, levels, cutting.Hair, strandsOf[(int)zone]);
+        var back = tied is null
+            ? null
+            : Tally.Of(tied, map, looks.OnHead.Strands, levels, cutting.Hair, strandsOf[(int)zone]);
         var (all, front, left, right) = seen.Sums;
         var (light, endsSamples, endsLevels) = seen.LightSums;
         ArrayPool<byte>.Shared.Return(levels);
@@ -109,6 +147,7 @@ internal sealed class Tried
             Proposal.IsBack(zone),
             setting.Paint is null ? 0 : panels.Panels.Count,
             minutes,
-            (bleeds ? 1 : 0) + (dries ? 1 : 0) + (touches ? 2 : 0));
+            (bleeds ? 1 : 0) + (dries ? 1 : 0) + (touches ? 2 : 0)
+        );
     }
 }

@@ -8,12 +8,13 @@ namespace Wendro.Core.Placement;
 /// <summary>What a proposal is, what it can't do and what it gives up, in plain words.</summary>
 internal static class Words
 {
-    public static string Of(Strength strength) => strength switch
-    {
-        Strength.Nearest => "Nearest to the look",
-        Strength.Soonest => "Soonest done",
-        _ => "Slowest to grow out",
-    };
+    public static string Of(Strength strength) =>
+        strength switch
+        {
+            Strength.Nearest => "Nearest to the look",
+            Strength.Soonest => "Soonest done",
+            _ => "Slowest to grow out",
+        };
 
     /// <summary>Wishes not met within tolerance, and why.</summary>
     /// <param name="head">The plan on her head.</param>
@@ -26,15 +27,25 @@ internal static class Words
         var unmet = new List<Unmet>();
         if (o.EndsLevel is not { } ends || Math.Abs(ends - wish.EndsLevel) > Aim.EndsWithin)
         {
-            unmet.Add(new("ends", wish.EndsLevel, o.EndsLevel ?? head.Hair.NaturalLevel, "level", WhyEnds(head, o.EndsLevel)));
+            unmet.Add(
+                new("ends", wish.EndsLevel, o.EndsLevel ?? head.Hair.NaturalLevel, "level", WhyEnds(head, o.EndsLevel))
+            );
         }
 
         if (o.LightShare < wish.LightShareLow - Aim.ShareWithin || o.LightShare > wish.LightShareHigh + Aim.ShareWithin)
         {
             var low = o.LightShare < wish.LightShareLow;
-            unmet.Add(new("light share", low ? wish.LightShareLow : wish.LightShareHigh, o.LightShare, "share", low
-                ? "More light would need starts nearer the scalp or deeper sections, and so a steeper root or a darker face against it."
-                : "Less light would leave the ends or the face below what she wants."));
+            unmet.Add(
+                new(
+                    "light share",
+                    low ? wish.LightShareLow : wish.LightShareHigh,
+                    o.LightShare,
+                    "share",
+                    low
+                        ? "More light would need starts nearer the scalp or deeper sections, and so a steeper root or a darker face against it."
+                        : "Less light would leave the ends or the face below what she wants."
+                )
+            );
         }
 
         if (o.FaceFrameLift < wish.FaceFrameLift - Aim.FaceWithin)
@@ -44,10 +55,17 @@ internal static class Words
 
         if (o.RootSoftness > wish.RootSoftness + Aim.SoftnessWithin)
         {
-            unmet.Add(new("root softness", wish.RootSoftness, o.RootSoftness, "level/cm",
-                bare.RootSoftness > wish.RootSoftness + Aim.SoftnessWithin
-                    ? $"Her old light begins in a line of {bare.RootSoftness:0.0} level/cm: no light softens that. Deposit on it first."
-                    : $"Lifting {wish.EndsLevel - head.Hair.NaturalLevel:0.0} levels within {head.Hair.Cut.LongestCm:0} cm of hair can't rise more slowly without losing light."));
+            unmet.Add(
+                new(
+                    "root softness",
+                    wish.RootSoftness,
+                    o.RootSoftness,
+                    "level/cm",
+                    bare.RootSoftness > wish.RootSoftness + Aim.SoftnessWithin
+                        ? $"Her old light begins in a line of {bare.RootSoftness:0.0} level/cm: no light softens that. Deposit on it first."
+                        : $"Lifting {wish.EndsLevel - head.Hair.NaturalLevel:0.0} levels within {head.Hair.Cut.LongestCm:0} cm of hair can't rise more slowly without losing light."
+                )
+            );
         }
 
         // What the soonest leaves short it leaves for the sake of time, where the others do not.
@@ -88,7 +106,9 @@ internal static class Words
         var soonest = others.MinBy(o => o.Outcome.Minutes)!;
         if (of.Outcome.Minutes > soonest.Outcome.Minutes + 3)
         {
-            words.Add($"{of.Outcome.Minutes - soonest.Outcome.Minutes:0} minutes and {of.Outcome.Panels - soonest.Outcome.Panels} panels more than \"{soonest.Name}\"");
+            words.Add(
+                $"{of.Outcome.Minutes - soonest.Outcome.Minutes:0} minutes and {of.Outcome.Panels - soonest.Outcome.Panels} panels more than \"{soonest.Name}\""
+            );
         }
 
         var nearest = others.MinBy(o => o.Distance)!;
@@ -100,7 +120,9 @@ internal static class Words
         var slowest = others.MaxBy(o => o.Outcome.RegrowthWeeks)!;
         if (of.Outcome.RegrowthWeeks < slowest.Outcome.RegrowthWeeks - 1)
         {
-            words.Add($"regrowth shows {slowest.Outcome.RegrowthWeeks - of.Outcome.RegrowthWeeks:0} weeks sooner than with \"{slowest.Name}\"");
+            words.Add(
+                $"regrowth shows {slowest.Outcome.RegrowthWeeks - of.Outcome.RegrowthWeeks:0} weeks sooner than with \"{slowest.Name}\""
+            );
         }
 
         return words.Count > 0 ? words : ["nothing the others have"];
@@ -112,7 +134,11 @@ internal static class Words
         var wish = of.Head.Plan.Wish;
         (string Words, double Worse)[] by =
         [
-            ($"ends level {a.EndsLevel:0.0}", Math.Abs((a.EndsLevel ?? 1) - wish.EndsLevel) / Aim.EndsWithin - Math.Abs((b.EndsLevel ?? 1) - wish.EndsLevel) / Aim.EndsWithin),
+            (
+                $"ends level {a.EndsLevel:0.0}",
+                Math.Abs((a.EndsLevel ?? 1) - wish.EndsLevel) / Aim.EndsWithin
+                    - Math.Abs((b.EndsLevel ?? 1) - wish.EndsLevel) / Aim.EndsWithin
+            ),
             ($"face frame {a.FaceFrameLift:0.0} above the rest", (b.FaceFrameLift - a.FaceFrameLift) / Aim.FaceWithin),
             ($"{a.LightShare:P0} light", Outside(a.LightShare, wish) - Outside(b.LightShare, wish)),
             ($"root {a.RootSoftness:0.0} level/cm", (a.RootSoftness - b.RootSoftness) / Aim.SoftnessWithin),
@@ -120,5 +146,6 @@ internal static class Words
         return by.MaxBy(x => x.Worse).Words;
     }
 
-    private static double Outside(double share, Wish wish) => Math.Max(0, Math.Max(wish.LightShareLow - share, share - wish.LightShareHigh)) / Aim.ShareWithin;
+    private static double Outside(double share, Wish wish) =>
+        Math.Max(0, Math.Max(wish.LightShareLow - share, share - wish.LightShareHigh)) / Aim.ShareWithin;
 }

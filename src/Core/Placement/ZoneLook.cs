@@ -12,15 +12,41 @@ internal readonly record struct SeenSum(long Samples, long Levels)
 
 /// <summary>What one zone adds to what is seen of a head, with one setting: sums that add up over zones.</summary>
 internal readonly record struct ZoneLook(
-    SeenSum All, SeenSum Front, SeenSum Left, SeenSum Right, SeenSum TiedBack, long Light, SeenSum Ends, double Slope, double AtScalp, bool IsFrame, bool IsBehind, bool IsBack, int Panels, double Minutes, int Faults)
+    SeenSum All,
+    SeenSum Front,
+    SeenSum Left,
+    SeenSum Right,
+    SeenSum TiedBack,
+    long Light,
+    SeenSum Ends,
+    double Slope,
+    double AtScalp,
+    bool IsFrame,
+    bool IsBehind,
+    bool IsBack,
+    int Panels,
+    double Minutes,
+    int Faults
+)
 {
     /// <summary>What is seen of a whole head made of zones.</summary>
     public static Outcome Of(ReadOnlySpan<ZoneLook> zones)
     {
-        SeenSum all = default, back = default, left = default, right = default, ends = default, frame = default, rest = default, band = default, behind = default;
-        long light = 0, lightAtBack = 0;
-        double steepest = 0, minutes = 0;
-        int panels = 0, faults = 0;
+        SeenSum all = default,
+            back = default,
+            left = default,
+            right = default,
+            ends = default,
+            frame = default,
+            rest = default,
+            band = default,
+            behind = default;
+        long light = 0,
+            lightAtBack = 0;
+        double steepest = 0,
+            minutes = 0;
+        int panels = 0,
+            faults = 0;
         foreach (ref readonly var z in zones)
         {
             all += z.All;
@@ -67,6 +93,7 @@ internal readonly record struct ZoneLook(
             band.Samples == 0 || behind.Samples == 0 ? 0 : behind.Mean - band.Mean,
             panels,
             minutes,
-            faults);
+            faults
+        );
     }
 }

@@ -64,11 +64,17 @@ public static class Applying
         for (var i = 0; i < together.Edits.Count; i++)
         {
             var edit = together.Edits[i];
-            IReadOnlyList<Problem> problems = edit is null or Together ? [new(string.Empty, "An edit that is not itself several.")] : [];
+            IReadOnlyList<Problem> problems = edit is null or Together
+                ? [new(string.Empty, "An edit that is not itself several.")]
+                : [];
             var next = problems.Count > 0 ? new Applied(plan, problems, []) : after.Apply(edit!, cutting);
             if (!next.Succeeded)
             {
-                return new Applied(plan, next.Problems.Select(p => p with { Field = $"edits[{i}].{p.Field}".TrimEnd('.') }).ToArray(), []);
+                return new Applied(
+                    plan,
+                    next.Problems.Select(p => p with { Field = $"edits[{i}].{p.Field}".TrimEnd('.') }).ToArray(),
+                    []
+                );
             }
 
             after = next.Plan;
@@ -78,74 +84,139 @@ public static class Applying
         return new Applied(after, [], lost);
     }
 
-    private static (Plan Plan, IReadOnlyList<string> Lost) Change(Plan plan, PlanEdit edit, Cutting cutting) => edit switch
-    {
-        CutZone e => HandOver.To(
-            plan,
-            plan.With(e.Zone, z => z with { Sections = e.ToSections() }),
-            cutting),
-        MovePart e => HandOver.To(plan, plan with { Part = new PartLine(e.FrontCm, e.BackCm, e.ZigzagMm ?? plan.Part.ZigzagMm) }, cutting),
-        SetFrame e => HandOver.To(plan, plan with { Frame = e.Frame, Order = null }, cutting),
-        LeaveOut e => HandOver.To(plan, plan with { LeftOut = [.. plan.Regions.Where(r => r.Region != e.Region), new LeftOut(e.Region, e.SizeCm, e.Reason.Trim(), e.By)] }, cutting),
-        TakeIn e => HandOver.To(plan, plan with { LeftOut = plan.Regions.Where(r => r.Region != e.Region).ToArray() }, cutting),
-        MirrorSide e => Mirroring.From(plan, e.From, cutting),
-        ThinHairline e => HandOver.To(plan, WholeHead.Thinned(plan, e.ThicknessMm), cutting),
-        _ => (Simple(plan, edit, cutting), []),
-    };
+    private static (Plan Plan, IReadOnlyList<string> Lost) Change(Plan plan, PlanEdit edit, Cutting cutting) =>
+        edit switch
+        {
+            CutZone e => HandOver.To(plan, plan.With(e.Zone, z => z with { Sections = e.ToSections() }), cutting),
+            MovePart e => HandOver.To(
+                plan,
+                plan with
+                {
+                    Part = new PartLine(e.FrontCm, e.BackCm, e.ZigzagMm ?? plan.Part.ZigzagMm),
+                },
+                cutting
+            ),
+            SetFrame e => HandOver.To(plan, plan with { Frame = e.Frame, Order = null }, cutting),
+            LeaveOut e => HandOver.To(
+                plan,
+                plan with
+                {
+                    LeftOut =
+                    [
+                        .. plan.Regions.Where(r => r.Region != e.Region),
+                        new LeftOut(e.Region, e.SizeCm, e.Reason.Trim(), e.By),
+                    ],
+                },
+                cutting
+            ),
+            TakeIn e => HandOver.To(
+                plan,
+                plan with
+                {
+                    LeftOut = plan.Regions.Where(r => r.Region != e.Region).ToArray(),
+                },
+                cutting
+            ),
+            MirrorSide e => Mirroring.From(plan, e.From, cutting),
+            ThinHairline e => HandOver.To(plan, WholeHead.Thinned(plan, e.ThicknessMm), cutting),
+            _ => (Simple(plan, edit, cutting), []),
+        };
 
-    private static Plan Simple(Plan plan, PlanEdit edit, Cutting cutting) => edit switch
-    {
-        ExcludeZone e => plan.With(e.Zone, z => z with { Excluded = e.Reason.Trim(), ExcludedBy = e.By }),
-        IncludeZone e => plan.With(e.Zone, z => z.TakenIn()),
-        PaintZone e => plan.With(e.Zone, z => z.TakenIn() with
+    private static Plan Simple(Plan plan, PlanEdit edit, Cutting cutting) =>
+        edit switch
         {
-            Usual = e.Paint,
-            Paint = z.Paint.Clear().AddRange(cutting.Cut(plan, e.Zone).Panels.Select(p => KeyValuePair.Create(p.Key.ToString(), e.Paint))),
-        }),
-        PaintPanels e => Each(plan, e.Panels, _ => e.Paint),
-        ClearZone e => plan.With(e.Zone, z => z with { Usual = null, Paint = z.Paint.Clear() }),
-        ClearPanels e => Each(plan, e.Panels, _ => null),
-        SetShape e => Coat(plan, e.Panels, e.Coat, p => Shapes.In(p, e.Shape) with { Flip = e.Flip ?? p.Flip }),
-        SetHeights e => Coat(plan, e.Panels, e.Coat, p => Heights(p, e)),
-        SetStrokes e => Coat(plan, e.Panels, e.Coat, p => p with
-        {
-            Strokes = e.Strokes ?? p.Strokes,
-            StrokeShare = e.StrokeShare ?? p.StrokeShare,
-            MergeCm = e.MergeCm ?? p.MergeCm,
-            CentreU = e.CentreU ?? p.CentreU,
-        }),
-        SetBand e => Coat(plan, e.Panels, e.Coat, p => p with { BandCm = e.BandCm }),
-        SetBlur e => Coat(plan, e.Panels, e.Coat, p => p with { BlurCm = e.BlurCm }),
-        SetDepth e => Coat(plan, e.Panels, e.Coat, p => p with { MidsMm = e.MidsMm, EndsMm = e.EndsMm }),
-        SetFace e => Coat(plan, e.Panels, e.Coat, p => p with { Face = e.Face }),
-        SetCovering e => Coat(plan, e.Panels, e.Coat, p => p with { Covering = e.Covering }),
-        SetHandling e => Coat(plan, e.Panels, e.Coat, p => p with
-        {
-            Pressure = e.Pressure ?? p.Pressure,
-            Tension = e.Tension ?? p.Tension,
-            Teasing = e.Teasing ?? p.Teasing,
-        }),
-        UseFormula e => Coat(plan, e.Panels, e.Coat, p => p with { Formula = e.Formula }),
-        AddCoat e => Each(plan, e.Panels, p => PanelPaint.Of([.. p.Coats(), e.Paint with { Next = null }])),
-        TakeCoat e => Each(plan, e.Panels, p => PanelPaint.Of([.. p.Coats().Where((_, i) => i != e.Coat)])),
-        SwapCoats e => Each(plan, e.Panels, p => Swapped(p, e.Coat)),
-        SetFormula e => plan with
-        {
-            Formulas = [.. plan.Formulas.Where(f => f.Id != e.Formula.Id).Append(e.Formula.After(plan.FormulaOf(e.Formula.Id)).Told()).OrderBy(f => f.Id, StringComparer.Ordinal)],
-        },
-        SpreadHeights e => Each(plan, e.Panels, p => p with { SpreadCm = e.SpreadCm }),
-        AlternateRows e => Alternate(plan, e, cutting),
-        SetWish e => plan with { Wish = e.Wish },
-        SetWears e => plan with { Wears = [.. e.Wears.Order()] },
-        SetStyling e => plan with { Styled = e.Styling },
-        SetOrder e => plan with { Order = e.Zones.ToArray() },
-        SetLimits e => plan with { Limits = e.Limits },
-        Dismiss e => plan with { Dismissed = [.. plan.SetAside.Where(d => d.Finding != e.Finding), new Dismissed(e.Finding, e.At, e.Reason.Trim())] },
-        Heed e => plan with { Dismissed = plan.SetAside.Where(d => d.Finding != e.Finding).ToArray() },
-        AlternatePanels or Taper or RaiseFaceFrame or DropCrown or MatchPart or FollowOldPieces or TouchUpRegrowth => WholeHead.Move(plan, edit, cutting),
-        SetReach e => ZoneFacts.All.Aggregate(plan, (p, zone) => p.With(zone, z => Reached(z, zone, e.Reach))),
-        _ => throw new InvalidOperationException($"No rule for {edit.GetType().Name}."),
-    };
+            ExcludeZone e => plan.With(e.Zone, z => z with { Excluded = e.Reason.Trim(), ExcludedBy = e.By }),
+            IncludeZone e => plan.With(e.Zone, z => z.TakenIn()),
+            PaintZone e => plan.With(
+                e.Zone,
+                z =>
+                    z.TakenIn() with
+                    {
+                        Usual = e.Paint,
+                        Paint = z
+                            .Paint.Clear()
+                            .AddRange(
+                                cutting
+                                    .Cut(plan, e.Zone)
+                                    .Panels.Select(p => KeyValuePair.Create(p.Key.ToString(), e.Paint))
+                            ),
+                    }
+            ),
+            PaintPanels e => Each(plan, e.Panels, _ => e.Paint),
+            ClearZone e => plan.With(e.Zone, z => z with { Usual = null, Paint = z.Paint.Clear() }),
+            ClearPanels e => Each(plan, e.Panels, _ => null),
+            SetShape e => Coat(plan, e.Panels, e.Coat, p => Shapes.In(p, e.Shape) with { Flip = e.Flip ?? p.Flip }),
+            SetHeights e => Coat(plan, e.Panels, e.Coat, p => Heights(p, e)),
+            SetStrokes e => Coat(
+                plan,
+                e.Panels,
+                e.Coat,
+                p =>
+                    p with
+                    {
+                        Strokes = e.Strokes ?? p.Strokes,
+                        StrokeShare = e.StrokeShare ?? p.StrokeShare,
+                        MergeCm = e.MergeCm ?? p.MergeCm,
+                        CentreU = e.CentreU ?? p.CentreU,
+                    }
+            ),
+            SetBand e => Coat(plan, e.Panels, e.Coat, p => p with { BandCm = e.BandCm }),
+            SetBlur e => Coat(plan, e.Panels, e.Coat, p => p with { BlurCm = e.BlurCm }),
+            SetDepth e => Coat(plan, e.Panels, e.Coat, p => p with { MidsMm = e.MidsMm, EndsMm = e.EndsMm }),
+            SetFace e => Coat(plan, e.Panels, e.Coat, p => p with { Face = e.Face }),
+            SetCovering e => Coat(plan, e.Panels, e.Coat, p => p with { Covering = e.Covering }),
+            SetHandling e => Coat(
+                plan,
+                e.Panels,
+                e.Coat,
+                p =>
+                    p with
+                    {
+                        Pressure = e.Pressure ?? p.Pressure,
+                        Tension = e.Tension ?? p.Tension,
+                        Teasing = e.Teasing ?? p.Teasing,
+                    }
+            ),
+            UseFormula e => Coat(plan, e.Panels, e.Coat, p => p with { Formula = e.Formula }),
+            AddCoat e => Each(plan, e.Panels, p => PanelPaint.Of([.. p.Coats(), e.Paint with { Next = null }])),
+            TakeCoat e => Each(plan, e.Panels, p => PanelPaint.Of([.. p.Coats().Where((_, i) => i != e.Coat)])),
+            SwapCoats e => Each(plan, e.Panels, p => Swapped(p, e.Coat)),
+            SetFormula e => plan with
+            {
+                Formulas =
+                [
+                    .. plan
+                        .Formulas.Where(f => f.Id != e.Formula.Id)
+                        .Append(e.Formula.After(plan.FormulaOf(e.Formula.Id)).Told())
+                        .OrderBy(f => f.Id, StringComparer.Ordinal),
+                ],
+            },
+            SpreadHeights e => Each(plan, e.Panels, p => p with { SpreadCm = e.SpreadCm }),
+            AlternateRows e => Alternate(plan, e, cutting),
+            SetWish e => plan with { Wish = e.Wish },
+            SetWears e => plan with { Wears = [.. e.Wears.Order()] },
+            SetStyling e => plan with { Styled = e.Styling },
+            SetOrder e => plan with { Order = e.Zones.ToArray() },
+            SetLimits e => plan with { Limits = e.Limits },
+            Dismiss e => plan with
+            {
+                Dismissed =
+                [
+                    .. plan.SetAside.Where(d => d.Finding != e.Finding),
+                    new Dismissed(e.Finding, e.At, e.Reason.Trim()),
+                ],
+            },
+            Heed e => plan with { Dismissed = plan.SetAside.Where(d => d.Finding != e.Finding).ToArray() },
+            AlternatePanels
+            or Taper
+            or RaiseFaceFrame
+            or DropCrown
+            or MatchPart
+            or FollowOldPieces
+            or TouchUpRegrowth => WholeHead.Move(plan, edit, cutting),
+            SetReach e => ZoneFacts.All.Aggregate(plan, (p, zone) => p.With(zone, z => Reached(z, zone, e.Reach))),
+            _ => throw new InvalidOperationException($"No rule for {edit.GetType().Name}."),
+        };
 
     /// <summary>A zone as a reach has it; what was left out for another reason stays out.</summary>
     private static ZonePlan Reached(ZonePlan planned, Zone zone, Reach reach)
@@ -156,15 +227,16 @@ public static class Applying
     }
 
     /// <summary>A start set by hand stands: it is not spread any further.</summary>
-    private static PanelPaint Heights(PanelPaint p, SetHeights e) => p with
-    {
-        StartCm = e.StartCm ?? p.StartCm,
-        StartShare = e.StartCm is not null ? null : e.StartShare ?? p.StartShare,
-        SpreadCm = e.StartCm is null && e.StartShare is null ? p.SpreadCm : 0,
-        DropCm = e.DropCm ?? p.DropCm,
-        SlopeCm = e.SlopeCm ?? p.SlopeCm,
-        CentreCm = e.CentreCm ?? p.CentreCm,
-    };
+    private static PanelPaint Heights(PanelPaint p, SetHeights e) =>
+        p with
+        {
+            StartCm = e.StartCm ?? p.StartCm,
+            StartShare = e.StartCm is not null ? null : e.StartShare ?? p.StartShare,
+            SpreadCm = e.StartCm is null && e.StartShare is null ? p.SpreadCm : 0,
+            DropCm = e.DropCm ?? p.DropCm,
+            SlopeCm = e.SlopeCm ?? p.SlopeCm,
+            CentreCm = e.CentreCm ?? p.CentreCm,
+        };
 
     private static PanelPaint Swapped(PanelPaint paint, int coat)
     {
@@ -180,24 +252,30 @@ public static class Applying
     {
         foreach (var group in panels.Distinct(StringComparer.Ordinal).GroupBy(p => PanelKey.Parse(p)!.Value.Zone))
         {
-            plan = plan.With(group.Key, zone =>
-            {
-                var paint = zone.Paint.ToBuilder();
-                foreach (var key in group)
+            plan = plan.With(
+                group.Key,
+                zone =>
                 {
-                    var now = paint.GetValueOrDefault(key) ?? zone.Usual ?? UsualPaint(plan, group.Key);
-                    if (change(now) is { } next)
+                    var paint = zone.Paint.ToBuilder();
+                    foreach (var key in group)
                     {
-                        paint[key] = next;
+                        var now = paint.GetValueOrDefault(key) ?? zone.Usual ?? UsualPaint(plan, group.Key);
+                        if (change(now) is { } next)
+                        {
+                            paint[key] = next;
+                        }
+                        else
+                        {
+                            paint.Remove(key);
+                        }
                     }
-                    else
-                    {
-                        paint.Remove(key);
-                    }
-                }
 
-                return zone with { Paint = paint.ToImmutable() };
-            });
+                    return zone with
+                    {
+                        Paint = paint.ToImmutable(),
+                    };
+                }
+            );
         }
 
         return plan;
@@ -215,18 +293,29 @@ public static class Applying
             : new PanelPaint(Formula: formula, Covering: covering);
     }
 
-    private static Plan Alternate(Plan plan, AlternateRows e, Cutting cutting) => plan.With(e.Zone, zone =>
-    {
-        var paint = zone.Paint.ToBuilder();
-        foreach (var panel in cutting.Cut(plan, e.Zone).Panels)
-        {
-            var key = panel.Key.ToString();
-            if (paint.TryGetValue(key, out var now))
+    private static Plan Alternate(Plan plan, AlternateRows e, Cutting cutting) =>
+        plan.With(
+            e.Zone,
+            zone =>
             {
-                paint[key] = now with { StartCm = panel.Key.Row % 2 == 0 ? e.HighCm : e.LowCm, StartShare = null };
-            }
-        }
+                var paint = zone.Paint.ToBuilder();
+                foreach (var panel in cutting.Cut(plan, e.Zone).Panels)
+                {
+                    var key = panel.Key.ToString();
+                    if (paint.TryGetValue(key, out var now))
+                    {
+                        paint[key] = now with
+                        {
+                            StartCm = panel.Key.Row % 2 == 0 ? e.HighCm : e.LowCm,
+                            StartShare = null,
+                        };
+                    }
+                }
 
-        return zone with { Paint = paint.ToImmutable() };
-    });
+                return zone with
+                {
+                    Paint = paint.ToImmutable(),
+                };
+            }
+        );
 }

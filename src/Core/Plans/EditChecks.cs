@@ -161,7 +161,12 @@ internal sealed partial class EditChecks(Plan plan, HairProfile hair, Func<Panel
             case FollowOldPieces or TouchUpRegrowth:
                 if (WholeHead.OldLight(hair) is null)
                 {
-                    problems.Add(new("edit", "No band of her hair is noted as lightened: there is nothing to follow. Note it in Consult."));
+                    problems.Add(
+                        new(
+                            "edit",
+                            "No band of her hair is noted as lightened: there is nothing to follow. Note it in Consult."
+                        )
+                    );
                 }
 
                 break;
@@ -241,7 +246,12 @@ internal sealed partial class EditChecks(Plan plan, HairProfile hair, Func<Panel
 
     private void Wears(IReadOnlyList<Wear>? wears)
     {
-        if (wears is null || wears.Count == 0 || wears.Distinct().Count() != wears.Count || wears.Any(w => !Enum.IsDefined(w)))
+        if (
+            wears is null
+            || wears.Count == 0
+            || wears.Distinct().Count() != wears.Count
+            || wears.Any(w => !Enum.IsDefined(w))
+        )
         {
             problems.Add(new("wears", "Name each wear she uses once."));
         }
@@ -286,7 +296,12 @@ internal sealed partial class EditChecks(Plan plan, HairProfile hair, Func<Panel
     {
         if (id is null || plan.FormulaOf(id) is null)
         {
-            problems.Add(new(field, $"There is no such formula. The plan has {string.Join(", ", plan.Formulas.Select(f => f.Id))}."));
+            problems.Add(
+                new(
+                    field,
+                    $"There is no such formula. The plan has {string.Join(", ", plan.Formulas.Select(f => f.Id))}."
+                )
+            );
         }
     }
 
@@ -295,5 +310,6 @@ internal sealed partial class EditChecks(Plan plan, HairProfile hair, Func<Panel
     private void Known<T>(T value, string field)
         where T : struct, Enum => Problem.Known(problems, field, value);
 
-    private void Range(double value, double low, double high, string field, string unit) => Problem.Range(problems, field, value, low, high, unit);
+    private void Range(double value, double low, double high, string field, string unit) =>
+        Problem.Range(problems, field, value, low, high, unit);
 }

@@ -11,7 +11,14 @@ namespace Wendro.Core.Plans;
 /// <param name="Measures">The measures after it.</param>
 /// <param name="New">Findings it brings with it, none of them graver than the one it mends.</param>
 public sealed record Fix(
-    string Label, PlanEdit Edit, bool Mends, Figure Now, double? After, Measures Measures, IReadOnlyList<string> New);
+    string Label,
+    PlanEdit Edit,
+    bool Mends,
+    Figure Now,
+    double? After,
+    Measures Measures,
+    IReadOnlyList<string> New
+);
 
 /// <summary>Finds the smallest change that mends a finding, by trying it on the plan.</summary>
 public static class Fixes
@@ -26,7 +33,8 @@ public static class Fixes
         ArgumentNullException.ThrowIfNull(finding);
         ArgumentNullException.ThrowIfNull(head);
         ArgumentNullException.ThrowIfNull(cutting);
-        Fix? better = null, mended = null;
+        Fix? better = null,
+            mended = null;
         var least = finding.Evidence[0].Value;
         var alarms = head.AllFindings.Count(f => f.Severity == Severity.Alarm);
         foreach (var (label, edit) in FixesToTry.For(finding, head))
@@ -40,14 +48,25 @@ public static class Fixes
 
             var after = head.After(applied.Plan, head.Looks, cutting);
             var brings = Worse(head, after);
-            if (brings.Any(f => f.Severity < finding.Severity) || after.AllFindings.Count(f => f.Severity == Severity.Alarm) > alarms)
+            if (
+                brings.Any(f => f.Severity < finding.Severity)
+                || after.AllFindings.Count(f => f.Severity == Severity.Alarm) > alarms
+            )
             {
                 continue;
             }
 
             var still = after.AllFindings.FirstOrDefault(f => f.Id == finding.Id);
-            Fix Made(bool mends) => new(
-                label, edit, mends, finding.Evidence[0], still?.Evidence[0].Value, after.Measures, brings.Select(f => f.Title).ToArray());
+            Fix Made(bool mends) =>
+                new(
+                    label,
+                    edit,
+                    mends,
+                    finding.Evidence[0],
+                    still?.Evidence[0].Value,
+                    after.Measures,
+                    brings.Select(f => f.Title).ToArray()
+                );
             if (still is null)
             {
                 // One that brings nothing as grave is better than a smaller one that does.
@@ -68,14 +87,23 @@ public static class Fixes
     }
 
     /// <summary>Findings that were not there before, or were less grave.</summary>
-    private static Finding[] Worse(PlannedHead before, PlannedHead after) => after.AllFindings
-        .Where(f => before.AllFindings.FirstOrDefault(b => b.Id == f.Id) is not { } was || was.Severity > f.Severity)
-        .ToArray();
+    private static Finding[] Worse(PlannedHead before, PlannedHead after) =>
+        after
+            .AllFindings.Where(f =>
+                before.AllFindings.FirstOrDefault(b => b.Id == f.Id) is not { } was || was.Severity > f.Severity
+            )
+            .ToArray();
 
     /// <summary>The first figure of a finding should rise where light or distance is missing and fall where there is too much of something.</summary>
     private static bool IsBetter(FindingKind kind, double now, double before) =>
-        kind is FindingKind.FrontNotBrighter or FindingKind.DriesFirst or FindingKind.DarkBehindHairline or FindingKind.DarkNape
-            or FindingKind.OutOfReach or FindingKind.SolidBlock or FindingKind.ScalpContact
+        kind
+            is FindingKind.FrontNotBrighter
+                or FindingKind.DriesFirst
+                or FindingKind.DarkBehindHairline
+                or FindingKind.DarkNape
+                or FindingKind.OutOfReach
+                or FindingKind.SolidBlock
+                or FindingKind.ScalpContact
             ? now > before + 0.02
             : now < before - 1e-6;
 }

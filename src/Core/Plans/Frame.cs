@@ -34,51 +34,70 @@ public static class Frames
 {
     private static readonly Zone[] Front =
     [
-        Zone.SideLeft, Zone.SideRight, Zone.TopLeft, Zone.TopRight, Zone.FringeLeft, Zone.FringeRight, Zone.FaceFrameLeft, Zone.FaceFrameRight,
+        Zone.SideLeft,
+        Zone.SideRight,
+        Zone.TopLeft,
+        Zone.TopRight,
+        Zone.FringeLeft,
+        Zone.FringeRight,
+        Zone.FaceFrameLeft,
+        Zone.FaceFrameRight,
     ];
 
     private static readonly Zone[] Back = [Zone.Nape, Zone.LowerBack, Zone.UpperBack, Zone.Crown];
 
     /// <summary>The order zones are worked in.</summary>
-    public static IReadOnlyList<Zone> OrderOf(Frame frame) => frame switch
-    {
-        Frame.Quadrants => [.. Back, .. Front.Where(ZoneFacts.IsLeft), .. Front.Where(z => !ZoneFacts.IsLeft(z))],
-        Frame.Tiers =>
-        [
-            Zone.Nape, Zone.LowerBack, Zone.UpperBack, Zone.SideLeft, Zone.SideRight, Zone.Crown,
-            .. Front.Where(z => z is not (Zone.SideLeft or Zone.SideRight)),
-        ],
-        _ => [.. Back, .. Front],
-    };
+    public static IReadOnlyList<Zone> OrderOf(Frame frame) =>
+        frame switch
+        {
+            Frame.Quadrants => [.. Back, .. Front.Where(ZoneFacts.IsLeft), .. Front.Where(z => !ZoneFacts.IsLeft(z))],
+            Frame.Tiers =>
+            [
+                Zone.Nape,
+                Zone.LowerBack,
+                Zone.UpperBack,
+                Zone.SideLeft,
+                Zone.SideRight,
+                Zone.Crown,
+                .. Front.Where(z => z is not (Zone.SideLeft or Zone.SideRight)),
+            ],
+            _ => [.. Back, .. Front],
+        };
 
     /// <summary>Parts the head is clipped away into: back, crown and two sides; four quadrants; three tiers.</summary>
     public static int PiecesOf(Frame frame) => frame == Frame.Tiers ? 3 : 4;
 
     /// <summary>Whether a reach takes a zone in.</summary>
-    public static bool Has(Reach reach, Zone zone) => reach switch
-    {
-        Reach.Half => zone is not (Zone.Nape or Zone.LowerBack or Zone.UpperBack),
-        Reach.Hairline => ZoneFacts.IsHairline(zone),
-        _ => true,
-    };
+    public static bool Has(Reach reach, Zone zone) =>
+        reach switch
+        {
+            Reach.Half => zone is not (Zone.Nape or Zone.LowerBack or Zone.UpperBack),
+            Reach.Hairline => ZoneFacts.IsHairline(zone),
+            _ => true,
+        };
 
     /// <summary>What a reach is called: the reason of zones it leaves out.</summary>
-    public static string Words(Reach reach) => reach switch
-    {
-        Reach.Half => "half head",
-        Reach.Hairline => "hairline only",
-        _ => "full head",
-    };
+    public static string Words(Reach reach) =>
+        reach switch
+        {
+            Reach.Half => "half head",
+            Reach.Hairline => "hairline only",
+            _ => "full head",
+        };
 
     /// <summary>Panels in the order they are worked: zone by zone, each row by row.</summary>
     public static IReadOnlyList<PanelKey> Working(Plan plan, IEnumerable<PanelKey> panels)
     {
         ArgumentNullException.ThrowIfNull(plan);
         var byZone = panels.ToLookup(p => p.Zone);
-        return plan.Working.SelectMany(zone =>
-        {
-            var rows = byZone[zone].OrderBy(p => p.Row).ThenBy(p => p.Column);
-            return plan.Zones[zone].Sections.Order == RowOrder.HighFirst ? rows.OrderByDescending(p => p.Row).ThenBy(p => p.Column) : rows;
-        }).ToArray();
+        return plan
+            .Working.SelectMany(zone =>
+            {
+                var rows = byZone[zone].OrderBy(p => p.Row).ThenBy(p => p.Column);
+                return plan.Zones[zone].Sections.Order == RowOrder.HighFirst
+                    ? rows.OrderByDescending(p => p.Row).ThenBy(p => p.Column)
+                    : rows;
+            })
+            .ToArray();
     }
 }

@@ -14,9 +14,7 @@ internal static class HandOver
 
     public static (Plan Plan, IReadOnlyList<string> Lost) To(Plan before, Plan after, Cutting cutting)
     {
-        var changed = ZoneFacts.All
-            .Where(z => before.CutOf(z) != after.CutOf(z))
-            .ToHashSet();
+        var changed = ZoneFacts.All.Where(z => before.CutOf(z) != after.CutOf(z)).ToHashSet();
         if (changed.All(z => after.Zones[z].Usual is null) && before.Zones.Values.All(z => z.Paint.Count == 0))
         {
             // Nothing is painted: there is nothing to hand over.
@@ -58,7 +56,8 @@ internal static class HandOver
         IReadOnlyDictionary<Zone, ZonePanels> oldCut,
         IReadOnlyDictionary<Zone, ZonePanels> newCut,
         HashSet<Zone> changed,
-        HeadForm head)
+        HeadForm head
+    )
     {
         var counts = new Dictionary<(PanelKey New, PanelKey Old), int>();
         var (oldZones, newZones) = (head.ZonesFor(before.Part), head.ZonesFor(after.Part));
@@ -75,6 +74,13 @@ internal static class HandOver
 
         return counts
             .GroupBy(c => c.Key.New)
-            .ToDictionary(g => g.Key, g => g.OrderByDescending(c => c.Value).ThenBy(c => c.Key.Old.ToString(), StringComparer.Ordinal).First().Key.Old);
+            .ToDictionary(
+                g => g.Key,
+                g =>
+                    g.OrderByDescending(c => c.Value)
+                        .ThenBy(c => c.Key.Old.ToString(), StringComparer.Ordinal)
+                        .First()
+                        .Key.Old
+            );
     }
 }

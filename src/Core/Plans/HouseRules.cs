@@ -32,25 +32,29 @@ public sealed record HouseRules(
     bool LowerFilm,
     Formula Formula,
     Limits? Limits = null,
-    BenchRules? Bench = null)
+    BenchRules? Bench = null
+)
 {
     /// <summary>The trade's usual start: level sections about a centimetre thick with a leave-out between, finer at the face, film on lower layers.</summary>
-    public static HouseRules Usual { get; } = new(
-        Sections.Usual.ThicknessMm,
-        Sections.Usual.WidthCm,
-        Sections.Usual.LeaveOutMm,
-        Sections.Usual.Bricklay,
-        Sections.UsualFaceFrame.ThicknessMm,
-        Sections.UsualFaceFrame.WidthCm,
-        Frame.EarToEar,
-        0,
-        true,
-        Formula.Usual);
+    public static HouseRules Usual { get; } =
+        new(
+            Sections.Usual.ThicknessMm,
+            Sections.Usual.WidthCm,
+            Sections.Usual.LeaveOutMm,
+            Sections.Usual.Bricklay,
+            Sections.UsualFaceFrame.ThicknessMm,
+            Sections.UsualFaceFrame.WidthCm,
+            Frame.EarToEar,
+            0,
+            true,
+            Formula.Usual
+        );
 
     /// <summary>How a zone is cut.</summary>
-    public Sections SectionsOf(Zone zone) => ZoneFacts.IsFaceFrame(zone)
-        ? new(Parting.Horizontal, FaceThicknessMm, FaceWidthCm, 0, false)
-        : new(Parting.Horizontal, ThicknessMm, WidthCm, LeaveOutMm, Bricklay);
+    public Sections SectionsOf(Zone zone) =>
+        ZoneFacts.IsFaceFrame(zone)
+            ? new(Parting.Horizontal, FaceThicknessMm, FaceWidthCm, 0, false)
+            : new(Parting.Horizontal, ThicknessMm, WidthCm, LeaveOutMm, Bricklay);
 
     /// <summary>What can't be taken, by field.</summary>
     public IReadOnlyList<Problem> Problems()

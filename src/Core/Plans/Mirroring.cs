@@ -43,7 +43,12 @@ internal static class Mirroring
     }
 
     /// <summary>A zone across the middle: each row is turned round, the panel in the middle stays.</summary>
-    private static ImmutableSortedDictionary<string, PanelPaint> Across(Plan plan, Zone zone, Side from, Cutting cutting)
+    private static ImmutableSortedDictionary<string, PanelPaint> Across(
+        Plan plan,
+        Zone zone,
+        Side from,
+        Cutting cutting
+    )
     {
         var planned = plan.Zones[zone];
         var result = planned.Paint.ToBuilder();
@@ -51,7 +56,11 @@ internal static class Mirroring
         foreach (var source in cut.Panels)
         {
             var target = cut.Opposite(source.Key);
-            if (target == source.Key || source.Centre.Map.X > 0 != (from == Side.Left) || !cut.Panels.Any(p => p.Key == target))
+            if (
+                target == source.Key
+                || source.Centre.Map.X > 0 != (from == Side.Left)
+                || !cut.Panels.Any(p => p.Key == target)
+            )
             {
                 continue;
             }

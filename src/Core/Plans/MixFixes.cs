@@ -24,17 +24,38 @@ public static class MixFixes
         MixFix Set(string label, Formula changed) => new($"{id}: {label}", new SetFormula(changed));
         return finding.Kind switch
         {
-            FindingKind.RunnyForDepth => Set("mix 1 : 1.5", formula with { LightenerParts = 1, DeveloperParts = 1.5, Consistency = Consistency.Right }),
-            FindingKind.StrengthOverScalp => new("Start 1 cm from the scalp", new SetHeights(finding.Panels.Select(k => k.ToString()).ToArray(), StartCm: 1)),
+            FindingKind.RunnyForDepth => Set(
+                "mix 1 : 1.5",
+                formula with
+                {
+                    LightenerParts = 1,
+                    DeveloperParts = 1.5,
+                    Consistency = Consistency.Right,
+                }
+            ),
+            FindingKind.StrengthOverScalp => new(
+                "Start 1 cm from the scalp",
+                new SetHeights(finding.Panels.Select(k => k.ToString()).ToArray(), StartCm: 1)
+            ),
             FindingKind.HeatAgainstLeaflet => Set("no heat", formula with { LowHeat = false }),
-            FindingKind.PastLeaflet => Set($"rinse at {formula.LimitMinutes:0} min", formula with { Minutes = formula.LimitMinutes ?? formula.Minutes }),
+            FindingKind.PastLeaflet => Set(
+                $"rinse at {formula.LimitMinutes:0} min",
+                formula with
+                {
+                    Minutes = formula.LimitMinutes ?? formula.Minutes,
+                }
+            ),
             FindingKind.AdditiveLowersLift => Set("no additive", formula with { Additive = null }),
-            FindingKind.NoSuchDeveloper => Nearest(formula, mix) is { } volume ? Set($"{volume:0.#} vol", formula with { Volume = volume }) : null,
+            FindingKind.NoSuchDeveloper => Nearest(formula, mix) is { } volume
+                ? Set($"{volume:0.#} vol", formula with { Volume = volume })
+                : null,
             _ => null,
         };
     }
 
-    private static double? Nearest(Formula formula, PlannedMix mix) => mix.Shelf.OfType<Mix.DeveloperProduct>()
-        .Select(d => (double?)d.Volume)
-        .MinBy(v => Math.Abs(v!.Value - formula.Volume));
+    private static double? Nearest(Formula formula, PlannedMix mix) =>
+        mix
+            .Shelf.OfType<Mix.DeveloperProduct>()
+            .Select(d => (double?)d.Volume)
+            .MinBy(v => Math.Abs(v!.Value - formula.Volume));
 }

@@ -73,9 +73,11 @@ internal sealed partial class EditChecks
         }
     }
 
-    private static IEnumerable<PanelKey> KeysOf(IReadOnlyList<string>? panels) => (panels ?? []).Select(PanelKey.Parse).OfType<PanelKey>();
+    private static IEnumerable<PanelKey> KeysOf(IReadOnlyList<string>? panels) =>
+        (panels ?? []).Select(PanelKey.Parse).OfType<PanelKey>();
 
-    private int CoatsOf(PanelKey key) => plan.Zones[key.Zone].Paint.GetValueOrDefault(key.ToString())?.Coats().Count ?? 0;
+    private int CoatsOf(PanelKey key) =>
+        plan.Zones[key.Zone].Paint.GetValueOrDefault(key.ToString())?.Coats().Count ?? 0;
 
     private void Heights(SetHeights e)
     {

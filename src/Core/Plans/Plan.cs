@@ -19,20 +19,24 @@ public sealed record ZonePlan(
     string? Excluded,
     PanelPaint? Usual,
     ImmutableSortedDictionary<string, PanelPaint> Paint,
-    LeftOutBy ExcludedBy = LeftOutBy.Hand)
+    LeftOutBy ExcludedBy = LeftOutBy.Hand
+)
 {
     /// <summary>A zone nobody has planned yet.</summary>
-    public static ZonePlan Fresh(Zone zone, HouseRules rules) => new(
-        rules.SectionsOf(zone),
-        null,
-        null,
-        ImmutableSortedDictionary.Create<string, PanelPaint>(StringComparer.Ordinal));
+    public static ZonePlan Fresh(Zone zone, HouseRules rules) =>
+        new(
+            rules.SectionsOf(zone),
+            null,
+            null,
+            ImmutableSortedDictionary.Create<string, PanelPaint>(StringComparer.Ordinal)
+        );
 
     /// <summary>The same, touched again.</summary>
     internal ZonePlan TakenIn() => this with { Excluded = null, ExcludedBy = LeftOutBy.Hand };
 
     /// <summary>Paint of a panel; null while it is left natural or the zone is not touched.</summary>
-    public PanelPaint? Of(PanelKey key) => Excluded is null && Paint.TryGetValue(key.ToString(), out var paint) ? paint : null;
+    public PanelPaint? Of(PanelKey key) =>
+        Excluded is null && Paint.TryGetValue(key.ToString(), out var paint) ? paint : null;
 }
 
 /// <summary>A finding set aside.</summary>
@@ -68,7 +72,8 @@ public sealed record Plan(
     bool LowerFilm = false,
     Styling Styled = Styling.Own,
     Limits? Limits = null,
-    IReadOnlyList<Dismissed>? Dismissed = null)
+    IReadOnlyList<Dismissed>? Dismissed = null
+)
 {
     /// <summary>A plan nobody has begun: all zones cut as the house usually does, nothing painted.</summary>
     public static Plan Fresh(int seed = 1, HouseRules? rules = null)
@@ -84,7 +89,8 @@ public sealed record Plan(
             house.Frame,
             house.BabyHairCm > 0 ? [new LeftOut(Region.BabyHair, house.BabyHairCm, "house rule")] : null,
             LowerFilm: house.LowerFilm,
-            Limits: house.Limits);
+            Limits: house.Limits
+        );
     }
 
     /// <summary>Her hair as it is seen: styled straight or waved, or as it grows.</summary>
@@ -112,15 +118,26 @@ public sealed record Plan(
     public IReadOnlyList<Zone> Working => Order ?? Frames.OrderOf(Frame);
 
     /// <summary>How a zone is cut.</summary>
-    public ZoneCut CutOf(Zone zone) => new(
-        // Which row is worked first changes no cut.
-        Part, zone, Zones[zone].Sections with { Order = RowOrder.LowFirst }, Frame == Frame.Quadrants, Regions);
+    public ZoneCut CutOf(Zone zone) =>
+        new(
+            // Which row is worked first changes no cut.
+            Part,
+            zone,
+            Zones[zone].Sections with
+            {
+                Order = RowOrder.LowFirst,
+            },
+            Frame == Frame.Quadrants,
+            Regions
+        );
 
     /// <summary>Whether another plan cuts and leaves out the same panels.</summary>
     public bool IsCutLike(Plan other)
     {
         ArgumentNullException.ThrowIfNull(other);
-        return ZoneFacts.All.All(z => Zones[z].Excluded is null == other.Zones[z].Excluded is null && CutOf(z) == other.CutOf(z));
+        return ZoneFacts.All.All(z =>
+            Zones[z].Excluded is null == other.Zones[z].Excluded is null && CutOf(z) == other.CutOf(z)
+        );
     }
 
     /// <summary>A formula by its letter; null if there is none.</summary>
@@ -130,5 +147,9 @@ public sealed record Plan(
     public Formula FirstLight() => Formulas.FirstOrDefault(f => !f.IsDeposit) ?? Formulas[0];
 
     /// <summary>The same with one zone changed.</summary>
-    internal Plan With(Zone zone, Func<ZonePlan, ZonePlan> change) => this with { Zones = Zones.SetItem(zone, change(Zones[zone])) };
+    internal Plan With(Zone zone, Func<ZonePlan, ZonePlan> change) =>
+        this with
+        {
+            Zones = Zones.SetItem(zone, change(Zones[zone])),
+        };
 }

@@ -26,7 +26,9 @@ public static class PlanAsEdits
 
         foreach (var aside in plan.SetAside)
         {
-            yield return aside is null ? new Dismiss(string.Empty, default, string.Empty) : new Dismiss(aside.Finding, aside.At, aside.Reason);
+            yield return aside is null
+                ? new Dismiss(string.Empty, default, string.Empty)
+                : new Dismiss(aside.Finding, aside.At, aside.Reason);
         }
 
         if (plan.Order is { } order)

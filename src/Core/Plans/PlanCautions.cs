@@ -36,13 +36,19 @@ public static class PlanCautions
             said.Add("Hairline painted: barrier cream on the skin, film under face panels.");
         }
 
-        said.AddRange(painted
-            .SelectMany(p => p.Coats.Select(c => c.LiftingOf(head.Hair, p.Panel.Key.Zone, HairState.Of(head.Hair.In(p.Panel.Key.Zone))[0])?.Case))
-            .OfType<LiftCase>()
-            .Distinct()
-            .SelectMany(c => Cautions.For(c, null))
-            .Where(c => c != Cautions.LeafletFirst && (c != Cautions.OffScalp || nearest < NearCm))
-            .Distinct());
+        said.AddRange(
+            painted
+                .SelectMany(p =>
+                    p.Coats.Select(c =>
+                        c.LiftingOf(head.Hair, p.Panel.Key.Zone, HairState.Of(head.Hair.In(p.Panel.Key.Zone))[0])?.Case
+                    )
+                )
+                .OfType<LiftCase>()
+                .Distinct()
+                .SelectMany(c => Cautions.For(c, null))
+                .Where(c => c != Cautions.LeafletFirst && (c != Cautions.OffScalp || nearest < NearCm))
+                .Distinct()
+        );
         said.Add("Burning or stinging: rinse now.");
         said.Add(Cautions.LeafletFirst);
         return said;

@@ -59,9 +59,7 @@ namespace Wendro.Core.Plans;
 [JsonDerivedType(typeof(Together), "together")]
 public abstract record PlanEdit
 {
-    private protected PlanEdit()
-    {
-    }
+    private protected PlanEdit() { }
 }
 
 /// <summary>Cuts a zone anew; each new panel takes the paint of the old one that overlaps it most.</summary>
@@ -73,14 +71,23 @@ public sealed record CutZone(
     double LeaveOutMm,
     bool Bricklay,
     bool Woven = false,
-    RowOrder Order = RowOrder.LowFirst) : PlanEdit
+    RowOrder Order = RowOrder.LowFirst
+) : PlanEdit
 {
     /// <summary>Cuts a zone as sections say.</summary>
     public static CutZone As(Zone zone, Sections sections)
     {
         ArgumentNullException.ThrowIfNull(sections);
         return new(
-            zone, sections.Parting, sections.ThicknessMm, sections.WidthCm, sections.LeaveOutMm, sections.Bricklay, sections.Woven, sections.Order);
+            zone,
+            sections.Parting,
+            sections.ThicknessMm,
+            sections.WidthCm,
+            sections.LeaveOutMm,
+            sections.Bricklay,
+            sections.Woven,
+            sections.Order
+        );
     }
 
     /// <summary>The sections it cuts (a method: an edit is written out with its properties).</summary>
@@ -123,11 +130,18 @@ public sealed record SetHeights(
     double? DropCm = null,
     double? SlopeCm = null,
     double? CentreCm = null,
-    int Coat = 0) : PlanEdit;
+    int Coat = 0
+) : PlanEdit;
 
 /// <summary>Changes the strokes: how many, how wide where they begin, how far below the start they meet, where the middle lies. What is null stays.</summary>
 public sealed record SetStrokes(
-    IReadOnlyList<string> Panels, int? Strokes = null, double? StrokeShare = null, double? MergeCm = null, double? CentreU = null, int Coat = 0) : PlanEdit;
+    IReadOnlyList<string> Panels,
+    int? Strokes = null,
+    double? StrokeShare = null,
+    double? MergeCm = null,
+    double? CentreU = null,
+    int Coat = 0
+) : PlanEdit;
 
 /// <summary>Changes where paint ends, cm below its start; null lets it go to the ends.</summary>
 public sealed record SetBand(IReadOnlyList<string> Panels, double? BandCm, int Coat = 0) : PlanEdit;
@@ -146,7 +160,12 @@ public sealed record SetCovering(IReadOnlyList<string> Panels, Covering Covering
 
 /// <summary>Changes how the brush is pressed, how the panel is held, how much is teased. What is null stays.</summary>
 public sealed record SetHandling(
-    IReadOnlyList<string> Panels, Pressure? Pressure = null, Tension? Tension = null, Teasing? Teasing = null, int Coat = 0) : PlanEdit;
+    IReadOnlyList<string> Panels,
+    Pressure? Pressure = null,
+    Tension? Tension = null,
+    Teasing? Teasing = null,
+    int Coat = 0
+) : PlanEdit;
 
 /// <summary>Changes which formula some panels take.</summary>
 public sealed record UseFormula(IReadOnlyList<string> Panels, string Formula, int Coat = 0) : PlanEdit;
@@ -167,7 +186,11 @@ public sealed record SetFormula(Formula Formula) : PlanEdit;
 public sealed record SpreadHeights(IReadOnlyList<string> Panels, double SpreadCm) : PlanEdit;
 
 /// <summary>Which of her sides.</summary>
-public enum Side { Left, Right }
+public enum Side
+{
+    Left,
+    Right,
+}
 
 /// <summary>Copies one side's sections and paint to the other.</summary>
 public sealed record MirrorSide(Side From) : PlanEdit;

@@ -26,7 +26,8 @@ public sealed class PlannedHead
         StrandMap map,
         byte[] levels,
         byte[] drawn,
-        Sight sight)
+        Sight sight
+    )
     {
         white = new(() => StrandLevels.White(hair, map, looks.OnHead.Lengths));
         Looks = looks;
@@ -100,7 +101,8 @@ public sealed class PlannedHead
     public bool IsSetAside(Finding finding)
     {
         ArgumentNullException.ThrowIfNull(finding);
-        return !Finding.StaysSaid(finding.Id) && Plan.SetAside.Any(d => d.Finding == finding.Id && finding.Severity >= d.At);
+        return !Finding.StaysSaid(finding.Id)
+            && Plan.SetAside.Any(d => d.Finding == finding.Id && finding.Severity >= d.At);
     }
 
     /// <summary>Plans a head from nothing.</summary>
@@ -127,7 +129,17 @@ public sealed class PlannedHead
         var levels = StrandLevels.All(cutting.Hair, map, panels, looks.OnHead.Lengths, Moment.Rinsed);
         var drawn = new byte[levels.Length];
         StrandLevels.Draw(strands, levels, null, StrandLevels.White(cutting.Hair, map, looks.OnHead.Lengths), drawn);
-        return new PlannedHead(looks, cutting.Hair, plan, cut, panels, map, levels, drawn, Sight.Of(looks, cutting.Hair, plan, map, levels));
+        return new PlannedHead(
+            looks,
+            cutting.Hair,
+            plan,
+            cut,
+            panels,
+            map,
+            levels,
+            drawn,
+            Sight.Of(looks, cutting.Hair, plan, map, levels)
+        );
     }
 
     /// <summary>The next plan on the same head. Where only paint changed, only that paint's strands are computed.</summary>
@@ -138,10 +150,12 @@ public sealed class PlannedHead
     {
         ArgumentNullException.ThrowIfNull(next);
         ArgumentNullException.ThrowIfNull(cutting);
-        if (!ReferenceEquals(looks, Looks)
+        if (
+            !ReferenceEquals(looks, Looks)
             || Hair != cutting.Hair
             || !Plan.Wears.SequenceEqual(next.Wears)
-            || !Plan.IsCutLike(next))
+            || !Plan.IsCutLike(next)
+        )
         {
             return Of(looks, cutting, next);
         }
@@ -151,8 +165,7 @@ public sealed class PlannedHead
         var levels = (byte[])Levels.Clone();
         foreach (var p in changed)
         {
-            StrandLevels.OfPanel(
-                Hair, Map, panels[p], Map.StrandsOf[p], Looks.OnHead.Lengths, Moment.Rinsed, levels);
+            StrandLevels.OfPanel(Hair, Map, panels[p], Map.StrandsOf[p], Looks.OnHead.Lengths, Moment.Rinsed, levels);
         }
 
         var drawn = (byte[])Drawn.Clone();
@@ -167,7 +180,8 @@ public sealed class PlannedHead
             Map,
             levels,
             drawn,
-            sight.After(strands, Levels, levels, Hair, () => Sight.Of(Looks, Hair, next, Map, levels)));
+            sight.After(strands, Levels, levels, Hair, () => Sight.Of(Looks, Hair, next, Map, levels))
+        );
     }
 
     /// <summary>Level bytes to draw at another moment.</summary>
@@ -178,9 +192,10 @@ public sealed class PlannedHead
             return Drawn;
         }
 
-        var levels = moment.WeeksLater > 0
-            ? Regrowth.Grown(Levels, Looks.OnHead.Lengths, Map.Zone, Hair, moment.WeeksLater)
-            : StrandLevels.All(Hair, Map, Panels, Looks.OnHead.Lengths, moment);
+        var levels =
+            moment.WeeksLater > 0
+                ? Regrowth.Grown(Levels, Looks.OnHead.Lengths, Map.Zone, Hair, moment.WeeksLater)
+                : StrandLevels.All(Hair, Map, Panels, Looks.OnHead.Lengths, moment);
         var drawn = new byte[levels.Length];
         StrandLevels.Draw(Looks.OnHead.Strands, levels, null, white.Value, drawn);
         return drawn;
@@ -225,22 +240,31 @@ public sealed class PlannedHead
         return Blend.HiddenWork.Of(hidden.Sum(MinutesOf), hidden.Select(p => p.Panel.Key).ToArray(), Plan.LimitsOf());
     }
 
-    private Judged Judge() => new(
-        Hair,
-        Plan.Wish,
-        Plan.LimitsOf(),
-        Panels,
-        Measures,
-        Down,
-        Tied,
-        Sight.TiedAs(Plan) ?? Wear.TiedHigh,
-        Plan.Part,
-        Plan.Regions,
-        ZoneFacts.All.Where(z => Plan.Zones[z].Excluded is not null).ToHashSet());
+    private Judged Judge() =>
+        new(
+            Hair,
+            Plan.Wish,
+            Plan.LimitsOf(),
+            Panels,
+            Measures,
+            Down,
+            Tied,
+            Sight.TiedAs(Plan) ?? Wear.TiedHigh,
+            Plan.Part,
+            Plan.Regions,
+            ZoneFacts.All.Where(z => Plan.Zones[z].Excluded is not null).ToHashSet()
+        );
 
-    private static PlannedPanel Planned(Panel panel, Plan plan) => plan.Zones[panel.Key.Zone].Of(panel.Key) is { } paint
-        ? new(panel, paint.Coats().Select(c => new Coat(PaintedPanel.On(panel, c, plan.Seed), plan.FormulaOf(c.Formula)!)).ToArray())
-        : new(panel, []);
+    private static PlannedPanel Planned(Panel panel, Plan plan) =>
+        plan.Zones[panel.Key.Zone].Of(panel.Key) is { } paint
+            ? new(
+                panel,
+                paint
+                    .Coats()
+                    .Select(c => new Coat(PaintedPanel.On(panel, c, plan.Seed), plan.FormulaOf(c.Formula)!))
+                    .ToArray()
+            )
+            : new(panel, []);
 
     private static PlannedPanel Replanned(PlannedPanel before, Plan next)
     {

@@ -28,12 +28,25 @@ public sealed record PlannedBowl(int Number, Batch Batch, Recipe Recipe, BegunBo
 /// <param name="HairGrams">Hair it reaches, g.</param>
 /// <param name="Grams">Lightener and developer together, waste in it, g.</param>
 /// <param name="Cost">What its bowls cost; null where no price is noted.</param>
-public sealed record FormulaAmount(Formula Formula, IReadOnlyList<PanelKey> Panels, double HairGrams, double Grams, double? Cost);
+public sealed record FormulaAmount(
+    Formula Formula,
+    IReadOnlyList<PanelKey> Panels,
+    double HairGrams,
+    double Grams,
+    double? Cost
+);
 
 /// <summary>A planned head as bowls: what it takes of what, when each is mixed, what is wrong with that.</summary>
 public sealed class PlannedMix
 {
-    private PlannedMix(PlannedHead head, BenchRules bench, IReadOnlyList<Product> shelf, IReadOnlyList<Taken> takes, IReadOnlyList<PlannedBowl> bowls, IReadOnlyList<BegunBowl> left)
+    private PlannedMix(
+        PlannedHead head,
+        BenchRules bench,
+        IReadOnlyList<Product> shelf,
+        IReadOnlyList<Taken> takes,
+        IReadOnlyList<PlannedBowl> bowls,
+        IReadOnlyList<BegunBowl> left
+    )
     {
         Head = head;
         Bench = bench;
@@ -69,41 +82,73 @@ public sealed class PlannedMix
     /// <param name="bench">How the studio mixes.</param>
     /// <param name="shelf">What it owns.</param>
     /// <param name="begun">Bowls begun already.</param>
-    public static PlannedMix Of(PlannedHead head, BenchRules bench, IReadOnlyList<Product> shelf, IReadOnlyList<BegunBowl> begun)
+    public static PlannedMix Of(
+        PlannedHead head,
+        BenchRules bench,
+        IReadOnlyList<Product> shelf,
+        IReadOnlyList<BegunBowl> begun
+    )
     {
         ArgumentNullException.ThrowIfNull(head);
         ArgumentNullException.ThrowIfNull(bench);
         ArgumentNullException.ThrowIfNull(shelf);
         ArgumentNullException.ThrowIfNull(begun);
         var panels = head.Panels.ToDictionary(p => p.Panel.Key);
-        var work = Frames.Working(head.Plan, panels.Keys)
+        var work = Frames
+            .Working(head.Plan, panels.Keys)
             .Select(k => panels[k])
             .Where(p => p.Coats.Count > 0)
             .Select(p => new PanelWork(p.Panel.Key, PlannedHead.MinutesOf(p), Amounts.Of(p, bench.Waste).ToArray()))
             .ToArray();
         var developers = shelf.OfType<DeveloperProduct>().ToArray();
         var formulas = head.Plan.Formulas.ToDictionary(f => f.Id);
-        var done = begun.Where(b => b.InHand.IsDone).ToDictionary(b => (b.Meant.Id, b.Ordinal), b => b.InHand.ProductGrams);
+        var done = begun
+            .Where(b => b.InHand.IsDone)
+            .ToDictionary(b => (b.Meant.Id, b.Ordinal), b => b.InHand.ProductGrams);
         var batches = Batches.Of(work, id => LimitsOf(formulas[id], bench, developers), bench.MixingMinutes, done);
-        var bowls = batches.Select((batch, i) =>
-        {
-            var mine = begun.FirstOrDefault(b => b.Meant.Id == batch.Formula && b.Ordinal == batch.Ordinal);
-            return new PlannedBowl(i + 1, batch, mine?.InHand.Recipe ?? Recipe.Of(formulas[batch.Formula], batch.Grams, developers, bench.LeastGrams), mine);
-        }).ToArray();
-        return new(head, bench, shelf, work.SelectMany(w => w.Takes).ToArray(), bowls, begun.Except(bowls.Select(b => b.Begun).OfType<BegunBowl>()).ToArray());
+        var bowls = batches
+            .Select(
+                (batch, i) =>
+                {
+                    var mine = begun.FirstOrDefault(b => b.Meant.Id == batch.Formula && b.Ordinal == batch.Ordinal);
+                    return new PlannedBowl(
+                        i + 1,
+                        batch,
+                        mine?.InHand.Recipe
+                            ?? Recipe.Of(formulas[batch.Formula], batch.Grams, developers, bench.LeastGrams),
+                        mine
+                    );
+                }
+            )
+            .ToArray();
+        return new(
+            head,
+            bench,
+            shelf,
+            work.SelectMany(w => w.Takes).ToArray(),
+            bowls,
+            begun.Except(bowls.Select(b => b.Begun).OfType<BegunBowl>()).ToArray()
+        );
     }
 
     /// <summary>What each formula takes, those that nothing is painted with left away.</summary>
-    public IReadOnlyList<FormulaAmount> Formulas() => Head.Plan.Formulas
-        .Select(f => (Formula: f, Takes: Takes.Where(t => t.Formula == f.Id).ToArray()))
-        .Where(f => f.Takes.Length > 0)
-        .Select(f => new FormulaAmount(
-            f.Formula,
-            f.Takes.Select(t => t.Panel).Distinct().ToArray(),
-            f.Takes.Sum(t => t.HairGrams),
-            f.Takes.Sum(t => t.Grams),
-            MixStock.Cost(MixStock.Needed(Bowls.Where(b => b.Batch.Formula == f.Formula.Id).SelectMany(b => b.Recipe.Ingredients)), Shelf)))
-        .ToArray();
+    public IReadOnlyList<FormulaAmount> Formulas() =>
+        Head
+            .Plan.Formulas.Select(f => (Formula: f, Takes: Takes.Where(t => t.Formula == f.Id).ToArray()))
+            .Where(f => f.Takes.Length > 0)
+            .Select(f => new FormulaAmount(
+                f.Formula,
+                f.Takes.Select(t => t.Panel).Distinct().ToArray(),
+                f.Takes.Sum(t => t.HairGrams),
+                f.Takes.Sum(t => t.Grams),
+                MixStock.Cost(
+                    MixStock.Needed(
+                        Bowls.Where(b => b.Batch.Formula == f.Formula.Id).SelectMany(b => b.Recipe.Ingredients)
+                    ),
+                    Shelf
+                )
+            ))
+            .ToArray();
 
     /// <summary>What is wrong with the bowls, worst first; what was set aside is left away until it matters more.</summary>
     public IReadOnlyList<Finding> Findings() => AllFindings().Where(f => !Head.IsSetAside(f)).ToArray();
@@ -113,12 +158,22 @@ public sealed class PlannedMix
     {
         var open = Bowls.Where(b => b.Begun?.InHand.IsDone != true).SelectMany(Remaining);
         return MixFindings.Of(
-            new MixCase(Head.Panels, Head.Plan.Formulas, Head.Plan.LimitsOf(), Bowls.Select(b => b.Batch).ToArray(), MixStock.Needed(open), Shelf, Weighed()),
-            Head.Hair);
+            new MixCase(
+                Head.Panels,
+                Head.Plan.Formulas,
+                Head.Plan.LimitsOf(),
+                Bowls.Select(b => b.Batch).ToArray(),
+                MixStock.Needed(open),
+                Shelf,
+                Weighed()
+            ),
+            Head.Hair
+        );
     }
 
     /// <summary>What must lie ready.</summary>
-    public IReadOnlyList<TrayItem> Tray() => Mix.Tray.Of(Head.Panels, Head.Hair, Bowls.Select(b => b.Batch).ToArray(), Frames.PiecesOf(Head.Plan.Frame));
+    public IReadOnlyList<TrayItem> Tray() =>
+        Mix.Tray.Of(Head.Panels, Head.Hair, Bowls.Select(b => b.Batch).ToArray(), Frames.PiecesOf(Head.Plan.Frame));
 
     /// <summary>The plan as it was weighed: panels take what is in their bowl, not what was meant.</summary>
     public Plan AsWeighed()
@@ -128,13 +183,33 @@ public sealed class PlannedMix
         {
             // Only forecast with: such a plan is never stored, so its formulas may have names a plan's can't.
             var id = $"{bowl.Batch.Formula}·{bowl.Batch.Ordinal}";
-            plan = plan with { Formulas = plan.Formulas.Add(bowl.Begun!.InHand.AsWeighed(bowl.Begun.Meant) with { Id = id, Minutes = plan.FormulaOf(bowl.Batch.Formula)!.Minutes }) };
+            plan = plan with
+            {
+                Formulas = plan.Formulas.Add(
+                    bowl.Begun!.InHand.AsWeighed(bowl.Begun.Meant) with
+                    {
+                        Id = id,
+                        Minutes = plan.FormulaOf(bowl.Batch.Formula)!.Minutes,
+                    }
+                ),
+            };
             foreach (var zone in bowl.Batch.Panels.GroupBy(k => k.Zone))
             {
-                plan = plan.With(zone.Key, z => z with
-                {
-                    Paint = z.Paint.SetItems(zone.Select(k => KeyValuePair.Create(k.ToString(), From(z.Paint[k.ToString()], bowl.Batch.Formula, id)))),
-                });
+                plan = plan.With(
+                    zone.Key,
+                    z =>
+                        z with
+                        {
+                            Paint = z.Paint.SetItems(
+                                zone.Select(k =>
+                                    KeyValuePair.Create(
+                                        k.ToString(),
+                                        From(z.Paint[k.ToString()], bowl.Batch.Formula, id)
+                                    )
+                                )
+                            ),
+                        }
+                );
             }
         }
 
@@ -151,9 +226,13 @@ public sealed class PlannedMix
         }
 
         var formula = bowl.Batch.Formula;
-        var wanted = bowl.Batch.TakenGrams + Bowls.Where(b => b.Batch.Formula == formula && b.Batch.Ordinal > bowl.Batch.Ordinal).Sum(b => b.Batch.TakenGrams);
-        var missing = hand.Steps
-            .Select((s, i) => (s.Ingredient.Product, Add: rescue.Adds[i]))
+        var wanted =
+            bowl.Batch.TakenGrams
+            + Bowls
+                .Where(b => b.Batch.Formula == formula && b.Batch.Ordinal > bowl.Batch.Ordinal)
+                .Sum(b => b.Batch.TakenGrams);
+        var missing = hand
+            .Steps.Select((s, i) => (s.Ingredient.Product, Add: rescue.Adds[i]))
             .Where(a => a.Product is not null && Shelf.FirstOrDefault(p => p.Name == a.Product)?.Stock.OnHand < a.Add)
             .Select(a => a.Product!)
             .ToArray();
@@ -163,20 +242,31 @@ public sealed class PlannedMix
     private static BowlLimits LimitsOf(Formula formula, BenchRules bench, IReadOnlyList<DeveloperProduct> developers)
     {
         var whole = Recipe.Of(formula, 1, developers).TotalGrams;
-        return new(formula.WindowMinutes, Recipe.LeastGrams(formula, bench.LeastGrams, developers), bench.BowlGrams / whole);
+        return new(
+            formula.WindowMinutes,
+            Recipe.LeastGrams(formula, bench.LeastGrams, developers),
+            bench.BowlGrams / whole
+        );
     }
 
     private static PanelPaint From(PanelPaint paint, string formula, string bowl) =>
         PanelPaint.Of(paint.Coats().Select(c => c.Formula == formula ? c with { Formula = bowl } : c).ToArray())!;
 
-    private IReadOnlyList<WeighedBowl> Weighed() => Bowls
-        .Where(b => b.Begun is not null)
-        .Select(b => new WeighedBowl(b.Words, Head.Plan.FormulaOf(b.Batch.Formula)!, b.Begun!.InHand, b.Batch.Panels))
-        .ToArray();
+    private IReadOnlyList<WeighedBowl> Weighed() =>
+        Bowls
+            .Where(b => b.Begun is not null)
+            .Select(b => new WeighedBowl(
+                b.Words,
+                Head.Plan.FormulaOf(b.Batch.Formula)!,
+                b.Begun!.InHand,
+                b.Batch.Panels
+            ))
+            .ToArray();
 
-    private static IEnumerable<Ingredient> Remaining(PlannedBowl bowl) => bowl.Begun is { } begun
-        ? begun.InHand.Steps.Select(s => s.Ingredient with { Grams = s.ToGo })
-        : bowl.Recipe.Ingredients;
+    private static IEnumerable<Ingredient> Remaining(PlannedBowl bowl) =>
+        bowl.Begun is { } begun
+            ? begun.InHand.Steps.Select(s => s.Ingredient with { Grams = s.ToGo })
+            : bowl.Recipe.Ingredients;
 }
 
 /// <summary>What restores an over-poured bowl, and whether all can take it.</summary>

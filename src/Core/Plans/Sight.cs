@@ -11,7 +11,12 @@ namespace Wendro.Core.Plans;
 /// <param name="Hidden">Panels hardly seen in any wear she uses.</param>
 /// <param name="Measures">The measures.</param>
 internal sealed record Sight(
-    Lazy<Tally> Down, Lazy<Tally?> Tied, Lazy<IReadOnlyList<double>> Shares, Lazy<IReadOnlyList<bool>> Hidden, Lazy<Measures> Measures)
+    Lazy<Tally> Down,
+    Lazy<Tally?> Tied,
+    Lazy<IReadOnlyList<double>> Shares,
+    Lazy<IReadOnlyList<bool>> Hidden,
+    Lazy<Measures> Measures
+)
 {
     /// <summary>Counted from nothing.</summary>
     public static Sight Of(HairLooks looks, HairProfile hair, Plan plan, StrandMap map, byte[] levels)
@@ -20,7 +25,13 @@ internal sealed record Sight(
         var down = new Lazy<Tally>(() => Count(Wear.Down));
         var tied = new Lazy<Tally?>(() => TiedAs(plan) is { } how ? Count(how) : null);
         var shares = new Lazy<IReadOnlyList<double>>(() => SharesOf(looks.Weights(Wear.Down), map));
-        return new(down, tied, shares, new(() => HiddenIn(looks, plan, map)), new(() => Blend.Measures.Of(down.Value, hair, shares.Value)));
+        return new(
+            down,
+            tied,
+            shares,
+            new(() => HiddenIn(looks, plan, map)),
+            new(() => Blend.Measures.Of(down.Value, hair, shares.Value))
+        );
     }
 
     /// <summary>The same after some panels changed: what was counted is carried on, what was not is counted anew when asked for.</summary>
@@ -42,7 +53,9 @@ internal sealed record Sight(
 
     /// <summary>How she ties her hair back: high if she ever does; null if never.</summary>
     public static Wear? TiedAs(Plan plan) =>
-        plan.Wears.Contains(Wear.TiedHigh) ? Wear.TiedHigh : plan.Wears.Contains(Wear.TiedLow) ? Wear.TiedLow : null;
+        plan.Wears.Contains(Wear.TiedHigh) ? Wear.TiedHigh
+        : plan.Wears.Contains(Wear.TiedLow) ? Wear.TiedLow
+        : null;
 
     private static bool[] HiddenIn(HairLooks looks, Plan plan, StrandMap map)
     {

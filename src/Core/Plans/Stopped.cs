@@ -14,7 +14,8 @@ public static class Stopped
     private const double StepCm = 0.3;
 
     /// <summary>Places across a panel, through it, and cm along it, that are compared. Model assumption.</summary>
-    private const int Across = 17, Through = 9;
+    private const int Across = 17,
+        Through = 9;
 
     private const double AlongCm = 0.5;
 
@@ -30,7 +31,10 @@ public static class Stopped
         ArgumentNullException.ThrowIfNull(from);
         ArgumentNullException.ThrowIfNull(to);
         ArgumentNullException.ThrowIfNull(cutting);
-        var painted = to.Zones.Where(z => z.Value.Excluded is null && z.Value.Paint.Count > 0).Select(z => z.Key).ToArray();
+        var painted = to
+            .Zones.Where(z => z.Value.Excluded is null && z.Value.Paint.Count > 0)
+            .Select(z => z.Key)
+            .ToArray();
         var alike = painted.Where(z => from.CutOf(z) == to.CutOf(z)).ToArray();
         return alike.Any(z => InPanels(from, to, cutting.Cut(to, z)))
             || (alike.Length < painted.Length && OnScalp(from, to, painted.Except(alike).ToHashSet(), cutting));
@@ -49,7 +53,11 @@ public static class Stopped
 
         bool MoreAt(in ScalpPoint p)
         {
-            if (p.FromHairlineCm < 0 || are.At(p) is var zone && !zones.Contains(zone) || after[zone].At(p) is not { } now)
+            if (
+                p.FromHairlineCm < 0
+                || are.At(p) is var zone && !zones.Contains(zone)
+                || after[zone].At(p) is not { } now
+            )
             {
                 return false;
             }
@@ -61,7 +69,8 @@ public static class Stopped
                 && More(was is null ? [] : Laid.On(was, from), Laid.On(becomes, to));
         }
 
-        return zones.SelectMany(z => after[z].Panels).Any(p => MoreAt(p.Centre)) || cutting.Head.Chart.Places(StepCm).Any(p => MoreAt(p));
+        return zones.SelectMany(z => after[z].Panels).Any(p => MoreAt(p.Centre))
+            || cutting.Head.Chart.Places(StepCm).Any(p => MoreAt(p));
     }
 
     /// <summary>Whether a product lies where it did not, thicker than it did, or works longer, warmer or under a tighter cover.</summary>
@@ -69,8 +78,16 @@ public static class Stopped
     {
         foreach (var product in after.Select(l => l.Product).Distinct())
         {
-            var (was, becomes) = (before.Where(l => l.Product == product).ToArray(), after.Where(l => l.Product == product).ToArray());
-            if (Thicker(was, becomes) || becomes.Any(now => was.Length > 0 && was.All(then => then.Strength.IsBelow(now.Strength)) && Thicker([], [now])))
+            var (was, becomes) = (
+                before.Where(l => l.Product == product).ToArray(),
+                after.Where(l => l.Product == product).ToArray()
+            );
+            if (
+                Thicker(was, becomes)
+                || becomes.Any(now =>
+                    was.Length > 0 && was.All(then => then.Strength.IsBelow(now.Strength)) && Thicker([], [now])
+                )
+            )
             {
                 return true;
             }
@@ -104,28 +121,46 @@ public static class Stopped
     /// <summary>How strongly a product works beside its amount: minutes, heat, cover. More of any is more.</summary>
     private readonly record struct Strength(double Minutes, bool Heat, Covering Covering)
     {
-        public bool IsBelow(Strength other) => Minutes < other.Minutes || (!Heat && other.Heat) || Covering < other.Covering;
+        public bool IsBelow(Strength other) =>
+            Minutes < other.Minutes || (!Heat && other.Heat) || Covering < other.Covering;
     }
 
     /// <summary>One product as it lies on a panel.</summary>
     private sealed record Laid(PaintedPanel Painted, Formula Product, Strength Strength)
     {
-        public static IReadOnlyList<Laid> On(Panel panel, Plan plan) => plan.Zones[panel.Key.Zone].Of(panel.Key) is { } paint
-            ? paint.Coats().Select(coat =>
-            {
-                var formula = plan.FormulaOf(coat.Formula)!;
-                return new Laid(PaintedPanel.On(panel, coat, plan.Seed), ProductOf(formula), new(formula.Minutes, formula.LowHeat, coat.Covering));
-            }).ToArray()
-            : [];
+        public static IReadOnlyList<Laid> On(Panel panel, Plan plan) =>
+            plan.Zones[panel.Key.Zone].Of(panel.Key) is { } paint
+                ? paint
+                    .Coats()
+                    .Select(coat =>
+                    {
+                        var formula = plan.FormulaOf(coat.Formula)!;
+                        return new Laid(
+                            PaintedPanel.On(panel, coat, plan.Seed),
+                            ProductOf(formula),
+                            new(formula.Minutes, formula.LowHeat, coat.Covering)
+                        );
+                    })
+                    .ToArray()
+                : [];
 
         public static bool Alike(Plan from, PanelKey was, Plan to, PanelKey becomes) =>
-            from.Zones[was.Zone].Of(was) is { } before && to.Zones[becomes.Zone].Of(becomes) is { } after
-            && before == after && after.Coats().All(c => from.FormulaOf(c.Formula) == to.FormulaOf(c.Formula));
+            from.Zones[was.Zone].Of(was) is { } before
+            && to.Zones[becomes.Zone].Of(becomes) is { } after
+            && before == after
+            && after.Coats().All(c => from.FormulaOf(c.Formula) == to.FormulaOf(c.Formula));
 
         /// <summary>Product at a place of the panel, 0..1.</summary>
         public double At(double u, double s, double w) =>
             (1 - Painted.HeldBack) * Painted.CoverageAlong(u, s) * Painted.CoverageThrough(w, s / Painted.LengthCm);
 
-        private static Formula ProductOf(Formula formula) => formula with { Id = string.Empty, Minutes = 0, LowHeat = false, HeatConfirmed = false };
+        private static Formula ProductOf(Formula formula) =>
+            formula with
+            {
+                Id = string.Empty,
+                Minutes = 0,
+                LowHeat = false,
+                HeatConfirmed = false,
+            };
     }
 }

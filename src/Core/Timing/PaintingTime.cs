@@ -31,9 +31,16 @@ public static class PaintingTime
 
     private static double Laying(Panel panel, PaintedPanel painted)
     {
-        var covering = painted.Paint.Covering switch { Covering.Film => 6.0, Covering.Foil => 18.0, _ => 0.0 };
+        var covering = painted.Paint.Covering switch
+        {
+            Covering.Film => 6.0,
+            Covering.Foil => 18.0,
+            _ => 0.0,
+        };
         var passes = painted.Paint.Shape == Shape.Scrunch ? painted.Paint.Strokes * 0.5 : 1;
         var length = Math.Max(Math.Min(panel.LengthCm, painted.EndsAtCm) - painted.StartCm, 0);
-        return SecondsPerCm * passes * length * panel.WidthCm / UsualWidthCm + covering + (painted.Paint.Teasing == Teasing.None ? 0 : TeasingSeconds);
+        return SecondsPerCm * passes * length * panel.WidthCm / UsualWidthCm
+            + covering
+            + (painted.Paint.Teasing == Teasing.None ? 0 : TeasingSeconds);
     }
 }

@@ -11,7 +11,8 @@ public static class Deposit
     /// <summary>Share taken up after some minutes, 0..1: as a toner on damp hair, never more than all of it.</summary>
     /// <param name="minutes">Minutes on the hair.</param>
     /// <param name="porosity">How readily it takes product up.</param>
-    public static double Uptake(double minutes, Porosity porosity) => Math.Min(1, Toner.Uptake(minutes, porosity, Dryness.Damp));
+    public static double Uptake(double minutes, Porosity porosity) =>
+        Math.Min(1, Toner.Uptake(minutes, porosity, Dryness.Damp));
 
     /// <summary>How far a level changes, levels, 0 or less.</summary>
     /// <param name="level">The hair's level.</param>

@@ -22,10 +22,12 @@ public static class LevelColours
     public static double Lightness(double level) => Between(Lightnesses, level);
 
     /// <summary>How much cooler or warmer a wished tone turns light hair: share of chroma, and degrees of hue. Model assumption.</summary>
-    private const double ToneChroma = 0.45, ToneHue = 9;
+    private const double ToneChroma = 0.45,
+        ToneHue = 9;
 
     /// <summary>Levels between which a wished tone begins to tell.</summary>
-    private const double ToneFrom = 4.5, ToneFull = 7;
+    private const double ToneFrom = 4.5,
+        ToneFull = 7;
 
     /// <summary>Linear sRGB of hair at a level in even light, 0..1 each.</summary>
     /// <param name="level">1..10; outside, the nearest end.</param>
@@ -49,7 +51,9 @@ public static class LevelColours
     public const byte White = 255;
 
     /// <summary>CIE L*, chroma and hue of white hair between others. Model assumption.</summary>
-    private const double WhiteLightness = 72, WhiteChroma = 4, WhiteHue = 85;
+    private const double WhiteLightness = 72,
+        WhiteChroma = 4,
+        WhiteHue = 85;
 
     /// <summary>Table of linear light, 0..65535 for red, green and blue, by level byte and shade: 256 × 128 × 3.</summary>
     /// <param name="tone">−1 cool .. 0 untoned .. 1 warm.</param>
@@ -75,7 +79,11 @@ public static class LevelColours
     }
 
     private static (double R, double G, double B) WhiteHair() =>
-        FromLab(WhiteLightness, WhiteChroma * Math.Cos(WhiteHue * Math.PI / 180), WhiteChroma * Math.Sin(WhiteHue * Math.PI / 180));
+        FromLab(
+            WhiteLightness,
+            WhiteChroma * Math.Cos(WhiteHue * Math.PI / 180),
+            WhiteChroma * Math.Sin(WhiteHue * Math.PI / 180)
+        );
 
     /// <summary>8-bit sRGB of a linear value 0..1.</summary>
     public static byte Encode(double linear)
@@ -115,6 +123,7 @@ public static class LevelColours
         return (
             3.2404542 * x - 1.5371385 * y - 0.4985314 * z,
             -0.9692660 * x + 1.8760108 * y + 0.0415560 * z,
-            0.0556434 * x - 0.2040259 * y + 1.0572252 * z);
+            0.0556434 * x - 0.2040259 * y + 1.0572252 * z
+        );
     }
 }

@@ -4,10 +4,26 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Tone;
 
 /// <summary>The way a toner turns hair.</summary>
-public enum Reflect { Natural, Ash, Matte, Violet, Pearl, Beige, Gold, Copper, Red }
+public enum Reflect
+{
+    Natural,
+    Ash,
+    Matte,
+    Violet,
+    Pearl,
+    Beige,
+    Gold,
+    Copper,
+    Red,
+}
 
 /// <summary>How wet the hair is when the toner goes on.</summary>
-public enum Dryness { Soaked, Damp, Dry }
+public enum Dryness
+{
+    Soaked,
+    Damp,
+    Dry,
+}
 
 /// <summary>A toner on hair.</summary>
 /// <param name="Level">The hair's level, 1..10.</param>
@@ -17,7 +33,15 @@ public enum Dryness { Soaked, Damp, Dry }
 /// <param name="Porosity">How readily the hair takes it up.</param>
 /// <param name="Dryness">How wet the hair is.</param>
 /// <param name="Minutes">How long it stays, minutes.</param>
-public sealed record ToneCase(double Level, double? Undertone, double Depth, Reflect Reflect, Porosity Porosity, Dryness Dryness, double Minutes);
+public sealed record ToneCase(
+    double Level,
+    double? Undertone,
+    double Depth,
+    Reflect Reflect,
+    Porosity Porosity,
+    Dryness Dryness,
+    double Minutes
+);
 
 /// <summary>What comes of a toner.</summary>
 /// <param name="Neutralised">Share of the undertone's chroma taken away; negative where warmth was added.</param>
@@ -39,18 +63,19 @@ public static class Toner
     private const double NeutralBelow = 0.025;
 
     /// <summary>Absorbance a toner's reflect adds to red, green and blue light. Model assumption.</summary>
-    public static (double R, double G, double B) Absorbance(Reflect reflect) => reflect switch
-    {
-        Reflect.Ash => (.52, .30, .08),
-        Reflect.Matte => (.58, .12, .28),
-        Reflect.Violet => (.42, .36, .08),
-        Reflect.Pearl => (.40, .32, .14),
-        Reflect.Beige => (.26, .30, .38),
-        Reflect.Gold => (.08, .22, .60),
-        Reflect.Copper => (.06, .42, .70),
-        Reflect.Red => (.05, .62, .60),
-        _ => (.30, .30, .30),
-    };
+    public static (double R, double G, double B) Absorbance(Reflect reflect) =>
+        reflect switch
+        {
+            Reflect.Ash => (.52, .30, .08),
+            Reflect.Matte => (.58, .12, .28),
+            Reflect.Violet => (.42, .36, .08),
+            Reflect.Pearl => (.40, .32, .14),
+            Reflect.Beige => (.26, .30, .38),
+            Reflect.Gold => (.08, .22, .60),
+            Reflect.Copper => (.06, .42, .70),
+            Reflect.Red => (.05, .62, .60),
+            _ => (.30, .30, .30),
+        };
 
     /// <summary>How strong a toner of a depth is. Model assumption.</summary>
     public static double Dose(double depth) => 0.35 * Math.Pow(2, (8 - depth) / 2);
@@ -58,8 +83,18 @@ public static class Toner
     /// <summary>Share of it taken up after some minutes; above 1 on porous, dry hair.</summary>
     public static double Uptake(double minutes, Porosity porosity, Dryness dryness) =>
         (1 - Math.Exp(-minutes / UptakeMinutes))
-        * porosity switch { Porosity.Low => 0.8, Porosity.High => 1.3, _ => 1 }
-        * dryness switch { Dryness.Soaked => 0.6, Dryness.Dry => 1.05, _ => 1 };
+        * porosity switch
+        {
+            Porosity.Low => 0.8,
+            Porosity.High => 1.3,
+            _ => 1,
+        }
+        * dryness switch
+        {
+            Dryness.Soaked => 0.6,
+            Dryness.Dry => 1.05,
+            _ => 1,
+        };
 
     /// <summary>Tones hair.</summary>
     public static Toned Of(ToneCase of)
@@ -74,7 +109,11 @@ public static class Toner
         var after = Oklch.Of(r, g, b);
         var neutralised = before.Chroma <= 0 ? 0 : 1 - after.Along(before.Hue) / before.Chroma;
         return new(
-            neutralised, WordOf(after), $"#{LevelColours.Encode(r):x2}{LevelColours.Encode(g):x2}{LevelColours.Encode(b):x2}", after);
+            neutralised,
+            WordOf(after),
+            $"#{LevelColours.Encode(r):x2}{LevelColours.Encode(g):x2}{LevelColours.Encode(b):x2}",
+            after
+        );
     }
 
     /// <summary>On hair a level darker than itself a toner does nothing; at its own level and on lighter hair all of it.</summary>
@@ -95,16 +134,19 @@ public static class Toner
         return (Math.Min(1, shown.R * scale), Math.Min(1, shown.G * scale), Math.Min(1, shown.B * scale));
     }
 
-    private static string WordOf(Oklch colour) => colour.Chroma < NeutralBelow ? "neutral" : colour.Hue switch
-    {
-        < 20 or >= 340 => "rose",
-        < 45 => "red",
-        < 60 => "copper",
-        < 75 => "orange",
-        < 88 => "gold",
-        < 110 => "yellow",
-        < 165 => "green",
-        < 265 => "blue",
-        _ => "violet",
-    };
+    private static string WordOf(Oklch colour) =>
+        colour.Chroma < NeutralBelow
+            ? "neutral"
+            : colour.Hue switch
+            {
+                < 20 or >= 340 => "rose",
+                < 45 => "red",
+                < 60 => "copper",
+                < 75 => "orange",
+                < 88 => "gold",
+                < 110 => "yellow",
+                < 165 => "green",
+                < 265 => "blue",
+                _ => "violet",
+            };
 }

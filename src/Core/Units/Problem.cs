@@ -16,7 +16,12 @@ public sealed record Problem(string Field, string Message)
         ArgumentNullException.ThrowIfNull(found);
         if (!Enum.IsDefined(value))
         {
-            found.Add(new(field, $"One of {string.Join(", ", Enum.GetNames<T>().Select(n => char.ToLowerInvariant(n[0]) + n[1..]))}."));
+            found.Add(
+                new(
+                    field,
+                    $"One of {string.Join(", ", Enum.GetNames<T>().Select(n => char.ToLowerInvariant(n[0]) + n[1..]))}."
+                )
+            );
         }
     }
 

@@ -30,11 +30,22 @@ internal sealed record LookBody(Wish Wish);
 /// <param name="High">Upper end of the band.</param>
 /// <param name="Own">Her own lift against the tables; null without a reading.</param>
 internal sealed record StrandCurve(
-    IReadOnlyList<double> Minutes, IReadOnlyList<double> Levels, IReadOnlyList<double> Low, IReadOnlyList<double> High, OwnLift? Own);
+    IReadOnlyList<double> Minutes,
+    IReadOnlyList<double> Levels,
+    IReadOnlyList<double> Low,
+    IReadOnlyList<double> High,
+    OwnLift? Own
+);
 
 /// <summary>The consultation as it stands, with what follows from it.</summary>
 internal sealed record ConsultView(
-    int Version, HairProfile Hair, Consultation Consultation, IReadOnlyList<SafetyPoint> Safety, Verdict Verdict, StrandCurve Curve);
+    int Version,
+    HairProfile Hair,
+    Consultation Consultation,
+    IReadOnlyList<SafetyPoint> Safety,
+    Verdict Verdict,
+    StrandCurve Curve
+);
 
 /// <summary>Consult: her hair, the answers, whether it can be done.</summary>
 internal static class ConsultEndpoints
@@ -45,61 +56,114 @@ internal static class ConsultEndpoints
 
     public static void MapConsult(this IEndpointRouteBuilder app)
     {
-        var consult = app.MapGroup("/api/visits/{visit:guid}/consult").WithTags("Consult").ProducesProblem(StatusCodes.Status404NotFound);
+        var consult = app.MapGroup("/api/visits/{visit:guid}/consult")
+            .WithTags("Consult")
+            .ProducesProblem(StatusCodes.Status404NotFound);
 
-        consult.MapGet("", async (Guid visit, PlanDesk desk, CancellationToken stop) =>
-            await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(Of(at)) : Answers.NotFound("visit"))
-            .Produces<ConsultView>().WithName("GetConsult").WithSummary("Her hair, the answers, safety, verdict and strand test");
+        consult
+            .MapGet(
+                "",
+                async (Guid visit, PlanDesk desk, CancellationToken stop) =>
+                    await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(Of(at)) : Answers.NotFound("visit")
+            )
+            .Produces<ConsultView>()
+            .WithName("GetConsult")
+            .WithSummary("Her hair, the answers, safety, verdict and strand test");
 
-        consult.MapPut("", async (Guid visit, HttpRequest request, PlanDesk desk, Visits visits, TimeProvider clock, CancellationToken stop) =>
-            {
-                var body = await Body.ReadAsync<ConsultBody>(request);
-                var problems = ConsultChecks.Of(body.Hair).Select(p => p with { Field = $"hair.{p.Field}" })
-                    .Concat(ConsultChecks.Of(body.Consultation, clock.GetLocalNow()).Select(p => p with { Field = $"consultation.{p.Field}" })).ToArray();
-                if (problems.Length > 0)
+        consult
+            .MapPut(
+                "",
+                async (
+                    Guid visit,
+                    HttpRequest request,
+                    PlanDesk desk,
+                    Visits visits,
+                    TimeProvider clock,
+                    CancellationToken stop
+                ) =>
                 {
-                    throw new BadInputException(problems);
+                    var body = await Body.ReadAsync<ConsultBody>(request);
+                    var problems = ConsultChecks
+                        .Of(body.Hair)
+                        .Select(p => p with { Field = $"hair.{p.Field}" })
+                        .Concat(
+                            ConsultChecks
+                                .Of(body.Consultation, clock.GetLocalNow())
+                                .Select(p => p with { Field = $"consultation.{p.Field}" })
+                        )
+                        .ToArray();
+                    if (problems.Length > 0)
+                    {
+                        throw new BadInputException(problems);
+                    }
+
+                    var hair = body.Hair with { Own = body.Consultation.Strand?.OwnOf(body.Hair) };
+                    return
+                        await visits.SetConsultAsync(visit, body.BaseVersion, hair, body.Consultation, stop) is not null
+                        && await desk.OpenAsync(visit, stop) is { } at
+                        ? Results.Ok(Of(at))
+                        : Answers.NotFound("visit");
                 }
+            )
+            .Accepts<ConsultBody>("application/json")
+            .Produces<ConsultView>()
+            .ProducesValidationProblem()
+            .ProducesProblem(StatusCodes.Status409Conflict)
+            .WithName("PutConsult")
+            .WithSummary("Takes hair and answers together; a stale version answers 409");
 
-                var hair = body.Hair with { Own = body.Consultation.Strand?.OwnOf(body.Hair) };
-                return await visits.SetConsultAsync(visit, body.BaseVersion, hair, body.Consultation, stop) is not null
-                    && await desk.OpenAsync(visit, stop) is { } at
-                    ? Results.Ok(Of(at))
-                    : Answers.NotFound("visit");
-            })
-            .Accepts<ConsultBody>("application/json").Produces<ConsultView>().ProducesValidationProblem().ProducesProblem(StatusCodes.Status409Conflict)
-            .WithName("PutConsult").WithSummary("Takes hair and answers together; a stale version answers 409");
-
-        consult.MapPost("/grown", async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
-            {
-                var body = await Body.ReadAsync<GrownBody>(request);
-                if (!(body.Weeks is >= 0 and <= 520))
+        consult
+            .MapPost(
+                "/grown",
+                async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
                 {
-                    throw new BadInputException([Problem.Outside("weeks", 0, 520, "weeks")]);
+                    var body = await Body.ReadAsync<GrownBody>(request);
+                    if (!(body.Weeks is >= 0 and <= 520))
+                    {
+                        throw new BadInputException([Problem.Outside("weeks", 0, 520, "weeks")]);
+                    }
+
+                    return await desk.OpenAsync(visit, stop) is { } at
+                        ? Results.Ok(Grown(at.Visit.Hair, body.Weeks))
+                        : Answers.NotFound("visit");
                 }
+            )
+            .Accepts<GrownBody>("application/json")
+            .Produces<IReadOnlyList<Band>>()
+            .ProducesValidationProblem()
+            .WithName("PostGrown")
+            .WithSummary(
+                "Her strand some weeks later: bands moved outwards, new hair at the scalp, cut where they reach the ends; stores nothing"
+            );
 
-                return await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(Grown(at.Visit.Hair, body.Weeks)) : Answers.NotFound("visit");
-            })
-            .Accepts<GrownBody>("application/json").Produces<IReadOnlyList<Band>>().ProducesValidationProblem()
-            .WithName("PostGrown").WithSummary("Her strand some weeks later: bands moved outwards, new hair at the scalp, cut where they reach the ends; stores nothing");
-
-        consult.MapPost("/look", async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
-            {
-                var body = await Body.ReadAsync<LookBody>(request);
-                return await desk.OpenAsync(visit, stop) is { } at ? Results.Bytes(Look(at, body.Wish), "application/octet-stream") : Answers.NotFound("visit");
-            })
-            .Accepts<LookBody>("application/json").Produces<byte[]>(contentType: "application/octet-stream").ProducesValidationProblem()
-            .WithName("PostLook").WithSummary("Level bytes of her head as a wish would have it, strands × 64; stores nothing");
+        consult
+            .MapPost(
+                "/look",
+                async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
+                {
+                    var body = await Body.ReadAsync<LookBody>(request);
+                    return await desk.OpenAsync(visit, stop) is { } at
+                        ? Results.Bytes(Look(at, body.Wish), "application/octet-stream")
+                        : Answers.NotFound("visit");
+                }
+            )
+            .Accepts<LookBody>("application/json")
+            .Produces<byte[]>(contentType: "application/octet-stream")
+            .ProducesValidationProblem()
+            .WithName("PostLook")
+            .WithSummary("Level bytes of her head as a wish would have it, strands × 64; stores nothing");
     }
 
     /// <summary>Bands grown outwards; what grows past the length was cut off.</summary>
     private static Band[] Grown(HairProfile hair, double weeks)
     {
         var longest = hair.Cut.LongestCm;
-        IReadOnlyList<Band> told = hair.Bands.Count > 0
-            ? hair.Bands
-            : [new Band(0, longest, hair.Coloured ? BandState.Coloured : BandState.Natural, hair.NaturalLevel)];
-        return StrandHistory.Grown(told, hair.NaturalLevel, weeks)
+        IReadOnlyList<Band> told =
+            hair.Bands.Count > 0
+                ? hair.Bands
+                : [new Band(0, longest, hair.Coloured ? BandState.Coloured : BandState.Natural, hair.NaturalLevel)];
+        return StrandHistory
+            .Grown(told, hair.NaturalLevel, weeks)
             .Where(b => b.FromCm < longest - StrandHistory.Touching)
             .Select(b => b with { FromCm = Math.Round(b.FromCm, 1), ToCm = Math.Round(Math.Min(b.ToCm, longest), 1) })
             .ToArray();
@@ -122,7 +186,8 @@ internal static class ConsultEndpoints
             consultation,
             Safety.Of(consultation, hair, now),
             Verdict.Of(hair, at.Stored.Plan.Wish, consultation, minutes, now),
-            CurveOf(hair, consultation.Strand ?? UsualTest));
+            CurveOf(hair, consultation.Strand ?? UsualTest)
+        );
     }
 
     private static StrandCurve CurveOf(HairProfile hair, StrandTest test)
@@ -131,26 +196,40 @@ internal static class ConsultEndpoints
         var minutes = Enumerable.Range(0, (int)(CurveMinutes / CurveStep) + 1).Select(i => i * CurveStep).ToArray();
         var forecasts = minutes.Select(m => Forecast.Of(of, m)).ToArray();
         return new StrandCurve(
-            minutes, forecasts.Select(f => f.Level).ToArray(), forecasts.Select(f => f.Low).ToArray(), forecasts.Select(f => f.High).ToArray(), of.Own);
+            minutes,
+            forecasts.Select(f => f.Level).ToArray(),
+            forecasts.Select(f => f.Low).ToArray(),
+            forecasts.Select(f => f.High).ToArray(),
+            of.Own
+        );
     }
 }
 
 /// <summary>What a consultation means for the stages after it: stops stop painting, cautions stay in sight.</summary>
 internal static class ConsultWords
 {
-    public static IReadOnlyList<string> Stops(AtWork at) => Safety.Stops(at.Visit.Consultation, at.Visit.Hair, at.Now).Select(Words).ToArray();
+    public static IReadOnlyList<string> Stops(AtWork at) =>
+        Safety.Stops(at.Visit.Consultation, at.Visit.Hair, at.Now).Select(Words).ToArray();
 
     public static IReadOnlyList<string> Cautions(AtWork at) =>
-        Safety.Of(at.Visit.Consultation, at.Visit.Hair, at.Now)
-            .Where(p => p.Standing == Standing.Caution && p.Reason is null && at.Head.Panels.Any(x => x.Painted is not null))
+        Safety
+            .Of(at.Visit.Consultation, at.Visit.Hair, at.Now)
+            .Where(p =>
+                p.Standing == Standing.Caution && p.Reason is null && at.Head.Panels.Any(x => x.Painted is not null)
+            )
             .Select(Words)
             .Concat(PlanCautions.Of(at.Head))
             .ToArray();
 
     /// <summary>What the day's list says is missing: stops, and the tests.</summary>
-    public static IEnumerable<string> Missing(AtWork at) => Safety.Of(at.Visit.Consultation, at.Visit.Hair, at.Now)
-        .Where(p => p.Standing == Standing.Stop || (p.Question == "patch" && p.Standing == Standing.Caution && p.Reason is null))
-        .Select(p => p.Standing == Standing.Stop ? $"Stop. {p.Title}: {p.Answer}" : $"{p.Title}: {p.Answer}");
+    public static IEnumerable<string> Missing(AtWork at) =>
+        Safety
+            .Of(at.Visit.Consultation, at.Visit.Hair, at.Now)
+            .Where(p =>
+                p.Standing == Standing.Stop
+                || (p.Question == "patch" && p.Standing == Standing.Caution && p.Reason is null)
+            )
+            .Select(p => p.Standing == Standing.Stop ? $"Stop. {p.Title}: {p.Answer}" : $"{p.Title}: {p.Answer}");
 
     private static string Words(SafetyPoint point) => $"{point.Title}: {point.Answer}. {point.Words}";
 }

@@ -29,13 +29,19 @@ internal sealed record DayVisit(
     DateTimeOffset StartsAt,
     HairProfile Hair,
     int Revision,
-    int Painted);
+    int Painted
+);
 
 /// <summary>A plan at a glance: what is still missing, in words.</summary>
 internal sealed record Glance(int Panels, int Painted, IReadOnlyList<string> Missing);
 
 /// <summary>A new client: a name is enough.</summary>
-internal sealed record NewClient(string Name, string? About = null, HairProfile? Hair = null, DateTimeOffset? StartsAt = null);
+internal sealed record NewClient(
+    string Name,
+    string? About = null,
+    HairProfile? Hair = null,
+    DateTimeOffset? StartsAt = null
+);
 
 /// <summary>A new visit.</summary>
 internal sealed record NewVisit(HairProfile? Hair = null, DateTimeOffset? StartsAt = null);
@@ -50,91 +56,159 @@ internal static class DayEndpoints
     {
         var api = app.MapGroup("/api").WithTags("Day");
 
-        api.MapGet("/day", async (Visits visits, TimeProvider clock, CancellationToken stop) =>
-            {
-                var now = clock.GetLocalNow();
-                var from = new DateTimeOffset(now.Date, now.Offset);
-                var list = new List<DayVisit>();
-                foreach (var visit in await visits.BetweenAsync(from, from.AddDays(1), stop))
+        api.MapGet(
+                "/day",
+                async (Visits visits, TimeProvider clock, CancellationToken stop) =>
                 {
-                    if (await visits.PlanAsync(visit.Id, stop) is { } stored)
+                    var now = clock.GetLocalNow();
+                    var from = new DateTimeOffset(now.Date, now.Offset);
+                    var list = new List<DayVisit>();
+                    foreach (var visit in await visits.BetweenAsync(from, from.AddDays(1), stop))
                     {
-                        var painted = stored.Plan.Zones.Values.Where(z => z.Excluded is null).Sum(z => z.Paint.Count);
-                        list.Add(new DayVisit(
-                            visit.Id, visit.ClientId, visit.Client, visit.About, visit.StartsAt, visit.Hair, stored.History.Revision, painted));
+                        if (await visits.PlanAsync(visit.Id, stop) is { } stored)
+                        {
+                            var painted = stored
+                                .Plan.Zones.Values.Where(z => z.Excluded is null)
+                                .Sum(z => z.Paint.Count);
+                            list.Add(
+                                new DayVisit(
+                                    visit.Id,
+                                    visit.ClientId,
+                                    visit.Client,
+                                    visit.About,
+                                    visit.StartsAt,
+                                    visit.Hair,
+                                    stored.History.Revision,
+                                    painted
+                                )
+                            );
+                        }
                     }
+
+                    return list;
                 }
+            )
+            .WithName("GetDay")
+            .WithSummary("Today's visits in time order");
 
-                return list;
-            })
-            .WithName("GetDay").WithSummary("Today's visits in time order");
-
-        api.MapGet("/visits/{visit:guid}/glance", async (Guid visit, PlanDesk desk, Bowls bowls, CancellationToken stop) =>
-                await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(Of(at, await bowls.OfAsync(visit, stop))) : Answers.NotFound("visit"))
-            .Produces<Glance>().ProducesProblem(StatusCodes.Status404NotFound)
-            .WithName("GetGlance").WithSummary("A plan at a glance: what is still missing");
-
-        api.MapGet("/clients", async (Visits visits, CancellationToken stop) =>
-                (await visits.ClientsAsync(stop)).Select(c => new ClientView(c.Id, c.Name, c.About)).ToArray())
-            .WithName("GetClients").WithSummary("All clients by name");
-
-        api.MapPost("/clients", async (HttpRequest request, Visits visits, Studio studio, TimeProvider clock, CancellationToken stop) =>
-            {
-                var body = await Body.ReadAsync<NewClient>(request);
-                var problems = HairProblems(body.Hair);
-                if (string.IsNullOrWhiteSpace(body.Name) || body.Name.Length > 100)
-                {
-                    problems.Add(new("name", "Between 1 and 100 characters."));
-                }
-
-                if (body.About?.Length > 400)
-                {
-                    problems.Add(new("about", "At most 400 characters."));
-                }
-
-                if (problems.Count > 0)
-                {
-                    throw new BadInputException(problems);
-                }
-
-                var visit = await visits.AddClientAsync(
-                    body.Name.Trim(), body.About?.Trim() ?? string.Empty, body.StartsAt ?? clock.GetLocalNow(), body.Hair ?? HairProfile.Usual, Plan.Fresh(rules: (await studio.RulesAsync(stop)).Rules), stop);
-                return Results.Created($"/api/visits/{visit.Id}/plan", new Made(visit.ClientId, visit.Id));
-            })
-            .Accepts<NewClient>("application/json").Produces<Made>(StatusCodes.Status201Created).ProducesValidationProblem()
-            .WithName("PostClient").WithSummary("A new client with a visit today and a plan not begun");
-
-        api.MapPost("/clients/{client:guid}/visits", async (Guid client, HttpRequest request, Visits visits, Studio studio, TimeProvider clock, CancellationToken stop) =>
-            {
-                var body = await Body.ReadAsync<NewVisit>(request);
-                var problems = HairProblems(body.Hair);
-                if (problems.Count > 0)
-                {
-                    throw new BadInputException(problems);
-                }
-
-                return await visits.AddVisitAsync(client, body.StartsAt ?? clock.GetLocalNow(), body.Hair ?? HairProfile.Usual, Plan.Fresh(rules: (await studio.RulesAsync(stop)).Rules), stop) is { } visit
-                    ? Results.Created($"/api/visits/{visit.Id}/plan", new Made(visit.ClientId, visit.Id))
-                    : Answers.NotFound("client");
-            })
-            .Accepts<NewVisit>("application/json").Produces<Made>(StatusCodes.Status201Created).ProducesValidationProblem()
+        api.MapGet(
+                "/visits/{visit:guid}/glance",
+                async (Guid visit, PlanDesk desk, Bowls bowls, CancellationToken stop) =>
+                    await desk.OpenAsync(visit, stop) is { } at
+                        ? Results.Ok(Of(at, await bowls.OfAsync(visit, stop)))
+                        : Answers.NotFound("visit")
+            )
+            .Produces<Glance>()
             .ProducesProblem(StatusCodes.Status404NotFound)
-            .WithName("PostVisit").WithSummary("Another visit of a client");
+            .WithName("GetGlance")
+            .WithSummary("A plan at a glance: what is still missing");
 
-        api.MapPut("/visits/{visit:guid}/hair", async (Guid visit, HttpRequest request, Visits visits, CancellationToken stop) =>
-            {
-                var hair = await Body.ReadAsync<HairProfile>(request);
-                var problems = ConsultChecks.Of(hair);
-                if (problems.Count > 0)
+        api.MapGet(
+                "/clients",
+                async (Visits visits, CancellationToken stop) =>
+                    (await visits.ClientsAsync(stop)).Select(c => new ClientView(c.Id, c.Name, c.About)).ToArray()
+            )
+            .WithName("GetClients")
+            .WithSummary("All clients by name");
+
+        api.MapPost(
+                "/clients",
+                async (HttpRequest request, Visits visits, Studio studio, TimeProvider clock, CancellationToken stop) =>
                 {
-                    throw new BadInputException(problems);
-                }
+                    var body = await Body.ReadAsync<NewClient>(request);
+                    var problems = HairProblems(body.Hair);
+                    if (string.IsNullOrWhiteSpace(body.Name) || body.Name.Length > 100)
+                    {
+                        problems.Add(new("name", "Between 1 and 100 characters."));
+                    }
 
-                return await visits.SetHairAsync(visit, hair, stop) ? Results.NoContent() : Answers.NotFound("visit");
-            })
-            .Accepts<HairProfile>("application/json").Produces(StatusCodes.Status204NoContent).ProducesValidationProblem()
+                    if (body.About?.Length > 400)
+                    {
+                        problems.Add(new("about", "At most 400 characters."));
+                    }
+
+                    if (problems.Count > 0)
+                    {
+                        throw new BadInputException(problems);
+                    }
+
+                    var visit = await visits.AddClientAsync(
+                        body.Name.Trim(),
+                        body.About?.Trim() ?? string.Empty,
+                        body.StartsAt ?? clock.GetLocalNow(),
+                        body.Hair ?? HairProfile.Usual,
+                        Plan.Fresh(rules: (await studio.RulesAsync(stop)).Rules),
+                        stop
+                    );
+                    return Results.Created($"/api/visits/{visit.Id}/plan", new Made(visit.ClientId, visit.Id));
+                }
+            )
+            .Accepts<NewClient>("application/json")
+            .Produces<Made>(StatusCodes.Status201Created)
+            .ProducesValidationProblem()
+            .WithName("PostClient")
+            .WithSummary("A new client with a visit today and a plan not begun");
+
+        api.MapPost(
+                "/clients/{client:guid}/visits",
+                async (
+                    Guid client,
+                    HttpRequest request,
+                    Visits visits,
+                    Studio studio,
+                    TimeProvider clock,
+                    CancellationToken stop
+                ) =>
+                {
+                    var body = await Body.ReadAsync<NewVisit>(request);
+                    var problems = HairProblems(body.Hair);
+                    if (problems.Count > 0)
+                    {
+                        throw new BadInputException(problems);
+                    }
+
+                    return
+                        await visits.AddVisitAsync(
+                            client,
+                            body.StartsAt ?? clock.GetLocalNow(),
+                            body.Hair ?? HairProfile.Usual,
+                            Plan.Fresh(rules: (await studio.RulesAsync(stop)).Rules),
+                            stop
+                        )
+                            is { } visit
+                        ? Results.Created($"/api/visits/{visit.Id}/plan", new Made(visit.ClientId, visit.Id))
+                        : Answers.NotFound("client");
+                }
+            )
+            .Accepts<NewVisit>("application/json")
+            .Produces<Made>(StatusCodes.Status201Created)
+            .ProducesValidationProblem()
             .ProducesProblem(StatusCodes.Status404NotFound)
-            .WithName("PutHair").WithSummary("What was read off her hair at this visit");
+            .WithName("PostVisit")
+            .WithSummary("Another visit of a client");
+
+        api.MapPut(
+                "/visits/{visit:guid}/hair",
+                async (Guid visit, HttpRequest request, Visits visits, CancellationToken stop) =>
+                {
+                    var hair = await Body.ReadAsync<HairProfile>(request);
+                    var problems = ConsultChecks.Of(hair);
+                    if (problems.Count > 0)
+                    {
+                        throw new BadInputException(problems);
+                    }
+
+                    return await visits.SetHairAsync(visit, hair, stop)
+                        ? Results.NoContent()
+                        : Answers.NotFound("visit");
+                }
+            )
+            .Accepts<HairProfile>("application/json")
+            .Produces(StatusCodes.Status204NoContent)
+            .ProducesValidationProblem()
+            .ProducesProblem(StatusCodes.Status404NotFound)
+            .WithName("PutHair")
+            .WithSummary("What was read off her hair at this visit");
     }
 
     private static Glance Of(AtWork at, IReadOnlyList<StoredBowl> bowls)
@@ -153,7 +227,6 @@ internal static class DayEndpoints
         return new Glance(at.Head.Panels.Count, painted, missing);
     }
 
-    private static List<Problem> HairProblems(HairProfile? hair) => hair is null
-        ? []
-        : ConsultChecks.Of(hair).Select(p => p with { Field = $"hair.{p.Field}" }).ToList();
+    private static List<Problem> HairProblems(HairProfile? hair) =>
+        hair is null ? [] : ConsultChecks.Of(hair).Select(p => p with { Field = $"hair.{p.Field}" }).ToList();
 }

@@ -23,10 +23,20 @@ internal static class DeskEndpoints
     {
         var desk = app.MapGroup("/api/desk").WithTags("Desk");
         Sum<LiftQuestion, LiftAnswer>(desk, "/lift", "Level after some minutes", DeskSums.Of);
-        Sum<TimeQuestion, TimeAnswer>(desk, "/time", "Minutes to a level, or why never and what would help", DeskSums.Of);
+        Sum<TimeQuestion, TimeAnswer>(
+            desk,
+            "/time",
+            "Minutes to a level, or why never and what would help",
+            DeskSums.Of
+        );
         Sum<DeveloperQuestion, DeveloperAnswer>(desk, "/developer", "A developer in between two at hand", DeskSums.Of);
         Sum<BatchQuestion, BatchAnswer>(desk, "/batch", "Lightener and developer for so many grams", DeskSums.Of);
-        Sum<RescueQuestion, RescueAnswer>(desk, "/rescue", "What restores the ratio after too much was poured", DeskSums.Of);
+        Sum<RescueQuestion, RescueAnswer>(
+            desk,
+            "/rescue",
+            "What restores the ratio after too much was poured",
+            DeskSums.Of
+        );
         Sum<ToneQuestion, ToneAnswer>(desk, "/tone", "What comes of a toner", DeskSums.Of);
         Sum<RinseQuestion, RinseAnswer>(desk, "/rinse", "The fewest rinse waves that meet every window", DeskSums.Of);
         Sum<StrengthQuestion, StrengthAnswer>(desk, "/strength", "Volume and per cent", DeskSums.Of);
@@ -34,24 +44,46 @@ internal static class DeskEndpoints
         Sum<RegrowthQuestion, RegrowthAnswer>(desk, "/regrowth", "Regrowth and months", DeskSums.Of);
         Sum<VisitsQuestion, VisitsAnswer>(desk, "/visits", "How many visits a level takes", DeskSums.Of);
 
-        desk.MapPost("/read", async (HttpRequest request) =>
-            {
-                var read = ShortEntry.Read((await Body.ReadAsync<ReadQuestion>(request)).Text);
-                return read.Problems.Count > 0
-                    ? throw new BadInputException(read.Problems)
-                    : Results.Ok(new ReadAnswer(read.Sum, read.ReadAs, read.Result, read.Why, read.Question!, read.Answer!));
-            })
-            .Accepts<ReadQuestion>("application/json").Produces<ReadAnswer>().ProducesValidationProblem()
-            .WithName("PostDeskRead").WithSummary("Understands a short line such as 25 vol 60 g from 20 40, and says how it read it");
+        desk.MapPost(
+                "/read",
+                async (HttpRequest request) =>
+                {
+                    var read = ShortEntry.Read((await Body.ReadAsync<ReadQuestion>(request)).Text);
+                    return read.Problems.Count > 0
+                        ? throw new BadInputException(read.Problems)
+                        : Results.Ok(
+                            new ReadAnswer(read.Sum, read.ReadAs, read.Result, read.Why, read.Question!, read.Answer!)
+                        );
+                }
+            )
+            .Accepts<ReadQuestion>("application/json")
+            .Produces<ReadAnswer>()
+            .ProducesValidationProblem()
+            .WithName("PostDeskRead")
+            .WithSummary("Understands a short line such as 25 vol 60 g from 20 40, and says how it read it");
     }
 
-    private static void Sum<TQuestion, TAnswer>(RouteGroupBuilder desk, string path, string summary, Func<TQuestion, DeskResult<TAnswer>> sum)
+    private static void Sum<TQuestion, TAnswer>(
+        RouteGroupBuilder desk,
+        string path,
+        string summary,
+        Func<TQuestion, DeskResult<TAnswer>> sum
+    )
         where TQuestion : notnull
-        where TAnswer : class => desk.MapPost(path, async (HttpRequest request) =>
-        {
-            var result = sum(await Body.ReadAsync<TQuestion>(request));
-            return result.Answer is { } answer ? Results.Ok(answer) : throw new BadInputException(result.Problems);
-        })
-        .Accepts<TQuestion>("application/json").Produces<TAnswer>().ProducesValidationProblem()
-        .WithName($"PostDesk{char.ToUpperInvariant(path[1])}{path[2..]}").WithSummary(summary);
+        where TAnswer : class =>
+        desk.MapPost(
+                path,
+                async (HttpRequest request) =>
+                {
+                    var result = sum(await Body.ReadAsync<TQuestion>(request));
+                    return result.Answer is { } answer
+                        ? Results.Ok(answer)
+                        : throw new BadInputException(result.Problems);
+                }
+            )
+            .Accepts<TQuestion>("application/json")
+            .Produces<TAnswer>()
+            .ProducesValidationProblem()
+            .WithName($"PostDesk{char.ToUpperInvariant(path[1])}{path[2..]}")
+            .WithSummary(summary);
 }

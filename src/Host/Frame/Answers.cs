@@ -19,7 +19,11 @@ internal sealed class BadInputException(IReadOnlyList<Problem> problems) : Excep
 /// <summary>Turns what goes wrong into problem details; never a 500 for input.</summary>
 internal sealed class Mishaps : IExceptionHandler
 {
-    public async ValueTask<bool> TryHandleAsync(HttpContext httpContext, Exception exception, CancellationToken cancellationToken)
+    public async ValueTask<bool> TryHandleAsync(
+        HttpContext httpContext,
+        Exception exception,
+        CancellationToken cancellationToken
+    )
     {
         IResult? answer = exception switch
         {
@@ -28,7 +32,9 @@ internal sealed class Mishaps : IExceptionHandler
             StaleRevisionException stale => Answers.Stale(stale.Current),
             NameTakenException taken => Answers.Invalid([new Problem("product.name", taken.Message)]),
             StoppedException stopped => Answers.Stopped(stopped.Stops),
-            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Answers.TooLarge(httpContext.Request.HasJsonContentType() ? Setup.MostBytes : Setup.MostTableBytes),
+            BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Answers.TooLarge(
+                httpContext.Request.HasJsonContentType() ? Setup.MostBytes : Setup.MostTableBytes
+            ),
             BadHttpRequestException bad => TypedResults.Problem(statusCode: bad.StatusCode, title: bad.Message),
             _ => null,
         };
@@ -48,24 +54,33 @@ internal static class Answers
     public static ProblemHttpResult NotFound(string what) =>
         TypedResults.Problem(statusCode: StatusCodes.Status404NotFound, title: $"There is no such {what}.");
 
-    public static ProblemHttpResult TooLarge(long most) => TypedResults.Problem(
-        statusCode: StatusCodes.Status413PayloadTooLarge, title: $"At most {most / 1024 / 1024} MB.");
+    public static ProblemHttpResult TooLarge(long most) =>
+        TypedResults.Problem(
+            statusCode: StatusCodes.Status413PayloadTooLarge,
+            title: $"At most {most / 1024 / 1024} MB."
+        );
 
-    public static ProblemHttpResult Stale(int current) => TypedResults.Problem(
-        statusCode: StatusCodes.Status409Conflict,
-        title: "It has changed meanwhile.",
-        detail: $"It is at revision {current}. Read it again and repeat the change; nothing was lost.",
-        extensions: new Dictionary<string, object?> { ["currentRevision"] = current });
+    public static ProblemHttpResult Stale(int current) =>
+        TypedResults.Problem(
+            statusCode: StatusCodes.Status409Conflict,
+            title: "It has changed meanwhile.",
+            detail: $"It is at revision {current}. Read it again and repeat the change; nothing was lost.",
+            extensions: new Dictionary<string, object?> { ["currentRevision"] = current }
+        );
 
-    public static ProblemHttpResult Stopped(IReadOnlyList<string> stops) => TypedResults.Problem(
-        statusCode: StatusCodes.Status409Conflict,
-        title: "Stopped: nothing is painted today.",
-        detail: string.Join(" ", stops),
-        extensions: new Dictionary<string, object?> { ["stops"] = stops });
+    public static ProblemHttpResult Stopped(IReadOnlyList<string> stops) =>
+        TypedResults.Problem(
+            statusCode: StatusCodes.Status409Conflict,
+            title: "Stopped: nothing is painted today.",
+            detail: string.Join(" ", stops),
+            extensions: new Dictionary<string, object?> { ["stops"] = stops }
+        );
 
-    public static ValidationProblem Invalid(IEnumerable<Problem> problems) => TypedResults.ValidationProblem(
-        problems.GroupBy(p => p.Field).ToDictionary(g => g.Key, g => g.Select(p => p.Message).ToArray()),
-        title: "Some values can't be taken.");
+    public static ValidationProblem Invalid(IEnumerable<Problem> problems) =>
+        TypedResults.ValidationProblem(
+            problems.GroupBy(p => p.Field).ToDictionary(g => g.Key, g => g.Select(p => p.Message).ToArray()),
+            title: "Some values can't be taken."
+        );
 }
 
 /// <summary>Reads JSON bodies, saying by field what can't be read.</summary>
@@ -92,7 +107,11 @@ internal static partial class Body
     /// <summary>The whole body, at most <see cref="Setup.MostBytes"/>, or <see cref="Setup.MostTableBytes"/> of a table.</summary>
     public static async Task<byte[]> BytesAsync(HttpRequest request, string type = "application/json")
     {
-        if (type == "application/json" ? !request.HasJsonContentType() : request.ContentType?.Split(';')[0].Trim() != type)
+        if (
+            type == "application/json"
+                ? !request.HasJsonContentType()
+                : request.ContentType?.Split(';')[0].Trim() != type
+        )
         {
             throw new BadHttpRequestException($"Send {type}.", StatusCodes.Status415UnsupportedMediaType);
         }
@@ -124,7 +143,8 @@ internal static partial class Body
         var message = problem.Message;
         if (message.Contains("missing required properties", StringComparison.Ordinal))
         {
-            return Quoted().Matches(message)
+            return Quoted()
+                .Matches(message)
                 .Select(m => m.Groups[1].Value)
                 .Where(name => !name.Contains('.', StringComparison.Ordinal))
                 .Select(name => new Problem(path.Length == 0 ? name : $"{path}.{name}", "This is needed."))

@@ -11,18 +11,20 @@ internal static class ApiDocument
 {
     public static void Configure(OpenApiOptions options)
     {
-        options.AddDocumentTransformer((document, _, _) =>
-        {
-            document.Info.Title = "Wendro";
-            document.Info.Version = "1";
-            document.Info.Description =
-                "Plans hand-painted lightening. Units stand in the names. Problems are RFC 9457; values that can't be taken answer 400 with errors by field. "
-                + Core.Care.Cautions.LeafletFirst;
-            document.Servers?.Clear();
-            SayListsInFull(document);
-            NameEnumsWithoutNull(document);
-            return Task.CompletedTask;
-        });
+        options.AddDocumentTransformer(
+            (document, _, _) =>
+            {
+                document.Info.Title = "Wendro";
+                document.Info.Version = "1";
+                document.Info.Description =
+                    "Plans hand-painted lightening. Units stand in the names. Problems are RFC 9457; values that can't be taken answer 400 with errors by field. "
+                    + Core.Care.Cautions.LeafletFirst;
+                document.Servers?.Clear();
+                SayListsInFull(document);
+                NameEnumsWithoutNull(document);
+                return Task.CompletedTask;
+            }
+        );
     }
 
     /// <summary>
@@ -31,11 +33,18 @@ internal static class ApiDocument
     /// </summary>
     private static void SayListsInFull(OpenApiDocument document)
     {
-        foreach (var (_, schema) in (document.Components?.Schemas ?? new Dictionary<string, IOpenApiSchema>()).Where(s => s.Key.StartsWith(nameof(PlanEdit), StringComparison.Ordinal)))
+        foreach (
+            var (_, schema) in (document.Components?.Schemas ?? new Dictionary<string, IOpenApiSchema>()).Where(s =>
+                s.Key.StartsWith(nameof(PlanEdit), StringComparison.Ordinal)
+            )
+        )
         {
             foreach (var (name, property) in schema.Properties?.ToArray() ?? [])
             {
-                if (property is OpenApiSchemaReference { Reference.Id: { } id } && id.Contains('/', StringComparison.Ordinal))
+                if (
+                    property is OpenApiSchemaReference { Reference.Id: { } id }
+                    && id.Contains('/', StringComparison.Ordinal)
+                )
                 {
                     schema.Properties![name] = new OpenApiSchema
                     {
@@ -60,7 +69,11 @@ internal static class ApiDocument
             if (schema.Enum is { } values)
             {
                 // Our words are letters; the generator's stand-in for null is not.
-                foreach (var missing in values.Where(v => v is null || v.ToString().Any(c => !char.IsLetterOrDigit(c))).ToArray())
+                foreach (
+                    var missing in values
+                        .Where(v => v is null || v.ToString().Any(c => !char.IsLetterOrDigit(c)))
+                        .ToArray()
+                )
                 {
                     values.Remove(missing);
                 }

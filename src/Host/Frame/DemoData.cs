@@ -15,9 +15,16 @@ internal sealed class DemoData(Settings settings, Visits visits, ProductShelf sh
 
     /// <summary>Reads the files and makes their plans; nothing where no demo is asked for. Needs no data file yet.</summary>
     /// <exception cref="FileRefusedException">A file can't be taken.</exception>
-    public IReadOnlyList<(VisitFile File, Plan Plan)> Read() => settings.DemoFolder is { } folder
-        ? Directory.EnumerateFiles(folder, "*.json").Order(StringComparer.Ordinal).AsParallel().AsOrdered().Select(Read).ToArray()
-        : [];
+    public IReadOnlyList<(VisitFile File, Plan Plan)> Read() =>
+        settings.DemoFolder is { } folder
+            ? Directory
+                .EnumerateFiles(folder, "*.json")
+                .Order(StringComparer.Ordinal)
+                .AsParallel()
+                .AsOrdered()
+                .Select(Read)
+                .ToArray()
+            : [];
 
     /// <summary>Writes what was read, if nobody is in the data file yet. Every visit starts today.</summary>
     public async Task WriteAsync(IReadOnlyList<(VisitFile File, Plan Plan)> read, CancellationToken stop)
@@ -46,7 +53,10 @@ internal sealed class DemoData(Settings settings, Visits visits, ProductShelf sh
             var visit = await visits.AddClientAsync(file.Client, file.About, startsAt, file.Hair, plan, stop);
             if (file.PatchTestDaysAgo is { } days)
             {
-                var patched = visit.Consultation with { Patch = new PatchTest(today.AddDays(-days), PatchResult.Clear) };
+                var patched = visit.Consultation with
+                {
+                    Patch = new PatchTest(today.AddDays(-days), PatchResult.Clear),
+                };
                 await visits.SetConsultAsync(visit.Id, visit.ConsultVersion, file.Hair, patched, stop);
             }
         }
@@ -57,8 +67,14 @@ internal sealed class DemoData(Settings settings, Visits visits, ProductShelf sh
         try
         {
             var file = VisitFile.Read(File.ReadAllBytes(path));
-            var plan = PlanEdits.Make(file.Plan, new Cutting(HeadForm.Usual, file.Hair, _ => _ => SomeLength), out var problems);
-            return problems.Count == 0 ? (file, plan) : throw new FileRefusedException($"{problems[0].Field}: {problems[0].Message}");
+            var plan = PlanEdits.Make(
+                file.Plan,
+                new Cutting(HeadForm.Usual, file.Hair, _ => _ => SomeLength),
+                out var problems
+            );
+            return problems.Count == 0
+                ? (file, plan)
+                : throw new FileRefusedException($"{problems[0].Field}: {problems[0].Message}");
         }
         catch (FileRefusedException refused)
         {

@@ -1,4 +1,3 @@
-
 namespace Wendro.Host.Frame;
 
 /// <summary>Only this page may speak to this server, and the page may load nothing from elsewhere.</summary>
@@ -15,10 +14,14 @@ internal sealed class Guards(RequestDelegate next)
         headers["Referrer-Policy"] = "no-referrer";
 
         var origin = context.Request.Headers.Origin.ToString();
-        if (origin.Length > 0 && (!HttpMethods.IsGet(context.Request.Method) || context.Request.Headers.Upgrade.Count > 0)
-            && !(Uri.TryCreate(origin, UriKind.Absolute, out var from) && from.Authority == context.Request.Host.Value))
+        if (
+            origin.Length > 0
+            && (!HttpMethods.IsGet(context.Request.Method) || context.Request.Headers.Upgrade.Count > 0)
+            && !(Uri.TryCreate(origin, UriKind.Absolute, out var from) && from.Authority == context.Request.Host.Value)
+        )
         {
-            await TypedResults.Problem(statusCode: StatusCodes.Status403Forbidden, title: "Requests from other pages are refused.")
+            await TypedResults
+                .Problem(statusCode: StatusCodes.Status403Forbidden, title: "Requests from other pages are refused.")
                 .ExecuteAsync(context);
             return;
         }

@@ -12,31 +12,33 @@ internal sealed class Readiness(IServiceProvider services, IHostApplicationLifet
     public Task Done => done.Task;
 
     /// <summary>Why the data can't be made ready, in a line.</summary>
-    public static string WhyNot(Task failed) => $"The data can't be made ready. {failed.Exception?.GetBaseException().Message}";
+    public static string WhyNot(Task failed) =>
+        $"The data can't be made ready. {failed.Exception?.GetBaseException().Message}";
 
     /// <summary>Begins; to be called once.</summary>
-    public void Begin() => _ = Task.Run(async () =>
-    {
-        try
+    public void Begin() =>
+        _ = Task.Run(async () =>
         {
-            // The head and the demo's files need no data file: begun beside it.
-            var demo = services.GetRequiredService<DemoData>();
-            var read = Task.Run(demo.Read);
-            services.GetRequiredService<Visits>().Migrate();
-            await demo.WriteAsync(await read, life.ApplicationStopping);
-            done.SetResult();
-        }
-        catch (Exception problem)
-        {
-            done.SetException(problem);
-            return;
-        }
+            try
+            {
+                // The head and the demo's files need no data file: begun beside it.
+                var demo = services.GetRequiredService<DemoData>();
+                var read = Task.Run(demo.Read);
+                services.GetRequiredService<Visits>().Migrate();
+                await demo.WriteAsync(await read, life.ApplicationStopping);
+                done.SetResult();
+            }
+            catch (Exception problem)
+            {
+                done.SetException(problem);
+                return;
+            }
 
-        if (!services.GetRequiredService<Settings>().Idle)
-        {
-            await WarmAsync(life.ApplicationStopping);
-        }
-    });
+            if (!services.GetRequiredService<Settings>().Idle)
+            {
+                await WarmAsync(life.ApplicationStopping);
+            }
+        });
 
     /// <summary>Looks at today's heads once, so that the first one opened is there at once.</summary>
     private async Task WarmAsync(CancellationToken stop)
@@ -70,7 +72,11 @@ internal sealed class WhenReady(RequestDelegate next)
             }
             catch (Exception) when (readiness.Done.IsFaulted)
             {
-                await TypedResults.Problem(statusCode: StatusCodes.Status503ServiceUnavailable, title: Readiness.WhyNot(readiness.Done))
+                await TypedResults
+                    .Problem(
+                        statusCode: StatusCodes.Status503ServiceUnavailable,
+                        title: Readiness.WhyNot(readiness.Done)
+                    )
                     .ExecuteAsync(context);
                 return;
             }

@@ -9,13 +9,29 @@ namespace Wendro.Host.Frame;
 internal sealed record Settings(string DataFolder, int Port, string? DemoFolder, IList<string> AllowedHosts, bool Idle)
 {
     /// <summary>Set while the build only asks for the API's description.</summary>
-    public static bool IsDescribing => System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
+    public static bool IsDescribing =>
+        System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
 
     public static Settings From(IConfiguration configuration)
     {
-        var data = configuration["data"] ?? Environment.GetEnvironmentVariable("WENDRO_DATA") ?? Path.Combine(AppContext.BaseDirectory, "data");
+        var data =
+            configuration["data"]
+            ?? Environment.GetEnvironmentVariable("WENDRO_DATA")
+            ?? Path.Combine(AppContext.BaseDirectory, "data");
         var port = int.TryParse(configuration["port"], out var p) && p is > 0 and < 65536 ? p : 5170;
-        string[] hosts = ["localhost", "127.0.0.1", "[::1]", .. (configuration["hosts"] ?? string.Empty).Split(',', StringSplitOptions.RemoveEmptyEntries)];
-        return new Settings(Path.GetFullPath(data), port, configuration["demo"], hosts, configuration["idle"] == "true");
+        string[] hosts =
+        [
+            "localhost",
+            "127.0.0.1",
+            "[::1]",
+            .. (configuration["hosts"] ?? string.Empty).Split(',', StringSplitOptions.RemoveEmptyEntries),
+        ];
+        return new Settings(
+            Path.GetFullPath(data),
+            port,
+            configuration["demo"],
+            hosts,
+            configuration["idle"] == "true"
+        );
     }
 }

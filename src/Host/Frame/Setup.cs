@@ -22,9 +22,12 @@ internal static class Setup
     {
         var settings = Settings.From(builder.Configuration);
         builder.Services.AddSingleton(settings);
-        builder.Host.UseSerilog((_, log) => log
-            .MinimumLevel.Is(Serilog.Events.LogEventLevel.Warning)
-            .WriteTo.Console(outputTemplate: "{Timestamp:HH:mm:ss} {Level:u3} {Message:lj}{NewLine}{Exception}"));
+        builder.Host.UseSerilog(
+            (_, log) =>
+                log
+                    .MinimumLevel.Is(Serilog.Events.LogEventLevel.Warning)
+                    .WriteTo.Console(outputTemplate: "{Timestamp:HH:mm:ss} {Level:u3} {Message:lj}{NewLine}{Exception}")
+        );
         builder.WebHost.ConfigureKestrel(kestrel =>
         {
             kestrel.Limits.MaxRequestBodySize = MostTableBytes;
@@ -80,18 +83,25 @@ internal static class Setup
         app.UseMiddleware<Guards>();
         app.UseResponseCompression();
         app.UseDefaultFiles();
-        app.UseStaticFiles(new StaticFileOptions
-        {
-            OnPrepareResponse = file =>
+        app.UseStaticFiles(
+            new StaticFileOptions
             {
-                // Built files carry their content's hash in their name; the page itself does not.
-                var lasting = file.Context.Request.Path.StartsWithSegments("/assets");
-                file.Context.Response.Headers.CacheControl = lasting ? "public, max-age=31536000, immutable" : "no-cache";
-            },
-        });
+                OnPrepareResponse = file =>
+                {
+                    // Built files carry their content's hash in their name; the page itself does not.
+                    var lasting = file.Context.Request.Path.StartsWithSegments("/assets");
+                    file.Context.Response.Headers.CacheControl = lasting
+                        ? "public, max-age=31536000, immutable"
+                        : "no-cache";
+                },
+            }
+        );
         app.UseMiddleware<WhenReady>();
         app.MapOpenApi();
-        app.MapGet("/api/health", () => new Health("ok")).WithName("GetHealth").WithTags("Frame").WithSummary("Whether the server is well");
+        app.MapGet("/api/health", () => new Health("ok"))
+            .WithName("GetHealth")
+            .WithTags("Frame")
+            .WithSummary("Whether the server is well");
         // Pages have addresses of their own; what the API does not know stays unknown.
         app.MapFallbackToFile("{**path:regex(^(?!api(/|$)|openapi(/|$)).*$):nonfile}", "index.html");
     }

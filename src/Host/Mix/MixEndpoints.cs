@@ -28,88 +28,135 @@ internal static class MixEndpoints
 {
     public static void MapMix(this IEndpointRouteBuilder app)
     {
-        var mix = app.MapGroup("/api/visits/{visit:guid}/mix").WithTags("Mix").ProducesProblem(StatusCodes.Status404NotFound);
+        var mix = app.MapGroup("/api/visits/{visit:guid}/mix")
+            .WithTags("Mix")
+            .ProducesProblem(StatusCodes.Status404NotFound);
 
-        mix.MapGet("", async (Guid visit, MixDesk desk, CancellationToken stop) =>
-                await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(desk.View(at)) : Answers.NotFound("visit"))
-            .Produces<MixView>().WithName("GetMix").WithSummary("The plan as bowls: grams, recipes, when to mix which, what to mind, the tray");
+        mix.MapGet(
+                "",
+                async (Guid visit, MixDesk desk, CancellationToken stop) =>
+                    await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(desk.View(at)) : Answers.NotFound("visit")
+            )
+            .Produces<MixView>()
+            .WithName("GetMix")
+            .WithSummary("The plan as bowls: grams, recipes, when to mix which, what to mind, the tray");
 
-        mix.MapPost("/bowls", async (Guid visit, HttpRequest request, MixDesk desk, Bowls bowls, CancellationToken stop) =>
-            {
-                var body = await Body.ReadAsync<BeginBowl>(request);
-                if (await desk.OpenAsync(visit, stop) is not { } at)
+        mix.MapPost(
+                "/bowls",
+                async (Guid visit, HttpRequest request, MixDesk desk, Bowls bowls, CancellationToken stop) =>
                 {
-                    return Answers.NotFound("visit");
-                }
+                    var body = await Body.ReadAsync<BeginBowl>(request);
+                    if (await desk.OpenAsync(visit, stop) is not { } at)
+                    {
+                        return Answers.NotFound("visit");
+                    }
 
-                if (at.Work.Stored.History.Revision != body.BaseRevision)
+                    if (at.Work.Stored.History.Revision != body.BaseRevision)
+                    {
+                        throw new StaleRevisionException(at.Work.Stored.History.Revision);
+                    }
+
+                    if (ConsultWords.Stops(at.Work) is { Count: > 0 } stops)
+                    {
+                        throw new StoppedException(stops);
+                    }
+
+                    if (
+                        at.Mix.Bowls.FirstOrDefault(b =>
+                            b.Batch.Formula == body.Formula && b.Batch.Ordinal == body.Ordinal
+                        )
+                        is not { } bowl
+                    )
+                    {
+                        throw new BadInputException([new("ordinal", "The plan has no such bowl.")]);
+                    }
+
+                    await bowls.BeginAsync(
+                        visit,
+                        body.Ordinal,
+                        at.Work.Stored.Plan.FormulaOf(body.Formula)!,
+                        bowl.Recipe,
+                        stop
+                    );
+                    return Results.Ok(desk.View((await desk.OpenAsync(visit, stop))!));
+                }
+            )
+            .Accepts<BeginBowl>("application/json")
+            .Produces<MixView>()
+            .ProducesValidationProblem()
+            .ProducesProblem(StatusCodes.Status409Conflict)
+            .WithName("PostBowl")
+            .WithSummary("Begins a bowl: what is to go in is kept as it is now");
+
+        mix.MapPost(
+                "/bowls/{bowl:guid}/events",
+                async (Guid visit, Guid bowl, HttpRequest request, MixDesk desk, Bowls bowls, CancellationToken stop) =>
                 {
-                    throw new StaleRevisionException(at.Work.Stored.History.Revision);
-                }
+                    var body = await Body.ReadAsync<BowlHappened>(request);
+                    if ((await bowls.OfAsync(visit, stop)).FirstOrDefault(b => b.Id == bowl) is not { } row)
+                    {
+                        return Answers.NotFound("bowl");
+                    }
 
-                if (ConsultWords.Stops(at.Work) is { Count: > 0 } stops)
+                    if (row.Events.Count != body.After)
+                    {
+                        throw new StaleRevisionException(row.Events.Count);
+                    }
+
+                    if (row.InHand.Against(body.Event) is { Count: > 0 } problems)
+                    {
+                        throw new BadInputException(
+                            problems.Select(p => p with { Field = $"event.{p.Field}" }).ToArray()
+                        );
+                    }
+
+                    await bowls.AddAsync(row, body.Event, stop);
+                    return await desk.OpenAsync(visit, stop) is { } at
+                        ? Results.Ok(desk.View(at))
+                        : Answers.NotFound("visit");
+                }
+            )
+            .Accepts<BowlHappened>("application/json")
+            .Produces<MixView>()
+            .ProducesValidationProblem()
+            .ProducesProblem(StatusCodes.Status409Conflict)
+            .WithName("PostBowlEvent")
+            .WithSummary("Adds what happened to a bowl: tared, poured, restored, kept, taken back");
+
+        mix.MapPost(
+                "/tray",
+                async (Guid visit, HttpRequest request, MixDesk desk, Bowls bowls, CancellationToken stop) =>
                 {
-                    throw new StoppedException(stops);
+                    var body = await Body.ReadAsync<TrayTick>(request);
+                    if (await desk.OpenAsync(visit, stop) is not { } at)
+                    {
+                        return Answers.NotFound("visit");
+                    }
+
+                    if (at.Mix.Tray().All(t => t.Id != body.Item))
+                    {
+                        throw new BadInputException([new("item", "There is no such thing on the tray.")]);
+                    }
+
+                    await bowls.TickAsync(visit, body.Item, body.IsThere, stop);
+                    return Results.Ok(desk.View((await desk.OpenAsync(visit, stop))!));
                 }
-
-                if (at.Mix.Bowls.FirstOrDefault(b => b.Batch.Formula == body.Formula && b.Batch.Ordinal == body.Ordinal) is not { } bowl)
-                {
-                    throw new BadInputException([new("ordinal", "The plan has no such bowl.")]);
-                }
-
-                await bowls.BeginAsync(visit, body.Ordinal, at.Work.Stored.Plan.FormulaOf(body.Formula)!, bowl.Recipe, stop);
-                return Results.Ok(desk.View((await desk.OpenAsync(visit, stop))!));
-            })
-            .Accepts<BeginBowl>("application/json").Produces<MixView>().ProducesValidationProblem().ProducesProblem(StatusCodes.Status409Conflict)
-            .WithName("PostBowl").WithSummary("Begins a bowl: what is to go in is kept as it is now");
-
-        mix.MapPost("/bowls/{bowl:guid}/events", async (Guid visit, Guid bowl, HttpRequest request, MixDesk desk, Bowls bowls, CancellationToken stop) =>
-            {
-                var body = await Body.ReadAsync<BowlHappened>(request);
-                if ((await bowls.OfAsync(visit, stop)).FirstOrDefault(b => b.Id == bowl) is not { } row)
-                {
-                    return Answers.NotFound("bowl");
-                }
-
-                if (row.Events.Count != body.After)
-                {
-                    throw new StaleRevisionException(row.Events.Count);
-                }
-
-                if (row.InHand.Against(body.Event) is { Count: > 0 } problems)
-                {
-                    throw new BadInputException(problems.Select(p => p with { Field = $"event.{p.Field}" }).ToArray());
-                }
-
-                await bowls.AddAsync(row, body.Event, stop);
-                return await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(desk.View(at)) : Answers.NotFound("visit");
-            })
-            .Accepts<BowlHappened>("application/json").Produces<MixView>().ProducesValidationProblem().ProducesProblem(StatusCodes.Status409Conflict)
-            .WithName("PostBowlEvent").WithSummary("Adds what happened to a bowl: tared, poured, restored, kept, taken back");
-
-        mix.MapPost("/tray", async (Guid visit, HttpRequest request, MixDesk desk, Bowls bowls, CancellationToken stop) =>
-            {
-                var body = await Body.ReadAsync<TrayTick>(request);
-                if (await desk.OpenAsync(visit, stop) is not { } at)
-                {
-                    return Answers.NotFound("visit");
-                }
-
-                if (at.Mix.Tray().All(t => t.Id != body.Item))
-                {
-                    throw new BadInputException([new("item", "There is no such thing on the tray.")]);
-                }
-
-                await bowls.TickAsync(visit, body.Item, body.IsThere, stop);
-                return Results.Ok(desk.View((await desk.OpenAsync(visit, stop))!));
-            })
-            .Accepts<TrayTick>("application/json").Produces<MixView>().ProducesValidationProblem()
-            .WithName("PostTrayTick").WithSummary("Ticks a thing on the tray");
+            )
+            .Accepts<TrayTick>("application/json")
+            .Produces<MixView>()
+            .ProducesValidationProblem()
+            .WithName("PostTrayTick")
+            .WithSummary("Ticks a thing on the tray");
     }
 }
 
 /// <summary>A mix at work.</summary>
-internal sealed record MixAtWork(AtWork Work, PlannedMix Mix, IReadOnlyList<StoredBowl> Bowls, IReadOnlySet<string> Ticked);
+internal sealed record MixAtWork(
+    AtWork Work,
+    PlannedMix Mix,
+    IReadOnlyList<StoredBowl> Bowls,
+    IReadOnlySet<string> Ticked
+);
 
 /// <summary>Brings plan, shelf, bench and what was weighed together.</summary>
 internal sealed class MixDesk(PlanDesk plans, Heads heads, Studio studio, ProductShelf shelf, Bowls bowls)
@@ -125,7 +172,12 @@ internal sealed class MixDesk(PlanDesk plans, Heads heads, Studio studio, Produc
         var rules = (await studio.RulesAsync(stop)).Rules;
         var products = (await shelf.AllAsync(stop)).Select(p => p.Product).ToArray();
         var rows = await bowls.OfAsync(visit, stop);
-        var mix = PlannedMix.Of(at.Head, rules.Bench ?? BenchRules.Usual, products, rows.Select(b => new BegunBowl(b.Meant, b.Ordinal, b.InHand)).ToArray());
+        var mix = PlannedMix.Of(
+            at.Head,
+            rules.Bench ?? BenchRules.Usual,
+            products,
+            rows.Select(b => new BegunBowl(b.Meant, b.Ordinal, b.InHand)).ToArray()
+        );
         return new(at, mix, rows, await bowls.TickedAsync(visit, stop));
     }
 
@@ -150,7 +202,8 @@ internal sealed class MixDesk(PlanDesk plans, Heads heads, Studio studio, Produc
             PlanCautions.Of(mix.Head),
             mix.Tray().Select(t => new TrayView(t.Id, t.Words, t.Count, t.Why, at.Ticked.Contains(t.Id))).ToArray(),
             findings.Any(f => f.Kind == FindingKind.UnevenRecipe) ? Forecast(at) : null,
-            Offers.Of(mix.Shelf));
+            Offers.Of(mix.Shelf)
+        );
     }
 
     private WeighedForecast Forecast(MixAtWork at)

@@ -35,7 +35,8 @@ internal sealed record FormulaView(
     double HairGrams,
     double Grams,
     double? Cost,
-    bool ShelfDiffers)
+    bool ShelfDiffers
+)
 {
     public static FormulaView Of(FormulaAmount a, PlannedMix mix)
     {
@@ -48,12 +49,15 @@ internal sealed record FormulaView(
             Mixing.RunsThrough(f),
             f.WindowMinutes,
             f.LimitMinutes,
-            mix.Head.Panels.Any(p => p.Coats.Any(c => c.Formula.Id == f.Id && c.Painted.Paint.Covering == Covering.Open)),
+            mix.Head.Panels.Any(p =>
+                p.Coats.Any(c => c.Formula.Id == f.Id && c.Painted.Paint.Covering == Covering.Open)
+            ),
             a.Panels.Select(p => p.ToString()).ToArray(),
             a.HairGrams,
             a.Grams,
             a.Cost,
-            Differs(f.Product, f.Figures, mix.Shelf) || Differs(f.Second?.Product, f.Second?.Figures, mix.Shelf));
+            Differs(f.Product, f.Figures, mix.Shelf) || Differs(f.Second?.Product, f.Second?.Figures, mix.Shelf)
+        );
     }
 
     private static bool Differs(string? product, LightenerFigures? figures, IReadOnlyList<Product> shelf) =>
@@ -61,7 +65,14 @@ internal sealed record FormulaView(
 }
 
 /// <summary>One ingredient and where its weighing stands.</summary>
-internal sealed record StepView(Ingredient Ingredient, double TargetGrams, double PouredGrams, double ToGoGrams, double ToleranceGrams, StepState State);
+internal sealed record StepView(
+    Ingredient Ingredient,
+    double TargetGrams,
+    double PouredGrams,
+    double ToGoGrams,
+    double ToleranceGrams,
+    StepState State
+);
 
 /// <summary>A bowl that was begun.</summary>
 /// <param name="Id">Its id.</param>
@@ -75,7 +86,17 @@ internal sealed record StepView(Ingredient Ingredient, double TargetGrams, doubl
 /// <param name="RatioNow">Parts of developer to one of lightener as it is; null while one is missing.</param>
 /// <param name="Rescue">What restores it, where too much was poured.</param>
 internal sealed record BegunView(
-    Guid Id, int Events, double? TareGrams, double? GrossGrams, int? Next, int? Over, bool IsDone, bool IsKept, double? RatioNow, Rescuing? Rescue);
+    Guid Id,
+    int Events,
+    double? TareGrams,
+    double? GrossGrams,
+    int? Next,
+    int? Over,
+    bool IsDone,
+    bool IsKept,
+    double? RatioNow,
+    Rescuing? Rescue
+);
 
 /// <summary>One bowl on the clock.</summary>
 internal sealed record BowlView(
@@ -94,7 +115,8 @@ internal sealed record BowlView(
     IReadOnlyList<string> Panels,
     IReadOnlyList<StepView> Steps,
     string? Missing,
-    BegunView? Begun)
+    BegunView? Begun
+)
 {
     public static BowlView Of(PlannedBowl bowl, PlannedMix mix, IReadOnlyList<StoredBowl> stored)
     {
@@ -103,24 +125,77 @@ internal sealed record BowlView(
         var hand = row?.InHand;
         var steps = (hand ?? BowlInHand.Of(bowl.Recipe, [])).Steps;
         return new(
-            bowl.Number, b.Formula, b.Ordinal, b.Grams, b.ExtraGrams, b.TakenGrams, steps.Sum(s => s.TargetGrams), b.MixAt, b.ReadyAt, b.PaintedUntil, b.LivesUntil, b.Outlived,
+            bowl.Number,
+            b.Formula,
+            b.Ordinal,
+            b.Grams,
+            b.ExtraGrams,
+            b.TakenGrams,
+            steps.Sum(s => s.TargetGrams),
+            b.MixAt,
+            b.ReadyAt,
+            b.PaintedUntil,
+            b.LivesUntil,
+            b.Outlived,
             b.Panels.Select(p => p.ToString()).ToArray(),
-            steps.Select(s => new StepView(s.Ingredient, s.TargetGrams, s.PouredGrams, s.ToGo, s.ToleranceGrams, s.State)).ToArray(),
+            steps
+                .Select(s => new StepView(
+                    s.Ingredient,
+                    s.TargetGrams,
+                    s.PouredGrams,
+                    s.ToGo,
+                    s.ToleranceGrams,
+                    s.State
+                ))
+                .ToArray(),
             bowl.Recipe.Missing,
-            row is null || hand is null ? null : new BegunView(
-                row.Id, row.Events.Count, hand.TareGrams, hand.GrossGrams, hand.Next, hand.Over, hand.IsDone, hand.IsKept,
-                hand.LightenerGrams > 0 && hand.DeveloperGrams > 0 ? hand.DeveloperGrams / hand.LightenerGrams : null,
-                mix.Rescue(bowl)));
+            row is null || hand is null
+                ? null
+                : new BegunView(
+                    row.Id,
+                    row.Events.Count,
+                    hand.TareGrams,
+                    hand.GrossGrams,
+                    hand.Next,
+                    hand.Over,
+                    hand.IsDone,
+                    hand.IsKept,
+                    hand.LightenerGrams > 0 && hand.DeveloperGrams > 0
+                        ? hand.DeveloperGrams / hand.LightenerGrams
+                        : null,
+                    mix.Rescue(bowl)
+                )
+        );
     }
 }
 
 /// <summary>A finding of the mix, with what mends it.</summary>
 internal sealed record MixFindingView(
-    string Id, FindingKind Kind, Severity Severity, string Title, string Text, string Why, IReadOnlyList<string> Panels, bool CanDismiss, MixFix? Fix, string? SetAside)
+    string Id,
+    FindingKind Kind,
+    Severity Severity,
+    string Title,
+    string Text,
+    string Why,
+    IReadOnlyList<string> Panels,
+    bool CanDismiss,
+    MixFix? Fix,
+    string? SetAside
+)
 {
-    public static MixFindingView Of(Finding f, PlannedMix mix) => new(
-        f.Id, f.Kind, f.Severity, f.Title, f.Text, f.Why, f.Panels.Select(p => p.ToString()).ToArray(), !Finding.StaysSaid(f.Id), MixFixes.For(f, mix),
-        mix.Head.IsSetAside(f) ? mix.Head.Plan.SetAside.First(d => d.Finding == f.Id).Reason : null);
+    public static MixFindingView Of(Finding f, PlannedMix mix) =>
+        new(
+            f.Id,
+            f.Kind,
+            f.Severity,
+            f.Title,
+            f.Text,
+            f.Why,
+            f.Panels.Select(p => p.ToString()).ToArray(),
+            !Finding.StaysSaid(f.Id),
+            MixFixes.For(f, mix),
+            mix.Head.IsSetAside(f) ? mix.Head.Plan.SetAside.First(d => d.Finding == f.Id).Reason : null
+        );
 }
 
 /// <summary>A thing on the tray.</summary>
@@ -131,7 +206,12 @@ internal sealed record TrayView(string Id, string Words, int Count, string Why, 
 /// <param name="EndsLevel">The same as weighed.</param>
 /// <param name="MeanLevelPlanned">Mean level of what is seen as planned.</param>
 /// <param name="MeanLevel">The same as weighed.</param>
-internal sealed record WeighedForecast(double? EndsLevelPlanned, double? EndsLevel, double MeanLevelPlanned, double MeanLevel);
+internal sealed record WeighedForecast(
+    double? EndsLevelPlanned,
+    double? EndsLevel,
+    double MeanLevelPlanned,
+    double MeanLevel
+);
 
 /// <summary>A lightener to choose, with what a formula of it is forecast with.</summary>
 /// <param name="Name">What it is called.</param>
@@ -139,18 +219,36 @@ internal sealed record WeighedForecast(double? EndsLevelPlanned, double? EndsLev
 /// <param name="Figures">What its leaflet and the studio say.</param>
 /// <param name="Ratios">Usual parts of developer to one of it.</param>
 /// <param name="ScoopGrams">What its scoop holds, g.</param>
-internal sealed record LightenerOffer(string Name, Lightener Lightener, LightenerFigures Figures, IReadOnlyList<double> Ratios, double? ScoopGrams);
+internal sealed record LightenerOffer(
+    string Name,
+    Lightener Lightener,
+    LightenerFigures Figures,
+    IReadOnlyList<double> Ratios,
+    double? ScoopGrams
+);
 
 /// <summary>An additive to choose, dosed as its leaflet says.</summary>
 internal sealed record AdditiveOffer(string Name, Additive Covered, Additive OpenAir);
 
 /// <summary>What the shelf has to mix with.</summary>
-internal sealed record Offers(IReadOnlyList<LightenerOffer> Lighteners, IReadOnlyList<AdditiveOffer> Additives, IReadOnlyList<Shade> Shades)
+internal sealed record Offers(
+    IReadOnlyList<LightenerOffer> Lighteners,
+    IReadOnlyList<AdditiveOffer> Additives,
+    IReadOnlyList<Shade> Shades
+)
 {
-    public static Offers Of(IReadOnlyList<Product> shelf) => new(
-        shelf.OfType<LightenerProduct>().Select(p => new LightenerOffer(p.Name, p.Type, p.Figures(), p.Ratios, p.ScoopGrams)).ToArray(),
-        shelf.OfType<AdditiveProduct>().Select(p => new AdditiveOffer(p.Name, p.In(openAir: false), p.In(openAir: true))).ToArray(),
-        shelf.OfType<ShadeProduct>().Select(p => new Shade(p.Name, p.Depth, p.Reflect, 1)).ToArray());
+    public static Offers Of(IReadOnlyList<Product> shelf) =>
+        new(
+            shelf
+                .OfType<LightenerProduct>()
+                .Select(p => new LightenerOffer(p.Name, p.Type, p.Figures(), p.Ratios, p.ScoopGrams))
+                .ToArray(),
+            shelf
+                .OfType<AdditiveProduct>()
+                .Select(p => new AdditiveOffer(p.Name, p.In(openAir: false), p.In(openAir: true)))
+                .ToArray(),
+            shelf.OfType<ShadeProduct>().Select(p => new Shade(p.Name, p.Depth, p.Reflect, 1)).ToArray()
+        );
 }
 
 /// <summary>A plan as bowls.</summary>
@@ -184,4 +282,5 @@ internal sealed record MixView(
     IReadOnlyList<string> Cautions,
     IReadOnlyList<TrayView> Tray,
     WeighedForecast? Forecast,
-    Offers Offers);
+    Offers Offers
+);

@@ -19,68 +19,137 @@ internal static class HeadEndpoints
 
     public static void MapHeads(this IEndpointRouteBuilder app)
     {
-        var visit = app.MapGroup("/api/visits/{visit:guid}").WithTags("Paint").ProducesProblem(StatusCodes.Status404NotFound);
+        var visit = app.MapGroup("/api/visits/{visit:guid}")
+            .WithTags("Paint")
+            .ProducesProblem(StatusCodes.Status404NotFound);
 
-        visit.MapGet("/seen", async (Guid visit, string? wear, string? angle, string? tilt, PlanDesk desk, CancellationToken stop) =>
-            {
-                var (w, a, t) = ViewOf(wear, angle, tilt);
-                return await desk.OpenAsync(visit, stop) is { } at
-                    ? Results.Bytes(SeenFile.Write(at.Head.Looks.Seen(w, a, t), at.Head.Looks.OnHead.Strands.Count), Bytes)
-                    : Answers.NotFound("visit");
-            })
-            .Produces<byte[]>(contentType: Bytes).ProducesValidationProblem()
-            .WithName("GetSeen").WithSummary("What is seen in a wear (down, tiedHigh, tiedLow, halfUp, otherPart, tucked, sweptBack) from an angle round the head and a tilt above eye height (degrees): docs/formats/seen.md");
-
-        visit.MapGet("/plan/levels", async (Guid visit, string? moment, int? revision, PlanDesk desk, CancellationToken stop) =>
-            {
-                var when = MomentOf(moment);
-                if (await desk.OpenAsync(visit, stop) is not { } at)
+        visit
+            .MapGet(
+                "/seen",
+                async (Guid visit, string? wear, string? angle, string? tilt, PlanDesk desk, CancellationToken stop) =>
                 {
-                    return Answers.NotFound("visit");
+                    var (w, a, t) = ViewOf(wear, angle, tilt);
+                    return await desk.OpenAsync(visit, stop) is { } at
+                        ? Results.Bytes(
+                            SeenFile.Write(at.Head.Looks.Seen(w, a, t), at.Head.Looks.OnHead.Strands.Count),
+                            Bytes
+                        )
+                        : Answers.NotFound("visit");
                 }
-
-                // Levels of a revision with another part or texture belong to other strands: they can't be laid on these.
-                var head = revision is { } number ? await desk.AtRevisionAsync(at, number, stop) : at.Head;
-                return head is null ? Answers.NotFound("revision")
-                    : !ReferenceEquals(head.Looks, at.Head.Looks)
-                        ? throw new BadInputException([new Problem("revision", "Her part or texture was another then: it can't be laid over this one.")])
-                        : Results.Bytes(head.DrawnAt(when), Bytes);
-            })
-            .Produces<byte[]>(contentType: Bytes).ProducesValidationProblem()
-            .WithName("GetLevels").WithSummary("Level bytes to draw, strands × 64, at a moment (before, rinsed, minutes, or weeks of growth like 12w), of this or an earlier revision");
-
-        visit.MapGet("/plan/strands", async (Guid visit, PlanDesk desk, CancellationToken stop) =>
-            await desk.OpenAsync(visit, stop) is { } at
-                ? Results.Bytes(MemoryMarshal.AsBytes(at.Head.Map.Panel.AsSpan()).ToArray(), Bytes)
-                : Answers.NotFound("visit"))
+            )
             .Produces<byte[]>(contentType: Bytes)
-            .WithName("GetStrands").WithSummary("Panel number of every strand, int16, −1 where it is left out; numbers as in panels");
+            .ProducesValidationProblem()
+            .WithName("GetSeen")
+            .WithSummary(
+                "What is seen in a wear (down, tiedHigh, tiedLow, halfUp, otherPart, tucked, sweptBack) from an angle round the head and a tilt above eye height (degrees): docs/formats/seen.md"
+            );
 
-        visit.MapGet("/plan/picture", async (Guid visit, string? wear, string? angle, string? tilt, string? moment, int? width, PlanDesk desk, CancellationToken stop) =>
-            {
-                var (w, a, t) = ViewOf(wear, angle, tilt);
-                var when = MomentOf(moment);
-                if (width is < 16 or > View.Width)
+        visit
+            .MapGet(
+                "/plan/levels",
+                async (Guid visit, string? moment, int? revision, PlanDesk desk, CancellationToken stop) =>
                 {
-                    throw new BadInputException([new Problem("width", $"Between 16 and {View.Width} pixels.")]);
-                }
+                    var when = MomentOf(moment);
+                    if (await desk.OpenAsync(visit, stop) is not { } at)
+                    {
+                        return Answers.NotFound("visit");
+                    }
 
-                return await desk.OpenAsync(visit, stop) is { } at
-                    ? Results.Bytes(PictureFile.Png(Picture.Colour(at.Head.Looks.Seen(w, a, t), at.Head.DrawnAt(when)), width ?? View.Width), "image/png")
-                    : Answers.NotFound("visit");
-            })
-            .Produces<byte[]>(contentType: "image/png").ProducesValidationProblem()
-            .WithName("GetPicture").WithSummary("The head as a PNG picture");
+                    // Levels of a revision with another part or texture belong to other strands: they can't be laid on these.
+                    var head = revision is { } number ? await desk.AtRevisionAsync(at, number, stop) : at.Head;
+                    return head is null ? Answers.NotFound("revision")
+                        : !ReferenceEquals(head.Looks, at.Head.Looks)
+                            ? throw new BadInputException([
+                                new Problem(
+                                    "revision",
+                                    "Her part or texture was another then: it can't be laid over this one."
+                                ),
+                            ])
+                        : Results.Bytes(head.DrawnAt(when), Bytes);
+                }
+            )
+            .Produces<byte[]>(contentType: Bytes)
+            .ProducesValidationProblem()
+            .WithName("GetLevels")
+            .WithSummary(
+                "Level bytes to draw, strands × 64, at a moment (before, rinsed, minutes, or weeks of growth like 12w), of this or an earlier revision"
+            );
+
+        visit
+            .MapGet(
+                "/plan/strands",
+                async (Guid visit, PlanDesk desk, CancellationToken stop) =>
+                    await desk.OpenAsync(visit, stop) is { } at
+                        ? Results.Bytes(MemoryMarshal.AsBytes(at.Head.Map.Panel.AsSpan()).ToArray(), Bytes)
+                        : Answers.NotFound("visit")
+            )
+            .Produces<byte[]>(contentType: Bytes)
+            .WithName("GetStrands")
+            .WithSummary("Panel number of every strand, int16, −1 where it is left out; numbers as in panels");
+
+        visit
+            .MapGet(
+                "/plan/picture",
+                async (
+                    Guid visit,
+                    string? wear,
+                    string? angle,
+                    string? tilt,
+                    string? moment,
+                    int? width,
+                    PlanDesk desk,
+                    CancellationToken stop
+                ) =>
+                {
+                    var (w, a, t) = ViewOf(wear, angle, tilt);
+                    var when = MomentOf(moment);
+                    if (width is < 16 or > View.Width)
+                    {
+                        throw new BadInputException([new Problem("width", $"Between 16 and {View.Width} pixels.")]);
+                    }
+
+                    return await desk.OpenAsync(visit, stop) is { } at
+                        ? Results.Bytes(
+                            PictureFile.Png(
+                                Picture.Colour(at.Head.Looks.Seen(w, a, t), at.Head.DrawnAt(when)),
+                                width ?? View.Width
+                            ),
+                            "image/png"
+                        )
+                        : Answers.NotFound("visit");
+                }
+            )
+            .Produces<byte[]>(contentType: "image/png")
+            .ProducesValidationProblem()
+            .WithName("GetPicture")
+            .WithSummary("The head as a PNG picture");
 
         var colours = app.MapGroup("/api/colours").WithTags("Frame");
-        colours.MapGet("", () => new ColoursView(
-                Enumerable.Range(0, 91).Select(i => LevelColours.Hex(1 + i / 10.0)).ToArray(), Picture.ShineGain))
-            .WithName("GetColours").WithSummary("Colours of the levels, a tenth apart");
-        colours.MapGet("/table", (double? tone) => tone is null or (>= -1 and <= 1)
-                ? Results.Bytes(MemoryMarshal.AsBytes(LevelColours.Table(tone ?? 0).AsSpan()).ToArray(), Bytes)
-                : throw new BadInputException([new Problem("tone", "Between −1, cool, and 1, warm.")]))
-            .Produces<byte[]>(contentType: Bytes).ProducesValidationProblem()
-            .WithName("GetColourTable").WithSummary("Linear light by level byte and shade, uint16, 256 × 128 × 3; tone −1 cool .. 1 warm for a wish");
+        colours
+            .MapGet(
+                "",
+                () =>
+                    new ColoursView(
+                        Enumerable.Range(0, 91).Select(i => LevelColours.Hex(1 + i / 10.0)).ToArray(),
+                        Picture.ShineGain
+                    )
+            )
+            .WithName("GetColours")
+            .WithSummary("Colours of the levels, a tenth apart");
+        colours
+            .MapGet(
+                "/table",
+                (double? tone) =>
+                    tone is null or (>= -1 and <= 1)
+                        ? Results.Bytes(MemoryMarshal.AsBytes(LevelColours.Table(tone ?? 0).AsSpan()).ToArray(), Bytes)
+                        : throw new BadInputException([new Problem("tone", "Between −1, cool, and 1, warm.")])
+            )
+            .Produces<byte[]>(contentType: Bytes)
+            .ProducesValidationProblem()
+            .WithName("GetColourTable")
+            .WithSummary(
+                "Linear light by level byte and shade, uint16, 256 × 128 × 3; tone −1 cool .. 1 warm for a wish"
+            );
     }
 
     private static (Wear Wear, int Angle, int Tilt) ViewOf(string? wear, string? angle, string? tilt)
@@ -108,15 +177,24 @@ internal static class HeadEndpoints
         return problems.Count > 0 ? throw new BadInputException(problems) : (which, degrees, above);
     }
 
-    private static Moment MomentOf(string? moment) => moment switch
-    {
-        null or "rinsed" => Moment.Rinsed,
-        "before" => Moment.Before,
-        _ when moment.EndsWith('w') => double.TryParse(moment[..^1], out var weeks) && weeks is >= 0 and <= Moment.MostWeeks
-            ? Moment.Later(weeks)
-            : throw new BadInputException([new Problem("moment", $"Weeks between 0 and {Moment.MostWeeks}, like 12w.")]),
-        _ => double.TryParse(moment, out var minutes) && Minutes.IsValid(minutes)
-            ? Moment.At(new Minutes(minutes))
-            : throw new BadInputException([new Problem("moment", "One of before, rinsed, minutes, or weeks of growth like 12w between 0 and 600.")]),
-    };
+    private static Moment MomentOf(string? moment) =>
+        moment switch
+        {
+            null or "rinsed" => Moment.Rinsed,
+            "before" => Moment.Before,
+            _ when moment.EndsWith('w') => double.TryParse(moment[..^1], out var weeks)
+            && weeks is >= 0 and <= Moment.MostWeeks
+                ? Moment.Later(weeks)
+                : throw new BadInputException([
+                    new Problem("moment", $"Weeks between 0 and {Moment.MostWeeks}, like 12w."),
+                ]),
+            _ => double.TryParse(moment, out var minutes) && Minutes.IsValid(minutes)
+                ? Moment.At(new Minutes(minutes))
+                : throw new BadInputException([
+                    new Problem(
+                        "moment",
+                        "One of before, rinsed, minutes, or weeks of growth like 12w between 0 and 600."
+                    ),
+                ]),
+        };
 }

@@ -19,7 +19,8 @@ internal sealed class Heads(HeadForm head)
     private readonly Lock gate = new();
     private readonly Shelves shelves = Shelves.For(MostFallen, MostViews);
     private readonly LinkedList<(HairProfile Hair, PartLine Part, HairLooks Looks)> looks = new();
-    private readonly LinkedList<((Guid Visit, int Shows, HairProfile Hair) Key, Lazy<PlannedHead> Head)> planned = new();
+    private readonly LinkedList<((Guid Visit, int Shows, HairProfile Hair) Key, Lazy<PlannedHead> Head)> planned =
+        new();
     private ImmutableDictionary<HairProfile, Cutting> cuttings = ImmutableDictionary<HairProfile, Cutting>.Empty;
 
     /// <summary>Looks of a head of hair with a part.</summary>

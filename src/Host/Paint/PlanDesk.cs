@@ -29,60 +29,111 @@ internal sealed class PlanDesk(Visits visits, Heads heads, TimeProvider clock)
     /// <summary>The plan as it stands; null if there is no such visit.</summary>
     public async Task<AtWork?> OpenAsync(Guid visit, CancellationToken stop)
     {
-        if (await visits.FindAsync(visit, stop) is not { } found || await visits.PlanAsync(visit, stop) is not { } stored)
+        if (
+            await visits.FindAsync(visit, stop) is not { } found
+            || await visits.PlanAsync(visit, stop) is not { } stored
+        )
         {
             return null;
         }
 
-        return new AtWork(found, stored, heads.Planned(visit, found.Hair, new(stored.History.Shows, stored.Plan), null), clock.GetLocalNow());
+        return new AtWork(
+            found,
+            stored,
+            heads.Planned(visit, found.Hair, new(stored.History.Shows, stored.Plan), null),
+            clock.GetLocalNow()
+        );
     }
 
     /// <summary>The head as it was planned at an earlier revision; null if there was none.</summary>
     public async Task<PlannedHead?> AtRevisionAsync(AtWork at, int revision, CancellationToken stop) =>
-        await visits.PlanAtAsync(at.Visit.Id, revision, stop) is { } plan ? heads.Make(at.Visit.Hair, plan, at.Head) : null;
+        await visits.PlanAtAsync(at.Visit.Id, revision, stop) is { } plan
+            ? heads.Make(at.Visit.Hair, plan, at.Head)
+            : null;
 
     /// <summary>Applies an edit and stores it.</summary>
     /// <exception cref="BadInputException">Values that can't be taken.</exception>
     /// <exception cref="StaleRevisionException">The plan is no longer at the base revision.</exception>
     /// <exception cref="StoppedException">A safety stop stands and hair would get more product.</exception>
     public Task<(AtWork Before, AtWork After, IReadOnlyList<string> Lost)?> EditAsync(
-        Guid visit, int baseRevision, PlanEdit edit, CancellationToken stop) =>
-        ChangeAsync(visit, baseRevision, async at =>
-        {
-            var applied = Apply(at, edit);
-            NotStopped(at)(applied.Plan);
-            var what = JsonSerializer.Serialize(edit, WendroJson.Options);
-            return (await visits.AppendAsync(visit, at.Stored, applied.Plan, what, stop), applied.Lost);
-        }, stop);
+        Guid visit,
+        int baseRevision,
+        PlanEdit edit,
+        CancellationToken stop
+    ) =>
+        ChangeAsync(
+            visit,
+            baseRevision,
+            async at =>
+            {
+                var applied = Apply(at, edit);
+                NotStopped(at)(applied.Plan);
+                var what = JsonSerializer.Serialize(edit, WendroJson.Options);
+                return (await visits.AppendAsync(visit, at.Stored, applied.Plan, what, stop), applied.Lost);
+            },
+            stop
+        );
 
     /// <summary>Takes a plan read from a file, as one revision.</summary>
     public Task<(AtWork Before, AtWork After, IReadOnlyList<string> Lost)?> TakeAsync(
-        Guid visit, int baseRevision, Plan plan, CancellationToken stop) =>
-        ChangeAsync(visit, baseRevision, async at =>
-        {
-            var made = PlanEdits.Make(plan, heads.CuttingFor(at.Visit.Hair), out var problems);
-            if (problems.Count == 0)
+        Guid visit,
+        int baseRevision,
+        Plan plan,
+        CancellationToken stop
+    ) =>
+        ChangeAsync(
+            visit,
+            baseRevision,
+            async at =>
             {
-                NotStopped(at)(made);
-            }
+                var made = PlanEdits.Make(plan, heads.CuttingFor(at.Visit.Hair), out var problems);
+                if (problems.Count == 0)
+                {
+                    NotStopped(at)(made);
+                }
 
-            return problems.Count > 0
-                ? throw new BadInputException(problems)
-                : (await visits.AppendAsync(visit, at.Stored, made, "import", stop), []);
-        }, stop);
+                return problems.Count > 0
+                    ? throw new BadInputException(problems)
+                    : (await visits.AppendAsync(visit, at.Stored, made, "import", stop), []);
+            },
+            stop
+        );
 
     /// <summary>Takes the last edit back; the same plan and revision if there is none.</summary>
     /// <exception cref="StoppedException">A safety stop stands and it would bring paint back.</exception>
-    public Task<(AtWork Before, AtWork After, IReadOnlyList<string> Lost)?> UndoAsync(Guid visit, int baseRevision, CancellationToken stop) =>
-        ChangeAsync(visit, baseRevision, async at => (await visits.UndoAsync(visit, at.Stored, NotStopped(at), stop) ?? at.Stored, []), stop);
+    public Task<(AtWork Before, AtWork After, IReadOnlyList<string> Lost)?> UndoAsync(
+        Guid visit,
+        int baseRevision,
+        CancellationToken stop
+    ) =>
+        ChangeAsync(
+            visit,
+            baseRevision,
+            async at => (await visits.UndoAsync(visit, at.Stored, NotStopped(at), stop) ?? at.Stored, []),
+            stop
+        );
 
     /// <summary>Brings back what was undone last; the same plan and revision if there is nothing.</summary>
-    public Task<(AtWork Before, AtWork After, IReadOnlyList<string> Lost)?> RedoAsync(Guid visit, int baseRevision, CancellationToken stop) =>
-        ChangeAsync(visit, baseRevision, async at => (await visits.RedoAsync(visit, at.Stored, NotStopped(at), stop) ?? at.Stored, []), stop);
+    public Task<(AtWork Before, AtWork After, IReadOnlyList<string> Lost)?> RedoAsync(
+        Guid visit,
+        int baseRevision,
+        CancellationToken stop
+    ) =>
+        ChangeAsync(
+            visit,
+            baseRevision,
+            async at => (await visits.RedoAsync(visit, at.Stored, NotStopped(at), stop) ?? at.Stored, []),
+            stop
+        );
 
     /// <summary>What an edit would do; stores nothing. Null head where a newer preview has come in meanwhile.</summary>
     public async Task<(AtWork Before, PlannedHead? After)?> PreviewAsync(
-        Guid visit, int baseRevision, PlanEdit edit, long sequence, CancellationToken stop)
+        Guid visit,
+        int baseRevision,
+        PlanEdit edit,
+        long sequence,
+        CancellationToken stop
+    )
     {
         newestPreview.AddOrUpdate(visit, sequence, (_, newest) => Math.Max(newest, sequence));
         if (await OpenAsync(visit, stop) is not { } at)
@@ -104,13 +155,17 @@ internal sealed class PlanDesk(Visits visits, Heads heads, TimeProvider clock)
     }
 
     /// <summary>Refuses a plan that brings product back while a safety stop stands.</summary>
-    private Action<Plan> NotStopped(AtWork at) => next =>
-    {
-        if (ConsultWords.Stops(at) is { Count: > 0 } stops && Stopped.LaysMore(at.Stored.Plan, next, heads.CuttingFor(at.Visit.Hair)))
+    private Action<Plan> NotStopped(AtWork at) =>
+        next =>
         {
-            throw new StoppedException(stops);
-        }
-    };
+            if (
+                ConsultWords.Stops(at) is { Count: > 0 } stops
+                && Stopped.LaysMore(at.Stored.Plan, next, heads.CuttingFor(at.Visit.Hair))
+            )
+            {
+                throw new StoppedException(stops);
+            }
+        };
 
     private Applied Apply(AtWork at, PlanEdit edit)
     {
@@ -121,7 +176,11 @@ internal sealed class PlanDesk(Visits visits, Heads heads, TimeProvider clock)
     }
 
     private async Task<(AtWork Before, AtWork After, IReadOnlyList<string> Lost)?> ChangeAsync(
-        Guid visit, int baseRevision, Func<AtWork, Task<(StoredPlan Stored, IReadOnlyList<string> Lost)>> change, CancellationToken stop)
+        Guid visit,
+        int baseRevision,
+        Func<AtWork, Task<(StoredPlan Stored, IReadOnlyList<string> Lost)>> change,
+        CancellationToken stop
+    )
     {
         var turn = turns.GetOrAdd(visit, _ => new SemaphoreSlim(1));
         await turn.WaitAsync(stop);

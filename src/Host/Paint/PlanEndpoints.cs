@@ -23,95 +23,192 @@ internal static class PlanEndpoints
 
     public static void MapPlan(this IEndpointRouteBuilder app)
     {
-        var plan = app.MapGroup("/api/visits/{visit:guid}/plan").WithTags("Paint")
+        var plan = app.MapGroup("/api/visits/{visit:guid}/plan")
+            .WithTags("Paint")
             .ProducesProblem(StatusCodes.Status404NotFound);
 
-        plan.MapGet("", async (Guid visit, PlanDesk desk, CancellationToken stop) =>
-            await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(View(at)) : Answers.NotFound("visit"))
-            .Produces<PlanView>().WithName("GetPlan").WithSummary("The plan, its panels, measures and findings");
+        plan.MapGet(
+                "",
+                async (Guid visit, PlanDesk desk, CancellationToken stop) =>
+                    await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(View(at)) : Answers.NotFound("visit")
+            )
+            .Produces<PlanView>()
+            .WithName("GetPlan")
+            .WithSummary("The plan, its panels, measures and findings");
 
-        plan.MapGet("/panels", async (Guid visit, PlanDesk desk, CancellationToken stop) =>
-            await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(PanelView.Of(at.Head)) : Answers.NotFound("visit"))
-            .Produces<IReadOnlyList<PanelView>>().WithName("GetPanels").WithSummary("The panels with areas, paint and levels");
+        plan.MapGet(
+                "/panels",
+                async (Guid visit, PlanDesk desk, CancellationToken stop) =>
+                    await desk.OpenAsync(visit, stop) is { } at
+                        ? Results.Ok(PanelView.Of(at.Head))
+                        : Answers.NotFound("visit")
+            )
+            .Produces<IReadOnlyList<PanelView>>()
+            .WithName("GetPanels")
+            .WithSummary("The panels with areas, paint and levels");
 
-        plan.MapGet("/panels/{zone}/{row:int}/{column:int}/strip", async (
-            Guid visit, string zone, int row, int column, PlanDesk desk, CancellationToken stop) =>
-            await desk.OpenAsync(visit, stop) is { } at && StripOf(at, $"{zone}/{row}/{column}") is { } strip
-                ? Results.Ok(strip)
-                : Answers.NotFound("panel"))
-            .Produces<Strip>().WithName("GetStrip").WithSummary("A panel hung flat: levels from scalp to ends, and depth");
+        plan.MapGet(
+                "/panels/{zone}/{row:int}/{column:int}/strip",
+                async (Guid visit, string zone, int row, int column, PlanDesk desk, CancellationToken stop) =>
+                    await desk.OpenAsync(visit, stop) is { } at && StripOf(at, $"{zone}/{row}/{column}") is { } strip
+                        ? Results.Ok(strip)
+                        : Answers.NotFound("panel")
+            )
+            .Produces<Strip>()
+            .WithName("GetStrip")
+            .WithSummary("A panel hung flat: levels from scalp to ends, and depth");
 
-        plan.MapGet("/measures", async (Guid visit, PlanDesk desk, CancellationToken stop) =>
-            await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(MeasuresView.Of(at.Head.Measures)) : Answers.NotFound("visit"))
-            .Produces<MeasuresView>().WithName("GetMeasures").WithSummary("The measures, rinsed, worn down");
+        plan.MapGet(
+                "/measures",
+                async (Guid visit, PlanDesk desk, CancellationToken stop) =>
+                    await desk.OpenAsync(visit, stop) is { } at
+                        ? Results.Ok(MeasuresView.Of(at.Head.Measures))
+                        : Answers.NotFound("visit")
+            )
+            .Produces<MeasuresView>()
+            .WithName("GetMeasures")
+            .WithSummary("The measures, rinsed, worn down");
 
-        plan.MapGet("/findings", async (Guid visit, PlanDesk desk, Heads heads, CancellationToken stop) =>
-            await desk.OpenAsync(visit, stop) is { } at
-                ? Results.Ok(FindingView.Of(at, heads.CuttingFor(at.Visit.Hair), stop))
-                : Answers.NotFound("visit"))
-            .Produces<IReadOnlyList<FindingView>>().WithName("GetFindings").WithSummary("What is wrong, worst first, each with its fix");
+        plan.MapGet(
+                "/findings",
+                async (Guid visit, PlanDesk desk, Heads heads, CancellationToken stop) =>
+                    await desk.OpenAsync(visit, stop) is { } at
+                        ? Results.Ok(FindingView.Of(at, heads.CuttingFor(at.Visit.Hair), stop))
+                        : Answers.NotFound("visit")
+            )
+            .Produces<IReadOnlyList<FindingView>>()
+            .WithName("GetFindings")
+            .WithSummary("What is wrong, worst first, each with its fix");
 
-        Changes(plan.MapPost("/edits", async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
-            {
-                var body = await Body.ReadAsync<EditBody>(request);
-                return Changed(await desk.EditAsync(visit, body.BaseRevision, body.Edit, stop));
-            }).Accepts<EditBody>("application/json"))
-            .WithName("PostEdit").WithSummary("Changes the plan: the one door");
+        Changes(
+                plan.MapPost(
+                        "/edits",
+                        async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
+                        {
+                            var body = await Body.ReadAsync<EditBody>(request);
+                            return Changed(await desk.EditAsync(visit, body.BaseRevision, body.Edit, stop));
+                        }
+                    )
+                    .Accepts<EditBody>("application/json")
+            )
+            .WithName("PostEdit")
+            .WithSummary("Changes the plan: the one door");
 
-        Changes(plan.MapPost("/previews", async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
-            {
-                var body = await Body.ReadAsync<EditBody>(request);
-                return await desk.PreviewAsync(visit, body.BaseRevision, body.Edit, body.Sequence, stop) switch
-                {
-                    null => Answers.NotFound("visit"),
-                    (_, null) => Results.NoContent(),
-                    var (at, head) => Results.Ok(Change(at, at with { Head = head }, [])),
-                };
-            }).Accepts<EditBody>("application/json"))
+        Changes(
+                plan.MapPost(
+                        "/previews",
+                        async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
+                        {
+                            var body = await Body.ReadAsync<EditBody>(request);
+                            return await desk.PreviewAsync(
+                                visit,
+                                body.BaseRevision,
+                                body.Edit,
+                                body.Sequence,
+                                stop
+                            ) switch
+                            {
+                                null => Answers.NotFound("visit"),
+                                (_, null) => Results.NoContent(),
+                                var (at, head) => Results.Ok(Change(at, at with { Head = head }, [])),
+                            };
+                        }
+                    )
+                    .Accepts<EditBody>("application/json")
+            )
             .Produces(StatusCodes.Status204NoContent)
-            .WithName("PostPreview").WithSummary("What an edit would change; stores nothing. 204 where a newer preview came in meanwhile");
+            .WithName("PostPreview")
+            .WithSummary("What an edit would change; stores nothing. 204 where a newer preview came in meanwhile");
 
-        Changes(plan.MapPost("/undo", async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
-                Changed(await desk.UndoAsync(visit, (await Body.ReadAsync<StepBody>(request)).BaseRevision, stop)))
-            .Accepts<StepBody>("application/json")).WithName("PostUndo").WithSummary("Takes the last edit back, as a new revision");
+        Changes(
+                plan.MapPost(
+                        "/undo",
+                        async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
+                            Changed(
+                                await desk.UndoAsync(
+                                    visit,
+                                    (await Body.ReadAsync<StepBody>(request)).BaseRevision,
+                                    stop
+                                )
+                            )
+                    )
+                    .Accepts<StepBody>("application/json")
+            )
+            .WithName("PostUndo")
+            .WithSummary("Takes the last edit back, as a new revision");
 
-        Changes(plan.MapPost("/redo", async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
-                Changed(await desk.RedoAsync(visit, (await Body.ReadAsync<StepBody>(request)).BaseRevision, stop)))
-            .Accepts<StepBody>("application/json")).WithName("PostRedo").WithSummary("Brings back what was undone, as a new revision");
+        Changes(
+                plan.MapPost(
+                        "/redo",
+                        async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
+                            Changed(
+                                await desk.RedoAsync(
+                                    visit,
+                                    (await Body.ReadAsync<StepBody>(request)).BaseRevision,
+                                    stop
+                                )
+                            )
+                    )
+                    .Accepts<StepBody>("application/json")
+            )
+            .WithName("PostRedo")
+            .WithSummary("Brings back what was undone, as a new revision");
     }
 
     public static void MapPlanFile(this IEndpointRouteBuilder app)
     {
         var file = app.MapGroup("/api/visits/{visit:guid}/plan/file").WithTags("Paint");
-        file.MapGet("", async (Guid visit, PlanDesk desk, CancellationToken stop) =>
-            await desk.OpenAsync(visit, stop) is { } at
-                ? Results.File(PlanFile.Write(at.Visit.Hair, at.Stored.Plan), "application/json", "plan.wendro.json")
-                : Answers.NotFound("visit"))
-            .WithName("GetPlanFile").WithSummary("The plan as a file: docs/formats/plan.md");
+        file.MapGet(
+                "",
+                async (Guid visit, PlanDesk desk, CancellationToken stop) =>
+                    await desk.OpenAsync(visit, stop) is { } at
+                        ? Results.File(
+                            PlanFile.Write(at.Visit.Hair, at.Stored.Plan),
+                            "application/json",
+                            "plan.wendro.json"
+                        )
+                        : Answers.NotFound("visit")
+            )
+            .WithName("GetPlanFile")
+            .WithSummary("The plan as a file: docs/formats/plan.md");
 
-        Changes(file.MapPost("", async (Guid visit, int baseRevision, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
-            {
-                var read = PlanFile.Read(await Body.BytesAsync(request));
-                return Changed(await desk.TakeAsync(visit, baseRevision, read.Plan, stop));
-            }).Accepts<PlanFile>("application/json"))
-            .WithName("PostPlanFile").WithSummary("Takes a plan from a file as one revision; validated whole first");
+        Changes(
+                file.MapPost(
+                        "",
+                        async (
+                            Guid visit,
+                            int baseRevision,
+                            HttpRequest request,
+                            PlanDesk desk,
+                            CancellationToken stop
+                        ) =>
+                        {
+                            var read = PlanFile.Read(await Body.BytesAsync(request));
+                            return Changed(await desk.TakeAsync(visit, baseRevision, read.Plan, stop));
+                        }
+                    )
+                    .Accepts<PlanFile>("application/json")
+            )
+            .WithName("PostPlanFile")
+            .WithSummary("Takes a plan from a file as one revision; validated whole first");
     }
 
-    private static RouteHandlerBuilder Changes(RouteHandlerBuilder route) => route
-        .Produces<PlanChange>()
-        .ProducesValidationProblem()
-        .ProducesProblem(StatusCodes.Status409Conflict)
-        .ProducesProblem(StatusCodes.Status413PayloadTooLarge)
-        .ProducesProblem(StatusCodes.Status415UnsupportedMediaType);
+    private static RouteHandlerBuilder Changes(RouteHandlerBuilder route) =>
+        route
+            .Produces<PlanChange>()
+            .ProducesValidationProblem()
+            .ProducesProblem(StatusCodes.Status409Conflict)
+            .ProducesProblem(StatusCodes.Status413PayloadTooLarge)
+            .ProducesProblem(StatusCodes.Status415UnsupportedMediaType);
 
-    private static IResult Changed((AtWork Before, AtWork After, IReadOnlyList<string> Lost)? changed) => changed is { } c
-        ? Results.Ok(Change(c.Before, c.After, c.Lost))
-        : Answers.NotFound("visit");
+    private static IResult Changed((AtWork Before, AtWork After, IReadOnlyList<string> Lost)? changed) =>
+        changed is { } c ? Results.Ok(Change(c.Before, c.After, c.Lost)) : Answers.NotFound("visit");
 
     private static PlanChange Change(AtWork before, AtWork after, IReadOnlyList<string> lost)
     {
         var recut = !ReferenceEquals(before.Head.Map, after.Head.Map) && !SameCut(before.Head, after.Head);
-        var panels = Enumerable.Range(0, after.Head.Panels.Count)
+        var panels = Enumerable
+            .Range(0, after.Head.Panels.Count)
             .Where(i => recut || after.Head.Panels[i] != before.Head.Panels[i])
             .Select(i => PanelView.Of(after.Head, after.Head.Panels[i], i))
             .ToArray();
@@ -132,7 +229,8 @@ internal static class PlanEndpoints
             MeasuresView.Of(after.Head.Measures),
             FindingView.AtOnce(after.Head),
             ConsultWords.Cautions(after),
-            recut ? null : StrandLevelsView.Between(before.Head, after.Head));
+            recut ? null : StrandLevelsView.Between(before.Head, after.Head)
+        );
     }
 
     private static Strip? StripOf(AtWork at, string key) =>
@@ -164,7 +262,11 @@ internal static class PlanEndpoints
             FindingView.AtOnce(at.Head),
             ConsultWords.Stops(at),
             ConsultWords.Cautions(at),
-            at.Head.Looks.Head.Chart.Outline.SelectMany(p => new[] { Math.Round(p.X, 3), Math.Round(p.Y, 3) }).ToArray(),
-            at.Head.Looks.Head.ZonesFor(at.Stored.Plan.Part).PartOnMap.SelectMany(p => new[] { Math.Round(p.X, 3), Math.Round(p.Y, 3) }).ToArray());
+            at.Head.Looks.Head.Chart.Outline.SelectMany(p => new[] { Math.Round(p.X, 3), Math.Round(p.Y, 3) })
+                .ToArray(),
+            at.Head.Looks.Head.ZonesFor(at.Stored.Plan.Part)
+                .PartOnMap.SelectMany(p => new[] { Math.Round(p.X, 3), Math.Round(p.Y, 3) })
+                .ToArray()
+        );
     }
 }

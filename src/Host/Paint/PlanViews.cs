@@ -53,9 +53,11 @@ internal sealed record PanelView(
     double SeenShare,
     double Minutes,
     IReadOnlyList<double> Grip,
-    Strip? Strip = null)
+    Strip? Strip = null
+)
 {
-    public static IReadOnlyList<PanelView> Of(PlannedHead head) => head.Panels.Select((p, i) => Of(head, p, i)).ToArray();
+    public static IReadOnlyList<PanelView> Of(PlannedHead head) =>
+        head.Panels.Select((p, i) => Of(head, p, i)).ToArray();
 
     public static PanelView Of(PlannedHead head, PlannedPanel p, int index)
     {
@@ -80,7 +82,8 @@ internal sealed record PanelView(
             p.LiftingOf(hair) is { } lifting ? Forecast.Of(lifting.Case, p.Light!.Formula.Minutes).HalfWidth : 0,
             head.Measures.SeenShares[index],
             PlannedHead.MinutesOf(p),
-            GripOf(head.Cut[p.Panel.Key.Zone].GripOf(p.Panel, head.Looks.Head.Chart)));
+            GripOf(head.Cut[p.Panel.Key.Zone].GripOf(p.Panel, head.Looks.Head.Chart))
+        );
     }
 
     /// <summary>The upper edge at 33 places across, cm from the scalp.</summary>
@@ -90,7 +93,9 @@ internal sealed record PanelView(
     private const int EdgePlaces = 33;
 
     private static double[] GripOf(Grip grip) =>
-        new[] { grip.Middle.X, grip.Middle.Y, grip.Up.X, grip.Up.Y, grip.Aside.X, grip.Aside.Y }.Select(v => Math.Round(v, 3)).ToArray();
+        new[] { grip.Middle.X, grip.Middle.Y, grip.Up.X, grip.Up.Y, grip.Aside.X, grip.Aside.Y }
+            .Select(v => Math.Round(v, 3))
+            .ToArray();
 }
 
 /// <summary>One product on a panel.</summary>
@@ -121,47 +126,82 @@ internal sealed record FindingView(
     Stretch? Along,
     bool CanDismiss,
     FixView? Fix,
-    string? SetAside)
+    string? SetAside
+)
 {
     /// <summary>What the plan alone shows, at once: no fixes, nothing that looks at every wear.</summary>
-    public static IReadOnlyList<FindingView> AtOnce(PlannedHead head) => head.Findings.Select(f => Of(f, null, null)).ToArray();
+    public static IReadOnlyList<FindingView> AtOnce(PlannedHead head) =>
+        head.Findings.Select(f => Of(f, null, null)).ToArray();
 
     /// <summary>All of it, each with its fix; what was set aside comes last.</summary>
     public static IReadOnlyList<FindingView> Of(AtWork at, Cutting cutting, CancellationToken stop)
     {
         var head = at.Head;
         var painted = head.Panels.Any(p => p.Coats.Count > 0);
-        var all = head.AllFindings
-            .Concat(painted ? ConsultFindings.Of(at.Visit.Consultation, at.Visit.Hair, head.Measures, head.Plan.LimitsOf(), at.Now) : [])
+        var all = head
+            .AllFindings.Concat(
+                painted
+                    ? ConsultFindings.Of(
+                        at.Visit.Consultation,
+                        at.Visit.Hair,
+                        head.Measures,
+                        head.Plan.LimitsOf(),
+                        at.Now
+                    )
+                    : []
+            )
             .Concat(painted && head.HiddenWork() is { } hidden ? [hidden] : [])
-            .OrderBy(f => head.IsSetAside(f)).ThenBy(f => f.Severity).ThenBy(f => f.Kind)
+            .OrderBy(f => head.IsSetAside(f))
+            .ThenBy(f => f.Severity)
+            .ThenBy(f => f.Kind)
             .ToArray();
         var fixes = new Fix?[all.Length];
-        Parallel.For(0, all.Length, new ParallelOptions { CancellationToken = stop }, i =>
-        {
-            if (!head.IsSetAside(all[i]))
+        Parallel.For(
+            0,
+            all.Length,
+            new ParallelOptions { CancellationToken = stop },
+            i =>
             {
-                fixes[i] = Fixes.For(all[i], head, cutting, stop);
+                if (!head.IsSetAside(all[i]))
+                {
+                    fixes[i] = Fixes.For(all[i], head, cutting, stop);
+                }
             }
-        });
-        return all.Select((f, i) => Of(f, fixes[i], head.IsSetAside(f) ? head.Plan.SetAside.First(d => d.Finding == f.Id).Reason : null)).ToArray();
+        );
+        return all.Select(
+                (f, i) =>
+                    Of(f, fixes[i], head.IsSetAside(f) ? head.Plan.SetAside.First(d => d.Finding == f.Id).Reason : null)
+            )
+            .ToArray();
     }
 
-    private static FindingView Of(Finding f, Fix? fix, string? setAside) => new(
-        f.Id,
-        f.Kind,
-        f.Severity,
-        f.Title,
-        f.Text,
-        f.Why,
-        f.Zones,
-        f.Panels.Select(p => p.ToString()).ToArray(),
-        f.Wear,
-        f.Evidence,
-        f.Along,
-        !Finding.StaysSaid(f.Id),
-        fix is null ? null : new FixView(fix.Label, fix.Edit, fix.Mends, fix.Now, fix.After, fix.New, MeasuresView.Of(fix.Measures)),
-        setAside);
+    private static FindingView Of(Finding f, Fix? fix, string? setAside) =>
+        new(
+            f.Id,
+            f.Kind,
+            f.Severity,
+            f.Title,
+            f.Text,
+            f.Why,
+            f.Zones,
+            f.Panels.Select(p => p.ToString()).ToArray(),
+            f.Wear,
+            f.Evidence,
+            f.Along,
+            !Finding.StaysSaid(f.Id),
+            fix is null
+                ? null
+                : new FixView(
+                    fix.Label,
+                    fix.Edit,
+                    fix.Mends,
+                    fix.Now,
+                    fix.After,
+                    fix.New,
+                    MeasuresView.Of(fix.Measures)
+                ),
+            setAside
+        );
 }
 
 /// <summary>An edit that mends a finding, and what it does.</summary>
@@ -173,7 +213,14 @@ internal sealed record FindingView(
 /// <param name="Brings">Lesser findings it brings with it.</param>
 /// <param name="Measures">The measures after it.</param>
 internal sealed record FixView(
-    string Label, PlanEdit Edit, bool Mends, Figure Now, double? After, IReadOnlyList<string> Brings, MeasuresView Measures);
+    string Label,
+    PlanEdit Edit,
+    bool Mends,
+    Figure Now,
+    double? After,
+    IReadOnlyList<string> Brings,
+    MeasuresView Measures
+);
 
 /// <summary>The measures, rinsed, worn down.</summary>
 internal sealed record MeasuresView(
@@ -189,10 +236,25 @@ internal sealed record MeasuresView(
     double Gradient,
     double RibbonContrast,
     double RegrowthWeeks,
-    IReadOnlyDictionary<string, double> ZoneLevels)
+    IReadOnlyDictionary<string, double> ZoneLevels
+)
 {
-    public static MeasuresView Of(Measures m) => new(
-        m.EndsLevel, m.LightShare, m.FaceFrameLift, m.RootSoftness, m.SteepestZone, m.SteepestAtCm, m.Balance, m.MeanLevel, LevelColours.Lightness(m.MeanLevel), m.Gradient, m.RibbonContrast, m.RegrowthWeeks, m.ZoneLevels.ToDictionary(z => Name(z.Key), z => z.Value));
+    public static MeasuresView Of(Measures m) =>
+        new(
+            m.EndsLevel,
+            m.LightShare,
+            m.FaceFrameLift,
+            m.RootSoftness,
+            m.SteepestZone,
+            m.SteepestAtCm,
+            m.Balance,
+            m.MeanLevel,
+            LevelColours.Lightness(m.MeanLevel),
+            m.Gradient,
+            m.RibbonContrast,
+            m.RegrowthWeeks,
+            m.ZoneLevels.ToDictionary(z => Name(z.Key), z => z.Value)
+        );
 
     private static string Name(Zone zone) => char.ToLowerInvariant(zone.ToString()[0]) + zone.ToString()[1..];
 }
@@ -214,7 +276,8 @@ internal sealed record PlanView(
     IReadOnlyList<string> Stops,
     IReadOnlyList<string> Cautions,
     IReadOnlyList<double> ScalpOutline,
-    IReadOnlyList<double> PartLine);
+    IReadOnlyList<double> PartLine
+);
 
 /// <summary>What an edit, an undo or a preview changed.</summary>
 /// <param name="Revision">The plan's revision.</param>
@@ -238,7 +301,8 @@ internal sealed record PlanChange(
     MeasuresView Measures,
     IReadOnlyList<FindingView> Findings,
     IReadOnlyList<string> Cautions,
-    StrandLevelsView? Strands);
+    StrandLevelsView? Strands
+);
 
 /// <summary>Level bytes of some strands.</summary>
 /// <param name="Ranges">First strand and number of strands, by turns.</param>

@@ -6,7 +6,16 @@ using Wendro.Store;
 namespace Wendro.Host.Paint;
 
 /// <summary>A line of the blend card.</summary>
-internal sealed record CardLineView(CardMeasure Measure, double? Value, double Low, double High, bool Met, IReadOnlyList<string> Thank, IReadOnlyList<string> Blame, string Words);
+internal sealed record CardLineView(
+    CardMeasure Measure,
+    double? Value,
+    double Low,
+    double High,
+    bool Met,
+    IReadOnlyList<string> Thank,
+    IReadOnlyList<string> Blame,
+    string Words
+);
 
 /// <summary>The blend card: what she wants against what comes out, and when it has to be done again.</summary>
 internal sealed record CardView(IReadOnlyList<CardLineView> Lines, double WeeksBetween, int Panels, double Minutes);
@@ -16,56 +25,101 @@ internal static class ProposalEndpoints
 {
     public static void MapProposals(this IEndpointRouteBuilder app)
     {
-        var plan = app.MapGroup("/api/visits/{visit:guid}/plan").WithTags("Paint").ProducesProblem(StatusCodes.Status404NotFound);
-        plan.MapGet("/card", async (Guid visit, PlanDesk desk, CancellationToken stop) =>
-                await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(Card(at)) : Answers.NotFound("visit"))
-            .Produces<CardView>().WithName("GetCard").WithSummary("The measures against what she wants, with which panels to thank or blame");
+        var plan = app.MapGroup("/api/visits/{visit:guid}/plan")
+            .WithTags("Paint")
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        plan.MapGet(
+                "/card",
+                async (Guid visit, PlanDesk desk, CancellationToken stop) =>
+                    await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(Card(at)) : Answers.NotFound("visit")
+            )
+            .Produces<CardView>()
+            .WithName("GetCard")
+            .WithSummary("The measures against what she wants, with which panels to thank or blame");
 
-        plan.MapPost("/proposals", async (Guid visit, PlanDesk desk, Proposals proposals, Studio studio, CancellationToken stop) =>
-            {
-                if (await desk.OpenAsync(visit, stop) is not { } at)
+        plan.MapPost(
+                "/proposals",
+                async (Guid visit, PlanDesk desk, Proposals proposals, Studio studio, CancellationToken stop) =>
                 {
-                    return Answers.NotFound("visit");
+                    if (await desk.OpenAsync(visit, stop) is not { } at)
+                    {
+                        return Answers.NotFound("visit");
+                    }
+
+                    if (ConsultWords.Stops(at) is { Count: > 0 } stops)
+                    {
+                        throw new StoppedException(stops);
+                    }
+
+                    return Results.Accepted(
+                        $"/api/visits/{visit}/plan/proposals",
+                        proposals.Begin(at, (await studio.RulesAsync(stop)).Rules).View
+                    );
                 }
+            )
+            .Produces<ProposalsView>(StatusCodes.Status202Accepted)
+            .ProducesProblem(StatusCodes.Status409Conflict)
+            .WithName("PostProposals")
+            .WithSummary("Begins to search placements for the wanted look; read how far it is at the same address");
 
-                if (ConsultWords.Stops(at) is { Count: > 0 } stops)
-                {
-                    throw new StoppedException(stops);
-                }
+        plan.MapGet(
+                "/proposals",
+                async (Guid visit, Proposals proposals, Visits visits, CancellationToken stop) =>
+                    await visits.FindAsync(visit, stop) is null
+                        ? Answers.NotFound("visit")
+                        : Results.Ok(proposals.Of(visit)?.View ?? ProposalsView.None)
+            )
+            .Produces<ProposalsView>()
+            .WithName("GetProposals")
+            .WithSummary("How far the search is, and the three proposals when it is done; state none before the first");
 
-                return Results.Accepted($"/api/visits/{visit}/plan/proposals", proposals.Begin(at, (await studio.RulesAsync(stop)).Rules).View);
-            })
-            .Produces<ProposalsView>(StatusCodes.Status202Accepted).ProducesProblem(StatusCodes.Status409Conflict)
-            .WithName("PostProposals").WithSummary("Begins to search placements for the wanted look; read how far it is at the same address");
+        plan.MapDelete(
+                "/proposals",
+                (Guid visit, Proposals proposals) =>
+                    proposals.Stop(visit) ? Results.NoContent() : Answers.NotFound("search")
+            )
+            .Produces(StatusCodes.Status204NoContent)
+            .WithName("StopProposals")
+            .WithSummary("Ends the search early; the best so far is kept");
 
-        plan.MapGet("/proposals", async (Guid visit, Proposals proposals, Visits visits, CancellationToken stop) =>
-                await visits.FindAsync(visit, stop) is null ? Answers.NotFound("visit") : Results.Ok(proposals.Of(visit)?.View ?? ProposalsView.None))
-            .Produces<ProposalsView>().WithName("GetProposals").WithSummary("How far the search is, and the three proposals when it is done; state none before the first");
-
-        plan.MapDelete("/proposals", (Guid visit, Proposals proposals) => proposals.Stop(visit) ? Results.NoContent() : Answers.NotFound("search"))
-            .Produces(StatusCodes.Status204NoContent).WithName("StopProposals").WithSummary("Ends the search early; the best so far is kept");
-
-        plan.MapGet("/proposals/{number:int}/levels", (Guid visit, int number, Proposals proposals) =>
-                proposals.Of(visit) is { } run && number >= 0 && number < run.Found.Count
-                    ? Results.Bytes(run.Found[number].Drawn, "application/octet-stream")
-                    : Answers.NotFound("proposal"))
-            .Produces<byte[]>(contentType: "application/octet-stream").WithName("GetProposalLevels").WithSummary("Level bytes to draw a proposal with, rinsed");
+        plan.MapGet(
+                "/proposals/{number:int}/levels",
+                (Guid visit, int number, Proposals proposals) =>
+                    proposals.Of(visit) is { } run && number >= 0 && number < run.Found.Count
+                        ? Results.Bytes(run.Found[number].Drawn, "application/octet-stream")
+                        : Answers.NotFound("proposal")
+            )
+            .Produces<byte[]>(contentType: "application/octet-stream")
+            .WithName("GetProposalLevels")
+            .WithSummary("Level bytes to draw a proposal with, rinsed");
     }
 
     private static CardView Card(AtWork at)
     {
         var weeks = at.Visit.Consultation.WeeksBetween;
         return new(
-            at.Head.Card(weeks).Select(l => new CardLineView(
-                l.Measure, l.Value, l.Low, l.High, l.Met, l.Thank.Select(t => t.ToString()).ToArray(), l.Blame.Select(b => b.ToString()).ToArray(), Words(l))).ToArray(),
+            at.Head.Card(weeks)
+                .Select(l => new CardLineView(
+                    l.Measure,
+                    l.Value,
+                    l.Low,
+                    l.High,
+                    l.Met,
+                    l.Thank.Select(t => t.ToString()).ToArray(),
+                    l.Blame.Select(b => b.ToString()).ToArray(),
+                    Words(l)
+                ))
+                .ToArray(),
             weeks,
             at.Head.Panels.Count(p => p.Coats.Count > 0),
-            at.Head.Minutes);
+            at.Head.Minutes
+        );
     }
 
     private static string Words(CardLine line)
     {
-        static string Where(IReadOnlyList<Core.Paint.PanelKey> panels) => string.Join(", ", panels.Select(p => Core.Head.ZoneFacts.Words(p.Zone)).Distinct());
+        static string Where(IReadOnlyList<Core.Paint.PanelKey> panels) =>
+            string.Join(", ", panels.Select(p => Core.Head.ZoneFacts.Words(p.Zone)).Distinct());
         return (line.Thank.Count, line.Blame.Count) switch
         {
             (0, 0) => string.Empty,

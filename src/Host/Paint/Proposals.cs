@@ -16,7 +16,11 @@ internal sealed class Proposals(Heads heads)
         Stop(at.Visit.Id);
         var run = new Run(at.Stored.History.Revision);
         runs[at.Visit.Id] = run;
-        foreach (var (visit, old) in runs.Where(r => r.Value.Done && r.Key != at.Visit.Id).OrderBy(r => r.Value.Began).Take(Math.Max(0, runs.Count - MostKept)))
+        foreach (
+            var (visit, old) in runs.Where(r => r.Value.Done && r.Key != at.Visit.Id)
+                .OrderBy(r => r.Value.Began)
+                .Take(Math.Max(0, runs.Count - MostKept))
+        )
         {
             if (runs.TryRemove(new(visit, old)))
             {
@@ -25,7 +29,9 @@ internal sealed class Proposals(Heads heads)
         }
 
         var looks = heads.LooksFor(at.Stored.Plan.AsWorn(at.Visit.Hair), at.Stored.Plan.Part);
-        run.Search(stop => Search.Of(at.Stored.Plan, looks, heads.FreshCuttingFor(at.Visit.Hair), house, run.Tell, stop));
+        run.Search(stop =>
+            Search.Of(at.Stored.Plan, looks, heads.FreshCuttingFor(at.Visit.Hair), house, run.Tell, stop)
+        );
         return run;
     }
 
@@ -59,9 +65,18 @@ internal sealed class Proposals(Heads heads)
 
         public IReadOnlyList<(ProposalView View, byte[] Drawn)> Found => found ?? [];
 
-        public ProposalsView View => new(
-            revision, failed is not null ? "failed" : found is not null ? "done" : "searching", progress.Share, progress.Evaluations, progress.Best, failed,
-            Found.Select(f => f.View).ToArray());
+        public ProposalsView View =>
+            new(
+                revision,
+                failed is not null ? "failed"
+                    : found is not null ? "done"
+                    : "searching",
+                progress.Share,
+                progress.Evaluations,
+                progress.Best,
+                failed,
+                Found.Select(f => f.View).ToArray()
+            );
 
         public void Tell(Progress now) => progress = now;
 
@@ -69,22 +84,24 @@ internal sealed class Proposals(Heads heads)
 
         public void Dispose() => stop.Dispose();
 
-        public void Search(Func<CancellationToken, IReadOnlyList<Proposal>> search) => Task.Factory.StartNew(
-            () =>
-            {
-                try
+        public void Search(Func<CancellationToken, IReadOnlyList<Proposal>> search) =>
+            Task.Factory.StartNew(
+                () =>
                 {
-                    found = search(stop.Token).Select(p => (ProposalView.Of(p), p.Head.Drawn)).ToArray();
-                }
-                catch (Exception problem)
-                {
-                    failed = "The search failed. Nothing was changed; try again.";
-                    Serilog.Log.Error(problem, "search for placements");
-                }
-            },
-            CancellationToken.None,
-            TaskCreationOptions.LongRunning,
-            TaskScheduler.Default);
+                    try
+                    {
+                        found = search(stop.Token).Select(p => (ProposalView.Of(p), p.Head.Drawn)).ToArray();
+                    }
+                    catch (Exception problem)
+                    {
+                        failed = "The search failed. Nothing was changed; try again.";
+                        Serilog.Log.Error(problem, "search for placements");
+                    }
+                },
+                CancellationToken.None,
+                TaskCreationOptions.LongRunning,
+                TaskScheduler.Default
+            );
     }
 }
 
@@ -97,7 +114,14 @@ internal sealed class Proposals(Heads heads)
 /// <param name="Problem">What went wrong; null if nothing did.</param>
 /// <param name="Found">Three proposals when done.</param>
 internal sealed record ProposalsView(
-    int Revision, string State, double Share, long Evaluations, double? Best, string? Problem, IReadOnlyList<ProposalView> Found)
+    int Revision,
+    string State,
+    double Share,
+    long Evaluations,
+    double? Best,
+    string? Problem,
+    IReadOnlyList<ProposalView> Found
+)
 {
     /// <summary>Nothing was searched yet.</summary>
     public static ProposalsView None { get; } = new(0, "none", 0, 0, null, null, []);
@@ -114,17 +138,20 @@ internal sealed record ProposalView(
     double Distance,
     IReadOnlyList<Unmet> Unmet,
     IReadOnlyList<string> GivesUp,
-    IReadOnlyList<string> Findings)
+    IReadOnlyList<string> Findings
+)
 {
-    public static ProposalView Of(Proposal p) => new(
-        p.Strength,
-        p.Name,
-        p.Edit,
-        MeasuresView.Of(p.Head.Measures),
-        p.Outcome.Panels,
-        p.Outcome.Minutes,
-        p.Distance,
-        p.Unmet,
-        p.GivesUp,
-        p.Head.Findings.Select(f => f.Title).Distinct().ToArray());
+    public static ProposalView Of(Proposal p) =>
+        new(
+            p.Strength,
+            p.Name,
+            p.Edit,
+            MeasuresView.Of(p.Head.Measures),
+            p.Outcome.Panels,
+            p.Outcome.Minutes,
+            p.Distance,
+            p.Unmet,
+            p.GivesUp,
+            p.Head.Findings.Select(f => f.Title).Distinct().ToArray()
+        );
 }

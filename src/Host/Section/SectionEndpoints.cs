@@ -17,7 +17,15 @@ namespace Wendro.Host.Section;
 /// <param name="Minutes">Minutes its paint takes.</param>
 /// <param name="HiddenMinutes">Of these, on panels that hardly show.</param>
 /// <param name="Excluded">Why it is not touched; null where it is.</param>
-internal sealed record ZoneWork(Zone Zone, int Panels, double Grams, double StartsAtMinute, double Minutes, double HiddenMinutes, string? Excluded);
+internal sealed record ZoneWork(
+    Zone Zone,
+    int Panels,
+    double Grams,
+    double StartsAtMinute,
+    double Minutes,
+    double HiddenMinutes,
+    string? Excluded
+);
 
 /// <summary>Hair on each side of the part.</summary>
 /// <param name="Side">The side with more; null where the part is about the middle.</param>
@@ -37,7 +45,15 @@ internal sealed record SectionView(IReadOnlyList<ZoneWork> Order, IReadOnlyList<
 /// <param name="Against">What speaks against it for her; null where nothing does.</param>
 /// <param name="Why">Its steps in words.</param>
 /// <param name="Edit">All its edits as one, to be sent as it is.</param>
-internal sealed record PatternView(string Id, string Name, string For, int? Technique, string? Against, IReadOnlyList<string> Why, PlanEdit Edit);
+internal sealed record PatternView(
+    string Id,
+    string Name,
+    string For,
+    int? Technique,
+    string? Against,
+    IReadOnlyList<string> Why,
+    PlanEdit Edit
+);
 
 /// <summary>House rules as changed, and the version they were changed from.</summary>
 internal sealed record RulesBody(int BaseVersion, HouseRules Rules);
@@ -53,60 +69,120 @@ internal static class SectionEndpoints
 {
     public static void MapSection(this IEndpointRouteBuilder app)
     {
-        var visit = app.MapGroup("/api/visits/{visit:guid}").WithTags("Section").ProducesProblem(StatusCodes.Status404NotFound);
-        visit.MapGet("/section", async (Guid visit, PlanDesk desk, CancellationToken stop) =>
-                await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(Of(at)) : Answers.NotFound("visit"))
-            .Produces<SectionView>().WithName("GetSection").WithSummary("Zones in working order with counts, grams and minutes; the heavier side of the part");
+        var visit = app.MapGroup("/api/visits/{visit:guid}")
+            .WithTags("Section")
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        visit
+            .MapGet(
+                "/section",
+                async (Guid visit, PlanDesk desk, CancellationToken stop) =>
+                    await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(Of(at)) : Answers.NotFound("visit")
+            )
+            .Produces<SectionView>()
+            .WithName("GetSection")
+            .WithSummary("Zones in working order with counts, grams and minutes; the heavier side of the part");
 
-        visit.MapGet("/patterns", async (Guid visit, PlanDesk desk, Heads heads, Studio studio, CancellationToken stop) =>
-                await desk.OpenAsync(visit, stop) is { } at
-                    ? Results.Ok(Patterns(at, heads.FreshCuttingFor(at.Visit.Hair), await studio.PatternsAsync(stop), (await studio.RulesAsync(stop)).Rules))
-                    : Answers.NotFound("visit"))
-            .Produces<IReadOnlyList<PatternView>>().WithName("GetPatterns").WithSummary("Patterns to start from, fitted to this client; the edit goes to plan/edits");
+        visit
+            .MapGet(
+                "/patterns",
+                async (Guid visit, PlanDesk desk, Heads heads, Studio studio, CancellationToken stop) =>
+                    await desk.OpenAsync(visit, stop) is { } at
+                        ? Results.Ok(
+                            Patterns(
+                                at,
+                                heads.FreshCuttingFor(at.Visit.Hair),
+                                await studio.PatternsAsync(stop),
+                                (await studio.RulesAsync(stop)).Rules
+                            )
+                        )
+                        : Answers.NotFound("visit")
+            )
+            .Produces<IReadOnlyList<PatternView>>()
+            .WithName("GetPatterns")
+            .WithSummary("Patterns to start from, fitted to this client; the edit goes to plan/edits");
 
         var studio = app.MapGroup("/api").WithTags("Section");
-        studio.MapGet("/house-rules", (Studio kept, CancellationToken stop) => kept.RulesAsync(stop))
-            .Produces<StoredRules>().WithName("GetHouseRules").WithSummary("How this studio usually works");
+        studio
+            .MapGet("/house-rules", (Studio kept, CancellationToken stop) => kept.RulesAsync(stop))
+            .Produces<StoredRules>()
+            .WithName("GetHouseRules")
+            .WithSummary("How this studio usually works");
 
-        studio.MapPut("/house-rules", async (HttpRequest request, Studio kept, CancellationToken stop) =>
-            {
-                var body = await Body.ReadAsync<RulesBody>(request);
-                var problems = body.Rules.Problems();
-                return problems.Count > 0
-                    ? throw new BadInputException(problems.Select(p => p with { Field = $"rules.{p.Field}" }).ToArray())
-                    : Results.Ok(await kept.SetRulesAsync(body.BaseVersion, body.Rules with { Formula = body.Rules.Formula.HeldByRatio() }, stop));
-            })
-            .Accepts<RulesBody>("application/json").Produces<StoredRules>().ProducesValidationProblem().ProducesProblem(StatusCodes.Status409Conflict)
-            .WithName("PutHouseRules").WithSummary("Changes how this studio usually works; plans already begun stay as they are");
-
-        studio.MapPost("/patterns", async (HttpRequest request, Studio kept, PlanDesk desk, Heads heads, CancellationToken stop) =>
-            {
-                var body = await Body.ReadAsync<NewPattern>(request);
-                var problems = new List<Problem>();
-                Problem.Text(problems, "name", body.Name, 60);
-                Problem.Text(problems, "why", body.Why, 200);
-                if (problems.Count > 0)
+        studio
+            .MapPut(
+                "/house-rules",
+                async (HttpRequest request, Studio kept, CancellationToken stop) =>
                 {
-                    throw new BadInputException(problems);
+                    var body = await Body.ReadAsync<RulesBody>(request);
+                    var problems = body.Rules.Problems();
+                    return problems.Count > 0
+                        ? throw new BadInputException(
+                            problems.Select(p => p with { Field = $"rules.{p.Field}" }).ToArray()
+                        )
+                        : Results.Ok(
+                            await kept.SetRulesAsync(
+                                body.BaseVersion,
+                                body.Rules with
+                                {
+                                    Formula = body.Rules.Formula.HeldByRatio(),
+                                },
+                                stop
+                            )
+                        );
                 }
+            )
+            .Accepts<RulesBody>("application/json")
+            .Produces<StoredRules>()
+            .ProducesValidationProblem()
+            .ProducesProblem(StatusCodes.Status409Conflict)
+            .WithName("PutHouseRules")
+            .WithSummary("Changes how this studio usually works; plans already begun stay as they are");
 
-                if (await desk.OpenAsync(body.VisitId, stop) is not { } at)
+        studio
+            .MapPost(
+                "/patterns",
+                async (HttpRequest request, Studio kept, PlanDesk desk, Heads heads, CancellationToken stop) =>
                 {
-                    return Answers.NotFound("visit");
-                }
+                    var body = await Body.ReadAsync<NewPattern>(request);
+                    var problems = new List<Problem>();
+                    Problem.Text(problems, "name", body.Name, 60);
+                    Problem.Text(problems, "why", body.Why, 200);
+                    if (problems.Count > 0)
+                    {
+                        throw new BadInputException(problems);
+                    }
 
-                var row = await kept.KeepPatternAsync(
-                    body.Name.Trim(), body.Why.Trim(), OwnPattern.From(at.Stored.Plan, heads.CuttingFor(at.Visit.Hair)), stop);
-                return Results.Created($"/api/patterns/{row.Id}", new KeptPattern(row.Id, row.Name));
-            })
-            .Accepts<NewPattern>("application/json").Produces<KeptPattern>(StatusCodes.Status201Created).ProducesValidationProblem()
+                    if (await desk.OpenAsync(body.VisitId, stop) is not { } at)
+                    {
+                        return Answers.NotFound("visit");
+                    }
+
+                    var row = await kept.KeepPatternAsync(
+                        body.Name.Trim(),
+                        body.Why.Trim(),
+                        OwnPattern.From(at.Stored.Plan, heads.CuttingFor(at.Visit.Hair)),
+                        stop
+                    );
+                    return Results.Created($"/api/patterns/{row.Id}", new KeptPattern(row.Id, row.Name));
+                }
+            )
+            .Accepts<NewPattern>("application/json")
+            .Produces<KeptPattern>(StatusCodes.Status201Created)
+            .ProducesValidationProblem()
             .ProducesProblem(StatusCodes.Status404NotFound)
-            .WithName("PostPattern").WithSummary("Keeps a visit's plan as a pattern of the studio's own");
+            .WithName("PostPattern")
+            .WithSummary("Keeps a visit's plan as a pattern of the studio's own");
 
-        studio.MapDelete("/patterns/{pattern:guid}", async (Guid pattern, Studio kept, CancellationToken stop) =>
-                await kept.ForgetPatternAsync(pattern, stop) ? Results.NoContent() : Answers.NotFound("pattern"))
-            .Produces(StatusCodes.Status204NoContent).ProducesProblem(StatusCodes.Status404NotFound)
-            .WithName("DeletePattern").WithSummary("Forgets a pattern of the studio's own");
+        studio
+            .MapDelete(
+                "/patterns/{pattern:guid}",
+                async (Guid pattern, Studio kept, CancellationToken stop) =>
+                    await kept.ForgetPatternAsync(pattern, stop) ? Results.NoContent() : Answers.NotFound("pattern")
+            )
+            .Produces(StatusCodes.Status204NoContent)
+            .ProducesProblem(StatusCodes.Status404NotFound)
+            .WithName("DeletePattern")
+            .WithSummary("Forgets a pattern of the studio's own");
     }
 
     private static SectionView Of(AtWork at)
@@ -116,11 +192,26 @@ internal static class SectionEndpoints
         var clock = 0.0;
         foreach (var zone in plan.Working)
         {
-            var panels = head.Panels.Select((p, i) => (Panel: p, Hidden: head.HardlySeen[i])).Where(p => p.Panel.Panel.Key.Zone == zone).ToArray();
-            double Of(bool onlyHidden) => panels.Where(p => p.Panel.Painted is not null && (!onlyHidden || p.Hidden))
-                .Sum(p => PlannedHead.MinutesOf(p.Panel));
+            var panels = head
+                .Panels.Select((p, i) => (Panel: p, Hidden: head.HardlySeen[i]))
+                .Where(p => p.Panel.Panel.Key.Zone == zone)
+                .ToArray();
+            double Of(bool onlyHidden) =>
+                panels
+                    .Where(p => p.Panel.Painted is not null && (!onlyHidden || p.Hidden))
+                    .Sum(p => PlannedHead.MinutesOf(p.Panel));
             var takes = Of(false);
-            minutes.Add(new ZoneWork(zone, panels.Length, panels.Sum(p => p.Panel.Panel.HairGrams), clock, takes, Of(true), plan.Zones[zone].Excluded));
+            minutes.Add(
+                new ZoneWork(
+                    zone,
+                    panels.Length,
+                    panels.Sum(p => p.Panel.Panel.HairGrams),
+                    clock,
+                    takes,
+                    Of(true),
+                    plan.Zones[zone].Excluded
+                )
+            );
             clock += takes;
         }
 
@@ -129,18 +220,40 @@ internal static class SectionEndpoints
         return new SectionView(
             minutes,
             Frames.Working(plan, head.Panels.Select(p => p.Panel.Key)).Select(k => k.ToString()).ToArray(),
-            new HeavierView(Heavier.SideOf(plan.Part), left, right, edits.Count > 0 ? new Together(edits) : null));
+            new HeavierView(Heavier.SideOf(plan.Part), left, right, edits.Count > 0 ? new Together(edits) : null)
+        );
     }
 
     private static PatternView[] Patterns(AtWork at, Cutting cutting, IReadOnlyList<PatternRow> own, HouseRules house)
     {
-        static PatternView View(string id, string name, string what, int? technique, string? against, IReadOnlyList<PatternStep> steps) =>
-            new(id, name, what, technique, against, steps.Skip(1).Select(s => s.Why).ToArray(), new Together(steps.SelectMany(s => s.Edits).ToArray()));
+        static PatternView View(
+            string id,
+            string name,
+            string what,
+            int? technique,
+            string? against,
+            IReadOnlyList<PatternStep> steps
+        ) =>
+            new(
+                id,
+                name,
+                what,
+                technique,
+                against,
+                steps.Skip(1).Select(s => s.Why).ToArray(),
+                new Together(steps.SelectMany(s => s.Edits).ToArray())
+            );
 
         var plan = at.Stored.Plan;
-        var mine = own.Select(p => View(p.Id.ToString(), p.Name, p.Why, null, null, OwnPattern.StepsFor(p.Why, p.Edits, plan, cutting, house)));
-        var starting = StartingPatterns.All.AsParallel().AsOrdered()
-            .Select(p => View(p.Id, p.Name, p.For, p.Technique, p.Against(at.Visit.Hair), p.StepsFor(plan, cutting, house)));
+        var mine = own.Select(p =>
+            View(p.Id.ToString(), p.Name, p.Why, null, null, OwnPattern.StepsFor(p.Why, p.Edits, plan, cutting, house))
+        );
+        var starting = StartingPatterns
+            .All.AsParallel()
+            .AsOrdered()
+            .Select(p =>
+                View(p.Id, p.Name, p.For, p.Technique, p.Against(at.Visit.Hair), p.StepsFor(plan, cutting, house))
+            );
         return [.. mine, .. starting.OrderBy(p => p.Against is not null)];
     }
 }

@@ -28,60 +28,111 @@ internal static class ShelfEndpoints
     public static void MapShelf(this IEndpointRouteBuilder app)
     {
         var shelf = app.MapGroup("/api/shelf").WithTags("Shelf");
-        shelf.MapGet("", (ProductShelf kept, CancellationToken stop) => kept.AllAsync(stop))
-            .Produces<IReadOnlyList<StoredProduct>>().WithName("GetShelf").WithSummary("All products by kind and name");
+        shelf
+            .MapGet("", (ProductShelf kept, CancellationToken stop) => kept.AllAsync(stop))
+            .Produces<IReadOnlyList<StoredProduct>>()
+            .WithName("GetShelf")
+            .WithSummary("All products by kind and name");
 
-        shelf.MapGet("/generic", () => GenericProducts.All)
-            .Produces<IReadOnlyList<Product>>().WithName("GetGenericProducts").WithSummary("Entries to start from, to be corrected by the leaflet");
+        shelf
+            .MapGet("/generic", () => GenericProducts.All)
+            .Produces<IReadOnlyList<Product>>()
+            .WithName("GetGenericProducts")
+            .WithSummary("Entries to start from, to be corrected by the leaflet");
 
-        shelf.MapPost("", async (HttpRequest request, ProductShelf kept, CancellationToken stop) =>
-            {
-                var body = await ReadAsync(request);
-                var added = await kept.AddAsync(body.Product, stop);
-                return Results.Created($"/api/shelf/{added.Id}", added);
-            })
-            .Accepts<ProductBody>("application/json").Produces<StoredProduct>(StatusCodes.Status201Created).ProducesValidationProblem()
-            .WithName("PostProduct").WithSummary("Puts a product on the shelf");
+        shelf
+            .MapPost(
+                "",
+                async (HttpRequest request, ProductShelf kept, CancellationToken stop) =>
+                {
+                    var body = await ReadAsync(request);
+                    var added = await kept.AddAsync(body.Product, stop);
+                    return Results.Created($"/api/shelf/{added.Id}", added);
+                }
+            )
+            .Accepts<ProductBody>("application/json")
+            .Produces<StoredProduct>(StatusCodes.Status201Created)
+            .ProducesValidationProblem()
+            .WithName("PostProduct")
+            .WithSummary("Puts a product on the shelf");
 
-        shelf.MapPut("/{id:guid}", async (Guid id, HttpRequest request, ProductShelf kept, CancellationToken stop) =>
-            {
-                var body = await ReadAsync(request);
-                return await kept.ChangeAsync(id, body.BaseVersion, body.Product, stop) is { } changed ? Results.Ok(changed) : Answers.NotFound("product");
-            })
-            .Accepts<ProductBody>("application/json").Produces<StoredProduct>().ProducesValidationProblem()
-            .ProducesProblem(StatusCodes.Status404NotFound).ProducesProblem(StatusCodes.Status409Conflict)
-            .WithName("PutProduct").WithSummary("Corrects a product; plans keep the figures they were made with until they take the new ones");
+        shelf
+            .MapPut(
+                "/{id:guid}",
+                async (Guid id, HttpRequest request, ProductShelf kept, CancellationToken stop) =>
+                {
+                    var body = await ReadAsync(request);
+                    return await kept.ChangeAsync(id, body.BaseVersion, body.Product, stop) is { } changed
+                        ? Results.Ok(changed)
+                        : Answers.NotFound("product");
+                }
+            )
+            .Accepts<ProductBody>("application/json")
+            .Produces<StoredProduct>()
+            .ProducesValidationProblem()
+            .ProducesProblem(StatusCodes.Status404NotFound)
+            .ProducesProblem(StatusCodes.Status409Conflict)
+            .WithName("PutProduct")
+            .WithSummary("Corrects a product; plans keep the figures they were made with until they take the new ones");
 
-        shelf.MapDelete("/{id:guid}", async (Guid id, ProductShelf kept, CancellationToken stop) =>
-                await kept.RemoveAsync(id, stop) ? Results.NoContent() : Answers.NotFound("product"))
-            .Produces(StatusCodes.Status204NoContent).ProducesProblem(StatusCodes.Status404NotFound)
-            .WithName("DeleteProduct").WithSummary("Takes a product off the shelf");
+        shelf
+            .MapDelete(
+                "/{id:guid}",
+                async (Guid id, ProductShelf kept, CancellationToken stop) =>
+                    await kept.RemoveAsync(id, stop) ? Results.NoContent() : Answers.NotFound("product")
+            )
+            .Produces(StatusCodes.Status204NoContent)
+            .ProducesProblem(StatusCodes.Status404NotFound)
+            .WithName("DeleteProduct")
+            .WithSummary("Takes a product off the shelf");
 
-        shelf.MapGet("/file", async (ProductShelf kept, CancellationToken stop) =>
-                Results.File(ShelfFile.Write((await kept.AllAsync(stop)).Select(p => p.Product)), Csv, "shelf.csv"))
-            .Produces<byte[]>(StatusCodes.Status200OK, Csv).WithName("GetShelfFile").WithSummary("The shelf as CSV");
+        shelf
+            .MapGet(
+                "/file",
+                async (ProductShelf kept, CancellationToken stop) =>
+                    Results.File(ShelfFile.Write((await kept.AllAsync(stop)).Select(p => p.Product)), Csv, "shelf.csv")
+            )
+            .Produces<byte[]>(StatusCodes.Status200OK, Csv)
+            .WithName("GetShelfFile")
+            .WithSummary("The shelf as CSV");
 
-        shelf.MapPost("/file/preview", async (HttpRequest request, ProductShelf kept, CancellationToken stop) =>
-                Results.Ok(Preview(await FileAsync(request), await kept.AllAsync(stop))))
-            .Accepts<string>(Csv).Produces<ShelfPreview>().ProducesValidationProblem()
-            .WithName("PostShelfPreview").WithSummary("What a CSV file would change; stores nothing");
+        shelf
+            .MapPost(
+                "/file/preview",
+                async (HttpRequest request, ProductShelf kept, CancellationToken stop) =>
+                    Results.Ok(Preview(await FileAsync(request), await kept.AllAsync(stop)))
+            )
+            .Accepts<string>(Csv)
+            .Produces<ShelfPreview>()
+            .ProducesValidationProblem()
+            .WithName("PostShelfPreview")
+            .WithSummary("What a CSV file would change; stores nothing");
 
-        shelf.MapPost("/file", async (HttpRequest request, ProductShelf kept, CancellationToken stop) =>
-            {
-                var products = await FileAsync(request);
-                var preview = Preview(products, await kept.AllAsync(stop));
-                await kept.TakeAsync(products, stop);
-                return Results.Ok(preview);
-            })
-            .Accepts<string>(Csv).Produces<ShelfPreview>().ProducesValidationProblem()
-            .WithName("PostShelfFile").WithSummary("Takes a CSV file in by name, all of it or nothing");
+        shelf
+            .MapPost(
+                "/file",
+                async (HttpRequest request, ProductShelf kept, CancellationToken stop) =>
+                {
+                    var products = await FileAsync(request);
+                    var preview = Preview(products, await kept.AllAsync(stop));
+                    await kept.TakeAsync(products, stop);
+                    return Results.Ok(preview);
+                }
+            )
+            .Accepts<string>(Csv)
+            .Produces<ShelfPreview>()
+            .ProducesValidationProblem()
+            .WithName("PostShelfFile")
+            .WithSummary("Takes a CSV file in by name, all of it or nothing");
     }
 
     private static async Task<ProductBody> ReadAsync(HttpRequest request)
     {
         var body = await Body.ReadAsync<ProductBody>(request);
         var problems = ProductChecks.Of(body.Product);
-        return problems.Count == 0 ? body : throw new BadInputException(problems.Select(p => p with { Field = $"product.{p.Field}" }).ToArray());
+        return problems.Count == 0
+            ? body
+            : throw new BadInputException(problems.Select(p => p with { Field = $"product.{p.Field}" }).ToArray());
     }
 
     private static async Task<IReadOnlyList<Product>> FileAsync(HttpRequest request)

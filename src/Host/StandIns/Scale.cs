@@ -3,7 +3,12 @@ using Wendro.Core.Units;
 namespace Wendro.Host.StandIns;
 
 /// <summary>How a scale is.</summary>
-public enum ScaleState { Live, Lost, OverRange }
+public enum ScaleState
+{
+    Live,
+    Lost,
+    OverRange,
+}
 
 /// <summary>What a scale shows.</summary>
 /// <param name="State">Whether it can be read.</param>
@@ -157,17 +162,21 @@ public sealed class SimulatedScale(TimeProvider clock) : IScale
             }
 
             var after = Math.Max(0, t - Seconds);
-            var share = t <= Seconds
-                ? (t - LagSeconds * (1 - Math.Exp(-t / LagSeconds))) / Seconds
-                : 1 - LagSeconds / Seconds * (Math.Exp(-after / LagSeconds) - Math.Exp(-t / LagSeconds));
+            var share =
+                t <= Seconds
+                    ? (t - LagSeconds * (1 - Math.Exp(-t / LagSeconds))) / Seconds
+                    : 1 - LagSeconds / Seconds * (Math.Exp(-after / LagSeconds) - Math.Exp(-t / LagSeconds));
             return Grams * share + Swing(after) * Math.Sin(9 * t);
         }
 
         /// <summary>How far it can still be off, g, once all of it is on.</summary>
-        public double Unrest(double now) => Grams * LagSeconds / Seconds * Math.Exp(-(now - From - Seconds) / LagSeconds) + Swing(now - From - Seconds);
+        public double Unrest(double now) =>
+            Grams * LagSeconds / Seconds * Math.Exp(-(now - From - Seconds) / LagSeconds) + Swing(now - From - Seconds);
 
-        private double Swing(double after) => SwingShare * Grams / Math.Max(Seconds, LagSeconds) * Math.Exp(-after / SwingSeconds);
+        private double Swing(double after) =>
+            SwingShare * Grams / Math.Max(Seconds, LagSeconds) * Math.Exp(-after / SwingSeconds);
 
-        public Load CutAt(double now) => IsOver(now) ? this : this with { Grams = Lies(now), Seconds = Math.Max(0.01, now - From) };
+        public Load CutAt(double now) =>
+            IsOver(now) ? this : this with { Grams = Lies(now), Seconds = Math.Max(0.01, now - From) };
     }
 }

@@ -4,7 +4,15 @@ using Wendro.Host.Frame;
 namespace Wendro.Host.StandIns;
 
 /// <summary>What hands do at the simulated scale.</summary>
-public enum Hand { Pour, Begin, Stop, Clear, Unplug, Plug }
+public enum Hand
+{
+    Pour,
+    Begin,
+    Stop,
+    Clear,
+    Unplug,
+    Plug,
+}
 
 /// <summary>A hand at the simulated scale.</summary>
 /// <param name="Does">What it does.</param>
@@ -20,41 +28,56 @@ internal static class ScaleEndpoints
     {
         app.MapHub<ScaleHub>("/hubs/scale");
         var scale = app.MapGroup("/api").WithTags("Stand-ins");
-        scale.MapGet("/scale", (IScale at) => at.Read()).WithName("GetScale").WithSummary("What the bench scale shows; /hubs/scale streams the same as \"reading\"");
-        scale.MapPost("/scale/tare", (IScale at) =>
-            {
-                at.Tare();
-                return at.Read();
-            })
-            .WithName("PostScaleTare").WithSummary("Sets what stands on the scale to nought");
-
-        scale.MapPost("/stand-ins/scale", async (HttpRequest request, SimulatedScale at) =>
-            {
-                var hand = await Body.ReadAsync<HandAtScale>(request);
-                Refuse(hand);
-                switch (hand.Does)
+        scale
+            .MapGet("/scale", (IScale at) => at.Read())
+            .WithName("GetScale")
+            .WithSummary("What the bench scale shows; /hubs/scale streams the same as \"reading\"");
+        scale
+            .MapPost(
+                "/scale/tare",
+                (IScale at) =>
                 {
-                    case Hand.Pour:
-                        at.Pour(hand.Grams, hand.Seconds);
-                        break;
-                    case Hand.Begin:
-                        at.Begin(hand.GramsPerSecond);
-                        break;
-                    case Hand.Stop:
-                        at.Stop();
-                        break;
-                    case Hand.Clear:
-                        at.Clear();
-                        break;
-                    default:
-                        at.Plug(hand.Does == Hand.Plug);
-                        break;
+                    at.Tare();
+                    return at.Read();
                 }
+            )
+            .WithName("PostScaleTare")
+            .WithSummary("Sets what stands on the scale to nought");
 
-                return at.Read();
-            })
-            .Accepts<HandAtScale>("application/json").Produces<ScaleReading>().ProducesValidationProblem()
-            .WithName("PostHandAtScale").WithSummary("The simulated scale's hands: pour, clear, pull the plug");
+        scale
+            .MapPost(
+                "/stand-ins/scale",
+                async (HttpRequest request, SimulatedScale at) =>
+                {
+                    var hand = await Body.ReadAsync<HandAtScale>(request);
+                    Refuse(hand);
+                    switch (hand.Does)
+                    {
+                        case Hand.Pour:
+                            at.Pour(hand.Grams, hand.Seconds);
+                            break;
+                        case Hand.Begin:
+                            at.Begin(hand.GramsPerSecond);
+                            break;
+                        case Hand.Stop:
+                            at.Stop();
+                            break;
+                        case Hand.Clear:
+                            at.Clear();
+                            break;
+                        default:
+                            at.Plug(hand.Does == Hand.Plug);
+                            break;
+                    }
+
+                    return at.Read();
+                }
+            )
+            .Accepts<HandAtScale>("application/json")
+            .Produces<ScaleReading>()
+            .ProducesValidationProblem()
+            .WithName("PostHandAtScale")
+            .WithSummary("The simulated scale's hands: pour, clear, pull the plug");
     }
 
     private static void Refuse(HandAtScale hand)

@@ -15,16 +15,21 @@ public sealed class BlendTests
     private static double MeanLevel(PanelPaint paint, double thickness, HairProfile? hair = null)
     {
         var panel = Given.PanelOf(thickness);
-        return PlannedPanel.With(panel, PaintedPanel.On(panel, paint, 1), Formula.Usual).MeanLevel(hair ?? HairProfile.Usual, Moment.Rinsed);
+        return PlannedPanel
+            .With(panel, PaintedPanel.On(panel, paint, 1), Formula.Usual)
+            .MeanLevel(hair ?? HairProfile.Usual, Moment.Rinsed);
     }
 
     [Fact]
     public void Thicker_sections_at_equal_penetration_are_darker() =>
-        Gen.Select(Given.AnyPaint, Gen.Double[4, 40], Gen.Double[4, 40]).Sample((paint, a, b) =>
-        {
-            var (thin, thick) = (Math.Min(a, b), Math.Max(a, b));
-            Assert.True(MeanLevel(paint, thick) <= MeanLevel(paint, thin) + 1e-9);
-        });
+        Gen.Select(Given.AnyPaint, Gen.Double[4, 40], Gen.Double[4, 40])
+            .Sample(
+                (paint, a, b) =>
+                {
+                    var (thin, thick) = (Math.Min(a, b), Math.Max(a, b));
+                    Assert.True(MeanLevel(paint, thick) <= MeanLevel(paint, thin) + 1e-9);
+                }
+            );
 
     [Fact]
     public void Thicker_is_clearly_darker_where_paint_does_not_go_through()
@@ -58,10 +63,11 @@ public sealed class BlendTests
     public void Everything_painted_from_the_root_is_all_light()
     {
         var paint = new PanelPaint(Shape.Full, 0, 0, 0, 40, 40);
-        var head = Given.Bare.Apply([.. ZoneFacts.All.SelectMany(z => new PlanEdit[]
-        {
-            new CutZone(z, Parting.Horizontal, 20, 5, 0, false), new PaintZone(z, paint),
-        })]);
+        var head = Given.Bare.Apply([
+            .. ZoneFacts.All.SelectMany(z =>
+                new PlanEdit[] { new CutZone(z, Parting.Horizontal, 20, 5, 0, false), new PaintZone(z, paint) }
+            ),
+        ]);
         Assert.True(head.Measures.LightShare > 0.95, $"{head.Measures.LightShare}");
     }
 
@@ -71,7 +77,8 @@ public sealed class BlendTests
         var head = Given.Bare.Apply(
             new PaintZone(Zone.SideLeft, new PanelPaint(Shape.Slant, 4, 5, SpreadCm: 1.5)),
             new PaintZone(Zone.TopLeft, new PanelPaint(Shape.V, 5, 5)),
-            new PaintZone(Zone.FaceFrameLeft, new PanelPaint(Shape.Full, 2, 0, 6, 16, 20)));
+            new PaintZone(Zone.FaceFrameLeft, new PanelPaint(Shape.Full, 2, 0, 6, 16, 20))
+        );
         Assert.True(head.Measures.Balance > 0.15);
         Assert.InRange(head.Apply(new MirrorSide(Side.Left)).Measures.Balance, -0.15, 0.15);
     }
@@ -80,12 +87,22 @@ public sealed class BlendTests
     public void A_hard_edge_is_steeper_than_a_blurred_one()
     {
         var whole = Given.Bare.Apply(new CutZone(Zone.TopLeft, Parting.Horizontal, 12, 4.5, 0, true));
-        double Softness(double blur) => whole.Apply(new PaintZone(Zone.TopLeft, new PanelPaint(Shape.Full, 6, 0, blur, 40, 40)))
-            .Down.Softness(Zone.TopLeft).Slope;
+        double Softness(double blur) =>
+            whole
+                .Apply(new PaintZone(Zone.TopLeft, new PanelPaint(Shape.Full, 6, 0, blur, 40, 40)))
+                .Down.Softness(Zone.TopLeft)
+                .Slope;
         Assert.True(Softness(0) >= Limits.Usual.LineSoftness, $"{Softness(0)}");
         Assert.True(Softness(4) < Softness(0));
         Assert.True(Softness(12) < 0.8, $"{Softness(12)}");
-        Assert.InRange(Given.Bare.Apply(new PaintZone(Zone.TopLeft, new PanelPaint(Shape.Full, 6, 0, 0, 40, 40))).Down.Softness(Zone.TopLeft).AtCm, 5, 7.5);
+        Assert.InRange(
+            Given
+                .Bare.Apply(new PaintZone(Zone.TopLeft, new PanelPaint(Shape.Full, 6, 0, 0, 40, 40)))
+                .Down.Softness(Zone.TopLeft)
+                .AtCm,
+            5,
+            7.5
+        );
     }
 
     [Fact]
@@ -103,7 +120,11 @@ public sealed class BlendTests
     public void The_strip_shows_what_is_painted()
     {
         var panel = Given.PanelOf(10, lengthCm: 30);
-        var strip = Strip.Of(PlannedPanel.With(panel, PaintedPanel.On(panel, new PanelPaint(Shape.V, 6, 9, 3), 1), Formula.Usual), HairProfile.Usual, Moment.Rinsed);
+        var strip = Strip.Of(
+            PlannedPanel.With(panel, PaintedPanel.On(panel, new PanelPaint(Shape.V, 6, 9, 3), 1), Formula.Usual),
+            HairProfile.Usual,
+            Moment.Rinsed
+        );
         byte At(int row, int column) => strip.Levels[row * strip.Columns + column];
         Assert.Equal(Level.ToByte(5), At(0, 0));
         Assert.True(At(strip.Rows - 1, 0) > Level.ToByte(7.5));

@@ -15,23 +15,48 @@ public sealed class CoatLevelsTests
 {
     private static readonly Formula Deposit = new("B", Lightener.Clay, 10, 30, DepositLevel: 3.5);
 
-    private static PlannedHead Painted(PanelPaint paint) => Given.Bare.Apply(new SetFormula(Deposit), new PaintZone(Zone.UpperBack, paint));
+    private static PlannedHead Painted(PanelPaint paint) =>
+        Given.Bare.Apply(new SetFormula(Deposit), new PaintZone(Zone.UpperBack, paint));
 
-    private static readonly Gen<PanelPaint> Any = Given.AnyPaint.Select(p => p with { SpreadCm = 0, SlopeCm = Math.Clamp(p.SlopeCm, -5, 5) });
+    private static readonly Gen<PanelPaint> Any = Given.AnyPaint.Select(p =>
+        p with
+        {
+            SpreadCm = 0,
+            SlopeCm = Math.Clamp(p.SlopeCm, -5, 5),
+        }
+    );
 
     [Fact]
-    public void The_mean_of_a_panel_is_the_mean_of_its_strands_for_every_shape() => Any.Where(p => p.Shape != Shape.Scrunch).Sample(paint =>
-    {
-        var (panels, strands) = Painted(paint).MeansOf(Zone.UpperBack);
-        Assert.True(Math.Abs(panels - strands) < 0.35, $"{paint.Shape}: {panels:0.00} by panels, {strands:0.00} by strands");
-    }, iter: 40);
+    public void The_mean_of_a_panel_is_the_mean_of_its_strands_for_every_shape() =>
+        Any.Where(p => p.Shape != Shape.Scrunch)
+            .Sample(
+                paint =>
+                {
+                    var (panels, strands) = Painted(paint).MeansOf(Zone.UpperBack);
+                    Assert.True(
+                        Math.Abs(panels - strands) < 0.35,
+                        $"{paint.Shape}: {panels:0.00} by panels, {strands:0.00} by strands"
+                    );
+                },
+                iter: 40
+            );
 
     [Fact]
-    public void And_for_two_products_on_it() => Gen.Select(Any, Any).Where(p => p.Item1.Shape != Shape.Scrunch && p.Item2.Shape != Shape.Scrunch).Sample((first, second) =>
-    {
-        var (panels, strands) = Painted(first with { Next = second with { Formula = "B" } }).MeansOf(Zone.UpperBack);
-        Assert.True(Math.Abs(panels - strands) < 0.35, $"{first.Shape} then {second.Shape}: {panels:0.00} by panels, {strands:0.00} by strands");
-    }, iter: 30);
+    public void And_for_two_products_on_it() =>
+        Gen.Select(Any, Any)
+            .Where(p => p.Item1.Shape != Shape.Scrunch && p.Item2.Shape != Shape.Scrunch)
+            .Sample(
+                (first, second) =>
+                {
+                    var (panels, strands) = Painted(first with { Next = second with { Formula = "B" } })
+                        .MeansOf(Zone.UpperBack);
+                    Assert.True(
+                        Math.Abs(panels - strands) < 0.35,
+                        $"{first.Shape} then {second.Shape}: {panels:0.00} by panels, {strands:0.00} by strands"
+                    );
+                },
+                iter: 30
+            );
 
     [Fact]
     public void A_second_product_that_covers_nothing_changes_nothing()
@@ -42,27 +67,48 @@ public sealed class CoatLevelsTests
     }
 
     [Fact]
-    public void Lightener_never_darkens_and_a_deposit_never_lightens() => Any.Sample(paint =>
-    {
-        var natural = Level.ToByte(5);
-        Assert.All(Painted(paint).Levels, l => Assert.True(l >= natural));
-        Assert.All(Painted(paint with { Formula = "B" }).Levels, l => Assert.True(l <= natural));
-    }, iter: 15);
+    public void Lightener_never_darkens_and_a_deposit_never_lightens() =>
+        Any.Sample(
+            paint =>
+            {
+                var natural = Level.ToByte(5);
+                Assert.All(Painted(paint).Levels, l => Assert.True(l >= natural));
+                Assert.All(Painted(paint with { Formula = "B" }).Levels, l => Assert.True(l <= natural));
+            },
+            iter: 15
+        );
 
     [Fact]
-    public void More_minutes_lift_and_colour_more() => Gen.Select(Any, Gen.Double[0, 40], Gen.Double[0, 20]).Sample((paint, minutes, more) =>
-    {
-        var panel = Given.PanelOf(10);
-        double Mean(Formula formula, double at) => PlannedPanel.With(panel, PaintedPanel.On(panel, paint, 1), formula).MeanLevel(HairProfile.Usual, Moment.At(new Minutes(at)));
-        Assert.True(Mean(Formula.Usual, minutes + more) >= Mean(Formula.Usual, minutes) - 1e-6);
-        Assert.True(Mean(Deposit, minutes + more) <= Mean(Deposit, minutes) + 1e-6);
-    }, iter: 60);
+    public void More_minutes_lift_and_colour_more() =>
+        Gen.Select(Any, Gen.Double[0, 40], Gen.Double[0, 20])
+            .Sample(
+                (paint, minutes, more) =>
+                {
+                    var panel = Given.PanelOf(10);
+                    double Mean(Formula formula, double at) =>
+                        PlannedPanel
+                            .With(panel, PaintedPanel.On(panel, paint, 1), formula)
+                            .MeanLevel(HairProfile.Usual, Moment.At(new Minutes(at)));
+                    Assert.True(Mean(Formula.Usual, minutes + more) >= Mean(Formula.Usual, minutes) - 1e-6);
+                    Assert.True(Mean(Deposit, minutes + more) <= Mean(Deposit, minutes) + 1e-6);
+                },
+                iter: 60
+            );
 
     [Fact]
     public void The_section_is_reached_from_the_side_that_is_painted()
     {
         var panel = Given.PanelOf(10);
-        Strip Of(Face face) => Strip.Of(PlannedPanel.With(panel, PaintedPanel.On(panel, new PanelPaint(Shape.Full, 2, 0, 1, 3, 3, face), 1), Formula.Usual), HairProfile.Usual, Moment.Rinsed);
+        Strip Of(Face face) =>
+            Strip.Of(
+                PlannedPanel.With(
+                    panel,
+                    PaintedPanel.On(panel, new PanelPaint(Shape.Full, 2, 0, 1, 3, 3, face), 1),
+                    Formula.Usual
+                ),
+                HairProfile.Usual,
+                Moment.Rinsed
+            );
         byte At(Strip strip, int layer) => strip.Section[(strip.Rows - 1) * strip.Layers + layer];
         var (top, under, both) = (Of(Face.Surface), Of(Face.Underside), Of(Face.Both));
         var last = top.Layers - 1;
@@ -74,7 +120,10 @@ public sealed class CoatLevelsTests
     public void Held_back_strands_stay_as_they_are()
     {
         var head = Painted(new PanelPaint(Shape.Full, 1, 0, 0, 40, 40, Teasing: Teasing.Strong));
-        var here = Enumerable.Range(0, head.Map.Panel.Length).Where(i => head.Map.Panel[i] >= 0 && head.Map.Zone[i] == (byte)Zone.UpperBack).ToArray();
+        var here = Enumerable
+            .Range(0, head.Map.Panel.Length)
+            .Where(i => head.Map.Panel[i] >= 0 && head.Map.Zone[i] == (byte)Zone.UpperBack)
+            .ToArray();
         var bare = here.Count(i => head.Levels[(i + 1) * Places.Count - 1] == Level.ToByte(5));
         Assert.Equal(0.25, bare / (double)here.Length, 0.06);
     }

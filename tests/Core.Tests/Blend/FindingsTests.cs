@@ -12,9 +12,17 @@ public sealed class FindingsTests
 {
     private static readonly PanelPaint Soft = new(Shape.V, 7, 7, 6, 5, 8, SpreadCm: 1.5);
 
-    private static PlannedHead Whole(PanelPaint paint, PanelPaint? frame = null) => Given.Bare.Apply(
-        [.. ZoneFacts.All.Where(z => !ZoneFacts.IsFaceFrame(z)).Select(z => (PlanEdit)new PaintZone(z, paint)),
-         .. frame is null ? [] : new PlanEdit[] { new PaintZone(Zone.FaceFrameLeft, frame), new PaintZone(Zone.FaceFrameRight, frame) }]);
+    private static PlannedHead Whole(PanelPaint paint, PanelPaint? frame = null) =>
+        Given.Bare.Apply([
+            .. ZoneFacts.All.Where(z => !ZoneFacts.IsFaceFrame(z)).Select(z => (PlanEdit)new PaintZone(z, paint)),
+            .. frame is null
+                ? []
+                : new PlanEdit[]
+                {
+                    new PaintZone(Zone.FaceFrameLeft, frame),
+                    new PaintZone(Zone.FaceFrameRight, frame),
+                },
+        ]);
 
     private static Finding Single(PlannedHead head, FindingKind kind, Zone? zone = null) =>
         head.Findings.First(f => f.Kind == kind && (zone is null || f.Zones.Contains(zone.Value)));
@@ -54,7 +62,8 @@ public sealed class FindingsTests
     {
         var head = Given.Bare.Apply(
             new PaintPanels(["upperBack/0/0", "upperBack/0/1"], Soft with { SpreadCm = 0 }),
-            new PaintPanels(["upperBack/0/2"], Soft with { SpreadCm = 0, StartCm = 9 }));
+            new PaintPanels(["upperBack/0/2"], Soft with { SpreadCm = 0, StartCm = 9 })
+        );
         Assert.DoesNotContain(head.Findings, f => f.Kind == FindingKind.Stripes);
         var three = head.Apply(new SetHeights(["upperBack/0/2"], StartCm: 7.9));
         Assert.Contains(three.Findings, f => f.Kind == FindingKind.Stripes);
@@ -73,7 +82,8 @@ public sealed class FindingsTests
     [Fact]
     public void Dries_first()
     {
-        var head = Whole(Soft).Apply(new SetFormula(new Formula("A", Lightener.Powder, 20, 40)), new SetWish(new Wish(EndsLevel: 9)));
+        var head = Whole(Soft)
+            .Apply(new SetFormula(new Formula("A", Lightener.Powder, 20, 40)), new SetWish(new Wish(EndsLevel: 9)));
         var finding = Single(head, FindingKind.DriesFirst);
         Assert.Contains("powder, 20 vol", finding.Text, StringComparison.Ordinal);
         Mended(head, finding);
@@ -82,7 +92,8 @@ public sealed class FindingsTests
     [Fact]
     public void Out_of_reach_by_strength_is_not_called_drying()
     {
-        var head = Whole(Soft).Apply(new SetFormula(new Formula("A", Lightener.Clay, 5, 40)), new SetWish(new Wish(EndsLevel: 9)));
+        var head = Whole(Soft)
+            .Apply(new SetFormula(new Formula("A", Lightener.Clay, 5, 40)), new SetWish(new Wish(EndsLevel: 9)));
         Assert.DoesNotContain(head.Findings, f => f.Kind == FindingKind.DriesFirst);
     }
 
@@ -93,7 +104,10 @@ public sealed class FindingsTests
         var finding = Single(head, FindingKind.DarkBehindHairline);
         Assert.Equal(Wear.TiedHigh, finding.Wear);
         Mended(head, finding);
-        Assert.DoesNotContain(head.Apply(new SetWears([Wear.Down])).Findings, f => f.Kind == FindingKind.DarkBehindHairline);
+        Assert.DoesNotContain(
+            head.Apply(new SetWears([Wear.Down])).Findings,
+            f => f.Kind == FindingKind.DarkBehindHairline
+        );
     }
 
     [Fact]

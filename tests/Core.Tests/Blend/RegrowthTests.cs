@@ -11,7 +11,8 @@ namespace Wendro.Core.Tests.Blend;
 
 public sealed class RegrowthTests
 {
-    private static PlannedHead Painted(PanelPaint paint) => Given.Bare.Apply([.. ZoneFacts.All.Select(z => new PaintZone(z, paint))]);
+    private static PlannedHead Painted(PanelPaint paint) =>
+        Given.Bare.Apply([.. ZoneFacts.All.Select(z => new PaintZone(z, paint))]);
 
     [Fact]
     public void A_line_shows_soon_and_a_soft_root_late()
@@ -40,9 +41,17 @@ public sealed class RegrowthTests
         var grown = StrandHistory.GrowthCm(weeks);
         var later = Regrowth.Grown(head.Levels, head.Looks.OnHead.Lengths, head.Map.Zone, head.Hair, weeks);
         Assert.Equal(head.Levels, Regrowth.Grown(head.Levels, head.Looks.OnHead.Lengths, head.Map.Zone, head.Hair, 0));
-        double Edge(byte[] levels, int i) => Enumerable.Range(0, Places.Count).Select(k => (S: Places.Share(k) * head.Looks.OnHead.Lengths[i], L: levels[i * Places.Count + k]))
-            .First(x => x.L > Level.ToByte(6.5)).S;
-        var painted = Enumerable.Range(0, head.Map.Panel.Length).Where(i => head.Map.Panel[i] >= 0 && head.Looks.OnHead.Lengths[i] > 25 && head.Map.W[i] < 0.5).Take(300).ToArray();
+        double Edge(byte[] levels, int i) =>
+            Enumerable
+                .Range(0, Places.Count)
+                .Select(k => (S: Places.Share(k) * head.Looks.OnHead.Lengths[i], L: levels[i * Places.Count + k]))
+                .First(x => x.L > Level.ToByte(6.5))
+                .S;
+        var painted = Enumerable
+            .Range(0, head.Map.Panel.Length)
+            .Where(i => head.Map.Panel[i] >= 0 && head.Looks.OnHead.Lengths[i] > 25 && head.Map.W[i] < 0.5)
+            .Take(300)
+            .ToArray();
         Assert.Equal(grown, painted.Average(i => Edge(later, i) - Edge(head.Levels, i)), 0.4);
         Assert.All(painted, i => Assert.Equal(Level.ToByte(5), later[i * Places.Count]));
         Assert.NotEqual(head.Drawn, head.DrawnAt(Moment.Later(weeks)));
@@ -56,8 +65,17 @@ public sealed class RegrowthTests
         Finding[] Of(Consultation c) => ConsultFindings.Of(c, head.Hair, head.Measures, Limits.Usual, now).ToArray();
         var fresh = Of(Consultation.Fresh with { WeeksBetween = 12 });
         Assert.Equal(Severity.Alarm, Assert.Single(fresh, f => f.Kind == FindingKind.TestsMissing).Severity);
-        Assert.Contains(fresh, f => f.Kind == FindingKind.RegrowthShows && f.Text.Contains("every 12", StringComparison.Ordinal));
-        var tested = Of(Consultation.Fresh with { WeeksBetween = 2, Patch = new PatchTest(now.AddDays(-4), PatchResult.Clear) });
+        Assert.Contains(
+            fresh,
+            f => f.Kind == FindingKind.RegrowthShows && f.Text.Contains("every 12", StringComparison.Ordinal)
+        );
+        var tested = Of(
+            Consultation.Fresh with
+            {
+                WeeksBetween = 2,
+                Patch = new PatchTest(now.AddDays(-4), PatchResult.Clear),
+            }
+        );
         Assert.Empty(tested);
     }
 
@@ -65,7 +83,9 @@ public sealed class RegrowthTests
     public void The_card_thanks_and_blames_panels_that_are_there()
     {
         var head = Given.Bare.Apply(
-            new PaintZone(Zone.TopRight, new PanelPaint(Shape.Full, 2, 0, 0, 40, 40)), new PaintZone(Zone.TopLeft, new PanelPaint(SpreadCm: 1)));
+            new PaintZone(Zone.TopRight, new PanelPaint(Shape.Full, 2, 0, 0, 40, 40)),
+            new PaintZone(Zone.TopLeft, new PanelPaint(SpreadCm: 1))
+        );
         var card = head.Card(8);
         Assert.Equal(Enum.GetValues<CardMeasure>(), card.Select(l => l.Measure));
         Assert.All(card.SelectMany(l => l.Thank.Concat(l.Blame)), s => Assert.NotNull(head.PanelOf(s)));
@@ -77,6 +97,9 @@ public sealed class RegrowthTests
         Assert.All(soft.Blame, b => Assert.Equal(head.Measures.SteepestZone, b.Zone));
         Assert.All(card.Where(l => l.Met), l => Assert.Empty(l.Blame));
         Assert.All(card, l => Assert.Equal(l.Value >= l.Low && l.Value <= l.High, l.Met));
-        Assert.All(card.Single(l => l.Measure == CardMeasure.Light).Thank, t => Assert.NotEmpty(head.PanelOf(t)!.Coats));
+        Assert.All(
+            card.Single(l => l.Measure == CardMeasure.Light).Thank,
+            t => Assert.NotEmpty(head.PanelOf(t)!.Coats)
+        );
     }
 }

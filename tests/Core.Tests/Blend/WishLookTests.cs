@@ -23,21 +23,26 @@ public sealed class WishLookTests
     }
 
     [Fact]
-    public void As_much_of_what_is_seen_is_light_as_she_wants() => Gen.Double[0.1, 0.6].Sample(
-        share =>
-        {
-            // The face is light in any case: without a lift there, the share is met.
-            var seen = Seen(Look(new Wish(9, 0, share, share, 0.8)));
-            Assert.InRange(seen.LightShare, share - 0.05, share + 0.05);
-        },
-        iter: 20);
+    public void As_much_of_what_is_seen_is_light_as_she_wants() =>
+        Gen.Double[0.1, 0.6]
+            .Sample(
+                share =>
+                {
+                    // The face is light in any case: without a lift there, the share is met.
+                    var seen = Seen(Look(new Wish(9, 0, share, share, 0.8)));
+                    Assert.InRange(seen.LightShare, share - 0.05, share + 0.05);
+                },
+                iter: 20
+            );
 
     [Fact]
     public void Ends_are_as_light_as_she_wants_and_the_face_is_brighter()
     {
         var seen = Seen(Look(new Wish(9, 1, 0.3, 0.5)));
         Assert.InRange(seen.EndsLevel!.Value, 8.2, 9.3);
-        double Front(Tally tally) => tally.LevelFromFront(ZoneFacts.IsFaceFrame)!.Value - tally.LevelFromFront(z => !ZoneFacts.IsFaceFrame(z))!.Value;
+        double Front(Tally tally) =>
+            tally.LevelFromFront(ZoneFacts.IsFaceFrame)!.Value
+            - tally.LevelFromFront(z => !ZoneFacts.IsFaceFrame(z))!.Value;
         Assert.True(Front(seen) > Front(Seen(Look(new Wish(9, 0, 0.3, 0.5)))) + 0.3);
     }
 
@@ -45,8 +50,10 @@ public sealed class WishLookTests
     public void Only_on_top_leaves_what_lies_underneath()
     {
         var natural = Level.ToByte(Given.Bare.Hair.NaturalLevel);
-        int Nape(byte[] levels) => Enumerable.Range(0, Given.Bare.Map.Zone.Length)
-            .Count(i => Given.Bare.Map.Zone[i] == (byte)Zone.Nape && levels[(i + 1) * Places.Count - 1] > natural);
+        int Nape(byte[] levels) =>
+            Enumerable
+                .Range(0, Given.Bare.Map.Zone.Length)
+                .Count(i => Given.Bare.Map.Zone[i] == (byte)Zone.Nape && levels[(i + 1) * Places.Count - 1] > natural);
         Assert.Equal(0, Nape(Look(new Wish(9, 0, 0.3, 0.4, Underneath: false))));
         Assert.True(Nape(Look(new Wish(9, 0, 0.5, 0.7))) > 0);
     }
@@ -66,7 +73,10 @@ public sealed class WishLookTests
     [Fact]
     public void What_is_lighter_already_stays()
     {
-        var hair = HairProfile.Usual with { History = [new Band(0, 10, BandState.Natural, 5), new Band(10, 34, BandState.Lightened, 9)] };
+        var hair = HairProfile.Usual with
+        {
+            History = [new Band(0, 10, BandState.Natural, 5), new Band(10, 34, BandState.Lightened, 9)],
+        };
         var looks = new HairLooks(Given.Head, hair.AsItFalls(), PartLine.Central, Shelves.For(2, 8), Given.FewStrands);
         var head = PlannedHead.Of(looks, new Cutting(Given.Head, hair, _ => looks.OnHead.LengthAt), Plan.Fresh());
         var before = StrandLevels.Before(hair, head.Map, looks.OnHead.Lengths);
@@ -80,7 +90,11 @@ public sealed class WishLookTests
         var hair = HairProfile.Usual with
         {
             GreyShare = 0.3,
-            ByZone = new Dictionary<Zone, ZoneHair> { [Zone.Crown] = new(GreyShare: 0.8), [Zone.Nape] = new(GreyShare: 0) },
+            ByZone = new Dictionary<Zone, ZoneHair>
+            {
+                [Zone.Crown] = new(GreyShare: 0.8),
+                [Zone.Nape] = new(GreyShare: 0),
+            },
             History = [new Band(0, 6, BandState.Natural, 5), new Band(6, 34, BandState.Coloured, 5)],
         };
         var (map, lengths) = (Given.Bare.Map, Given.Usual.OnHead.Lengths);
@@ -103,25 +117,46 @@ public sealed class WishLookTests
     [Fact]
     public void A_zone_that_differs_lifts_from_where_it_is()
     {
-        var hair = HairProfile.Usual with { ByZone = new Dictionary<Zone, ZoneHair> { [Zone.Crown] = new(NaturalLevel: 3, Diameter: Diameter.Coarse) } };
+        var hair = HairProfile.Usual with
+        {
+            ByZone = new Dictionary<Zone, ZoneHair> { [Zone.Crown] = new(NaturalLevel: 3, Diameter: Diameter.Coarse) },
+        };
         var looks = new HairLooks(Given.Head, hair.AsItFalls(), PartLine.Central, Shelves.For(2, 8), Given.FewStrands);
         var cutting = new Cutting(Given.Head, hair, _ => looks.OnHead.LengthAt);
         var head = PlannedHead.Of(looks, cutting, Plan.Fresh());
         foreach (var zone in new[] { Zone.Crown, Zone.UpperBack })
         {
-            head = head.After(head.Plan.Apply(new PaintZone(zone, new Wendro.Core.Paint.PanelPaint(Wendro.Core.Paint.Shape.Full, 1, 0, 1, 40, 40)), cutting).Plan, looks, cutting);
+            head = head.After(
+                head.Plan.Apply(
+                    new PaintZone(
+                        zone,
+                        new Wendro.Core.Paint.PanelPaint(Wendro.Core.Paint.Shape.Full, 1, 0, 1, 40, 40)
+                    ),
+                    cutting
+                ).Plan,
+                looks,
+                cutting
+            );
         }
 
-        double Brightest(Zone zone) => head.Panels.Where(p => p.Panel.Key.Zone == zone).Average(p => p.BrightestLevel(hair, Moment.Rinsed));
+        double Brightest(Zone zone) =>
+            head.Panels.Where(p => p.Panel.Key.Zone == zone).Average(p => p.BrightestLevel(hair, Moment.Rinsed));
         Assert.True(Brightest(Zone.Crown) < Brightest(Zone.UpperBack) - 1.5);
-        Assert.Equal(Diameter.Coarse, head.Panels.First(p => p.Panel.Key.Zone == Zone.Crown).LiftingOf(hair)!.Case.Diameter);
+        Assert.Equal(
+            Diameter.Coarse,
+            head.Panels.First(p => p.Panel.Key.Zone == Zone.Crown).LiftingOf(hair)!.Case.Diameter
+        );
 
         // Measures asked for late are those that were counted along the way.
         var along = PlannedHead.Of(looks, cutting, Plan.Fresh());
         _ = along.Measures;
         foreach (var zone in new[] { Zone.Crown, Zone.UpperBack })
         {
-            along = along.After(along.Plan.Apply(new PaintZone(zone, head.Plan.Zones[zone].Usual!), cutting).Plan, looks, cutting);
+            along = along.After(
+                along.Plan.Apply(new PaintZone(zone, head.Plan.Zones[zone].Usual!), cutting).Plan,
+                looks,
+                cutting
+            );
             _ = along.Findings;
         }
 

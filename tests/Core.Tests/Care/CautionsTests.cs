@@ -11,13 +11,22 @@ namespace Wendro.Core.Tests.Care;
 public sealed class CautionsTests
 {
     private static readonly LiftCase Mild = new(
-        new Level(5), Diameter.Medium, Porosity.Normal, false, Lightener.Clay, new Volume(20), Covering.Open, false, 1);
+        new Level(5),
+        Diameter.Medium,
+        Porosity.Normal,
+        false,
+        Lightener.Clay,
+        new Volume(20),
+        Covering.Open,
+        false,
+        1
+    );
 
     private static IReadOnlyList<string> Of(params PlanEdit[] edits) => PlanCautions.Of(Given.Bare.Apply(edits));
 
     [Fact]
-    public void The_leaflet_always_has_the_last_word() => CsCheck.Check.Sample(
-        Given.AnyLift, of => Assert.Equal(Cautions.LeafletFirst, Cautions.For(of, 30)[^1]));
+    public void The_leaflet_always_has_the_last_word() =>
+        CsCheck.Check.Sample(Given.AnyLift, of => Assert.Equal(Cautions.LeafletFirst, Cautions.For(of, 30)[^1]));
 
     [Fact]
     public void Longer_than_the_leaflet_allows_comes_first()
@@ -38,14 +47,21 @@ public sealed class CautionsTests
 
     [Fact]
     public void Coloured_hair_asks_for_a_strand_test() =>
-        Assert.Contains(Cautions.For(Mild with { Coloured = true }, null), c => c.Contains("strand test", StringComparison.Ordinal));
+        Assert.Contains(
+            Cautions.For(Mild with { Coloured = true }, null),
+            c => c.Contains("strand test", StringComparison.Ordinal)
+        );
 
     [Fact]
     public void Clay_in_foil_is_an_airtight_covering() =>
-        Assert.Contains(Cautions.For(Mild with { Covering = Covering.Foil }, null), c => c.Contains("airtight", StringComparison.Ordinal));
+        Assert.Contains(
+            Cautions.For(Mild with { Covering = Covering.Foil }, null),
+            c => c.Contains("airtight", StringComparison.Ordinal)
+        );
 
     [Fact]
-    public void A_plan_with_nothing_painted_says_only_that_the_leaflet_comes_first() => Assert.Equal([Cautions.LeafletFirst], Of());
+    public void A_plan_with_nothing_painted_says_only_that_the_leaflet_comes_first() =>
+        Assert.Equal([Cautions.LeafletFirst], Of());
 
     [Theory]
     [InlineData(0.2, true, true)]
@@ -70,7 +86,9 @@ public sealed class CautionsTests
     [Fact]
     public void Nothing_is_said_twice()
     {
-        var said = Of([.. ZoneFacts.All.Select(z => new PaintZone(z, new PanelPaint(StartCm: 0.1, Covering: Covering.Foil)))]);
+        var said = Of([
+            .. ZoneFacts.All.Select(z => new PaintZone(z, new PanelPaint(StartCm: 0.1, Covering: Covering.Foil))),
+        ]);
         Assert.Equal(said.Distinct(), said);
     }
 }

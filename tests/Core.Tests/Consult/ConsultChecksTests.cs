@@ -9,18 +9,22 @@ public sealed class ConsultChecksTests
 {
     private static readonly DateTimeOffset Now = new(2031, 5, 6, 9, 0, 0, TimeSpan.Zero);
 
-    public static TheoryData<Consultation, string> Wrong => new()
-    {
-        { new(Patch: new(Now.AddMinutes(1), PatchResult.Waiting)), "patch.at" },
-        { new(MinutesToday: 10), "minutesToday" },
-        { new(MinutesToday: double.NaN), "minutesToday" },
-        { new(WeeksBetween: 100), "weeksBetween" },
-        { new(Strand: new(Lightener.Clay, 50, Covering.Open, [])), "strand.volume" },
-        { new(Strand: new(Lightener.Clay, 30, Covering.Open, [new(10, 11)])), "strand.readings[0].level" },
-        { new(Strand: new(Lightener.Clay, 30, Covering.Open, [new(10, 5), new(0, 5)])), "strand.readings[1].minutes" },
-        { new(Overrides: [new("patch", "  ", Now)]), "overrides[0].reason" },
-        { new(Words: new string('x', 5_000)), "words" },
-    };
+    public static TheoryData<Consultation, string> Wrong =>
+        new()
+        {
+            { new(Patch: new(Now.AddMinutes(1), PatchResult.Waiting)), "patch.at" },
+            { new(MinutesToday: 10), "minutesToday" },
+            { new(MinutesToday: double.NaN), "minutesToday" },
+            { new(WeeksBetween: 100), "weeksBetween" },
+            { new(Strand: new(Lightener.Clay, 50, Covering.Open, [])), "strand.volume" },
+            { new(Strand: new(Lightener.Clay, 30, Covering.Open, [new(10, 11)])), "strand.readings[0].level" },
+            {
+                new(Strand: new(Lightener.Clay, 30, Covering.Open, [new(10, 5), new(0, 5)])),
+                "strand.readings[1].minutes"
+            },
+            { new(Overrides: [new("patch", "  ", Now)]), "overrides[0].reason" },
+            { new(Words: new string('x', 5_000)), "words" },
+        };
 
     [Theory]
     [MemberData(nameof(Wrong))]
@@ -38,11 +42,25 @@ public sealed class ConsultChecksTests
     [InlineData(11, 34, 0, "naturalLevel")]
     [InlineData(5, 3, 0, "cut.hemCm")]
     [InlineData(5, 34, 1.5, "greyShare")]
-    public void Wrong_hair_is_named_by_its_field(double level, double hem, double grey, string field) => Assert.Equal(
-        field, Assert.Single(ConsultChecks.Of(HairProfile.Usual with { NaturalLevel = level, Cut = new(hem), GreyShare = grey })).Field);
+    public void Wrong_hair_is_named_by_its_field(double level, double hem, double grey, string field) =>
+        Assert.Equal(
+            field,
+            Assert
+                .Single(
+                    ConsultChecks.Of(HairProfile.Usual with { NaturalLevel = level, Cut = new(hem), GreyShare = grey })
+                )
+                .Field
+        );
 
     [Fact]
-    public void Bands_are_named_by_place() => Assert.Contains(
-        ConsultChecks.Of(HairProfile.Usual with { History = [new(0, 3, BandState.Natural, 5), new(5, 34, BandState.Coloured, 5)] }),
-        p => p.Field == "history[1].fromCm");
+    public void Bands_are_named_by_place() =>
+        Assert.Contains(
+            ConsultChecks.Of(
+                HairProfile.Usual with
+                {
+                    History = [new(0, 3, BandState.Natural, 5), new(5, 34, BandState.Coloured, 5)],
+                }
+            ),
+            p => p.Field == "history[1].fromCm"
+        );
 }

@@ -6,7 +6,13 @@ namespace Wendro.Core.Tests.Consult;
 public sealed class SafetyTests
 {
     private static readonly DateTimeOffset Now = new(2031, 5, 6, 9, 0, 0, TimeSpan.Zero);
-    private static readonly Consultation AllWell = new(new PatchTest(Now.AddDays(-3), PatchResult.Clear), false, Scalp.Calm, Salts.None, true);
+    private static readonly Consultation AllWell = new(
+        new PatchTest(Now.AddDays(-3), PatchResult.Clear),
+        false,
+        Scalp.Calm,
+        Salts.None,
+        true
+    );
 
     private static SafetyPoint Point(string question, Consultation of, HairProfile? hair = null) =>
         Safety.Of(of, hair ?? HairProfile.Usual, Now).Single(p => p.Question == question);
@@ -35,7 +41,10 @@ public sealed class SafetyTests
         Assert.Equal(Standing.Stop, Point("salts", AllWell with { Salts = Salts.Yes }).Standing);
         Assert.Equal(Standing.Stop, Point("scalp", AllWell with { Scalp = Scalp.Broken }).Standing);
         Assert.Equal(Standing.Stop, Point("reacted", AllWell with { Reacted = true }).Standing);
-        Assert.Equal(Standing.Stop, Point("condition", AllWell, HairProfile.Usual with { Condition = Condition.Breaking }).Standing);
+        Assert.Equal(
+            Standing.Stop,
+            Point("condition", AllWell, HairProfile.Usual with { Condition = Condition.Breaking }).Standing
+        );
         Assert.Equal(Standing.Stop, Point("age", AllWell with { Adult = false }).Standing);
     }
 
@@ -45,7 +54,11 @@ public sealed class SafetyTests
         var salts = AllWell with { Salts = Salts.Yes, Overrides = [new("salts", "She insists", Now)] };
         Assert.Null(Point("salts", salts).Reason);
         Assert.NotEmpty(Safety.Stops(salts, HairProfile.Usual, Now));
-        var patch = AllWell with { Patch = null, Overrides = [new("patch", "Third visit, same product, cleared in March", Now)] };
+        var patch = AllWell with
+        {
+            Patch = null,
+            Overrides = [new("patch", "Third visit, same product, cleared in March", Now)],
+        };
         Assert.Equal("Third visit, same product, cleared in March", Point("patch", patch).Reason);
         Assert.Equal(Standing.Caution, Point("patch", patch).Standing);
     }
@@ -68,5 +81,6 @@ public sealed class SafetyTests
     }
 
     [Fact]
-    public void At_home_has_its_own_words() => Assert.Contains("kit leaflet", Point("age", AllWell with { AtHome = true }).Words, StringComparison.Ordinal);
+    public void At_home_has_its_own_words() =>
+        Assert.Contains("kit leaflet", Point("age", AllWell with { AtHome = true }).Words, StringComparison.Ordinal);
 }

@@ -26,17 +26,25 @@ public sealed class VerdictTests
     [Fact]
     public void Coloured_ends_far_from_the_wish_take_several_visits_each_further()
     {
-        var hair = HairProfile.Usual with { NaturalLevel = 3, History = [new(0, 4, BandState.Natural, 3), new(4, 34, BandState.Coloured, 3)] };
+        var hair = HairProfile.Usual with
+        {
+            NaturalLevel = 3,
+            History = [new(0, 4, BandState.Natural, 3), new(4, 34, BandState.Coloured, 3)],
+        };
         var verdict = Of(hair, 9);
         Assert.False(verdict.Today);
         Assert.True(verdict.Visits.Count > 1);
-        Assert.All(verdict.Visits.Zip(verdict.Visits.Skip(1)), p => Assert.Equal(p.First.Level.Level, p.Second.From, 1e-9));
+        Assert.All(
+            verdict.Visits.Zip(verdict.Visits.Skip(1)),
+            p => Assert.Equal(p.First.Level.Level, p.Second.From, 1e-9)
+        );
         Assert.All(verdict.Visits, v => Assert.True(v.Level.Level - v.From <= LiftTables.LevelsAVisit + 0.1));
         Assert.All(verdict.Visits.Skip(1), v => Assert.True(v.WeeksAfter >= Verdict.LeastWeeks));
     }
 
     [Fact]
-    public void Already_there_needs_no_visit() => Assert.Contains("already", Of(HairProfile.Usual with { NaturalLevel = 9 }, 8).Title, StringComparison.Ordinal);
+    public void Already_there_needs_no_visit() =>
+        Assert.Contains("already", Of(HairProfile.Usual with { NaturalLevel = 9 }, 8).Title, StringComparison.Ordinal);
 
     [Fact]
     public void A_stop_comes_before_everything()
@@ -66,7 +74,12 @@ public sealed class VerdictTests
         }
 
         var hair = HairProfile.Usual with { NaturalLevel = 4 };
-        var test = new StrandTest(Lightener.Clay, 30, Core.Paint.Covering.Film, [new(10, 5), new(20, 5.9), new(35, 6.9)]);
+        var test = new StrandTest(
+            Lightener.Clay,
+            30,
+            Core.Paint.Covering.Film,
+            [new(10, 5), new(20, 5.9), new(35, 6.9)]
+        );
         Assert.True(Width(hair with { Own = test.OwnOf(hair) }) < Width(hair));
     }
 
@@ -81,23 +94,48 @@ public sealed class VerdictTests
     }
 
     [Fact]
-    public void Old_stripes_ask_for_a_correction_first() => Assert.StartsWith(
-        "Correction",
-        Of(HairProfile.Usual with { History = [new(0, 6, BandState.Natural, 5), new(6, 34, BandState.Lightened, 9, 0.3)] }, 8).Advised.Technique,
-        StringComparison.Ordinal);
+    public void Old_stripes_ask_for_a_correction_first() =>
+        Assert.StartsWith(
+            "Correction",
+            Of(
+                HairProfile.Usual with
+                {
+                    History = [new(0, 6, BandState.Natural, 5), new(6, 34, BandState.Lightened, 9, 0.3)],
+                },
+                8
+            ).Advised.Technique,
+            StringComparison.Ordinal
+        );
 
     [Fact]
     public void Whatever_is_asked_there_is_a_verdict_with_grounds_and_words() =>
-        Gen.Select(Gen.Double[1, 10], Gen.Double[1, 10], Gen.Enum<Condition>(), Gen.Enum<Curl>(), Gen.Double[30, 600]).Sample((natural, wish, condition, curl, minutes) =>
-        {
-            var verdict = Of(HairProfile.Usual with { NaturalLevel = natural, Condition = condition, Curl = curl }, wish, new Consultation(MinutesToday: minutes));
-            Assert.NotEmpty(verdict.Title);
-            Assert.True(verdict.Grounds.Count > 5);
-            Assert.All(verdict.Visits, v => Assert.True(v.Level.Level > v.From && v.Level.High <= 10));
-            Assert.True(verdict.Visits.Count <= Verdict.MostVisits);
-            Assert.True(condition == Condition.Breaking || verdict.Visits.Count == 0 || verdict.WordsForHer.EndsWith(Cautions.LeafletFirst, StringComparison.Ordinal));
-        });
+        Gen.Select(Gen.Double[1, 10], Gen.Double[1, 10], Gen.Enum<Condition>(), Gen.Enum<Curl>(), Gen.Double[30, 600])
+            .Sample(
+                (natural, wish, condition, curl, minutes) =>
+                {
+                    var verdict = Of(
+                        HairProfile.Usual with
+                        {
+                            NaturalLevel = natural,
+                            Condition = condition,
+                            Curl = curl,
+                        },
+                        wish,
+                        new Consultation(MinutesToday: minutes)
+                    );
+                    Assert.NotEmpty(verdict.Title);
+                    Assert.True(verdict.Grounds.Count > 5);
+                    Assert.All(verdict.Visits, v => Assert.True(v.Level.Level > v.From && v.Level.High <= 10));
+                    Assert.True(verdict.Visits.Count <= Verdict.MostVisits);
+                    Assert.True(
+                        condition == Condition.Breaking
+                            || verdict.Visits.Count == 0
+                            || verdict.WordsForHer.EndsWith(Cautions.LeafletFirst, StringComparison.Ordinal)
+                    );
+                }
+            );
 
     [Fact]
-    public void Words_she_edited_stay_hers() => Assert.Equal("Come in May.", Of(HairProfile.Usual, 7, new Consultation(Words: "Come in May.")).WordsForHer);
+    public void Words_she_edited_stay_hers() =>
+        Assert.Equal("Come in May.", Of(HairProfile.Usual, 7, new Consultation(Words: "Come in May.")).WordsForHer);
 }

@@ -39,10 +39,30 @@ public sealed class ShortEntryTests
         var time = ShortEntry.Read("5 to 8 30 vol film");
         Assert.Equal("time", time.Sum);
         Assert.Contains("clay, 30 vol, film, medium hair", time.ReadAs);
-        var asked = new TimeQuestion(5, Diameter.Medium, Porosity.Normal, Lightener.Clay, 30, Wendro.Core.Paint.Covering.Film, 8);
+        var asked = new TimeQuestion(
+            5,
+            Diameter.Medium,
+            Porosity.Normal,
+            Lightener.Clay,
+            30,
+            Wendro.Core.Paint.Covering.Film,
+            8
+        );
         Assert.Equal(DeskSums.Of(asked).Answer!.Minutes, ((TimeAnswer)time.Answer!).Minutes);
         var lift = ShortEntry.Read("fine coloured 5 powder 20 vol foil 35 min");
-        Assert.Equal(new LiftQuestion(5, Diameter.Fine, Porosity.Normal, Lightener.Powder, 20, Wendro.Core.Paint.Covering.Foil, 35, Coloured: true), lift.Question);
+        Assert.Equal(
+            new LiftQuestion(
+                5,
+                Diameter.Fine,
+                Porosity.Normal,
+                Lightener.Powder,
+                20,
+                Wendro.Core.Paint.Covering.Foil,
+                35,
+                Coloured: true
+            ),
+            lift.Question
+        );
         Assert.Equal("tone", ShortEntry.Read("8 pearl on 9 20 min").Sum);
         Assert.Equal("visits", ShortEntry.Read("3 to 9 visits coloured").Sum);
     }
@@ -72,11 +92,34 @@ public sealed class ShortEntryTests
     }
 
     [Fact]
-    public void Every_example_works() => Assert.All(ShortEntry.Examples, e => Assert.Empty(ShortEntry.Read(e).Problems));
+    public void Every_example_works() =>
+        Assert.All(ShortEntry.Examples, e => Assert.Empty(ShortEntry.Read(e).Problems));
 
     [Fact]
     public void Any_text_gets_an_answer_or_a_word() =>
-        Gen.OneOf(Gen.String, Gen.OneOfConst("25 vol", "60 g", "1:2", "from", "to", "clay", "10-20", "3%", "pearl", "on", "oz", "bowl", "9", "visits", "\u0000", "1:1.5").List[0, 8].Select(l => string.Join(' ', l)))
+        Gen.OneOf(
+                Gen.String,
+                Gen.OneOfConst(
+                        "25 vol",
+                        "60 g",
+                        "1:2",
+                        "from",
+                        "to",
+                        "clay",
+                        "10-20",
+                        "3%",
+                        "pearl",
+                        "on",
+                        "oz",
+                        "bowl",
+                        "9",
+                        "visits",
+                        "\u0000",
+                        "1:1.5"
+                    )
+                    .List[0, 8]
+                    .Select(l => string.Join(' ', l))
+            )
             .Sample(text =>
             {
                 var read = ShortEntry.Read(text);
@@ -84,15 +127,35 @@ public sealed class ShortEntryTests
             });
 
     [Fact]
-    public void Units_come_back_exactly() => Gen.Double[0.001, 3000].Sample(x =>
-    {
-        Assert.Equal(x, DeskSums.Of(new MassQuestion(Ounces: DeskSums.Of(new MassQuestion(x)).Answer!.Ounces)).Answer!.Grams, 1e-9 * x);
-        Assert.Equal(x, Customary.OuncesOf(Customary.GramsOf(x)), 1e-12 * x);
-        var volume = Math.Min(x, 100);
-        Assert.Equal(volume, DeskSums.Of(new StrengthQuestion(Percent: DeskSums.Of(new StrengthQuestion(volume)).Answer!.Percent)).Answer!.Volume, 1e-9);
-        var cm = Math.Min(x, 200);
-        Assert.Equal(cm, DeskSums.Of(new RegrowthQuestion(Months: DeskSums.Of(new RegrowthQuestion(cm)).Answer!.Months)).Answer!.Cm, 1e-9);
-    });
+    public void Units_come_back_exactly() =>
+        Gen.Double[0.001, 3000]
+            .Sample(x =>
+            {
+                Assert.Equal(
+                    x,
+                    DeskSums
+                        .Of(new MassQuestion(Ounces: DeskSums.Of(new MassQuestion(x)).Answer!.Ounces))
+                        .Answer!.Grams,
+                    1e-9 * x
+                );
+                Assert.Equal(x, Customary.OuncesOf(Customary.GramsOf(x)), 1e-12 * x);
+                var volume = Math.Min(x, 100);
+                Assert.Equal(
+                    volume,
+                    DeskSums
+                        .Of(new StrengthQuestion(Percent: DeskSums.Of(new StrengthQuestion(volume)).Answer!.Percent))
+                        .Answer!.Volume,
+                    1e-9
+                );
+                var cm = Math.Min(x, 200);
+                Assert.Equal(
+                    cm,
+                    DeskSums
+                        .Of(new RegrowthQuestion(Months: DeskSums.Of(new RegrowthQuestion(cm)).Answer!.Months))
+                        .Answer!.Cm,
+                    1e-9
+                );
+            });
 
     [Fact]
     public void One_of_two_has_to_be_given()
@@ -106,7 +169,8 @@ public sealed class ShortEntryTests
     [Fact]
     public void Treated_hair_takes_more_visits_than_sound_hair_and_each_goes_on_from_the_last()
     {
-        VisitsAnswer Of(double from, double to, bool coloured) => DeskSums.Of(new VisitsQuestion(from, to, Diameter.Medium, Porosity.Normal, coloured)).Answer!;
+        VisitsAnswer Of(double from, double to, bool coloured) =>
+            DeskSums.Of(new VisitsQuestion(from, to, Diameter.Medium, Porosity.Normal, coloured)).Answer!;
         Assert.Empty(Of(8, 6, false).Visits);
         Assert.True(Of(8, 6, false).Reached);
         var sound = Of(3, 8, false).Visits;

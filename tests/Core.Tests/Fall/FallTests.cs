@@ -9,8 +9,17 @@ namespace Wendro.Core.Tests.Fall;
 
 public sealed class FallTests
 {
-    private static HairOnHead Hair(double hem, PartLine? part = null, Curl curl = Curl.Straight) => new(
-        Given.Head, HairProfile.Usual with { Cut = new Cut(hem), Curl = curl }, part ?? PartLine.Central, Given.FewStrands);
+    private static HairOnHead Hair(double hem, PartLine? part = null, Curl curl = Curl.Straight) =>
+        new(
+            Given.Head,
+            HairProfile.Usual with
+            {
+                Cut = new Cut(hem),
+                Curl = curl,
+            },
+            part ?? PartLine.Central,
+            Given.FewStrands
+        );
 
     [Theory]
     [InlineData(23)]
@@ -52,7 +61,8 @@ public sealed class FallTests
     [InlineData(Wear.OtherPart)]
     [InlineData(Wear.Tucked)]
     [InlineData(Wear.SweptBack)]
-    public void Nothing_loops_above_the_crown(Wear wear) => Assert.True(Hair(34).Worn(wear).Points.Max(p => p.Y) < 11.6 + 2.6);
+    public void Nothing_loops_above_the_crown(Wear wear) =>
+        Assert.True(Hair(34).Worn(wear).Points.Max(p => p.Y) < 11.6 + 2.6);
 
     [Fact]
     public void Waves_swing_shorten_and_take_room()
@@ -61,8 +71,25 @@ public sealed class FallTests
         Assert.True(wavy.Points.Min(p => p.Y) > straight.Points.Min(p => p.Y) + 1);
 
         // A strand that swings turns aside and back again: its bends add up to more.
-        double Bends(FallenHair hair) => Enumerable.Range(0, hair.Strands.Count).Average(i => Enumerable.Range(i * hair.Each + 8, hair.Each - 10).Sum(k =>
-            Math.Acos(Math.Clamp(Vector3.Dot(Vector3.Normalize(hair.Points[k] - hair.Points[k - 1]), Vector3.Normalize(hair.Points[k + 1] - hair.Points[k])), -1, 1))));
+        double Bends(FallenHair hair) =>
+            Enumerable
+                .Range(0, hair.Strands.Count)
+                .Average(i =>
+                    Enumerable
+                        .Range(i * hair.Each + 8, hair.Each - 10)
+                        .Sum(k =>
+                            Math.Acos(
+                                Math.Clamp(
+                                    Vector3.Dot(
+                                        Vector3.Normalize(hair.Points[k] - hair.Points[k - 1]),
+                                        Vector3.Normalize(hair.Points[k + 1] - hair.Points[k])
+                                    ),
+                                    -1,
+                                    1
+                                )
+                            )
+                        )
+                );
         Assert.True(Bends(wavy) > Bends(straight) * 1.5, $"{Bends(wavy):0.00} {Bends(straight):0.00}");
         double Out(FallenHair hair) => hair.Points.Where(p => p.Y is > 0 and < 8).Average(p => Given.Head.Grid.At(p).W);
         Assert.True(Out(wavy) > Out(straight) + 0.1);
@@ -75,8 +102,13 @@ public sealed class FallTests
     public void No_hair_crosses_the_face(Curl curl)
     {
         var worn = Hair(34, curl: curl).Worn(Wear.Down);
-        var across = Enumerable.Range(0, worn.Strands.Count)
-            .Count(i => worn.Points.AsSpan(i * worn.Each, worn.Each).ToArray().Any(p => p.Z > 4 && p.Y is < 3 and > -9 && MathF.Abs(p.X) < 3.2f));
+        var across = Enumerable
+            .Range(0, worn.Strands.Count)
+            .Count(i =>
+                worn.Points.AsSpan(i * worn.Each, worn.Each)
+                    .ToArray()
+                    .Any(p => p.Z > 4 && p.Y is < 3 and > -9 && MathF.Abs(p.X) < 3.2f)
+            );
         Assert.True(across <= worn.Strands.Count / 500, $"{across} strands");
     }
 
@@ -97,11 +129,17 @@ public sealed class FallTests
         Assert.True(curly.Points.Min(p => p.Y) > straight.Points.Min(p => p.Y) + 4);
 
         // A coil crosses its own middle line again and again: seen from the front it goes left and right by turns.
-        double Turns(FallenHair hair) => Enumerable.Range(0, hair.Strands.Count).Average(i =>
-        {
-            var xs = Enumerable.Range(i * hair.Each + 1, hair.Each - 1).Select(k => hair.Points[k].X - hair.Points[k - 1].X).ToArray();
-            return xs.Skip(1).Zip(xs, (a, b) => Math.Sign(a) != Math.Sign(b) ? 1 : 0).Sum();
-        });
+        double Turns(FallenHair hair) =>
+            Enumerable
+                .Range(0, hair.Strands.Count)
+                .Average(i =>
+                {
+                    var xs = Enumerable
+                        .Range(i * hair.Each + 1, hair.Each - 1)
+                        .Select(k => hair.Points[k].X - hair.Points[k - 1].X)
+                        .ToArray();
+                    return xs.Skip(1).Zip(xs, (a, b) => Math.Sign(a) != Math.Sign(b) ? 1 : 0).Sum();
+                });
         Assert.True(Turns(curly) > 6, $"{Turns(curly):0.0}");
         Assert.True(Turns(straight) < 5, $"{Turns(straight):0.0}");
         double Out(FallenHair hair) => hair.Points.Where(p => p.Y is > 0 and < 8).Average(p => Given.Head.Grid.At(p).W);
@@ -112,7 +150,16 @@ public sealed class FallTests
     public void Tight_coils_stand_up_and_one_length_all_over_stays_one_length()
     {
         var cut = new Cut(34, EvenCm: 13);
-        var hair = new HairOnHead(Given.Head, HairProfile.Usual with { Cut = cut, Curl = Curl.Coily }, PartLine.Central, Given.FewStrands);
+        var hair = new HairOnHead(
+            Given.Head,
+            HairProfile.Usual with
+            {
+                Cut = cut,
+                Curl = Curl.Coily,
+            },
+            PartLine.Central,
+            Given.FewStrands
+        );
         Assert.InRange(hair.Lengths.Average(), 11, 13.5);
         Assert.True(hair.Worn(Wear.Down).Points.Max(p => p.Y) > 11.6 + 4);
         Assert.True(hair.Worn(Wear.Down).Points.Min(p => p.Y) > -16);
@@ -127,7 +174,10 @@ public sealed class FallTests
         Assert.Equal(-3, other.Part.FrontCm);
 
         // What grows between the two parts now falls to her left instead of her right.
-        var between = Enumerable.Range(0, down.Strands.Count).Where(i => down.Strands.Scalp[i] is { OverTopCm: < 1 and > -1, Position.Z: > 3 }).ToArray();
+        var between = Enumerable
+            .Range(0, down.Strands.Count)
+            .Where(i => down.Strands.Scalp[i] is { OverTopCm: < 1 and > -1, Position.Z: > 3 })
+            .ToArray();
         double Ends(FallenHair worn) => between.Average(i => worn.Points[(i + 1) * worn.Each - 1].X);
         Assert.True(Ends(down) < -4 && Ends(other) > 4, $"{Ends(down):0.0} {Ends(other):0.0}");
     }
@@ -157,9 +207,11 @@ public sealed class FallTests
         var cut = new Cut(34, FringeCm: 8);
         var hair = new HairOnHead(Given.Head, HairProfile.Usual with { Cut = cut }, PartLine.Central, Given.FewStrands);
         var worn = hair.Worn(Wear.Down);
-        var ends = Enumerable.Range(0, worn.Strands.Count)
+        var ends = Enumerable
+            .Range(0, worn.Strands.Count)
             .Where(i => Wendro.Core.Fall.Fringe.Has(cut, worn.Strands.Scalp[i]) && !HairOnHead.IsFlyaway(i))
-            .Select(i => worn.Points[(i + 1) * worn.Each - 1]).ToArray();
+            .Select(i => worn.Points[(i + 1) * worn.Each - 1])
+            .ToArray();
         Assert.True(ends.Length > 50);
         Assert.All(ends, p => Assert.True(p.Z > 4, $"{p}"));
         Assert.InRange(ends.Average(p => p.Y), -1.5, 2.5);
@@ -168,7 +220,8 @@ public sealed class FallTests
     [Fact]
     public void Marks_clip_shorten_and_turn_the_hair()
     {
-        HairOnHead With(params Mark[] marks) => new(Given.Head, HairProfile.Usual with { Marked = marks }, PartLine.Central, Given.FewStrands);
+        HairOnHead With(params Mark[] marks) =>
+            new(Given.Head, HairProfile.Usual with { Marked = marks }, PartLine.Central, Given.FewStrands);
         var plain = With();
         var nape = new Mark(MarkKind.Undercut, 0, -17, 5);
         var clipped = With(nape);
@@ -189,8 +242,11 @@ public sealed class FallTests
         Assert.Contains(Enumerable.Range(0, plain.Strands.Count), i => plain.Lengths[i] > 20 && baby.Lengths[i] < 6);
         var swirl = With(new Mark(MarkKind.Swirl, 4, 4, 3));
         var (still, turned) = (plain.Worn(Wear.Down), swirl.Worn(Wear.Down));
-        double Apart(Func<MapPoint, bool> where) => Enumerable.Range(0, plain.Strands.Count).Where(i => where(plain.Strands.Scalp[i].Map))
-            .Average(i => (still.Points[i * 32 + 6] - turned.Points[i * 32 + 6]).Length());
+        double Apart(Func<MapPoint, bool> where) =>
+            Enumerable
+                .Range(0, plain.Strands.Count)
+                .Where(i => where(plain.Strands.Scalp[i].Map))
+                .Average(i => (still.Points[i * 32 + 6] - turned.Points[i * 32 + 6]).Length());
         Assert.True(Apart(m => Math.Abs(m.X - 4) < 3 && Math.Abs(m.Y - 4) < 3) > 0.3);
         Assert.True(Apart(m => m.X < -4) < 1e-3);
     }
@@ -237,7 +293,12 @@ public sealed class FallTests
         var reached = 0;
         for (var i = 0; i < worn.Strands.Count; i++)
         {
-            reached += worn.Points.AsSpan(i * worn.Each, worn.Each).ToArray().Any(p => (p - worn.Knot!.At).Length() < 2.2f) ? 1 : 0;
+            reached += worn
+                .Points.AsSpan(i * worn.Each, worn.Each)
+                .ToArray()
+                .Any(p => (p - worn.Knot!.At).Length() < 2.2f)
+                ? 1
+                : 0;
         }
 
         Assert.True(reached > worn.Strands.Count * 0.85, $"{reached} of {worn.Strands.Count}");
@@ -269,7 +330,8 @@ public sealed class FallTests
         var s = 0;
         for (var i = 0; i < seen.Counts.Length; i++)
         {
-            (left, right) = i % View.Width >= View.Width / 2 ? (left + seen.Counts[i], right) : (left, right + seen.Counts[i]);
+            (left, right) =
+                i % View.Width >= View.Width / 2 ? (left + seen.Counts[i], right) : (left, right + seen.Counts[i]);
             s += seen.Counts[i];
         }
 
@@ -337,7 +399,8 @@ public sealed class FallTests
 
     private static double Lightness(byte r, byte g, byte b)
     {
-        static double Linear(byte c) => c / 255.0 <= 0.04045 ? c / 255.0 / 12.92 : Math.Pow((c / 255.0 + 0.055) / 1.055, 2.4);
+        static double Linear(byte c) =>
+            c / 255.0 <= 0.04045 ? c / 255.0 / 12.92 : Math.Pow((c / 255.0 + 0.055) / 1.055, 2.4);
         return Wendro.Core.Tone.LevelColours.LightnessOf(Linear(r), Linear(g), Linear(b));
     }
 

@@ -7,7 +7,10 @@ namespace Wendro.Core.Tests.Fall;
 public sealed class SeenTests
 {
     private static int[] RowsWithHair(Seen seen) =>
-        Enumerable.Range(0, View.Height).Where(y => Enumerable.Range(0, View.Width).Any(x => seen.Counts[y * View.Width + x] > 0)).ToArray();
+        Enumerable
+            .Range(0, View.Height)
+            .Where(y => Enumerable.Range(0, View.Width).Any(x => seen.Counts[y * View.Width + x] > 0))
+            .ToArray();
 
     [Theory]
     [InlineData(Wear.Down)]
@@ -60,7 +63,8 @@ public sealed class SeenTests
     }
 
     [Fact]
-    public void A_view_names_its_angle_within_a_turn() => Assert.Equal((350, 10), (View.Of(-10, 0).Angle, View.Of(730, 0).Angle));
+    public void A_view_names_its_angle_within_a_turn() =>
+        Assert.Equal((350, 10), (View.Of(-10, 0).Angle, View.Of(730, 0).Angle));
 
     [Fact]
     public void A_point_is_found_again_where_it_was_drawn()

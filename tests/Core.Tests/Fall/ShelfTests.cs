@@ -9,11 +9,15 @@ public sealed class ShelfTests
     {
         var shelf = new Shelf<object>(2);
         var made = new List<string>();
-        object Get(string key) => shelf.GetOrMake(key, () =>
-        {
-            made.Add(key);
-            return new object();
-        });
+        object Get(string key) =>
+            shelf.GetOrMake(
+                key,
+                () =>
+                {
+                    made.Add(key);
+                    return new object();
+                }
+            );
 
         var a = Get("a");
         Get("b");
@@ -30,11 +34,19 @@ public sealed class ShelfTests
         var shelf = new Shelf<object>(4);
         var made = 0;
         var got = new object[32];
-        Parallel.For(0, got.Length, i => got[i] = shelf.GetOrMake("same", () =>
-        {
-            Interlocked.Increment(ref made);
-            return new object();
-        }));
+        Parallel.For(
+            0,
+            got.Length,
+            i =>
+                got[i] = shelf.GetOrMake(
+                    "same",
+                    () =>
+                    {
+                        Interlocked.Increment(ref made);
+                        return new object();
+                    }
+                )
+        );
         Assert.Equal(1, made);
         Assert.All(got, g => Assert.Same(got[0], g));
     }

@@ -12,7 +12,11 @@ namespace Wendro.Core.Tests.Hair;
 public sealed class StrandHistoryTests
 {
     private static readonly Band[] Good =
-        [new(0, 3, BandState.Natural, 4), new(3, 22, BandState.Coloured, 5), new(22, 34, BandState.Lightened, 8, 0.4)];
+    [
+        new(0, 3, BandState.Natural, 4),
+        new(3, 22, BandState.Coloured, 5),
+        new(22, 34, BandState.Lightened, 8, 0.4),
+    ];
 
     private static PlannedHead HeadWith(HairProfile hair, params PlanEdit[] edits)
     {
@@ -33,11 +37,20 @@ public sealed class StrandHistoryTests
     [InlineData(1, 3.0, 3.0, "toCm", "further down")]
     [InlineData(0, double.NaN, 3.0, "fromCm", "scalp")]
     [InlineData(0, 0.0, double.NaN, "toCm", "further down")]
-    public void What_cannot_be_so_is_named_by_band_and_field(int band, double from, double to, string field, string words)
+    public void What_cannot_be_so_is_named_by_band_and_field(
+        int band,
+        double from,
+        double to,
+        string field,
+        string words
+    )
     {
         var bands = Good.ToArray();
         bands[band] = bands[band] with { FromCm = from, ToCm = to };
-        Assert.Contains(StrandHistory.Problems(bands, 34), p => p.Band == band && p.Field == field && p.Words.Contains(words, StringComparison.Ordinal));
+        Assert.Contains(
+            StrandHistory.Problems(bands, 34),
+            p => p.Band == band && p.Field == field && p.Words.Contains(words, StringComparison.Ordinal)
+        );
     }
 
     [Theory]
@@ -47,15 +60,22 @@ public sealed class StrandHistoryTests
     [InlineData(5, 1.2, "share")]
     [InlineData(double.NaN, double.NaN, "level")]
     public void Levels_and_shares_have_their_range(double level, double share, string field) =>
-        Assert.Contains(StrandHistory.Problems([new(0, 30, BandState.Natural, level, share)], 34), p => p.Field == field);
+        Assert.Contains(
+            StrandHistory.Problems([new(0, 30, BandState.Natural, level, share)], 34),
+            p => p.Field == field
+        );
 
     [Fact]
-    public void Growth_moves_every_band_outwards_and_leaves_no_gap() => Gen.Select(Gen.Double[0, 40], Gen.Double[1, 10]).Sample((weeks, level) =>
-    {
-        var grown = StrandHistory.Grown(Good, level, weeks);
-        Assert.Empty(StrandHistory.Problems(grown, 200));
-        Assert.Equal(34 + StrandHistory.GrowthCm(weeks), grown[^1].ToCm, StrandHistory.Touching);
-    });
+    public void Growth_moves_every_band_outwards_and_leaves_no_gap() =>
+        Gen.Select(Gen.Double[0, 40], Gen.Double[1, 10])
+            .Sample(
+                (weeks, level) =>
+                {
+                    var grown = StrandHistory.Grown(Good, level, weeks);
+                    Assert.Empty(StrandHistory.Problems(grown, 200));
+                    Assert.Equal(34 + StrandHistory.GrowthCm(weeks), grown[^1].ToCm, StrandHistory.Touching);
+                }
+            );
 
     [Fact]
     public void A_year_grows_fifteen_centimetres_and_regrowth_tells_its_months()
@@ -68,12 +88,23 @@ public sealed class StrandHistoryTests
     public void Before_anything_is_painted_the_head_shows_what_was_done()
     {
         var head = HeadWith(HairProfile.Usual with { NaturalLevel = 4, History = Good });
-        byte At(int strand, double s) => head.Levels[strand * Places.Count
-            + Enumerable.Range(0, Places.Count).MinBy(k => Math.Abs(Places.Share(k) * head.Looks.OnHead.Lengths[strand] - s))];
-        var longOnes = Enumerable.Range(0, head.Looks.OnHead.Lengths.Length).Where(i => head.Looks.OnHead.Lengths[i] > 28).ToArray();
+        byte At(int strand, double s) =>
+            head.Levels[
+                strand * Places.Count
+                    + Enumerable
+                        .Range(0, Places.Count)
+                        .MinBy(k => Math.Abs(Places.Share(k) * head.Looks.OnHead.Lengths[strand] - s))
+            ];
+        var longOnes = Enumerable
+            .Range(0, head.Looks.OnHead.Lengths.Length)
+            .Where(i => head.Looks.OnHead.Lengths[i] > 28)
+            .ToArray();
         Assert.All(longOnes, i => Assert.Equal(Level.ToByte(4), At(i, 1)));
         Assert.All(longOnes, i => Assert.Equal(Level.ToByte(5), At(i, 12)));
-        Assert.All(longOnes, i => Assert.Equal(HairState.IsTreated(i, 0.4) ? Level.ToByte(8) : Level.ToByte(4), At(i, 26)));
+        Assert.All(
+            longOnes,
+            i => Assert.Equal(HairState.IsTreated(i, 0.4) ? Level.ToByte(8) : Level.ToByte(4), At(i, 26))
+        );
     }
 
     [Fact]
@@ -89,8 +120,10 @@ public sealed class StrandHistoryTests
     public void Lift_starts_from_what_is_there_and_old_colour_holds_it_back()
     {
         var paint = new PaintZone(Zone.UpperBack, new PanelPaint(Shape.Full, 4, 0, 2, 30, 30));
-        double Mean(BandState state) => HeadWith(HairProfile.Usual with { History = [new(0, 34, state, 5)] }, paint)
-            .Panels.Where(p => p.Painted is not null).Average(p => p.MeanLevel(HairProfile.Usual with { History = [new(0, 34, state, 5)] }, Moment.Rinsed));
+        double Mean(BandState state) =>
+            HeadWith(HairProfile.Usual with { History = [new(0, 34, state, 5)] }, paint)
+                .Panels.Where(p => p.Painted is not null)
+                .Average(p => p.MeanLevel(HairProfile.Usual with { History = [new(0, 34, state, 5)] }, Moment.Rinsed));
         Assert.Equal(Mean(BandState.Natural), Mean(BandState.Lightened), 1e-9);
         Assert.True(Mean(BandState.Coloured) < Mean(BandState.Natural) - 0.5);
     }
@@ -98,7 +131,11 @@ public sealed class StrandHistoryTests
     [Fact]
     public void A_panels_mean_agrees_with_its_strands_over_bands()
     {
-        var hair = HairProfile.Usual with { NaturalLevel = 4, History = [Good[0], Good[1], Good[2] with { Share = 1 }] };
+        var hair = HairProfile.Usual with
+        {
+            NaturalLevel = 4,
+            History = [Good[0], Good[1], Good[2] with { Share = 1 }],
+        };
         var head = HeadWith(hair, new PaintZone(Zone.UpperBack, new PanelPaint(Shape.Full, 6, 0, 4, 30, 30)));
         var (panels, strands) = head.MeansOf(Zone.UpperBack);
         Assert.Equal(panels, strands, 0.12);
@@ -107,7 +144,16 @@ public sealed class StrandHistoryTests
     [Fact]
     public void Hair_is_equal_when_its_bands_are()
     {
-        var (a, b) = (HairProfile.Usual with { History = Good.ToArray() }, HairProfile.Usual with { History = Good.ToList() });
+        var (a, b) = (
+            HairProfile.Usual with
+            {
+                History = Good.ToArray(),
+            },
+            HairProfile.Usual with
+            {
+                History = Good.ToList(),
+            }
+        );
         Assert.Equal(a, b);
         Assert.Equal(a.GetHashCode(), b.GetHashCode());
         Assert.NotEqual(a, a with { History = [.. Good[..2]] });
@@ -116,5 +162,9 @@ public sealed class StrandHistoryTests
 
     [Fact]
     public void Hair_can_be_written_out_for_people() =>
-        Assert.Contains("NaturalLevel = 5", (HairProfile.Usual with { History = Good }).ToString(), StringComparison.Ordinal);
+        Assert.Contains(
+            "NaturalLevel = 5",
+            (HairProfile.Usual with { History = Good }).ToString(),
+            StringComparison.Ordinal
+        );
 }

@@ -6,14 +6,16 @@ namespace Wendro.Core.Tests.Head;
 public sealed class ZonesTests
 {
     [Fact]
-    public void Zones_tile_the_scalp_wherever_the_part_lies() => Given.AnyPart.Sample(
-        part =>
-        {
-            var zones = Given.Head.ZonesFor(part);
-            var sum = ZoneFacts.All.Sum(zones.AreaOf);
-            Assert.InRange(sum / Given.Head.ScalpCm2, 0.995, 1.005);
-        },
-        iter: 12);
+    public void Zones_tile_the_scalp_wherever_the_part_lies() =>
+        Given.AnyPart.Sample(
+            part =>
+            {
+                var zones = Given.Head.ZonesFor(part);
+                var sum = ZoneFacts.All.Sum(zones.AreaOf);
+                Assert.InRange(sum / Given.Head.ScalpCm2, 0.995, 1.005);
+            },
+            iter: 12
+        );
 
     [Fact]
     public void A_zone_is_as_large_as_the_places_that_say_they_lie_in_it()
@@ -33,7 +35,10 @@ public sealed class ZonesTests
             }
         }
 
-        Assert.All(ZoneFacts.All, z => Assert.Equal(zones.AreaOf(z), found[z] * step * step, zones.AreaOf(z) * 0.03 + 0.6));
+        Assert.All(
+            ZoneFacts.All,
+            z => Assert.Equal(zones.AreaOf(z), found[z] * step * step, zones.AreaOf(z) * 0.03 + 0.6)
+        );
     }
 
     [Fact]

@@ -8,16 +8,33 @@ namespace Wendro.Core.Tests.Lift;
 
 public sealed class LiftingTests
 {
-    private static LiftCase Case(double level, Lightener lightener, double volume, Covering covering, bool heat = false) => new(
-        new Level(level), Diameter.Medium, Porosity.Normal, false, lightener, new Volume(volume), covering, heat);
+    private static LiftCase Case(
+        double level,
+        Lightener lightener,
+        double volume,
+        Covering covering,
+        bool heat = false
+    ) => new(new Level(level), Diameter.Medium, Porosity.Normal, false, lightener, new Volume(volume), covering, heat);
 
     [Theory]
     [InlineData(5, Lightener.Clay, 30, Covering.Open, false, 30, 7.8, 8.2)]
     [InlineData(3, Lightener.Clay, 40, Covering.Film, true, 45, 9.01, 10)]
     [InlineData(2, Lightener.Cream, 30, Covering.Foil, false, 50, 8.3, 8.7)]
     public void Starting_points_come_out_sensible(
-        double from, Lightener lightener, double volume, Covering covering, bool heat, double minutes, double low, double high) =>
-        Assert.InRange(new Lifting(Case(from, lightener, volume, covering, heat)).After(new Minutes(minutes)).Value, low, high);
+        double from,
+        Lightener lightener,
+        double volume,
+        Covering covering,
+        bool heat,
+        double minutes,
+        double low,
+        double high
+    ) =>
+        Assert.InRange(
+            new Lifting(Case(from, lightener, volume, covering, heat)).After(new Minutes(minutes)).Value,
+            low,
+            high
+        );
 
     [Fact]
     public void Powder_in_open_air_stops_well_before_foil_does()
@@ -28,74 +45,93 @@ public sealed class LiftingTests
     }
 
     [Fact]
-    public void Lift_grows_with_time() => Gen.Select(Given.AnyLift, Gen.Double[0, 300], Gen.Double[0, 300]).Sample(
-        (of, t, more) => Assert.True(new Lifting(of).Gain(t + more) >= new Lifting(of).Gain(t) - 1e-12));
+    public void Lift_grows_with_time() =>
+        Gen.Select(Given.AnyLift, Gen.Double[0, 300], Gen.Double[0, 300])
+            .Sample((of, t, more) => Assert.True(new Lifting(of).Gain(t + more) >= new Lifting(of).Gain(t) - 1e-12));
 
     [Fact]
-    public void Lift_grows_with_volume() => Gen.Select(Given.AnyLift, Gen.Double[5, 40], Gen.Double[0, 600]).Sample(
-        (of, other, t) =>
-        {
-            var (weak, strong) = (Math.Min(of.Volume.Value, other), Math.Max(of.Volume.Value, other));
-            var a = new Lifting(of with { Volume = new Volume(weak) }).Gain(t);
-            var b = new Lifting(of with { Volume = new Volume(strong) }).Gain(t);
-            Assert.True(b >= a - 1e-9, $"{weak}: {a}, {strong}: {b}");
-        });
+    public void Lift_grows_with_volume() =>
+        Gen.Select(Given.AnyLift, Gen.Double[5, 40], Gen.Double[0, 600])
+            .Sample(
+                (of, other, t) =>
+                {
+                    var (weak, strong) = (Math.Min(of.Volume.Value, other), Math.Max(of.Volume.Value, other));
+                    var a = new Lifting(of with { Volume = new Volume(weak) }).Gain(t);
+                    var b = new Lifting(of with { Volume = new Volume(strong) }).Gain(t);
+                    Assert.True(b >= a - 1e-9, $"{weak}: {a}, {strong}: {b}");
+                }
+            );
 
     [Fact]
     public void Exposure_grows_with_temperature()
     {
         // Foil is warmer and stays moist longer than film, film than mesh, mesh than open air.
-        Gen.Select(Given.AnyLift, Gen.Double[0, 600]).Sample((of, t) =>
-        {
-            var gains = Enum.GetValues<Covering>().Select(c => new Lifting(of with { Covering = c, LowHeat = false }).Gain(t)).ToArray();
-            Assert.True(gains.Zip(gains.Skip(1)).All(g => g.Second >= g.First - 1e-12));
-        });
+        Gen.Select(Given.AnyLift, Gen.Double[0, 600])
+            .Sample(
+                (of, t) =>
+                {
+                    var gains = Enum.GetValues<Covering>()
+                        .Select(c => new Lifting(of with { Covering = c, LowHeat = false }).Gain(t))
+                        .ToArray();
+                    Assert.True(gains.Zip(gains.Skip(1)).All(g => g.Second >= g.First - 1e-12));
+                }
+            );
     }
 
     [Fact]
-    public void Low_heat_is_faster_at_first() => Given.AnyLift.Sample(of =>
-    {
-        var cold = new Lifting(of with { LowHeat = false }).Gain(3);
-        Assert.True(new Lifting(of with { LowHeat = true }).Gain(3) >= cold - 1e-12);
-    });
+    public void Low_heat_is_faster_at_first() =>
+        Given.AnyLift.Sample(of =>
+        {
+            var cold = new Lifting(of with { LowHeat = false }).Gain(3);
+            Assert.True(new Lifting(of with { LowHeat = true }).Gain(3) >= cold - 1e-12);
+        });
 
     [Fact]
-    public void Lift_never_passes_its_cap_or_level_10() => Gen.Select(Given.AnyLift, Gen.Double[0, 600]).Sample((of, t) =>
-    {
-        var lifting = new Lifting(of);
-        Assert.InRange(lifting.Gain(t), 0, lifting.Cap);
-        Assert.InRange(of.From.Value + lifting.Gain(t), of.From.Value, 10 + 1e-12);
-    });
+    public void Lift_never_passes_its_cap_or_level_10() =>
+        Gen.Select(Given.AnyLift, Gen.Double[0, 600])
+            .Sample(
+                (of, t) =>
+                {
+                    var lifting = new Lifting(of);
+                    Assert.InRange(lifting.Gain(t), 0, lifting.Cap);
+                    Assert.InRange(of.From.Value + lifting.Gain(t), of.From.Value, 10 + 1e-12);
+                }
+            );
 
     [Fact]
-    public void Time_to_a_level_is_the_inverse_of_lift() => Gen.Select(Given.AnyLift, Gen.Double[1, 10]).Sample((of, target) =>
-    {
-        var lifting = new Lifting(of);
-        if (lifting.MinutesTo(new Level(target)) is { } minutes && minutes is > 0 and < 5000)
-        {
-            Assert.Equal(target - of.From.Value, lifting.Gain(minutes), 1e-6);
-        }
-        else if (target > of.From.Value && lifting.MinutesTo(new Level(target)) is null)
-        {
-            Assert.True(lifting.Gain(1e7) <= target - of.From.Value + 1e-9);
-        }
-    });
+    public void Time_to_a_level_is_the_inverse_of_lift() =>
+        Gen.Select(Given.AnyLift, Gen.Double[1, 10])
+            .Sample(
+                (of, target) =>
+                {
+                    var lifting = new Lifting(of);
+                    if (lifting.MinutesTo(new Level(target)) is { } minutes && minutes is > 0 and < 5000)
+                    {
+                        Assert.Equal(target - of.From.Value, lifting.Gain(minutes), 1e-6);
+                    }
+                    else if (target > of.From.Value && lifting.MinutesTo(new Level(target)) is null)
+                    {
+                        Assert.True(lifting.Gain(1e7) <= target - of.From.Value + 1e-9);
+                    }
+                }
+            );
 
     [Fact]
-    public void Dries_at_is_where_the_gain_falls_below_a_fiftieth_of_a_level_a_minute() => Given.AnyLift.Sample(of =>
-    {
-        var lifting = new Lifting(of);
-        var t = lifting.DriesAtMinutes();
-        double PerMinute(double at) => (lifting.Gain(at + 1e-3) - lifting.Gain(at)) / 1e-3;
-        if (t > 0.1)
+    public void Dries_at_is_where_the_gain_falls_below_a_fiftieth_of_a_level_a_minute() =>
+        Given.AnyLift.Sample(of =>
         {
-            Assert.Equal(LiftTables.DryGainPerMinute, PerMinute(t), 1e-3);
-        }
-        else
-        {
-            Assert.True(PerMinute(0.2) <= LiftTables.DryGainPerMinute + 1e-3);
-        }
-    });
+            var lifting = new Lifting(of);
+            var t = lifting.DriesAtMinutes();
+            double PerMinute(double at) => (lifting.Gain(at + 1e-3) - lifting.Gain(at)) / 1e-3;
+            if (t > 0.1)
+            {
+                Assert.Equal(LiftTables.DryGainPerMinute, PerMinute(t), 1e-3);
+            }
+            else
+            {
+                Assert.True(PerMinute(0.2) <= LiftTables.DryGainPerMinute + 1e-3);
+            }
+        });
 
     [Fact]
     public void Coloured_hair_is_slower_and_reaches_a_level_less()

@@ -10,7 +10,8 @@ namespace Wendro.Core.Tests.Lift;
 /// <summary>What proportions, a second lightener and an additive do to the work; and what of a formula can be taken.</summary>
 public sealed class MixingTests
 {
-    private static readonly LightenerFigures Clay = LiftTables.Of(Lightener.Clay), Powder = LiftTables.Of(Lightener.Powder);
+    private static readonly LightenerFigures Clay = LiftTables.Of(Lightener.Clay),
+        Powder = LiftTables.Of(Lightener.Powder);
 
     private static readonly Gen<LightenerFigures> AnyFigures =
         from rated in Gen.Double[1, 10]
@@ -19,11 +20,32 @@ public sealed class MixingTests
         from flags in Gen.Int[0, 7]
         from limit in Gen.Double[5, 120]
         from window in Gen.Double[1, 120]
-        select new LightenerFigures(rated, drying, working, (flags & 1) > 0, (flags & 2) > 0, (flags & 4) > 0, limit, window);
+        select new LightenerFigures(
+            rated,
+            drying,
+            working,
+            (flags & 1) > 0,
+            (flags & 2) > 0,
+            (flags & 4) > 0,
+            limit,
+            window
+        );
 
-    private static double Gain(Formula formula, double minutes = 40) => new Lifting(new LiftCase(
-        new Level(4), Diameter.Medium, Porosity.Normal, false, formula.Lightener, new Volume(formula.Volume), Covering.Film, formula.LowHeat,
-        Figures: formula.OwnFigures(), Mixture: Mixing.SpeedOf(formula))).Gain(minutes);
+    private static double Gain(Formula formula, double minutes = 40) =>
+        new Lifting(
+            new LiftCase(
+                new Level(4),
+                Diameter.Medium,
+                Porosity.Normal,
+                false,
+                formula.Lightener,
+                new Volume(formula.Volume),
+                Covering.Film,
+                formula.LowHeat,
+                Figures: formula.OwnFigures(),
+                Mixture: Mixing.SpeedOf(formula)
+            )
+        ).Gain(minutes);
 
     [Fact]
     public void At_one_to_one_and_a_half_all_is_as_tabled()
@@ -35,17 +57,27 @@ public sealed class MixingTests
     }
 
     [Fact]
-    public void More_developer_is_looser_weaker_and_bleeds_more() => Gen.Select(Gen.Double[0.1, 10], Gen.Double[0.1, 10]).Sample((a, b) =>
-    {
-        var (thick, thin) = (Math.Min(a, b), Math.Max(a, b));
-        Formula Of(double d) => Formula.Usual with { DeveloperParts = d };
-        Assert.True(Mixing.Strength(thick) >= Mixing.Strength(thin));
-        Assert.True(Mixing.RunsThrough(Of(thick)) <= Mixing.RunsThrough(Of(thin)));
-        Assert.InRange(Mixing.RunsThrough(Of(thin)), 0, 0.06);
-        Assert.True(Gain(Of(thick)) >= Gain(Of(thin)) - 1e-12);
-        int Looseness(double d) => Mixing.ConsistencyOf(d) switch { Consistency.Stiff => 0, Consistency.Right => 1, _ => 2 };
-        Assert.True(Looseness(thick) <= Looseness(thin));
-    });
+    public void More_developer_is_looser_weaker_and_bleeds_more() =>
+        Gen.Select(Gen.Double[0.1, 10], Gen.Double[0.1, 10])
+            .Sample(
+                (a, b) =>
+                {
+                    var (thick, thin) = (Math.Min(a, b), Math.Max(a, b));
+                    Formula Of(double d) => Formula.Usual with { DeveloperParts = d };
+                    Assert.True(Mixing.Strength(thick) >= Mixing.Strength(thin));
+                    Assert.True(Mixing.RunsThrough(Of(thick)) <= Mixing.RunsThrough(Of(thin)));
+                    Assert.InRange(Mixing.RunsThrough(Of(thin)), 0, 0.06);
+                    Assert.True(Gain(Of(thick)) >= Gain(Of(thin)) - 1e-12);
+                    int Looseness(double d) =>
+                        Mixing.ConsistencyOf(d) switch
+                        {
+                            Consistency.Stiff => 0,
+                            Consistency.Right => 1,
+                            _ => 2,
+                        };
+                    Assert.True(Looseness(thick) <= Looseness(thin));
+                }
+            );
 
     [Theory]
     [InlineData(0.5, Consistency.Stiff, "very stiff")]
@@ -66,42 +98,57 @@ public sealed class MixingTests
         Assert.Equal(Consistency.Runny, runny.After(Formula.Usual).Consistency);
         Assert.Equal(Consistency.Right, runny.After(null).Consistency);
         Assert.Equal(Consistency.Right, runny.After(runny with { Volume = 20 }).Consistency);
-        Assert.Equal(Consistency.Stiff, (runny with { Consistency = Consistency.Stiff }).After(Formula.Usual).Consistency);
+        Assert.Equal(
+            Consistency.Stiff,
+            (runny with { Consistency = Consistency.Stiff }).After(Formula.Usual).Consistency
+        );
     }
 
     [Fact]
-    public void Two_lighteners_lie_between_and_what_either_forbids_is_forbidden() => Gen.Select(AnyFigures, AnyFigures, Gen.Double[0, 1]).Sample((a, b, share) =>
-    {
-        var both = a.With(b, share, holds: false);
-        void Between(double x, double y, double of) => Assert.InRange(of, Math.Min(x, y) - 1e-9, Math.Max(x, y) + 1e-9);
-        Between(a.RatedLevels, b.RatedLevels, both.RatedLevels);
-        Between(a.DryingMinutes, b.DryingMinutes, both.DryingMinutes);
-        Between(a.WorkingMinutes, b.WorkingMinutes, both.WorkingMinutes);
-        Assert.Equal(a.ScalpSafe && b.ScalpSafe, both.ScalpSafe);
-        Assert.Equal(a.ExcludesHeat || b.ExcludesHeat, both.ExcludesHeat);
-        Assert.Equal(a.Swells || b.Swells, both.Swells);
-        Assert.Equal(Math.Min(a.LimitMinutes, b.LimitMinutes), both.LimitMinutes);
-        Assert.Equal(Math.Min(a.WindowMinutes, b.WindowMinutes), both.WindowMinutes);
-        Assert.Equal(a.RatedLevels, a.With(b, 0, false).RatedLevels, 1e-12);
-    });
+    public void Two_lighteners_lie_between_and_what_either_forbids_is_forbidden() =>
+        Gen.Select(AnyFigures, AnyFigures, Gen.Double[0, 1])
+            .Sample(
+                (a, b, share) =>
+                {
+                    var both = a.With(b, share, holds: false);
+                    void Between(double x, double y, double of) =>
+                        Assert.InRange(of, Math.Min(x, y) - 1e-9, Math.Max(x, y) + 1e-9);
+                    Between(a.RatedLevels, b.RatedLevels, both.RatedLevels);
+                    Between(a.DryingMinutes, b.DryingMinutes, both.DryingMinutes);
+                    Between(a.WorkingMinutes, b.WorkingMinutes, both.WorkingMinutes);
+                    Assert.Equal(a.ScalpSafe && b.ScalpSafe, both.ScalpSafe);
+                    Assert.Equal(a.ExcludesHeat || b.ExcludesHeat, both.ExcludesHeat);
+                    Assert.Equal(a.Swells || b.Swells, both.Swells);
+                    Assert.Equal(Math.Min(a.LimitMinutes, b.LimitMinutes), both.LimitMinutes);
+                    Assert.Equal(Math.Min(a.WindowMinutes, b.WindowMinutes), both.WindowMinutes);
+                    Assert.Equal(a.RatedLevels, a.With(b, 0, false).RatedLevels, 1e-12);
+                }
+            );
 
     [Fact]
     public void Clay_and_powder_half_and_half_are_the_tabled_half()
     {
         var (half, mixed) = (LiftTables.Of(Lightener.Half), Clay.With(Powder, 0.5, holds: true));
-        Assert.Equal((half.RatedLevels, half.DryingMinutes, half.WorkingMinutes), (mixed.RatedLevels, mixed.DryingMinutes, mixed.WorkingMinutes));
+        Assert.Equal(
+            (half.RatedLevels, half.DryingMinutes, half.WorkingMinutes),
+            (mixed.RatedLevels, mixed.DryingMinutes, mixed.WorkingMinutes)
+        );
         var formula = Formula.Usual with { Second = new SecondLightener(Lightener.Powder, 0.5) };
         Assert.Equal(Gain(Formula.Usual with { Lightener = Lightener.Half }), Gain(formula), 1e-9);
         Assert.Equal("50 % clay, 50 % powder, 30 vol", formula.Words);
     }
 
     [Fact]
-    public void An_additive_slows_and_never_speeds() => Gen.Select(Gen.Double[0, 0.1], Gen.Double[5, 60]).Sample((slows, minutes) =>
-    {
-        var guarded = Formula.Usual with { Additive = new Additive(0.05, slows) };
-        Assert.True(Gain(guarded, minutes) <= Gain(Formula.Usual, minutes) + 1e-12);
-        Assert.Equal(1 - slows, Mixing.SpeedOf(guarded), 1e-12);
-    });
+    public void An_additive_slows_and_never_speeds() =>
+        Gen.Select(Gen.Double[0, 0.1], Gen.Double[5, 60])
+            .Sample(
+                (slows, minutes) =>
+                {
+                    var guarded = Formula.Usual with { Additive = new Additive(0.05, slows) };
+                    Assert.True(Gain(guarded, minutes) <= Gain(Formula.Usual, minutes) + 1e-12);
+                    Assert.Equal(1 - slows, Mixing.SpeedOf(guarded), 1e-12);
+                }
+            );
 
     [Fact]
     public void What_the_shelf_says_of_a_product_is_what_it_lifts_with()

@@ -10,31 +10,61 @@ namespace Wendro.Core.Tests.Lift;
 public sealed class RemediesTests
 {
     [Fact]
-    public void Unreachable_always_says_why_and_what_would_help() => Gen.Select(Given.AnyLift, Gen.Double[1, 10]).Sample((of, target) =>
-    {
-        var answer = Remedies.TimeTo(of, new Level(target));
-        Assert.NotEmpty(answer.Because);
-        Assert.Equal(answer.Minutes is not null, answer.Reachable);
-        if (!answer.Reachable)
-        {
-            Assert.NotEmpty(answer.Remedies);
-            Assert.False(answer.WithinLimit);
-        }
+    public void Unreachable_always_says_why_and_what_would_help() =>
+        Gen.Select(Given.AnyLift, Gen.Double[1, 10])
+            .Sample(
+                (of, target) =>
+                {
+                    var answer = Remedies.TimeTo(of, new Level(target));
+                    Assert.NotEmpty(answer.Because);
+                    Assert.Equal(answer.Minutes is not null, answer.Reachable);
+                    if (!answer.Reachable)
+                    {
+                        Assert.NotEmpty(answer.Remedies);
+                        Assert.False(answer.WithinLimit);
+                    }
 
-        Assert.All(answer.Remedies, r => Assert.True(r.Minutes is null or <= LiftTables.LeafletLimitMinutes));
-    });
+                    Assert.All(
+                        answer.Remedies,
+                        r => Assert.True(r.Minutes is null or <= LiftTables.LeafletLimitMinutes)
+                    );
+                }
+            );
 
     [Fact]
     public void Already_there_takes_no_time()
     {
-        var of = new LiftCase(new Level(8), Diameter.Fine, Porosity.High, false, Lightener.Clay, new Volume(20), Covering.Open);
-        Assert.Equal((true, 0.0, true), (Remedies.TimeTo(of, new Level(7)).Reachable, Remedies.TimeTo(of, new Level(7)).Minutes, Remedies.TimeTo(of, new Level(7)).WithinLimit));
+        var of = new LiftCase(
+            new Level(8),
+            Diameter.Fine,
+            Porosity.High,
+            false,
+            Lightener.Clay,
+            new Volume(20),
+            Covering.Open
+        );
+        Assert.Equal(
+            (true, 0.0, true),
+            (
+                Remedies.TimeTo(of, new Level(7)).Reachable,
+                Remedies.TimeTo(of, new Level(7)).Minutes,
+                Remedies.TimeTo(of, new Level(7)).WithinLimit
+            )
+        );
     }
 
     [Fact]
     public void Powder_that_dries_is_told_to_be_covered()
     {
-        var of = new LiftCase(new Level(3), Diameter.Medium, Porosity.Normal, false, Lightener.Powder, new Volume(20), Covering.Open);
+        var of = new LiftCase(
+            new Level(3),
+            Diameter.Medium,
+            Porosity.Normal,
+            false,
+            Lightener.Powder,
+            new Volume(20),
+            Covering.Open
+        );
         var answer = Remedies.TimeTo(of, new Level(8));
         Assert.StartsWith("It dries first", answer.Because, StringComparison.Ordinal);
         Assert.Contains(answer.Remedies, r => r.Kind == "covering");
@@ -44,12 +74,22 @@ public sealed class RemediesTests
     [InlineData(1.4, "deep red-brown")]
     [InlineData(6.5, "yellow-orange")]
     [InlineData(10, "palest yellow")]
-    public void Undertone_is_that_of_the_nearest_level(double level, string name) => Assert.Equal(name, Undertone.At(level));
+    public void Undertone_is_that_of_the_nearest_level(double level, string name) =>
+        Assert.Equal(name, Undertone.At(level));
 
     [Fact]
     public void Cautions_name_heat_on_clay_strong_developer_and_the_leaflet()
     {
-        var of = new LiftCase(new Level(3), Diameter.Medium, Porosity.Normal, true, Lightener.Clay, new Volume(40), Covering.Open, LowHeat: true);
+        var of = new LiftCase(
+            new Level(3),
+            Diameter.Medium,
+            Porosity.Normal,
+            true,
+            Lightener.Clay,
+            new Volume(40),
+            Covering.Open,
+            LowHeat: true
+        );
         var said = string.Join(" ", Cautions.For(of, 60));
         Assert.Contains("exclude heat", said, StringComparison.Ordinal);
         Assert.Contains("over 20 vol", said, StringComparison.Ordinal);

@@ -1,16 +1,23 @@
 using CsCheck;
+using Wendro.Bench;
 using Wendro.Core.Hair;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Units;
-using Wendro.Bench;
 
 namespace Wendro.Core.Tests.Lift;
 
 public sealed class StrandTestTests
 {
     private static readonly LiftCase Clay = new(
-        new Level(3), Diameter.Medium, Porosity.Normal, false, Lightener.Clay, new Volume(30), Covering.Film);
+        new Level(3),
+        Diameter.Medium,
+        Porosity.Normal,
+        false,
+        Lightener.Clay,
+        new Volume(30),
+        Covering.Film
+    );
 
     private static double Truth(double speed, double cap, double minutes) =>
         new Lifting(Clay with { Own = new OwnLift(speed, cap, 0, 0, 0) }).After(new Minutes(minutes)).Value;
@@ -19,7 +26,8 @@ public sealed class StrandTestTests
         StrandTest.Fit(minutes.Select(m => (Clay, new Reading(m, Truth(speed, cap, m)))).ToArray());
 
     [Fact]
-    public void Without_a_reading_nothing_is_known_but_how_clients_differ() => Assert.Equal(OwnLift.Unread, StrandTest.Fit([]));
+    public void Without_a_reading_nothing_is_known_but_how_clients_differ() =>
+        Assert.Equal(OwnLift.Unread, StrandTest.Fit([]));
 
     [Fact]
     public void Readings_as_tabled_leave_the_tables_and_make_them_surer()
@@ -41,28 +49,43 @@ public sealed class StrandTestTests
     }
 
     [Fact]
-    public void Faster_hair_is_fitted_faster() => Gen.Select(Gen.Double[0.6, 1.4], Gen.Double[0.02, 0.1], Gen.Double[-0.5, 0.5]).Sample(
-        (speed, more, cap) => Assert.True(FitOf(speed, cap, 8, 16, 30).Speed < FitOf(speed + more, cap, 8, 16, 30).Speed),
-        iter: 200);
+    public void Faster_hair_is_fitted_faster() =>
+        Gen.Select(Gen.Double[0.6, 1.4], Gen.Double[0.02, 0.1], Gen.Double[-0.5, 0.5])
+            .Sample(
+                (speed, more, cap) =>
+                    Assert.True(FitOf(speed, cap, 8, 16, 30).Speed < FitOf(speed + more, cap, 8, 16, 30).Speed),
+                iter: 200
+            );
 
     [Fact]
-    public void A_band_holds_its_level_and_narrows_with_readings() => Gen.Select(Gen.Double[0.6, 1.5], Gen.Double[-1, 1], Gen.Double[1, 60]).Sample(
-        (speed, cap, minutes) =>
-        {
-            var before = Forecast.Of(Clay, minutes);
-            var after = Forecast.Of(Clay with { Own = FitOf(speed, cap, 10, 20, 30) }, minutes);
-            Assert.True(before.Low <= before.Level && before.Level <= before.High);
-            Assert.True(after.Low <= after.Level && after.Level <= after.High && after.High <= 10 && after.Low >= 3);
-            Assert.True(after.High - after.Low < before.High - before.Low + 0.15);
-        },
-        iter: 200);
+    public void A_band_holds_its_level_and_narrows_with_readings() =>
+        Gen.Select(Gen.Double[0.6, 1.5], Gen.Double[-1, 1], Gen.Double[1, 60])
+            .Sample(
+                (speed, cap, minutes) =>
+                {
+                    var before = Forecast.Of(Clay, minutes);
+                    var after = Forecast.Of(Clay with { Own = FitOf(speed, cap, 10, 20, 30) }, minutes);
+                    Assert.True(before.Low <= before.Level && before.Level <= before.High);
+                    Assert.True(
+                        after.Low <= after.Level && after.Level <= after.High && after.High <= 10 && after.Low >= 3
+                    );
+                    Assert.True(after.High - after.Low < before.High - before.Low + 0.15);
+                },
+                iter: 200
+            );
 
     [Fact]
     public void Readings_make_the_forecast_better_and_the_band_is_honest()
     {
         var errors = SyntheticClients.Errors(200, 0, 1, 3);
-        Assert.True(errors[1].MeanError < errors[0].MeanError * 0.9, $"{errors[0].MeanError:0.00} {errors[1].MeanError:0.00}");
-        Assert.True(errors[2].MeanError < errors[1].MeanError, $"{errors[1].MeanError:0.00} {errors[2].MeanError:0.00}");
+        Assert.True(
+            errors[1].MeanError < errors[0].MeanError * 0.9,
+            $"{errors[0].MeanError:0.00} {errors[1].MeanError:0.00}"
+        );
+        Assert.True(
+            errors[2].MeanError < errors[1].MeanError,
+            $"{errors[1].MeanError:0.00} {errors[2].MeanError:0.00}"
+        );
         Assert.All(errors, e => Assert.InRange(e.Covered, Forecast.Covers - 0.1, Forecast.Covers + 0.13));
     }
 

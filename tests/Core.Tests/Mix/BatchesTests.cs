@@ -10,44 +10,88 @@ public sealed class BatchesTests
 {
     private static readonly string[] Ids = ["A", "B"];
 
-    private static readonly Gen<PanelWork[]> AnyWork =
-        Gen.Select(Gen.Double[0.5, 8], Gen.Int[0, 3], Gen.Double[0.2, 12], Gen.Double[0.2, 12]).Array[0, 40].Select(all => all.Select((w, i) =>
-        {
-            var key = new PanelKey(Zone.UpperBack, i / 8, i % 8);
-            var takes = Ids.Where((_, f) => w.Item2 == 3 ? true : f == w.Item2 % 2).Select(f => new Taken(key, f, f == "A" ? w.Item3 / 2 : w.Item4 / 2, f == "A" ? w.Item3 : w.Item4)).ToArray();
-            return new PanelWork(key, w.Item1, takes);
-        }).ToArray());
+    private static readonly Gen<PanelWork[]> AnyWork = Gen.Select(
+            Gen.Double[0.5, 8],
+            Gen.Int[0, 3],
+            Gen.Double[0.2, 12],
+            Gen.Double[0.2, 12]
+        )
+        .Array[0, 40]
+        .Select(all =>
+            all.Select(
+                    (w, i) =>
+                    {
+                        var key = new PanelKey(Zone.UpperBack, i / 8, i % 8);
+                        var takes = Ids.Where((_, f) => w.Item2 == 3 ? true : f == w.Item2 % 2)
+                            .Select(f => new Taken(
+                                key,
+                                f,
+                                f == "A" ? w.Item3 / 2 : w.Item4 / 2,
+                                f == "A" ? w.Item3 : w.Item4
+                            ))
+                            .ToArray();
+                        return new PanelWork(key, w.Item1, takes);
+                    }
+                )
+                .ToArray()
+        );
 
     [Fact]
     public void Bowls_sum_to_the_work_and_none_is_painted_from_past_its_end() =>
-        Gen.Select(AnyWork, Gen.Double[14, 40], Gen.Double[15, 40], Gen.Double[0, 5], Gen.Double[0.5, 6]).Sample((work, windowA, windowB, mixing, least) =>
-        {
-            var bowls = Batches.Of(work, f => new BowlLimits(f == "A" ? windowA : windowB, least, 1000), mixing);
-            foreach (var id in Ids)
-            {
-                var wanted = work.SelectMany(w => w.Takes).Where(t => t.Formula == id).Sum(t => t.Grams);
-                var mine = bowls.Where(b => b.Formula == id).ToArray();
-                Assert.Equal(wanted, mine.Sum(b => b.Grams - b.ExtraGrams), 0.001);
-                Assert.Equal(wanted, mine.Sum(b => b.TakenGrams), 0.001);
-                Assert.All(mine, b => Assert.True(b.Grams >= least - 1e-9 && (b.ExtraGrams == 0 || Math.Abs(b.Grams - least) < 1e-9)));
-                Assert.Equal(work.Where(w => w.Takes.Any(t => t.Formula == id)).Select(w => w.Panel), mine.SelectMany(b => b.Panels));
-                Assert.Equal(Enumerable.Range(1, mine.Length), mine.Select(b => b.Ordinal));
-            }
+        Gen.Select(AnyWork, Gen.Double[14, 40], Gen.Double[15, 40], Gen.Double[0, 5], Gen.Double[0.5, 6])
+            .Sample(
+                (work, windowA, windowB, mixing, least) =>
+                {
+                    var bowls = Batches.Of(
+                        work,
+                        f => new BowlLimits(f == "A" ? windowA : windowB, least, 1000),
+                        mixing
+                    );
+                    foreach (var id in Ids)
+                    {
+                        var wanted = work.SelectMany(w => w.Takes).Where(t => t.Formula == id).Sum(t => t.Grams);
+                        var mine = bowls.Where(b => b.Formula == id).ToArray();
+                        Assert.Equal(wanted, mine.Sum(b => b.Grams - b.ExtraGrams), 0.001);
+                        Assert.Equal(wanted, mine.Sum(b => b.TakenGrams), 0.001);
+                        Assert.All(
+                            mine,
+                            b =>
+                                Assert.True(
+                                    b.Grams >= least - 1e-9 && (b.ExtraGrams == 0 || Math.Abs(b.Grams - least) < 1e-9)
+                                )
+                        );
+                        Assert.Equal(
+                            work.Where(w => w.Takes.Any(t => t.Formula == id)).Select(w => w.Panel),
+                            mine.SelectMany(b => b.Panels)
+                        );
+                        Assert.Equal(Enumerable.Range(1, mine.Length), mine.Select(b => b.Ordinal));
+                    }
 
-            // Two bowls mixed for one panel of 8 minutes fit into every window drawn here.
-            Assert.All(bowls, b => Assert.False(b.Outlived));
-            Assert.All(bowls, b => Assert.True(b.MixAt + mixing <= b.PaintedUntil && b.ReadyAt == b.MixAt + mixing));
-            Assert.Equal(work.Sum(w => w.Minutes) + bowls.Count * mixing, bowls.Count == 0 ? work.Sum(w => w.Minutes) : bowls.Max(b => b.PaintedUntil), 1e-6);
-        });
+                    // Two bowls mixed for one panel of 8 minutes fit into every window drawn here.
+                    Assert.All(bowls, b => Assert.False(b.Outlived));
+                    Assert.All(
+                        bowls,
+                        b => Assert.True(b.MixAt + mixing <= b.PaintedUntil && b.ReadyAt == b.MixAt + mixing)
+                    );
+                    Assert.Equal(
+                        work.Sum(w => w.Minutes) + bowls.Count * mixing,
+                        bowls.Count == 0 ? work.Sum(w => w.Minutes) : bowls.Max(b => b.PaintedUntil),
+                        1e-6
+                    );
+                }
+            );
 
     [Fact]
-    public void For_one_formula_no_split_needs_fewer() => AnyWork.Select(w => w.Take(9).ToArray()).Sample(all =>
-    {
-        var work = all.Select(w => w with { Takes = [new Taken(w.Panel, "A", 1, 1)] }).ToArray();
-        const double window = 14;
-        var bowls = Batches.Of(work, _ => new BowlLimits(window, 0, 1000), 3);
-        Assert.Equal(FewestByTrying(work, window), bowls.Count);
-    });
+    public void For_one_formula_no_split_needs_fewer() =>
+        AnyWork
+            .Select(w => w.Take(9).ToArray())
+            .Sample(all =>
+            {
+                var work = all.Select(w => w with { Takes = [new Taken(w.Panel, "A", 1, 1)] }).ToArray();
+                const double window = 14;
+                var bowls = Batches.Of(work, _ => new BowlLimits(window, 0, 1000), 3);
+                Assert.Equal(FewestByTrying(work, window), bowls.Count);
+            });
 
     [Fact]
     public void A_window_shorter_than_one_panel_is_said_and_every_panel_is_still_served()
@@ -64,8 +108,18 @@ public sealed class BatchesTests
         var work = Enumerable.Range(0, 6).Select(i => Work(i, 3)).ToArray();
         BowlLimits limits(string _) => new(60, 0, 30);
         Assert.Equal([3, 3], Batches.Of(work, limits, 0).Select(b => b.Panels.Count));
-        Assert.Equal([5, 1], Batches.Of(work, limits, 0, new Dictionary<(string, int), double> { [("A", 1)] = 55 }).Select(b => b.Panels.Count));
-        Assert.Equal([1, 3, 2], Batches.Of(work, limits, 0, new Dictionary<(string, int), double> { [("A", 1)] = 12 }).Select(b => b.Panels.Count));
+        Assert.Equal(
+            [5, 1],
+            Batches
+                .Of(work, limits, 0, new Dictionary<(string, int), double> { [("A", 1)] = 55 })
+                .Select(b => b.Panels.Count)
+        );
+        Assert.Equal(
+            [1, 3, 2],
+            Batches
+                .Of(work, limits, 0, new Dictionary<(string, int), double> { [("A", 1)] = 12 })
+                .Select(b => b.Panels.Count)
+        );
     }
 
     private static PanelWork Work(int i, double minutes)
@@ -82,24 +136,26 @@ public sealed class BatchesTests
             return 0;
         }
 
-        return Enumerable.Range(0, 1 << (work.Length - 1)).Min(cuts =>
-        {
-            var (count, used) = (1, work[0].Minutes);
-            for (var i = 1; i < work.Length; i++)
+        return Enumerable
+            .Range(0, 1 << (work.Length - 1))
+            .Min(cuts =>
             {
-                if ((cuts >> (i - 1) & 1) == 1)
+                var (count, used) = (1, work[0].Minutes);
+                for (var i = 1; i < work.Length; i++)
                 {
-                    (count, used) = (count + 1, 0);
+                    if ((cuts >> (i - 1) & 1) == 1)
+                    {
+                        (count, used) = (count + 1, 0);
+                    }
+
+                    used += work[i].Minutes;
+                    if (used > window)
+                    {
+                        return int.MaxValue;
+                    }
                 }
 
-                used += work[i].Minutes;
-                if (used > window)
-                {
-                    return int.MaxValue;
-                }
-            }
-
-            return count;
-        });
+                return count;
+            });
     }
 }

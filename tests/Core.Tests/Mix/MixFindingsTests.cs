@@ -12,9 +12,13 @@ public sealed class MixFindingsTests
 {
     private static readonly Product[] Shelf =
     [
-        .. GenericProducts.All.Select(p => p is LightenerProduct { Type: Lightener.Clay }
-            ? p with { Stock = new(StockUnit.Gram, 0.1, 500, 100) }
-            : p is DeveloperProduct { Volume: 5 } ? p with { Name = "Too weak" } : p).Where(p => p.Name != "Too weak"),
+        .. GenericProducts
+            .All.Select(p =>
+                p is LightenerProduct { Type: Lightener.Clay } ? p with { Stock = new(StockUnit.Gram, 0.1, 500, 100) }
+                : p is DeveloperProduct { Volume: 5 } ? p with { Name = "Too weak" }
+                : p
+            )
+            .Where(p => p.Name != "Too weak"),
     ];
 
     private static readonly PanelPaint Soft = new(Shape.V, 8, 8, 6, 6, 8);
@@ -23,18 +27,43 @@ public sealed class MixFindingsTests
     private static readonly Dictionary<FindingKind, (PlanEdit[] Edits, Product[] Shelf)> Flaws = new()
     {
         [FindingKind.BowlOutlives] = (
-            [CutZone.As(Zone.UpperBack, Sections.Usual with { WidthCm = 10 }), Painted(Soft), new SetFormula(Clay with { Figures = LiftTables.Of(Lightener.Clay) with { WindowMinutes = 1 } })], Shelf),
-        [FindingKind.RunnyForDepth] = ([Painted(Soft with { MidsMm = 11, EndsMm = 11 }), new SetFormula(Clay with { DeveloperParts = 3, Consistency = Consistency.Runny })], Shelf),
-        [FindingKind.StrengthOverScalp] = ([Painted(Soft with { StartCm = 0.2 }), new SetFormula(Clay with { Volume = 40 })], Shelf),
+            [
+                CutZone.As(Zone.UpperBack, Sections.Usual with { WidthCm = 10 }),
+                Painted(Soft),
+                new SetFormula(Clay with { Figures = LiftTables.Of(Lightener.Clay) with { WindowMinutes = 1 } }),
+            ],
+            Shelf
+        ),
+        [FindingKind.RunnyForDepth] = (
+            [
+                Painted(Soft with { MidsMm = 11, EndsMm = 11 }),
+                new SetFormula(Clay with { DeveloperParts = 3, Consistency = Consistency.Runny }),
+            ],
+            Shelf
+        ),
+        [FindingKind.StrengthOverScalp] = (
+            [Painted(Soft with { StartCm = 0.2 }), new SetFormula(Clay with { Volume = 40 })],
+            Shelf
+        ),
         [FindingKind.HeatAgainstLeaflet] = ([Painted(Soft), new SetFormula(Clay with { LowHeat = true })], Shelf),
         [FindingKind.PastLeaflet] = ([Painted(Soft), new SetFormula(Clay with { Minutes = 60 })], Shelf),
-        [FindingKind.AdditiveLowersLift] = ([Painted(Soft), new SetFormula(Clay with { Additive = new Additive(0.1, 0.1) })], Shelf),
+        [FindingKind.AdditiveLowersLift] = (
+            [Painted(Soft), new SetFormula(Clay with { Additive = new Additive(0.1, 0.1) })],
+            Shelf
+        ),
         [FindingKind.NoSuchDeveloper] = ([Painted(Soft), new SetFormula(Clay with { Volume = 5 })], Shelf),
-        [FindingKind.NotEnoughStock] = ([Painted(Soft), new SetFormula(Clay)], [.. Shelf.Select(p => p is LightenerProduct ? p with { Stock = new(StockUnit.Gram, 0.1, 2) } : p)]),
-        [FindingKind.RunsLow] = ([Painted(Soft), new SetFormula(Clay)], [.. Shelf.Select(p => p is LightenerProduct ? p with { Stock = new(StockUnit.Gram, 0.1, 100, 99) } : p)]),
+        [FindingKind.NotEnoughStock] = (
+            [Painted(Soft), new SetFormula(Clay)],
+            [.. Shelf.Select(p => p is LightenerProduct ? p with { Stock = new(StockUnit.Gram, 0.1, 2) } : p)]
+        ),
+        [FindingKind.RunsLow] = (
+            [Painted(Soft), new SetFormula(Clay)],
+            [.. Shelf.Select(p => p is LightenerProduct ? p with { Stock = new(StockUnit.Gram, 0.1, 100, 99) } : p)]
+        ),
     };
 
-    public static FindingKind[] Kinds { get; } = Enum.GetValues<FindingKind>().Where(k => k >= FindingKind.BowlOutlives).ToArray();
+    public static FindingKind[] Kinds { get; } =
+        Enum.GetValues<FindingKind>().Where(k => k >= FindingKind.BowlOutlives).ToArray();
 
     public static TheoryData<FindingKind> Planned => [.. Kinds.Except([FindingKind.UnevenRecipe])];
 
@@ -64,7 +93,10 @@ public sealed class MixFindingsTests
         Assert.NotEmpty(finding.Why);
         Assert.NotEmpty(finding.Evidence);
         var fix = MixFixes.For(finding, mix);
-        Assert.Equal(kind is FindingKind.BowlOutlives or FindingKind.NotEnoughStock or FindingKind.RunsLow, fix is null);
+        Assert.Equal(
+            kind is FindingKind.BowlOutlives or FindingKind.NotEnoughStock or FindingKind.RunsLow,
+            fix is null
+        );
         if (fix is not null)
         {
             Assert.DoesNotContain(Mixed([.. edits, fix.Edit], shelf).Findings(), f => f.Kind == kind);
@@ -77,19 +109,28 @@ public sealed class MixFindingsTests
     [Fact]
     public void Heat_that_its_leaflet_allows_and_that_was_confirmed_is_not_held_against_it()
     {
-        Assert.Empty(Mixed([Painted(Soft), new SetFormula(Clay with { LowHeat = true, HeatConfirmed = true })], Shelf).Findings());
-        var allows = Clay with { LowHeat = true, Figures = LiftTables.Of(Lightener.Clay) with { ExcludesHeat = false } };
+        Assert.Empty(
+            Mixed([Painted(Soft), new SetFormula(Clay with { LowHeat = true, HeatConfirmed = true })], Shelf).Findings()
+        );
+        var allows = Clay with
+        {
+            LowHeat = true,
+            Figures = LiftTables.Of(Lightener.Clay) with { ExcludesHeat = false },
+        };
         Assert.Empty(Mixed([Painted(Soft), new SetFormula(allows)], Shelf).Findings());
     }
 
     [Fact]
     public void Safety_is_not_set_aside_and_the_rest_can_be()
     {
-        foreach (var kind in new[] { FindingKind.HeatAgainstLeaflet, FindingKind.PastLeaflet, FindingKind.RunnyForDepth })
+        foreach (
+            var kind in new[] { FindingKind.HeatAgainstLeaflet, FindingKind.PastLeaflet, FindingKind.RunnyForDepth }
+        )
         {
             var (edits, shelf) = Flaws[kind];
             var finding = Mixed(edits, shelf).Findings().Single(f => f.Kind == kind);
-            var set = Plan.Fresh().Apply(new Together([.. edits, new Dismiss(finding.Id, finding.Severity, "so be it")]), Given.Cutting);
+            var set = Plan.Fresh()
+                .Apply(new Together([.. edits, new Dismiss(finding.Id, finding.Severity, "so be it")]), Given.Cutting);
             Assert.Equal(kind == FindingKind.RunnyForDepth, set.Succeeded);
         }
     }
@@ -100,8 +141,20 @@ public sealed class MixFindingsTests
         PlanEdit[] edits = [Painted(Soft), new SetFormula(Clay)];
         var mix = Mixed(edits, Shelf);
         var recipe = mix.Bowls[0].Recipe;
-        BegunBowl Begun(double developer) => new(Clay, 1, BowlInHand.Of(recipe,
-            [new Tared(200), new Poured(0, recipe.Ingredients[0].Grams, Weighed.Scale), new Poured(1, recipe.Ingredients[1].Grams * developer, Weighed.Scale), .. developer > 1 ? [new KeptAsIs()] : Array.Empty<BowlEvent>()]));
+        BegunBowl Begun(double developer) =>
+            new(
+                Clay,
+                1,
+                BowlInHand.Of(
+                    recipe,
+                    [
+                        new Tared(200),
+                        new Poured(0, recipe.Ingredients[0].Grams, Weighed.Scale),
+                        new Poured(1, recipe.Ingredients[1].Grams * developer, Weighed.Scale),
+                        .. developer > 1 ? [new KeptAsIs()] : Array.Empty<BowlEvent>(),
+                    ]
+                )
+            );
 
         Assert.Empty(Mixed(edits, Shelf, Begun(1)).Findings());
         var off = Mixed(edits, Shelf, Begun(2));
@@ -110,25 +163,47 @@ public sealed class MixFindingsTests
         Assert.Equal(off.Bowls[0].Batch.Panels, finding.Panels);
 
         var after = Mixed([Painted(Soft), new SetFormula(Clay with { Volume = 20 })], Shelf, Begun(1));
-        Assert.Contains("instead of 1 : 1.50 with 20 vol", Assert.Single(after.Findings(), f => f.Kind == FindingKind.UnevenRecipe).Text);
-        var swapped = Mixed([Painted(Soft), new SetFormula(Clay with { Product = "Cream lightener" })], Shelf, Begun(1));
-        Assert.Contains("It holds Clay lightener", Assert.Single(swapped.Findings(), f => f.Kind == FindingKind.UnevenRecipe).Text);
+        Assert.Contains(
+            "instead of 1 : 1.50 with 20 vol",
+            Assert.Single(after.Findings(), f => f.Kind == FindingKind.UnevenRecipe).Text
+        );
+        var swapped = Mixed(
+            [Painted(Soft), new SetFormula(Clay with { Product = "Cream lightener" })],
+            Shelf,
+            Begun(1)
+        );
+        Assert.Contains(
+            "It holds Clay lightener",
+            Assert.Single(swapped.Findings(), f => f.Kind == FindingKind.UnevenRecipe).Text
+        );
 
         var weaker = PlannedHead.Of(Given.Usual, Given.Cutting, off.AsWeighed());
         Assert.True(weaker.Measures.MeanLevel < mix.Head.Measures.MeanLevel);
-        Assert.Equal(mix.Head.Levels, PlannedHead.Of(Given.Usual, Given.Cutting, Mixed(edits, Shelf, Begun(1)).AsWeighed()).Levels);
+        Assert.Equal(
+            mix.Head.Levels,
+            PlannedHead.Of(Given.Usual, Given.Cutting, Mixed(edits, Shelf, Begun(1)).AsWeighed()).Levels
+        );
     }
 
     [Fact]
     public void Grams_are_hair_reached_by_coat_and_waste_once()
     {
-        var mix = Mixed([Painted(Soft), new PaintZone(Zone.Nape, Soft with { Covering = Covering.Foil }), new SetFormula(Clay)], Shelf);
+        var mix = Mixed(
+            [Painted(Soft), new PaintZone(Zone.Nape, Soft with { Covering = Covering.Foil }), new SetFormula(Clay)],
+            Shelf
+        );
         var wasteless = PlannedMix.Of(mix.Head, BenchRules.Usual with { Waste = 0 }, Shelf, []);
         Assert.Equal(wasteless.Grams * 1.15, mix.Grams, 1e-6);
-        Assert.All(mix.Takes, t => Assert.Equal(t.HairGrams * (t.Panel.Zone == Zone.Nape ? 1.9 : 2.2) * 1.15, t.Grams, 1e-9));
+        Assert.All(
+            mix.Takes,
+            t => Assert.Equal(t.HairGrams * (t.Panel.Zone == Zone.Nape ? 1.9 : 2.2) * 1.15, t.Grams, 1e-9)
+        );
         Assert.Equal(mix.Grams, mix.Bowls.Sum(b => b.Batch.Grams - b.Batch.ExtraGrams), 0.001);
         Assert.Equal(mix.Grams, mix.Formulas().Sum(f => f.Grams), 1e-6);
-        var all = mix.Bowls.SelectMany(b => b.Recipe.Ingredients).Where(i => i.Product == Clay.Product).Sum(i => i.Grams);
+        var all = mix
+            .Bowls.SelectMany(b => b.Recipe.Ingredients)
+            .Where(i => i.Product == Clay.Product)
+            .Sum(i => i.Grams);
         Assert.Equal(all * 0.1, mix.Formulas()[0].Cost!.Value, 1e-6);
         Assert.Equal(all, mix.Bowls.Sum(b => b.Batch.Grams) / 2.5, 1e-6);
     }
@@ -141,7 +216,11 @@ public sealed class MixFindingsTests
         var all = new PanelPaint(Shape.Full, 0, 0, 0, 40, 40);
         Assert.Equal(panel.HairGrams, Reached(all), 1e-6);
         Assert.Equal(panel.HairGrams / 2, Reached(all with { StartShare = 0.5 }), 0.02 * panel.HairGrams);
-        Assert.Equal(panel.HairGrams / 3, Reached(all with { MidsMm = panel.ThicknessMm / 3, EndsMm = panel.ThicknessMm / 3 }), 0.01 * panel.HairGrams);
+        Assert.Equal(
+            panel.HairGrams / 3,
+            Reached(all with { MidsMm = panel.ThicknessMm / 3, EndsMm = panel.ThicknessMm / 3 }),
+            0.01 * panel.HairGrams
+        );
         Assert.True(Reached(all with { Teasing = Teasing.Strong }) < 0.8 * panel.HairGrams);
         Assert.Equal(0, Reached(all with { StartCm = 75 }));
     }
@@ -149,7 +228,13 @@ public sealed class MixFindingsTests
     [Fact]
     public void A_full_head_takes_about_what_such_work_takes()
     {
-        var mix = Mixed([.. ZoneFacts.All.Select(z => new PaintZone(z, Soft with { StartShare = 0.3, DropCm = 6 })), new SetFormula(Clay)], Shelf);
+        var mix = Mixed(
+            [
+                .. ZoneFacts.All.Select(z => new PaintZone(z, Soft with { StartShare = 0.3, DropCm = 6 })),
+                new SetFormula(Clay),
+            ],
+            Shelf
+        );
         var usual = Amounts.Usual(mix.Head.Panels);
         Assert.InRange(mix.Grams, usual.FromGrams * 0.7, usual.ToGrams * 1.2);
         Assert.InRange(usual.FromGrams, 50, 75);

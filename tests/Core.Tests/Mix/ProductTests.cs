@@ -14,46 +14,51 @@ public sealed class ProductTests
     private static readonly LightenerProduct Clay = (LightenerProduct)GenericProducts.All[0];
     private static readonly Stock Some = new(StockUnit.Gram, 0.1, 100, 20, "L1");
 
-    public static TheoryData<string, Product> Wrong => new()
-    {
-        { "name", Clay with { Name = "" } },
-        { "name", Clay with { Name = " Clay" } },
-        { "name", Clay with { Name = new string('x', 61) } },
-        { "name", Clay with { Name = "Cl\tay" } },
-        { "ratedLevels", Clay with { RatedLevels = new(11, Source.Leaflet) } },
-        { "dryingMinutes", Clay with { DryingMinutes = new(double.NaN, Source.Trade) } },
-        { "workingMinutes", Clay with { WorkingMinutes = null! } },
-        { "limitMinutes", Clay with { LimitMinutes = new(4, Source.Leaflet) } },
-        { "windowMinutes", Clay with { WindowMinutes = new(25, (Source)7) } },
-        { "ratios", Clay with { Ratios = [] } },
-        { "ratios", Clay with { Ratios = [1, 0] } },
-        { "scoopGrams", Clay with { ScoopGrams = 0 } },
-        { "type", Clay with { Type = (Lightener)8 } },
-        { "stock.price", Clay with { Stock = Some with { Price = -1 } } },
-        { "stock.onHand", Clay with { Stock = Some with { OnHand = double.PositiveInfinity } } },
-        { "stock.lot", Clay with { Stock = Some with { Lot = new string('x', 41) } } },
-        { "stock.unit", Clay with { Stock = Some with { Unit = (StockUnit)5 } } },
-        { "stock", Clay with { Stock = null! } },
-        { "volume", new DeveloperProduct("D", Some, 41) },
-        { "depth", new ShadeProduct("S", Some, 0, Reflect.Ash, ShadeBase.Demi, 1, 10, 20) },
-        { "developerParts", new ShadeProduct("S", Some, 5, Reflect.Ash, ShadeBase.Demi, 0, 10, 20) },
-        { "minutes", new ShadeProduct("S", Some, 5, Reflect.Ash, ShadeBase.Demi, 1, 10, 500) },
-        { "gramsPerGram", new AdditiveProduct("A", Some, 0, 0.1, new(0.05, Source.Leaflet)) },
-        { "slows", new AdditiveProduct("A", Some, 0.1, 0.1, new(0.5, Source.Leaflet)) },
-        { "covering", new CoveringProduct("C", Some, Covering.Open, 30) },
-        { "sheetCm", new CoveringProduct("C", Some, Covering.Foil, 1) },
-    };
+    public static TheoryData<string, Product> Wrong =>
+        new()
+        {
+            { "name", Clay with { Name = "" } },
+            { "name", Clay with { Name = " Clay" } },
+            { "name", Clay with { Name = new string('x', 61) } },
+            { "name", Clay with { Name = "Cl\tay" } },
+            { "ratedLevels", Clay with { RatedLevels = new(11, Source.Leaflet) } },
+            { "dryingMinutes", Clay with { DryingMinutes = new(double.NaN, Source.Trade) } },
+            { "workingMinutes", Clay with { WorkingMinutes = null! } },
+            { "limitMinutes", Clay with { LimitMinutes = new(4, Source.Leaflet) } },
+            { "windowMinutes", Clay with { WindowMinutes = new(25, (Source)7) } },
+            { "ratios", Clay with { Ratios = [] } },
+            { "ratios", Clay with { Ratios = [1, 0] } },
+            { "scoopGrams", Clay with { ScoopGrams = 0 } },
+            { "type", Clay with { Type = (Lightener)8 } },
+            { "stock.price", Clay with { Stock = Some with { Price = -1 } } },
+            { "stock.onHand", Clay with { Stock = Some with { OnHand = double.PositiveInfinity } } },
+            { "stock.lot", Clay with { Stock = Some with { Lot = new string('x', 41) } } },
+            { "stock.unit", Clay with { Stock = Some with { Unit = (StockUnit)5 } } },
+            { "stock", Clay with { Stock = null! } },
+            { "volume", new DeveloperProduct("D", Some, 41) },
+            { "depth", new ShadeProduct("S", Some, 0, Reflect.Ash, ShadeBase.Demi, 1, 10, 20) },
+            { "developerParts", new ShadeProduct("S", Some, 5, Reflect.Ash, ShadeBase.Demi, 0, 10, 20) },
+            { "minutes", new ShadeProduct("S", Some, 5, Reflect.Ash, ShadeBase.Demi, 1, 10, 500) },
+            { "gramsPerGram", new AdditiveProduct("A", Some, 0, 0.1, new(0.05, Source.Leaflet)) },
+            { "slows", new AdditiveProduct("A", Some, 0.1, 0.1, new(0.5, Source.Leaflet)) },
+            { "covering", new CoveringProduct("C", Some, Covering.Open, 30) },
+            { "sheetCm", new CoveringProduct("C", Some, Covering.Foil, 1) },
+        };
 
     [Theory]
     [MemberData(nameof(Wrong))]
-    public void What_can_not_be_noted_is_named(string field, Product product) => Assert.Equal(field, Assert.Single(ProductChecks.Of(product)).Field);
+    public void What_can_not_be_noted_is_named(string field, Product product) =>
+        Assert.Equal(field, Assert.Single(ProductChecks.Of(product)).Field);
 
     [Fact]
     public void Generic_entries_can_all_be_taken_and_say_what_the_tables_say()
     {
         Assert.All(GenericProducts.All, p => Assert.Empty(ProductChecks.Of(p)));
         Assert.Equal(GenericProducts.All.Count, GenericProducts.All.Select(p => p.Name).Distinct().Count());
-        Assert.All(GenericProducts.All.OfType<LightenerProduct>(), p => Assert.Equal(LiftTables.Of(p.Type) with { ScalpSafe = false }, p.Figures()));
+        Assert.All(
+            GenericProducts.All.OfType<LightenerProduct>(),
+            p => Assert.Equal(LiftTables.Of(p.Type) with { ScalpSafe = false }, p.Figures())
+        );
     }
 
     [Fact]
@@ -70,7 +75,8 @@ public sealed class ProductTests
     [InlineData(20.0, 20.0, true)]
     [InlineData(null, 20.0, false)]
     [InlineData(5.0, null, false)]
-    public void Low_is_at_the_mark_or_below(double? left, double? mark, bool low) => Assert.Equal(low, new Stock(OnHand: left, LowAt: mark).IsLow);
+    public void Low_is_at_the_mark_or_below(double? left, double? mark, bool low) =>
+        Assert.Equal(low, new Stock(OnHand: left, LowAt: mark).IsLow);
 
     [Fact]
     public void Cost_is_of_what_has_a_price_and_nothing_where_nothing_has()
@@ -98,7 +104,8 @@ public sealed class ProductTests
     {
         var head = Given.Bare.Apply(new PaintZone(Zone.UpperBack, new PanelPaint(Covering: Covering.Film)));
         var keys = head.Panels.Where(p => p.Coats.Count > 0).Select(p => p.Panel.Key).ToArray();
-        Batch Bowl(string formula, double from, double to) => new(formula, 1, 20, 0, from, from + 3, to, from + 28, keys, 20);
+        Batch Bowl(string formula, double from, double to) =>
+            new(formula, 1, 20, 0, from, from + 3, to, from + 28, keys, 20);
         IReadOnlyList<TrayItem> Of(HairProfile hair, params Batch[] bowls) => Tray.Of(head.Panels, hair, bowls, 4);
         int Count(IReadOnlyList<TrayItem> tray, string id) => tray.SingleOrDefault(t => t.Id == id)?.Count ?? 0;
 

@@ -16,15 +16,27 @@ public sealed class CoatTests
     private static readonly PanelPaint Deep = new(Shape.Full, 0, 0, 0, 40, 40);
     private static readonly Formula Lowlight = new("B", Lightener.Clay, 10, 30, DepositLevel: 3);
 
-    private static PaintedPanel On(PanelPaint paint, double lengthCm = 30) => PaintedPanel.On(Given.PanelOf(10, lengthCm), paint, 1);
+    private static PaintedPanel On(PanelPaint paint, double lengthCm = 30) =>
+        PaintedPanel.On(Given.PanelOf(10, lengthCm), paint, 1);
 
-    private static double Level(PanelPaint paint, double share, double u = 0.5, HairProfile? hair = null, params Formula[] formulas)
+    private static double Level(
+        PanelPaint paint,
+        double share,
+        double u = 0.5,
+        HairProfile? hair = null,
+        params Formula[] formulas
+    )
     {
         var panel = Given.PanelOf(10, 30);
         Formula Of(string id) => formulas.Append(Formula.Usual).Append(Lowlight).First(f => f.Id == id);
-        var planned = new PlannedPanel(panel, paint.Coats().Select(c => new Coat(PaintedPanel.On(panel, c, 1), Of(c.Formula))).ToArray());
+        var planned = new PlannedPanel(
+            panel,
+            paint.Coats().Select(c => new Coat(PaintedPanel.On(panel, c, 1), Of(c.Formula))).ToArray()
+        );
         var strip = Strip.Of(planned, hair ?? HairProfile.Usual, Moment.Rinsed);
-        return Wendro.Core.Units.Level.FromByte(strip.Levels[(int)(share * strip.Rows) * strip.Columns + (int)(u * strip.Columns)]);
+        return Wendro.Core.Units.Level.FromByte(
+            strip.Levels[(int)(share * strip.Rows) * strip.Columns + (int)(u * strip.Columns)]
+        );
     }
 
     [Fact]
@@ -62,7 +74,10 @@ public sealed class CoatTests
     {
         var lines = On(new PanelPaint(Shape.Staggered, 4, 6, 0.5, Strokes: 5, StrokeShare: 0.3, MergeCm: 14));
         double Share(double s) => Enumerable.Range(0, 200).Average(i => lines.CoverageAlong((i + 0.5) / 200, s));
-        Assert.True(lines.CoverageAlong(0.1, 7) > 0.9 && lines.CoverageAlong(0.3, 7) < 0.1, "the first high, the second not begun");
+        Assert.True(
+            lines.CoverageAlong(0.1, 7) > 0.9 && lines.CoverageAlong(0.3, 7) < 0.1,
+            "the first high, the second not begun"
+        );
         Assert.True(Share(6) < Share(11) && Share(11) < Share(15));
         Assert.True(Share(19) > 0.97, $"solid where held: {Share(19)}");
         Assert.True(On(lines.Paint with { MergeCm = 8 }).CoverageAlong(0.2, 13) > lines.CoverageAlong(0.2, 13));
@@ -89,21 +104,40 @@ public sealed class CoatTests
     }
 
     [Fact]
-    public void More_passes_of_scrunching_reach_more_and_none_reaches_all() => Gen.Int[0, 500].Sample(seed =>
-    {
-        double Share(int passes) => Enumerable.Range(0, 900).Average(i =>
-            PaintedPanel.On(Given.PanelOf(10), new PanelPaint(Shape.Scrunch, 2, 0, 1, Strokes: passes), seed).CoverageAlong((i % 30 + 0.5) / 30, 4 + i / 30 * 0.8));
-        Assert.True(Share(1) < Share(3) && Share(3) < Share(6));
-        Assert.InRange(Share(1), 0.2, 0.8);
-    }, iter: 30);
+    public void More_passes_of_scrunching_reach_more_and_none_reaches_all() =>
+        Gen.Int[0, 500]
+            .Sample(
+                seed =>
+                {
+                    double Share(int passes) =>
+                        Enumerable
+                            .Range(0, 900)
+                            .Average(i =>
+                                PaintedPanel
+                                    .On(
+                                        Given.PanelOf(10),
+                                        new PanelPaint(Shape.Scrunch, 2, 0, 1, Strokes: passes),
+                                        seed
+                                    )
+                                    .CoverageAlong((i % 30 + 0.5) / 30, 4 + i / 30 * 0.8)
+                            );
+                    Assert.True(Share(1) < Share(3) && Share(3) < Share(6));
+                    Assert.InRange(Share(1), 0.2, 0.8);
+                },
+                iter: 30
+            );
 
     [Fact]
-    public void Coverage_and_depth_stay_within_bounds() => Gen.Select(Given.AnyPaint, Gen.Double[0, 1], Gen.Double[0, 60], Gen.Double[2, 60]).Sample((paint, u, s, length) =>
-    {
-        Assert.InRange(On(paint).CoverageAlong(u, s, length, 0.3), 0, 1);
-        Assert.InRange(On(paint).CoverageThrough(u, 0.7), 0, 1);
-        Assert.True(double.IsFinite(On(paint).UpperEdge(u)));
-    });
+    public void Coverage_and_depth_stay_within_bounds() =>
+        Gen.Select(Given.AnyPaint, Gen.Double[0, 1], Gen.Double[0, 60], Gen.Double[2, 60])
+            .Sample(
+                (paint, u, s, length) =>
+                {
+                    Assert.InRange(On(paint).CoverageAlong(u, s, length, 0.3), 0, 1);
+                    Assert.InRange(On(paint).CoverageThrough(u, 0.7), 0, 1);
+                    Assert.True(double.IsFinite(On(paint).UpperEdge(u)));
+                }
+            );
 
     [Fact]
     public void What_was_laid_first_holds_the_hair_where_two_lie()
@@ -127,12 +161,16 @@ public sealed class CoatTests
     }
 
     [Fact]
-    public void A_deposit_draws_lighter_hair_to_its_level_and_leaves_darker_hair() => Gen.Select(Gen.Double[1, 10], Gen.Double[1, 10], Gen.Double[0, 1]).Sample((level, deposit, share) =>
-    {
-        var after = level + Deposit.Darkens(level, deposit, share);
-        Assert.InRange(after, Math.Min(level, deposit) - 1e-9, level + 1e-9);
-        Assert.True(level <= deposit ? after == level : after <= level);
-    });
+    public void A_deposit_draws_lighter_hair_to_its_level_and_leaves_darker_hair() =>
+        Gen.Select(Gen.Double[1, 10], Gen.Double[1, 10], Gen.Double[0, 1])
+            .Sample(
+                (level, deposit, share) =>
+                {
+                    var after = level + Deposit.Darkens(level, deposit, share);
+                    Assert.InRange(after, Math.Min(level, deposit) - 1e-9, level + 1e-9);
+                    Assert.True(level <= deposit ? after == level : after <= level);
+                }
+            );
 
     [Fact]
     public void Firm_strokes_go_deeper_teasing_holds_strands_back_and_stiff_mixtures_lift_less()
@@ -140,19 +178,34 @@ public sealed class CoatTests
         var paint = new PanelPaint(MidsMm: 5, EndsMm: 5);
         Assert.True(On(paint with { Pressure = Pressure.Firm }).Depth(1) > On(paint).Depth(1));
         Assert.True(On(paint with { Pressure = Pressure.Light }).Depth(1) < On(paint).Depth(1));
-        Assert.Equal(0.25, Enumerable.Range(0, 20_000).Count(i => On(paint with { Teasing = Teasing.Strong }).Holds(i)) / 20_000.0, 0.02);
+        Assert.Equal(
+            0.25,
+            Enumerable.Range(0, 20_000).Count(i => On(paint with { Teasing = Teasing.Strong }).Holds(i)) / 20_000.0,
+            0.02
+        );
         var panel = Given.PanelOf(10);
-        double Mean(PanelPaint p, Consistency c) => PlannedPanel.With(panel, PaintedPanel.On(panel, p, 1), Formula.Usual with { Consistency = c }).MeanLevel(HairProfile.Usual, Moment.Rinsed);
+        double Mean(PanelPaint p, Consistency c) =>
+            PlannedPanel
+                .With(panel, PaintedPanel.On(panel, p, 1), Formula.Usual with { Consistency = c })
+                .MeanLevel(HairProfile.Usual, Moment.Rinsed);
         Assert.True(Mean(paint, Consistency.Stiff) < Mean(paint, Consistency.Right));
         Assert.True(Mean(paint with { Teasing = Teasing.Strong }, Consistency.Right) < Mean(paint, Consistency.Right));
     }
 
     [Fact]
-    public void Thicker_is_darker_whatever_the_shape() => Gen.Select(Given.AnyPaint, Gen.Double[5, 20]).Sample((paint, thin) =>
-    {
-        double Mean(double mm) => PlannedPanel.With(Given.PanelOf(mm), PaintedPanel.On(Given.PanelOf(mm), paint, 1), Formula.Usual).MeanLevel(HairProfile.Usual, Moment.Rinsed);
-        Assert.True(Mean(thin * 1.6) <= Mean(thin) + 1e-6);
-    }, iter: 60);
+    public void Thicker_is_darker_whatever_the_shape() =>
+        Gen.Select(Given.AnyPaint, Gen.Double[5, 20])
+            .Sample(
+                (paint, thin) =>
+                {
+                    double Mean(double mm) =>
+                        PlannedPanel
+                            .With(Given.PanelOf(mm), PaintedPanel.On(Given.PanelOf(mm), paint, 1), Formula.Usual)
+                            .MeanLevel(HairProfile.Usual, Moment.Rinsed);
+                    Assert.True(Mean(thin * 1.6) <= Mean(thin) + 1e-6);
+                },
+                iter: 60
+            );
 
     [Fact]
     public void Coats_are_added_taken_and_swapped_by_edits()
@@ -160,7 +213,10 @@ public sealed class CoatTests
         string[] one = ["upperBack/1/1"];
         var plan = Given.Bare.Apply(new SetFormula(Lowlight), new PaintPanels(one, Deep with { StartCm = 8 })).Plan;
         PanelPaint Of(Plan p) => p.Zones[Zone.UpperBack].Paint[one[0]];
-        var two = plan.Apply(new AddCoat(one, Shapes.In(new PanelPaint(Formula: "B"), Shape.Reverse)), Given.Cutting).Plan;
+        var two = plan.Apply(
+            new AddCoat(one, Shapes.In(new PanelPaint(Formula: "B"), Shape.Reverse)),
+            Given.Cutting
+        ).Plan;
         Assert.Equal(["A", "B"], Of(two).Coats().Select(c => c.Formula));
         var swapped = two.Apply(new SwapCoats(one, 0), Given.Cutting).Plan;
         Assert.Equal(["B", "A"], Of(swapped).Coats().Select(c => c.Formula));

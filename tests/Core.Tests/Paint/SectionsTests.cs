@@ -11,44 +11,51 @@ public sealed class SectionsTests
     private static ZonePanels Cut(Zone zone, Sections sections, PartLine? part = null) =>
         Cut(new ZoneCut(part ?? PartLine.Central, zone, sections));
 
-    private static ZonePanels Cut(ZoneCut how, HairProfile? hair = null) => ZonePanels.Cut(Given.Head, how, hair ?? HairProfile.Usual, _ => 30);
+    private static ZonePanels Cut(ZoneCut how, HairProfile? hair = null) =>
+        ZonePanels.Cut(Given.Head, how, hair ?? HairProfile.Usual, _ => 30);
 
     [Fact]
-    public void Without_leave_outs_panels_tile_their_zone() => Gen.Select(Given.AnyZone, Given.AnySections, Given.AnyPart).Sample(
-        (zone, sections, part) =>
-        {
-            var area = Given.Head.ZonesFor(part).AreaOf(zone);
-            var panels = Cut(zone, sections with { LeaveOutMm = 0 }, part).Panels.Sum(p => p.AreaCm2);
-            Assert.InRange(panels, area * 0.99 - 0.05, area * 1.01);
-        },
-        iter: 150);
-
-    [Fact]
-    public void Panels_and_leave_outs_together_tile_their_zone() => Gen.Select(Given.AnyZone, Given.AnySections).Sample(
-        (zone, sections) =>
-        {
-            var zones = Given.Head.ZonesFor(PartLine.Central);
-            var cut = Cut(zone, sections);
-            const double step = 0.08;
-            var (left, all) = (0, 0);
-            var corners = zones.OutlinesOf(zone).SelectMany(o => o.Corners).Select(c => c.Map).ToArray();
-            for (var x = corners.Min(c => c.X); x < corners.Max(c => c.X); x += step)
-            {
-                for (var y = corners.Min(c => c.Y); y < corners.Max(c => c.Y); y += step)
+    public void Without_leave_outs_panels_tile_their_zone() =>
+        Gen.Select(Given.AnyZone, Given.AnySections, Given.AnyPart)
+            .Sample(
+                (zone, sections, part) =>
                 {
-                    var p = Given.Head.Chart.At(new MapPoint(x, y));
-                    if (p.FromHairlineCm >= 0 && zones.At(p) == zone)
-                    {
-                        all++;
-                        left += cut.At(p) is null ? 1 : 0;
-                    }
-                }
-            }
+                    var area = Given.Head.ZonesFor(part).AreaOf(zone);
+                    var panels = Cut(zone, sections with { LeaveOutMm = 0 }, part).Panels.Sum(p => p.AreaCm2);
+                    Assert.InRange(panels, area * 0.99 - 0.05, area * 1.01);
+                },
+                iter: 150
+            );
 
-            var area = zones.AreaOf(zone);
-            Assert.InRange((cut.Panels.Sum(p => p.AreaCm2) + area * left / all) / area, 0.985, 1.015);
-        },
-        iter: 10);
+    [Fact]
+    public void Panels_and_leave_outs_together_tile_their_zone() =>
+        Gen.Select(Given.AnyZone, Given.AnySections)
+            .Sample(
+                (zone, sections) =>
+                {
+                    var zones = Given.Head.ZonesFor(PartLine.Central);
+                    var cut = Cut(zone, sections);
+                    const double step = 0.08;
+                    var (left, all) = (0, 0);
+                    var corners = zones.OutlinesOf(zone).SelectMany(o => o.Corners).Select(c => c.Map).ToArray();
+                    for (var x = corners.Min(c => c.X); x < corners.Max(c => c.X); x += step)
+                    {
+                        for (var y = corners.Min(c => c.Y); y < corners.Max(c => c.Y); y += step)
+                        {
+                            var p = Given.Head.Chart.At(new MapPoint(x, y));
+                            if (p.FromHairlineCm >= 0 && zones.At(p) == zone)
+                            {
+                                all++;
+                                left += cut.At(p) is null ? 1 : 0;
+                            }
+                        }
+                    }
+
+                    var area = zones.AreaOf(zone);
+                    Assert.InRange((cut.Panels.Sum(p => p.AreaCm2) + area * left / all) / area, 0.985, 1.015);
+                },
+                iter: 10
+            );
 
     [Fact]
     public void Panels_do_not_overlap()
@@ -58,10 +65,17 @@ public sealed class SectionsTests
         {
             foreach (var parting in Enum.GetValues<Parting>())
             {
-                var shapes = Cut(zone, new Sections(parting, 11, 4, 3, true)).Panels
-                    .SelectMany(p => p.Outlines)
-                    .Select(o => (Geometry)factory.CreatePolygon(
-                        [.. o.Corners.Select(c => new Coordinate(c.Map.X, c.Map.Y)), new Coordinate(o.Corners[0].Map.X, o.Corners[0].Map.Y)]).Buffer(0))
+                var shapes = Cut(zone, new Sections(parting, 11, 4, 3, true))
+                    .Panels.SelectMany(p => p.Outlines)
+                    .Select(o =>
+                        (Geometry)
+                            factory
+                                .CreatePolygon([
+                                    .. o.Corners.Select(c => new Coordinate(c.Map.X, c.Map.Y)),
+                                    new Coordinate(o.Corners[0].Map.X, o.Corners[0].Map.Y),
+                                ])
+                                .Buffer(0)
+                    )
                     .ToArray();
                 var union = NetTopologySuite.Operation.Union.UnaryUnionOp.Union(shapes);
                 Assert.InRange(union.Area / shapes.Sum(s => s.Area), 0.995, 1.0001);
@@ -84,11 +98,14 @@ public sealed class SectionsTests
     public void Sections_are_as_thick_and_panels_as_wide_as_they_were_asked_for()
     {
         var cut = Cut(Zone.UpperBack, new Sections(Parting.Horizontal, 10, 4, 0, false));
-        Assert.All(cut.Panels.Where(p => p.Key.Row < 4), p =>
-        {
-            Assert.Equal(10, p.ThicknessMm, 1e-9);
-            Assert.InRange(p.WidthCm, 3.2, 4.8);
-        });
+        Assert.All(
+            cut.Panels.Where(p => p.Key.Row < 4),
+            p =>
+            {
+                Assert.Equal(10, p.ThicknessMm, 1e-9);
+                Assert.InRange(p.WidthCm, 3.2, 4.8);
+            }
+        );
     }
 
     [Fact]
@@ -97,8 +114,13 @@ public sealed class SectionsTests
         double Slant(Parting parting)
         {
             // The middle row of the left side: how much higher its front end lies than its back end.
-            var row = Cut(Zone.SideLeft, new Sections(parting, 10, 2, 0, false)).Panels.GroupBy(p => p.Key.Row)
-                .Where(g => g.Count() > 2).OrderByDescending(g => g.Count()).First().OrderBy(p => p.Key.Column).ToArray();
+            var row = Cut(Zone.SideLeft, new Sections(parting, 10, 2, 0, false))
+                .Panels.GroupBy(p => p.Key.Row)
+                .Where(g => g.Count() > 2)
+                .OrderByDescending(g => g.Count())
+                .First()
+                .OrderBy(p => p.Key.Column)
+                .ToArray();
             return row[0].Centre.Position.Y - row[^1].Centre.Position.Y;
         }
 
@@ -111,8 +133,19 @@ public sealed class SectionsTests
     {
         var straight = Cut(Zone.UpperBack, new Sections(Parting.Horizontal, 12, 10, 0, false));
         var zigzag = Cut(Zone.UpperBack, new Sections(Parting.Zigzag, 12, 10, 0, false));
-        double Edge(ZonePanels cut) => cut.Panels.Where(p => p.Key.Row == 1).SelectMany(p => p.Outlines).Sum(o => o.Corners.Zip(o.Corners.Skip(1))
-            .Sum(c => Math.Sqrt(Math.Pow(c.First.Map.X - c.Second.Map.X, 2) + Math.Pow(c.First.Map.Y - c.Second.Map.Y, 2))));
+        double Edge(ZonePanels cut) =>
+            cut
+                .Panels.Where(p => p.Key.Row == 1)
+                .SelectMany(p => p.Outlines)
+                .Sum(o =>
+                    o.Corners.Zip(o.Corners.Skip(1))
+                        .Sum(c =>
+                            Math.Sqrt(
+                                Math.Pow(c.First.Map.X - c.Second.Map.X, 2)
+                                    + Math.Pow(c.First.Map.Y - c.Second.Map.Y, 2)
+                            )
+                        )
+                );
         Assert.True(Edge(zigzag) > Edge(straight) * 1.05);
         Assert.Equal(straight.Panels.Sum(p => p.AreaCm2), zigzag.Panels.Sum(p => p.AreaCm2), 1.0);
     }
@@ -149,36 +182,54 @@ public sealed class SectionsTests
         foreach (var parting in Enum.GetValues<Parting>())
         {
             var cut = Cut(zone, new Sections(parting, 8, 3.5, 2, true));
-            Assert.All(cut.Panels, p =>
-            {
-                var other = Assert.Single(cut.Panels, o => o.Key == cut.Opposite(p.Key));
-                Assert.Equal((p.AreaCm2, p.LengthCm, p.HairGrams), (other.AreaCm2, other.LengthCm, other.HairGrams));
-                Assert.Equal(p.Key, cut.Opposite(other.Key));
-            });
+            Assert.All(
+                cut.Panels,
+                p =>
+                {
+                    var other = Assert.Single(cut.Panels, o => o.Key == cut.Opposite(p.Key));
+                    Assert.Equal(
+                        (p.AreaCm2, p.LengthCm, p.HairGrams),
+                        (other.AreaCm2, other.LengthCm, other.HairGrams)
+                    );
+                    Assert.Equal(p.Key, cut.Opposite(other.Key));
+                }
+            );
             Assert.InRange(
-                Cut(zone, new Sections(parting, 8, 3.5, 0, true)).Panels.Sum(p => p.AreaCm2) / Given.Head.ZonesFor(PartLine.Central).AreaOf(zone), 0.99, 1.01);
+                Cut(zone, new Sections(parting, 8, 3.5, 0, true)).Panels.Sum(p => p.AreaCm2)
+                    / Given.Head.ZonesFor(PartLine.Central).AreaOf(zone),
+                0.99,
+                1.01
+            );
         }
     }
 
     [Fact]
-    public void Woven_panels_share_their_hair_tooth_by_tooth() => Gen.Select(Given.AnyZone, Given.AnySections).Sample(
-        (zone, sections) =>
-        {
-            var plain = Cut(zone, sections with { Woven = false });
-            var woven = Cut(zone, sections with { Woven = true });
-            Assert.Equal(plain.Panels.Count * 2, woven.Panels.Count);
-            Assert.All(plain.Panels, p =>
-            {
-                var pair = woven.Panels.Where(w => w.Key.Row == p.Key.Row && w.Key.Column / 2 == p.Key.Column).ToArray();
-                Assert.Equal(2, pair.Length);
-                Assert.InRange(pair.Sum(w => w.AreaCm2), p.AreaCm2 * 0.98 - 0.02, p.AreaCm2 * 1.02 + 0.02);
-            });
+    public void Woven_panels_share_their_hair_tooth_by_tooth() =>
+        Gen.Select(Given.AnyZone, Given.AnySections)
+            .Sample(
+                (zone, sections) =>
+                {
+                    var plain = Cut(zone, sections with { Woven = false });
+                    var woven = Cut(zone, sections with { Woven = true });
+                    Assert.Equal(plain.Panels.Count * 2, woven.Panels.Count);
+                    Assert.All(
+                        plain.Panels,
+                        p =>
+                        {
+                            var pair = woven
+                                .Panels.Where(w => w.Key.Row == p.Key.Row && w.Key.Column / 2 == p.Key.Column)
+                                .ToArray();
+                            Assert.Equal(2, pair.Length);
+                            Assert.InRange(pair.Sum(w => w.AreaCm2), p.AreaCm2 * 0.98 - 0.02, p.AreaCm2 * 1.02 + 0.02);
+                        }
+                    );
 
-            // Corner panels come out uneven; over a zone both groups have their share.
-            double Of(int group) => woven.Panels.Where(w => w.Key.Column % 2 == group).Sum(w => w.AreaCm2);
-            Assert.InRange(Of(0) / Of(1), 0.5, 2);
-        },
-        iter: 25);
+                    // Corner panels come out uneven; over a zone both groups have their share.
+                    double Of(int group) => woven.Panels.Where(w => w.Key.Column % 2 == group).Sum(w => w.AreaCm2);
+                    Assert.InRange(Of(0) / Of(1), 0.5, 2);
+                },
+                iter: 25
+            );
 
     [Fact]
     public void Triangles_are_wide_at_one_end_and_pointed_at_the_other_by_turns()
@@ -191,46 +242,81 @@ public sealed class SectionsTests
             // Width near the foot and near the top of the row: outlines' corners by height.
             var corners = panel.Outlines.SelectMany(o => o.Corners).ToArray();
             var (low, high) = (corners.Min(c => -c.FromTopCm), corners.Max(c => -c.FromTopCm));
-            double At(double from, double to) => corners.Where(c => -c.FromTopCm >= from && -c.FromTopCm <= to) is var some && some.Any()
-                ? some.Max(c => c.Around < 0 ? c.Around + 360 : c.Around) - some.Min(c => c.Around < 0 ? c.Around + 360 : c.Around) : 0;
+            double At(double from, double to) =>
+                corners.Where(c => -c.FromTopCm >= from && -c.FromTopCm <= to) is var some && some.Any()
+                    ? some.Max(c => c.Around < 0 ? c.Around + 360 : c.Around)
+                        - some.Min(c => c.Around < 0 ? c.Around + 360 : c.Around)
+                    : 0;
             return (At(low, low + 0.15 * (high - low)), At(high - 0.15 * (high - low), high));
         }
 
         var inner = row[1..^1].Select(Widths).ToArray();
         Assert.All(inner, w => Assert.True(Math.Max(w.Low, w.High) > 2.5 * Math.Min(w.Low, w.High), $"{w}"));
-        Assert.All(inner.Zip(inner.Skip(1)), w => Assert.NotEqual(w.First.Low > w.First.High, w.Second.Low > w.Second.High));
+        Assert.All(
+            inner.Zip(inner.Skip(1)),
+            w => Assert.NotEqual(w.First.Low > w.First.High, w.Second.Low > w.Second.High)
+        );
     }
 
     [Fact]
     public void Upright_sections_stand_and_slices_meet_at_the_crown()
     {
         var upright = Cut(Zone.SideLeft, new Sections(Parting.Vertical, 12, 10, 0, false));
-        double Tall(Panel p) => p.Outlines.SelectMany(o => o.Corners).Max(c => c.Position.Y) - p.Outlines.SelectMany(o => o.Corners).Min(c => c.Position.Y);
-        double Deep(Panel p) => p.Outlines.SelectMany(o => o.Corners).Max(c => c.Position.Z) - p.Outlines.SelectMany(o => o.Corners).Min(c => c.Position.Z);
+        double Tall(Panel p) =>
+            p.Outlines.SelectMany(o => o.Corners).Max(c => c.Position.Y)
+            - p.Outlines.SelectMany(o => o.Corners).Min(c => c.Position.Y);
+        double Deep(Panel p) =>
+            p.Outlines.SelectMany(o => o.Corners).Max(c => c.Position.Z)
+            - p.Outlines.SelectMany(o => o.Corners).Min(c => c.Position.Z);
         var middle = upright.Panels[upright.Panels.Count / 2];
         Assert.True(Tall(middle) > 3 * Deep(middle));
         var slices = Cut(Zone.Crown, new Sections(Parting.Pivot, 14, 10, 0, false));
-        var tips = slices.Panels.Count(p => p.Outlines.SelectMany(o => o.Corners).Min(c => Math.Sqrt(c.Map.X * c.Map.X + Math.Pow(c.Map.Y - 1.2, 2))) < 3.2);
+        var tips = slices.Panels.Count(p =>
+            p.Outlines.SelectMany(o => o.Corners).Min(c => Math.Sqrt(c.Map.X * c.Map.X + Math.Pow(c.Map.Y - 1.2, 2)))
+            < 3.2
+        );
         Assert.True(tips >= slices.Panels.Count * 0.7, $"{tips} of {slices.Panels.Count}");
         var widths = slices.Panels.Where(p => p.AreaCm2 > 2).Select(p => p.AreaCm2).ToArray();
         Assert.True(widths.Max() < 2.2 * widths.Min());
     }
 
     [Fact]
-    public void What_is_left_out_belongs_to_no_panel_and_the_rest_still_tiles() => Gen.Select(
-        Given.AnyZone, Given.AnySections, Given.AnyPart, Gen.Enum<Region>(), Gen.Double[0.3, 6]).Sample(LeftOutIsCutOut, iter: 60);
+    public void What_is_left_out_belongs_to_no_panel_and_the_rest_still_tiles() =>
+        Gen.Select(Given.AnyZone, Given.AnySections, Given.AnyPart, Gen.Enum<Region>(), Gen.Double[0.3, 6])
+            .Sample(LeftOutIsCutOut, iter: 60);
 
     [Fact]
     public void Lines_that_were_once_lost_on_the_way_are_followed()
     {
         // Round the end of a drop; and along a slanted row at the hairline.
-        LeftOutIsCutOut(Zone.Crown, new Sections(Parting.Zigzag, 19.115384615384617, 4.944444444444445, 0, false), new PartLine(-3.53125, 1.0973174098658802), Region.Teardrop, 5.630321362124418);
-        LeftOutIsCutOut(Zone.FaceFrameRight, new Sections(Parting.DiagonalForward, 19.126984126984127, 7, 0, false), new PartLine(0, -0.031746031746031744), Region.Teardrop, 2.988716172);
+        LeftOutIsCutOut(
+            Zone.Crown,
+            new Sections(Parting.Zigzag, 19.115384615384617, 4.944444444444445, 0, false),
+            new PartLine(-3.53125, 1.0973174098658802),
+            Region.Teardrop,
+            5.630321362124418
+        );
+        LeftOutIsCutOut(
+            Zone.FaceFrameRight,
+            new Sections(Parting.DiagonalForward, 19.126984126984127, 7, 0, false),
+            new PartLine(0, -0.031746031746031744),
+            Region.Teardrop,
+            2.988716172
+        );
     }
 
     private static void LeftOutIsCutOut(Zone zone, Sections sections, PartLine part, Region region, double size)
     {
-        var how = new ZoneCut(part, zone, sections with { LeaveOutMm = 0, Woven = false }, LeftOut: [new LeftOut(region, size, "wanted")]);
+        var how = new ZoneCut(
+            part,
+            zone,
+            sections with
+            {
+                LeaveOutMm = 0,
+                Woven = false,
+            },
+            LeftOut: [new LeftOut(region, size, "wanted")]
+        );
         var cut = Cut(how);
         var zones = Given.Head.ZonesFor(part);
         const double step = 0.15;
@@ -261,15 +347,31 @@ public sealed class SectionsTests
 
         var area = zones.AreaOf(zone);
         Assert.True(missing <= all * 0.02 + 3, $"{missing} of {all} belong nowhere");
-        Assert.InRange(cut.Panels.Sum(p => p.AreaCm2), area * (all - inside) / Math.Max(all, 1) - 0.03 * area - 0.4, area * (all - inside) / Math.Max(all, 1) + 0.03 * area + 0.4);
+        Assert.InRange(
+            cut.Panels.Sum(p => p.AreaCm2),
+            area * (all - inside) / Math.Max(all, 1) - 0.03 * area - 0.4,
+            area * (all - inside) / Math.Max(all, 1) + 0.03 * area + 0.4
+        );
     }
 
     [Fact]
     public void An_island_that_touches_no_edge_of_its_zone_is_cut_out_too()
     {
-        var how = new ZoneCut(new PartLine(-3, -1.5), Zone.TopLeft, Sections.Usual with { LeaveOutMm = 0 }, LeftOut: [new LeftOut(Region.Oval, 0.8, "an island")]);
+        var how = new ZoneCut(
+            new PartLine(-3, -1.5),
+            Zone.TopLeft,
+            Sections.Usual with
+            {
+                LeaveOutMm = 0,
+            },
+            LeftOut: [new LeftOut(Region.Oval, 0.8, "an island")]
+        );
         var whole = Cut(how with { LeftOut = [] }).Panels.Sum(p => p.AreaCm2);
-        Assert.InRange(whole - Cut(how).Panels.Sum(p => p.AreaCm2), 0.85 * Math.PI * 0.8 * 1.2, 1.15 * Math.PI * 0.8 * 1.2);
+        Assert.InRange(
+            whole - Cut(how).Panels.Sum(p => p.AreaCm2),
+            0.85 * Math.PI * 0.8 * 1.2,
+            1.15 * Math.PI * 0.8 * 1.2
+        );
     }
 
     [Fact]
@@ -277,9 +379,18 @@ public sealed class SectionsTests
     {
         foreach (var bricklay in new[] { true, false })
         {
-            var cut = Cut(new ZoneCut(PartLine.Central, Zone.UpperBack, new Sections(Parting.Horizontal, 10, 4, 0, bricklay), SplitMiddle: true));
-            Assert.All(cut.Panels.SelectMany(p => p.Outlines), o =>
-                Assert.False(o.Corners.Any(c => c.Map.X > 0.15) && o.Corners.Any(c => c.Map.X < -0.15)));
+            var cut = Cut(
+                new ZoneCut(
+                    PartLine.Central,
+                    Zone.UpperBack,
+                    new Sections(Parting.Horizontal, 10, 4, 0, bricklay),
+                    SplitMiddle: true
+                )
+            );
+            Assert.All(
+                cut.Panels.SelectMany(p => p.Outlines),
+                o => Assert.False(o.Corners.Any(c => c.Map.X > 0.15) && o.Corners.Any(c => c.Map.X < -0.15))
+            );
         }
     }
 
@@ -289,21 +400,34 @@ public sealed class SectionsTests
         var swirl = new Mark(MarkKind.Swirl, 2.5, -8, 1.5);
         var how = new ZoneCut(PartLine.Central, Zone.UpperBack, new Sections(Parting.Horizontal, 10, 5, 0, false));
         var at = Given.Head.Chart.At(swirl.Map);
-        int Over(ZonePanels cut) => cut.Panels.Count(p => p.Outlines.Any(o =>
-            o.Corners.Min(c => c.Around < 0 ? c.Around + 360 : c.Around) < at.Around - 1.5 && o.Corners.Max(c => c.Around < 0 ? c.Around + 360 : c.Around) > at.Around + 1.5
-            && o.Corners.Max(c => c.FromTopCm) > at.FromTopCm - 1 && o.Corners.Min(c => c.FromTopCm) < at.FromTopCm + 1));
+        int Over(ZonePanels cut) =>
+            cut.Panels.Count(p =>
+                p.Outlines.Any(o =>
+                    o.Corners.Min(c => c.Around < 0 ? c.Around + 360 : c.Around) < at.Around - 1.5
+                    && o.Corners.Max(c => c.Around < 0 ? c.Around + 360 : c.Around) > at.Around + 1.5
+                    && o.Corners.Max(c => c.FromTopCm) > at.FromTopCm - 1
+                    && o.Corners.Min(c => c.FromTopCm) < at.FromTopCm + 1
+                )
+            );
         var with = HairProfile.Usual with { Marked = [swirl] };
         Assert.True(Over(Cut(how)) > 0);
         Assert.Equal(0, Over(Cut(how, with)));
 
         var clipped = HairProfile.Usual with { Marked = [new Mark(MarkKind.Undercut, 0, -15, 12)] };
-        Assert.InRange(Cut(how with { Zone = Zone.Nape }, clipped).Panels.Sum(p => p.AreaCm2), 0, Given.Head.ZonesFor(PartLine.Central).AreaOf(Zone.Nape) * 0.1);
+        Assert.InRange(
+            Cut(how with { Zone = Zone.Nape }, clipped).Panels.Sum(p => p.AreaCm2),
+            0,
+            Given.Head.ZonesFor(PartLine.Central).AreaOf(Zone.Nape) * 0.1
+        );
     }
 
     [Fact]
     public void Left_and_right_differ_where_their_hair_does()
     {
-        var hair = HairProfile.Usual with { ByZone = new Dictionary<Zone, ZoneHair> { [Zone.SideRight] = new(Density: Density.Low) } };
+        var hair = HairProfile.Usual with
+        {
+            ByZone = new Dictionary<Zone, ZoneHair> { [Zone.SideRight] = new(Density: Density.Low) },
+        };
         var how = new ZoneCut(PartLine.Central, Zone.SideLeft, Sections.Usual);
         var (left, right) = (Cut(how, hair), Cut(how with { Zone = Zone.SideRight }, hair));
         Assert.Equal(left.Panels.Sum(p => p.AreaCm2), right.Panels.Sum(p => p.AreaCm2));

@@ -6,7 +6,8 @@ namespace Wendro.Core.Tests.Paint;
 
 public sealed class ShapeTests
 {
-    private static PaintedPanel On(PanelPaint paint, double thickness = 10) => PaintedPanel.On(Given.PanelOf(thickness), paint, 1);
+    private static PaintedPanel On(PanelPaint paint, double thickness = 10) =>
+        PaintedPanel.On(Given.PanelOf(thickness), paint, 1);
 
     [Fact]
     public void V_is_high_at_both_edges_and_low_in_the_middle()
@@ -20,12 +21,16 @@ public sealed class ShapeTests
     [Fact]
     public void Slant_is_high_towards_the_face_unless_flipped()
     {
-        Assert.Equal((5, 11), (On(new PanelPaint(Shape.Slant, 5, 6)).UpperEdge(0), On(new PanelPaint(Shape.Slant, 5, 6)).UpperEdge(1)));
+        Assert.Equal(
+            (5, 11),
+            (On(new PanelPaint(Shape.Slant, 5, 6)).UpperEdge(0), On(new PanelPaint(Shape.Slant, 5, 6)).UpperEdge(1))
+        );
         Assert.Equal(11, On(new PanelPaint(Shape.Slant, 5, 6, Flip: true)).UpperEdge(0));
     }
 
     [Fact]
-    public void Full_is_straight() => Gen.Double[0, 1].Sample(u => Assert.Equal(3, On(new PanelPaint(Shape.Full, 3, 9)).UpperEdge(u)));
+    public void Full_is_straight() =>
+        Gen.Double[0, 1].Sample(u => Assert.Equal(3, On(new PanelPaint(Shape.Full, 3, 9)).UpperEdge(u)));
 
     [Fact]
     public void Coverage_is_nothing_at_the_start_and_all_of_it_a_blur_further_down()
@@ -37,9 +42,17 @@ public sealed class ShapeTests
     }
 
     [Fact]
-    public void Coverage_only_grows_towards_the_ends() => Gen.Select(
-        Given.AnyPaint.Where(p => p.Shape != Shape.Scrunch).Select(p => p with { BandCm = null }), Gen.Double[0, 1], Gen.Double[0, 40], Gen.Double[0, 5]).Sample(
-        (paint, u, s, more) => Assert.True(On(paint).CoverageAlong(u, s + more) >= On(paint).CoverageAlong(u, s)));
+    public void Coverage_only_grows_towards_the_ends() =>
+        Gen.Select(
+                Given.AnyPaint.Where(p => p.Shape != Shape.Scrunch).Select(p => p with { BandCm = null }),
+                Gen.Double[0, 1],
+                Gen.Double[0, 40],
+                Gen.Double[0, 5]
+            )
+            .Sample(
+                (paint, u, s, more) =>
+                    Assert.True(On(paint).CoverageAlong(u, s + more) >= On(paint).CoverageAlong(u, s))
+            );
 
     [Fact]
     public void Depth_is_penetration_over_thickness_linear_from_mids_to_ends()
@@ -67,21 +80,26 @@ public sealed class ShapeTests
         Assert.Equal(9, On(new PanelPaint(StartCm: 2, StartShare: 0.3)).StartCm, 1e-9);
 
     [Fact]
-    public void Spread_sets_neighbours_more_than_a_stripe_apart() => Gen.Select(Gen.Int[0, 20], Gen.Int[0, 20], Gen.Double[1, 6], Gen.Int).Sample(
-        (row, column, spread, seed) =>
-        {
-            var paint = new PanelPaint(StartCm: 10, SpreadCm: spread);
-            var a = paint.StartOn(new PanelKey(Zone.Crown, row, column), 30, seed);
-            var b = paint.StartOn(new PanelKey(Zone.Crown, row, column + 1), 30, seed);
-            Assert.True(Math.Abs(a - b) >= 1.1 * spread - 1e-9);
-            Assert.InRange(a, 10 - spread, 10 + spread);
-        });
+    public void Spread_sets_neighbours_more_than_a_stripe_apart() =>
+        Gen.Select(Gen.Int[0, 20], Gen.Int[0, 20], Gen.Double[1, 6], Gen.Int)
+            .Sample(
+                (row, column, spread, seed) =>
+                {
+                    var paint = new PanelPaint(StartCm: 10, SpreadCm: spread);
+                    var a = paint.StartOn(new PanelKey(Zone.Crown, row, column), 30, seed);
+                    var b = paint.StartOn(new PanelKey(Zone.Crown, row, column + 1), 30, seed);
+                    Assert.True(Math.Abs(a - b) >= 1.1 * spread - 1e-9);
+                    Assert.InRange(a, 10 - spread, 10 + spread);
+                }
+            );
 
     [Fact]
     public void Spread_is_the_same_on_both_sides_of_the_head()
     {
         var paint = new PanelPaint(SpreadCm: 2);
         Assert.Equal(
-            paint.StartOn(new PanelKey(Zone.SideLeft, 1, 2), 30, 7), paint.StartOn(new PanelKey(Zone.SideRight, 1, 2), 30, 7));
+            paint.StartOn(new PanelKey(Zone.SideLeft, 1, 2), 30, 7),
+            paint.StartOn(new PanelKey(Zone.SideRight, 1, 2), 30, 7)
+        );
     }
 }

@@ -11,11 +11,32 @@ public sealed class PatternCareTests
 {
     private static readonly HairProfile[] Heads =
     [
-        HairProfile.Usual, HairProfile.Usual with { NaturalLevel = 3.5, Density = Density.High }, HairProfile.Usual with { Curl = Curl.Curly },
-        HairProfile.Usual with { GreyShare = 0.3 },
-        HairProfile.Usual with { History = [new(0, 8, BandState.Natural, 5), new(8, 34, BandState.Lightened, 8.5)] },
-        HairProfile.Usual with { History = [new(0, 6, BandState.Natural, 5), new(6, 34, BandState.Lightened, 8, 0.3)] },
-        HairProfile.Usual with { Cut = new Cut(22, 0, 2) },
+        HairProfile.Usual,
+        HairProfile.Usual with
+        {
+            NaturalLevel = 3.5,
+            Density = Density.High,
+        },
+        HairProfile.Usual with
+        {
+            Curl = Curl.Curly,
+        },
+        HairProfile.Usual with
+        {
+            GreyShare = 0.3,
+        },
+        HairProfile.Usual with
+        {
+            History = [new(0, 8, BandState.Natural, 5), new(8, 34, BandState.Lightened, 8.5)],
+        },
+        HairProfile.Usual with
+        {
+            History = [new(0, 6, BandState.Natural, 5), new(6, 34, BandState.Lightened, 8, 0.3)],
+        },
+        HairProfile.Usual with
+        {
+            Cut = new Cut(22, 0, 2),
+        },
     ];
 
     public static TheoryData<string> Ids => [.. StartingPatterns.All.Select(p => p.Id)];
@@ -27,11 +48,27 @@ public sealed class PatternCareTests
         var pattern = StartingPatterns.Of(id)!;
         var hair = Heads.First(h => pattern.Against(h) is null);
         var (looks, cutting) = hair == HairProfile.Usual ? (Given.Usual, Given.Cutting) : Given.Looks(hair);
-        var plan = Plan.Fresh(5).Apply(new Together(pattern.StepsFor(Plan.Fresh(5), cutting, HouseRules.Usual).SelectMany(s => s.Edits).ToArray()), cutting).Plan;
+        var plan = Plan.Fresh(5)
+            .Apply(
+                new Together(
+                    pattern.StepsFor(Plan.Fresh(5), cutting, HouseRules.Usual).SelectMany(s => s.Edits).ToArray()
+                ),
+                cutting
+            )
+            .Plan;
         var head = PlannedHead.Of(looks, cutting, plan);
         Assert.Contains(head.Panels, p => p.Coats.Count > 0);
-        Assert.Empty(head.AllFindings.Where(f => f.Kind is FindingKind.ScalpContact or FindingKind.BleedThrough or FindingKind.HotRoot or FindingKind.LowlightOnTop
-                || (f.Kind == FindingKind.Overlap && f.Severity != Severity.Note)).Select(f => f.Text));
+        Assert.Empty(
+            head.AllFindings.Where(f =>
+                    f.Kind
+                        is FindingKind.ScalpContact
+                            or FindingKind.BleedThrough
+                            or FindingKind.HotRoot
+                            or FindingKind.LowlightOnTop
+                    || (f.Kind == FindingKind.Overlap && f.Severity != Severity.Note)
+                )
+                .Select(f => f.Text)
+        );
         Assert.True(head.Minutes < 180, $"{head.Minutes:0} min");
     }
 }

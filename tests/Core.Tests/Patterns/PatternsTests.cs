@@ -17,19 +17,29 @@ public sealed class PatternsTests
         ["wavy, striped"] = HairProfile.Usual with { Curl = Curl.Wavy, Cut = new Cut(40, 6), History = Stripes },
         ["fine bob"] = HairProfile.Usual with { NaturalLevel = 7, Diameter = Diameter.Fine, Cut = new Cut(22) },
         ["curly"] = HairProfile.Usual with { Curl = Curl.Curly, Density = Density.High, Cut = new Cut(36, 8) },
-        ["coily, undercut"] = HairProfile.Usual with { Curl = Curl.Coily, Cut = new Cut(30, EvenCm: 14), Marked = [new Mark(MarkKind.Undercut, 0, -16, 7)] },
+        ["coily, undercut"] = HairProfile.Usual with
+        {
+            Curl = Curl.Coily,
+            Cut = new Cut(30, EvenCm: 14),
+            Marked = [new Mark(MarkKind.Undercut, 0, -16, 7)],
+        },
         ["grey"] = HairProfile.Usual with { GreyShare = 0.3, Cut = new Cut(28) },
     };
 
     private static readonly ConcurrentDictionary<HairProfile, Cutting> Kept = new();
 
     /// <summary>Cuts already made are kept: patterns share many.</summary>
-    private static Cutting On(HairProfile hair) => Kept.GetOrAdd(hair, h => new(Given.Head, h, _ => _ => h.Cut.LongestCm * 0.8));
+    private static Cutting On(HairProfile hair) =>
+        Kept.GetOrAdd(hair, h => new(Given.Head, h, _ => _ => h.Cut.LongestCm * 0.8));
 
     private static Plan Laid(string id, HairProfile hair, PartLine? part = null)
     {
         var plan = Plan.Fresh() with { Part = part ?? PartLine.Central };
-        var edits = StartingPatterns.Of(id)!.StepsFor(plan, On(hair), HouseRules.Usual).SelectMany(s => s.Edits).ToArray();
+        var edits = StartingPatterns
+            .Of(id)!
+            .StepsFor(plan, On(hair), HouseRules.Usual)
+            .SelectMany(s => s.Edits)
+            .ToArray();
         var applied = plan.Apply(new Together(edits), On(hair));
         Assert.Empty(applied.Problems);
         return applied.Plan;
@@ -82,30 +92,45 @@ public sealed class PatternsTests
         var hair = Fitting(pattern);
         var plan = Laid(id, hair);
         Assert.All(plan.Zones.Values, z => Assert.InRange(z.Sections.ThicknessMm, 4, 40));
-        Assert.All(Panels(plan, hair).Where(p => Paint(plan, p.Key) is not null), p =>
-            Assert.InRange(Paint(plan, p.Key)!.StartOn(p.Key, p.LengthCm, plan.Seed), 0, p.LengthCm + 2));
+        Assert.All(
+            Panels(plan, hair).Where(p => Paint(plan, p.Key) is not null),
+            p => Assert.InRange(Paint(plan, p.Key)!.StartOn(p.Key, p.LengthCm, plan.Seed), 0, p.LengthCm + 2)
+        );
     }
 
     [Fact]
     public void Each_has_the_marks_of_its_technique()
     {
         Plan On(string id) => Laid(id, Fitting(StartingPatterns.Of(id)!));
-        IEnumerable<Sections> Cut(Plan plan) => plan.Zones.Where(z => z.Value.Excluded is null).Select(z => z.Value.Sections);
+        IEnumerable<Sections> Cut(Plan plan) =>
+            plan.Zones.Where(z => z.Value.Excluded is null).Select(z => z.Value.Sections);
 
         Assert.Equal(Frame.Tiers, On("curl-shell").Frame);
         Assert.All(On("curl-shell").Zones[Zone.UpperBack].Paint.Values, p => Assert.Equal(Shape.Scrunch, p.Shape));
         Assert.All(On("quiet-dark").Zones[Zone.LowerBack].Paint.Values, p => Assert.Equal(Covering.Film, p.Covering));
-        Assert.All(On("hairline-express").Zones, z => Assert.Equal(ZoneFacts.IsHairline(z.Key), z.Value.Excluded is null));
-        Assert.All(On("grey-blend").Zones[Zone.UpperBack].Paint.Values, p => Assert.Equal(Wendro.Core.Lift.Lightener.Half, On("grey-blend").FormulaOf(p.Formula)!.Lightener));
+        Assert.All(
+            On("hairline-express").Zones,
+            z => Assert.Equal(ZoneFacts.IsHairline(z.Key), z.Value.Excluded is null)
+        );
+        Assert.All(
+            On("grey-blend").Zones[Zone.UpperBack].Paint.Values,
+            p => Assert.Equal(Wendro.Core.Lift.Lightener.Half, On("grey-blend").FormulaOf(p.Formula)!.Lightener)
+        );
         Assert.True(On("shadow-mesh").Zones[Zone.UpperBack].Sections is { ThicknessMm: <= 9, LeaveOutMm: >= 10 });
         Assert.True(On("woven-bob").Zones[Zone.UpperBack].Sections.Woven);
         Assert.Equal(2, On("woven-bob").Zones[Zone.UpperBack].Paint.Values.Select(p => p.Formula).Distinct().Count());
         Assert.Equal(Parting.Triangles, On("woven-bob").Zones[Zone.FaceFrameLeft].Sections.Parting);
         var thick = On("thick-all-over");
-        Assert.True(thick.Zones[Zone.UpperBack].Sections.ThicknessMm > 1.8 * thick.Zones[Zone.FaceFrameLeft].Sections.ThicknessMm);
+        Assert.True(
+            thick.Zones[Zone.UpperBack].Sections.ThicknessMm
+                > 1.8 * thick.Zones[Zone.FaceFrameLeft].Sections.ThicknessMm
+        );
         Assert.Equal(RowOrder.HighFirst, On("face-block").Zones[Zone.FaceFrameLeft].Sections.Order);
         Assert.Equal(2, On("face-block").Formulas.Length);
-        Assert.All(On("high-low-foil").Zones[Zone.UpperBack].Paint.GroupBy(p => PanelKey.Parse(p.Key)!.Value.Row % 2), g => Assert.Single(g.Select(p => p.Value.StartShare).Distinct()));
+        Assert.All(
+            On("high-low-foil").Zones[Zone.UpperBack].Paint.GroupBy(p => PanelKey.Parse(p.Key)!.Value.Row % 2),
+            g => Assert.Single(g.Select(p => p.Value.StartShare).Distinct())
+        );
         Assert.Contains(On("oval-out").Regions, r => r.Region == Region.Oval);
         Assert.True(On("oval-out").FormulaOf("A")!.Volume < On("oval-out").FormulaOf("B")!.Volume);
         Assert.Contains(Cut(On("lines-softened")), s => s.Woven);
@@ -127,18 +152,24 @@ public sealed class PatternsTests
         Assert.True(On("regrowth-blend").Zones[Zone.Crown].Usual is { EndsMm: <= 1, StartCm: <= 3 });
         Assert.Equal(Parting.DiagonalBack, On("four-quarters").Zones[Zone.LowerBack].Sections.Parting);
         Assert.Equal(Parting.Horizontal, On("four-quarters").Zones[Zone.TopLeft].Sections.Parting);
-        Assert.All(On("staggered-lines").Zones[Zone.UpperBack].Paint.Values, p => Assert.Equal((Shape.Staggered, 3), (p.Shape, p.Strokes)));
+        Assert.All(
+            On("staggered-lines").Zones[Zone.UpperBack].Paint.Values,
+            p => Assert.Equal((Shape.Staggered, 3), (p.Shape, p.Strokes))
+        );
     }
 
     [Fact]
     public void It_is_fitted_to_hair_length_and_part()
     {
         var usual = Laid("wide-narrow", HairProfile.Usual).Zones[Zone.UpperBack].Sections;
-        var dense = Laid("wide-narrow", HairProfile.Usual with { Density = Density.High }).Zones[Zone.UpperBack].Sections;
+        var dense = Laid("wide-narrow", HairProfile.Usual with { Density = Density.High })
+            .Zones[Zone.UpperBack]
+            .Sections;
         var curly = Laid("wide-narrow", HairProfile.Usual with { Curl = Curl.Curly }).Zones[Zone.UpperBack].Sections;
         Assert.True(dense.ThicknessMm < usual.ThicknessMm && curly.ThicknessMm > usual.ThicknessMm);
 
-        double Drop(double hem) => Laid("wide-narrow", HairProfile.Usual with { Cut = new Cut(hem) }).Zones[Zone.UpperBack].Usual!.DropCm;
+        double Drop(double hem) =>
+            Laid("wide-narrow", HairProfile.Usual with { Cut = new Cut(hem) }).Zones[Zone.UpperBack].Usual!.DropCm;
         Assert.True(Drop(50) > 1.8 * Drop(25));
 
         // Parted on her left, more hair falls to her right: that side gets thinner sections and more pieces.
@@ -154,23 +185,40 @@ public sealed class PatternsTests
         Assert.Equal(Side.Right, Heavier.SideOf(plan.Part));
         var (left, right) = Heavier.Grams(Panels(plan, HairProfile.Usual));
         Assert.True(right > left * 1.1, $"{left:0} {right:0}");
-        var before = Panels(plan, HairProfile.Usual).Count(p => !ZoneFacts.IsAcross(p.Key.Zone) && !ZoneFacts.IsLeft(p.Key.Zone));
+        var before = Panels(plan, HairProfile.Usual)
+            .Count(p => !ZoneFacts.IsAcross(p.Key.Zone) && !ZoneFacts.IsLeft(p.Key.Zone));
         var after = plan.Apply(new Together(Heavier.Edits(plan)), On(HairProfile.Usual)).Plan;
-        Assert.True(Panels(after, HairProfile.Usual).Count(p => !ZoneFacts.IsAcross(p.Key.Zone) && !ZoneFacts.IsLeft(p.Key.Zone)) > before);
+        Assert.True(
+            Panels(after, HairProfile.Usual)
+                .Count(p => !ZoneFacts.IsAcross(p.Key.Zone) && !ZoneFacts.IsLeft(p.Key.Zone)) > before
+        );
         Assert.Empty(Heavier.Edits(after));
     }
 
     [Fact]
     public void It_says_whom_it_does_not_suit() =>
-        Assert.Contains("curls", StartingPatterns.Of("curl-shell")!.Against(HairProfile.Usual), StringComparison.Ordinal);
+        Assert.Contains(
+            "curls",
+            StartingPatterns.Of("curl-shell")!.Against(HairProfile.Usual),
+            StringComparison.Ordinal
+        );
 
     [Fact]
     public void A_pattern_after_another_is_as_if_it_were_the_first()
     {
         var hair = HairProfile.Usual;
         static Plan Bare(Plan plan) => plan with { Formulas = [.. plan.Formulas.Where(f => f.Id == "A")] };
-        Plan Lay(Plan plan, string id) => plan
-            .Apply(new Together(StartingPatterns.Of(id)!.StepsFor(plan, On(hair), HouseRules.Usual).SelectMany(s => s.Edits).ToArray()), On(hair)).Plan;
+        Plan Lay(Plan plan, string id) =>
+            plan.Apply(
+                new Together(
+                    StartingPatterns
+                        .Of(id)!
+                        .StepsFor(plan, On(hair), HouseRules.Usual)
+                        .SelectMany(s => s.Edits)
+                        .ToArray()
+                ),
+                On(hair)
+            ).Plan;
         foreach (var second in new[] { "thick-all-over", "oval-out", "four-quarters", "hairline-express" })
         {
             foreach (var first in StartingPatterns.All.Select(p => p.Id))
@@ -179,12 +227,15 @@ public sealed class PatternsTests
                 Assert.Equal(alone.Formulas.ToArray(), after.Formulas.ToArray());
                 Assert.Equal(alone.Working, after.Working);
                 Assert.Equal(alone.Regions, after.Regions);
-                Assert.All(ZoneFacts.All, z =>
-                {
-                    var (a, b) = (alone.Zones[z], after.Zones[z]);
-                    Assert.Equal((a.Excluded, a.Paint.Count), (b.Excluded, b.Paint.Count));
-                    Assert.True(a.Paint.SequenceEqual(b.Paint), $"{first}, then {second}: {z}");
-                });
+                Assert.All(
+                    ZoneFacts.All,
+                    z =>
+                    {
+                        var (a, b) = (alone.Zones[z], after.Zones[z]);
+                        Assert.Equal((a.Excluded, a.Paint.Count), (b.Excluded, b.Paint.Count));
+                        Assert.True(a.Paint.SequenceEqual(b.Paint), $"{first}, then {second}: {z}");
+                    }
+                );
             }
         }
     }
@@ -193,18 +244,28 @@ public sealed class PatternsTests
     public void What_a_hand_left_out_stays_out_and_the_houses_formula_is_mixed()
     {
         var hair = HairProfile.Usual;
-        var house = HouseRules.Usual with { Formula = new Wendro.Core.Lift.Formula("A", Wendro.Core.Lift.Lightener.Cream, 20, 35), BabyHairCm = 0.5 };
+        var house = HouseRules.Usual with
+        {
+            Formula = new Wendro.Core.Lift.Formula("A", Wendro.Core.Lift.Lightener.Cream, 20, 35),
+            BabyHairCm = 0.5,
+        };
         var plan = Plan.Fresh(1, house).Apply(new ExcludeZone(Zone.SideLeft, "eczema"), On(hair)).Plan;
         foreach (var pattern in StartingPatterns.All)
         {
-            var laid = plan.Apply(new Together(pattern.StepsFor(plan, On(hair), house).SelectMany(s => s.Edits).ToArray()), On(hair));
+            var laid = plan.Apply(
+                new Together(pattern.StepsFor(plan, On(hair), house).SelectMany(s => s.Edits).ToArray()),
+                On(hair)
+            );
             Assert.Empty(laid.Problems);
             Assert.Equal("eczema", laid.Plan.Zones[Zone.SideLeft].Excluded);
             Assert.Contains(laid.Plan.Regions, r => r is { Region: Region.BabyHair, SizeCm: 0.5, By: LeftOutBy.Hand });
         }
 
         var thick = StartingPatterns.Of("thick-all-over")!.StepsFor(plan, On(hair), house);
-        Assert.Contains(thick.SelectMany(s => s.Edits), e => e is SetFormula { Formula.Lightener: Wendro.Core.Lift.Lightener.Cream });
+        Assert.Contains(
+            thick.SelectMany(s => s.Edits),
+            e => e is SetFormula { Formula.Lightener: Wendro.Core.Lift.Lightener.Cream }
+        );
     }
 
     [Fact]
@@ -216,15 +277,33 @@ public sealed class PatternsTests
             var kept = Laid(id, hair);
             var some = kept.Zones[Zone.Crown].Paint.Keys.Take(1).ToArray();
             kept = some.Length > 0 ? kept.Apply(new ClearPanels(some), On(hair)).Plan : kept;
-            var steps = OwnPattern.StepsFor("as we do", OwnPattern.From(kept, On(hair)), Plan.Fresh(), On(hair), HouseRules.Usual);
+            var steps = OwnPattern.StepsFor(
+                "as we do",
+                OwnPattern.From(kept, On(hair)),
+                Plan.Fresh(),
+                On(hair),
+                HouseRules.Usual
+            );
             var again = Plan.Fresh().Apply(new Together(steps.SelectMany(s => s.Edits).ToArray()), On(hair)).Plan;
             Assert.Equal(kept.Working, again.Working);
-            Assert.Equal(kept.Regions.Select(r => (r.Region, r.SizeCm)), again.Regions.Select(r => (r.Region, r.SizeCm)));
-            Assert.All(ZoneFacts.All, z =>
-            {
-                Assert.Equal((kept.Zones[z].Sections, kept.Zones[z].Excluded), (again.Zones[z].Sections, again.Zones[z].Excluded));
-                Assert.Equal(kept.Zones[z].Excluded is null ? kept.Zones[z].Paint.Keys : [], again.Zones[z].Excluded is null ? again.Zones[z].Paint.Keys : []);
-            });
+            Assert.Equal(
+                kept.Regions.Select(r => (r.Region, r.SizeCm)),
+                again.Regions.Select(r => (r.Region, r.SizeCm))
+            );
+            Assert.All(
+                ZoneFacts.All,
+                z =>
+                {
+                    Assert.Equal(
+                        (kept.Zones[z].Sections, kept.Zones[z].Excluded),
+                        (again.Zones[z].Sections, again.Zones[z].Excluded)
+                    );
+                    Assert.Equal(
+                        kept.Zones[z].Excluded is null ? kept.Zones[z].Paint.Keys : [],
+                        again.Zones[z].Excluded is null ? again.Zones[z].Paint.Keys : []
+                    );
+                }
+            );
         }
     }
 }

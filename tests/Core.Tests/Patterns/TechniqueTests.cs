@@ -16,32 +16,58 @@ public sealed class TechniqueTests
     private static readonly Dictionary<HairProfile, (HairLooks Looks, Cutting Cutting)> Kept = [];
     private static readonly HairProfile Dark = HairProfile.Usual with { NaturalLevel = 3.5, Density = Density.High };
     private static readonly HairProfile Bob = HairProfile.Usual with { Cut = new Cut(22, 0, 2) };
-    private static readonly HairProfile Grown = HairProfile.Usual with { History = [new(0, 8, BandState.Natural, 5), new(8, 34, BandState.Lightened, 8.5)] };
-    private static readonly HairProfile Striped = HairProfile.Usual with { History = [new(0, 6, BandState.Natural, 5), new(6, 34, BandState.Lightened, 8, 0.3)] };
+    private static readonly HairProfile Grown = HairProfile.Usual with
+    {
+        History = [new(0, 8, BandState.Natural, 5), new(8, 34, BandState.Lightened, 8.5)],
+    };
+    private static readonly HairProfile Striped = HairProfile.Usual with
+    {
+        History = [new(0, 6, BandState.Natural, 5), new(6, 34, BandState.Lightened, 8, 0.3)],
+    };
 
     private static (PlannedHead Head, Cutting Cutting) On(string id, HairProfile? hair = null, params PlanEdit[] first)
     {
         hair ??= HairProfile.Usual;
-        var (looks, cutting) = hair == HairProfile.Usual ? (Given.Usual, Given.Cutting)
-            : Kept.TryGetValue(hair, out var kept) ? kept : Kept[hair] = Given.Looks(hair);
+        var (looks, cutting) =
+            hair == HairProfile.Usual ? (Given.Usual, Given.Cutting)
+            : Kept.TryGetValue(hair, out var kept) ? kept
+            : Kept[hair] = Given.Looks(hair);
         Assert.Null(StartingPatterns.Of(id)!.Against(hair));
         var plan = first.Aggregate(Plan.Fresh(), (p, e) => p.Apply(e, cutting).Plan);
-        var applied = plan.Apply(new Together(StartingPatterns.Of(id)!.StepsFor(plan, cutting, HouseRules.Usual).SelectMany(s => s.Edits).ToArray()), cutting);
+        var applied = plan.Apply(
+            new Together(
+                StartingPatterns.Of(id)!.StepsFor(plan, cutting, HouseRules.Usual).SelectMany(s => s.Edits).ToArray()
+            ),
+            cutting
+        );
         Assert.Empty(applied.Problems);
         return (PlannedHead.Of(looks, cutting, applied.Plan), cutting);
     }
 
-    private static PlannedHead After((PlannedHead Head, Cutting Cutting) on, params PlanEdit[] edits) => edits.Aggregate(on.Head, (head, edit) =>
-    {
-        var applied = head.Plan.Apply(edit, on.Cutting);
-        Assert.Empty(applied.Problems);
-        return head.After(applied.Plan, head.Looks, on.Cutting);
-    });
+    private static PlannedHead After((PlannedHead Head, Cutting Cutting) on, params PlanEdit[] edits) =>
+        edits.Aggregate(
+            on.Head,
+            (head, edit) =>
+            {
+                var applied = head.Plan.Apply(edit, on.Cutting);
+                Assert.Empty(applied.Problems);
+                return head.After(applied.Plan, head.Looks, on.Cutting);
+            }
+        );
 
     /// <summary>Mean level of some strands of some zones between two distances from the scalp, cm, through the section.</summary>
-    private static double Mean(PlannedHead head, Func<Zone, bool> which, double fromCm, double toCm, double wFrom = 0, double wTo = 1, byte[]? levels = null)
+    private static double Mean(
+        PlannedHead head,
+        Func<Zone, bool> which,
+        double fromCm,
+        double toCm,
+        double wFrom = 0,
+        double wTo = 1,
+        byte[]? levels = null
+    )
     {
-        double sum = 0, n = 0;
+        double sum = 0,
+            n = 0;
         for (var i = 0; i < head.Looks.OnHead.Lengths.Length; i++)
         {
             var w = head.Map.W[i];
@@ -65,11 +91,14 @@ public sealed class TechniqueTests
         return sum / n;
     }
 
-    private static byte[] Before(PlannedHead head) => StrandLevels.Before(head.Hair, head.Map, head.Looks.OnHead.Lengths);
+    private static byte[] Before(PlannedHead head) =>
+        StrandLevels.Before(head.Hair, head.Map, head.Looks.OnHead.Lengths);
 
-    private static bool Upper(Zone z) => z is Zone.UpperBack or Zone.Crown or Zone.SideLeft or Zone.SideRight or Zone.TopLeft or Zone.TopRight;
+    private static bool Upper(Zone z) =>
+        z is Zone.UpperBack or Zone.Crown or Zone.SideLeft or Zone.SideRight or Zone.TopLeft or Zone.TopRight;
 
-    private static IEnumerable<PlannedPanel> In(PlannedHead head, Zone zone) => head.Panels.Where(p => p.Panel.Key.Zone == zone && p.Coats.Count > 0);
+    private static IEnumerable<PlannedPanel> In(PlannedHead head, Zone zone) =>
+        head.Panels.Where(p => p.Panel.Key.Zone == zone && p.Coats.Count > 0);
 
     [Fact]
     public void T01_scrunching_lights_only_the_outer_shell_and_more_passes_are_lighter()
@@ -77,8 +106,14 @@ public sealed class TechniqueTests
         var (head, cutting) = On("curl-shell", HairProfile.Usual with { Curl = Curl.Curly });
         Assert.True(Mean(head, Upper, 18, 40, 0, 0.2) > 5.4);
         Assert.Equal(5, Mean(head, Upper, 0, 60, 0.55, 1), 0.02);
-        var once = After((head, cutting), new SetStrokes(In(head, Zone.UpperBack).Select(p => p.Panel.Key.ToString()).ToArray(), Strokes: 1));
-        var often = After((head, cutting), new SetStrokes(In(head, Zone.UpperBack).Select(p => p.Panel.Key.ToString()).ToArray(), Strokes: 5));
+        var once = After(
+            (head, cutting),
+            new SetStrokes(In(head, Zone.UpperBack).Select(p => p.Panel.Key.ToString()).ToArray(), Strokes: 1)
+        );
+        var often = After(
+            (head, cutting),
+            new SetStrokes(In(head, Zone.UpperBack).Select(p => p.Panel.Key.ToString()).ToArray(), Strokes: 5)
+        );
         Assert.True(Mean(often, z => z == Zone.UpperBack, 15, 40) > Mean(once, z => z == Zone.UpperBack, 15, 40) + 0.1);
     }
 
@@ -122,7 +157,9 @@ public sealed class TechniqueTests
     public void T06_two_products_side_by_side_in_a_bob()
     {
         var (head, _) = On("woven-bob", Bob);
-        var means = In(head, Zone.UpperBack).GroupBy(p => p.Formula!.Id).ToDictionary(g => g.Key, g => g.Average(p => p.MeanLevel(head.Hair, Moment.Rinsed)));
+        var means = In(head, Zone.UpperBack)
+            .GroupBy(p => p.Formula!.Id)
+            .ToDictionary(g => g.Key, g => g.Average(p => p.MeanLevel(head.Hair, Moment.Rinsed)));
         Assert.True(means["A"] > means["B"] + 0.3, $"{means["A"]:0.0} {means["B"]:0.0}");
         Assert.All(In(head, Zone.UpperBack), p => Assert.True(p.Painted!.HeldBack > 0));
     }
@@ -134,7 +171,10 @@ public sealed class TechniqueTests
         var s = on.Head.Plan.Zones[Zone.UpperBack].Sections;
         var thin = After(on, CutZone.As(Zone.UpperBack, s with { ThicknessMm = s.ThicknessMm / 2 }));
         Assert.True(thin.MeansOf(Zone.UpperBack).Panels > on.Head.MeansOf(Zone.UpperBack).Panels + 0.2);
-        Assert.True(In(on.Head, Zone.FaceFrameLeft).Average(p => p.MeanLevel(on.Head.Hair, Moment.Rinsed)) > In(on.Head, Zone.UpperBack).Average(p => p.MeanLevel(on.Head.Hair, Moment.Rinsed)));
+        Assert.True(
+            In(on.Head, Zone.FaceFrameLeft).Average(p => p.MeanLevel(on.Head.Hair, Moment.Rinsed))
+                > In(on.Head, Zone.UpperBack).Average(p => p.MeanLevel(on.Head.Hair, Moment.Rinsed))
+        );
     }
 
     [Fact]
@@ -143,7 +183,10 @@ public sealed class TechniqueTests
         var (head, _) = On("face-block");
         Assert.True(head.Measures.FaceFrameLift >= 1, $"{head.Measures.FaceFrameLift:0.00}");
         Assert.DoesNotContain(head.Findings, f => f.Kind == FindingKind.FrontNotBrighter);
-        Assert.True(Mean(head, ZoneFacts.IsHairline, 10, 40) > Mean(head, z => z is Zone.SideLeft or Zone.SideRight, 10, 40) + 0.5);
+        Assert.True(
+            Mean(head, ZoneFacts.IsHairline, 10, 40)
+                > Mean(head, z => z is Zone.SideLeft or Zone.SideRight, 10, 40) + 0.5
+        );
     }
 
     [Fact]
@@ -151,10 +194,17 @@ public sealed class TechniqueTests
     {
         var on = On("high-low-foil", null, new SetWish(new Wish(EndsLevel: 8.3)));
         var keys = In(on.Head, Zone.UpperBack).Select(p => p.Panel.Key.ToString()).ToArray();
-        double Rows(PlannedHead head) => head.Findings.FirstOrDefault(f => f.Id == $"Stripes:{Zone.UpperBack}")?.Evidence[0].Value ?? 0;
+        double Rows(PlannedHead head) =>
+            head.Findings.FirstOrDefault(f => f.Id == $"Stripes:{Zone.UpperBack}")?.Evidence[0].Value ?? 0;
         Assert.True(Rows(on.Head) < Rows(After(on, new SetHeights(keys, StartCm: 8))));
         Assert.DoesNotContain(on.Head.Findings, f => f.Kind == FindingKind.DriesFirst);
-        var open = After(on, new SetCovering(on.Head.Panels.Where(p => p.Coats.Count > 0).Select(p => p.Panel.Key.ToString()).ToArray(), Covering.Open));
+        var open = After(
+            on,
+            new SetCovering(
+                on.Head.Panels.Where(p => p.Coats.Count > 0).Select(p => p.Panel.Key.ToString()).ToArray(),
+                Covering.Open
+            )
+        );
         Assert.Contains(open.Findings, f => f.Kind == FindingKind.DriesFirst);
     }
 
@@ -166,7 +216,10 @@ public sealed class TechniqueTests
         var outside = Enumerable.Range(0, head.Map.Panel.Length).Where(i => head.Map.Panel[i] < 0).ToArray();
         Assert.NotEmpty(outside);
         Assert.All(outside, i => Assert.Equal(natural, head.Levels[i * Places.Count + Places.Count - 1]));
-        var (low, high) = (In(head, Zone.LowerBack).Average(p => p.BrightestLevel(head.Hair, Moment.Rinsed)), In(head, Zone.UpperBack).Average(p => p.BrightestLevel(head.Hair, Moment.Rinsed)));
+        var (low, high) = (
+            In(head, Zone.LowerBack).Average(p => p.BrightestLevel(head.Hair, Moment.Rinsed)),
+            In(head, Zone.UpperBack).Average(p => p.BrightestLevel(head.Hair, Moment.Rinsed))
+        );
         Assert.True(Math.Abs(low - high) < 0.6, $"{low:0.0} {high:0.0}");
     }
 
@@ -174,9 +227,15 @@ public sealed class TechniqueTests
     public void T11_deposit_softens_old_stripes()
     {
         var (head, cutting) = On("lines-softened", Striped);
-        var bare = After((head, cutting), new Together(ZoneFacts.All.Select(z => (PlanEdit)new ClearZone(z)).ToArray()));
+        var bare = After(
+            (head, cutting),
+            new Together(ZoneFacts.All.Select(z => (PlanEdit)new ClearZone(z)).ToArray())
+        );
         double Contrast(PlannedHead h) => h.Down.Ribbons(Zone.UpperBack)!.Value.Contrast;
-        Assert.True(Mean(head, z => z == Zone.UpperBack, 8, 12) < Mean(bare, z => z == Zone.UpperBack, 8, 12), "old light is darker where it began");
+        Assert.True(
+            Mean(head, z => z == Zone.UpperBack, 8, 12) < Mean(bare, z => z == Zone.UpperBack, 8, 12),
+            "old light is darker where it began"
+        );
         Assert.True(head.Down.Softness(Zone.UpperBack).Slope < bare.Down.Softness(Zone.UpperBack).Slope);
         Assert.True(Contrast(head) > 0.2, "light and depth side by side are left");
     }
@@ -198,15 +257,26 @@ public sealed class TechniqueTests
         Assert.InRange(head.Panels.Count(p => p.Coats.Count > 0), 8, 60);
         Assert.True(head.Minutes < 45, $"{head.Minutes:0}");
         Assert.Equal(5, Mean(head, Upper, 0, 4), 0.01);
-        var tips = Enumerable.Range(0, head.Map.Panel.Length).Where(i => head.Map.Panel[i] >= 0 && head.Panels[head.Map.Panel[i]].Coats.Count > 0 && head.Map.W[i] < 0.15).ToArray();
-        Assert.True(tips.Average(i => Level.FromByte(head.Levels[i * Places.Count + Places.Count - 1])) > 6, "short strands have tips of their own");
+        var tips = Enumerable
+            .Range(0, head.Map.Panel.Length)
+            .Where(i =>
+                head.Map.Panel[i] >= 0 && head.Panels[head.Map.Panel[i]].Coats.Count > 0 && head.Map.W[i] < 0.15
+            )
+            .ToArray();
+        Assert.True(
+            tips.Average(i => Level.FromByte(head.Levels[i * Places.Count + Places.Count - 1])) > 6,
+            "short strands have tips of their own"
+        );
     }
 
     [Fact]
     public void T14_both_sides_of_the_part_match()
     {
         var (head, _) = On("wide-narrow");
-        Assert.DoesNotContain(head.Findings, f => f.Kind is FindingKind.PartMismatch or FindingKind.WeakSide or FindingKind.CrownTooHigh);
+        Assert.DoesNotContain(
+            head.Findings,
+            f => f.Kind is FindingKind.PartMismatch or FindingKind.WeakSide or FindingKind.CrownTooHigh
+        );
         Assert.Equal(2, head.Panels.Where(p => p.Coats.Count > 0).Select(p => p.Formula!.Volume).Distinct().Count());
     }
 
@@ -214,7 +284,10 @@ public sealed class TechniqueTests
     public void T15_v_over_v_leaves_depth_under_brightness()
     {
         var (head, _) = On("heavy-front");
-        Assert.True(Mean(head, z => z == Zone.SideLeft, 18, 30, 0, 0.3) > Mean(head, z => z == Zone.SideLeft, 18, 30, 0.8, 1) + 0.8);
+        Assert.True(
+            Mean(head, z => z == Zone.SideLeft, 18, 30, 0, 0.3)
+                > Mean(head, z => z == Zone.SideLeft, 18, 30, 0.8, 1) + 0.8
+        );
         double Share(Zone zone) => head.Down.Ribbons(zone)!.Value.LightShare;
         Assert.True(Share(Zone.TopLeft) > Share(Zone.LowerBack), "tapering to the back");
     }
@@ -241,10 +314,23 @@ public sealed class TechniqueTests
     [Fact]
     public void T18_three_deposits_melt_by_turns()
     {
-        var (head, _) = On("triangle-melt", HairProfile.Usual with { History = [new(0, 34, BandState.Lightened, 8.5)] });
-        var means = In(head, Zone.UpperBack).GroupBy(p => p.Formula!.Id).OrderBy(g => g.Key).Select(g => g.Average(p => p.MeanLevel(head.Hair, Moment.Rinsed))).ToArray();
+        var (head, _) = On(
+            "triangle-melt",
+            HairProfile.Usual with
+            {
+                History = [new(0, 34, BandState.Lightened, 8.5)],
+            }
+        );
+        var means = In(head, Zone.UpperBack)
+            .GroupBy(p => p.Formula!.Id)
+            .OrderBy(g => g.Key)
+            .Select(g => g.Average(p => p.MeanLevel(head.Hair, Moment.Rinsed)))
+            .ToArray();
         Assert.Equal(3, means.Length);
-        Assert.True(means[0] > means[1] + 0.2 && means[1] > means[2] + 0.2, string.Join(" ", means.Select(m => m.ToString("0.0"))));
+        Assert.True(
+            means[0] > means[1] + 0.2 && means[1] > means[2] + 0.2,
+            string.Join(" ", means.Select(m => m.ToString("0.0")))
+        );
         Assert.All(means, m => Assert.True(m < 8.5));
     }
 
@@ -254,8 +340,14 @@ public sealed class TechniqueTests
         var (head, cutting) = On("regrowth-blend", Grown);
         Assert.DoesNotContain(head.Findings, f => f.Kind == FindingKind.Overlap);
         Assert.Equal(Mean(head, Upper, 16, 40, levels: Before(head)), Mean(head, Upper, 16, 40), 0.03);
-        var bare = After((head, cutting), new Together(ZoneFacts.All.Select(z => (PlanEdit)new ClearZone(z)).ToArray()));
-        Assert.True(head.Down.Softness(Zone.UpperBack).Slope < bare.Down.Softness(Zone.UpperBack).Slope, "the old line is softer");
+        var bare = After(
+            (head, cutting),
+            new Together(ZoneFacts.All.Select(z => (PlanEdit)new ClearZone(z)).ToArray())
+        );
+        Assert.True(
+            head.Down.Softness(Zone.UpperBack).Slope < bare.Down.Softness(Zone.UpperBack).Slope,
+            "the old line is softer"
+        );
     }
 
     [Fact]
@@ -277,18 +369,25 @@ public sealed class TechniqueTests
         Assert.True(on.Head.Measures.RootSoftness < straight.Measures.RootSoftness);
         Assert.True(on.Head.Measures.RegrowthWeeks > straight.Measures.RegrowthWeeks);
         var higher = After(on, new SetStrokes(keys, MergeCm: 7));
-        Assert.True(Mean(higher, Upper, 15, 20) > Mean(on.Head, Upper, 15, 20) + 0.1, "held nearer the scalp, solid begins higher");
+        Assert.True(
+            Mean(higher, Upper, 15, 20) > Mean(on.Head, Upper, 15, 20) + 0.1,
+            "held nearer the scalp, solid begins higher"
+        );
     }
 
     [Fact]
     public void Underside_paint_closes_the_dark_hairline_when_tied()
     {
         var on = On("thick-all-over", null, new SetWears([Wear.Down, Wear.TiedHigh]));
-        var frame = on.Head.Panels.Where(p => ZoneFacts.IsFaceFrame(p.Panel.Key.Zone)).Select(p => p.Panel.Key.ToString()).ToArray();
+        var frame = on
+            .Head.Panels.Where(p => ZoneFacts.IsFaceFrame(p.Panel.Key.Zone))
+            .Select(p => p.Panel.Key.ToString())
+            .ToArray();
         var dark = After(on, new SetFace(frame, Face.Surface), new SetDepth(frame, 4, 4));
         var both = After((dark, on.Cutting), new SetFace(frame, Face.Both), new SetDepth(frame, 4, 4));
         Assert.True(
             both.Tied!.LevelOf(ZoneFacts.IsFaceFrame) > dark.Tied!.LevelOf(ZoneFacts.IsFaceFrame) + 0.05,
-            $"{both.Tied!.LevelOf(ZoneFacts.IsFaceFrame)} {dark.Tied!.LevelOf(ZoneFacts.IsFaceFrame)}");
+            $"{both.Tied!.LevelOf(ZoneFacts.IsFaceFrame)} {dark.Tied!.LevelOf(ZoneFacts.IsFaceFrame)}"
+        );
     }
 }

@@ -17,7 +17,19 @@ public sealed class AimTests
         from balance in Gen.Double[-1, 1]
         from weeks in Gen.Double[2, 40]
         from rest in Gen.Select(Gen.Double[0, 1], Gen.Double[-1, 2], Gen.Int[0, 200], Gen.Double[0, 180], Gen.Int[0, 6])
-        select new Outcome(ends, share, face, soft, balance, weeks, rest.Item1, rest.Item2, rest.Item3, rest.Item4, rest.Item5);
+        select new Outcome(
+            ends,
+            share,
+            face,
+            soft,
+            balance,
+            weeks,
+            rest.Item1,
+            rest.Item2,
+            rest.Item3,
+            rest.Item4,
+            rest.Item5
+        );
 
     [Fact]
     public void What_she_wants_is_no_distance_away_and_each_wish_missed_adds_some()
@@ -25,8 +37,42 @@ public sealed class AimTests
         Assert.Equal(0, Aim.Distance(Met, Wanted));
         Outcome[] missed =
         [
-            Met with { EndsLevel = 7 }, Met with { EndsLevel = null }, Met with { LightShare = 0.1 }, Met with { LightShare = 0.8 }, Met with { FaceFrameLift = 0.2 },
-            Met with { RootSoftness = 1.5 }, Met with { Balance = -0.6 }, Met with { DarkHairline = 1.4 }, Met with { BackLight = 0 },
+            Met with
+            {
+                EndsLevel = 7,
+            },
+            Met with
+            {
+                EndsLevel = null,
+            },
+            Met with
+            {
+                LightShare = 0.1,
+            },
+            Met with
+            {
+                LightShare = 0.8,
+            },
+            Met with
+            {
+                FaceFrameLift = 0.2,
+            },
+            Met with
+            {
+                RootSoftness = 1.5,
+            },
+            Met with
+            {
+                Balance = -0.6,
+            },
+            Met with
+            {
+                DarkHairline = 1.4,
+            },
+            Met with
+            {
+                BackLight = 0,
+            },
         ];
         Assert.All(missed, o => Assert.True(Aim.Distance(o, Wanted) > 0.5, $"{o}"));
         Assert.Equal(1, Aim.Distance(Met with { EndsLevel = 8 + Aim.EndsWithin }, Wanted), 1e-9);
@@ -34,10 +80,24 @@ public sealed class AimTests
     }
 
     [Fact]
-    public void Time_panels_and_trouble_never_make_a_score_better() => Gen.Select(AnyOutcome, Gen.Enum<Strength>(), Gen.Double[0, 60], Gen.Int[0, 40], Gen.Int[0, 3]).Sample(
-        (o, strength, minutes, panels, faults) => Assert.True(
-            Aim.Score(o with { Minutes = o.Minutes + minutes, Panels = o.Panels + panels, Faults = o.Faults + faults }, Wanted, strength)
-                >= Aim.Score(o, Wanted, strength) - 1e-12));
+    public void Time_panels_and_trouble_never_make_a_score_better() =>
+        Gen.Select(AnyOutcome, Gen.Enum<Strength>(), Gen.Double[0, 60], Gen.Int[0, 40], Gen.Int[0, 3])
+            .Sample(
+                (o, strength, minutes, panels, faults) =>
+                    Assert.True(
+                        Aim.Score(
+                            o with
+                            {
+                                Minutes = o.Minutes + minutes,
+                                Panels = o.Panels + panels,
+                                Faults = o.Faults + faults,
+                            },
+                            Wanted,
+                            strength
+                        )
+                            >= Aim.Score(o, Wanted, strength) - 1e-12
+                    )
+            );
 
     [Fact]
     public void Each_strength_cares_for_its_own()

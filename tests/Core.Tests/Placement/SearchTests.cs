@@ -11,29 +11,48 @@ public sealed class SearchTests
 {
     private static readonly Wish Wanted = new(8, 0.8, 0.25, 0.45, 0.6);
 
-    private static IReadOnlyList<Proposal> Found(Plan plan, Action<Progress>? told = null, CancellationToken stop = default) =>
-        Search.Of(plan, Given.Usual, Given.Cutting, HouseRules.Usual, told, stop);
+    private static IReadOnlyList<Proposal> Found(
+        Plan plan,
+        Action<Progress>? told = null,
+        CancellationToken stop = default
+    ) => Search.Of(plan, Given.Usual, Given.Cutting, HouseRules.Usual, told, stop);
 
     [Fact]
     public void Three_different_proposals_come_near_the_look_and_the_same_seed_finds_the_same()
     {
         var plan = Plan.Fresh(4) with { Wish = Wanted };
         var told = new List<Progress>();
-        var found = Found(plan, p =>
-        {
-            lock (told)
+        var found = Found(
+            plan,
+            p =>
             {
-                told.Add(p);
+                lock (told)
+                {
+                    told.Add(p);
+                }
             }
-        });
+        );
         Assert.Equal([Strength.Nearest, Strength.Soonest, Strength.SlowToGrowOut], found.Select(f => f.Strength));
-        Assert.Equal(3, found.Select(f => System.Text.Json.JsonSerializer.Serialize(f.Head.Plan.Zones.Values.Select(z => z.Usual))).Distinct().Count());
+        Assert.Equal(
+            3,
+            found
+                .Select(f => System.Text.Json.JsonSerializer.Serialize(f.Head.Plan.Zones.Values.Select(z => z.Usual)))
+                .Distinct()
+                .Count()
+        );
         Assert.Empty(found[0].Unmet);
         Assert.True(found[0].Distance < 1, $"{found[0].Distance:0.00}");
         Assert.True(found[1].Outcome.Minutes <= found[0].Outcome.Minutes);
         Assert.True(found[2].Outcome.RegrowthWeeks >= found[1].Outcome.RegrowthWeeks);
         Assert.All(found, f => Assert.NotEmpty(f.GivesUp));
-        Assert.All(found, f => Assert.DoesNotContain(f.Head.Findings, x => x.Kind is FindingKind.ScalpContact or FindingKind.CrownTooHigh or FindingKind.BleedThrough));
+        Assert.All(
+            found,
+            f =>
+                Assert.DoesNotContain(
+                    f.Head.Findings,
+                    x => x.Kind is FindingKind.ScalpContact or FindingKind.CrownTooHigh or FindingKind.BleedThrough
+                )
+        );
         Assert.Contains(told, t => t.Share is > 0 and < 1);
         Assert.True(told[^1].Share >= 1 && told.Max(t => t.Evaluations) > 5_000);
 
@@ -42,8 +61,18 @@ public sealed class SearchTests
         {
             var applied = plan.Apply(f.Edit, Given.Cutting);
             Assert.Empty(applied.Problems);
-            Assert.Equal(Proposal.OutcomeOf(f.Head), Proposal.OutcomeOf(PlannedHead.Of(Given.Usual, Given.Cutting, applied.Plan)));
-            Assert.True(Aim.Score(f.Outcome, Wanted, f.Strength) < Aim.Score(Proposal.OutcomeOf(PlannedHead.Of(Given.Usual, Given.Cutting, plan)), Wanted, f.Strength));
+            Assert.Equal(
+                Proposal.OutcomeOf(f.Head),
+                Proposal.OutcomeOf(PlannedHead.Of(Given.Usual, Given.Cutting, applied.Plan))
+            );
+            Assert.True(
+                Aim.Score(f.Outcome, Wanted, f.Strength)
+                    < Aim.Score(
+                        Proposal.OutcomeOf(PlannedHead.Of(Given.Usual, Given.Cutting, plan)),
+                        Wanted,
+                        f.Strength
+                    )
+            );
         }
 
         Assert.Equal(found.Select(f => f.Outcome), Found(plan).Select(f => f.Outcome));
@@ -57,30 +86,70 @@ public sealed class SearchTests
         {
             var (quick, whole) = (f.LookedUp, f.Outcome);
             Assert.Equal((whole.Panels, whole.Minutes), (quick.Panels, Math.Round(quick.Minutes, 9)), Closely);
-            Assert.True(Math.Abs(quick.EndsLevel!.Value - whole.EndsLevel!.Value) < 0.3, $"ends {quick.EndsLevel:0.00} {whole.EndsLevel:0.00}");
-            Assert.True(Math.Abs(quick.LightShare - whole.LightShare) < 0.03, $"light {quick.LightShare:0.000} {whole.LightShare:0.000}");
-            Assert.True(Math.Abs(quick.FaceFrameLift - whole.FaceFrameLift) < 0.25, $"face {quick.FaceFrameLift:0.00} {whole.FaceFrameLift:0.00}");
-            Assert.True(Math.Abs(quick.BackLight - whole.BackLight) < 0.04, $"back {quick.BackLight:0.000} {whole.BackLight:0.000}");
-            Assert.True(Math.Abs(quick.DarkHairline - whole.DarkHairline) < 0.25, $"hairline {quick.DarkHairline:0.00} {whole.DarkHairline:0.00}");
-            Assert.True(Math.Abs(quick.RootSoftness - whole.RootSoftness) < 0.25, $"softness {quick.RootSoftness:0.00} {whole.RootSoftness:0.00}");
-            Assert.True(Math.Abs(quick.Balance - whole.Balance) < 0.2, $"sides {quick.Balance:0.00} {whole.Balance:0.00}");
+            Assert.True(
+                Math.Abs(quick.EndsLevel!.Value - whole.EndsLevel!.Value) < 0.3,
+                $"ends {quick.EndsLevel:0.00} {whole.EndsLevel:0.00}"
+            );
+            Assert.True(
+                Math.Abs(quick.LightShare - whole.LightShare) < 0.03,
+                $"light {quick.LightShare:0.000} {whole.LightShare:0.000}"
+            );
+            Assert.True(
+                Math.Abs(quick.FaceFrameLift - whole.FaceFrameLift) < 0.25,
+                $"face {quick.FaceFrameLift:0.00} {whole.FaceFrameLift:0.00}"
+            );
+            Assert.True(
+                Math.Abs(quick.BackLight - whole.BackLight) < 0.04,
+                $"back {quick.BackLight:0.000} {whole.BackLight:0.000}"
+            );
+            Assert.True(
+                Math.Abs(quick.DarkHairline - whole.DarkHairline) < 0.25,
+                $"hairline {quick.DarkHairline:0.00} {whole.DarkHairline:0.00}"
+            );
+            Assert.True(
+                Math.Abs(quick.RootSoftness - whole.RootSoftness) < 0.25,
+                $"softness {quick.RootSoftness:0.00} {whole.RootSoftness:0.00}"
+            );
+            Assert.True(
+                Math.Abs(quick.Balance - whole.Balance) < 0.2,
+                $"sides {quick.Balance:0.00} {whole.Balance:0.00}"
+            );
         }
     }
 
-    private static bool Closely((int Panels, double Minutes) a, (int Panels, double Minutes) b) => a.Panels == b.Panels && Math.Abs(a.Minutes - b.Minutes) < 1e-6;
+    private static bool Closely((int Panels, double Minutes) a, (int Panels, double Minutes) b) =>
+        a.Panels == b.Panels && Math.Abs(a.Minutes - b.Minutes) < 1e-6;
 
     [Fact]
     public void What_cannot_be_met_is_said_with_its_reason()
     {
-        var (looks, cutting) = Given.Looks(HairProfile.Usual with { NaturalLevel = 1.5, Diameter = Diameter.Coarse, Porosity = Porosity.Low });
-        var found = Search.Of(Plan.Fresh() with { Wish = Wanted with { EndsLevel = 10 } }, looks, cutting, HouseRules.Usual);
-        Assert.All(found, f =>
-        {
-            var ends = Assert.Single(f.Unmet, u => u.Wish == "ends");
-            Assert.Equal(10, ends.Wanted);
-            Assert.True(ends.Reached < 9.5);
-            Assert.True(ends.Because.Length > 20);
-        });
+        var (looks, cutting) = Given.Looks(
+            HairProfile.Usual with
+            {
+                NaturalLevel = 1.5,
+                Diameter = Diameter.Coarse,
+                Porosity = Porosity.Low,
+            }
+        );
+        var found = Search.Of(
+            Plan.Fresh() with
+            {
+                Wish = Wanted with { EndsLevel = 10 },
+            },
+            looks,
+            cutting,
+            HouseRules.Usual
+        );
+        Assert.All(
+            found,
+            f =>
+            {
+                var ends = Assert.Single(f.Unmet, u => u.Wish == "ends");
+                Assert.Equal(10, ends.Wanted);
+                Assert.True(ends.Reached < 9.5);
+                Assert.True(ends.Because.Length > 20);
+            }
+        );
     }
 
     [Fact]
@@ -97,11 +166,14 @@ public sealed class SearchTests
     {
         var plan = Plan.Fresh() with { Wish = Wanted with { Underneath = false } };
         plan = plan.Apply(new ExcludeZone(Zone.Crown, "a scar"), Given.Cutting).Plan;
-        Assert.All(Found(plan), f =>
-        {
-            Assert.NotNull(f.Head.Plan.Zones[Zone.Crown].Excluded);
-            Assert.Empty(f.Head.Plan.Zones[Zone.Nape].Paint);
-            Assert.Empty(f.Head.Plan.Zones[Zone.LowerBack].Paint);
-        });
+        Assert.All(
+            Found(plan),
+            f =>
+            {
+                Assert.NotNull(f.Head.Plan.Zones[Zone.Crown].Excluded);
+                Assert.Empty(f.Head.Plan.Zones[Zone.Nape].Paint);
+                Assert.Empty(f.Head.Plan.Zones[Zone.LowerBack].Paint);
+            }
+        );
     }
 }

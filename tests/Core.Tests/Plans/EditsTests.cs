@@ -14,47 +14,60 @@ public sealed class EditsTests
 {
     private static readonly string[] Keys = Given.Bare.Panels.Select(p => p.Panel.Key.ToString()).ToArray();
 
-    private static Gen<PlanEdit> AnyEdit { get; } = Gen.OneOf<PlanEdit>(
-        Gen.Select(Given.AnyZone, Given.AnyPaint).Select(x => (PlanEdit)new PaintZone(x.Item1, x.Item2)),
-        Gen.Select(Gen.OneOfConst(Keys), Given.AnyPaint).Select(x => (PlanEdit)new PaintPanels([x.Item1], x.Item2)),
-        Gen.OneOfConst(Keys).Select(k => (PlanEdit)new ClearPanels([k])),
-        Gen.Select(Gen.OneOfConst(Keys), Gen.Enum<Shape>()).Select(x => (PlanEdit)new SetShape([x.Item1], x.Item2)),
-        Gen.Select(Gen.OneOfConst(Keys), Gen.Double[0, 40], Gen.Double[0, 20]).Select(x => (PlanEdit)new SetHeights([x.Item1], x.Item2, null, x.Item3)),
-        Gen.Select(Gen.OneOfConst(Keys), Gen.Double[0, 12]).Select(x => (PlanEdit)new SetBlur([x.Item1], x.Item2)),
-        Gen.Select(Given.AnyZone, Gen.Double[0, 20], Gen.Double[0, 20]).Select(x => (PlanEdit)new AlternateRows(x.Item1, x.Item2, x.Item3)),
-        Gen.Enum<Side>().Select(s => (PlanEdit)new MirrorSide(s)),
-        Gen.Select(Gen.Enum<Lightener>(), Gen.Double[5, 40], Gen.Double[1, 120]).Select(x => (PlanEdit)new SetFormula(new Formula("A", x.Item1, x.Item2, x.Item3))));
+    private static Gen<PlanEdit> AnyEdit { get; } =
+        Gen.OneOf<PlanEdit>(
+            Gen.Select(Given.AnyZone, Given.AnyPaint).Select(x => (PlanEdit)new PaintZone(x.Item1, x.Item2)),
+            Gen.Select(Gen.OneOfConst(Keys), Given.AnyPaint).Select(x => (PlanEdit)new PaintPanels([x.Item1], x.Item2)),
+            Gen.OneOfConst(Keys).Select(k => (PlanEdit)new ClearPanels([k])),
+            Gen.Select(Gen.OneOfConst(Keys), Gen.Enum<Shape>()).Select(x => (PlanEdit)new SetShape([x.Item1], x.Item2)),
+            Gen.Select(Gen.OneOfConst(Keys), Gen.Double[0, 40], Gen.Double[0, 20])
+                .Select(x => (PlanEdit)new SetHeights([x.Item1], x.Item2, null, x.Item3)),
+            Gen.Select(Gen.OneOfConst(Keys), Gen.Double[0, 12]).Select(x => (PlanEdit)new SetBlur([x.Item1], x.Item2)),
+            Gen.Select(Given.AnyZone, Gen.Double[0, 20], Gen.Double[0, 20])
+                .Select(x => (PlanEdit)new AlternateRows(x.Item1, x.Item2, x.Item3)),
+            Gen.Enum<Side>().Select(s => (PlanEdit)new MirrorSide(s)),
+            Gen.Select(Gen.Enum<Lightener>(), Gen.Double[5, 40], Gen.Double[1, 120])
+                .Select(x => (PlanEdit)new SetFormula(new Formula("A", x.Item1, x.Item2, x.Item3)))
+        );
 
     private static string Json(Plan plan) => JsonSerializer.Serialize(plan, WendroJson.Options);
 
     [Fact]
-    public void What_an_edit_changes_is_computed_as_if_from_nothing() => AnyEdit.Array[1, 6].Sample(
-        edits =>
-        {
-            var stepwise = Given.Bare.Apply(edits);
-            var whole = PlannedHead.Of(Given.Usual, Given.Cutting, stepwise.Plan);
-            Assert.Equal(whole.Levels, stepwise.Levels);
-            Assert.Equal(whole.Drawn, stepwise.Drawn);
-            Assert.Equal(whole.Measures.LightShare, stepwise.Measures.LightShare);
-            Assert.Equal(whole.Measures.RootSoftness, stepwise.Measures.RootSoftness);
-            Assert.Equal(whole.Measures.Balance, stepwise.Measures.Balance);
-            Assert.Equal(whole.Findings.Select(f => f.Text), stepwise.Findings.Select(f => f.Text));
-        },
-        iter: 12,
-        threads: 1);
+    public void What_an_edit_changes_is_computed_as_if_from_nothing() =>
+        AnyEdit
+            .Array[1, 6]
+            .Sample(
+                edits =>
+                {
+                    var stepwise = Given.Bare.Apply(edits);
+                    var whole = PlannedHead.Of(Given.Usual, Given.Cutting, stepwise.Plan);
+                    Assert.Equal(whole.Levels, stepwise.Levels);
+                    Assert.Equal(whole.Drawn, stepwise.Drawn);
+                    Assert.Equal(whole.Measures.LightShare, stepwise.Measures.LightShare);
+                    Assert.Equal(whole.Measures.RootSoftness, stepwise.Measures.RootSoftness);
+                    Assert.Equal(whole.Measures.Balance, stepwise.Measures.Balance);
+                    Assert.Equal(whole.Findings.Select(f => f.Text), stepwise.Findings.Select(f => f.Text));
+                },
+                iter: 12,
+                threads: 1
+            );
 
     [Fact]
-    public void An_edit_moves_nothing_else() => Gen.Select(Gen.OneOfConst(Keys), Given.AnyPaint).Sample(
-        (key, paint) =>
-        {
-            var before = Given.Bare.Apply(new PaintZone(Zone.UpperBack, new PanelPaint(SpreadCm: 2)));
-            var after = before.Apply(new PaintPanels([key], paint));
-            Assert.All(
-                before.Panels.Zip(after.Panels).Where(p => p.First.Panel.Key.ToString() != key),
-                p => Assert.Same(p.First, p.Second));
-        },
-        iter: 10,
-        threads: 1);
+    public void An_edit_moves_nothing_else() =>
+        Gen.Select(Gen.OneOfConst(Keys), Given.AnyPaint)
+            .Sample(
+                (key, paint) =>
+                {
+                    var before = Given.Bare.Apply(new PaintZone(Zone.UpperBack, new PanelPaint(SpreadCm: 2)));
+                    var after = before.Apply(new PaintPanels([key], paint));
+                    Assert.All(
+                        before.Panels.Zip(after.Panels).Where(p => p.First.Panel.Key.ToString() != key),
+                        p => Assert.Same(p.First, p.Second)
+                    );
+                },
+                iter: 10,
+                threads: 1
+            );
 
     [Fact]
     public void A_mirrored_plan_has_the_same_levels_on_both_sides()
@@ -64,7 +77,8 @@ public sealed class EditsTests
             new PaintZone(Zone.SideLeft, new PanelPaint(Shape.Slant, 5, 6, SpreadCm: 2)),
             new PaintZone(Zone.UpperBack, new PanelPaint(Shape.Slant, 7, 6, SpreadCm: 2)),
             new PaintZone(Zone.FaceFrameLeft, new PanelPaint(Shape.Full, 2, 0, 8, 14, 20)),
-            new MirrorSide(Side.Left));
+            new MirrorSide(Side.Left)
+        );
         foreach (var left in head.Panels.Where(p => ZoneFacts.IsLeft(p.Panel.Key.Zone)))
         {
             var right = head.PanelOf(left.Panel.Key with { Zone = ZoneFacts.Other(left.Panel.Key.Zone) });
@@ -84,23 +98,36 @@ public sealed class EditsTests
     [Fact]
     public void Alternate_rows_start_high_and_low_by_turns()
     {
-        var head = Given.Bare.Apply(new PaintZone(Zone.LowerBack, new PanelPaint()), new AlternateRows(Zone.LowerBack, 4, 9));
+        var head = Given.Bare.Apply(
+            new PaintZone(Zone.LowerBack, new PanelPaint()),
+            new AlternateRows(Zone.LowerBack, 4, 9)
+        );
         Assert.All(
             head.Panels.Where(p => p.Panel.Key.Zone == Zone.LowerBack),
-            p => Assert.Equal(p.Panel.Key.Row % 2 == 0 ? 4 : 9, p.Painted!.StartCm));
+            p => Assert.Equal(p.Panel.Key.Row % 2 == 0 ? 4 : 9, p.Painted!.StartCm)
+        );
     }
 
     [Fact]
     public void A_new_cut_hands_paint_to_what_overlaps_it_and_one_undo_brings_all_back()
     {
-        var before = Given.Bare.Apply(new PaintZone(Zone.UpperBack, new PanelPaint(StartCm: 5)), new PaintPanels(["upperBack/1/2"], new PanelPaint(StartCm: 9)));
-        var applied = before.Plan.Apply(new CutZone(Zone.UpperBack, Parting.Horizontal, 6, 2.5, 2, true), Given.Cutting);
+        var before = Given.Bare.Apply(
+            new PaintZone(Zone.UpperBack, new PanelPaint(StartCm: 5)),
+            new PaintPanels(["upperBack/1/2"], new PanelPaint(StartCm: 9))
+        );
+        var applied = before.Plan.Apply(
+            new CutZone(Zone.UpperBack, Parting.Horizontal, 6, 2.5, 2, true),
+            Given.Cutting
+        );
         var paint = applied.Plan.Zones[Zone.UpperBack].Paint;
         Assert.True(paint.Count > before.Plan.Zones[Zone.UpperBack].Paint.Count);
         Assert.Contains(paint.Values, p => p.StartCm == 9);
         Assert.Empty(applied.Lost);
 
-        var coarse = before.Plan.Apply(new CutZone(Zone.UpperBack, Parting.Horizontal, 40, 10, 0, false), Given.Cutting);
+        var coarse = before.Plan.Apply(
+            new CutZone(Zone.UpperBack, Parting.Horizontal, 40, 10, 0, false),
+            Given.Cutting
+        );
         Assert.NotEmpty(coarse.Lost);
     }
 
@@ -124,26 +151,27 @@ public sealed class EditsTests
         Assert.Equal(Json(painted.Plan), Json(outside.Apply(new IncludeZone(Zone.Nape)).Plan));
     }
 
-    public static TheoryData<PlanEdit, string> Wrong() => new()
-    {
-        { new CutZone(Zone.Nape, Parting.Horizontal, double.NaN, 4, 0, false), "thicknessMm" },
-        { new CutZone(Zone.Nape, Parting.Horizontal, 10, -1, 0, false), "widthCm" },
-        { new CutZone((Zone)99, Parting.Horizontal, 10, 4, 0, false), "zone" },
-        { new MovePart(9, 0), "frontCm" },
-        { new ExcludeZone(Zone.Nape, " "), "reason" },
-        { new PaintZone(Zone.Nape, new PanelPaint(StartCm: -1)), "paint.startCm" },
-        { new PaintZone(Zone.Nape, new PanelPaint(Formula: "Z")), "paint.formula" },
-        { new SetShape(["nape/99/0"], Shape.V), "panels[0]" },
-        { new SetShape([], Shape.V), "panels" },
-        { new SetShape(["nonsense"], Shape.V), "panels[0]" },
-        { new SetHeights(["nape/0/0"]), "startCm" },
-        { new SetHeights(["nape/0/0"], 3, 0.2), "startShare" },
-        { new SetBlur(["nape/0/0"], double.PositiveInfinity), "blurCm" },
-        { new SetFormula(new Formula("A", Lightener.Clay, 60, 40)), "formula.volume" },
-        { new SetFormula(new Formula("Q", Lightener.Clay, 30, 40)), "formula.id" },
-        { new SetWish(new Wish(EndsLevel: 11)), "wish.endsLevel" },
-        { new SetWears([Wear.TiedHigh]), "wears" },
-    };
+    public static TheoryData<PlanEdit, string> Wrong() =>
+        new()
+        {
+            { new CutZone(Zone.Nape, Parting.Horizontal, double.NaN, 4, 0, false), "thicknessMm" },
+            { new CutZone(Zone.Nape, Parting.Horizontal, 10, -1, 0, false), "widthCm" },
+            { new CutZone((Zone)99, Parting.Horizontal, 10, 4, 0, false), "zone" },
+            { new MovePart(9, 0), "frontCm" },
+            { new ExcludeZone(Zone.Nape, " "), "reason" },
+            { new PaintZone(Zone.Nape, new PanelPaint(StartCm: -1)), "paint.startCm" },
+            { new PaintZone(Zone.Nape, new PanelPaint(Formula: "Z")), "paint.formula" },
+            { new SetShape(["nape/99/0"], Shape.V), "panels[0]" },
+            { new SetShape([], Shape.V), "panels" },
+            { new SetShape(["nonsense"], Shape.V), "panels[0]" },
+            { new SetHeights(["nape/0/0"]), "startCm" },
+            { new SetHeights(["nape/0/0"], 3, 0.2), "startShare" },
+            { new SetBlur(["nape/0/0"], double.PositiveInfinity), "blurCm" },
+            { new SetFormula(new Formula("A", Lightener.Clay, 60, 40)), "formula.volume" },
+            { new SetFormula(new Formula("Q", Lightener.Clay, 30, 40)), "formula.id" },
+            { new SetWish(new Wish(EndsLevel: 11)), "wish.endsLevel" },
+            { new SetWears([Wear.TiedHigh]), "wears" },
+        };
 
     [Theory]
     [MemberData(nameof(Wrong))]
@@ -156,16 +184,20 @@ public sealed class EditsTests
     }
 
     [Fact]
-    public void A_plan_goes_to_a_file_and_comes_back_equal() => AnyEdit.Array[0, 8].Sample(
-        edits =>
-        {
-            var plan = Given.Bare.Apply(edits).Apply(new ExcludeZone(Zone.Nape, "undercut")).Plan;
-            var read = PlanFile.Read(PlanFile.Write(Given.Usual.Hair, plan));
-            Assert.Equal(Json(plan), Json(PlanEdits.Make(read.Plan, Given.Cutting, out var problems)));
-            Assert.Empty(problems);
-        },
-        iter: 15,
-        threads: 1);
+    public void A_plan_goes_to_a_file_and_comes_back_equal() =>
+        AnyEdit
+            .Array[0, 8]
+            .Sample(
+                edits =>
+                {
+                    var plan = Given.Bare.Apply(edits).Apply(new ExcludeZone(Zone.Nape, "undercut")).Plan;
+                    var read = PlanFile.Read(PlanFile.Write(Given.Usual.Hair, plan));
+                    Assert.Equal(Json(plan), Json(PlanEdits.Make(read.Plan, Given.Cutting, out var problems)));
+                    Assert.Empty(problems);
+                },
+                iter: 15,
+                threads: 1
+            );
 
     [Theory]
     [InlineData("{}", "format")]
@@ -173,6 +205,10 @@ public sealed class EditsTests
     [InlineData("not json", "can't be read")]
     [InlineData("{\"format\":\"wendro-plan\",\"version\":99}", "version 99")]
     [InlineData("{\"format\":\"wendro-plan\",\"version\":1,\"surprise\":true}", "surprise")]
-    public void A_file_that_is_no_plan_is_refused_with_a_word(string text, string word) => Assert.Contains(
-        word, Assert.Throws<FileRefusedException>(() => PlanFile.Read(System.Text.Encoding.UTF8.GetBytes(text))).Message, StringComparison.Ordinal);
+    public void A_file_that_is_no_plan_is_refused_with_a_word(string text, string word) =>
+        Assert.Contains(
+            word,
+            Assert.Throws<FileRefusedException>(() => PlanFile.Read(System.Text.Encoding.UTF8.GetBytes(text))).Message,
+            StringComparison.Ordinal
+        );
 }

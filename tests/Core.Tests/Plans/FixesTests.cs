@@ -14,55 +14,142 @@ public sealed class FixesTests
     private static readonly PanelPaint Straight = new(Shape.Full, 6, 0, 0, 8, 8);
     private static readonly PanelPaint Soft = new(Shape.V, 7, 7, 6, 5, 8, SpreadCm: 1.5);
     private static readonly Zone[] Behind = ZoneFacts.All.Where(z => !ZoneFacts.IsHairline(z)).ToArray();
-    private static readonly HairProfile OldLight = HairProfile.Usual with { History = [new(0, 8, BandState.Natural, 5), new(8, 34, BandState.Lightened, 8.5)] };
+    private static readonly HairProfile OldLight = HairProfile.Usual with
+    {
+        History = [new(0, 8, BandState.Natural, 5), new(8, 34, BandState.Lightened, 8.5)],
+    };
 
     private static readonly Dictionary<FindingKind, (HairProfile Hair, PlanEdit[] Edits)> Flaws = new()
     {
-        [FindingKind.HardLine] = (HairProfile.Usual, [new PaintZone(Zone.TopLeft, Straight with { MidsMm = 40, EndsMm = 40 })]),
+        [FindingKind.HardLine] = (
+            HairProfile.Usual,
+            [new PaintZone(Zone.TopLeft, Straight with { MidsMm = 40, EndsMm = 40 })]
+        ),
         [FindingKind.Stripes] = (HairProfile.Usual, [new PaintZone(Zone.UpperBack, Soft with { SpreadCm = 0 })]),
         [FindingKind.FrontNotBrighter] = (HairProfile.Usual, [new PaintZone(Zone.UpperBack, Soft)]),
-        [FindingKind.DriesFirst] = (HairProfile.Usual,
-        [
-            new SetFormula(new Formula("A", Lightener.Powder, 20, 45)), new SetWish(new Wish(EndsLevel: 8)), new PaintZone(Zone.UpperBack, Soft),
-        ]),
-        [FindingKind.DarkBehindHairline] = (HairProfile.Usual,
-            [.. ZoneFacts.All.Where(z => !ZoneFacts.IsFaceFrame(z)).Select(z => new PaintZone(z, new PanelPaint(Shape.Full, 2, 0, 6, 8, 8, SpreadCm: 1.5)))]),
-        [FindingKind.BleedThrough] = (HairProfile.Usual,
-        [
-            new SetFormula(new Formula("A", Lightener.Clay, 30, 40, Consistency: Consistency.Runny)),
-            new PaintZone(Zone.UpperBack, Soft with { MidsMm = 9, EndsMm = 9, Tension = Tension.Slack }),
-        ]),
-        [FindingKind.ScalpContact] = (HairProfile.Usual, [new PaintZone(Zone.Crown, Soft with { StartCm = 0.2, SpreadCm = 0 })]),
-        [FindingKind.HotRoot] = (HairProfile.Usual,
-        [
-            new SetFormula(new Formula("B", Lightener.Clay, 30, 30, DepositLevel: 4)), new PaintZone(Zone.UpperBack, Shapes.In(new PanelPaint(Formula: "B"), Shape.Reverse)),
-        ]),
-        [FindingKind.SolidBlock] = (HairProfile.Usual,
-            [new CutZone(Zone.UpperBack, Parting.Horizontal, 12, 4, 0, true), new PaintZone(Zone.UpperBack, new PanelPaint(Shape.Full, 3, 0, 6, 40, 40, Covering: Covering.Foil))]),
-        [FindingKind.NothingDarkLeft] = (HairProfile.Usual,
-            [.. ZoneFacts.All.Select(z => new PaintZone(z, new PanelPaint(Shape.Full, 3, 0, 8, 40, 40, Covering: Covering.Foil)))]),
-        [FindingKind.DarkNape] = (HairProfile.Usual,
-            [.. ZoneFacts.All.Where(z => z != Zone.Nape).Select(z => new PaintZone(z, new PanelPaint(Shape.Full, 2, 0, 6, 30, 30, Covering: Covering.Film, SpreadCm: 1)))]),
-        [FindingKind.PartMismatch] = (HairProfile.Usual,
-            [new PaintZone(Zone.TopLeft, Soft with { StartCm = 4 }), new PaintZone(Zone.TopRight, Soft with { StartCm = 8 })]),
-        [FindingKind.WeakSide] = (HairProfile.Usual,
-            [.. ZoneFacts.All.Where(z => ZoneFacts.IsLeft(z)).Select(z => new PaintZone(z, Soft))]),
-        [FindingKind.CrownTooHigh] = (HairProfile.Usual,
-            [new PaintZone(Zone.Crown, Soft with { StartCm = 4 }), .. Behind.Where(z => z != Zone.Crown).Select(z => new PaintZone(z, Soft with { StartCm = 8 }))]),
-        [FindingKind.OutOfReach] = (HairProfile.Usual,
-            [new SetFormula(new Formula("A", Lightener.Clay, 10, 40)), new SetWish(new Wish(EndsLevel: 9)), new PaintZone(Zone.UpperBack, Soft)]),
+        [FindingKind.DriesFirst] = (
+            HairProfile.Usual,
+            [
+                new SetFormula(new Formula("A", Lightener.Powder, 20, 45)),
+                new SetWish(new Wish(EndsLevel: 8)),
+                new PaintZone(Zone.UpperBack, Soft),
+            ]
+        ),
+        [FindingKind.DarkBehindHairline] = (
+            HairProfile.Usual,
+            [
+                .. ZoneFacts
+                    .All.Where(z => !ZoneFacts.IsFaceFrame(z))
+                    .Select(z => new PaintZone(z, new PanelPaint(Shape.Full, 2, 0, 6, 8, 8, SpreadCm: 1.5))),
+            ]
+        ),
+        [FindingKind.BleedThrough] = (
+            HairProfile.Usual,
+            [
+                new SetFormula(new Formula("A", Lightener.Clay, 30, 40, Consistency: Consistency.Runny)),
+                new PaintZone(Zone.UpperBack, Soft with { MidsMm = 9, EndsMm = 9, Tension = Tension.Slack }),
+            ]
+        ),
+        [FindingKind.ScalpContact] = (
+            HairProfile.Usual,
+            [new PaintZone(Zone.Crown, Soft with { StartCm = 0.2, SpreadCm = 0 })]
+        ),
+        [FindingKind.HotRoot] = (
+            HairProfile.Usual,
+            [
+                new SetFormula(new Formula("B", Lightener.Clay, 30, 30, DepositLevel: 4)),
+                new PaintZone(Zone.UpperBack, Shapes.In(new PanelPaint(Formula: "B"), Shape.Reverse)),
+            ]
+        ),
+        [FindingKind.SolidBlock] = (
+            HairProfile.Usual,
+            [
+                new CutZone(Zone.UpperBack, Parting.Horizontal, 12, 4, 0, true),
+                new PaintZone(Zone.UpperBack, new PanelPaint(Shape.Full, 3, 0, 6, 40, 40, Covering: Covering.Foil)),
+            ]
+        ),
+        [FindingKind.NothingDarkLeft] = (
+            HairProfile.Usual,
+            [
+                .. ZoneFacts.All.Select(z => new PaintZone(
+                    z,
+                    new PanelPaint(Shape.Full, 3, 0, 8, 40, 40, Covering: Covering.Foil)
+                )),
+            ]
+        ),
+        [FindingKind.DarkNape] = (
+            HairProfile.Usual,
+            [
+                .. ZoneFacts
+                    .All.Where(z => z != Zone.Nape)
+                    .Select(z => new PaintZone(
+                        z,
+                        new PanelPaint(Shape.Full, 2, 0, 6, 30, 30, Covering: Covering.Film, SpreadCm: 1)
+                    )),
+            ]
+        ),
+        [FindingKind.PartMismatch] = (
+            HairProfile.Usual,
+            [
+                new PaintZone(Zone.TopLeft, Soft with { StartCm = 4 }),
+                new PaintZone(Zone.TopRight, Soft with { StartCm = 8 }),
+            ]
+        ),
+        [FindingKind.WeakSide] = (
+            HairProfile.Usual,
+            [.. ZoneFacts.All.Where(z => ZoneFacts.IsLeft(z)).Select(z => new PaintZone(z, Soft))]
+        ),
+        [FindingKind.CrownTooHigh] = (
+            HairProfile.Usual,
+            [
+                new PaintZone(Zone.Crown, Soft with { StartCm = 4 }),
+                .. Behind.Where(z => z != Zone.Crown).Select(z => new PaintZone(z, Soft with { StartCm = 8 })),
+            ]
+        ),
+        [FindingKind.OutOfReach] = (
+            HairProfile.Usual,
+            [
+                new SetFormula(new Formula("A", Lightener.Clay, 10, 40)),
+                new SetWish(new Wish(EndsLevel: 9)),
+                new PaintZone(Zone.UpperBack, Soft),
+            ]
+        ),
         [FindingKind.Overlap] = (OldLight, [new PaintZone(Zone.UpperBack, Soft with { StartCm = 4 })]),
-        [FindingKind.BabyHairPainted] = (HairProfile.Usual with { Marked = [new(MarkKind.BabyHair, 0, 10, 1.5)] }, [new PaintZone(Zone.FaceFrameLeft, Soft)]),
-        [FindingKind.BreakingHairPainted] = (HairProfile.Usual with { Condition = Condition.Breaking }, [new PaintZone(Zone.UpperBack, Soft)]),
-        [FindingKind.SkinAtRisk] = (HairProfile.Usual, [new PaintZone(Zone.FaceFrameLeft, Soft with { Face = Face.Both })]),
-        [FindingKind.LowlightOnTop] = (OldLight,
-        [
-            new SetFormula(new Formula("B", Lightener.Clay, 10, 30, DepositLevel: 3)), new PaintZone(Zone.TopLeft, Shapes.In(new PanelPaint(Formula: "B"), Shape.Reverse)),
-        ]),
+        [FindingKind.BabyHairPainted] = (
+            HairProfile.Usual with
+            {
+                Marked = [new(MarkKind.BabyHair, 0, 10, 1.5)],
+            },
+            [new PaintZone(Zone.FaceFrameLeft, Soft)]
+        ),
+        [FindingKind.BreakingHairPainted] = (
+            HairProfile.Usual with
+            {
+                Condition = Condition.Breaking,
+            },
+            [new PaintZone(Zone.UpperBack, Soft)]
+        ),
+        [FindingKind.SkinAtRisk] = (
+            HairProfile.Usual,
+            [new PaintZone(Zone.FaceFrameLeft, Soft with { Face = Face.Both })]
+        ),
+        [FindingKind.LowlightOnTop] = (
+            OldLight,
+            [
+                new SetFormula(new Formula("B", Lightener.Clay, 10, 30, DepositLevel: 3)),
+                new PaintZone(Zone.TopLeft, Shapes.In(new PanelPaint(Formula: "B"), Shape.Reverse)),
+            ]
+        ),
     };
 
     /// <summary>Found by the visit, not by the plan: tested with the consultation, or by itself.</summary>
-    private static readonly FindingKind[] Elsewhere = [FindingKind.TestsMissing, FindingKind.RegrowthShows, FindingKind.HiddenWork, .. Mix.MixFindingsTests.Kinds];
+    private static readonly FindingKind[] Elsewhere =
+    [
+        FindingKind.TestsMissing,
+        FindingKind.RegrowthShows,
+        FindingKind.HiddenWork,
+        .. Mix.MixFindingsTests.Kinds,
+    ];
 
     public static TheoryData<FindingKind> Kinds => [.. Enum.GetValues<FindingKind>().Except(Elsewhere)];
 
@@ -104,8 +191,12 @@ public sealed class FixesTests
         Assert.Equal(after.Measures.LightShare, fix.Measures.LightShare, 1e-9);
         Assert.All(
             after.Findings.Where(f => f.Severity < finding.Severity),
-            f => Assert.Contains(head.Findings, b => b.Id == f.Id && b.Severity <= f.Severity));
-        Assert.True(after.Findings.Count(f => f.Severity == Severity.Alarm) <= head.Findings.Count(f => f.Severity == Severity.Alarm));
+            f => Assert.Contains(head.Findings, b => b.Id == f.Id && b.Severity <= f.Severity)
+        );
+        Assert.True(
+            after.Findings.Count(f => f.Severity == Severity.Alarm)
+                <= head.Findings.Count(f => f.Severity == Severity.Alarm)
+        );
     }
 
     [Theory]
@@ -145,7 +236,9 @@ public sealed class FixesTests
         var (head, finding, cutting) = Flawed(FindingKind.HardLine);
         Assert.Equal(Severity.Alarm, finding.Severity);
         Assert.Contains(
-            After(head, cutting, new Dismiss(finding.Id, Severity.Caution, "a little line is fine")).Findings, f => f.Id == finding.Id);
+            After(head, cutting, new Dismiss(finding.Id, Severity.Caution, "a little line is fine")).Findings,
+            f => f.Id == finding.Id
+        );
     }
 
     [Fact]
@@ -156,9 +249,13 @@ public sealed class FixesTests
             PlannedHead.Of(looks, cutting, Plan.Fresh()),
             cutting,
             [
-                new SetFormula(new Formula("A", Lightener.Clay, 30, 30, DepositLevel: 3)), new SetWish(new Wish(LightShareHigh: 0.3)),
-                .. ZoneFacts.All.Where(z => z != Zone.Nape && !ZoneFacts.IsFaceFrame(z)).Select(z => new PaintZone(z, Shapes.In(new PanelPaint(), Shape.Reverse))),
-            ]);
+                new SetFormula(new Formula("A", Lightener.Clay, 30, 30, DepositLevel: 3)),
+                new SetWish(new Wish(LightShareHigh: 0.3)),
+                .. ZoneFacts
+                    .All.Where(z => z != Zone.Nape && !ZoneFacts.IsFaceFrame(z))
+                    .Select(z => new PaintZone(z, Shapes.In(new PanelPaint(), Shape.Reverse))),
+            ]
+        );
         Assert.True(head.Findings.Count >= 3);
         Assert.All(head.Findings, f => Assert.True(Fixes.For(f, head, cutting) is null or { Label.Length: > 0 }));
     }
@@ -167,7 +264,10 @@ public sealed class FixesTests
     public void The_first_formula_that_lightens_is_taken_where_none_is_named()
     {
         var head = Given.Bare.Apply(
-            new SetFormula(new Formula("A", Lightener.Clay, 10, 30, DepositLevel: 3)), new SetFormula(new Formula("B", Lightener.Clay, 30, 40)), new SetShape(["crown/0/0"], Shape.V));
+            new SetFormula(new Formula("A", Lightener.Clay, 10, 30, DepositLevel: 3)),
+            new SetFormula(new Formula("B", Lightener.Clay, 30, 40)),
+            new SetShape(["crown/0/0"], Shape.V)
+        );
         Assert.Equal("B", head.Plan.Zones[Zone.Crown].Paint["crown/0/0"].Formula);
         var fix = Fixes.For(head.Findings.First(f => f.Kind == FindingKind.FrontNotBrighter), head, Given.Cutting)!;
         Assert.Equal("B", Assert.IsType<PaintPanels>(fix.Edit).Paint.Formula);
@@ -176,12 +276,16 @@ public sealed class FixesTests
     [Fact]
     public void A_finding_keeps_its_name_when_it_spreads_and_two_of_a_kind_have_two()
     {
-        PlannedHead Dry(params Zone[] zones) => Given.Bare.Apply(
-        [
-            new SetFormula(new Formula("A", Lightener.Powder, 20, 45)), new SetFormula(new Formula("B", Lightener.Powder, 30, 45)), new SetWish(new Wish(EndsLevel: 9)),
-            .. zones.Select(z => (PlanEdit)new PaintZone(z, Soft)), new PaintZone(Zone.Nape, Soft with { Formula = "B" }),
-        ]);
-        string[] Ids(PlannedHead head) => head.Findings.Where(f => f.Kind == FindingKind.DriesFirst).Select(f => f.Id).Order().ToArray();
+        PlannedHead Dry(params Zone[] zones) =>
+            Given.Bare.Apply([
+                new SetFormula(new Formula("A", Lightener.Powder, 20, 45)),
+                new SetFormula(new Formula("B", Lightener.Powder, 30, 45)),
+                new SetWish(new Wish(EndsLevel: 9)),
+                .. zones.Select(z => (PlanEdit)new PaintZone(z, Soft)),
+                new PaintZone(Zone.Nape, Soft with { Formula = "B" }),
+            ]);
+        string[] Ids(PlannedHead head) =>
+            head.Findings.Where(f => f.Kind == FindingKind.DriesFirst).Select(f => f.Id).Order().ToArray();
         Assert.Equal(2, Ids(Dry(Zone.Crown)).Distinct().Count());
         Assert.Equal(Ids(Dry(Zone.Crown)), Ids(Dry(Zone.Crown, Zone.UpperBack)));
     }
@@ -204,7 +308,11 @@ public sealed class FixesTests
     public void Work_nobody_sees_is_named_and_can_be_saved()
     {
         // Worn down only, most of the nape lies under everything else.
-        var head = Given.Bare.Apply(new SetWears([Wear.Down]), new SetLimits(Limits.Usual with { HiddenMinutes = 1 }), new PaintZone(Zone.Nape, Soft));
+        var head = Given.Bare.Apply(
+            new SetWears([Wear.Down]),
+            new SetLimits(Limits.Usual with { HiddenMinutes = 1 }),
+            new PaintZone(Zone.Nape, Soft)
+        );
         var hidden = head.HiddenWork();
         Assert.NotNull(hidden);
         var fix = Fixes.For(hidden, head, Given.Cutting)!;
@@ -215,7 +323,10 @@ public sealed class FixesTests
     public void Limits_are_house_rules_and_decide()
     {
         var (head, finding, cutting) = Flawed(FindingKind.PartMismatch);
-        Assert.DoesNotContain(After(head, cutting, new SetLimits(Limits.Usual with { PartCm = 6 })).Findings, f => f.Id == finding.Id);
+        Assert.DoesNotContain(
+            After(head, cutting, new SetLimits(Limits.Usual with { PartCm = 6 })).Findings,
+            f => f.Id == finding.Id
+        );
         var refused = head.Plan.Apply(new SetLimits(Limits.Usual with { PartCm = 60, StripeRun = 0 }), cutting);
         Assert.Equal(["limits.partCm", "limits.stripeRun"], refused.Problems.Select(p => p.Field).Order());
     }

@@ -10,21 +10,30 @@ public sealed class FramesTests
 {
     private static Applied Apply(Plan plan, PlanEdit edit) => plan.Apply(edit, Given.Cutting);
 
-    private static Plan Painted => ZoneFacts.All.Aggregate(Plan.Fresh(), (p, z) => Apply(p, new PaintZone(z, new PanelPaint())).Plan);
+    private static Plan Painted =>
+        ZoneFacts.All.Aggregate(Plan.Fresh(), (p, z) => Apply(p, new PaintZone(z, new PanelPaint())).Plan);
 
     [Fact]
     public void Every_frame_has_an_order_that_names_every_zone_once() =>
         Assert.All(Enum.GetValues<Frame>(), f => Assert.Equal(ZoneFacts.All, Frames.OrderOf(f).Order()));
 
     [Fact]
-    public void No_two_frames_do_the_same() => Assert.Equal(
-        Enum.GetValues<Frame>().Length,
-        Enum.GetValues<Frame>().Select(f => (f == Frame.Quadrants, string.Join(',', Frames.OrderOf(f)))).Distinct().Count());
+    public void No_two_frames_do_the_same() =>
+        Assert.Equal(
+            Enum.GetValues<Frame>().Length,
+            Enum.GetValues<Frame>()
+                .Select(f => (f == Frame.Quadrants, string.Join(',', Frames.OrderOf(f))))
+                .Distinct()
+                .Count()
+        );
 
     [Fact]
     public void Which_row_is_first_changes_no_cut()
     {
-        var plan = Apply(Painted, new CutZone(Zone.Crown, Parting.Horizontal, 12, 4.5, 4, true, Order: RowOrder.HighFirst)).Plan;
+        var plan = Apply(
+            Painted,
+            new CutZone(Zone.Crown, Parting.Horizontal, 12, 4.5, 4, true, Order: RowOrder.HighFirst)
+        ).Plan;
         Assert.Equal(RowOrder.HighFirst, plan.Zones[Zone.Crown].Sections.Order);
         Assert.True(plan.IsCutLike(Painted));
         Assert.Same(Given.Cutting.Cut(Painted, Zone.Crown), Given.Cutting.Cut(plan, Zone.Crown));
@@ -51,7 +60,10 @@ public sealed class FramesTests
     [Fact]
     public void Panels_are_worked_zone_by_zone_and_row_by_row_from_the_end_that_was_chosen()
     {
-        var plan = Apply(Plan.Fresh(), new CutZone(Zone.UpperBack, Parting.Horizontal, 12, 4, 4, true, Order: RowOrder.HighFirst)).Plan;
+        var plan = Apply(
+            Plan.Fresh(),
+            new CutZone(Zone.UpperBack, Parting.Horizontal, 12, 4, 4, true, Order: RowOrder.HighFirst)
+        ).Plan;
         var order = Frames.Working(plan, Given.Cutting.Cut(plan).Values.SelectMany(c => c.Panels).Select(p => p.Key));
         Assert.Equal(plan.Working, order.Select(k => k.Zone).Distinct());
         var back = order.Where(k => k.Zone == Zone.UpperBack).Select(k => k.Row).ToArray();
@@ -80,7 +92,10 @@ public sealed class FramesTests
         var before = Painted;
         var after = Apply(before, new LeaveOut(Region.Oval, 4, "wanted natural")).Plan;
         var panels = Given.Cutting.Cut(after).Values.SelectMany(c => c.Panels).ToArray();
-        Assert.True(panels.Sum(p => p.AreaCm2) < Given.Cutting.Cut(before).Values.SelectMany(c => c.Panels).Sum(p => p.AreaCm2) - 30);
+        Assert.True(
+            panels.Sum(p => p.AreaCm2)
+                < Given.Cutting.Cut(before).Values.SelectMany(c => c.Panels).Sum(p => p.AreaCm2) - 30
+        );
         Assert.All(panels, p => Assert.NotNull(after.Zones[p.Key.Zone].Of(p.Key)));
         Assert.Equal(5, Apply(after, new LeaveOut(Region.Oval, 5, "larger")).Plan.Regions.Single().SizeCm);
         Assert.Empty(Apply(after, new TakeIn(Region.Oval)).Plan.Regions);
@@ -92,19 +107,31 @@ public sealed class FramesTests
     [InlineData(8)]
     [InlineData(double.NaN)]
     public void A_region_has_a_size_that_can_be(double size) =>
-        Assert.Equal("sizeCm", Assert.Single(Apply(Plan.Fresh(), new LeaveOut(Region.Veil, size, "why")).Problems).Field);
+        Assert.Equal(
+            "sizeCm",
+            Assert.Single(Apply(Plan.Fresh(), new LeaveOut(Region.Veil, size, "why")).Problems).Field
+        );
 
     [Fact]
     public void Edits_together_are_all_taken_or_none()
     {
         var plan = Plan.Fresh();
-        var fails = Apply(plan, new Together([new SetFrame(Frame.Tiers), new CutZone(Zone.Nape, Parting.Horizontal, 99, 4, 4, true)]));
+        var fails = Apply(
+            plan,
+            new Together([new SetFrame(Frame.Tiers), new CutZone(Zone.Nape, Parting.Horizontal, 99, 4, 4, true)])
+        );
         Assert.Equal("edits[1].thicknessMm", Assert.Single(fails.Problems).Field);
         Assert.Same(plan, fails.Plan);
         Assert.Equal("edits", Assert.Single(Apply(plan, new Together([])).Problems).Field);
-        Assert.Equal("edits[0]", Assert.Single(Apply(plan, new Together([new Together([new SetFrame(Frame.Tiers)])])).Problems).Field);
+        Assert.Equal(
+            "edits[0]",
+            Assert.Single(Apply(plan, new Together([new Together([new SetFrame(Frame.Tiers)])])).Problems).Field
+        );
         Assert.NotEmpty(Apply(plan, new Together([null!])).Problems);
-        Assert.Equal(Frame.Tiers, Apply(plan, new Together([new SetFrame(Frame.Quadrants), new SetFrame(Frame.Tiers)])).Plan.Frame);
+        Assert.Equal(
+            Frame.Tiers,
+            Apply(plan, new Together([new SetFrame(Frame.Quadrants), new SetFrame(Frame.Tiers)])).Plan.Frame
+        );
     }
 
     [Fact]
@@ -127,7 +154,14 @@ public sealed class FramesTests
     [Fact]
     public void House_rules_set_what_a_fresh_plan_starts_from()
     {
-        var rules = HouseRules.Usual with { ThicknessMm = 9, FaceThicknessMm = 6, Frame = Frame.Tiers, BabyHairCm = 0.5, Formula = new Formula("A", Lightener.Cream, 20, 35) };
+        var rules = HouseRules.Usual with
+        {
+            ThicknessMm = 9,
+            FaceThicknessMm = 6,
+            Frame = Frame.Tiers,
+            BabyHairCm = 0.5,
+            Formula = new Formula("A", Lightener.Cream, 20, 35),
+        };
         Assert.Empty(rules.Problems());
         var plan = Plan.Fresh(1, rules);
         Assert.Equal(9, plan.Zones[Zone.Crown].Sections.ThicknessMm);
@@ -135,7 +169,10 @@ public sealed class FramesTests
         Assert.Equal((Frame.Tiers, Lightener.Cream), (plan.Frame, plan.Formulas.Single().Lightener));
         Assert.Equal(Region.BabyHair, plan.Regions.Single().Region);
         Covering Usually(HouseRules house, Zone zone) =>
-            Apply(Plan.Fresh(1, house), new SetBlur([$"{(zone == Zone.Nape ? "nape" : "crown")}/0/0"], 4)).Plan.Zones[zone].Paint.Values.Single().Covering;
+            Apply(Plan.Fresh(1, house), new SetBlur([$"{(zone == Zone.Nape ? "nape" : "crown")}/0/0"], 4))
+                .Plan.Zones[zone]
+                .Paint.Values.Single()
+                .Covering;
         Assert.Equal(Covering.Film, Usually(rules, Zone.Nape));
         Assert.Equal(Covering.Open, Usually(rules, Zone.Crown));
         Assert.Equal(Covering.Open, Usually(rules with { LowerFilm = false }, Zone.Nape));
@@ -144,10 +181,20 @@ public sealed class FramesTests
     [Fact]
     public void House_rules_that_can_not_be_are_named_by_field()
     {
-        var wrong = HouseRules.Usual with { ThicknessMm = 2, BabyHairCm = 3, Formula = new Formula("B", Lightener.Clay, 50, 0) };
+        var wrong = HouseRules.Usual with
+        {
+            ThicknessMm = 2,
+            BabyHairCm = 3,
+            Formula = new Formula("B", Lightener.Clay, 50, 0),
+        };
         Assert.Equal(["babyHairCm"], (HouseRules.Usual with { BabyHairCm = 0.1 }).Problems().Select(p => p.Field));
         Assert.Equal(["thicknessMm", "babyHairCm", "formula"], wrong.Problems().Select(p => p.Field));
-        Assert.Equal(["formula.volume"], (HouseRules.Usual with { Formula = new Formula("A", Lightener.Clay, 50, 10) }).Problems().Select(p => p.Field));
+        Assert.Equal(
+            ["formula.volume"],
+            (HouseRules.Usual with { Formula = new Formula("A", Lightener.Clay, 50, 10) })
+                .Problems()
+                .Select(p => p.Field)
+        );
     }
 
     [Fact]
@@ -159,7 +206,8 @@ public sealed class FramesTests
         plan = Apply(plan, new PaintPanels(left, new PanelPaint())).Plan;
         plan = Apply(plan, new MirrorSide(Side.Left)).Plan;
         Assert.Equal(panels.Count, plan.Zones[Zone.UpperBack].Paint.Count);
-        Gen.Int[0, panels.Count - 1].Sample(i => Given.Cutting.Cut(plan, Zone.UpperBack).Opposite(panels[i].Key).Row != panels[i].Key.Row);
+        Gen.Int[0, panels.Count - 1]
+            .Sample(i => Given.Cutting.Cut(plan, Zone.UpperBack).Opposite(panels[i].Key).Row != panels[i].Key.Row);
     }
 
     [Fact]

@@ -11,47 +11,57 @@ namespace Wendro.Core.Tests.Plans;
 public sealed class PlanAsEditsTests
 {
     [Fact]
-    public void Every_plan_comes_back_whole() => Gen.Select(Given.AnyPaint, Given.AnyPaint, Given.AnyZone, Given.AnyZone, Gen.Int[0, 99]).Sample((first, second, zone, other, seed) =>
-    {
-        var plan = Given.Bare.Plan with { Seed = seed };
-        PlanEdit[] edits =
-        [
-            new SetFormula(new Formula("B", Lightener.Powder, 10, 25, DepositLevel: 4, Consistency: Consistency.Stiff)),
-            new PaintZone(zone, first with { Next = second with { Formula = "B" } }),
-            new ClearPanels([$"{Name(zone)}/0/0"]),
-            new PaintZone(other, second),
-            new SetLimits(Limits.Usual with { StripeRun = 4, PartCm = 2.5 }),
-            new Dismiss("WeakSide", Severity.Caution, "she parts it there"),
-            new LeaveOut(Region.BabyHair, 0.4, "new hair"),
-            new SetWish(new Wish(8.5, Tone: 0.2)),
-            new MovePart(1, 0.5),
-        ];
-        foreach (var edit in edits)
-        {
-            var applied = plan.Apply(edit, Given.Cutting);
-            plan = applied.Succeeded ? applied.Plan : plan;
-        }
+    public void Every_plan_comes_back_whole() =>
+        Gen.Select(Given.AnyPaint, Given.AnyPaint, Given.AnyZone, Given.AnyZone, Gen.Int[0, 99])
+            .Sample(
+                (first, second, zone, other, seed) =>
+                {
+                    var plan = Given.Bare.Plan with { Seed = seed };
+                    PlanEdit[] edits =
+                    [
+                        new SetFormula(
+                            new Formula("B", Lightener.Powder, 10, 25, DepositLevel: 4, Consistency: Consistency.Stiff)
+                        ),
+                        new PaintZone(zone, first with { Next = second with { Formula = "B" } }),
+                        new ClearPanels([$"{Name(zone)}/0/0"]),
+                        new PaintZone(other, second),
+                        new SetLimits(Limits.Usual with { StripeRun = 4, PartCm = 2.5 }),
+                        new Dismiss("WeakSide", Severity.Caution, "she parts it there"),
+                        new LeaveOut(Region.BabyHair, 0.4, "new hair"),
+                        new SetWish(new Wish(8.5, Tone: 0.2)),
+                        new MovePart(1, 0.5),
+                    ];
+                    foreach (var edit in edits)
+                    {
+                        var applied = plan.Apply(edit, Given.Cutting);
+                        plan = applied.Succeeded ? applied.Plan : plan;
+                    }
 
-        // The part is moved before anything is painted: as a file comes in.
-        var again = Plan.Fresh(seed);
-        foreach (var edit in PlanAsEdits.Of(plan))
-        {
-            var applied = again.Apply(edit, Given.Cutting);
-            Assert.True(applied.Succeeded, string.Join("; ", applied.Problems));
-            again = applied.Plan;
-        }
+                    // The part is moved before anything is painted: as a file comes in.
+                    var again = Plan.Fresh(seed);
+                    foreach (var edit in PlanAsEdits.Of(plan))
+                    {
+                        var applied = again.Apply(edit, Given.Cutting);
+                        Assert.True(applied.Succeeded, string.Join("; ", applied.Problems));
+                        again = applied.Plan;
+                    }
 
-        foreach (var edit in PlanAsEdits.LeftOf(plan, z => again.Zones[z].Paint.Keys).ToArray())
-        {
-            again = again.Apply(edit, Given.Cutting).Plan;
-        }
+                    foreach (var edit in PlanAsEdits.LeftOf(plan, z => again.Zones[z].Paint.Keys).ToArray())
+                    {
+                        again = again.Apply(edit, Given.Cutting).Plan;
+                    }
 
-        Assert.Equal(plan.Formulas.ToArray(), again.Formulas.ToArray());
-        Assert.Equal(plan.SetAside, again.SetAside);
-        Assert.Equal((plan.Limits, plan.Wish, plan.Part), (again.Limits, again.Wish, again.Part));
-        Assert.Equal(plan.Regions, again.Regions);
-        Assert.All(ZoneFacts.All, z => Assert.True(plan.Zones[z].Paint.SequenceEqual(again.Zones[z].Paint), $"{z}"));
-    }, iter: 20);
+                    Assert.Equal(plan.Formulas.ToArray(), again.Formulas.ToArray());
+                    Assert.Equal(plan.SetAside, again.SetAside);
+                    Assert.Equal((plan.Limits, plan.Wish, plan.Part), (again.Limits, again.Wish, again.Part));
+                    Assert.Equal(plan.Regions, again.Regions);
+                    Assert.All(
+                        ZoneFacts.All,
+                        z => Assert.True(plan.Zones[z].Paint.SequenceEqual(again.Zones[z].Paint), $"{z}")
+                    );
+                },
+                iter: 20
+            );
 
     private static string Name(Zone zone) => char.ToLowerInvariant(zone.ToString()[0]) + zone.ToString()[1..];
 }

@@ -18,15 +18,26 @@ public sealed class PlanSizesTests
     }
 
     [Fact]
-    public void No_level_falls_below_natural_or_passes_ten() => Gen.Select(Given.AnyZone, Given.AnyPaint).Sample(
-        (zone, paint) =>
-        {
-            var head = Given.Bare.Apply(new PaintZone(zone, paint));
-            var natural = Level.ToByte(head.Hair.NaturalLevel);
-            Assert.True(head.Levels.Min() >= natural);
-            Assert.All(head.Panels, p => Assert.InRange(p.BrightestLevel(head.Hair, Moment.Rinsed), p.MeanLevel(head.Hair, Moment.Rinsed) - 1e-9, 10));
-        },
-        iter: 60);
+    public void No_level_falls_below_natural_or_passes_ten() =>
+        Gen.Select(Given.AnyZone, Given.AnyPaint)
+            .Sample(
+                (zone, paint) =>
+                {
+                    var head = Given.Bare.Apply(new PaintZone(zone, paint));
+                    var natural = Level.ToByte(head.Hair.NaturalLevel);
+                    Assert.True(head.Levels.Min() >= natural);
+                    Assert.All(
+                        head.Panels,
+                        p =>
+                            Assert.InRange(
+                                p.BrightestLevel(head.Hair, Moment.Rinsed),
+                                p.MeanLevel(head.Hair, Moment.Rinsed) - 1e-9,
+                                10
+                            )
+                    );
+                },
+                iter: 60
+            );
 
     [Fact]
     public void Levels_at_a_minute_lie_between_before_and_rinsed()
@@ -43,8 +54,18 @@ public sealed class PlanSizesTests
     {
         foreach (var zone in ZoneFacts.All)
         {
-            var rows = Given.Bare.Cut[zone].Panels.GroupBy(p => p.Key.Row).OrderBy(g => g.Key)
-                .Select(g => g.Max(p => zone is Zone.FaceFrameLeft or Zone.FaceFrameRight ? p.Centre.FromHairlineCm : p.Centre.Position.Y)).ToArray();
+            var rows = Given
+                .Bare.Cut[zone]
+                .Panels.GroupBy(p => p.Key.Row)
+                .OrderBy(g => g.Key)
+                .Select(g =>
+                    g.Max(p =>
+                        zone is Zone.FaceFrameLeft or Zone.FaceFrameRight
+                            ? p.Centre.FromHairlineCm
+                            : p.Centre.Position.Y
+                    )
+                )
+                .ToArray();
             Assert.True(rows.Length == 0 || rows[0] <= rows[^1] + 0.5, $"{zone}: {string.Join(' ', rows)}");
         }
     }
@@ -52,7 +73,9 @@ public sealed class PlanSizesTests
     [Fact]
     public void Grams_grow_with_area_and_add_up_to_a_head_of_hair()
     {
-        var plain = Given.Bare.Apply(ZoneFacts.All.Select(z => (PlanEdit)new CutZone(z, Parting.Horizontal, 10, 4, 0, false)).ToArray());
+        var plain = Given.Bare.Apply(
+            ZoneFacts.All.Select(z => (PlanEdit)new CutZone(z, Parting.Horizontal, 10, 4, 0, false)).ToArray()
+        );
         Assert.InRange(plain.Panels.Sum(p => p.Panel.HairGrams), 100, 330);
         Assert.All(plain.Panels, p => Assert.True(p.Panel.HairGrams > 0));
     }
@@ -61,9 +84,13 @@ public sealed class PlanSizesTests
     public void Hair_under_other_hair_is_hardly_seen_and_what_lies_on_top_is_not()
     {
         var head = Given.Bare.Apply(new SetWears([Core.Fall.Wear.Down]));
-        bool[] Of(Func<PlannedPanel, bool> which) => head.Panels.Select((p, i) => (p, i)).Where(x => which(x.p)).Select(x => head.HardlySeen[x.i]).ToArray();
+        bool[] Of(Func<PlannedPanel, bool> which) =>
+            head.Panels.Select((p, i) => (p, i)).Where(x => which(x.p)).Select(x => head.HardlySeen[x.i]).ToArray();
         Assert.Contains(true, Of(p => p.Panel.Key.Zone == Zone.LowerBack));
-        Assert.True(Of(p => p.Panel.Key.Zone is Zone.TopLeft or Zone.TopRight).Count(h => h) < Of(p => p.Panel.Key.Zone is Zone.TopLeft or Zone.TopRight).Length * 0.5);
+        Assert.True(
+            Of(p => p.Panel.Key.Zone is Zone.TopLeft or Zone.TopRight).Count(h => h)
+                < Of(p => p.Panel.Key.Zone is Zone.TopLeft or Zone.TopRight).Length * 0.5
+        );
         Assert.True(head.HardlySeen.Count(h => h) >= Given.Bare.HardlySeen.Count(h => h));
     }
 }

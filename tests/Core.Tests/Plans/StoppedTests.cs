@@ -11,35 +11,65 @@ namespace Wendro.Core.Tests.Plans;
 /// <summary>A safety stop asks what would be painted before and after, whatever the edit is called.</summary>
 public sealed class StoppedTests
 {
-    private static readonly string[] Crown = [.. Given.Cutting.Cut(Plan.Fresh(), Zone.Crown).Panels.Select(p => p.Key.ToString())];
+    private static readonly string[] Crown =
+    [
+        .. Given.Cutting.Cut(Plan.Fresh(), Zone.Crown).Panels.Select(p => p.Key.ToString()),
+    ];
 
     private static readonly Plan Painted = With(
         Plan.Fresh(),
         new SetFormula(Formula.Usual with { Id = "B", Volume = 20 }),
         new PaintZone(Zone.Crown, new PanelPaint(StartCm: 7, MidsMm: 4, EndsMm: 4)),
         new PaintZone(Zone.Nape, new PanelPaint()),
-        new ExcludeZone(Zone.Nape, "not today"));
+        new ExcludeZone(Zone.Nape, "not today")
+    );
 
     public static TheoryData<PlanEdit> Free =>
-    [
-        new ClearPanels([Crown[0]]), new ClearZone(Zone.Crown), new ExcludeZone(Zone.Crown, "a scar"), new SetHeights([Crown[0]], StartCm: 9),
-        new SetHeights(Crown, DropCm: 12), new SetDepth(Crown, 3, 3), new SetBand(Crown, 6), new SetHandling([Crown[0]], Pressure.Light),
-        new LeaveOut(Region.Veil, 3, "a veil"), new CutZone(Zone.UpperBack, Parting.Vertical, 12, 4, 3, false), new SetReach(Reach.Hairline),
-        new SetFormula(Formula.Usual with { Minutes = 20 }), new SetFormula(Formula.Usual with { Id = "B", Volume = 40 }), new SetOrder([.. ZoneFacts.All]),
-        new SetWish(new Wish { EndsLevel = 9 }), new SetWears([Wear.Down]), new SetLimits(Limits.Usual), new DropCrown(2), new IncludeZone(Zone.TopLeft),
-        new Together([new ClearZone(Zone.Crown), new IncludeZone(Zone.Crown)]),
-    ];
+        [
+            new ClearPanels([Crown[0]]),
+            new ClearZone(Zone.Crown),
+            new ExcludeZone(Zone.Crown, "a scar"),
+            new SetHeights([Crown[0]], StartCm: 9),
+            new SetHeights(Crown, DropCm: 12),
+            new SetDepth(Crown, 3, 3),
+            new SetBand(Crown, 6),
+            new SetHandling([Crown[0]], Pressure.Light),
+            new LeaveOut(Region.Veil, 3, "a veil"),
+            new CutZone(Zone.UpperBack, Parting.Vertical, 12, 4, 3, false),
+            new SetReach(Reach.Hairline),
+            new SetFormula(Formula.Usual with { Minutes = 20 }),
+            new SetFormula(Formula.Usual with { Id = "B", Volume = 40 }),
+            new SetOrder([.. ZoneFacts.All]),
+            new SetWish(new Wish { EndsLevel = 9 }),
+            new SetWears([Wear.Down]),
+            new SetLimits(Limits.Usual),
+            new DropCrown(2),
+            new IncludeZone(Zone.TopLeft),
+            new Together([new ClearZone(Zone.Crown), new IncludeZone(Zone.Crown)]),
+        ];
 
     public static TheoryData<PlanEdit> Refused =>
-    [
-        new IncludeZone(Zone.Nape), new PaintZone(Zone.TopLeft, new PanelPaint()), new PaintPanels([Crown[0]], new PanelPaint(StartCm: 2)),
-        new SetHeights([Crown[0]], StartCm: 6), new SetShape([Crown[0]], Shape.Full), new SetBlur([Crown[0]], 1), new SetDepth([Crown[0]], 6, 6),
-        new SetFace([Crown[0]], Face.Both), new SetCovering([Crown[0]], Covering.Foil), new UseFormula([Crown[0]], "B"),
-        new AddCoat([Crown[0]], new PanelPaint(Formula: "B")), new SetFormula(Formula.Usual with { Volume = 40 }),
-        new SetFormula(Formula.Usual with { Minutes = 60 }), new SetFormula(Formula.Usual with { LowHeat = true, HeatConfirmed = true }),
-        new SpreadHeights(Crown, 3), new AlternatePanels(Crown, 3, 12), new Taper(3, 4),
-        new Together([new IncludeZone(Zone.Nape), new ClearPanels([Crown[0]])]), new CutZone(Zone.Crown, Parting.Horizontal, 10, 4, 0, true),
-    ];
+        [
+            new IncludeZone(Zone.Nape),
+            new PaintZone(Zone.TopLeft, new PanelPaint()),
+            new PaintPanels([Crown[0]], new PanelPaint(StartCm: 2)),
+            new SetHeights([Crown[0]], StartCm: 6),
+            new SetShape([Crown[0]], Shape.Full),
+            new SetBlur([Crown[0]], 1),
+            new SetDepth([Crown[0]], 6, 6),
+            new SetFace([Crown[0]], Face.Both),
+            new SetCovering([Crown[0]], Covering.Foil),
+            new UseFormula([Crown[0]], "B"),
+            new AddCoat([Crown[0]], new PanelPaint(Formula: "B")),
+            new SetFormula(Formula.Usual with { Volume = 40 }),
+            new SetFormula(Formula.Usual with { Minutes = 60 }),
+            new SetFormula(Formula.Usual with { LowHeat = true, HeatConfirmed = true }),
+            new SpreadHeights(Crown, 3),
+            new AlternatePanels(Crown, 3, 12),
+            new Taper(3, 4),
+            new Together([new IncludeZone(Zone.Nape), new ClearPanels([Crown[0]])]),
+            new CutZone(Zone.Crown, Parting.Horizontal, 10, 4, 0, true),
+        ];
 
     [Theory]
     [MemberData(nameof(Free))]
@@ -74,20 +104,44 @@ public sealed class StoppedTests
 
     [Fact]
     public void From_bare_to_painted_is_always_more_and_back_never() =>
-        Gen.Select(Given.AnyZone, Given.AnyPaint, Given.AnySections).Sample((zone, paint, sections) =>
-        {
-            var bare = With(Plan.Fresh(), CutZone.As(zone, sections));
-            var head = With(bare, new PaintZone(zone, paint with { StartCm = 1, BandCm = null, MidsMm = 5, EndsMm = 5, Shape = Shape.Full }));
-            Assert.Equal(Given.Cutting.Cut(bare, zone).Panels.Count > 0, Stopped.LaysMore(bare, head, Given.Cutting));
-            Assert.False(Stopped.LaysMore(head, bare, Given.Cutting));
-        }, iter: 20);
+        Gen.Select(Given.AnyZone, Given.AnyPaint, Given.AnySections)
+            .Sample(
+                (zone, paint, sections) =>
+                {
+                    var bare = With(Plan.Fresh(), CutZone.As(zone, sections));
+                    var head = With(
+                        bare,
+                        new PaintZone(
+                            zone,
+                            paint with
+                            {
+                                StartCm = 1,
+                                BandCm = null,
+                                MidsMm = 5,
+                                EndsMm = 5,
+                                Shape = Shape.Full,
+                            }
+                        )
+                    );
+                    Assert.Equal(
+                        Given.Cutting.Cut(bare, zone).Panels.Count > 0,
+                        Stopped.LaysMore(bare, head, Given.Cutting)
+                    );
+                    Assert.False(Stopped.LaysMore(head, bare, Given.Cutting));
+                },
+                iter: 20
+            );
 
     private static bool Lays(PlanEdit edit) => Stopped.LaysMore(Painted, With(Painted, edit), Given.Cutting);
 
-    private static Plan With(Plan plan, params PlanEdit[] edits) => edits.Aggregate(plan, (p, edit) =>
-    {
-        var applied = p.Apply(edit, Given.Cutting);
-        Assert.True(applied.Succeeded, string.Join("; ", applied.Problems));
-        return applied.Plan;
-    });
+    private static Plan With(Plan plan, params PlanEdit[] edits) =>
+        edits.Aggregate(
+            plan,
+            (p, edit) =>
+            {
+                var applied = p.Apply(edit, Given.Cutting);
+                Assert.True(applied.Succeeded, string.Join("; ", applied.Problems));
+                return applied.Plan;
+            }
+        );
 }

@@ -11,19 +11,28 @@ namespace Wendro.Core.Tests.Plans;
 public sealed class WholeHeadTests
 {
     private static readonly PanelPaint Soft = new(Shape.V, 7, 6, 5, 5, 8);
-    private static readonly HairProfile Grown = HairProfile.Usual with { History = [new(0, 8, BandState.Natural, 5), new(8, 34, BandState.Lightened, 8.5, 0.5)] };
+    private static readonly HairProfile Grown = HairProfile.Usual with
+    {
+        History = [new(0, 8, BandState.Natural, 5), new(8, 34, BandState.Lightened, 8.5, 0.5)],
+    };
 
-    private static PlannedHead Whole(PanelPaint? paint = null) => Given.Bare.Apply([.. ZoneFacts.All.Select(z => new PaintZone(z, paint ?? Soft))]);
+    private static PlannedHead Whole(PanelPaint? paint = null) =>
+        Given.Bare.Apply([.. ZoneFacts.All.Select(z => new PaintZone(z, paint ?? Soft))]);
 
-    private static IEnumerable<PlannedPanel> In(PlannedHead head, params Zone[] zones) => head.Panels.Where(p => p.Coats.Count > 0 && zones.Contains(p.Panel.Key.Zone));
+    private static IEnumerable<PlannedPanel> In(PlannedHead head, params Zone[] zones) =>
+        head.Panels.Where(p => p.Coats.Count > 0 && zones.Contains(p.Panel.Key.Zone));
 
-    private static double Start(PlannedHead head, params Zone[] zones) => In(head, zones).Average(p => p.Painted!.StartCm);
+    private static double Start(PlannedHead head, params Zone[] zones) =>
+        In(head, zones).Average(p => p.Painted!.StartCm);
 
     [Fact]
     public void Taper_runs_from_the_front_to_the_back()
     {
         var head = Whole().Apply(new Taper(4, 12));
-        var byPlace = head.Panels.OrderByDescending(p => p.Panel.Centre.Map.Y).Select(p => p.Painted!.StartCm).ToArray();
+        var byPlace = head
+            .Panels.OrderByDescending(p => p.Panel.Centre.Map.Y)
+            .Select(p => p.Painted!.StartCm)
+            .ToArray();
         Assert.Equal((4, 12), (byPlace[0], byPlace[^1]));
         Assert.Equal(byPlace.Order(), byPlace);
     }
@@ -33,7 +42,10 @@ public sealed class WholeHeadTests
     {
         var keys = In(Whole(), Zone.UpperBack).Select(p => p.Panel.Key.ToString()).ToArray();
         var head = Whole().Apply(new AlternatePanels(keys, 5, 9));
-        Assert.All(In(head, Zone.UpperBack), p => Assert.Equal((p.Panel.Key.Row + p.Panel.Key.Column) % 2 == 0 ? 5 : 9, p.Painted!.StartCm));
+        Assert.All(
+            In(head, Zone.UpperBack),
+            p => Assert.Equal((p.Panel.Key.Row + p.Panel.Key.Column) % 2 == 0 ? 5 : 9, p.Painted!.StartCm)
+        );
         Assert.All(In(head, Zone.Crown), p => Assert.Equal(7, p.Painted!.StartCm));
     }
 
@@ -48,14 +60,21 @@ public sealed class WholeHeadTests
         // Nothing starts in front of the scalp; a share of the length is made centimetres of it.
         Assert.Equal(0, Start(Whole().Apply(new RaiseFaceFrame(20)), Zone.FaceFrameLeft));
         var shared = Whole(Soft with { StartShare = 0.3 });
-        Assert.All(In(shared.Apply(new DropCrown(1)), Zone.Crown), p => Assert.Equal(0.3 * p.Panel.LengthCm + 1, p.Painted!.StartCm, 1e-9));
+        Assert.All(
+            In(shared.Apply(new DropCrown(1)), Zone.Crown),
+            p => Assert.Equal(0.3 * p.Panel.LengthCm + 1, p.Painted!.StartCm, 1e-9)
+        );
     }
 
     [Fact]
     public void One_side_of_the_part_is_painted_as_the_other_and_the_rest_stays()
     {
-        var head = Whole().Apply(new PaintZone(Zone.TopLeft, Soft with { StartCm = 4, Shape = Shape.U }), new MatchPart(Side.Left));
-        Assert.All(In(head, Zone.TopRight), p => Assert.Equal((4, Shape.U), (p.Painted!.StartCm, p.Painted.Paint.Shape)));
+        var head = Whole()
+            .Apply(new PaintZone(Zone.TopLeft, Soft with { StartCm = 4, Shape = Shape.U }), new MatchPart(Side.Left));
+        Assert.All(
+            In(head, Zone.TopRight),
+            p => Assert.Equal((4, Shape.U), (p.Painted!.StartCm, p.Painted.Paint.Shape))
+        );
         Assert.Equal(7, Start(head, Zone.SideRight));
         Assert.DoesNotContain(head.Findings, f => f.Kind == FindingKind.PartMismatch);
     }
@@ -64,7 +83,10 @@ public sealed class WholeHeadTests
     public void The_hairline_is_cut_thinner_and_keeps_its_paint()
     {
         var head = Whole().Apply(new ThinHairline(5));
-        Assert.All(ZoneFacts.All, z => Assert.Equal(ZoneFacts.IsHairline(z), head.Plan.Zones[z].Sections.ThicknessMm == 5));
+        Assert.All(
+            ZoneFacts.All,
+            z => Assert.Equal(ZoneFacts.IsHairline(z), head.Plan.Zones[z].Sections.ThicknessMm == 5)
+        );
         Assert.True(In(head, Zone.FaceFrameLeft).Count() > In(Whole(), Zone.FaceFrameLeft).Count());
         Assert.All(head.Panels, p => Assert.NotEmpty(p.Coats));
     }
@@ -101,7 +123,9 @@ public sealed class WholeHeadTests
 
         var keys = before.Panels.Take(3).Select(p => p.Panel.Key.ToString()).ToArray();
         var deposit = Shapes.In(new PanelPaint(Formula: "B"), Shape.Reverse) with { BandCm = 20 };
-        var plan = before.Plan.Apply(new SetFormula(new Formula("B", Lightener.Clay, 10, 30, DepositLevel: 4)), cutting).Plan;
+        var plan = before
+            .Plan.Apply(new SetFormula(new Formula("B", Lightener.Clay, 10, 30, DepositLevel: 4)), cutting)
+            .Plan;
         plan = plan.Apply(new AddCoat(keys, deposit), cutting).Plan.Apply(new TouchUpRegrowth(), cutting).Plan;
         Assert.All(keys, k => Assert.Equal(deposit, plan.Zones[PanelKey.Parse(k)!.Value.Zone].Paint[k].Next));
     }
@@ -116,7 +140,13 @@ public sealed class WholeHeadTests
     [Fact]
     public void What_is_left_out_is_not_moved()
     {
-        var head = Whole().Apply(new ExcludeZone(Zone.Crown, "a scar"), new DropCrown(3), new Taper(4, 12), new IncludeZone(Zone.Crown));
+        var head = Whole()
+            .Apply(
+                new ExcludeZone(Zone.Crown, "a scar"),
+                new DropCrown(3),
+                new Taper(4, 12),
+                new IncludeZone(Zone.Crown)
+            );
         Assert.Equal(7, Start(head, Zone.Crown));
     }
 }

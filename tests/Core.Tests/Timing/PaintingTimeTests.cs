@@ -20,5 +20,6 @@ public sealed class PaintingTimeTests
     }
 
     [Fact]
-    public void Paint_below_the_ends_takes_only_the_parting() => Assert.Equal(20, Seconds(new PanelPaint(Shape.Full, 50, 0)), 1e-9);
+    public void Paint_below_the_ends_takes_only_the_parting() =>
+        Assert.Equal(20, Seconds(new PanelPaint(Shape.Full, 50, 0)), 1e-9);
 }

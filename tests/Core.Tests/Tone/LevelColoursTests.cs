@@ -23,21 +23,29 @@ public sealed class LevelColoursTests
         var drawn = LevelColours.Hex(level);
         for (var i = 1; i < 7; i += 2)
         {
-            Assert.InRange(Convert.ToInt32(drawn.Substring(i, 2), 16) - Convert.ToInt32(hex.Substring(i, 2), 16), -2, 2);
+            Assert.InRange(
+                Convert.ToInt32(drawn.Substring(i, 2), 16) - Convert.ToInt32(hex.Substring(i, 2), 16),
+                -2,
+                2
+            );
         }
     }
 
     [Fact]
-    public void A_lighter_level_is_drawn_lighter() => Gen.Select(Gen.Double[1, 10], Gen.Double[1, 10]).Sample((a, b) =>
-    {
-        double L(double level)
-        {
-            var (r, g, blue) = LevelColours.Linear(level);
-            return LevelColours.LightnessOf(r, g, blue);
-        }
+    public void A_lighter_level_is_drawn_lighter() =>
+        Gen.Select(Gen.Double[1, 10], Gen.Double[1, 10])
+            .Sample(
+                (a, b) =>
+                {
+                    double L(double level)
+                    {
+                        var (r, g, blue) = LevelColours.Linear(level);
+                        return LevelColours.LightnessOf(r, g, blue);
+                    }
 
-        Assert.True(Math.Abs(a - b) < 1e-6 || a < b == L(a) < L(b));
-    });
+                    Assert.True(Math.Abs(a - b) < 1e-6 || a < b == L(a) < L(b));
+                }
+            );
 
     [Fact]
     public void The_table_grows_with_shade_in_every_channel()
@@ -49,18 +57,22 @@ public sealed class LevelColoursTests
             for (var i = 1; i < LevelColours.Shades; i++)
             {
                 var at = (level * LevelColours.Shades + i) * 3;
-                Assert.True(table[at] >= table[at - 3] && table[at + 1] >= table[at - 2] && table[at + 2] >= table[at - 1]);
+                Assert.True(
+                    table[at] >= table[at - 3] && table[at + 1] >= table[at - 2] && table[at + 2] >= table[at - 1]
+                );
             }
         }
     }
 
     [Fact]
-    public void Black_and_white_are_coded_as_themselves() => Assert.Equal((0, 255), (LevelColours.Encode(0), LevelColours.Encode(1)));
+    public void Black_and_white_are_coded_as_themselves() =>
+        Assert.Equal((0, 255), (LevelColours.Encode(0), LevelColours.Encode(1)));
 
     [Fact]
     public void A_wished_tone_turns_light_hair_and_leaves_dark_hair()
     {
-        static double Chroma((double R, double G, double B) c) => Math.Max(c.R, Math.Max(c.G, c.B)) - Math.Min(c.R, Math.Min(c.G, c.B));
+        static double Chroma((double R, double G, double B) c) =>
+            Math.Max(c.R, Math.Max(c.G, c.B)) - Math.Min(c.R, Math.Min(c.G, c.B));
         Assert.True(Chroma(LevelColours.Linear(9, -1)) < Chroma(LevelColours.Linear(9)));
         Assert.True(Chroma(LevelColours.Linear(9, 1)) > Chroma(LevelColours.Linear(9)));
         Assert.Equal(LevelColours.Linear(3), LevelColours.Linear(3, 1));
