@@ -23,7 +23,7 @@ var whole = ZoneFacts.All.Select(z => (PlanEdit)new PaintZone(z, new PanelPaint(
 
 (HairLooks Looks, Cutting Cutting) Fresh(int strands = HairOnHead.UsualStrands)
 {
-    var looks = new HairLooks(head, hair, PartLine.Central, Shelves.For(4, 16), strands);
+    var looks = new HairLooks(head, hair, PartLine.Central, KeptViews.For(4, 16), strands);
     return (looks, new Cutting(head, hair, _ => looks.OnHead.LengthAt));
 }
 
@@ -252,7 +252,7 @@ foreach (var curl in Enum.GetValues<Curl>())
         Curl = curl,
         History = [new Band(0, 5, BandState.Natural, 4), new Band(5, 34, BandState.Lightened, 7, 0.4)],
     };
-    var l = new HairLooks(head, worn.AsItFalls(), PartLine.Central, Shelves.For(4, 16));
+    var l = new HairLooks(head, worn.AsItFalls(), PartLine.Central, KeptViews.For(4, 16));
     var c = new Cutting(head, worn, _ => l.OnHead.LengthAt);
     var p = Painted(l, c);
     _ = p.Findings.Count;
@@ -331,7 +331,7 @@ Console.WriteLine(
 foreach (var file in Directory.GetFiles(Path.Combine(Wendro.Browser.Tests.App.Root, "demo"), "*.json").Order())
 {
     var visit = VisitFile.Read(File.ReadAllBytes(file));
-    var l = new HairLooks(head, visit.Plan.AsWorn(visit.Hair), visit.Plan.Part, Shelves.For(4, 16));
+    var l = new HairLooks(head, visit.Plan.AsWorn(visit.Hair), visit.Plan.Part, KeptViews.For(4, 16));
     var c = new Cutting(head, visit.Hair, _ => l.OnHead.LengthAt);
     var hand = PlanEdits.Make(visit.Plan, c, out _);
     var byHand = Proposal.OutcomeOf(PlannedHead.Of(l, c, hand));

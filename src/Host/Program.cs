@@ -2,12 +2,14 @@ using Serilog;
 using Wendro.Host.Consult;
 using Wendro.Host.Day;
 using Wendro.Host.Desk;
-using Wendro.Host.Frame;
 using Wendro.Host.Mix;
 using Wendro.Host.Paint;
+using Wendro.Host.Pipeline;
 using Wendro.Host.Section;
 using Wendro.Host.Shelf;
 using Wendro.Host.StandIns;
+using Wendro.Host.Start;
+using Wendro.Host.Work;
 
 namespace Wendro.Host;
 

@@ -15,7 +15,7 @@ internal static class Given
 {
     public const int FewStrands = 3_500;
 
-    private static readonly Shelves Kept = Shelves.For(6, 24);
+    private static readonly KeptViews Kept = KeptViews.For(6, 24);
     private static readonly Lazy<(HairLooks, Cutting)> UsualLooks = new(() => Looks(HairProfile.Usual));
 
     public static HeadForm Head => HeadForm.Usual;

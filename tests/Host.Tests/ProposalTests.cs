@@ -38,7 +38,7 @@ public sealed class ProposalTests
             HeadForm.Usual,
             visit.Plan.AsWorn(visit.Hair),
             visit.Plan.Part,
-            Shelves.For(2, 8),
+            KeptViews.For(2, 8),
             5_000
         );
         var cutting = new Cutting(HeadForm.Usual, visit.Hair, _ => looks.OnHead.LengthAt);

@@ -29,7 +29,25 @@ public sealed class SectionTests(Server server) : IClassFixture<Server>
         Assert.Equal(12, order.Count);
         Assert.Equal("nape", (string)order[0]!["zone"]!);
         Assert.True((double)order[0]!["minutes"]! > 1);
-        Assert.Equal((double)order[0]!["minutes"]!, (double)order[1]!["startsAtMinute"]!, 1e-9);
+
+        // Mixing is counted where the bowls count it, and the paint pass goes where the bowls go.
+        var mix = await http.ReadAsync($"/api/visits/{visit}/mix");
+        var bowls = mix["bowls"]!.AsArray();
+        Assert.Equal((double)bowls[0]!["readyAtMinute"]!, (double)order[0]!["startsAtMinute"]!, 1e-9);
+        Assert.True((double)bowls[0]!["readyAtMinute"]! > 0);
+        Assert.Equal((double)bowls[^1]!["paintedUntilMinute"]!, (double)section["minutes"]!, 1e-9);
+        Assert.Equal(
+            (double)section["minutes"]!,
+            (double)(await http.ReadAsync($"/api/visits/{visit}/glance"))["minutes"]!,
+            1e-9
+        );
+        var plan = await http.ReadAsync($"/api/visits/{visit}/plan");
+        Assert.Equal(section["panels"]!.ToJsonString(), plan["working"]!.ToJsonString());
+        var painted = bowls.SelectMany(b => b!["panels"]!.AsArray()).Select(p => (string)p!).ToHashSet();
+        Assert.Equal(
+            bowls.SelectMany(b => b!["panels"]!.AsArray()).Select(p => (string)p!),
+            plan["working"]!.AsArray().Select(p => (string)p!).Where(painted.Contains)
+        );
         Assert.InRange(order.Sum(z => (double)z!["grams"]!), 120, 260);
         Assert.Equal(order.Sum(z => (int)z!["panels"]!), section["panels"]!.AsArray().Count);
         Assert.Null(section["heavier"]!["side"]);

@@ -110,7 +110,7 @@ public sealed class TechniquePictures
                 HeadForm.Usual,
                 hair,
                 PartLine.Central,
-                Shelves.For(2, 8),
+                KeptViews.For(2, 8),
                 folder is null ? 3_000 : HairOnHead.UsualStrands
             );
             var cutting = new Cutting(HeadForm.Usual, hair, _ => looks.OnHead.LengthAt);

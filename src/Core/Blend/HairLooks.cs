@@ -10,27 +10,27 @@ namespace Wendro.Core.Blend;
 /// </summary>
 public sealed class HairLooks
 {
-    private readonly Shelves shelves;
+    private readonly KeptViews kept;
     private readonly Lazy<HairOnHead> onHead;
     private readonly ConcurrentDictionary<Wear, Lazy<SeenWeights>> weights = new();
 
     /// <param name="head">The head.</param>
     /// <param name="hair">The hair.</param>
     /// <param name="part">The part.</param>
-    /// <param name="shelves">Where fallen hair and drawn views are kept.</param>
+    /// <param name="kept">Where fallen hair and drawn views are kept.</param>
     /// <param name="strands">How many strands stand for all of it.</param>
     public HairLooks(
         HeadForm head,
         HairProfile hair,
         PartLine part,
-        Shelves shelves,
+        KeptViews kept,
         int strands = HairOnHead.UsualStrands
     )
     {
         Head = head;
         Hair = hair;
         Part = part;
-        this.shelves = shelves;
+        this.kept = kept;
         onHead = new(() => new HairOnHead(head, hair, part, strands));
     }
 
@@ -47,13 +47,13 @@ public sealed class HairLooks
     public HairOnHead OnHead => onHead.Value;
 
     /// <summary>The hair as worn.</summary>
-    public FallenHair Worn(Wear wear) => shelves.Fallen.GetOrMake((this, wear), () => OnHead.Worn(wear));
+    public FallenHair Worn(Wear wear) => kept.Fallen.GetOrMake((this, wear), () => OnHead.Worn(wear));
 
     /// <summary>What is seen of it from an angle round the head and a tilt above eye height, degrees.</summary>
     public Seen Seen(Wear wear, int angle, int tilt = View.UsualTilt)
     {
         var view = View.Of(angle, HairOnHead.HemHeight(Hair.Cut), tilt, HairOnHead.StandsUpCm(Hair));
-        return shelves.Seen.GetOrMake((this, wear, view.Angle, tilt), () => Fall.Seen.Of(Worn(wear), view));
+        return kept.Seen.GetOrMake((this, wear, view.Angle, tilt), () => Fall.Seen.Of(Worn(wear), view));
     }
 
     /// <summary>How much of every place of every strand is seen from front, both sides and back.</summary>

@@ -48,12 +48,12 @@ public sealed record BowlLimits(double WindowMinutes, double LeastGrams, double 
 /// </summary>
 public static class Batches
 {
-    /// <summary>The bowls in the order they are mixed.</summary>
+    /// <summary>The bowls in the order they are mixed, and the panels painted from them, on one time axis.</summary>
     /// <param name="work">Panels in working order.</param>
     /// <param name="limits">What each formula's bowls are held to.</param>
     /// <param name="mixingMinutes">What mixing one takes; nothing is painted meanwhile.</param>
     /// <param name="weighed">Grams of bowls that were mixed already, by formula and ordinal: they serve what they can, not what was meant.</param>
-    public static IReadOnlyList<Batch> Of(
+    public static Timeline Of(
         IReadOnlyList<PanelWork> work,
         Func<string, BowlLimits> limits,
         double mixingMinutes,
@@ -65,6 +65,7 @@ public static class Batches
         var all = new List<Open>();
         var open = new Dictionary<string, Open>();
         var counts = new Dictionary<string, int>();
+        var turns = new List<PanelTurn>();
         var clock = 0.0;
         foreach (var panel in work)
         {
@@ -97,6 +98,7 @@ public static class Batches
                 all.Add(open[formula] = bowl);
             }
 
+            turns.Add(new(panel.Panel, clock, clock + panel.Minutes));
             clock += panel.Minutes;
             foreach (var (formula, grams) in takes)
             {
@@ -104,7 +106,7 @@ public static class Batches
             }
         }
 
-        return all.Select(b => b.Close()).ToArray();
+        return new(all.Select(b => b.Close()).ToArray(), turns);
     }
 
     private static bool Serves(Open? bowl, double until, double grams) =>

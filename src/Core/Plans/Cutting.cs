@@ -1,15 +1,14 @@
-using System.Collections.Concurrent;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
 /// <summary>A head of hair ready to be cut into panels; cuts already made are kept.</summary>
 public sealed class Cutting
 {
-    private const int MostKept = 100;
-    private readonly ConcurrentDictionary<ZoneCut, ZonePanels> kept = new();
+    private readonly Recent<ZoneCut, ZonePanels> kept = new(100);
     private readonly Func<PartLine, Func<ScalpPoint, double>> lengths;
 
     /// <param name="head">The head.</param>
@@ -32,12 +31,7 @@ public sealed class Cutting
     public ZonePanels Cut(ZoneCut how)
     {
         ArgumentNullException.ThrowIfNull(how);
-        if (kept.Count > MostKept)
-        {
-            kept.Clear();
-        }
-
-        return kept.GetOrAdd(how, h => ZonePanels.Cut(Head, h, Hair, lengths(h.Part)));
+        return kept.GetOrMake(how, () => ZonePanels.Cut(Head, how, Hair, lengths(how.Part)));
     }
 
     /// <summary>A zone as a plan cuts it.</summary>

@@ -15,6 +15,7 @@ public sealed class PlannedHead
 {
     private readonly Lazy<IReadOnlyList<Finding>> findings;
     private readonly Lazy<bool[]?[]?> white;
+    private readonly Lazy<IReadOnlyList<PanelKey>> working;
     private readonly Sight sight;
 
     private PlannedHead(
@@ -39,6 +40,7 @@ public sealed class PlannedHead
         Levels = levels;
         Drawn = drawn;
         this.sight = sight;
+        working = new(() => Frames.Working(plan, panels.Select(p => p.Panel.Key)));
         findings = new(() => Blend.Findings.Of(Judge()));
     }
 
@@ -54,8 +56,11 @@ public sealed class PlannedHead
     /// <summary>Every zone's panels.</summary>
     public IReadOnlyDictionary<Zone, ZonePanels> Cut { get; }
 
-    /// <summary>All panels, zone by zone in working order.</summary>
+    /// <summary>All panels, zone by zone as zones are numbered: a strand map counts on it.</summary>
     public IReadOnlyList<PlannedPanel> Panels { get; }
+
+    /// <summary>The panels' keys in the order they are worked.</summary>
+    public IReadOnlyList<PanelKey> Working => working.Value;
 
     /// <summary>Which strand lies where.</summary>
     public StrandMap Map { get; }

@@ -44,6 +44,7 @@ public sealed class PlannedMix
         BenchRules bench,
         IReadOnlyList<Product> shelf,
         IReadOnlyList<Taken> takes,
+        Timeline timeline,
         IReadOnlyList<PlannedBowl> bowls,
         IReadOnlyList<BegunBowl> left
     )
@@ -52,6 +53,7 @@ public sealed class PlannedMix
         Bench = bench;
         Shelf = shelf;
         Takes = takes;
+        Timeline = timeline;
         Bowls = bowls;
         Left = left;
     }
@@ -67,6 +69,9 @@ public sealed class PlannedMix
 
     /// <summary>What every panel takes of every formula, in working order.</summary>
     public IReadOnlyList<Taken> Takes { get; }
+
+    /// <summary>Bowls and panels on one time axis.</summary>
+    public Timeline Timeline { get; }
 
     /// <summary>The bowls in the order they are mixed.</summary>
     public IReadOnlyList<PlannedBowl> Bowls { get; }
@@ -94,9 +99,8 @@ public sealed class PlannedMix
         ArgumentNullException.ThrowIfNull(shelf);
         ArgumentNullException.ThrowIfNull(begun);
         var panels = head.Panels.ToDictionary(p => p.Panel.Key);
-        var work = Frames
-            .Working(head.Plan, panels.Keys)
-            .Select(k => panels[k])
+        var work = head
+            .Working.Select(k => panels[k])
             .Where(p => p.Coats.Count > 0)
             .Select(p => new PanelWork(p.Panel.Key, PlannedHead.MinutesOf(p), Amounts.Of(p, bench.Waste).ToArray()))
             .ToArray();
@@ -105,9 +109,9 @@ public sealed class PlannedMix
         var done = begun
             .Where(b => b.InHand.IsDone)
             .ToDictionary(b => (b.Meant.Id, b.Ordinal), b => b.InHand.ProductGrams);
-        var batches = Batches.Of(work, id => LimitsOf(formulas[id], bench, developers), bench.MixingMinutes, done);
-        var bowls = batches
-            .Select(
+        var timeline = Batches.Of(work, id => LimitsOf(formulas[id], bench, developers), bench.MixingMinutes, done);
+        var bowls = timeline
+            .Bowls.Select(
                 (batch, i) =>
                 {
                     var mine = begun.FirstOrDefault(b => b.Meant.Id == batch.Formula && b.Ordinal == batch.Ordinal);
@@ -126,6 +130,7 @@ public sealed class PlannedMix
             bench,
             shelf,
             work.SelectMany(w => w.Takes).ToArray(),
+            timeline,
             bowls,
             begun.Except(bowls.Select(b => b.Begun).OfType<BegunBowl>()).ToArray()
         );

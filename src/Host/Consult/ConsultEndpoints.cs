@@ -5,8 +5,8 @@ using Wendro.Core.Lift;
 using Wendro.Core.Plans;
 using Wendro.Core.Timing;
 using Wendro.Core.Units;
-using Wendro.Host.Frame;
-using Wendro.Host.Paint;
+using Wendro.Host.Pipeline;
+using Wendro.Host.Work;
 using Wendro.Store;
 
 namespace Wendro.Host.Consult;
@@ -56,16 +56,10 @@ internal static class ConsultEndpoints
 
     public static void MapConsult(this IEndpointRouteBuilder app)
     {
-        var consult = app.MapGroup("/api/visits/{visit:guid}/consult")
-            .WithTags("Consult")
-            .ProducesProblem(StatusCodes.Status404NotFound);
+        var consult = app.MapVisit("/consult", "Consult");
 
         consult
-            .MapGet(
-                "",
-                async (Guid visit, PlanDesk desk, CancellationToken stop) =>
-                    await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(Of(at)) : Answers.NotFound("visit")
-            )
+            .MapGet("", (MixAtWork at) => Results.Ok(Of(at)))
             .Produces<ConsultView>()
             .WithName("GetConsult")
             .WithSummary("Her hair, the answers, safety, verdict and strand test");
@@ -76,7 +70,8 @@ internal static class ConsultEndpoints
                 async (
                     Guid visit,
                     HttpRequest request,
-                    PlanDesk desk,
+                    PlansAtWork plans,
+                    MixesAtWork mixes,
                     Visits visits,
                     TimeProvider clock,
                     CancellationToken stop
@@ -100,8 +95,8 @@ internal static class ConsultEndpoints
                     var hair = body.Hair with { Own = body.Consultation.Strand?.OwnOf(body.Hair) };
                     return
                         await visits.SetConsultAsync(visit, body.BaseVersion, hair, body.Consultation, stop) is not null
-                        && await desk.OpenAsync(visit, stop) is { } at
-                        ? Results.Ok(Of(at))
+                        && await plans.OpenAsync(visit, stop) is { } at
+                        ? Results.Ok(Of(await mixes.OfAsync(at, stop)))
                         : Answers.NotFound("visit");
                 }
             )
@@ -115,7 +110,7 @@ internal static class ConsultEndpoints
         consult
             .MapPost(
                 "/grown",
-                async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
+                async (AtWork at, HttpRequest request) =>
                 {
                     var body = await Body.ReadAsync<GrownBody>(request);
                     if (!(body.Weeks is >= 0 and <= 520))
@@ -123,9 +118,7 @@ internal static class ConsultEndpoints
                         throw new BadInputException([Problem.Outside("weeks", 0, 520, "weeks")]);
                     }
 
-                    return await desk.OpenAsync(visit, stop) is { } at
-                        ? Results.Ok(Grown(at.Visit.Hair, body.Weeks))
-                        : Answers.NotFound("visit");
+                    return Results.Ok(Grown(at.Visit.Hair, body.Weeks));
                 }
             )
             .Accepts<GrownBody>("application/json")
@@ -139,12 +132,10 @@ internal static class ConsultEndpoints
         consult
             .MapPost(
                 "/look",
-                async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
+                async (AtWork at, HttpRequest request) =>
                 {
                     var body = await Body.ReadAsync<LookBody>(request);
-                    return await desk.OpenAsync(visit, stop) is { } at
-                        ? Results.Bytes(Look(at, body.Wish), "application/octet-stream")
-                        : Answers.NotFound("visit");
+                    return Results.Bytes(Look(at, body.Wish), "application/octet-stream");
                 }
             )
             .Accepts<LookBody>("application/json")
@@ -175,11 +166,12 @@ internal static class ConsultEndpoints
         return problems.Count > 0 ? throw new BadInputException(problems) : at.Head.DrawnAsWished(wish!);
     }
 
-    private static ConsultView Of(AtWork at)
+    private static ConsultView Of(MixAtWork mix)
     {
+        var at = mix.Work;
         var (hair, consultation, now) = (at.Visit.Hair, at.Visit.Consultation, at.Now);
-        var painted = at.Head.Panels.Where(p => p.Painted is not null).ToArray();
-        var minutes = painted.Length == 0 ? PaintingTime.FullHeadMinutes : painted.Sum(PlannedHead.MinutesOf);
+        var timeline = mix.Mix.Timeline;
+        var minutes = timeline.Turns.Count == 0 ? PaintingTime.FullHeadMinutes : timeline.Minutes;
         return new ConsultView(
             at.Visit.ConsultVersion,
             hair,
@@ -203,33 +195,4 @@ internal static class ConsultEndpoints
             of.Own
         );
     }
-}
-
-/// <summary>What a consultation means for the stages after it: stops stop painting, cautions stay in sight.</summary>
-internal static class ConsultWords
-{
-    public static IReadOnlyList<string> Stops(AtWork at) =>
-        Safety.Stops(at.Visit.Consultation, at.Visit.Hair, at.Now).Select(Words).ToArray();
-
-    public static IReadOnlyList<string> Cautions(AtWork at) =>
-        Safety
-            .Of(at.Visit.Consultation, at.Visit.Hair, at.Now)
-            .Where(p =>
-                p.Standing == Standing.Caution && p.Reason is null && at.Head.Panels.Any(x => x.Painted is not null)
-            )
-            .Select(Words)
-            .Concat(PlanCautions.Of(at.Head))
-            .ToArray();
-
-    /// <summary>What the day's list says is missing: stops, and the tests.</summary>
-    public static IEnumerable<string> Missing(AtWork at) =>
-        Safety
-            .Of(at.Visit.Consultation, at.Visit.Hair, at.Now)
-            .Where(p =>
-                p.Standing == Standing.Stop
-                || (p.Question == "patch" && p.Standing == Standing.Caution && p.Reason is null)
-            )
-            .Select(p => p.Standing == Standing.Stop ? $"Stop. {p.Title}: {p.Answer}" : $"{p.Title}: {p.Answer}");
-
-    private static string Words(SafetyPoint point) => $"{point.Title}: {point.Answer}. {point.Words}";
 }

@@ -2,9 +2,8 @@ using Wendro.Core.Consult;
 using Wendro.Core.Hair;
 using Wendro.Core.Plans;
 using Wendro.Core.Units;
-using Wendro.Host.Consult;
-using Wendro.Host.Frame;
-using Wendro.Host.Paint;
+using Wendro.Host.Pipeline;
+using Wendro.Host.Work;
 using Wendro.Store;
 
 namespace Wendro.Host.Day;
@@ -33,7 +32,7 @@ internal sealed record DayVisit(
 );
 
 /// <summary>A plan at a glance: what is still missing, in words.</summary>
-internal sealed record Glance(int Panels, int Painted, IReadOnlyList<string> Missing);
+internal sealed record Glance(int Panels, int Painted, IReadOnlyList<string> Missing, double Minutes);
 
 /// <summary>A new client: a name is enough.</summary>
 internal sealed record NewClient(
@@ -91,15 +90,9 @@ internal static class DayEndpoints
             .WithName("GetDay")
             .WithSummary("Today's visits in time order");
 
-        api.MapGet(
-                "/visits/{visit:guid}/glance",
-                async (Guid visit, PlanDesk desk, Bowls bowls, CancellationToken stop) =>
-                    await desk.OpenAsync(visit, stop) is { } at
-                        ? Results.Ok(Of(at, await bowls.OfAsync(visit, stop)))
-                        : Answers.NotFound("visit")
-            )
+        app.MapVisit("", "Day")
+            .MapGet("/glance", (MixAtWork at) => Results.Ok(Of(at)))
             .Produces<Glance>()
-            .ProducesProblem(StatusCodes.Status404NotFound)
             .WithName("GetGlance")
             .WithSummary("A plan at a glance: what is still missing");
 
@@ -211,8 +204,9 @@ internal static class DayEndpoints
             .WithSummary("What was read off her hair at this visit");
     }
 
-    private static Glance Of(AtWork at, IReadOnlyList<StoredBowl> bowls)
+    private static Glance Of(MixAtWork mix)
     {
+        var (at, bowls) = (mix.Work, mix.Bowls);
         var painted = at.Head.Panels.Count(p => p.Painted is not null);
         var findings = at.Head.Findings;
         string[] seen = (painted, findings.Count) switch
@@ -223,8 +217,8 @@ internal static class DayEndpoints
             _ => [$"{findings.Count} things to look at, first: {findings[0].Title}"],
         };
         string[] unmixed = painted > 0 && !bowls.Any(b => b.InHand.IsDone) ? ["Not mixed"] : [];
-        string[] missing = [.. ConsultWords.Missing(at), .. seen, .. unmixed];
-        return new Glance(at.Head.Panels.Count, painted, missing);
+        string[] missing = [.. SafetyAtWork.Missing(at), .. seen, .. unmixed];
+        return new Glance(at.Head.Panels.Count, painted, missing, mix.Mix.Timeline.Minutes);
     }
 
     private static List<Problem> HairProblems(HairProfile? hair) =>

@@ -1,6 +1,6 @@
 using Wendro.Core.Desk;
 using Wendro.Core.Units;
-using Wendro.Host.Frame;
+using Wendro.Host.Pipeline;
 
 namespace Wendro.Host.Desk;
 

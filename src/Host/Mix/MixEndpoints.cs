@@ -2,9 +2,8 @@ using Wendro.Core.Blend;
 using Wendro.Core.Mix;
 using Wendro.Core.Plans;
 using Wendro.Core.Units;
-using Wendro.Host.Consult;
-using Wendro.Host.Frame;
-using Wendro.Host.Paint;
+using Wendro.Host.Pipeline;
+using Wendro.Host.Work;
 using Wendro.Store;
 
 namespace Wendro.Host.Mix;
@@ -28,35 +27,31 @@ internal static class MixEndpoints
 {
     public static void MapMix(this IEndpointRouteBuilder app)
     {
-        var mix = app.MapGroup("/api/visits/{visit:guid}/mix")
-            .WithTags("Mix")
-            .ProducesProblem(StatusCodes.Status404NotFound);
+        var mix = app.MapVisit("/mix", "Mix");
 
-        mix.MapGet(
-                "",
-                async (Guid visit, MixDesk desk, CancellationToken stop) =>
-                    await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(desk.View(at)) : Answers.NotFound("visit")
-            )
+        mix.MapGet("", (MixAtWork at, Heads heads) => Results.Ok(MixView.Of(at, heads)))
             .Produces<MixView>()
             .WithName("GetMix")
             .WithSummary("The plan as bowls: grams, recipes, when to mix which, what to mind, the tray");
 
         mix.MapPost(
                 "/bowls",
-                async (Guid visit, HttpRequest request, MixDesk desk, Bowls bowls, CancellationToken stop) =>
+                async (
+                    MixAtWork at,
+                    HttpRequest request,
+                    MixesAtWork mixes,
+                    Heads heads,
+                    Bowls bowls,
+                    CancellationToken stop
+                ) =>
                 {
                     var body = await Body.ReadAsync<BeginBowl>(request);
-                    if (await desk.OpenAsync(visit, stop) is not { } at)
-                    {
-                        return Answers.NotFound("visit");
-                    }
-
                     if (at.Work.Stored.History.Revision != body.BaseRevision)
                     {
                         throw new StaleRevisionException(at.Work.Stored.History.Revision);
                     }
 
-                    if (ConsultWords.Stops(at.Work) is { Count: > 0 } stops)
+                    if (SafetyAtWork.Stops(at.Work) is { Count: > 0 } stops)
                     {
                         throw new StoppedException(stops);
                     }
@@ -72,13 +67,13 @@ internal static class MixEndpoints
                     }
 
                     await bowls.BeginAsync(
-                        visit,
+                        at.Work.Visit.Id,
                         body.Ordinal,
                         at.Work.Stored.Plan.FormulaOf(body.Formula)!,
                         bowl.Recipe,
                         stop
                     );
-                    return Results.Ok(desk.View((await desk.OpenAsync(visit, stop))!));
+                    return Results.Ok(MixView.Of(await mixes.OfAsync(at.Work, stop), heads));
                 }
             )
             .Accepts<BeginBowl>("application/json")
@@ -90,10 +85,18 @@ internal static class MixEndpoints
 
         mix.MapPost(
                 "/bowls/{bowl:guid}/events",
-                async (Guid visit, Guid bowl, HttpRequest request, MixDesk desk, Bowls bowls, CancellationToken stop) =>
+                async (
+                    AtWork at,
+                    Guid bowl,
+                    HttpRequest request,
+                    MixesAtWork mixes,
+                    Heads heads,
+                    Bowls bowls,
+                    CancellationToken stop
+                ) =>
                 {
                     var body = await Body.ReadAsync<BowlHappened>(request);
-                    if ((await bowls.OfAsync(visit, stop)).FirstOrDefault(b => b.Id == bowl) is not { } row)
+                    if ((await bowls.OfAsync(at.Visit.Id, stop)).FirstOrDefault(b => b.Id == bowl) is not { } row)
                     {
                         return Answers.NotFound("bowl");
                     }
@@ -111,9 +114,7 @@ internal static class MixEndpoints
                     }
 
                     await bowls.AddAsync(row, body.Event, stop);
-                    return await desk.OpenAsync(visit, stop) is { } at
-                        ? Results.Ok(desk.View(at))
-                        : Answers.NotFound("visit");
+                    return Results.Ok(MixView.Of(await mixes.OfAsync(at, stop), heads));
                 }
             )
             .Accepts<BowlHappened>("application/json")
@@ -125,21 +126,23 @@ internal static class MixEndpoints
 
         mix.MapPost(
                 "/tray",
-                async (Guid visit, HttpRequest request, MixDesk desk, Bowls bowls, CancellationToken stop) =>
+                async (
+                    MixAtWork at,
+                    HttpRequest request,
+                    MixesAtWork mixes,
+                    Heads heads,
+                    Bowls bowls,
+                    CancellationToken stop
+                ) =>
                 {
                     var body = await Body.ReadAsync<TrayTick>(request);
-                    if (await desk.OpenAsync(visit, stop) is not { } at)
-                    {
-                        return Answers.NotFound("visit");
-                    }
-
                     if (at.Mix.Tray().All(t => t.Id != body.Item))
                     {
                         throw new BadInputException([new("item", "There is no such thing on the tray.")]);
                     }
 
-                    await bowls.TickAsync(visit, body.Item, body.IsThere, stop);
-                    return Results.Ok(desk.View((await desk.OpenAsync(visit, stop))!));
+                    await bowls.TickAsync(at.Work.Visit.Id, body.Item, body.IsThere, stop);
+                    return Results.Ok(MixView.Of(await mixes.OfAsync(at.Work, stop), heads));
                 }
             )
             .Accepts<TrayTick>("application/json")
@@ -147,69 +150,5 @@ internal static class MixEndpoints
             .ProducesValidationProblem()
             .WithName("PostTrayTick")
             .WithSummary("Ticks a thing on the tray");
-    }
-}
-
-/// <summary>A mix at work.</summary>
-internal sealed record MixAtWork(
-    AtWork Work,
-    PlannedMix Mix,
-    IReadOnlyList<StoredBowl> Bowls,
-    IReadOnlySet<string> Ticked
-);
-
-/// <summary>Brings plan, shelf, bench and what was weighed together.</summary>
-internal sealed class MixDesk(PlanDesk plans, Heads heads, Studio studio, ProductShelf shelf, Bowls bowls)
-{
-    /// <summary>The mix as it stands; null if there is no such visit.</summary>
-    public async Task<MixAtWork?> OpenAsync(Guid visit, CancellationToken stop)
-    {
-        if (await plans.OpenAsync(visit, stop) is not { } at)
-        {
-            return null;
-        }
-
-        var rules = (await studio.RulesAsync(stop)).Rules;
-        var products = (await shelf.AllAsync(stop)).Select(p => p.Product).ToArray();
-        var rows = await bowls.OfAsync(visit, stop);
-        var mix = PlannedMix.Of(
-            at.Head,
-            rules.Bench ?? BenchRules.Usual,
-            products,
-            rows.Select(b => new BegunBowl(b.Meant, b.Ordinal, b.InHand)).ToArray()
-        );
-        return new(at, mix, rows, await bowls.TickedAsync(visit, stop));
-    }
-
-    /// <summary>What is told of it.</summary>
-    public MixView View(MixAtWork at)
-    {
-        var mix = at.Mix;
-        var formulas = mix.Formulas();
-        var findings = mix.AllFindings();
-        return new(
-            at.Work.Visit.Client,
-            at.Work.Visit.StartsAt,
-            at.Work.Stored.History.Revision,
-            formulas.Select(f => FormulaView.Of(f, mix)).ToArray(),
-            formulas.Sum(f => f.HairGrams),
-            mix.Grams,
-            Amounts.Usual(mix.Head.Panels),
-            formulas.Any(f => f.Cost is not null) ? formulas.Sum(f => f.Cost ?? 0) : null,
-            mix.Bowls.Select(b => BowlView.Of(b, mix, at.Bowls)).ToArray(),
-            mix.Left.Select(b => $"{b.Meant.Id}, bowl {b.Ordinal}: {b.InHand.PouredGrams:0.#} g").ToArray(),
-            findings.OrderBy(f => mix.Head.IsSetAside(f)).Select(f => MixFindingView.Of(f, mix)).ToArray(),
-            PlanCautions.Of(mix.Head),
-            mix.Tray().Select(t => new TrayView(t.Id, t.Words, t.Count, t.Why, at.Ticked.Contains(t.Id))).ToArray(),
-            findings.Any(f => f.Kind == FindingKind.UnevenRecipe) ? Forecast(at) : null,
-            Offers.Of(mix.Shelf)
-        );
-    }
-
-    private WeighedForecast Forecast(MixAtWork at)
-    {
-        var planned = at.Mix.Head.Measures;
-        var weighed = heads.Make(at.Work.Visit.Hair, at.Mix.AsWeighed(), at.Mix.Head).Measures;
-        return new(planned.EndsLevel, weighed.EndsLevel, planned.MeanLevel, weighed.MeanLevel);
     }
 }

@@ -3,7 +3,7 @@ using Wendro.Core.Lift;
 using Wendro.Core.Mix;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
-using Wendro.Host.Paint;
+using Wendro.Host.Work;
 using Wendro.Store;
 
 namespace Wendro.Host.Mix;
@@ -283,4 +283,37 @@ internal sealed record MixView(
     IReadOnlyList<TrayView> Tray,
     WeighedForecast? Forecast,
     Offers Offers
-);
+)
+{
+    /// <summary>What is told of a mix.</summary>
+    public static MixView Of(MixAtWork at, Heads heads)
+    {
+        var mix = at.Mix;
+        var formulas = mix.Formulas();
+        var findings = mix.AllFindings();
+        return new(
+            at.Work.Visit.Client,
+            at.Work.Visit.StartsAt,
+            at.Work.Stored.History.Revision,
+            formulas.Select(f => FormulaView.Of(f, mix)).ToArray(),
+            formulas.Sum(f => f.HairGrams),
+            mix.Grams,
+            Amounts.Usual(mix.Head.Panels),
+            formulas.Any(f => f.Cost is not null) ? formulas.Sum(f => f.Cost ?? 0) : null,
+            mix.Bowls.Select(b => BowlView.Of(b, mix, at.Bowls)).ToArray(),
+            mix.Left.Select(b => $"{b.Meant.Id}, bowl {b.Ordinal}: {b.InHand.PouredGrams:0.#} g").ToArray(),
+            findings.OrderBy(f => mix.Head.IsSetAside(f)).Select(f => MixFindingView.Of(f, mix)).ToArray(),
+            PlanCautions.Of(mix.Head),
+            mix.Tray().Select(t => new TrayView(t.Id, t.Words, t.Count, t.Why, at.Ticked.Contains(t.Id))).ToArray(),
+            findings.Any(f => f.Kind == FindingKind.UnevenRecipe) ? Weighed(at, heads) : null,
+            Offers.Of(mix.Shelf)
+        );
+    }
+
+    private static WeighedForecast Weighed(MixAtWork at, Heads heads)
+    {
+        var planned = at.Mix.Head.Measures;
+        var weighed = heads.Make(at.Work.Visit.Hair, at.Mix.AsWeighed(), at.Mix.Head).Measures;
+        return new(planned.EndsLevel, weighed.EndsLevel, planned.MeanLevel, weighed.MeanLevel);
+    }
+}

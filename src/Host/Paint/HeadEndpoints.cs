@@ -5,7 +5,8 @@ using Wendro.Core.Plans;
 using Wendro.Core.Tone;
 using Wendro.Core.Units;
 using Wendro.Formats;
-using Wendro.Host.Frame;
+using Wendro.Host.Pipeline;
+using Wendro.Host.Work;
 
 namespace Wendro.Host.Paint;
 
@@ -19,22 +20,18 @@ internal static class HeadEndpoints
 
     public static void MapHeads(this IEndpointRouteBuilder app)
     {
-        var visit = app.MapGroup("/api/visits/{visit:guid}")
-            .WithTags("Paint")
-            .ProducesProblem(StatusCodes.Status404NotFound);
+        var visit = app.MapVisit("", "Paint");
 
         visit
             .MapGet(
                 "/seen",
-                async (Guid visit, string? wear, string? angle, string? tilt, PlanDesk desk, CancellationToken stop) =>
+                (AtWork at, string? wear, string? angle, string? tilt) =>
                 {
                     var (w, a, t) = ViewOf(wear, angle, tilt);
-                    return await desk.OpenAsync(visit, stop) is { } at
-                        ? Results.Bytes(
-                            SeenFile.Write(at.Head.Looks.Seen(w, a, t), at.Head.Looks.OnHead.Strands.Count),
-                            Bytes
-                        )
-                        : Answers.NotFound("visit");
+                    return Results.Bytes(
+                        SeenFile.Write(at.Head.Looks.Seen(w, a, t), at.Head.Looks.OnHead.Strands.Count),
+                        Bytes
+                    );
                 }
             )
             .Produces<byte[]>(contentType: Bytes)
@@ -47,16 +44,11 @@ internal static class HeadEndpoints
         visit
             .MapGet(
                 "/plan/levels",
-                async (Guid visit, string? moment, int? revision, PlanDesk desk, CancellationToken stop) =>
+                async (AtWork at, string? moment, int? revision, PlansAtWork plans, CancellationToken stop) =>
                 {
                     var when = MomentOf(moment);
-                    if (await desk.OpenAsync(visit, stop) is not { } at)
-                    {
-                        return Answers.NotFound("visit");
-                    }
-
                     // Levels of a revision with another part or texture belong to other strands: they can't be laid on these.
-                    var head = revision is { } number ? await desk.AtRevisionAsync(at, number, stop) : at.Head;
+                    var head = revision is { } number ? await plans.AtRevisionAsync(at, number, stop) : at.Head;
                     return head is null ? Answers.NotFound("revision")
                         : !ReferenceEquals(head.Looks, at.Head.Looks)
                             ? throw new BadInputException([
@@ -78,10 +70,7 @@ internal static class HeadEndpoints
         visit
             .MapGet(
                 "/plan/strands",
-                async (Guid visit, PlanDesk desk, CancellationToken stop) =>
-                    await desk.OpenAsync(visit, stop) is { } at
-                        ? Results.Bytes(MemoryMarshal.AsBytes(at.Head.Map.Panel.AsSpan()).ToArray(), Bytes)
-                        : Answers.NotFound("visit")
+                (AtWork at) => Results.Bytes(MemoryMarshal.AsBytes(at.Head.Map.Panel.AsSpan()).ToArray(), Bytes)
             )
             .Produces<byte[]>(contentType: Bytes)
             .WithName("GetStrands")
@@ -90,16 +79,7 @@ internal static class HeadEndpoints
         visit
             .MapGet(
                 "/plan/picture",
-                async (
-                    Guid visit,
-                    string? wear,
-                    string? angle,
-                    string? tilt,
-                    string? moment,
-                    int? width,
-                    PlanDesk desk,
-                    CancellationToken stop
-                ) =>
+                (AtWork at, string? wear, string? angle, string? tilt, string? moment, int? width) =>
                 {
                     var (w, a, t) = ViewOf(wear, angle, tilt);
                     var when = MomentOf(moment);
@@ -108,15 +88,13 @@ internal static class HeadEndpoints
                         throw new BadInputException([new Problem("width", $"Between 16 and {View.Width} pixels.")]);
                     }
 
-                    return await desk.OpenAsync(visit, stop) is { } at
-                        ? Results.Bytes(
-                            PictureFile.Png(
-                                Picture.Colour(at.Head.Looks.Seen(w, a, t), at.Head.DrawnAt(when)),
-                                width ?? View.Width
-                            ),
-                            "image/png"
-                        )
-                        : Answers.NotFound("visit");
+                    return Results.Bytes(
+                        PictureFile.Png(
+                            Picture.Colour(at.Head.Looks.Seen(w, a, t), at.Head.DrawnAt(when)),
+                            width ?? View.Width
+                        ),
+                        "image/png"
+                    );
                 }
             )
             .Produces<byte[]>(contentType: "image/png")

@@ -2,8 +2,8 @@ using Wendro.Core.Blend;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 using Wendro.Formats;
-using Wendro.Host.Consult;
-using Wendro.Host.Frame;
+using Wendro.Host.Pipeline;
+using Wendro.Host.Work;
 
 namespace Wendro.Host.Paint;
 
@@ -23,58 +23,36 @@ internal static class PlanEndpoints
 
     public static void MapPlan(this IEndpointRouteBuilder app)
     {
-        var plan = app.MapGroup("/api/visits/{visit:guid}/plan")
-            .WithTags("Paint")
-            .ProducesProblem(StatusCodes.Status404NotFound);
+        var plan = app.MapVisit("/plan", "Paint");
 
-        plan.MapGet(
-                "",
-                async (Guid visit, PlanDesk desk, CancellationToken stop) =>
-                    await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(View(at)) : Answers.NotFound("visit")
-            )
+        plan.MapGet("", (AtWork at) => Results.Ok(View(at)))
             .Produces<PlanView>()
             .WithName("GetPlan")
             .WithSummary("The plan, its panels, measures and findings");
 
-        plan.MapGet(
-                "/panels",
-                async (Guid visit, PlanDesk desk, CancellationToken stop) =>
-                    await desk.OpenAsync(visit, stop) is { } at
-                        ? Results.Ok(PanelView.Of(at.Head))
-                        : Answers.NotFound("visit")
-            )
+        plan.MapGet("/panels", (AtWork at) => Results.Ok(PanelView.Of(at.Head)))
             .Produces<IReadOnlyList<PanelView>>()
             .WithName("GetPanels")
             .WithSummary("The panels with areas, paint and levels");
 
         plan.MapGet(
                 "/panels/{zone}/{row:int}/{column:int}/strip",
-                async (Guid visit, string zone, int row, int column, PlanDesk desk, CancellationToken stop) =>
-                    await desk.OpenAsync(visit, stop) is { } at && StripOf(at, $"{zone}/{row}/{column}") is { } strip
-                        ? Results.Ok(strip)
-                        : Answers.NotFound("panel")
+                (AtWork at, string zone, int row, int column) =>
+                    StripOf(at, $"{zone}/{row}/{column}") is { } strip ? Results.Ok(strip) : Answers.NotFound("panel")
             )
             .Produces<Strip>()
             .WithName("GetStrip")
             .WithSummary("A panel hung flat: levels from scalp to ends, and depth");
 
-        plan.MapGet(
-                "/measures",
-                async (Guid visit, PlanDesk desk, CancellationToken stop) =>
-                    await desk.OpenAsync(visit, stop) is { } at
-                        ? Results.Ok(MeasuresView.Of(at.Head.Measures))
-                        : Answers.NotFound("visit")
-            )
+        plan.MapGet("/measures", (AtWork at) => Results.Ok(MeasuresView.Of(at.Head.Measures)))
             .Produces<MeasuresView>()
             .WithName("GetMeasures")
             .WithSummary("The measures, rinsed, worn down");
 
         plan.MapGet(
                 "/findings",
-                async (Guid visit, PlanDesk desk, Heads heads, CancellationToken stop) =>
-                    await desk.OpenAsync(visit, stop) is { } at
-                        ? Results.Ok(FindingView.Of(at, heads.CuttingFor(at.Visit.Hair), stop))
-                        : Answers.NotFound("visit")
+                (AtWork at, Heads heads, CancellationToken stop) =>
+                    Results.Ok(FindingView.Of(at, heads.CuttingFor(at.Visit.Hair), stop))
             )
             .Produces<IReadOnlyList<FindingView>>()
             .WithName("GetFindings")
@@ -83,10 +61,10 @@ internal static class PlanEndpoints
         Changes(
                 plan.MapPost(
                         "/edits",
-                        async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
+                        async (AtWork at, HttpRequest request, PlansAtWork plans, CancellationToken stop) =>
                         {
                             var body = await Body.ReadAsync<EditBody>(request);
-                            return Changed(await desk.EditAsync(visit, body.BaseRevision, body.Edit, stop));
+                            return Changed(await plans.EditAsync(at, body.BaseRevision, body.Edit, stop));
                         }
                     )
                     .Accepts<EditBody>("application/json")
@@ -97,21 +75,12 @@ internal static class PlanEndpoints
         Changes(
                 plan.MapPost(
                         "/previews",
-                        async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
+                        async (AtWork at, HttpRequest request, PlansAtWork plans) =>
                         {
                             var body = await Body.ReadAsync<EditBody>(request);
-                            return await desk.PreviewAsync(
-                                visit,
-                                body.BaseRevision,
-                                body.Edit,
-                                body.Sequence,
-                                stop
-                            ) switch
-                            {
-                                null => Answers.NotFound("visit"),
-                                (_, null) => Results.NoContent(),
-                                var (at, head) => Results.Ok(Change(at, at with { Head = head }, [])),
-                            };
+                            return plans.Preview(at, body.BaseRevision, body.Edit, body.Sequence) is { } head
+                                ? Results.Ok(Change(at, at with { Head = head }, []))
+                                : Results.NoContent();
                         }
                     )
                     .Accepts<EditBody>("application/json")
@@ -123,13 +92,9 @@ internal static class PlanEndpoints
         Changes(
                 plan.MapPost(
                         "/undo",
-                        async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
+                        async (AtWork at, HttpRequest request, PlansAtWork plans, CancellationToken stop) =>
                             Changed(
-                                await desk.UndoAsync(
-                                    visit,
-                                    (await Body.ReadAsync<StepBody>(request)).BaseRevision,
-                                    stop
-                                )
+                                await plans.UndoAsync(at, (await Body.ReadAsync<StepBody>(request)).BaseRevision, stop)
                             )
                     )
                     .Accepts<StepBody>("application/json")
@@ -140,13 +105,9 @@ internal static class PlanEndpoints
         Changes(
                 plan.MapPost(
                         "/redo",
-                        async (Guid visit, HttpRequest request, PlanDesk desk, CancellationToken stop) =>
+                        async (AtWork at, HttpRequest request, PlansAtWork plans, CancellationToken stop) =>
                             Changed(
-                                await desk.RedoAsync(
-                                    visit,
-                                    (await Body.ReadAsync<StepBody>(request)).BaseRevision,
-                                    stop
-                                )
+                                await plans.RedoAsync(at, (await Body.ReadAsync<StepBody>(request)).BaseRevision, stop)
                             )
                     )
                     .Accepts<StepBody>("application/json")
@@ -157,17 +118,11 @@ internal static class PlanEndpoints
 
     public static void MapPlanFile(this IEndpointRouteBuilder app)
     {
-        var file = app.MapGroup("/api/visits/{visit:guid}/plan/file").WithTags("Paint");
+        var file = app.MapVisit("/plan/file", "Paint");
         file.MapGet(
                 "",
-                async (Guid visit, PlanDesk desk, CancellationToken stop) =>
-                    await desk.OpenAsync(visit, stop) is { } at
-                        ? Results.File(
-                            PlanFile.Write(at.Visit.Hair, at.Stored.Plan),
-                            "application/json",
-                            "plan.wendro.json"
-                        )
-                        : Answers.NotFound("visit")
+                (AtWork at) =>
+                    Results.File(PlanFile.Write(at.Visit.Hair, at.Stored.Plan), "application/json", "plan.wendro.json")
             )
             .WithName("GetPlanFile")
             .WithSummary("The plan as a file: docs/formats/plan.md");
@@ -176,15 +131,15 @@ internal static class PlanEndpoints
                 file.MapPost(
                         "",
                         async (
-                            Guid visit,
+                            AtWork at,
                             int baseRevision,
                             HttpRequest request,
-                            PlanDesk desk,
+                            PlansAtWork plans,
                             CancellationToken stop
                         ) =>
                         {
                             var read = PlanFile.Read(await Body.BytesAsync(request));
-                            return Changed(await desk.TakeAsync(visit, baseRevision, read.Plan, stop));
+                            return Changed(await plans.TakeAsync(at, baseRevision, read.Plan, stop));
                         }
                     )
                     .Accepts<PlanFile>("application/json")
@@ -201,8 +156,7 @@ internal static class PlanEndpoints
             .ProducesProblem(StatusCodes.Status413PayloadTooLarge)
             .ProducesProblem(StatusCodes.Status415UnsupportedMediaType);
 
-    private static IResult Changed((AtWork Before, AtWork After, IReadOnlyList<string> Lost)? changed) =>
-        changed is { } c ? Results.Ok(Change(c.Before, c.After, c.Lost)) : Answers.NotFound("visit");
+    private static IResult Changed(Changed changed) => Results.Ok(Change(changed.Before, changed.After, changed.Lost));
 
     private static PlanChange Change(AtWork before, AtWork after, IReadOnlyList<string> lost)
     {
@@ -226,12 +180,15 @@ internal static class PlanEndpoints
             lost,
             after.Head.Plan,
             panels,
+            after.Head.Working.SequenceEqual(before.Head.Working) ? null : WorkingOf(after.Head),
             MeasuresView.Of(after.Head.Measures),
             FindingView.AtOnce(after.Head),
-            ConsultWords.Cautions(after),
+            SafetyAtWork.Cautions(after),
             recut ? null : StrandLevelsView.Between(before.Head, after.Head)
         );
     }
+
+    private static string[] WorkingOf(PlannedHead head) => head.Working.Select(k => k.ToString()).ToArray();
 
     private static Strip? StripOf(AtWork at, string key) =>
         PanelKey.Parse(key) is { } parsed && at.Head.PanelOf(parsed) is { } panel
@@ -258,10 +215,11 @@ internal static class PlanEndpoints
             history.CanRedo,
             at.Stored.Plan,
             PanelView.Of(at.Head),
+            WorkingOf(at.Head),
             MeasuresView.Of(at.Head.Measures),
             FindingView.AtOnce(at.Head),
-            ConsultWords.Stops(at),
-            ConsultWords.Cautions(at),
+            SafetyAtWork.Stops(at),
+            SafetyAtWork.Cautions(at),
             at.Head.Looks.Head.Chart.Outline.SelectMany(p => new[] { Math.Round(p.X, 3), Math.Round(p.Y, 3) })
                 .ToArray(),
             at.Head.Looks.Head.ZonesFor(at.Stored.Plan.Part)

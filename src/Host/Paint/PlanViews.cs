@@ -7,6 +7,7 @@ using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 using Wendro.Core.Tone;
+using Wendro.Host.Work;
 
 namespace Wendro.Host.Paint;
 
@@ -271,6 +272,7 @@ internal sealed record PlanView(
     bool CanRedo,
     Plan Plan,
     IReadOnlyList<PanelView> Panels,
+    IReadOnlyList<string> Working,
     MeasuresView Measures,
     IReadOnlyList<FindingView> Findings,
     IReadOnlyList<string> Stops,
@@ -287,6 +289,7 @@ internal sealed record PlanView(
 /// <param name="Lost">Panels whose paint found no place.</param>
 /// <param name="Plan">The plan.</param>
 /// <param name="Panels">Panels that changed.</param>
+/// <param name="Working">All panels in the order they are worked; null where that did not change.</param>
 /// <param name="Measures">The measures.</param>
 /// <param name="Findings">The findings the plan alone shows; fixes, and the rest, are read by themselves.</param>
 /// <param name="Strands">Levels that changed, to be drawn; null after a new cut.</param>
@@ -298,6 +301,7 @@ internal sealed record PlanChange(
     IReadOnlyList<string> Lost,
     Plan Plan,
     IReadOnlyList<PanelView> Panels,
+    IReadOnlyList<string>? Working,
     MeasuresView Measures,
     IReadOnlyList<FindingView> Findings,
     IReadOnlyList<string> Cautions,

@@ -1,6 +1,6 @@
 using Wendro.Core.Blend;
-using Wendro.Host.Consult;
-using Wendro.Host.Frame;
+using Wendro.Host.Pipeline;
+using Wendro.Host.Work;
 using Wendro.Store;
 
 namespace Wendro.Host.Paint;
@@ -25,34 +25,23 @@ internal static class ProposalEndpoints
 {
     public static void MapProposals(this IEndpointRouteBuilder app)
     {
-        var plan = app.MapGroup("/api/visits/{visit:guid}/plan")
-            .WithTags("Paint")
-            .ProducesProblem(StatusCodes.Status404NotFound);
-        plan.MapGet(
-                "/card",
-                async (Guid visit, PlanDesk desk, CancellationToken stop) =>
-                    await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(Card(at)) : Answers.NotFound("visit")
-            )
+        var plan = app.MapVisit("/plan", "Paint");
+        plan.MapGet("/card", (AtWork at) => Results.Ok(Card(at)))
             .Produces<CardView>()
             .WithName("GetCard")
             .WithSummary("The measures against what she wants, with which panels to thank or blame");
 
         plan.MapPost(
                 "/proposals",
-                async (Guid visit, PlanDesk desk, Proposals proposals, Studio studio, CancellationToken stop) =>
+                async (AtWork at, Proposals proposals, Studio studio, CancellationToken stop) =>
                 {
-                    if (await desk.OpenAsync(visit, stop) is not { } at)
-                    {
-                        return Answers.NotFound("visit");
-                    }
-
-                    if (ConsultWords.Stops(at) is { Count: > 0 } stops)
+                    if (SafetyAtWork.Stops(at) is { Count: > 0 } stops)
                     {
                         throw new StoppedException(stops);
                     }
 
                     return Results.Accepted(
-                        $"/api/visits/{visit}/plan/proposals",
+                        $"/api/visits/{at.Visit.Id}/plan/proposals",
                         proposals.Begin(at, (await studio.RulesAsync(stop)).Rules).View
                     );
                 }

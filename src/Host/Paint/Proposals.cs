@@ -1,6 +1,7 @@
 using System.Collections.Concurrent;
 using Wendro.Core.Placement;
 using Wendro.Core.Plans;
+using Wendro.Host.Work;
 
 namespace Wendro.Host.Paint;
 

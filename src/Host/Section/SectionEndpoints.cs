@@ -3,8 +3,8 @@ using Wendro.Core.Patterns;
 using Wendro.Core.Plans;
 using Wendro.Core.Timing;
 using Wendro.Core.Units;
-using Wendro.Host.Frame;
-using Wendro.Host.Paint;
+using Wendro.Host.Pipeline;
+using Wendro.Host.Work;
 using Wendro.Store;
 
 namespace Wendro.Host.Section;
@@ -13,7 +13,7 @@ namespace Wendro.Host.Section;
 /// <param name="Zone">Which.</param>
 /// <param name="Panels">Panels it is cut into.</param>
 /// <param name="Grams">Their hair, g.</param>
-/// <param name="StartsAtMinute">Minutes into painting when it is begun.</param>
+/// <param name="StartsAtMinute">Minutes into the work when its first panel is begun, mixing included; where nothing of it is painted, when it would be.</param>
 /// <param name="Minutes">Minutes its paint takes.</param>
 /// <param name="HiddenMinutes">Of these, on panels that hardly show.</param>
 /// <param name="Excluded">Why it is not touched; null where it is.</param>
@@ -35,7 +35,12 @@ internal sealed record ZoneWork(
 internal sealed record HeavierView(Side? Side, double LeftGrams, double RightGrams, PlanEdit? Edit);
 
 /// <summary>The head divided: order of work, and the heavier side.</summary>
-internal sealed record SectionView(IReadOnlyList<ZoneWork> Order, IReadOnlyList<string> Panels, HeavierView Heavier);
+internal sealed record SectionView(
+    IReadOnlyList<ZoneWork> Order,
+    IReadOnlyList<string> Panels,
+    HeavierView Heavier,
+    double Minutes
+);
 
 /// <summary>A pattern fitted to a client.</summary>
 /// <param name="Id">Short name, or the id of one of the studio's own.</param>
@@ -69,15 +74,9 @@ internal static class SectionEndpoints
 {
     public static void MapSection(this IEndpointRouteBuilder app)
     {
-        var visit = app.MapGroup("/api/visits/{visit:guid}")
-            .WithTags("Section")
-            .ProducesProblem(StatusCodes.Status404NotFound);
+        var visit = app.MapVisit("", "Section");
         visit
-            .MapGet(
-                "/section",
-                async (Guid visit, PlanDesk desk, CancellationToken stop) =>
-                    await desk.OpenAsync(visit, stop) is { } at ? Results.Ok(Of(at)) : Answers.NotFound("visit")
-            )
+            .MapGet("/section", (MixAtWork at) => Results.Ok(Of(at)))
             .Produces<SectionView>()
             .WithName("GetSection")
             .WithSummary("Zones in working order with counts, grams and minutes; the heavier side of the part");
@@ -85,17 +84,15 @@ internal static class SectionEndpoints
         visit
             .MapGet(
                 "/patterns",
-                async (Guid visit, PlanDesk desk, Heads heads, Studio studio, CancellationToken stop) =>
-                    await desk.OpenAsync(visit, stop) is { } at
-                        ? Results.Ok(
-                            Patterns(
-                                at,
-                                heads.FreshCuttingFor(at.Visit.Hair),
-                                await studio.PatternsAsync(stop),
-                                (await studio.RulesAsync(stop)).Rules
-                            )
+                async (AtWork at, Heads heads, Studio studio, CancellationToken stop) =>
+                    Results.Ok(
+                        Patterns(
+                            at,
+                            heads.FreshCuttingFor(at.Visit.Hair),
+                            await studio.PatternsAsync(stop),
+                            (await studio.RulesAsync(stop)).Rules
                         )
-                        : Answers.NotFound("visit")
+                    )
             )
             .Produces<IReadOnlyList<PatternView>>()
             .WithName("GetPatterns")
@@ -141,7 +138,7 @@ internal static class SectionEndpoints
         studio
             .MapPost(
                 "/patterns",
-                async (HttpRequest request, Studio kept, PlanDesk desk, Heads heads, CancellationToken stop) =>
+                async (HttpRequest request, Studio kept, PlansAtWork plans, Heads heads, CancellationToken stop) =>
                 {
                     var body = await Body.ReadAsync<NewPattern>(request);
                     var problems = new List<Problem>();
@@ -152,7 +149,7 @@ internal static class SectionEndpoints
                         throw new BadInputException(problems);
                     }
 
-                    if (await desk.OpenAsync(body.VisitId, stop) is not { } at)
+                    if (await plans.OpenAsync(body.VisitId, stop) is not { } at)
                     {
                         return Answers.NotFound("visit");
                     }
@@ -185,9 +182,9 @@ internal static class SectionEndpoints
             .WithSummary("Forgets a pattern of the studio's own");
     }
 
-    private static SectionView Of(AtWork at)
+    private static SectionView Of(MixAtWork at)
     {
-        var (head, plan) = (at.Head, at.Stored.Plan);
+        var (head, plan, timeline) = (at.Work.Head, at.Work.Stored.Plan, at.Mix.Timeline);
         var minutes = new List<ZoneWork>();
         var clock = 0.0;
         foreach (var zone in plan.Working)
@@ -200,27 +197,27 @@ internal static class SectionEndpoints
                 panels
                     .Where(p => p.Panel.Painted is not null && (!onlyHidden || p.Hidden))
                     .Sum(p => PlannedHead.MinutesOf(p.Panel));
-            var takes = Of(false);
             minutes.Add(
                 new ZoneWork(
                     zone,
                     panels.Length,
                     panels.Sum(p => p.Panel.Panel.HairGrams),
-                    clock,
-                    takes,
+                    timeline.Of(zone)?.From ?? clock,
+                    Of(false),
                     Of(true),
                     plan.Zones[zone].Excluded
                 )
             );
-            clock += takes;
+            clock = timeline.Of(zone)?.To ?? clock;
         }
 
         var (left, right) = Heavier.Grams(head.Panels.Select(p => p.Panel));
         var edits = Heavier.Edits(plan);
         return new SectionView(
             minutes,
-            Frames.Working(plan, head.Panels.Select(p => p.Panel.Key)).Select(k => k.ToString()).ToArray(),
-            new HeavierView(Heavier.SideOf(plan.Part), left, right, edits.Count > 0 ? new Together(edits) : null)
+            head.Working.Select(k => k.ToString()).ToArray(),
+            new HeavierView(Heavier.SideOf(plan.Part), left, right, edits.Count > 0 ? new Together(edits) : null),
+            timeline.Minutes
         );
     }
 

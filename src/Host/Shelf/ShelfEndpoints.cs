@@ -1,7 +1,7 @@
 using Wendro.Core.Mix;
 using Wendro.Core.Units;
 using Wendro.Formats;
-using Wendro.Host.Frame;
+using Wendro.Host.Pipeline;
 using Wendro.Store;
 
 namespace Wendro.Host.Shelf;

@@ -1,5 +1,5 @@
 using Wendro.Core.Units;
-using Wendro.Host.Frame;
+using Wendro.Host.Pipeline;
 
 namespace Wendro.Host.StandIns;
 

@@ -77,7 +77,13 @@ public sealed class WishLookTests
         {
             History = [new Band(0, 10, BandState.Natural, 5), new Band(10, 34, BandState.Lightened, 9)],
         };
-        var looks = new HairLooks(Given.Head, hair.AsItFalls(), PartLine.Central, Shelves.For(2, 8), Given.FewStrands);
+        var looks = new HairLooks(
+            Given.Head,
+            hair.AsItFalls(),
+            PartLine.Central,
+            KeptViews.For(2, 8),
+            Given.FewStrands
+        );
         var head = PlannedHead.Of(looks, new Cutting(Given.Head, hair, _ => looks.OnHead.LengthAt), Plan.Fresh());
         var before = StrandLevels.Before(hair, head.Map, looks.OnHead.Lengths);
         var look = Look(new Wish(7), head);
@@ -121,7 +127,13 @@ public sealed class WishLookTests
         {
             ByZone = new Dictionary<Zone, ZoneHair> { [Zone.Crown] = new(NaturalLevel: 3, Diameter: Diameter.Coarse) },
         };
-        var looks = new HairLooks(Given.Head, hair.AsItFalls(), PartLine.Central, Shelves.For(2, 8), Given.FewStrands);
+        var looks = new HairLooks(
+            Given.Head,
+            hair.AsItFalls(),
+            PartLine.Central,
+            KeptViews.For(2, 8),
+            Given.FewStrands
+        );
         var cutting = new Cutting(Given.Head, hair, _ => looks.OnHead.LengthAt);
         var head = PlannedHead.Of(looks, cutting, Plan.Fresh());
         foreach (var zone in new[] { Zone.Crown, Zone.UpperBack })

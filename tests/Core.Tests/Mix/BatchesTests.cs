@@ -42,11 +42,9 @@ public sealed class BatchesTests
             .Sample(
                 (work, windowA, windowB, mixing, least) =>
                 {
-                    var bowls = Batches.Of(
-                        work,
-                        f => new BowlLimits(f == "A" ? windowA : windowB, least, 1000),
-                        mixing
-                    );
+                    var bowls = Batches
+                        .Of(work, f => new BowlLimits(f == "A" ? windowA : windowB, least, 1000), mixing)
+                        .Bowls;
                     foreach (var id in Ids)
                     {
                         var wanted = work.SelectMany(w => w.Takes).Where(t => t.Formula == id).Sum(t => t.Grams);
@@ -89,7 +87,7 @@ public sealed class BatchesTests
             {
                 var work = all.Select(w => w with { Takes = [new Taken(w.Panel, "A", 1, 1)] }).ToArray();
                 const double window = 14;
-                var bowls = Batches.Of(work, _ => new BowlLimits(window, 0, 1000), 3);
+                var bowls = Batches.Of(work, _ => new BowlLimits(window, 0, 1000), 3).Bowls;
                 Assert.Equal(FewestByTrying(work, window), bowls.Count);
             });
 
@@ -97,7 +95,7 @@ public sealed class BatchesTests
     public void A_window_shorter_than_one_panel_is_said_and_every_panel_is_still_served()
     {
         PanelWork[] work = [Work(0, 4), Work(1, 12), Work(2, 4)];
-        var bowls = Batches.Of(work, _ => new BowlLimits(10, 0, 1000), 2);
+        var bowls = Batches.Of(work, _ => new BowlLimits(10, 0, 1000), 2).Bowls;
         Assert.Equal(3, bowls.Count);
         Assert.Equal([false, true, false], bowls.Select(b => b.Outlived));
     }
@@ -107,20 +105,53 @@ public sealed class BatchesTests
     {
         var work = Enumerable.Range(0, 6).Select(i => Work(i, 3)).ToArray();
         BowlLimits limits(string _) => new(60, 0, 30);
-        Assert.Equal([3, 3], Batches.Of(work, limits, 0).Select(b => b.Panels.Count));
+        Assert.Equal([3, 3], Batches.Of(work, limits, 0).Bowls.Select(b => b.Panels.Count));
         Assert.Equal(
             [5, 1],
             Batches
                 .Of(work, limits, 0, new Dictionary<(string, int), double> { [("A", 1)] = 55 })
-                .Select(b => b.Panels.Count)
+                .Bowls.Select(b => b.Panels.Count)
         );
         Assert.Equal(
             [1, 3, 2],
             Batches
                 .Of(work, limits, 0, new Dictionary<(string, int), double> { [("A", 1)] = 12 })
-                .Select(b => b.Panels.Count)
+                .Bowls.Select(b => b.Panels.Count)
         );
     }
+
+    [Fact]
+    public void Bowls_and_panels_lie_on_one_axis_without_gap_or_overlap() =>
+        Gen.Select(AnyWork, Gen.Double[10, 60], Gen.Double[0, 5])
+            .Sample(
+                (work, window, mixing) =>
+                {
+                    var line = Batches.Of(work, _ => new BowlLimits(window, 0, 1000), mixing);
+                    Assert.Equal(work.Select(w => w.Panel), line.Turns.Select(t => t.Panel));
+                    var spans = line
+                        .Bowls.Select(b => (From: b.MixAt, To: b.ReadyAt))
+                        .Concat(line.Turns.Select(t => (t.From, t.To)))
+                        .OrderBy(s => s.From)
+                        .ThenBy(s => s.To)
+                        .ToArray();
+                    var clock = 0.0;
+                    foreach (var (from, to) in spans)
+                    {
+                        Assert.Equal(clock, from, 1e-9);
+                        clock = to;
+                    }
+
+                    Assert.Equal(clock, line.Minutes, 1e-9);
+                    Assert.All(
+                        line.Bowls,
+                        b =>
+                            Assert.True(
+                                b.Panels.Count == 0
+                                    || line.Turns.First(t => t.Panel == b.Panels[0]).From >= b.ReadyAt - 1e-9
+                            )
+                    );
+                }
+            );
 
     private static PanelWork Work(int i, double minutes)
     {

@@ -38,23 +38,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{visit}/glance": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** A plan at a glance: what is still missing */
-        get: operations["GetGlance"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/clients": {
         parameters: {
             query?: never;
@@ -100,6 +83,23 @@ export interface paths {
         get?: never;
         /** What was read off her hair at this visit */
         put: operations["PutHair"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/glance": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A plan at a glance: what is still missing */
+        get: operations["GetGlance"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1435,6 +1435,8 @@ export interface components {
             /** Format: int32 */
             painted: number;
             missing: string[];
+            /** Format: double */
+            minutes: number;
         };
         Ground: {
             what: string;
@@ -2024,6 +2026,7 @@ export interface components {
             lost: string[];
             plan: components["schemas"]["Plan"];
             panels: components["schemas"]["PanelView"][];
+            working: null | string[];
             measures: components["schemas"]["MeasuresView"];
             findings: components["schemas"]["FindingView"][];
             cautions: string[];
@@ -2405,6 +2408,7 @@ export interface components {
             canRedo: boolean;
             plan: components["schemas"]["Plan"];
             panels: components["schemas"]["PanelView"][];
+            working: string[];
             measures: components["schemas"]["MeasuresView"];
             findings: components["schemas"]["FindingView"][];
             stops: string[];
@@ -2658,6 +2662,8 @@ export interface components {
             order: components["schemas"]["ZoneWork"][];
             panels: string[];
             heavier: components["schemas"]["HeavierView"];
+            /** Format: double */
+            minutes: number;
         };
         Sections: {
             parting: components["schemas"]["Parting"];
@@ -3081,37 +3087,6 @@ export interface operations {
             };
         };
     };
-    GetGlance: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                visit: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Glance"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
     GetClients: {
         parameters: {
             query?: never;
@@ -3238,6 +3213,37 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetGlance: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Glance"];
                 };
             };
             /** @description Not Found */
@@ -4078,12 +4084,14 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description OK */
-            200: {
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
             };
         };
     };
@@ -4120,6 +4128,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
             /** @description Conflict */

@@ -64,6 +64,7 @@ function withChange(plan: PlanView, change: PlanChange): PlanView {
     canRedo: change.canRedo,
     plan: change.plan,
     panels: change.recut ? change.panels : plan.panels.map((p) => changed.get(p.key) ?? p),
+    working: change.working ?? plan.working,
     measures: change.measures,
     findings: change.findings,
     cautions: change.cautions,

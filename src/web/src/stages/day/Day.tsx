@@ -139,6 +139,7 @@ function AtAGlance({
     <>
       <span className="soft">
         {data.painted} of {data.panels} panels painted
+        {data.minutes > 0 && ` · ${data.minutes.toFixed(0)} min of mixing and painting`}
       </span>
       {data.missing.map((m) => (
         <span key={m} className="missing">

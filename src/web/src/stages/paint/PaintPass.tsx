@@ -13,13 +13,10 @@ interface Props {
   onEnd(): void;
 }
 
-/** Panels in working order: zones as they are worked, rows and columns as they are cut. */
+/** Panels in the order they are worked, as the bowls are mixed for them. */
 export function workingOrder(plan: PlanView): PanelView[] {
-  const zones = plan.plan.order ?? undefined;
-  if (!zones) {
-    return plan.panels;
-  }
-  return [...plan.panels].sort((a, b) => zones.indexOf(a.zone) - zones.indexOf(b.zone));
+  const byKey = new Map(plan.panels.map((p) => [p.key, p]));
+  return plan.working.flatMap((key) => byKey.get(key) ?? []);
 }
 
 /** Panel by panel with one hand: the same again, a shape, higher, lower, skip. */

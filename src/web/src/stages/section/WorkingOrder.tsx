@@ -19,7 +19,7 @@ interface Props {
 /** The working order from first to last: when each zone is begun, how many panels, how much hair. */
 export function WorkingOrder({ plan, section, zone, edit, onPick }: Props) {
   const order = section?.order ?? [];
-  const total = order.reduce((sum, z) => sum + z.minutes, 0);
+  const total = section?.minutes ?? 0;
   const move = (i: number, by: number) => {
     const zones = order.map((z) => z.zone);
     [zones[i], zones[i + by]] = [zones[i + by], zones[i]];
@@ -29,7 +29,7 @@ export function WorkingOrder({ plan, section, zone, edit, onPick }: Props) {
     <>
       <div className="title">
         <h2>Working order</h2>
-        <span>{total > 0 ? `${total.toFixed(0)} min` : ""}</span>
+        <span>{total > 0 ? `${total.toFixed(0)} min with mixing` : ""}</span>
       </div>
       <Select
         aria-label="Divided by"
@@ -46,7 +46,7 @@ export function WorkingOrder({ plan, section, zone, edit, onPick }: Props) {
               <span>
                 {z.excluded
                   ? "left out"
-                  : `${z.panels} · ${z.grams.toFixed(0)} g${total > 0 && z.minutes > 0 ? ` · at ${z.startsAtMinute.toFixed(0)} min` : ""}`}
+                  : `${z.panels} · ${z.grams.toFixed(0)} g${z.minutes > 0 ? ` · at ${z.startsAtMinute.toFixed(0)} min` : ""}`}
               </span>
             </button>
             <Button

@@ -1,7 +1,8 @@
-using Wendro.Host.Paint;
+using Wendro.Host.Pipeline;
+using Wendro.Host.Work;
 using Wendro.Store;
 
-namespace Wendro.Host.Frame;
+namespace Wendro.Host.Start;
 
 /// <summary>Gets the data ready while the page already loads: brings the file up to date and loads demo data where asked.</summary>
 internal sealed class Readiness(IServiceProvider services, IHostApplicationLifetime life)
@@ -49,7 +50,7 @@ internal sealed class Readiness(IServiceProvider services, IHostApplicationLifet
             var from = new DateTimeOffset(now.Date, now.Offset);
             foreach (var visit in await services.GetRequiredService<Visits>().BetweenAsync(from, from.AddDays(1), stop))
             {
-                await services.GetRequiredService<PlanDesk>().OpenAsync(visit.Id, stop);
+                await services.GetRequiredService<PlansAtWork>().OpenAsync(visit.Id, stop);
             }
         }
         catch (OperationCanceledException)

@@ -3,9 +3,10 @@ using Wendro.Core.Consult;
 using Wendro.Core.Head;
 using Wendro.Core.Plans;
 using Wendro.Formats;
+using Wendro.Host.Pipeline;
 using Wendro.Store;
 
-namespace Wendro.Host.Frame;
+namespace Wendro.Host.Start;
 
 /// <summary>Loads demo files into an empty data folder, as anybody's files are loaded.</summary>
 internal sealed class DemoData(Settings settings, Visits visits, ProductShelf shelf, TimeProvider clock)

@@ -1,4 +1,4 @@
-namespace Wendro.Host.Frame;
+namespace Wendro.Host.Pipeline;
 
 /// <summary>Only this page may speak to this server, and the page may load nothing from elsewhere.</summary>
 internal sealed class Guards(RequestDelegate next)

@@ -4,7 +4,7 @@ using Wendro.Core.Fall;
 using Wendro.Core.Head;
 using Wendro.Core.Plans;
 
-namespace Wendro.Host.Frame;
+namespace Wendro.Host.Pipeline;
 
 /// <summary>What the API's own description says beyond its types.</summary>
 internal static class ApiDocument
@@ -22,6 +22,7 @@ internal static class ApiDocument
                 document.Servers?.Clear();
                 SayListsInFull(document);
                 NameEnumsWithoutNull(document);
+                NameVisits(document);
                 return Task.CompletedTask;
             }
         );
@@ -57,6 +58,33 @@ internal static class ApiDocument
                         },
                     };
                 }
+            }
+        }
+    }
+
+    /// <summary>A visit that a handler gets opened is still named in its address.</summary>
+    private static void NameVisits(OpenApiDocument document)
+    {
+        foreach (
+            var operation in document
+                .Paths.Where(p => p.Key.Contains("{visit}", StringComparison.Ordinal))
+                .SelectMany(p => p.Value.Operations ?? [])
+                .Select(o => o.Value)
+        )
+        {
+            operation.Parameters ??= [];
+            if (operation.Parameters.All(p => p.Name != "visit"))
+            {
+                operation.Parameters.Insert(
+                    0,
+                    new OpenApiParameter
+                    {
+                        Name = "visit",
+                        In = ParameterLocation.Path,
+                        Required = true,
+                        Schema = new OpenApiSchema { Type = JsonSchemaType.String, Format = "uuid" },
+                    }
+                );
             }
         }
     }

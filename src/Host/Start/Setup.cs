@@ -4,20 +4,16 @@ using Serilog;
 using Wendro.Core.Head;
 using Wendro.Formats;
 using Wendro.Host.Paint;
+using Wendro.Host.Pipeline;
 using Wendro.Host.StandIns;
+using Wendro.Host.Work;
 using Wendro.Store;
 
-namespace Wendro.Host.Frame;
+namespace Wendro.Host.Start;
 
 /// <summary>What the server is made of, and in which order a request passes.</summary>
 internal static class Setup
 {
-    /// <summary>Largest JSON body taken, bytes.</summary>
-    public const long MostBytes = 2 * 1024 * 1024;
-
-    /// <summary>Largest table taken, bytes; nothing larger is read at all.</summary>
-    public const long MostTableBytes = 8 * 1024 * 1024;
-
     public static void AddWendro(this WebApplicationBuilder builder)
     {
         var settings = Settings.From(builder.Configuration);
@@ -30,7 +26,7 @@ internal static class Setup
         );
         builder.WebHost.ConfigureKestrel(kestrel =>
         {
-            kestrel.Limits.MaxRequestBodySize = MostTableBytes;
+            kestrel.Limits.MaxRequestBodySize = Body.MostTableBytes;
             kestrel.AddServerHeader = false;
         });
         if (builder.Configuration["urls"] is null)
@@ -39,6 +35,8 @@ internal static class Setup
         }
 
         builder.Services.ConfigureHttpJsonOptions(json => WendroJson.Configure(json.SerializerOptions));
+        // The same whatever the environment is called: a visit that can't be bound is left to the routes' own filter.
+        builder.Services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = false);
         builder.Services.AddProblemDetails();
         builder.Services.AddExceptionHandler<Mishaps>();
         builder.Services.AddOpenApi(ApiDocument.Configure);
@@ -63,8 +61,8 @@ internal static class Setup
         builder.Services.AddSingleton<Bowls>();
         builder.Services.AddSingleton(_ => HeadForm.Usual);
         builder.Services.AddSingleton<Heads>();
-        builder.Services.AddSingleton<PlanDesk>();
-        builder.Services.AddSingleton<Mix.MixDesk>();
+        builder.Services.AddSingleton<PlansAtWork>();
+        builder.Services.AddSingleton<MixesAtWork>();
         builder.Services.AddSingleton<Proposals>();
         builder.Services.AddSingleton<DemoData>();
         builder.Services.AddSingleton<Readiness>();

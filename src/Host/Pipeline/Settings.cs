@@ -1,4 +1,4 @@
-namespace Wendro.Host.Frame;
+namespace Wendro.Host.Pipeline;
 
 /// <summary>What can be set from outside.</summary>
 /// <param name="DataFolder">Where everything is kept: --data or WENDRO_DATA.</param>

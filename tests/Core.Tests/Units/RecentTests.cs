@@ -1,16 +1,16 @@
-using Wendro.Core.Fall;
+using Wendro.Core.Units;
 
-namespace Wendro.Core.Tests.Fall;
+namespace Wendro.Core.Tests.Units;
 
-public sealed class ShelfTests
+public sealed class RecentTests
 {
     [Fact]
     public void What_was_not_used_longest_is_given_up_first()
     {
-        var shelf = new Shelf<object>(2);
+        var recent = new Recent<string, object>(2);
         var made = new List<string>();
         object Get(string key) =>
-            shelf.GetOrMake(
+            recent.GetOrMake(
                 key,
                 () =>
                 {
@@ -31,14 +31,14 @@ public sealed class ShelfTests
     [Fact]
     public void Many_who_ask_at_once_wait_for_one_making()
     {
-        var shelf = new Shelf<object>(4);
+        var recent = new Recent<string, object>(4);
         var made = 0;
         var got = new object[32];
         Parallel.For(
             0,
             got.Length,
             i =>
-                got[i] = shelf.GetOrMake(
+                got[i] = recent.GetOrMake(
                     "same",
                     () =>
                     {

@@ -5,15 +5,21 @@ using Microsoft.AspNetCore.Http.HttpResults;
 using Wendro.Core.Plans;
 using Wendro.Core.Units;
 using Wendro.Formats;
-using Wendro.Host.Paint;
 using Wendro.Store;
 
-namespace Wendro.Host.Frame;
+namespace Wendro.Host.Pipeline;
 
 /// <summary>Values that can't be taken, by field: answered with 400.</summary>
 internal sealed class BadInputException(IReadOnlyList<Problem> problems) : Exception("Some values can't be taken.")
 {
     public IReadOnlyList<Problem> Problems { get; } = problems;
+}
+
+/// <summary>A safety stop stands: nothing is painted. Nothing was changed.</summary>
+internal sealed class StoppedException(IReadOnlyList<string> stops) : Exception(stops[0])
+{
+    /// <summary>The stops, in words.</summary>
+    public IReadOnlyList<string> Stops { get; } = stops;
 }
 
 /// <summary>Turns what goes wrong into problem details; never a 500 for input.</summary>
@@ -33,7 +39,7 @@ internal sealed class Mishaps : IExceptionHandler
             NameTakenException taken => Answers.Invalid([new Problem("product.name", taken.Message)]),
             StoppedException stopped => Answers.Stopped(stopped.Stops),
             BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Answers.TooLarge(
-                httpContext.Request.HasJsonContentType() ? Setup.MostBytes : Setup.MostTableBytes
+                httpContext.Request.HasJsonContentType() ? Body.MostBytes : Body.MostTableBytes
             ),
             BadHttpRequestException bad => TypedResults.Problem(statusCode: bad.StatusCode, title: bad.Message),
             _ => null,
@@ -86,6 +92,12 @@ internal static class Answers
 /// <summary>Reads JSON bodies, saying by field what can't be read.</summary>
 internal static partial class Body
 {
+    /// <summary>Largest JSON body taken, bytes.</summary>
+    public const long MostBytes = 2 * 1024 * 1024;
+
+    /// <summary>Largest table taken, bytes; nothing larger is read at all.</summary>
+    public const long MostTableBytes = 8 * 1024 * 1024;
+
     public static async Task<T> ReadAsync<T>(HttpRequest request)
     {
         var bytes = await BytesAsync(request);
@@ -104,7 +116,7 @@ internal static partial class Body
         }
     }
 
-    /// <summary>The whole body, at most <see cref="Setup.MostBytes"/>, or <see cref="Setup.MostTableBytes"/> of a table.</summary>
+    /// <summary>The whole body, at most <see cref="Body.MostBytes"/>, or <see cref="Body.MostTableBytes"/> of a table.</summary>
     public static async Task<byte[]> BytesAsync(HttpRequest request, string type = "application/json")
     {
         if (
@@ -116,7 +128,7 @@ internal static partial class Body
             throw new BadHttpRequestException($"Send {type}.", StatusCodes.Status415UnsupportedMediaType);
         }
 
-        var most = type == "application/json" ? Setup.MostBytes : Setup.MostTableBytes;
+        var most = type == "application/json" ? Body.MostBytes : Body.MostTableBytes;
         if (request.ContentLength > most)
         {
             throw new BadHttpRequestException("Too large.", StatusCodes.Status413PayloadTooLarge);

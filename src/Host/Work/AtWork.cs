@@ -1,0 +1,46 @@
+using Wendro.Core.Plans;
+using Wendro.Host.Pipeline;
+using Wendro.Store;
+
+namespace Wendro.Host.Work;
+
+/// <summary>A visit at work: the visit, what is stored, the plan on its head, and when it was looked at.</summary>
+internal sealed record AtWork(StoredVisit Visit, StoredPlan Stored, PlannedHead Head, DateTimeOffset Now)
+{
+    /// <summary>Opens the visit that the address names; null where there is none.</summary>
+    public static async ValueTask<AtWork?> BindAsync(HttpContext context) =>
+        Guid.TryParse((string?)context.Request.RouteValues["visit"], out var visit)
+            ? await context.RequestServices.GetRequiredService<PlansAtWork>().OpenAsync(visit, context.RequestAborted)
+            : null;
+}
+
+/// <summary>Routes about one visit.</summary>
+internal static class VisitRoutes
+{
+    /// <summary>Routes of a visit. A handler that asks for <see cref="AtWork"/> or <see cref="MixAtWork"/> gets it opened; 404 where there is no such visit.</summary>
+    /// <param name="app">Where they are added.</param>
+    /// <param name="path">What follows the visit's address.</param>
+    /// <param name="stage">The stage they belong to.</param>
+    public static RouteGroupBuilder MapVisit(this IEndpointRouteBuilder app, string path, string stage)
+    {
+        var group = app.MapGroup($"/api/visits/{{visit:guid}}{path}")
+            .WithTags(stage)
+            .ProducesProblem(StatusCodes.Status404NotFound);
+        group.AddEndpointFilterFactory(
+            (context, next) =>
+            {
+                var opened = context
+                    .MethodInfo.GetParameters()
+                    .Select((p, i) => (p.ParameterType, Index: i))
+                    .Where(p => p.ParameterType == typeof(AtWork) || p.ParameterType == typeof(MixAtWork))
+                    .Select(p => p.Index)
+                    .ToArray();
+                return opened.Length == 0
+                    ? next
+                    : async call =>
+                        opened.Any(i => call.Arguments[i] is null) ? Answers.NotFound("visit") : await next(call);
+            }
+        );
+        return group;
+    }
+}

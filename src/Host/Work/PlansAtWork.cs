@@ -1,0 +1,144 @@
+using System.Collections.Concurrent;
+using System.Text.Json;
+using Wendro.Core.Plans;
+using Wendro.Formats;
+using Wendro.Host.Pipeline;
+using Wendro.Store;
+
+namespace Wendro.Host.Work;
+
+/// <summary>What a change of a plan came to.</summary>
+/// <param name="Before">As it was.</param>
+/// <param name="After">As it is.</param>
+/// <param name="Lost">Panels whose paint found no place.</param>
+internal sealed record Changed(AtWork Before, AtWork After, IReadOnlyList<string> Lost);
+
+/// <summary>
+/// Where plans are worked on: reads them onto their heads, and lets every change in by the one door. Of two changes from one revision the store
+/// takes the first and refuses the second: nobody waits for anybody.
+/// </summary>
+internal sealed class PlansAtWork(Visits visits, Heads heads, TimeProvider clock)
+{
+    private readonly ConcurrentDictionary<Guid, long> newestPreview = new();
+
+    /// <summary>The plan as it stands; null if there is no such visit.</summary>
+    public async Task<AtWork?> OpenAsync(Guid visit, CancellationToken stop)
+    {
+        if (
+            await visits.FindAsync(visit, stop) is not { } found
+            || await visits.PlanAsync(visit, stop) is not { } stored
+        )
+        {
+            return null;
+        }
+
+        return new AtWork(
+            found,
+            stored,
+            heads.Planned(visit, found.Hair, new(stored.History.Shows, stored.Plan), null),
+            clock.GetLocalNow()
+        );
+    }
+
+    /// <summary>The head as it was planned at an earlier revision; null if there was none.</summary>
+    public async Task<PlannedHead?> AtRevisionAsync(AtWork at, int revision, CancellationToken stop) =>
+        await visits.PlanAtAsync(at.Visit.Id, revision, stop) is { } plan
+            ? heads.Make(at.Visit.Hair, plan, at.Head)
+            : null;
+
+    /// <summary>Applies an edit and stores it.</summary>
+    /// <exception cref="BadInputException">Values that can't be taken.</exception>
+    /// <exception cref="StaleRevisionException">The plan is no longer at the base revision.</exception>
+    /// <exception cref="StoppedException">A safety stop stands and hair would get more product.</exception>
+    public async Task<Changed> EditAsync(AtWork at, int baseRevision, PlanEdit edit, CancellationToken stop)
+    {
+        NotStale(at, baseRevision);
+        var applied = Apply(at, edit);
+        NotStopped(at, applied.Plan);
+        var what = JsonSerializer.Serialize(edit, WendroJson.Options);
+        return Next(at, await visits.AppendAsync(at.Visit.Id, at.Stored, applied.Plan, what, stop), applied.Lost);
+    }
+
+    /// <summary>Takes a plan read from a file, as one revision.</summary>
+    /// <inheritdoc cref="EditAsync" path="/exception"/>
+    public async Task<Changed> TakeAsync(AtWork at, int baseRevision, Plan plan, CancellationToken stop)
+    {
+        NotStale(at, baseRevision);
+        var made = PlanEdits.Make(plan, heads.CuttingFor(at.Visit.Hair), out var problems);
+        if (problems.Count > 0)
+        {
+            throw new BadInputException(problems);
+        }
+
+        NotStopped(at, made);
+        return Next(at, await visits.AppendAsync(at.Visit.Id, at.Stored, made, "import", stop), []);
+    }
+
+    /// <summary>Takes the last edit back; the same plan and revision if there is none.</summary>
+    /// <exception cref="StaleRevisionException">The plan is no longer at the base revision.</exception>
+    /// <exception cref="StoppedException">A safety stop stands and it would bring product back.</exception>
+    public async Task<Changed> UndoAsync(AtWork at, int baseRevision, CancellationToken stop)
+    {
+        NotStale(at, baseRevision);
+        return Next(
+            at,
+            await visits.UndoAsync(at.Visit.Id, at.Stored, plan => NotStopped(at, plan), stop) ?? at.Stored,
+            []
+        );
+    }
+
+    /// <summary>Brings back what was undone last; the same plan and revision if there is nothing.</summary>
+    /// <inheritdoc cref="UndoAsync" path="/exception"/>
+    public async Task<Changed> RedoAsync(AtWork at, int baseRevision, CancellationToken stop)
+    {
+        NotStale(at, baseRevision);
+        return Next(
+            at,
+            await visits.RedoAsync(at.Visit.Id, at.Stored, plan => NotStopped(at, plan), stop) ?? at.Stored,
+            []
+        );
+    }
+
+    /// <summary>What an edit would do; stores nothing. Null where a newer preview has come in meanwhile.</summary>
+    public PlannedHead? Preview(AtWork at, int baseRevision, PlanEdit edit, long sequence)
+    {
+        var newest = newestPreview.AddOrUpdate(at.Visit.Id, sequence, (_, last) => Math.Max(last, sequence));
+        NotStale(at, baseRevision);
+        return newest > sequence ? null : heads.Make(at.Visit.Hair, Apply(at, edit).Plan, at.Head);
+    }
+
+    private static void NotStale(AtWork at, int baseRevision)
+    {
+        if (at.Stored.History.Revision != baseRevision)
+        {
+            throw new StaleRevisionException(at.Stored.History.Revision);
+        }
+    }
+
+    /// <summary>Refuses a plan by which hair gets more product while a safety stop stands.</summary>
+    private void NotStopped(AtWork at, Plan next)
+    {
+        if (
+            SafetyAtWork.Stops(at) is { Count: > 0 } stops
+            && Stopped.LaysMore(at.Stored.Plan, next, heads.CuttingFor(at.Visit.Hair))
+        )
+        {
+            throw new StoppedException(stops);
+        }
+    }
+
+    private Applied Apply(AtWork at, PlanEdit edit)
+    {
+        var applied = at.Stored.Plan.Apply(edit, heads.CuttingFor(at.Visit.Hair));
+        return applied.Succeeded
+            ? applied
+            : throw new BadInputException(applied.Problems.Select(p => p with { Field = $"edit.{p.Field}" }).ToArray());
+    }
+
+    private Changed Next(AtWork at, StoredPlan stored, IReadOnlyList<string> lost)
+    {
+        newestPreview.TryRemove(at.Visit.Id, out _);
+        var head = heads.Planned(at.Visit.Id, at.Visit.Hair, new(stored.History.Shows, stored.Plan), at.Head);
+        return new(at, at with { Stored = stored, Head = head }, lost);
+    }
+}
