@@ -26,7 +26,11 @@ public static class WendroJson
         options.RespectNullableAnnotations = true;
         options.RespectRequiredConstructorParameters = true;
         options.AllowOutOfOrderMetadataProperties = true;
-        options.TypeInfoResolverChain.Insert(0, new DefaultJsonTypeInfoResolver { Modifiers = { WithoutDerived } });
+        options.TypeInfoResolverChain.Insert(
+            0,
+            new DefaultJsonTypeInfoResolver { Modifiers = { WithoutDerived, SentenceJson.WithParts } }
+        );
+        options.Converters.Add(new SentenceJson());
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
     }
 

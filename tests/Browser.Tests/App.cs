@@ -14,6 +14,9 @@ public sealed class App : IDisposable
     /// <summary>The checkout.</summary>
     public static string Root { get; } = FindRoot();
     private readonly string folder = Directory.CreateTempSubdirectory("wendro-browser-").FullName;
+    private readonly System.Collections.Concurrent.ConcurrentQueue<string> said = new();
+    private readonly int owner;
+    private int kept;
     private Process? server;
 
     public App()
@@ -21,6 +24,44 @@ public sealed class App : IDisposable
         Port = FreePort();
         StartServer();
         Browser = StartBrowser();
+        owner = Environment.CurrentManagedThreadId;
+        AppDomain.CurrentDomain.FirstChanceException += OnFailure;
+    }
+
+    /// <summary>
+    /// A test that fails leaves its picture, the page's console and the server's last lines under .wendro/failed, and says so. What an assertion
+    /// throws is heard here before the test is given up.
+    /// </summary>
+    private void OnFailure(object? sender, System.Runtime.ExceptionServices.FirstChanceExceptionEventArgs e)
+    {
+        var failed =
+            e.Exception is WebDriverTimeoutException
+            || e.Exception.GetType().Namespace?.StartsWith("Xunit.Sdk", StringComparison.Ordinal) == true;
+        if (!failed || Environment.CurrentManagedThreadId != owner || Interlocked.Exchange(ref kept, 1) == 1)
+        {
+            return;
+        }
+
+        var at = Directory.CreateDirectory(Path.Combine(Root, ".wendro", "failed")).FullName;
+        var name = Path.Combine(at, $"{DateTime.Now:yyyyMMdd-HHmmss}-{Port}");
+        try
+        {
+            Browser.GetScreenshot().SaveAsFile($"{name}.png");
+            File.WriteAllLines(
+                $"{name}.txt",
+                [Browser.Url, e.Exception.Message, "", "Console:", .. ConsoleErrors, "", "Server:", .. said]
+            );
+        }
+        catch (WebDriverException)
+        {
+            // The browser itself is gone: there is no picture to keep.
+        }
+
+        Console.Error.WriteLine($"{name}.png and .txt show what was there. The server said last:");
+        foreach (var line in said.TakeLast(20))
+        {
+            Console.Error.WriteLine($"  {line}");
+        }
     }
 
     public int Port { get; }
@@ -121,8 +162,17 @@ public sealed class App : IDisposable
         StartServer();
     }
 
+    private void Say(string? line)
+    {
+        if (line is not null)
+        {
+            said.Enqueue(line);
+        }
+    }
+
     public void Dispose()
     {
+        AppDomain.CurrentDomain.FirstChanceException -= OnFailure;
         Browser.Quit();
         Browser.Dispose();
         if (server is { HasExited: false })
@@ -185,8 +235,8 @@ public sealed class App : IDisposable
         start.Environment["ASPNETCORE_ENVIRONMENT"] = "Production";
         var patience = Stopwatch.StartNew();
         server = Process.Start(start) ?? throw new InvalidOperationException("The server did not start.");
-        server.OutputDataReceived += (_, _) => { };
-        server.ErrorDataReceived += (_, _) => { };
+        server.OutputDataReceived += (_, line) => Say(line.Data);
+        server.ErrorDataReceived += (_, line) => Say(line.Data);
         server.BeginOutputReadLine();
         server.BeginErrorReadLine();
         using var http = new HttpClient { BaseAddress = new Uri(Address), Timeout = TimeSpan.FromSeconds(2) };

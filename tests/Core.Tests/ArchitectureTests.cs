@@ -21,6 +21,7 @@ public sealed partial class ArchitectureTests
         ["Consult"] = ["Units", "Hair", "Head", "Paint", "Lift", "Care", "Fall", "Blend"],
         ["Plans"] = ["Units", "Hair", "Head", "Tone", "Paint", "Lift", "Care", "Fall", "Blend", "Timing", "Mix"],
         ["Desk"] = ["Units", "Hair", "Tone", "Paint", "Lift", "Care", "Mix", "Timing", "Consult"],
+        ["Visits"] = ["Units", "Hair", "Blend", "Consult", "Plans", "Mix"],
         ["Placement"] = ["Units", "Hair", "Head", "Paint", "Lift", "Fall", "Blend", "Timing", "Plans"],
         ["Patterns"] = ["Units", "Hair", "Head", "Paint", "Lift", "Blend", "Plans"],
     };
@@ -79,7 +80,7 @@ public sealed partial class ArchitectureTests
         Assert.All(Files(), f => Assert.True(f.Text.Count(c => c == '\n') <= 450, $"{f.Folder}/{f.File} is long"));
 
     [GeneratedRegex(
-        @"(?:using Wendro\.Core\.|(?<![\w.])(?:Wendro\.Core\.)?)(Units|Hair|Head|Tone|Paint|Lift|Care|Fall|Blend|Timing|Mix|Desk|Consult|Plans|Patterns|Placement)(?:;|\.[A-Z]\w+)"
+        @"(?:using Wendro\.Core\.|(?<![\w.])(?:Wendro\.Core\.)?)(Units|Hair|Head|Tone|Paint|Lift|Care|Fall|Blend|Timing|Mix|Desk|Consult|Plans|Visits|Patterns|Placement)(?:;|\.[A-Z]\w+)"
     )]
     private static partial Regex Uses();
 }

@@ -247,7 +247,7 @@ public sealed class ConsultTests(Server server) : IClassFixture<Server>
         var panels = (await http.ReadAsync($"/api/visits/{visit}/plan/panels")).AsArray();
         double Area(string zone) => panels.Where(p => (string)p!["zone"]! == zone).Sum(p => (double)p!["areaCm2"]!);
         Assert.True(Area("nape") < Area("lowerBack"));
-        Assert.All(
+        Each.Of(
             panels.Where(p => (string)p!["zone"]! == "crown"),
             p => Assert.Equal(3, (double)p!["meanLevel"]!, 1e-6)
         );

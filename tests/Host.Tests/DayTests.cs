@@ -50,6 +50,46 @@ public sealed class DayTests : IDisposable
     }
 
     [Fact]
+    public async Task A_stage_is_done_when_its_own_work_is()
+    {
+        var visit = await http.NewVisitAsync();
+        async Task<string> DoneAsync() =>
+            string.Join(
+                ' ',
+                (await http.ReadAsync($"/api/visits/{visit}/glance"))["done"]!.AsArray().Select(s => (string)s!)
+            );
+        Assert.Empty(await DoneAsync());
+
+        // One painted panel is no consultation, no division, and no finished painting.
+        await http.EditAsync(visit, 1, """{"kind":"paintPanels","panels":["crown/0/0"],"paint":{}}""");
+        Assert.Empty(await DoneAsync());
+
+        await http.EditAsync(visit, 2, """{"kind":"setFrame","frame":"quadrants"}""");
+        Assert.Equal("section", await DoneAsync());
+
+        var consult = await http.ReadAsync($"/api/visits/{visit}/consult");
+        var answers = consult["consultation"]!.AsObject();
+        answers["patch"] = new JsonObject { ["at"] = "2031-05-01T09:00:00Z", ["result"] = "clear" };
+        answers["reacted"] = false;
+        answers["scalp"] = "calm";
+        answers["salts"] = "none";
+        answers["adult"] = true;
+        using var content = new StringContent(
+            new JsonObject
+            {
+                ["baseVersion"] = 0,
+                ["hair"] = consult["hair"]!.DeepClone(),
+                ["consultation"] = answers.DeepClone(),
+            }.ToJsonString(),
+            System.Text.Encoding.UTF8,
+            "application/json"
+        );
+        var put = await http.PutAsync(new Uri($"/api/visits/{visit}/consult", UriKind.Relative), content);
+        Assert.True(put.IsSuccessStatusCode, await put.Content.ReadAsStringAsync());
+        Assert.Equal("consult section", await DoneAsync());
+    }
+
+    [Fact]
     public async Task Another_visit_and_other_hair()
     {
         var (_, made) = await http.PostAsync("/api/clients", """{"name":"Returning"}""");

@@ -37,7 +37,7 @@ public sealed class DemoTests : IDisposable
         Assert.Contains(day, v => v!["hair"]!["history"]?.AsArray().Any(b => (double)b!["share"]! < 1) == true);
         Assert.Contains(day, v => (double)v!["hair"]!["greyShare"]! > 0.3);
         Assert.Contains(day, v => v!["hair"]!["marked"]?.AsArray().Any(m => (string)m!["kind"]! == "undercut") == true);
-        Assert.All(day, v => Assert.True((int)v!["painted"]! > 20));
+        Each.Of(day, v => Assert.True((int)v!["painted"]! > 20));
         var flawed = await http.ReadAsync($"/api/visits/{Visit(day, "Perrin Askew")}/plan");
         Assert.True(Alarms(flawed["findings"]!.AsArray()) > 0);
         var sound = await http.ReadAsync($"/api/visits/{Visit(day, "Maelis Thornby")}/plan");

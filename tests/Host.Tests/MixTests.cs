@@ -144,7 +144,10 @@ public sealed class MixTests : IDisposable
         Assert.Equal(500, await OnHandAsync("Ebb 40"), 0.01);
 
         // A new server on the same file knows all of it.
-        Assert.Equal(5, (int)(await MixAsync(visit))["bowls"]![0]!["begun"]!["events"]!);
+        using var again = server.Again();
+        var found = await again.CreateClient().ReadAsync($"/api/visits/{visit}/mix");
+        Assert.Equal((await MixAsync(visit))["bowls"]!.ToJsonString(), found["bowls"]!.ToJsonString());
+        Assert.Equal(5, (int)found["bowls"]![0]!["begun"]!["events"]!);
     }
 
     [Fact]

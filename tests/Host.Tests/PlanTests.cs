@@ -28,18 +28,15 @@ public sealed class PlanTests(Server server) : IClassFixture<Server>
         var (painted, change) = await http.EditAsync(visit, 2, PaintBack);
         Assert.Equal(200, painted);
         Assert.Equal(3, (int)change!["revision"]!);
-        Assert.All(change["panels"]!.AsArray(), p => Assert.Equal("upperBack", (string)p!["zone"]!));
+        Each.Of(change["panels"]!.AsArray(), p => Assert.Equal("upperBack", (string)p!["zone"]!));
         Assert.True(Convert.FromBase64String((string)change["strands"]!["levels"]!).Length > 1000);
 
         var panels = (await http.ReadAsync($"/api/visits/{visit}/plan/panels")).AsArray();
-        Assert.All(
+        Each.Of(
             panels.Where(p => (string)p!["zone"]! == "upperBack"),
             p => Assert.True((double)p!["meanLevel"]! > 5.2)
         );
-        Assert.All(
-            panels.Where(p => (string)p!["zone"]! != "upperBack"),
-            p => Assert.Equal(5, (double)p!["meanLevel"]!)
-        );
+        Each.Of(panels.Where(p => (string)p!["zone"]! != "upperBack"), p => Assert.Equal(5, (double)p!["meanLevel"]!));
         Assert.True((double)(await http.ReadAsync($"/api/visits/{visit}/plan/measures"))["lightShare"]! > 0.02);
 
         var findings = (await http.ReadAsync($"/api/visits/{visit}/plan/findings")).AsArray();

@@ -32,7 +32,7 @@ public sealed class ScaleTests
         Assert.True(late.Stable);
         Assert.Equal(210, late.GrossGrams!.Value, 0.15);
         Assert.Contains(seen, r => r.GrossGrams > 210.3);
-        Assert.All(seen.Append(late), r => Assert.Equal(Math.Round(r.GrossGrams!.Value, 1), r.GrossGrams.Value));
+        Each.Of(seen.Append(late), r => Assert.Equal(Math.Round(r.GrossGrams!.Value, 1), r.GrossGrams.Value));
     }
 
     [Fact]
@@ -42,7 +42,7 @@ public sealed class ScaleTests
         After(5);
         var seen = Enumerable.Range(0, 400).Select(_ => After(0.5).GrossGrams!.Value).ToArray();
         Assert.True(seen.Distinct().Count() > 1);
-        Assert.All(seen, g => Assert.Equal(80, g, 0.15));
+        Each.Of(seen, g => Assert.Equal(80, g, 0.15));
     }
 
     [Fact]

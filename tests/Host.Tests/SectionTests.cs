@@ -73,7 +73,7 @@ public sealed class SectionTests(Server server) : IClassFixture<Server>
         var visit = await http.NewVisitAsync();
         var patterns = (await http.ReadAsync($"/api/visits/{visit}/patterns")).AsArray();
         Assert.Equal(Enumerable.Range(1, 21), patterns.Select(p => (int)p!["technique"]!).Order());
-        Assert.All(patterns, p => Assert.NotEmpty(p!["why"]!.AsArray()));
+        Each.Of(patterns, p => Assert.NotEmpty(p!["why"]!.AsArray()));
 
         // Those that suit her come first.
         var against = patterns.Select(p => p!["against"] is not null).ToArray();
@@ -90,7 +90,7 @@ public sealed class SectionTests(Server server) : IClassFixture<Server>
                 $"{{\"baseRevision\":{revision + 1}}}"
             );
             Assert.Equal(200, undone);
-            Assert.All(back!["panels"]!.AsArray(), p => Assert.Null(p!["paint"]));
+            Each.Of(back!["panels"]!.AsArray(), p => Assert.Null(p!["paint"]));
         }
     }
 

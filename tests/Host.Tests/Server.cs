@@ -12,7 +12,16 @@ namespace Wendro.Host.Tests;
 /// <summary>The real pipeline on a real SQLite file in a folder of its own, with a clock that tests set.</summary>
 public sealed class Server : WebApplicationFactory<Program>
 {
-    private readonly string folder = Directory.CreateTempSubdirectory("wendro-host-").FullName;
+    private readonly string folder;
+    private readonly bool owns;
+
+    public Server()
+        : this(Directory.CreateTempSubdirectory("wendro-host-").FullName, owns: true) { }
+
+    private Server(string folder, bool owns) => (this.folder, this.owns) = (folder, owns);
+
+    /// <summary>Another server on the same data: what it knows it has read from the file.</summary>
+    public Server Again() => new(folder, owns: false);
 
     public FakeTimeProvider Clock { get; } = new(new DateTimeOffset(2031, 5, 6, 9, 30, 0, TimeSpan.Zero));
 
@@ -28,7 +37,7 @@ public sealed class Server : WebApplicationFactory<Program>
     protected override void Dispose(bool disposing)
     {
         base.Dispose(disposing);
-        if (disposing && Directory.Exists(folder))
+        if (disposing && owns && Directory.Exists(folder))
         {
             Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
             Directory.Delete(folder, true);

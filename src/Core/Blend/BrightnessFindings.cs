@@ -1,5 +1,6 @@
 using Wendro.Core.Fall;
 using Wendro.Core.Head;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Blend;
 
@@ -26,21 +27,21 @@ internal static class BrightnessFindings
         var frame = head.Panels.Where(p => ZoneFacts.IsFaceFrame(p.Panel.Key.Zone)).ToArray();
         var bare = frame.Count(p => p.Painted is null);
         var starts = frame.Where(p => p.Painted is not null).Select(p => p.Painted!.StartCm).DefaultIfEmpty().Min();
+        Sentence because =
+            bare == frame.Length ? (Sentence)"None of it is painted."
+            : bare > 0 ? (Sentence)$"{bare} of its {frame.Length} panels are not painted."
+            : (Sentence)$"Its paint starts {Quantity.Cm(starts)} down.";
         yield return new Finding(
             FindingKind.FrontNotBrighter,
             Severity.Alarm,
             "Front is not brighter",
-            $"Face frame is {Math.Abs(lift):0.0} level {(lift < 0 ? "below" : "above")} the rest from the front; she wants it {head.Wish.FaceFrameLift:0.0} above. "
-                + (
-                    bare == frame.Length ? "None of it is painted."
-                    : bare > 0 ? $"{bare} of its {frame.Length} panels are not painted."
-                    : $"Its paint starts {starts:0.#} cm down."
-                ),
+            $"Face frame is {Math.Abs(lift):0.0} level {(lift < 0 ? "below" : "above")} the rest from the front; wanted {head.Wish.FaceFrameLift:0.0} above. {because}",
             "Mean level of the face frame seen from the front, less the mean level of all other hair seen from the front.",
             [Zone.FaceFrameLeft, Zone.FaceFrameRight],
             frame.Select(p => p.Panel.Key).ToArray(),
             Wear.Down,
-            [new("face frame above the rest", lift, "level"), new("wanted", head.Wish.FaceFrameLift, "level")]
+            [new("face frame above the rest", lift, "level"), new("wanted", head.Wish.FaceFrameLift, "level")],
+            Better: Better.Higher
         );
     }
 
@@ -111,7 +112,8 @@ internal static class BrightnessFindings
                 new("hairline", band.Value, "level"),
                 new("behind it", behind.Value, "level"),
                 new("natural", natural, "level"),
-            ]
+            ],
+            Better: Better.Higher
         );
     }
 
@@ -144,7 +146,8 @@ internal static class BrightnessFindings
             [Zone.Nape],
             Findings.Keys(head.Panels.Where(p => p.Panel.Key.Zone == Zone.Nape)),
             head.TiedAs,
-            [new("nape", nape, "level"), new("rest", rest, "level")]
+            [new("nape", nape, "level"), new("rest", rest, "level")],
+            Better: Better.Higher
         );
     }
 

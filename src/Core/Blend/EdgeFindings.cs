@@ -1,6 +1,7 @@
 using Wendro.Core.Fall;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Blend;
 
@@ -33,11 +34,8 @@ internal static class EdgeFindings
                 FindingKind.HardLine,
                 line ? Severity.Alarm : Severity.Caution,
                 $"Hard line, {ZoneFacts.Words(zone.Key)}",
-                $"The level rises {slope:0.0} a cm at {at:0.#} cm from the scalp; she wants {head.Wish.RootSoftness:0.0} at most."
-                    + (full ? " A straight edge without blur grows out as a line." : string.Empty)
-                    + (old ? " Her old edge lies there too: start away from it." : string.Empty),
-                "Mean seen level of the zone by half centimetres from the scalp, steepest rise over one centimetre; "
-                    + $"{head.Limits.LineSoftness} a cm and more reads as a line.",
+                $"The level rises {Quantity.Rise(slope)} at {Quantity.Cm(at)} from the scalp; the wish is {Quantity.Rise(head.Wish.RootSoftness)} at most.{(full ? " A straight edge without blur grows out as a line." : string.Empty)}{(old ? " An old edge lies there too: start away from it." : string.Empty)}",
+                $"Mean seen level of the zone in steps of {Quantity.Cm(0.5)} from the scalp, steepest rise over {Quantity.Cm(1)}; {Quantity.Rise(head.Limits.LineSoftness)} and more reads as a line.",
                 [zone.Key],
                 blame,
                 Wear.Down,
@@ -72,9 +70,8 @@ internal static class EdgeFindings
                 FindingKind.Stripes,
                 longest >= 5 ? Severity.Alarm : Severity.Caution,
                 $"Stripes, {ZoneFacts.Words(zone.Key)}",
-                $"{Findings.Count(longest)} neighbours start within {head.Limits.StripeCm:0.#} cm of each other"
-                    + (runs.Length > 1 ? $"; {runs.Length} rows do." : "."),
-                $"Start heights of neighbouring panels in a row: {head.Limits.StripeRun} or more within {head.Limits.StripeCm:0.#} cm read as stripes.",
+                $"{Findings.Count(longest)} neighbours start within {Quantity.Cm(head.Limits.StripeCm)} of each other{(runs.Length > 1 ? $"; {runs.Length} rows do." : ".")}",
+                $"Start heights of neighbouring panels in a row: {head.Limits.StripeRun} or more within {Quantity.Cm(head.Limits.StripeCm)} read as stripes.",
                 [zone.Key],
                 keys,
                 Wear.Down,
@@ -149,7 +146,8 @@ internal static class EdgeFindings
             Findings.Zones(panels),
             Findings.Keys(panels),
             Wear.Down,
-            [new("levels differ by", least, "level"), new("zones", blocks.Length, "zones")]
+            [new("levels differ by", least, "level"), new("zones", blocks.Length, "zones")],
+            Better: Better.Higher
         );
     }
 

@@ -1,6 +1,7 @@
 using Wendro.Core.Fall;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Blend;
 
@@ -56,6 +57,16 @@ public enum Severity
 /// <param name="Unit">Of what.</param>
 public sealed record Figure(string Name, double Value, string Unit);
 
+/// <summary>Which way the figure that decides should go.</summary>
+public enum Better
+{
+    /// <summary>Less of it is better.</summary>
+    Lower,
+
+    /// <summary>More of it is better: light or distance is missing.</summary>
+    Higher,
+}
+
 /// <summary>Where along the hair the evidence lies, cm from the scalp.</summary>
 public sealed record Stretch(double FromCm, double ToCm);
 
@@ -70,21 +81,30 @@ public sealed record Stretch(double FromCm, double ToCm);
 /// <param name="Wear">The wear it shows in.</param>
 /// <param name="Evidence">The figures; the first is the one that decides.</param>
 /// <param name="Along">Where along the hair; null for all of it.</param>
+/// <param name="Better">Which way the figure that decides should go.</param>
 /// <param name="Of">Which of its kind, where there can be several: a zone, a mixture; null where there is one.</param>
 public sealed record Finding(
     FindingKind Kind,
     Severity Severity,
     string Title,
-    string Text,
-    string Why,
+    Sentence Text,
+    Sentence Why,
     IReadOnlyList<Zone> Zones,
     IReadOnlyList<PanelKey> Panels,
     Wear Wear,
     IReadOnlyList<Figure> Evidence,
     Stretch? Along = null,
-    string? Of = null
+    string? Of = null,
+    Better Better = Better.Lower
 )
 {
+    /// <summary>The figure that decides.</summary>
+    public Figure Deciding => Evidence[0];
+
+    /// <summary>Whether the same finding has got better in another plan.</summary>
+    public bool IsBetterThan(double before) =>
+        Better == Better.Higher ? Deciding.Value > before + 0.02 : Deciding.Value < before - 1e-6;
+
     /// <summary>The same finding keeps its name from edit to edit, however far it spreads.</summary>
     public string Id => Of is null ? Kind.ToString() : $"{Kind}:{Of}";
 

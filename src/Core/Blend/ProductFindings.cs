@@ -39,6 +39,17 @@ internal static class ProductFindings
     public static bool LiesOverOthers(Coat coat) =>
         !coat.Formula.IsDeposit && coat.Painted.Paint is { Covering: Covering.Open, Face: Face.Surface };
 
+    /// <summary>How far product goes into a section, as one would say it: "almost through".</summary>
+    /// <param name="share">Share of the section, from about a half up.</param>
+    public static string HowFar(double share) =>
+        share switch
+        {
+            >= 1.5 => "right through, and some way into the hair beneath,",
+            >= 1 => "right through",
+            >= 0.85 => "almost through",
+            _ => "most of the way through",
+        };
+
     public static IEnumerable<Finding> BleedThrough(Judged head)
     {
         // Under film, mesh or foil a panel lies by itself; at the hairline there is skin beneath, which is another matter.
@@ -56,6 +67,7 @@ internal static class ProductFindings
 
         var panels = through.Select(p => p.Panel).ToArray();
         var most = through.Max(p => p.Share);
+        var thickness = through.MaxBy(p => p.Share).Panel.Panel.ThicknessMm;
         var why = string.Join(
             ", ",
             new[]
@@ -70,8 +82,7 @@ internal static class ProductFindings
             FindingKind.BleedThrough,
             most >= 1.1 ? Severity.Alarm : Severity.Caution,
             "May bleed through",
-            $"{Findings.Panels(panels.Length)} in open air ({Findings.Where(panels)}): product reaches {most:P0} of the section"
-                + (why.Length > 0 ? $" with {why}." : "."),
+            $"{Findings.Panels(panels.Length)} in open air ({Findings.Where(panels)}): product goes {HowFar(most)} a section {Quantity.Mm(thickness)} thick{(why.Length > 0 ? $", with {why}." : ".")}",
             $"Deepest stroke by thickness, plus {RunnyAdds:P0} for a runny mix, {SlackAdds:P0} for slack hair, {SwellingAdds:P0} for powder that swells; {head.Limits.BleedShare:P0} and more may come through onto what should stay dry.",
             Findings.Zones(panels),
             Findings.Keys(panels),
@@ -105,13 +116,14 @@ internal static class ProductFindings
             FindingKind.ScalpContact,
             Severity.Alarm,
             "Touches the scalp",
-            $"{Findings.Panels(near.Length)} ({Findings.Where(panels)}) start {nearest:0.0} cm from the scalp with a product that stays off it.",
-            $"Start heights of lighteners that are not made for the scalp, or are mixed over {LiftTables.ScalpVolume:0} vol: at least {head.Limits.ScalpCm:0.0} cm away. The leaflet rules.",
+            $"{Findings.Panels(near.Length)} ({Findings.Where(panels)}) start {Quantity.Cm(nearest, "0.0")} from the scalp with a product that stays off it.",
+            $"Start heights of lighteners that are not made for the scalp, or are mixed over {LiftTables.ScalpVolume:0} vol: at least {Quantity.Cm(head.Limits.ScalpCm, "0.0")} away. The leaflet rules.",
             Findings.Zones(panels),
             Findings.Keys(panels),
             Wear.Down,
             [new("from scalp", nearest, "cm"), new("panels", near.Length, "panels")],
-            new Stretch(0, 1)
+            new Stretch(0, 1),
+            Better: Better.Higher
         );
     }
 
@@ -142,7 +154,7 @@ internal static class ProductFindings
             Severity.Caution,
             "Warm root",
             $"{Findings.Panels(warm.Length)} ({Findings.Where(warm)}) carry {volume:0} vol at the root: the scalp's warmth lifts it there.",
-            $"Over {LiftTables.ScalpVolume:0} vol: a deposit at the root lifts natural hair warm, a lightener within {WarmCm:0.0} cm of the scalp without blur goes faster than below.",
+            $"Over {LiftTables.ScalpVolume:0} vol: a deposit at the root lifts natural hair warm, a lightener within {Quantity.Cm(WarmCm, "0.0")} of the scalp without blur goes faster than below.",
             Findings.Zones(warm),
             Findings.Keys(warm),
             Wear.Down,
@@ -188,7 +200,8 @@ internal static class ProductFindings
                     new("wanted", target.Value, "level"),
                     new("dry after", dries, "min"),
                 ],
-                Of: $"{group.Key.Id} {Remedies.Words(group.Key.Covering)}"
+                Of: $"{group.Key.Id} {Remedies.Words(group.Key.Covering)}",
+                Better: Better.Higher
             );
         }
     }
@@ -217,7 +230,8 @@ internal static class ProductFindings
             Findings.Zones(panels),
             Findings.Keys(panels),
             Wear.Down,
-            [new("at most", most, "level"), new("wanted", target.Value, "level")]
+            [new("at most", most, "level"), new("wanted", target.Value, "level")],
+            Better: Better.Higher
         );
     }
 
@@ -258,13 +272,12 @@ internal static class ProductFindings
                 : weak ? Severity.Alarm
                 : Severity.Caution,
             "Over hair that is light already",
-            $"Lightener goes {most:0.0} cm onto old light hair on {Findings.Panels(panels.Length).ToLowerInvariant()}"
-                + (
-                    light.Share < FewStripes ? $": {light.Share:P0} of the strands there. Comb the old stripes aside."
-                    : weak ? ", which is porous: it can break."
-                    : "."
-                ),
-            $"Length of hair noted as lightened that is covered by more than {Overlaps:P0}; {head.Limits.OverlapCm:0.0} cm are left for blending.",
+            $"Lightener goes {Quantity.Cm(most, "0.0")} onto old light hair on {Findings.Panels(panels.Length).ToLowerInvariant()}{(
+                light.Share < FewStripes ? $": {light.Share:P0} of the strands there. Comb the old stripes aside."
+                : weak ? ", which is porous: it can break."
+                : "."
+            )}",
+            $"Length of hair noted as lightened that is covered by more than {Overlaps:P0}; {Quantity.Cm(head.Limits.OverlapCm, "0.0")} are left for blending.",
             Findings.Zones(panels),
             Findings.Keys(panels),
             Wear.Down,

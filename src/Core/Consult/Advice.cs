@@ -1,5 +1,6 @@
 using Wendro.Core.Blend;
 using Wendro.Core.Hair;
+using Wendro.Core.Paint;
 
 namespace Wendro.Core.Consult;
 
@@ -26,8 +27,8 @@ public sealed record Advice(string Technique, string Why)
     )
     {
         var lift = wish.EndsLevel - ends.Level;
-        var openDries = visits.Count > 0 && !visits[0].Words.Contains("open", StringComparison.Ordinal);
-        var foil = visits.Count > 0 && visits[0].Words.Contains("foil", StringComparison.Ordinal);
+        var openDries = visits.Count > 0 && visits[0].With.Covering != Covering.Open;
+        var foil = visits.Count > 0 && visits[0].With.Covering == Covering.Foil;
         var soft = wish.RootSoftness <= 0.8;
         var curls = hair.Curl is Curl.Curly or Curl.Coily;
         var striped = hair.Bands.Any(b => b is { State: BandState.Lightened, Share: < 1 });

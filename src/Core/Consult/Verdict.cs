@@ -13,6 +13,7 @@ namespace Wendro.Core.Consult;
 /// <param name="Level">Level expected, with its band.</param>
 /// <param name="Undertone">Warmth laid bare there.</param>
 /// <param name="Words">With what: lightener, developer, covering, minutes.</param>
+/// <param name="With">The same as figures.</param>
 /// <param name="WeeksAfter">Weeks after the visit before; 0 today.</param>
 /// <param name="Sum">The sum behind the level, to be checked by hand.</param>
 public sealed record VisitAhead(
@@ -21,9 +22,22 @@ public sealed record VisitAhead(
     Forecast Level,
     string Undertone,
     string Words,
+    Setting With,
     double WeeksAfter,
     string Sum
 );
+
+/// <summary>What a visit lightens with.</summary>
+/// <param name="Lightener">Lightener.</param>
+/// <param name="Volume">Developer, volume.</param>
+/// <param name="Covering">What covers it.</param>
+/// <param name="Minutes">Minutes.</param>
+public sealed record Setting(Lightener Lightener, double Volume, Covering Covering, double Minutes)
+{
+    /// <summary>In plain words.</summary>
+    public override string ToString() =>
+        $"{Remedies.Words(Lightener)}, {Volume:0} vol, {Remedies.Words(Covering)}, {Minutes:0} min";
+}
 
 /// <summary>Something the verdict rests on, with its figure.</summary>
 /// <param name="What">What.</param>
@@ -163,7 +177,8 @@ public sealed record Verdict(
                     from,
                     best.Forecast,
                     Undertone.At(best.Forecast.Level),
-                    best.Words,
+                    best.With.ToString(),
+                    best.With,
                     n == 1 ? 0 : Math.Max(weeks, LeastWeeks),
                     best.Sum
                 )
@@ -175,9 +190,9 @@ public sealed record Verdict(
     }
 
     /// <summary>The mildest choice that reaches a level within the leaflet's time; else the one that comes nearest.</summary>
-    private static (Forecast Forecast, string Words, string Sum) Best(HairProfile hair, HairState state, double level)
+    private static (Forecast Forecast, Setting With, string Sum) Best(HairProfile hair, HairState state, double level)
     {
-        (Forecast, string, string)? nearest = null;
+        (Forecast, Setting, string)? nearest = null;
         foreach (var (lightener, volume, covering) in Choices)
         {
             var of = CaseOf(hair, state, lightener, volume, covering);
@@ -186,11 +201,7 @@ public sealed record Verdict(
                     ? Math.Ceiling(Math.Max(m, 5))
                     : LiftTables.LeafletLimitMinutes;
             var forecast = Forecast.Of(of, minutes);
-            var found = (
-                forecast,
-                $"{Remedies.Words(lightener)}, {volume:0} vol, {Remedies.Words(covering)}, {minutes:0} min",
-                new Lifting(of).Sum(minutes)
-            );
+            var found = (forecast, new Setting(lightener, volume, covering, minutes), new Lifting(of).Sum(minutes));
             if (forecast.Level >= level - 0.05)
             {
                 return found;

@@ -49,7 +49,7 @@ public static partial class DeskSums
             Developer.VolumeOf(parts),
             parts.Count == 1
                 ? "It is at hand as it is."
-                : $"Peroxide adds up by mass: {string.Join(" + ", parts.Select(p => $"{p.Grams:0.##} g · {p.Volume.Value:0.#}"))} = {q.Grams:0.##} g · {q.WantedVolume:0.#}."
+                : $"Peroxide adds up by mass: {Sentence.Join(" + ", parts.Select(p => (Sentence)$"{Quantity.Grams(p.Grams, "0.##")} · {p.Volume.Value:0.#}"))} = {Quantity.Grams(q.Grams, "0.##")} · {q.WantedVolume:0.#}."
         );
     }
 
@@ -69,7 +69,7 @@ public static partial class DeskSums
         return new BatchAnswer(
             bowl.LightenerGrams,
             bowl.DeveloperGrams,
-            $"{q.Grams:0.##} g in {q.LightenerParts + q.DeveloperParts:0.##} parts, {q.Grams / (q.LightenerParts + q.DeveloperParts):0.##} g each. Mixed: {Mixing.Words(q.DeveloperParts / q.LightenerParts)}."
+            $"{Quantity.Grams(q.Grams, "0.##")} in {q.LightenerParts + q.DeveloperParts:0.##} parts, {Quantity.Grams(q.Grams / (q.LightenerParts + q.DeveloperParts), "0.##")} each. Mixed: {Mixing.Words(q.DeveloperParts / q.LightenerParts)}."
         );
     }
 

@@ -181,7 +181,7 @@ public static partial class DeskSums
         return new RegrowthAnswer(
             q.Cm ?? months * HairFibre.GrowthCmPerMonth,
             months,
-            $"Hair grows about {HairFibre.GrowthCmPerMonth} cm a month."
+            $"Hair grows about {Quantity.Cm(HairFibre.GrowthCmPerMonth, "0.##")} a month."
         );
     }
 

@@ -3,6 +3,7 @@ using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Timing;
 using Wendro.Core.Tone;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Desk;
 
@@ -38,7 +39,7 @@ public sealed record LiftAnswer(
     string Undertone,
     double DriesAtMinutes,
     IReadOnlyList<string> Cautions,
-    string Why
+    Sentence Why
 );
 
 /// <summary>How long to a level?</summary>
@@ -62,7 +63,7 @@ public sealed record TimeAnswer(
     bool WithinLimit,
     string Because,
     IReadOnlyList<Remedy> Remedies,
-    string Why
+    Sentence Why
 );
 
 /// <summary>How much of which developers makes one in between?</summary>
@@ -75,13 +76,13 @@ public sealed record DeveloperQuestion(double WantedVolume, double Grams, IReadO
 public sealed record DeveloperPour(double Volume, double Grams);
 
 /// <summary>The parts, and the strength they make.</summary>
-public sealed record DeveloperAnswer(IReadOnlyList<DeveloperPour> Parts, double Volume, string Why);
+public sealed record DeveloperAnswer(IReadOnlyList<DeveloperPour> Parts, double Volume, Sentence Why);
 
 /// <summary>How much lightener and developer make so many grams?</summary>
 public sealed record BatchQuestion(double Grams, double LightenerParts, double DeveloperParts);
 
 /// <summary>So much of each.</summary>
-public sealed record BatchAnswer(double LightenerGrams, double DeveloperGrams, string Why);
+public sealed record BatchAnswer(double LightenerGrams, double DeveloperGrams, Sentence Why);
 
 /// <summary>Too much of one part was poured: what restores the ratio?</summary>
 /// <param name="LightenerParts">Parts of lightener, above 0.</param>
@@ -104,7 +105,7 @@ public sealed record RescueAnswer(
     double TotalGrams,
     bool Fits,
     double RatioNow,
-    string Why
+    Sentence Why
 );
 
 /// <summary>What comes of a toner?</summary>
@@ -133,32 +134,32 @@ public sealed record ToneAnswer(
     double Lightness,
     double Chroma,
     double Hue,
-    string Why
+    Sentence Why
 );
 
 /// <summary>When may what be rinsed?</summary>
 public sealed record RinseQuestion(IReadOnlyList<RinseWindow> Windows);
 
 /// <summary>The fewest moments that meet every window.</summary>
-public sealed record RinseAnswer(IReadOnlyList<double> Waves, string Why);
+public sealed record RinseAnswer(IReadOnlyList<double> Waves, Sentence Why);
 
 /// <summary>One strength in the other scale: give one of the two.</summary>
 public sealed record StrengthQuestion(double? Volume = null, double? Percent = null);
 
 /// <summary>Both.</summary>
-public sealed record StrengthAnswer(double Volume, double Percent, string Why);
+public sealed record StrengthAnswer(double Volume, double Percent, Sentence Why);
 
 /// <summary>One mass in the other unit: give one of the two.</summary>
 public sealed record MassQuestion(double? Grams = null, double? Ounces = null);
 
 /// <summary>Both; and millilitres of developer, which weigh a gram each.</summary>
-public sealed record MassAnswer(double Grams, double Ounces, double DeveloperMillilitres, string Why);
+public sealed record MassAnswer(double Grams, double Ounces, double DeveloperMillilitres, Sentence Why);
 
 /// <summary>Regrowth and months: give one of the two.</summary>
 public sealed record RegrowthQuestion(double? Cm = null, double? Months = null);
 
 /// <summary>Both.</summary>
-public sealed record RegrowthAnswer(double Cm, double Months, string Why);
+public sealed record RegrowthAnswer(double Cm, double Months, Sentence Why);
 
 /// <summary>How many visits to a level?</summary>
 /// <param name="Level">Her ends today, 1..10.</param>
@@ -180,4 +181,4 @@ public sealed record VisitsQuestion(
 public sealed record VisitStep(int Number, double From, double Level, double HalfWidth, string With, double WeeksAfter);
 
 /// <summary>The visits, whether the level is reached at all.</summary>
-public sealed record VisitsAnswer(bool Reached, IReadOnlyList<VisitStep> Visits, string Why);
+public sealed record VisitsAnswer(bool Reached, IReadOnlyList<VisitStep> Visits, Sentence Why);

@@ -17,9 +17,9 @@ namespace Wendro.Core.Desk;
 /// <param name="Problems">What can't be read; then there is no answer.</param>
 public sealed record ShortRead(
     string Sum,
-    string ReadAs,
-    string Result,
-    string Why,
+    Sentence ReadAs,
+    Sentence Result,
+    Sentence Why,
     object? Question,
     object? Answer,
     IReadOnlyList<Problem> Problems
@@ -106,10 +106,11 @@ public static class ShortEntry
         {
             return Told(
                 "batch",
-                $"{grams[0]:0.##} g mixed at {ratio.From:0.##} : {ratio.To:0.##}",
+                $"{Quantity.Grams(grams[0], "0.##")} mixed at {ratio.From:0.##} : {ratio.To:0.##}",
                 new BatchQuestion(grams[0], ratio.From, ratio.To),
                 DeskSums.Of,
-                a => $"{a.LightenerGrams:0.0} g lightener + {a.DeveloperGrams:0.0} g developer",
+                a =>
+                    $"{Quantity.Grams(a.LightenerGrams, "0.0")} lightener + {Quantity.Grams(a.DeveloperGrams, "0.0")} developer",
                 a => a.Why
             );
         }
@@ -119,11 +120,11 @@ public static class ShortEntry
             var holds = w.After(TokenKind.Bowl);
             return Told(
                 "rescue",
-                $"{grams[0]:0.##} g lightener and {grams[1]:0.##} g developer in the bowl, wanted {ratio.From:0.##} : {ratio.To:0.##}{(holds is { } b ? $", it holds {b:0.##} g" : string.Empty)}",
+                $"{Quantity.Grams(grams[0], "0.##")} lightener and {Quantity.Grams(grams[1], "0.##")} developer in the bowl, wanted {ratio.From:0.##} : {ratio.To:0.##}{(holds is { } b ? (Sentence)$", it holds {Quantity.Grams(b, "0.##")}" : string.Empty)}",
                 new RescueQuestion(ratio.From, ratio.To, grams[0], grams[1], holds),
                 DeskSums.Of,
                 a =>
-                    $"{(a.AddDeveloperGrams > 0 ? $"add {a.AddDeveloperGrams:0.0} g developer" : a.AddLightenerGrams > 0 ? $"add {a.AddLightenerGrams:0.0} g lightener" : "nothing to add")}: {a.TotalGrams:0.0} g in all{(a.Fits ? string.Empty : ", more than the bowl holds")}",
+                    $"{(a.AddDeveloperGrams > 0 ? (Sentence)$"add {Quantity.Grams(a.AddDeveloperGrams, "0.0")} developer" : a.AddLightenerGrams > 0 ? (Sentence)$"add {Quantity.Grams(a.AddLightenerGrams, "0.0")} lightener" : "nothing to add")}: {Quantity.Grams(a.TotalGrams, "0.0")} in all{(a.Fits ? string.Empty : ", more than the bowl holds")}",
                 a => a.Why
             );
         }
@@ -246,10 +247,14 @@ public static class ShortEntry
             return w.Grams is [var grams] && at.Length > 0
                 ? Told(
                     "developer",
-                    $"{grams:0.##} g developer {w.Volumes[0]:0.#} vol from {string.Join(" and ", at.Select(v => $"{v:0.#}"))} vol",
+                    $"{Quantity.Grams(grams, "0.##")} developer {w.Volumes[0]:0.#} vol from {string.Join(" and ", at.Select(v => $"{v:0.#}"))} vol",
                     new DeveloperQuestion(w.Volumes[0], grams, at),
                     DeskSums.Of,
-                    a => string.Join(" + ", a.Parts.Select(p => $"{p.Grams:0.0} g of {p.Volume:0.#} vol")),
+                    a =>
+                        Sentence.Join(
+                            " + ",
+                            a.Parts.Select(p => (Sentence)$"{Quantity.Grams(p.Grams, "0.0")} of {p.Volume:0.#} vol")
+                        ),
                     a => a.Why
                 )
                 : No("A developer wants its grams and what is at hand: 25 vol 60 g from 20 40.");
@@ -279,7 +284,7 @@ public static class ShortEntry
             return null;
         }
 
-        ShortRead Grown(string said, RegrowthQuestion q) =>
+        ShortRead Grown(Sentence said, RegrowthQuestion q) =>
             Told(
                 "regrowth",
                 said,
@@ -288,7 +293,7 @@ public static class ShortEntry
                 a => $"{a.Cm:0.0} cm ({Customary.InchesOf(a.Cm):0.0} in) = {a.Months:0.0} months",
                 a => a.Why
             );
-        return w.Centimetres is { } cm ? Grown($"{cm:0.##} cm of regrowth in months", new(Cm: cm))
+        return w.Centimetres is { } cm ? Grown($"{Quantity.Cm(cm, "0.##")} of regrowth in months", new(Cm: cm))
             : w.Months is { } months ? Grown($"regrowth of {months:0.##} months", new(Months: months))
             : null;
     }
@@ -297,7 +302,9 @@ public static class ShortEntry
         w.Grams is [var grams] && w.Count == 1
             ? Told(
                 "mass",
-                w.IsOunces ? $"{Customary.OuncesOf(grams):0.###} oz in grams" : $"{grams:0.##} g in ounces",
+                w.IsOunces
+                    ? (Sentence)$"{Customary.OuncesOf(grams):0.###} oz in grams"
+                    : (Sentence)$"{grams:0.##} g in ounces",
                 w.IsOunces
                     ? new MassQuestion(Ounces: Math.Round(Customary.OuncesOf(grams), 9))
                     : new MassQuestion(grams),
@@ -314,11 +321,11 @@ public static class ShortEntry
 
     private static ShortRead Told<TQuestion, TAnswer>(
         string sum,
-        string readAs,
+        Sentence readAs,
         TQuestion question,
         Func<TQuestion, DeskResult<TAnswer>> answer,
-        Func<TAnswer, string> result,
-        Func<TAnswer, string> why
+        Func<TAnswer, Sentence> result,
+        Func<TAnswer, Sentence> why
     )
         where TQuestion : notnull
         where TAnswer : class

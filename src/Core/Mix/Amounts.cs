@@ -1,5 +1,6 @@
 using Wendro.Core.Blend;
 using Wendro.Core.Paint;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Mix;
 
@@ -14,7 +15,7 @@ public sealed record Taken(PanelKey Panel, string Formula, double HairGrams, dou
 /// <param name="FromGrams">At least, g.</param>
 /// <param name="ToGrams">At most, g.</param>
 /// <param name="Why">How that was reckoned.</param>
-public sealed record UsualAmount(double FromGrams, double ToGrams, string Why);
+public sealed record UsualAmount(double FromGrams, double ToGrams, Sentence Why);
 
 /// <summary>Grams: hair reached, times what lies on a gram of it, times what is wasted.</summary>
 public static class Amounts
@@ -86,7 +87,7 @@ public static class Amounts
         return new(
             UsualFrom * share,
             UsualTo * share,
-            $"A full service usually takes {UsualFrom:0} to {UsualTo:0} g mixed, on about {UsualHairGrams:0} g of hair in panels; here {held:0} g of hair are held, {share:P0} of it."
+            $"A full service usually takes {Quantity.Grams(UsualFrom, "0")} to {Quantity.Grams(UsualTo, "0")} mixed, on about {Quantity.Grams(UsualHairGrams, "0")} of hair in panels; here {Quantity.Grams(held, "0")} of hair are held, {share:P0} of it."
         );
     }
 }

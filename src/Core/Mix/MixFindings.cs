@@ -2,6 +2,7 @@ using Wendro.Core.Blend;
 using Wendro.Core.Fall;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Mix;
 
@@ -151,7 +152,7 @@ public static class MixFindings
                 FindingKind.RunnyForDepth,
                 Severity.Caution,
                 $"{formula.Id} is too loose for how deep it goes",
-                $"1 : {formula.DeveloperPerLightener:0.##} is {Mixing.Words(formula.DeveloperPerLightener)}; on {Findings.Panels(deep.Length).ToLowerInvariant()} in open air it reaches {most:P0} of the section.",
+                $"1 : {formula.DeveloperPerLightener:0.##} is {Mixing.Words(formula.DeveloperPerLightener)}; on {Findings.Panels(deep.Length).ToLowerInvariant()} in open air it goes {ProductFindings.HowFar(most)} the section.",
                 $"Deepest stroke by thickness, and what a loose mixture adds; {mix.Limits.BleedShare:P0} and more may come through.",
                 deep.Select(c => c.Panel.Panel.Key).ToArray(),
                 formula.Id,
@@ -175,8 +176,8 @@ public static class MixFindings
                 FindingKind.StrengthOverScalp,
                 Severity.Alarm,
                 strong ? "Too strong for the scalp" : "Not made for the scalp",
-                $"{formula.Id} ({formula.Words}) begins {near.Min(c => c.Coat.Painted.StartCm):0.0} cm from the scalp on {Findings.Panels(near.Length).ToLowerInvariant()}.",
-                $"Over {LiftTables.ScalpVolume:0} vol, and whatever its leaflet does not allow there, stays {mix.Limits.ScalpCm:0.0} cm off the scalp. The leaflet rules.",
+                $"{formula.Id} ({formula.Words}) begins {Quantity.Cm(near.Min(c => c.Coat.Painted.StartCm), "0.0")} from the scalp on {Findings.Panels(near.Length).ToLowerInvariant()}.",
+                $"Over {LiftTables.ScalpVolume:0} vol, and whatever its leaflet does not allow there, stays {Quantity.Cm(mix.Limits.ScalpCm, "0.0")} off the scalp. The leaflet rules.",
                 near.Select(c => c.Panel.Panel.Key).ToArray(),
                 formula.Id,
                 new Figure("developer", formula.Volume, "vol")
@@ -278,8 +279,8 @@ public static class MixFindings
         FindingKind kind,
         Severity severity,
         string title,
-        string text,
-        string why,
+        Sentence text,
+        Sentence why,
         IReadOnlyList<PanelKey> panels,
         string of,
         params Figure[] evidence

@@ -1,4 +1,5 @@
 using Wendro.Core.Blend;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Mix;
 
@@ -31,7 +32,7 @@ public static class MixStock
                 FindingKind.NotEnoughStock,
                 Severity.Alarm,
                 $"Not enough {product.Name}",
-                $"{needed:0.0} g are needed and {product.Stock.OnHand:0.0} are there.",
+                $"{Quantity.Grams(needed, "0.0")} are needed and {Quantity.Grams(product.Stock.OnHand!.Value, "0.0")} are there.",
                 "Bowls still to be weighed, waste in them, against what the shelf counts; a millilitre of developer weighs a gram.",
                 [],
                 product.Name,
@@ -51,7 +52,7 @@ public static class MixStock
                     FindingKind.RunsLow,
                     Severity.Note,
                     $"{product.Name} runs low",
-                    $"After this visit {left:0} g are left; its mark is {mark:0} g.",
+                    $"After this visit {Quantity.Grams(left, "0")} are left; its mark is {Quantity.Grams(mark, "0")}.",
                     "What the shelf counts less what is still to be weighed.",
                     [],
                     product.Name,

@@ -80,7 +80,9 @@ public sealed class Search
 
         Share(table, found);
         var bare = Judge(table, new int[tried.Groups.Count]);
-        var made = found.Select(f => Make(f.Strength, f.Chosen, Judge(table, f.Chosen), bare)).ToArray();
+        var made = Assigned(found.Select(f => Make(f.Chosen, Judge(table, f.Chosen))).ToArray(), plan.Wish)
+            .Select(p => p with { Unmet = Words.Unmet(p.Head, p.Strength, p.Outcome, bare) })
+            .ToArray();
         told?.Invoke(new Progress(1, evaluations, made.Min(p => p.Distance)));
         return made.Select((p, i) => p with { GivesUp = Words.GivesUp(p, made.Where((_, j) => j != i).ToArray()) })
             .ToArray();
@@ -271,7 +273,34 @@ public sealed class Search
         return (best, least);
     }
 
-    private Proposal Make(Strength strength, int[] chosen, in Outcome lookedUp, in Outcome bare)
+    /// <summary>
+    /// Which proposal is offered as what, now that each was judged in full: the nearest is the nearest found, whatever it was searched for;
+    /// of the others the one that is soonest by its score, and the last grows out slowest.
+    /// </summary>
+    internal static IReadOnlyList<Proposal> Assigned(IReadOnlyList<Proposal> made, Wish wish)
+    {
+        var left = made.ToList();
+        Proposal Take(Strength strength, Func<Proposal, double> less)
+        {
+            var taken = left.MinBy(less)!;
+            left.Remove(taken);
+            return taken with
+            {
+                Strength = strength,
+                Name = Words.Of(strength),
+                Score = Aim.Score(taken.Outcome, wish, strength),
+            };
+        }
+
+        return
+        [
+            Take(Strength.Nearest, p => p.Distance),
+            Take(Strength.Soonest, p => Aim.Score(p.Outcome, wish, Strength.Soonest)),
+            Take(Strength.SlowToGrowOut, p => Aim.Score(p.Outcome, wish, Strength.SlowToGrowOut)),
+        ];
+    }
+
+    private Proposal Make(int[] chosen, in Outcome lookedUp)
     {
         var settings = chosen
             .SelectMany((c, g) => tried.Groups[g].Zones.Select(z => (Zone: z, Setting: tried.Groups[g].Settings[c])))
@@ -301,15 +330,15 @@ public sealed class Search
         );
         var outcome = Proposal.OutcomeOf(head);
         return new Proposal(
-            strength,
-            Words.Of(strength),
+            Strength.Nearest,
+            string.Empty,
             edit,
             head,
             outcome,
             lookedUp,
             Aim.Distance(outcome, plan.Wish),
-            Aim.Score(outcome, plan.Wish, strength),
-            Words.Unmet(head, strength, outcome, bare),
+            0,
+            [],
             []
         );
     }

@@ -1,4 +1,5 @@
 using Wendro.Core.Blend;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
@@ -11,7 +12,7 @@ namespace Wendro.Core.Plans;
 /// <param name="Measures">The measures after it.</param>
 /// <param name="New">Findings it brings with it, none of them graver than the one it mends.</param>
 public sealed record Fix(
-    string Label,
+    Sentence Label,
     PlanEdit Edit,
     bool Mends,
     Figure Now,
@@ -35,7 +36,7 @@ public static class Fixes
         ArgumentNullException.ThrowIfNull(cutting);
         Fix? better = null,
             mended = null;
-        var least = finding.Evidence[0].Value;
+        var least = finding.Deciding.Value;
         var alarms = head.AllFindings.Count(f => f.Severity == Severity.Alarm);
         foreach (var (label, edit) in FixesToTry.For(finding, head))
         {
@@ -62,8 +63,8 @@ public static class Fixes
                     label,
                     edit,
                     mends,
-                    finding.Evidence[0],
-                    still?.Evidence[0].Value,
+                    finding.Deciding,
+                    still?.Deciding.Value,
                     after.Measures,
                     brings.Select(f => f.Title).ToArray()
                 );
@@ -76,9 +77,9 @@ public static class Fixes
                     return Made(true);
                 }
             }
-            else if (IsBetter(finding.Kind, still.Evidence[0].Value, least))
+            else if (still.IsBetterThan(least))
             {
-                least = still.Evidence[0].Value;
+                least = still.Deciding.Value;
                 better = Made(false);
             }
         }
@@ -93,17 +94,4 @@ public static class Fixes
                 before.AllFindings.FirstOrDefault(b => b.Id == f.Id) is not { } was || was.Severity > f.Severity
             )
             .ToArray();
-
-    /// <summary>The first figure of a finding should rise where light or distance is missing and fall where there is too much of something.</summary>
-    private static bool IsBetter(FindingKind kind, double now, double before) =>
-        kind
-            is FindingKind.FrontNotBrighter
-                or FindingKind.DriesFirst
-                or FindingKind.DarkBehindHairline
-                or FindingKind.DarkNape
-                or FindingKind.OutOfReach
-                or FindingKind.SolidBlock
-                or FindingKind.ScalpContact
-            ? now > before + 0.02
-            : now < before - 1e-6;
 }

@@ -1,12 +1,13 @@
 using Wendro.Core.Blend;
 using Wendro.Core.Lift;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
 /// <summary>An edit that mends what is wrong with a bowl.</summary>
 /// <param name="Label">What it does.</param>
 /// <param name="Edit">The edit.</param>
-public sealed record MixFix(string Label, PlanEdit Edit);
+public sealed record MixFix(Sentence Label, PlanEdit Edit);
 
 /// <summary>What mends a finding of the mix. What only a purchase or a new cut mends has none.</summary>
 public static class MixFixes
@@ -34,7 +35,7 @@ public static class MixFixes
                 }
             ),
             FindingKind.StrengthOverScalp => new(
-                "Start 1 cm from the scalp",
+                $"Start {Quantity.Cm(1)} from the scalp",
                 new SetHeights(finding.Panels.Select(k => k.ToString()).ToArray(), StartCm: 1)
             ),
             FindingKind.HeatAgainstLeaflet => Set("no heat", formula with { LowHeat = false }),

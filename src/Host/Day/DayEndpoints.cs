@@ -2,6 +2,7 @@ using Wendro.Core.Consult;
 using Wendro.Core.Hair;
 using Wendro.Core.Plans;
 using Wendro.Core.Units;
+using Wendro.Core.Visits;
 using Wendro.Host.Pipeline;
 using Wendro.Host.Work;
 using Wendro.Store;
@@ -32,7 +33,13 @@ internal sealed record DayVisit(
 );
 
 /// <summary>A plan at a glance: what is still missing, in words.</summary>
-internal sealed record Glance(int Panels, int Painted, IReadOnlyList<string> Missing, double Minutes);
+internal sealed record Glance(
+    int Panels,
+    int Painted,
+    IReadOnlyList<string> Missing,
+    double Minutes,
+    IReadOnlyList<Stage> Done
+);
 
 /// <summary>A new client: a name is enough.</summary>
 internal sealed record NewClient(
@@ -218,7 +225,8 @@ internal static class DayEndpoints
         };
         string[] unmixed = painted > 0 && !bowls.Any(b => b.InHand.IsDone) ? ["Not mixed"] : [];
         string[] missing = [.. SafetyAtWork.Missing(at), .. seen, .. unmixed];
-        return new Glance(at.Head.Panels.Count, painted, missing, mix.Mix.Timeline.Minutes);
+        var done = StagesDone.Of(at.Visit.Consultation, at.Visit.Hair, mix.Mix, mix.Rules, at.Now);
+        return new Glance(at.Head.Panels.Count, painted, missing, mix.Mix.Timeline.Minutes, done);
     }
 
     private static List<Problem> HairProblems(HairProfile? hair) =>

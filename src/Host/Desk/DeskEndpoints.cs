@@ -14,7 +14,14 @@ internal sealed record ReadQuestion(string Text);
 /// <param name="Why">How that came about.</param>
 /// <param name="Question">The question as its own path takes it.</param>
 /// <param name="Answer">The answer as its own path gives it.</param>
-internal sealed record ReadAnswer(string Sum, string ReadAs, string Result, string Why, object Question, object Answer);
+internal sealed record ReadAnswer(
+    string Sum,
+    Sentence ReadAs,
+    Sentence Result,
+    Sentence Why,
+    object Question,
+    object Answer
+);
 
 /// <summary>Quick sums at hand without a visit.</summary>
 internal static class DeskEndpoints

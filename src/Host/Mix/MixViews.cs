@@ -3,6 +3,7 @@ using Wendro.Core.Lift;
 using Wendro.Core.Mix;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Units;
 using Wendro.Host.Work;
 using Wendro.Store;
 
@@ -172,11 +173,12 @@ internal sealed record BowlView(
 /// <summary>A finding of the mix, with what mends it.</summary>
 internal sealed record MixFindingView(
     string Id,
+    string? About,
     FindingKind Kind,
     Severity Severity,
     string Title,
-    string Text,
-    string Why,
+    Sentence Text,
+    Sentence Why,
     IReadOnlyList<string> Panels,
     bool CanDismiss,
     MixFix? Fix,
@@ -186,6 +188,7 @@ internal sealed record MixFindingView(
     public static MixFindingView Of(Finding f, PlannedMix mix) =>
         new(
             f.Id,
+            f.Of,
             f.Kind,
             f.Severity,
             f.Title,

@@ -7,6 +7,7 @@ using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 using Wendro.Core.Tone;
+using Wendro.Core.Units;
 using Wendro.Host.Work;
 
 namespace Wendro.Host.Paint;
@@ -118,8 +119,8 @@ internal sealed record FindingView(
     FindingKind Kind,
     Severity Severity,
     string Title,
-    string Text,
-    string Why,
+    Sentence Text,
+    Sentence Why,
     IReadOnlyList<Zone> Zones,
     IReadOnlyList<string> Panels,
     Wear Wear,
@@ -214,7 +215,7 @@ internal sealed record FindingView(
 /// <param name="Brings">Lesser findings it brings with it.</param>
 /// <param name="Measures">The measures after it.</param>
 internal sealed record FixView(
-    string Label,
+    Sentence Label,
     PlanEdit Edit,
     bool Mends,
     Figure Now,

@@ -3,6 +3,7 @@ using Microsoft.OpenApi;
 using Wendro.Core.Fall;
 using Wendro.Core.Head;
 using Wendro.Core.Plans;
+using Wendro.Core.Units;
 
 namespace Wendro.Host.Pipeline;
 
@@ -11,6 +12,17 @@ internal static class ApiDocument
 {
     public static void Configure(OpenApiOptions options)
     {
+        options.AddSchemaTransformer(
+            (schema, context, _) =>
+            {
+                if (context.JsonTypeInfo.Type == typeof(Sentence))
+                {
+                    schema.Type = JsonSchemaType.String;
+                }
+
+                return Task.CompletedTask;
+            }
+        );
         options.AddDocumentTransformer(
             (document, _, _) =>
             {

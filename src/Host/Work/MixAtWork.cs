@@ -9,7 +9,8 @@ internal sealed record MixAtWork(
     AtWork Work,
     PlannedMix Mix,
     IReadOnlyList<StoredBowl> Bowls,
-    IReadOnlySet<string> Ticked
+    IReadOnlySet<string> Ticked,
+    HouseRules Rules
 )
 {
     /// <summary>Opens the visit that the address names; null where there is none.</summary>
@@ -34,6 +35,6 @@ internal sealed class MixesAtWork(Studio studio, ProductShelf shelf, Bowls bowls
             products,
             rows.Select(b => new BegunBowl(b.Meant, b.Ordinal, b.InHand)).ToArray()
         );
-        return new(at, mix, rows, await bowls.TickedAsync(at.Visit.Id, stop));
+        return new(at, mix, rows, await bowls.TickedAsync(at.Visit.Id, stop), rules);
     }
 }

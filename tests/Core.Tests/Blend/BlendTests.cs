@@ -54,7 +54,7 @@ public sealed class BlendTests
         Assert.Null(m.EndsLevel);
         Assert.Equal(0, m.FaceFrameLift, 1e-9);
         Assert.Equal(0, m.RootSoftness, 1e-9);
-        Assert.All(m.ZoneLevels.Values, l => Assert.Equal(5, l, 0.05));
+        Each.Of(m.ZoneLevels.Values, l => Assert.Equal(5, l, 0.05));
         Assert.Empty(Given.Bare.Findings);
         Assert.InRange(m.SeenShares.Sum(), 0.5, 1);
     }
@@ -110,7 +110,7 @@ public sealed class BlendTests
     {
         var head = Given.Bare.Apply(new PaintZone(Zone.Crown, new PanelPaint()));
         double Sum(Moment m) => head.DrawnAt(m).Sum(b => (double)b);
-        Assert.All(head.DrawnAt(Moment.Before), b => Assert.Equal(Level.ToByte(5), b));
+        Each.Of(head.DrawnAt(Moment.Before), b => Assert.Equal(Level.ToByte(5), b));
         Assert.True(Sum(Moment.Before) < Sum(Moment.At(new Minutes(10))));
         Assert.True(Sum(Moment.At(new Minutes(10))) < Sum(Moment.Rinsed));
         Assert.Equal(head.Drawn, head.DrawnAt(Moment.At(new Minutes(500))));

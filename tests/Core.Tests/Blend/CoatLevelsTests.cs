@@ -72,8 +72,8 @@ public sealed class CoatLevelsTests
             paint =>
             {
                 var natural = Level.ToByte(5);
-                Assert.All(Painted(paint).Levels, l => Assert.True(l >= natural));
-                Assert.All(Painted(paint with { Formula = "B" }).Levels, l => Assert.True(l <= natural));
+                Each.Of(Painted(paint).Levels, l => Assert.True(l >= natural));
+                Each.Of(Painted(paint with { Formula = "B" }).Levels, l => Assert.True(l <= natural));
             },
             iter: 15
         );

@@ -31,7 +31,7 @@ public sealed class FindingsTests
     {
         var fix = Fixes.For(finding, head, Given.Cutting);
         Assert.NotNull(fix);
-        Assert.True(fix.Mends, fix.Label);
+        Assert.True(fix.Mends, fix.Label.ToString());
         var after = head.Apply(fix.Edit);
         Assert.DoesNotContain(after.Findings, f => f.Id == finding.Id);
         return after;
@@ -44,7 +44,7 @@ public sealed class FindingsTests
         var finding = Single(head, FindingKind.HardLine);
         Assert.Equal(Severity.Alarm, finding.Severity);
         Assert.Equal([Zone.TopLeft], finding.Zones);
-        Assert.Contains("without blur", finding.Text, StringComparison.Ordinal);
+        Assert.Contains("without blur", finding.Text.ToString(), StringComparison.Ordinal);
         Mended(head, finding);
     }
 
@@ -53,7 +53,7 @@ public sealed class FindingsTests
     {
         var head = Given.Bare.Apply(new PaintZone(Zone.UpperBack, Soft with { SpreadCm = 0 }));
         var finding = Single(head, FindingKind.Stripes);
-        Assert.All(finding.Panels, p => Assert.Equal(Zone.UpperBack, p.Zone));
+        Each.Of(finding.Panels, p => Assert.Equal(Zone.UpperBack, p.Zone));
         Mended(head, finding);
     }
 
@@ -74,7 +74,7 @@ public sealed class FindingsTests
     {
         var head = Whole(Soft);
         var finding = Single(head, FindingKind.FrontNotBrighter);
-        Assert.Contains("None of it is painted", finding.Text, StringComparison.Ordinal);
+        Assert.Contains("None of it is painted", finding.Text.ToString(), StringComparison.Ordinal);
         Assert.True(finding.Evidence[0].Value < finding.Evidence[1].Value);
         Assert.True(Mended(head, finding).Measures.FaceFrameLift >= 0.95);
     }
@@ -85,7 +85,7 @@ public sealed class FindingsTests
         var head = Whole(Soft)
             .Apply(new SetFormula(new Formula("A", Lightener.Powder, 20, 40)), new SetWish(new Wish(EndsLevel: 9)));
         var finding = Single(head, FindingKind.DriesFirst);
-        Assert.Contains("powder, 20 vol", finding.Text, StringComparison.Ordinal);
+        Assert.Contains("powder, 20 vol", finding.Text.ToString(), StringComparison.Ordinal);
         Mended(head, finding);
     }
 
@@ -115,7 +115,10 @@ public sealed class FindingsTests
     {
         var head = Whole(new PanelPaint(Shape.Full, 4, 0, 0, 12, 12));
         Assert.Equal(head.Findings.OrderBy(f => f.Severity).Select(f => f.Id), head.Findings.Select(f => f.Id));
-        Assert.All(head.Findings, f => Assert.True(f.Why.Length > 20 && f.Evidence.Count > 0 && f.Panels.Count > 0));
+        Each.Of(
+            head.Findings,
+            f => Assert.True(f.Why.ToString().Length > 20 && f.Evidence.Count > 0 && f.Panels.Count > 0)
+        );
         Assert.Equal(head.Findings.Count, head.Findings.Select(f => f.Id).Distinct().Count());
     }
 }

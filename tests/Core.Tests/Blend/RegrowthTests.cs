@@ -67,7 +67,7 @@ public sealed class RegrowthTests
         Assert.Equal(Severity.Alarm, Assert.Single(fresh, f => f.Kind == FindingKind.TestsMissing).Severity);
         Assert.Contains(
             fresh,
-            f => f.Kind == FindingKind.RegrowthShows && f.Text.Contains("every 12", StringComparison.Ordinal)
+            f => f.Kind == FindingKind.RegrowthShows && f.Text.ToString().Contains("every 12", StringComparison.Ordinal)
         );
         var tested = Of(
             Consultation.Fresh with

@@ -76,7 +76,7 @@ public sealed class SafetyTests
     {
         var points = Safety.Of(Consultation.Fresh, HairProfile.Usual, Now);
         Assert.DoesNotContain(points, p => p.Standing == Standing.Stop);
-        Assert.All(points.Where(p => p.Standing != Standing.Clear), p => Assert.NotEmpty(p.Words));
+        Each.Of(points.Where(p => p.Standing != Standing.Clear), p => Assert.NotEmpty(p.Words));
         Assert.Equal(points.OrderBy(p => p.Standing), points);
     }
 

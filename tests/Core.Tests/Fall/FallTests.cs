@@ -213,7 +213,7 @@ public sealed class FallTests
             .Select(i => worn.Points[(i + 1) * worn.Each - 1])
             .ToArray();
         Assert.True(ends.Length > 50);
-        Assert.All(ends, p => Assert.True(p.Z > 4, $"{p}"));
+        Each.Of(ends, p => Assert.True(p.Z > 4, $"{p}"));
         Assert.InRange(ends.Average(p => p.Y), -1.5, 2.5);
     }
 

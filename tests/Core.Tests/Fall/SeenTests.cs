@@ -21,9 +21,9 @@ public sealed class SeenTests
         {
             var seen = Given.Usual.Seen(wear, angle);
             Assert.Equal(seen.Strand.Length, seen.Counts.Sum(c => c));
-            Assert.All(seen.Counts, c => Assert.InRange(c, 0, View.Across));
-            Assert.All(seen.Strand, s => Assert.InRange(s, 0, Given.Usual.OnHead.Strands.Count - 1));
-            Assert.All(seen.Place, p => Assert.InRange(p, 0, Places.Count - 1));
+            Each.Of(seen.Counts, c => Assert.InRange(c, 0, View.Across));
+            Each.Of(seen.Strand, s => Assert.InRange(s, 0, Given.Usual.OnHead.Strands.Count - 1));
+            Each.Of(seen.Place, p => Assert.InRange(p, 0, Places.Count - 1));
         }
     }
 

@@ -99,9 +99,9 @@ public sealed class StrandHistoryTests
             .Range(0, head.Looks.OnHead.Lengths.Length)
             .Where(i => head.Looks.OnHead.Lengths[i] > 28)
             .ToArray();
-        Assert.All(longOnes, i => Assert.Equal(Level.ToByte(4), At(i, 1)));
-        Assert.All(longOnes, i => Assert.Equal(Level.ToByte(5), At(i, 12)));
-        Assert.All(
+        Each.Of(longOnes, i => Assert.Equal(Level.ToByte(4), At(i, 1)));
+        Each.Of(longOnes, i => Assert.Equal(Level.ToByte(5), At(i, 12)));
+        Each.Of(
             longOnes,
             i => Assert.Equal(HairState.IsTreated(i, 0.4) ? Level.ToByte(8) : Level.ToByte(4), At(i, 26))
         );

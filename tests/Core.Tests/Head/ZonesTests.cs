@@ -35,7 +35,7 @@ public sealed class ZonesTests
             }
         }
 
-        Assert.All(
+        Each.Of(
             ZoneFacts.All,
             z => Assert.Equal(zones.AreaOf(z), found[z] * step * step, zones.AreaOf(z) * 0.03 + 0.6)
         );
@@ -45,7 +45,7 @@ public sealed class ZonesTests
     public void A_central_part_makes_two_equal_sides()
     {
         var zones = Given.Head.ZonesFor(PartLine.Central);
-        Assert.All(ZoneFacts.All, z => Assert.Equal(zones.AreaOf(z), zones.AreaOf(ZoneFacts.Other(z)), 1e-9));
+        Each.Of(ZoneFacts.All, z => Assert.Equal(zones.AreaOf(z), zones.AreaOf(ZoneFacts.Other(z)), 1e-9));
     }
 
     [Fact]
@@ -54,7 +54,7 @@ public sealed class ZonesTests
         var zones = Given.Head.ZonesFor(PartLine.Central);
         foreach (var outline in zones.OutlinesOf(Zone.FaceFrameLeft))
         {
-            Assert.All(outline.Corners, c => Assert.InRange(c.FromHairlineCm, -0.1, Landmarks.FaceFrameCm + 0.05));
+            Each.Of(outline.Corners, c => Assert.InRange(c.FromHairlineCm, -0.1, Landmarks.FaceFrameCm + 0.05));
         }
     }
 }

@@ -86,7 +86,7 @@ public sealed class StrandTestTests
             errors[2].MeanError < errors[1].MeanError,
             $"{errors[1].MeanError:0.00} {errors[2].MeanError:0.00}"
         );
-        Assert.All(errors, e => Assert.InRange(e.Covered, Forecast.Covers - 0.1, Forecast.Covers + 0.13));
+        Each.Of(errors, e => Assert.InRange(e.Covered, Forecast.Covers - 0.1, Forecast.Covers + 0.13));
     }
 
     [Fact]

@@ -63,7 +63,7 @@ public sealed class BowlInHandTests
                     var least = Recipe.LeastGrams(formula, 0.5, Developers);
                     var small = Recipe.Of(formula, least, Developers, 0.5);
                     Assert.Equal(0.5, small.Ingredients.Where(i => i.Role != Role.Additive).Min(i => i.Grams), 1e-6);
-                    Assert.All(small.Ingredients, i => Assert.True(i.Grams >= 0.5 - 1e-6));
+                    Each.Of(small.Ingredients, i => Assert.True(i.Grams >= 0.5 - 1e-6));
                 }
             );
 
@@ -75,7 +75,7 @@ public sealed class BowlInHandTests
                 {
                     var bowl = Weigh(Recipe.Of(formula, grams, Developers), [new Tared(210)], slips);
                     Assert.True(bowl.IsDone);
-                    Assert.All(bowl.Steps, s => Assert.Equal(s.TargetGrams, s.PouredGrams, s.ToleranceGrams + 1e-6));
+                    Each.Of(bowl.Steps, s => Assert.Equal(s.TargetGrams, s.PouredGrams, s.ToleranceGrams + 1e-6));
                     Assert.Equal(210 + bowl.PouredGrams, bowl.GrossGrams!.Value, 1e-6);
                     Assert.Equal(
                         bowl.PouredGrams,
@@ -120,7 +120,7 @@ public sealed class BowlInHandTests
                     var rescue = over.Rescue(250)!;
                     Assert.Equal(over.PouredGrams + rescue.Adds.Sum(), rescue.TotalGrams, 1e-6);
                     Assert.True(Math.Abs(rescue.TotalGrams - 250) < 1e-6 || rescue.Fits == rescue.TotalGrams < 250);
-                    Assert.All(rescue.Adds, a => Assert.True(a >= 0));
+                    Each.Of(rescue.Adds, a => Assert.True(a >= 0));
 
                     var exact = events
                         .Append(new Restored())

@@ -89,8 +89,8 @@ public sealed class MixFindingsTests
         var (edits, shelf) = Flaws[kind];
         var mix = Mixed(edits, shelf);
         var finding = Assert.Single(mix.Findings(), f => f.Kind == kind);
-        Assert.Matches(@"\d", finding.Text);
-        Assert.NotEmpty(finding.Why);
+        Assert.Matches(@"\d", finding.Text.ToString());
+        Assert.NotEmpty(finding.Why.ToString());
         Assert.NotEmpty(finding.Evidence);
         var fix = MixFixes.For(finding, mix);
         Assert.Equal(
@@ -159,13 +159,13 @@ public sealed class MixFindingsTests
         Assert.Empty(Mixed(edits, Shelf, Begun(1)).Findings());
         var off = Mixed(edits, Shelf, Begun(2));
         var finding = Assert.Single(off.Findings(), f => f.Kind == FindingKind.UnevenRecipe);
-        Assert.Contains("1 : 3.00", finding.Text);
+        Assert.Contains("1 : 3.00", finding.Text.ToString());
         Assert.Equal(off.Bowls[0].Batch.Panels, finding.Panels);
 
         var after = Mixed([Painted(Soft), new SetFormula(Clay with { Volume = 20 })], Shelf, Begun(1));
         Assert.Contains(
             "instead of 1 : 1.50 with 20 vol",
-            Assert.Single(after.Findings(), f => f.Kind == FindingKind.UnevenRecipe).Text
+            Assert.Single(after.Findings(), f => f.Kind == FindingKind.UnevenRecipe).Text.ToString()
         );
         var swapped = Mixed(
             [Painted(Soft), new SetFormula(Clay with { Product = "Cream lightener" })],
@@ -174,7 +174,7 @@ public sealed class MixFindingsTests
         );
         Assert.Contains(
             "It holds Clay lightener",
-            Assert.Single(swapped.Findings(), f => f.Kind == FindingKind.UnevenRecipe).Text
+            Assert.Single(swapped.Findings(), f => f.Kind == FindingKind.UnevenRecipe).Text.ToString()
         );
 
         var weaker = PlannedHead.Of(Given.Usual, Given.Cutting, off.AsWeighed());
@@ -194,7 +194,7 @@ public sealed class MixFindingsTests
         );
         var wasteless = PlannedMix.Of(mix.Head, BenchRules.Usual with { Waste = 0 }, Shelf, []);
         Assert.Equal(wasteless.Grams * 1.15, mix.Grams, 1e-6);
-        Assert.All(
+        Each.Of(
             mix.Takes,
             t => Assert.Equal(t.HairGrams * (t.Panel.Zone == Zone.Nape ? 1.9 : 2.2) * 1.15, t.Grams, 1e-9)
         );
@@ -238,7 +238,7 @@ public sealed class MixFindingsTests
         var usual = Amounts.Usual(mix.Head.Panels);
         Assert.InRange(mix.Grams, usual.FromGrams * 0.7, usual.ToGrams * 1.2);
         Assert.InRange(usual.FromGrams, 50, 75);
-        Assert.Contains("g of hair", usual.Why);
+        Assert.Contains("g of hair", usual.Why.ToString());
     }
 
     [Fact]

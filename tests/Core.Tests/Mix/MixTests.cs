@@ -22,7 +22,7 @@ public sealed class MixTests
                     {
                         Assert.Equal(grams, parts.Sum(p => p.Grams), 1e-9 * grams);
                         Assert.Equal(wanted.Value, Developer.VolumeOf(parts), 1e-9);
-                        Assert.All(parts, p => Assert.True(p.Grams >= 0 && available.Contains(p.Volume)));
+                        Each.Of(parts, p => Assert.True(p.Grams >= 0 && available.Contains(p.Volume)));
                         Assert.True(parts.Count <= 2);
                     }
                 }

@@ -53,9 +53,9 @@ public sealed class ProductTests
     [Fact]
     public void Generic_entries_can_all_be_taken_and_say_what_the_tables_say()
     {
-        Assert.All(GenericProducts.All, p => Assert.Empty(ProductChecks.Of(p)));
+        Each.Of(GenericProducts.All, p => Assert.Empty(ProductChecks.Of(p)));
         Assert.Equal(GenericProducts.All.Count, GenericProducts.All.Select(p => p.Name).Distinct().Count());
-        Assert.All(
+        Each.Of(
             GenericProducts.All.OfType<LightenerProduct>(),
             p => Assert.Equal(LiftTables.Of(p.Type) with { ScalpSafe = false }, p.Figures())
         );

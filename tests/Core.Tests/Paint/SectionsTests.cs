@@ -98,7 +98,7 @@ public sealed class SectionsTests
     public void Sections_are_as_thick_and_panels_as_wide_as_they_were_asked_for()
     {
         var cut = Cut(Zone.UpperBack, new Sections(Parting.Horizontal, 10, 4, 0, false));
-        Assert.All(
+        Each.Of(
             cut.Panels.Where(p => p.Key.Row < 4),
             p =>
             {
@@ -169,7 +169,7 @@ public sealed class SectionsTests
         var left = Cut(Zone.TopLeft, Sections.Usual);
         var right = Cut(Zone.TopRight, Sections.Usual);
         Assert.Equal(left.Panels.Count, right.Panels.Count);
-        Assert.All(left.Panels.Zip(right.Panels), p => Assert.Equal(p.First.AreaCm2, p.Second.AreaCm2, 1e-9));
+        Each.Of(left.Panels.Zip(right.Panels), p => Assert.Equal(p.First.AreaCm2, p.Second.AreaCm2, 1e-9));
     }
 
     [Theory]
@@ -182,7 +182,7 @@ public sealed class SectionsTests
         foreach (var parting in Enum.GetValues<Parting>())
         {
             var cut = Cut(zone, new Sections(parting, 8, 3.5, 2, true));
-            Assert.All(
+            Each.Of(
                 cut.Panels,
                 p =>
                 {
@@ -212,7 +212,7 @@ public sealed class SectionsTests
                     var plain = Cut(zone, sections with { Woven = false });
                     var woven = Cut(zone, sections with { Woven = true });
                     Assert.Equal(plain.Panels.Count * 2, woven.Panels.Count);
-                    Assert.All(
+                    Each.Of(
                         plain.Panels,
                         p =>
                         {
@@ -251,8 +251,8 @@ public sealed class SectionsTests
         }
 
         var inner = row[1..^1].Select(Widths).ToArray();
-        Assert.All(inner, w => Assert.True(Math.Max(w.Low, w.High) > 2.5 * Math.Min(w.Low, w.High), $"{w}"));
-        Assert.All(
+        Each.Of(inner, w => Assert.True(Math.Max(w.Low, w.High) > 2.5 * Math.Min(w.Low, w.High), $"{w}"));
+        Each.Of(
             inner.Zip(inner.Skip(1)),
             w => Assert.NotEqual(w.First.Low > w.First.High, w.Second.Low > w.Second.High)
         );
@@ -387,7 +387,7 @@ public sealed class SectionsTests
                     SplitMiddle: true
                 )
             );
-            Assert.All(
+            Each.Of(
                 cut.Panels.SelectMany(p => p.Outlines),
                 o => Assert.False(o.Corners.Any(c => c.Map.X > 0.15) && o.Corners.Any(c => c.Map.X < -0.15))
             );

@@ -59,7 +59,7 @@ public sealed class PatternsTests
         Assert.Equal(Enumerable.Range(1, 21), StartingPatterns.All.Select(p => p.Technique));
         Assert.Equal(21, StartingPatterns.All.Select(p => p.Id).Distinct().Count());
         Assert.Equal(21, StartingPatterns.All.Select(p => p.Name).Distinct().Count());
-        Assert.All(StartingPatterns.All, p => Assert.NotNull(Fitting(p)));
+        Each.Of(StartingPatterns.All, p => Assert.NotNull(Fitting(p)));
     }
 
     public static TheoryData<string> Ids => [.. StartingPatterns.All.Select(p => p.Id)];
@@ -76,7 +76,7 @@ public sealed class PatternsTests
             used = used.Apply(new PaintZone(Zone.Crown, new PanelPaint()), On(hair)).Plan;
             used = used.Apply(new LeaveOut(Region.Veil, 1, "before"), On(hair)).Plan;
             var steps = StartingPatterns.Of(id)!.StepsFor(used, On(hair), HouseRules.Usual);
-            Assert.All(steps, s => Assert.True(s.Why.Length > 5 && s.Edits.Count > 0));
+            Each.Of(steps, s => Assert.True(s.Why.Length > 5 && s.Edits.Count > 0));
             var applied = used.Apply(new Together(steps.SelectMany(s => s.Edits).ToArray()), On(hair));
             Assert.Empty(applied.Problems);
             Assert.NotEmpty(Panels(applied.Plan, hair));
@@ -91,8 +91,8 @@ public sealed class PatternsTests
         var pattern = StartingPatterns.Of(id)!;
         var hair = Fitting(pattern);
         var plan = Laid(id, hair);
-        Assert.All(plan.Zones.Values, z => Assert.InRange(z.Sections.ThicknessMm, 4, 40));
-        Assert.All(
+        Each.Of(plan.Zones.Values, z => Assert.InRange(z.Sections.ThicknessMm, 4, 40));
+        Each.Of(
             Panels(plan, hair).Where(p => Paint(plan, p.Key) is not null),
             p => Assert.InRange(Paint(plan, p.Key)!.StartOn(p.Key, p.LengthCm, plan.Seed), 0, p.LengthCm + 2)
         );
@@ -106,13 +106,10 @@ public sealed class PatternsTests
             plan.Zones.Where(z => z.Value.Excluded is null).Select(z => z.Value.Sections);
 
         Assert.Equal(Frame.Tiers, On("curl-shell").Frame);
-        Assert.All(On("curl-shell").Zones[Zone.UpperBack].Paint.Values, p => Assert.Equal(Shape.Scrunch, p.Shape));
-        Assert.All(On("quiet-dark").Zones[Zone.LowerBack].Paint.Values, p => Assert.Equal(Covering.Film, p.Covering));
-        Assert.All(
-            On("hairline-express").Zones,
-            z => Assert.Equal(ZoneFacts.IsHairline(z.Key), z.Value.Excluded is null)
-        );
-        Assert.All(
+        Each.Of(On("curl-shell").Zones[Zone.UpperBack].Paint.Values, p => Assert.Equal(Shape.Scrunch, p.Shape));
+        Each.Of(On("quiet-dark").Zones[Zone.LowerBack].Paint.Values, p => Assert.Equal(Covering.Film, p.Covering));
+        Each.Of(On("hairline-express").Zones, z => Assert.Equal(ZoneFacts.IsHairline(z.Key), z.Value.Excluded is null));
+        Each.Of(
             On("grey-blend").Zones[Zone.UpperBack].Paint.Values,
             p => Assert.Equal(Wendro.Core.Lift.Lightener.Half, On("grey-blend").FormulaOf(p.Formula)!.Lightener)
         );
@@ -127,7 +124,7 @@ public sealed class PatternsTests
         );
         Assert.Equal(RowOrder.HighFirst, On("face-block").Zones[Zone.FaceFrameLeft].Sections.Order);
         Assert.Equal(2, On("face-block").Formulas.Length);
-        Assert.All(
+        Each.Of(
             On("high-low-foil").Zones[Zone.UpperBack].Paint.GroupBy(p => PanelKey.Parse(p.Key)!.Value.Row % 2),
             g => Assert.Single(g.Select(p => p.Value.StartShare).Distinct())
         );
@@ -136,14 +133,14 @@ public sealed class PatternsTests
         Assert.Contains(Cut(On("lines-softened")), s => s.Woven);
         Assert.NotNull(On("raised-after-cut").Zones[Zone.Nape].Excluded);
         Assert.True(On("raised-after-cut").Zones[Zone.UpperBack].Sections.Bricklay);
-        Assert.All(On("tips-at-home").Zones[Zone.SideLeft].Paint.Values, p => Assert.True(p.StartShare >= 0.6));
+        Each.Of(On("tips-at-home").Zones[Zone.SideLeft].Paint.Values, p => Assert.True(p.StartShare >= 0.6));
         var wide = On("wide-narrow");
         Assert.True(wide.Zones[Zone.SideLeft].Sections.WidthCm > 1.5 * wide.Zones[Zone.TopLeft].Sections.WidthCm);
         var heavy = On("heavy-front");
         Assert.True(heavy.Zones[Zone.Nape].Sections.LeaveOutMm > heavy.Zones[Zone.TopLeft].Sections.LeaveOutMm);
         Assert.True(heavy.Zones[Zone.Nape].Usual!.StartShare > heavy.Zones[Zone.TopLeft].Usual!.StartShare);
         var refresh = On("refresh-dark").Zones[Zone.UpperBack];
-        Assert.All(refresh.Paint.Keys, k => Assert.Equal(1, PanelKey.Parse(k)!.Value.Column % 2));
+        Each.Of(refresh.Paint.Keys, k => Assert.Equal(1, PanelKey.Parse(k)!.Value.Column % 2));
         Assert.Equal(Frame.Quadrants, On("zigzag-quadrants").Frame);
         Assert.Equal(Parting.Zigzag, On("zigzag-quadrants").Zones[Zone.Crown].Sections.Parting);
         Assert.Contains(On("zigzag-quadrants").Regions, r => r.Region == Region.Veil);
@@ -152,7 +149,7 @@ public sealed class PatternsTests
         Assert.True(On("regrowth-blend").Zones[Zone.Crown].Usual is { EndsMm: <= 1, StartCm: <= 3 });
         Assert.Equal(Parting.DiagonalBack, On("four-quarters").Zones[Zone.LowerBack].Sections.Parting);
         Assert.Equal(Parting.Horizontal, On("four-quarters").Zones[Zone.TopLeft].Sections.Parting);
-        Assert.All(
+        Each.Of(
             On("staggered-lines").Zones[Zone.UpperBack].Paint.Values,
             p => Assert.Equal((Shape.Staggered, 3), (p.Shape, p.Strokes))
         );
@@ -227,7 +224,7 @@ public sealed class PatternsTests
                 Assert.Equal(alone.Formulas.ToArray(), after.Formulas.ToArray());
                 Assert.Equal(alone.Working, after.Working);
                 Assert.Equal(alone.Regions, after.Regions);
-                Assert.All(
+                Each.Of(
                     ZoneFacts.All,
                     z =>
                     {
@@ -290,7 +287,7 @@ public sealed class PatternsTests
                 kept.Regions.Select(r => (r.Region, r.SizeCm)),
                 again.Regions.Select(r => (r.Region, r.SizeCm))
             );
-            Assert.All(
+            Each.Of(
                 ZoneFacts.All,
                 z =>
                 {

@@ -139,7 +139,7 @@ public sealed class TechniqueTests
     public void T04_grey_is_blended_from_near_the_root_the_same_on_both_sides()
     {
         var (head, _) = On("grey-blend", HairProfile.Usual with { GreyShare = 0.35 });
-        Assert.All(In(head, Zone.TopLeft), p => Assert.True(p.Painted!.StartCm < 6));
+        Each.Of(In(head, Zone.TopLeft), p => Assert.True(p.Painted!.StartCm < 6));
         Assert.True(Math.Abs(head.Measures.Balance) < 0.15);
         Assert.DoesNotContain(head.Findings, f => f.Kind is FindingKind.PartMismatch or FindingKind.WeakSide);
     }
@@ -161,7 +161,7 @@ public sealed class TechniqueTests
             .GroupBy(p => p.Formula!.Id)
             .ToDictionary(g => g.Key, g => g.Average(p => p.MeanLevel(head.Hair, Moment.Rinsed)));
         Assert.True(means["A"] > means["B"] + 0.3, $"{means["A"]:0.0} {means["B"]:0.0}");
-        Assert.All(In(head, Zone.UpperBack), p => Assert.True(p.Painted!.HeldBack > 0));
+        Each.Of(In(head, Zone.UpperBack), p => Assert.True(p.Painted!.HeldBack > 0));
     }
 
     [Fact]
@@ -215,7 +215,7 @@ public sealed class TechniqueTests
         var natural = Level.ToByte(5);
         var outside = Enumerable.Range(0, head.Map.Panel.Length).Where(i => head.Map.Panel[i] < 0).ToArray();
         Assert.NotEmpty(outside);
-        Assert.All(outside, i => Assert.Equal(natural, head.Levels[i * Places.Count + Places.Count - 1]));
+        Each.Of(outside, i => Assert.Equal(natural, head.Levels[i * Places.Count + Places.Count - 1]));
         var (low, high) = (
             In(head, Zone.LowerBack).Average(p => p.BrightestLevel(head.Hair, Moment.Rinsed)),
             In(head, Zone.UpperBack).Average(p => p.BrightestLevel(head.Hair, Moment.Rinsed))
@@ -331,7 +331,7 @@ public sealed class TechniqueTests
             means[0] > means[1] + 0.2 && means[1] > means[2] + 0.2,
             string.Join(" ", means.Select(m => m.ToString("0.0")))
         );
-        Assert.All(means, m => Assert.True(m < 8.5));
+        Each.Of(means, m => Assert.True(m < 8.5));
     }
 
     [Fact]

@@ -74,7 +74,7 @@ public sealed class AimTests
                 BackLight = 0,
             },
         ];
-        Assert.All(missed, o => Assert.True(Aim.Distance(o, Wanted) > 0.5, $"{o}"));
+        Each.Of(missed, o => Assert.True(Aim.Distance(o, Wanted) > 0.5, $"{o}"));
         Assert.Equal(1, Aim.Distance(Met with { EndsLevel = 8 + Aim.EndsWithin }, Wanted), 1e-9);
         Assert.Equal(1, Aim.Distance(Met with { RootSoftness = 0.6 + Aim.SoftnessWithin }, Wanted), 1e-9);
     }

@@ -1,3 +1,4 @@
+using CsCheck;
 using Wendro.Core.Blend;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
@@ -16,6 +17,20 @@ public sealed class SearchTests
         Action<Progress>? told = null,
         CancellationToken stop = default
     ) => Search.Of(plan, Given.Usual, Given.Cutting, HouseRules.Usual, told, stop);
+
+    [Fact]
+    public void The_nearest_is_the_nearest_found_whatever_it_was_searched_for() =>
+        Gen.Select(Gen.Int[1, 99], Gen.Double[6.5, 9], Gen.Double[0, 1.5], Gen.Double[0.3, 1])
+            .Sample(
+                (seed, ends, face, soft) =>
+                {
+                    var wish = Wanted with { EndsLevel = ends, FaceFrameLift = face, RootSoftness = soft };
+                    var found = Found(Plan.Fresh(seed) with { Wish = wish });
+                    Assert.Equal(found.Min(f => f.Distance), found[0].Distance);
+                    Assert.Equal(3, found.Select(f => f.Strength).Distinct().Count());
+                },
+                iter: 3
+            );
 
     [Fact]
     public void Three_different_proposals_come_near_the_look_and_the_same_seed_finds_the_same()
@@ -44,8 +59,8 @@ public sealed class SearchTests
         Assert.True(found[0].Distance < 1, $"{found[0].Distance:0.00}");
         Assert.True(found[1].Outcome.Minutes <= found[0].Outcome.Minutes);
         Assert.True(found[2].Outcome.RegrowthWeeks >= found[1].Outcome.RegrowthWeeks);
-        Assert.All(found, f => Assert.NotEmpty(f.GivesUp));
-        Assert.All(
+        Each.Of(found, f => Assert.NotEmpty(f.GivesUp));
+        Each.Of(
             found,
             f =>
                 Assert.DoesNotContain(
@@ -140,7 +155,7 @@ public sealed class SearchTests
             cutting,
             HouseRules.Usual
         );
-        Assert.All(
+        Each.Of(
             found,
             f =>
             {
@@ -166,7 +181,7 @@ public sealed class SearchTests
     {
         var plan = Plan.Fresh() with { Wish = Wanted with { Underneath = false } };
         plan = plan.Apply(new ExcludeZone(Zone.Crown, "a scar"), Given.Cutting).Plan;
-        Assert.All(
+        Each.Of(
             Found(plan),
             f =>
             {

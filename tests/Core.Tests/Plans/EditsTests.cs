@@ -60,7 +60,7 @@ public sealed class EditsTests
                 {
                     var before = Given.Bare.Apply(new PaintZone(Zone.UpperBack, new PanelPaint(SpreadCm: 2)));
                     var after = before.Apply(new PaintPanels([key], paint));
-                    Assert.All(
+                    Each.Of(
                         before.Panels.Zip(after.Panels).Where(p => p.First.Panel.Key.ToString() != key),
                         p => Assert.Same(p.First, p.Second)
                     );
@@ -102,7 +102,7 @@ public sealed class EditsTests
             new PaintZone(Zone.LowerBack, new PanelPaint()),
             new AlternateRows(Zone.LowerBack, 4, 9)
         );
-        Assert.All(
+        Each.Of(
             head.Panels.Where(p => p.Panel.Key.Zone == Zone.LowerBack),
             p => Assert.Equal(p.Panel.Key.Row % 2 == 0 ? 4 : 9, p.Painted!.StartCm)
         );

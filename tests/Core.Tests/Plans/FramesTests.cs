@@ -15,7 +15,7 @@ public sealed class FramesTests
 
     [Fact]
     public void Every_frame_has_an_order_that_names_every_zone_once() =>
-        Assert.All(Enum.GetValues<Frame>(), f => Assert.Equal(ZoneFacts.All, Frames.OrderOf(f).Order()));
+        Each.Of(Enum.GetValues<Frame>(), f => Assert.Equal(ZoneFacts.All, Frames.OrderOf(f).Order()));
 
     [Fact]
     public void No_two_frames_do_the_same() =>
@@ -96,7 +96,7 @@ public sealed class FramesTests
             panels.Sum(p => p.AreaCm2)
                 < Given.Cutting.Cut(before).Values.SelectMany(c => c.Panels).Sum(p => p.AreaCm2) - 30
         );
-        Assert.All(panels, p => Assert.NotNull(after.Zones[p.Key.Zone].Of(p.Key)));
+        Each.Of(panels, p => Assert.NotNull(after.Zones[p.Key.Zone].Of(p.Key)));
         Assert.Equal(5, Apply(after, new LeaveOut(Region.Oval, 5, "larger")).Plan.Regions.Single().SizeCm);
         Assert.Empty(Apply(after, new TakeIn(Region.Oval)).Plan.Regions);
         Assert.Equal("region", Assert.Single(Apply(after, new TakeIn(Region.Veil)).Problems).Field);

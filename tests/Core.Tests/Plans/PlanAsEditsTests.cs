@@ -55,7 +55,7 @@ public sealed class PlanAsEditsTests
                     Assert.Equal(plan.SetAside, again.SetAside);
                     Assert.Equal((plan.Limits, plan.Wish, plan.Part), (again.Limits, again.Wish, again.Part));
                     Assert.Equal(plan.Regions, again.Regions);
-                    Assert.All(
+                    Each.Of(
                         ZoneFacts.All,
                         z => Assert.True(plan.Zones[z].Paint.SequenceEqual(again.Zones[z].Paint), $"{z}")
                     );

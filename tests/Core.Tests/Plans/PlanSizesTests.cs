@@ -14,7 +14,7 @@ public sealed class PlanSizesTests
     public void Shares_seen_of_panels_sum_to_no_more_than_all()
     {
         Assert.InRange(Given.Bare.Measures.SeenShares.Sum(), 0.5, 1 + 1e-9);
-        Assert.All(Given.Bare.Measures.SeenShares, s => Assert.InRange(s, 0, 1));
+        Each.Of(Given.Bare.Measures.SeenShares, s => Assert.InRange(s, 0, 1));
     }
 
     [Fact]
@@ -26,7 +26,7 @@ public sealed class PlanSizesTests
                     var head = Given.Bare.Apply(new PaintZone(zone, paint));
                     var natural = Level.ToByte(head.Hair.NaturalLevel);
                     Assert.True(head.Levels.Min() >= natural);
-                    Assert.All(
+                    Each.Of(
                         head.Panels,
                         p =>
                             Assert.InRange(
@@ -77,7 +77,7 @@ public sealed class PlanSizesTests
             ZoneFacts.All.Select(z => (PlanEdit)new CutZone(z, Parting.Horizontal, 10, 4, 0, false)).ToArray()
         );
         Assert.InRange(plain.Panels.Sum(p => p.Panel.HairGrams), 100, 330);
-        Assert.All(plain.Panels, p => Assert.True(p.Panel.HairGrams > 0));
+        Each.Of(plain.Panels, p => Assert.True(p.Panel.HairGrams > 0));
     }
 
     [Fact]

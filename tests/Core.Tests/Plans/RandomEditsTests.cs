@@ -80,7 +80,7 @@ public sealed class RandomEditsTests
                         var applied = head.Plan.Apply(edit, cutting);
                         if (!applied.Succeeded)
                         {
-                            Assert.All(applied.Problems, p => Assert.NotEmpty(p.Message));
+                            Each.Of(applied.Problems, p => Assert.NotEmpty(p.Message));
                             Assert.Same(head.Plan, applied.Plan);
                             continue;
                         }

@@ -42,11 +42,11 @@ public sealed class WholeHeadTests
     {
         var keys = In(Whole(), Zone.UpperBack).Select(p => p.Panel.Key.ToString()).ToArray();
         var head = Whole().Apply(new AlternatePanels(keys, 5, 9));
-        Assert.All(
+        Each.Of(
             In(head, Zone.UpperBack),
             p => Assert.Equal((p.Panel.Key.Row + p.Panel.Key.Column) % 2 == 0 ? 5 : 9, p.Painted!.StartCm)
         );
-        Assert.All(In(head, Zone.Crown), p => Assert.Equal(7, p.Painted!.StartCm));
+        Each.Of(In(head, Zone.Crown), p => Assert.Equal(7, p.Painted!.StartCm));
     }
 
     [Fact]
@@ -60,7 +60,7 @@ public sealed class WholeHeadTests
         // Nothing starts in front of the scalp; a share of the length is made centimetres of it.
         Assert.Equal(0, Start(Whole().Apply(new RaiseFaceFrame(20)), Zone.FaceFrameLeft));
         var shared = Whole(Soft with { StartShare = 0.3 });
-        Assert.All(
+        Each.Of(
             In(shared.Apply(new DropCrown(1)), Zone.Crown),
             p => Assert.Equal(0.3 * p.Panel.LengthCm + 1, p.Painted!.StartCm, 1e-9)
         );
@@ -71,10 +71,7 @@ public sealed class WholeHeadTests
     {
         var head = Whole()
             .Apply(new PaintZone(Zone.TopLeft, Soft with { StartCm = 4, Shape = Shape.U }), new MatchPart(Side.Left));
-        Assert.All(
-            In(head, Zone.TopRight),
-            p => Assert.Equal((4, Shape.U), (p.Painted!.StartCm, p.Painted.Paint.Shape))
-        );
+        Each.Of(In(head, Zone.TopRight), p => Assert.Equal((4, Shape.U), (p.Painted!.StartCm, p.Painted.Paint.Shape)));
         Assert.Equal(7, Start(head, Zone.SideRight));
         Assert.DoesNotContain(head.Findings, f => f.Kind == FindingKind.PartMismatch);
     }
@@ -83,12 +80,12 @@ public sealed class WholeHeadTests
     public void The_hairline_is_cut_thinner_and_keeps_its_paint()
     {
         var head = Whole().Apply(new ThinHairline(5));
-        Assert.All(
+        Each.Of(
             ZoneFacts.All,
             z => Assert.Equal(ZoneFacts.IsHairline(z), head.Plan.Zones[z].Sections.ThicknessMm == 5)
         );
         Assert.True(In(head, Zone.FaceFrameLeft).Count() > In(Whole(), Zone.FaceFrameLeft).Count());
-        Assert.All(head.Panels, p => Assert.NotEmpty(p.Coats));
+        Each.Of(head.Panels, p => Assert.NotEmpty(p.Coats));
     }
 
     private static (PlannedHead Before, PlannedHead After, Cutting Cutting) OnGrown(PlanEdit move)
@@ -110,7 +107,7 @@ public sealed class WholeHeadTests
     {
         var (before, after, _) = OnGrown(new FollowOldPieces());
         Assert.Equal(0.5, In(after, [.. ZoneFacts.All]).Count() / (double)In(before, [.. ZoneFacts.All]).Count(), 0.01);
-        Assert.All(In(after, [.. ZoneFacts.All]), p => Assert.True(p.Painted!.StartCm < 8));
+        Each.Of(In(after, [.. ZoneFacts.All]), p => Assert.True(p.Painted!.StartCm < 8));
     }
 
     [Fact]
@@ -119,7 +116,7 @@ public sealed class WholeHeadTests
         var (before, after, cutting) = OnGrown(new TouchUpRegrowth());
         Assert.Contains(before.AllFindings, f => f.Kind == FindingKind.Overlap);
         Assert.DoesNotContain(after.AllFindings, f => f.Kind == FindingKind.Overlap);
-        Assert.All(In(after, [.. ZoneFacts.All]), p => Assert.Equal(9, p.Painted!.EndsAtCm, 1e-9));
+        Each.Of(In(after, [.. ZoneFacts.All]), p => Assert.Equal(9, p.Painted!.EndsAtCm, 1e-9));
 
         var keys = before.Panels.Take(3).Select(p => p.Panel.Key.ToString()).ToArray();
         var deposit = Shapes.In(new PanelPaint(Formula: "B"), Shape.Reverse) with { BandCm = 20 };
@@ -127,7 +124,7 @@ public sealed class WholeHeadTests
             .Plan.Apply(new SetFormula(new Formula("B", Lightener.Clay, 10, 30, DepositLevel: 4)), cutting)
             .Plan;
         plan = plan.Apply(new AddCoat(keys, deposit), cutting).Plan.Apply(new TouchUpRegrowth(), cutting).Plan;
-        Assert.All(keys, k => Assert.Equal(deposit, plan.Zones[PanelKey.Parse(k)!.Value.Zone].Paint[k].Next));
+        Each.Of(keys, k => Assert.Equal(deposit, plan.Zones[PanelKey.Parse(k)!.Value.Zone].Paint[k].Next));
     }
 
     [Fact]

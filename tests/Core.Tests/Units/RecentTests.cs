@@ -48,6 +48,6 @@ public sealed class RecentTests
                 )
         );
         Assert.Equal(1, made);
-        Assert.All(got, g => Assert.Same(got[0], g));
+        Each.Of(got, g => Assert.Same(got[0], g));
     }
 }

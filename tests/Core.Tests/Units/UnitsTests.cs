@@ -37,7 +37,7 @@ public sealed class UnitsTests
             tenths[(int)(Hash.Unit(i, 7) * 10)]++;
         }
 
-        Assert.All(tenths, n => Assert.InRange(n, 1_800, 2_200));
+        Each.Of(tenths, n => Assert.InRange(n, 1_800, 2_200));
     }
 
     [Fact]

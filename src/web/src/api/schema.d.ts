@@ -1026,7 +1026,8 @@ export interface components {
             lightenerGrams: number;
             /** Format: double */
             developerGrams: number;
-            why: string;
+            why: components["schemas"]["Sentence"];
+            whyParts?: null | components["schemas"]["SentencePiece"][];
         };
         BatchQuestion: {
             /** Format: double */
@@ -1297,7 +1298,8 @@ export interface components {
             parts: components["schemas"]["DeveloperPour"][];
             /** Format: double */
             volume: number;
-            why: string;
+            why: components["schemas"]["Sentence"];
+            whyParts?: null | components["schemas"]["SentencePiece"][];
         };
         DeveloperPour: {
             /** Format: double */
@@ -1346,8 +1348,8 @@ export interface components {
             kind: components["schemas"]["FindingKind"];
             severity: components["schemas"]["Severity"];
             title: string;
-            text: string;
-            why: string;
+            text: components["schemas"]["Sentence"];
+            why: components["schemas"]["Sentence"];
             zones: components["schemas"]["Zone"][];
             panels: string[];
             wear: components["schemas"]["Wear"];
@@ -1356,9 +1358,11 @@ export interface components {
             canDismiss: boolean;
             fix: null | components["schemas"]["FixView"];
             setAside: null | string;
+            textParts?: null | components["schemas"]["SentencePiece"][];
+            whyParts?: null | components["schemas"]["SentencePiece"][];
         };
         FixView: {
-            label: string;
+            label: components["schemas"]["Sentence"];
             edit: components["schemas"]["PlanEdit"];
             mends: boolean;
             now: components["schemas"]["Figure"];
@@ -1366,6 +1370,7 @@ export interface components {
             after: null | number;
             brings: string[];
             measures: components["schemas"]["MeasuresView"];
+            labelParts?: null | components["schemas"]["SentencePiece"][];
         };
         Forecast: {
             /** Format: double */
@@ -1437,6 +1442,7 @@ export interface components {
             missing: string[];
             /** Format: double */
             minutes: number;
+            done: components["schemas"]["Stage"][];
         };
         Ground: {
             what: string;
@@ -1569,7 +1575,8 @@ export interface components {
             /** Format: double */
             driesAtMinutes: number;
             cautions: string[];
-            why: string;
+            why: components["schemas"]["Sentence"];
+            whyParts?: null | components["schemas"]["SentencePiece"][];
         };
         LiftQuestion: {
             /** Format: double */
@@ -1730,7 +1737,8 @@ export interface components {
             ounces: number;
             /** Format: double */
             developerMillilitres: number;
-            why: string;
+            why: components["schemas"]["Sentence"];
+            whyParts?: null | components["schemas"]["SentencePiece"][];
         };
         MassQuestion: {
             /** Format: double */
@@ -1768,19 +1776,23 @@ export interface components {
         };
         MixFindingView: {
             id: string;
+            about: null | string;
             kind: components["schemas"]["FindingKind"];
             severity: components["schemas"]["Severity"];
             title: string;
-            text: string;
-            why: string;
+            text: components["schemas"]["Sentence"];
+            why: components["schemas"]["Sentence"];
             panels: string[];
             canDismiss: boolean;
             fix: null | components["schemas"]["MixFix"];
             setAside: null | string;
+            textParts?: null | components["schemas"]["SentencePiece"][];
+            whyParts?: null | components["schemas"]["SentencePiece"][];
         };
         MixFix: {
-            label: string;
+            label: components["schemas"]["Sentence"];
             edit: components["schemas"]["PlanEdit"];
+            labelParts?: null | components["schemas"]["SentencePiece"][];
         };
         MixView: {
             client: string;
@@ -2531,11 +2543,14 @@ export interface components {
         Reach: "full" | "half" | "hairline";
         ReadAnswer: {
             sum: string;
-            readAs: string;
-            result: string;
-            why: string;
+            readAs: components["schemas"]["Sentence"];
+            result: components["schemas"]["Sentence"];
+            why: components["schemas"]["Sentence"];
             question: unknown;
             answer: unknown;
+            readAsParts?: null | components["schemas"]["SentencePiece"][];
+            resultParts?: null | components["schemas"]["SentencePiece"][];
+            whyParts?: null | components["schemas"]["SentencePiece"][];
         };
         ReadQuestion: {
             text: string;
@@ -2555,7 +2570,8 @@ export interface components {
             cm: number;
             /** Format: double */
             months: number;
-            why: string;
+            why: components["schemas"]["Sentence"];
+            whyParts?: null | components["schemas"]["SentencePiece"][];
         };
         RegrowthQuestion: {
             /** Format: double */
@@ -2579,7 +2595,8 @@ export interface components {
             fits: boolean;
             /** Format: double */
             ratioNow: number;
-            why: string;
+            why: components["schemas"]["Sentence"];
+            whyParts?: null | components["schemas"]["SentencePiece"][];
         };
         RescueQuestion: {
             /** Format: double */
@@ -2601,7 +2618,8 @@ export interface components {
         };
         RinseAnswer: {
             waves: number[];
-            why: string;
+            why: components["schemas"]["Sentence"];
+            whyParts?: null | components["schemas"]["SentencePiece"][];
         };
         RinseQuestion: {
             windows: components["schemas"]["RinseWindow"][];
@@ -2678,6 +2696,21 @@ export interface components {
             woven: boolean;
             order?: components["schemas"]["RowOrder"];
         };
+        Sentence: string;
+        SentencePiece: {
+            text: string;
+            /** Format: double */
+            value: null | number;
+            unit: null | string;
+        };
+        Setting: {
+            lightener: components["schemas"]["Lightener"];
+            /** Format: double */
+            volume: number;
+            covering: components["schemas"]["Covering"];
+            /** Format: double */
+            minutes: number;
+        };
         /** @enum {unknown} */
         Severity: "alarm" | "caution" | "note";
         Shade: {
@@ -2705,6 +2738,8 @@ export interface components {
         Side: "left" | "right";
         /** @enum {unknown} */
         Source: "leaflet" | "trade" | "assumption";
+        /** @enum {unknown} */
+        Stage: "consult" | "section" | "paint" | "mix";
         /** @enum {unknown} */
         Standing: "stop" | "caution" | "ask" | "clear";
         StepBody: {
@@ -2781,7 +2816,8 @@ export interface components {
             volume: number;
             /** Format: double */
             percent: number;
-            why: string;
+            why: components["schemas"]["Sentence"];
+            whyParts?: null | components["schemas"]["SentencePiece"][];
         };
         StrengthQuestion: {
             /** Format: double */
@@ -2821,7 +2857,8 @@ export interface components {
             withinLimit: boolean;
             because: string;
             remedies: components["schemas"]["Remedy"][];
-            why: string;
+            why: components["schemas"]["Sentence"];
+            whyParts?: null | components["schemas"]["SentencePiece"][];
         };
         TimeQuestion: {
             /** Format: double */
@@ -2855,7 +2892,8 @@ export interface components {
             chroma: number;
             /** Format: double */
             hue: number;
-            why: string;
+            why: components["schemas"]["Sentence"];
+            whyParts?: null | components["schemas"]["SentencePiece"][];
         };
         ToneQuestion: {
             /** Format: double */
@@ -2895,7 +2933,8 @@ export interface components {
             fromGrams: number;
             /** Format: double */
             toGrams: number;
-            why: string;
+            why: components["schemas"]["Sentence"];
+            whyParts?: null | components["schemas"]["SentencePiece"][];
         };
         Verdict: {
             today: boolean;
@@ -2917,6 +2956,7 @@ export interface components {
             level: components["schemas"]["Forecast"];
             undertone: string;
             words: string;
+            with: components["schemas"]["Setting"];
             /** Format: double */
             weeksAfter: number;
             sum: string;
@@ -2937,7 +2977,8 @@ export interface components {
         VisitsAnswer: {
             reached: boolean;
             visits: components["schemas"]["VisitStep"][];
-            why: string;
+            why: components["schemas"]["Sentence"];
+            whyParts?: null | components["schemas"]["SentencePiece"][];
         };
         VisitsQuestion: {
             /** Format: double */

@@ -1,5 +1,7 @@
+import { useQuery } from "@tanstack/react-query";
 import { Button } from "antd";
 import { Link } from "react-router";
+import { glanceOf } from "../api/glance";
 import type { Work } from "../api/usePlan";
 import { hairWords } from "../views/words";
 import { type Stage, Strand } from "./Strand";
@@ -7,11 +9,8 @@ import { type Stage, Strand } from "./Strand";
 /** Who she is, where in the order of work we are, and the way back. */
 export function TopBar({ visit, stage, work }: { visit: string; stage: Stage; work: Work }) {
   const { plan } = work;
-  const done = new Set<Stage>(
-    plan.panels.some((p) => p.paint)
-      ? ["consult", "section", ...(stage === "mix" ? (["paint"] as const) : [])]
-      : [],
-  );
+  const { data: glance } = useQuery(glanceOf(visit, work.revision));
+  const done = new Set<Stage>(glance?.done);
   return (
     <header className="top">
       <div className="who">

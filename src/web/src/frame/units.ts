@@ -67,18 +67,26 @@ export function quantity(value: number, unit: string, units: Units, digits = 1):
     : `${Number(value.toFixed(digits))} ${unit}`;
 }
 
-/** Figures with metric units in the server's words, as this device shows them. */
-export function inUnits(text: string, units: Units): string {
-  if (units === "metric") {
-    return text;
-  }
-  const plain = text.replace(/g per g\b/g, "for each of the same");
-  const steep = plain.replace(
-    /(\d+(?:\.\d+)?) level(s?)\/cm/g,
-    (_, n: string, many: string) => `${(Number(n) * scales.cm.per).toFixed(1)} level${many}/in`,
-  );
-  return steep.replace(/(\d+(?:\.\d+)?)( ?)(cm|mm|ml|g)(?![\w²])/g, (_, n: string, _gap, unit: string) => {
-    const scale = scales[unit];
-    return `${(Number(n) / scale.per).toFixed(scale.digits)} ${scale.us}`;
-  });
+/** A piece of what the server says: words, or a quantity as it is written in metric units. */
+export interface Piece {
+  text: string;
+  value?: number | null;
+  unit?: string | null;
 }
+
+/** A sentence of the server as this device shows it: its quantities in the units chosen. */
+export const said = (pieces: readonly Piece[] | null | undefined, units: Units): string =>
+  (pieces ?? [])
+    .map((p) => {
+      if (units === "metric" || p.value == null || !p.unit) {
+        return p.text;
+      }
+      return p.unit === "level/cm"
+        ? `${(p.value * scales.cm.per).toFixed(1)} levels an in`
+        : quantity(p.value, p.unit, units);
+    })
+    .join("");
+
+/** A rise of the level along the hair, as this device shows it. */
+export const rise = (perCm: number, units: Units): string =>
+  units === "us" ? `${(perCm * scales.cm.per).toFixed(1)} /in` : `${perCm.toFixed(1)} /cm`;

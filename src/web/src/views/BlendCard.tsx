@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { PlanView, Schemas } from "../api/client";
-import { inUnits, unitsNow } from "../frame/units";
+import { rise, unitsNow } from "../frame/units";
 import { zoneWords } from "./words";
 
 interface Props {
@@ -56,7 +56,7 @@ export function BlendCard({ plan, card, onLight }: Props) {
       from: 0,
       to: Math.max(2, w.rootSoftness + 0.5),
       value: m.rootSoftness,
-      text: inUnits(`${m.rootSoftness.toFixed(1)} level/cm`, unitsNow()).replace("level", ""),
+      text: rise(m.rootSoftness, unitsNow()),
       where: m.steepestZone ? zoneWords(m.steepestZone) : undefined,
     },
     {

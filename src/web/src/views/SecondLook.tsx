@@ -1,6 +1,6 @@
 import { Button, Popover } from "antd";
 import type { Finding, PlanEdit, PlanView, Schemas } from "../api/client";
-import { inUnits, unitsNow, useUnits } from "../frame/units";
+import { quantity, rise, said, unitsNow, useUnits } from "../frame/units";
 import { BlendCard } from "./BlendCard";
 import { Mark } from "./Mark";
 import { SetAside, SetAsideList } from "./SetAside";
@@ -50,8 +50,12 @@ export function SecondLook(props: Props) {
 
 const figure = (value: number, unit: string) =>
   unit === "share"
-    ? `${Math.round(value * 100)} %`
-    : inUnits(`${Number(value.toFixed(1))} ${unit}`, unitsNow());
+    ? value > 1
+      ? "all of it and more"
+      : `${Math.round(value * 100)} %`
+    : unit === "level/cm"
+      ? rise(value, unitsNow())
+      : quantity(value, unit, unitsNow());
 
 function One({
   finding: f,
@@ -70,11 +74,11 @@ function One({
       <h3>
         <Mark severity={f.severity} />
         <span>{f.title}</span>
-        <Popover trigger="click" content={<p className="why">{inUnits(f.why, units)}</p>}>
+        <Popover trigger="click" content={<p className="why">{said(f.whyParts, units)}</p>}>
           <Button type="text">Why</Button>
         </Popover>
       </h3>
-      <p>{inUnits(f.text, units)}</p>
+      <p>{said(f.textParts, units)}</p>
       {f.fix && trying && (
         <p className="effect" role="status">
           {f.fix.now.name}: {figure(f.fix.now.value, f.fix.now.unit)} →{" "}
@@ -97,7 +101,7 @@ function One({
             {f.panels.length > 0 && <Button onClick={() => onShow(f)}>Show</Button>}
             {f.fix && (
               <Button type="primary" onClick={() => onTry(f)}>
-                {inUnits(f.fix.label, units)}
+                {said(f.fix.labelParts, units)}
               </Button>
             )}
             {f.canDismiss && !looking && <SetAside finding={f} edit={edit} />}

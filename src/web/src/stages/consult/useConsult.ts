@@ -53,6 +53,7 @@ export function useConsult(visit: string, changed: () => void, enabled: boolean)
           });
           if (data) {
             cache.setQueryData(["consult", visit], data);
+            cache.invalidateQueries({ queryKey: ["glance", visit] });
             setErrors({});
             changed();
             return;

@@ -3,6 +3,7 @@ import { Alert, App, Button, Input, Modal, Segmented, Spin } from "antd";
 import { useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api, type HairProfile, type Schemas, wordsOf } from "../../api/client";
+import { glanceOf } from "../../api/glance";
 import { Places } from "../../frame/Places";
 import { Line } from "../../views/Choice";
 import { Num } from "../../views/Num";
@@ -121,10 +122,8 @@ function AtAGlance({
   done(): void;
 }) {
   const { data, isFetched } = useQuery({
-    queryKey: ["glance", visit, revision],
+    ...glanceOf(visit, revision),
     enabled: go,
-    queryFn: async () =>
-      (await api.GET("/api/visits/{visit}/glance", { params: { path: { visit } } })).data ?? null,
   });
   // biome-ignore lint/correctness/useExhaustiveDependencies: said once, when it has come
   useEffect(() => {

@@ -2,7 +2,7 @@ import { Input, type InputRef } from "antd";
 import { useEffect, useRef, useState } from "react";
 import { api, type Schemas } from "../../api/client";
 import { Places } from "../../frame/Places";
-import { inUnits, useUnits } from "../../frame/units";
+import { said, useUnits } from "../../frame/units";
 import { Sum, sums } from "./sums";
 
 type Read = Schemas["ReadAnswer"];
@@ -68,9 +68,9 @@ export function Desk() {
         <div className="answer" role="status" aria-label="Answer">
           {read ? (
             <>
-              <p className="result">{inUnits(read.result, units)}</p>
-              <p>Read as: {inUnits(read.readAs, units)}</p>
-              <p className="soft">Why: {inUnits(read.why, units)}</p>
+              <p className="result">{said(read.resultParts, units)}</p>
+              <p>Read as: {said(read.readAsParts, units)}</p>
+              <p className="soft">Why: {said(read.whyParts, units)}</p>
             </>
           ) : (
             <p className={problem ? undefined : "soft"}>

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Button, Input, Popover } from "antd";
 import { useState } from "react";
 import { wordsOf } from "../../api/client";
-import { inUnits, useUnits } from "../../frame/units";
+import { quantity, said, type Units, useUnits } from "../../frame/units";
 import { asWords, Line, Pick, Whether } from "../../views/Choice";
 import { Num } from "../../views/Num";
 
@@ -27,10 +27,11 @@ export interface SumOf {
   /** Of two figures the one given last counts; the other follows. */
   either?: true;
   /** The answer in a line. */
-  say(a: Answer): string;
-  also?(a: Answer): string[];
+  say(a: Answer, units: Units): string;
+  also?(a: Answer, units: Units): string[];
 }
 
+const g = (value: number, units: Units) => quantity(value, "g", units);
 const level = (key: string, name: string): Field => ({ key, name, range: [1, 10, 0.5] });
 const grams = (key: string, name: string): Field => ({ key, name, unit: "g", range: [0.1, 5000, 5] });
 const parts = (key: string, name: string): Field => ({ key, name, range: [0.1, 20, 0.5] });
@@ -72,9 +73,9 @@ export const sums: readonly SumOf[] = [
     ],
     start: { wantedVolume: 25, grams: 60, available: "20 40" },
     ask: (v) => ({ ...v, available: numbers(v.available) }),
-    say: (a) =>
+    say: (a, units) =>
       a.parts
-        .map((p: { volume: number; grams: number }) => `${p.grams.toFixed(1)} g of ${p.volume} vol`)
+        .map((p: { volume: number; grams: number }) => `${g(p.grams, units)} of ${p.volume} vol`)
         .join(" + "),
   },
   {
@@ -86,7 +87,7 @@ export const sums: readonly SumOf[] = [
       parts("developerParts", "Parts developer"),
     ],
     start: { grams: 90, lightenerParts: 1, developerParts: 1.5 },
-    say: (a) => `${a.lightenerGrams.toFixed(1)} g lightener + ${a.developerGrams.toFixed(1)} g developer`,
+    say: (a, units) => `${g(a.lightenerGrams, units)} lightener + ${g(a.developerGrams, units)} developer`,
   },
   {
     path: "rescue",
@@ -99,14 +100,14 @@ export const sums: readonly SumOf[] = [
       grams("bowlGrams", "The bowl holds"),
     ],
     start: { lightenerParts: 1, developerParts: 1.5, lightenerGrams: 40, developerGrams: 70, bowlGrams: 250 },
-    say: (a) =>
+    say: (a, units) =>
       a.addDeveloperGrams > 0.05
-        ? `add ${a.addDeveloperGrams.toFixed(1)} g developer`
+        ? `add ${g(a.addDeveloperGrams, units)} developer`
         : a.addLightenerGrams > 0.05
-          ? `add ${a.addLightenerGrams.toFixed(1)} g lightener`
+          ? `add ${g(a.addLightenerGrams, units)} lightener`
           : "nothing to add",
-    also: (a) => [
-      `${a.totalGrams.toFixed(1)} g in all, ${a.fits ? "it fits" : "more than the bowl holds"}; now 1 : ${a.ratioNow.toFixed(2)}`,
+    also: (a, units) => [
+      `${g(a.totalGrams, units)} in all, ${a.fits ? "it fits" : "more than the bowl holds"}; now 1 : ${a.ratioNow.toFixed(2)}`,
     ],
   },
   {
@@ -161,7 +162,7 @@ export const sums: readonly SumOf[] = [
     ],
     either: true,
     start: { cm: 3 },
-    say: (a) => `${a.months.toFixed(1)} months for ${a.cm.toFixed(1)} cm`,
+    say: (a, units) => `${a.months.toFixed(1)} months for ${quantity(a.cm, "cm", units)}`,
   },
   {
     path: "lift",
@@ -267,23 +268,23 @@ export function Sum({ sum }: { sum: SumOf }) {
       <h2>
         {sum.title}
         {data && (
-          <Popover trigger="click" content={<p className="why">{inUnits(data.why, units)}</p>}>
+          <Popover trigger="click" content={<p className="why">{said(data.whyParts, units)}</p>}>
             <Button type="text">Why</Button>
           </Popover>
         )}
       </h2>
       <div role="status">
         {error ? (
-          <p role="alert">{inUnits(error.message, units)}</p>
+          <p role="alert">{error.message}</p>
         ) : data ? (
           <>
             <p className="result">
-              {inUnits(sum.say(data), units)}
+              {sum.say(data, units)}
               {data.hex && <i style={{ background: data.hex }} />}
             </p>
-            {sum.also?.(data).map((w) => (
+            {sum.also?.(data, units).map((w) => (
               <p key={w} className="soft">
-                {inUnits(w, units)}
+                {w}
               </p>
             ))}
           </>

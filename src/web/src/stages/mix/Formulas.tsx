@@ -1,7 +1,7 @@
 import { Button, Popover } from "antd";
 import { useState } from "react";
 import type { PlanEdit, PlanView, Schemas } from "../../api/client";
-import { inUnits, quantity, useUnits } from "../../frame/units";
+import { quantity, said, useUnits } from "../../frame/units";
 import { mapBox, pathOf } from "../../views/CrownMap";
 import { FormulaSheet } from "./FormulaSheet";
 import type { MixView } from "./useMix";
@@ -57,7 +57,7 @@ export function Formulas({ plan, mix, formula, lit, edit, onLight }: Props) {
         <div>
           <dt>
             Usual for this work{" "}
-            <Popover trigger="click" content={<p className="why">{inUnits(mix.usual.why, units)}</p>}>
+            <Popover trigger="click" content={<p className="why">{said(mix.usual.whyParts, units)}</p>}>
               <Button type="text" size="small">
                 Why
               </Button>

@@ -1,5 +1,5 @@
 import { Alert, Button, Spin } from "antd";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { Link } from "react-router";
 import type { Work } from "../../api/usePlan";
 import { Clock } from "./Clock";
@@ -9,12 +9,14 @@ import { TrayList } from "./TrayList";
 import { useMix } from "./useMix";
 import { useScale } from "./useScale";
 import { Weighing } from "./Weighing";
+import { nothing } from "./weighing";
 
 /** From the painted plan to bowls that are weighed: the bowl on the scale, the formulas, the clock, what to mind. */
 export function Mix({ visit, work }: { visit: string; work: Work }) {
   const { plan } = work;
   const mixing = useMix(visit, work.revision, true);
   const reading = useScale();
+  const memory = useRef(nothing);
   const [shown, setShown] = useState<number | "tray">();
   const [lit, setLit] = useState<ReadonlySet<string>>(new Set());
   const { mix } = mixing;
@@ -64,7 +66,7 @@ export function Mix({ visit, work }: { visit: string; work: Work }) {
           ))}
         </div>
         {bowl ? (
-          <Weighing key={bowl.number} bowl={bowl} mixing={mixing} reading={reading} />
+          <Weighing key={bowl.number} bowl={bowl} mixing={mixing} reading={reading} memory={memory} />
         ) : (
           <TrayList mix={mix} mixing={mixing} />
         )}

@@ -1,6 +1,6 @@
 import { Button, Popover } from "antd";
 import type { PlanEdit, PlanView, Schemas } from "../../api/client";
-import { inUnits, useUnits } from "../../frame/units";
+import { said, useUnits } from "../../frame/units";
 import { Mark } from "../../views/Mark";
 import { SetAside, SetAsideList } from "../../views/SetAside";
 import type { MixView } from "./useMix";
@@ -27,11 +27,11 @@ export function ToMind({ plan, mix, edit, onLight }: Props) {
             <h3>
               <Mark severity={f.severity} />
               <span>{f.title}</span>
-              <Popover trigger="click" content={<p className="why">{inUnits(f.why, units)}</p>}>
+              <Popover trigger="click" content={<p className="why">{said(f.whyParts, units)}</p>}>
                 <Button type="text">Why</Button>
               </Popover>
             </h3>
-            <p>{inUnits(f.text, units)}</p>
+            <p>{said(f.textParts, units)}</p>
             {f.kind === "unevenRecipe" && forecast && (
               <p className="effect">
                 Forecast with it: {level(forecast.meanLevelPlanned)} → <b>{level(forecast.meanLevel)}</b> on
@@ -45,7 +45,7 @@ export function ToMind({ plan, mix, edit, onLight }: Props) {
               {f.panels.length > 0 && <Button onClick={() => onLight(f.panels)}>Show</Button>}
               {f.fix && (
                 <Button type="primary" onClick={() => f.fix && edit(f.fix.edit)}>
-                  {inUnits(f.fix.label, units)}
+                  {said(f.fix.labelParts, units)}
                 </Button>
               )}
               {f.kind === "heatAgainstLeaflet" && <ConfirmHeat plan={plan} finding={f} edit={edit} />}
@@ -75,7 +75,7 @@ function ConfirmHeat({
   finding: Schemas["MixFindingView"];
   edit(edit: PlanEdit): Promise<boolean>;
 }) {
-  const formula = plan.plan.formulas.find((f) => finding.id.endsWith(`:${f.id}`));
+  const formula = plan.plan.formulas.find((f) => f.id === finding.about);
   return formula ? (
     <Popover
       trigger="click"

@@ -1,18 +1,29 @@
 import { Button, InputNumber } from "antd";
-import { useState } from "react";
-import { inUnits, quantity, useUnits } from "../../frame/units";
+import { type RefObject, useState } from "react";
+import { quantity, useUnits } from "../../frame/units";
 import { BowlPicture } from "./BowlPicture";
 import { ScaleHands } from "./ScaleHands";
 import type { Bowl, Mixing } from "./useMix";
 import type { Reading } from "./useScale";
 import { useWeighing } from "./useWeighing";
+import type { Memory } from "./weighing";
 
 const states = { live: "Scale live", lost: "Scale lost", overRange: "Too heavy" } as const;
 
 /** One bowl on the scale: one number, one bar, one bowl; steps tick themselves. */
-export function Weighing({ bowl, mixing, reading }: { bowl: Bowl; mixing: Mixing; reading: Reading }) {
+export function Weighing({
+  bowl,
+  mixing,
+  reading,
+  memory,
+}: {
+  bowl: Bowl;
+  mixing: Mixing;
+  reading: Reading;
+  memory: RefObject<Memory>;
+}) {
   const units = useUnits();
-  const { onScale, lifted, stands, hold } = useWeighing(bowl, reading, mixing);
+  const { onScale, lifted, stands, hold } = useWeighing(bowl, reading, mixing, memory);
   const g = (value: number) => (units === "us" ? quantity(value, "g", units) : `${value.toFixed(1)} g`);
   const { begun } = bowl;
   const poured = bowl.steps.some((s) => s.pouredGrams > 0);
@@ -52,7 +63,7 @@ export function Weighing({ bowl, mixing, reading }: { bowl: Bowl; mixing: Mixing
           <Big value={g(reading.grossGrams ?? 0)} />
           <p>
             {stands
-              ? `Bowl ${stands} still stands there. Put the next, empty one on.`
+              ? "A mixed bowl is still on the scale. Put the next, empty one on."
               : "Put the empty bowl on the scale. It goes on by itself."}
           </p>
         </div>
@@ -83,7 +94,7 @@ export function Weighing({ bowl, mixing, reading }: { bowl: Bowl; mixing: Mixing
               lifted={lifted}
             />
             {scoop && <p className="soft">About {(step.targetGrams / scoop).toFixed(1)} of its scoops.</p>}
-            {step.ingredient.note && <p className="soft">{inUnits(step.ingredient.note, units)}</p>}
+            {step.ingredient.note && <p className="soft">{step.ingredient.note}</p>}
           </div>
         )
       )}

@@ -43,6 +43,7 @@ export function useMix(visit: string, revision: number, enabled: boolean): Mixin
         const answer = await ask();
         if (answer.data) {
           cache.setQueryData(["mix", visit, revision], answer.data);
+          cache.invalidateQueries({ queryKey: ["glance", visit] });
           return true;
         }
         // Another window weighs along and was first: what it kept is read.

@@ -1,4 +1,4 @@
-import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Button, Progress } from "antd";
 import { api, type PlanEdit, type Schemas, wordsOf } from "../../api/client";
 import type { Against } from "./LookBar";
@@ -23,16 +23,23 @@ export function Placements({ visit, revision, edit, onCompare, onClose }: Props)
     },
     refetchInterval: (q) => (q.state.data?.state === "searching" ? 250 : false),
   });
-  const begin = async () => {
-    const { data, error } = await api.POST("/api/visits/{visit}/plan/proposals", {
-      params: { path: { visit } },
-    });
-    if (!data) {
-      throw new Error(wordsOf(error));
-    }
-    client.setQueryData(key, data);
-    client.invalidateQueries({ queryKey: key });
-  };
+  const begin = useMutation({
+    mutationFn: async () => {
+      const { data, error } = await api.POST("/api/visits/{visit}/plan/proposals", {
+        params: { path: { visit } },
+      });
+      if (!data) {
+        throw new Error(wordsOf(error));
+      }
+      return data;
+    },
+    onSuccess: (begun) => {
+      client.setQueryData(key, begun);
+      client.invalidateQueries({ queryKey: key });
+    },
+  });
+  const refused =
+    begin.error?.message ?? data?.problem ?? (error ? "The server does not answer." : undefined);
   const searching = data?.state === "searching";
   return (
     <section className="placements" aria-label="From look to placement">
@@ -65,11 +72,15 @@ export function Placements({ visit, revision, edit, onCompare, onClose }: Props)
           </Button>
         </div>
       ) : (
-        <Button type={data?.state === "done" ? "default" : "primary"} onClick={() => void begin()}>
+        <Button
+          type={data?.state === "done" ? "default" : "primary"}
+          loading={begin.isPending}
+          onClick={() => begin.mutate()}
+        >
           {data?.state === "done" ? "Search again" : "Search"}
         </Button>
       )}
-      {(error || data?.problem) && <p role="alert">{data?.problem ?? "The server does not answer."}</p>}
+      {refused && <p role="alert">{refused}</p>}
       {data?.state === "done" && data.revision !== revision && (
         <p className="soft">Found for an earlier revision of this plan.</p>
       )}

@@ -1,0 +1,85 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Consult;
+using Wendro.Core.Hair;
+using Wendro.Core.Plans;
+
+namespace Wendro.Core.Visits;
+
+/// <summary>A stage of a visit, in the order of the work.</summary>
+public enum Stage
+{
+    Consult,
+    Section,
+    Paint,
+    Mix,
+}
+
+/// <summary>Which stages of a visit have had their own work done: what a colourist would tick off, not where somebody has been.</summary>
+public static class StagesDone
+{
+    /// <summary>The stages done, in order.</summary>
+    /// <param name="consultation">What was asked and answered.</param>
+    /// <param name="hair">Her hair.</param>
+    /// <param name="mix">The plan and its bowls.</param>
+    /// <param name="rules">What a plan not begun looks like in this studio.</param>
+    /// <param name="now">The time now.</param>
+    public static IReadOnlyList<Stage> Of(
+        Consultation consultation,
+        HairProfile hair,
+        PlannedMix mix,
+        HouseRules rules,
+        DateTimeOffset now
+    )
+    {
+        ArgumentNullException.ThrowIfNull(mix);
+        ArgumentNullException.ThrowIfNull(rules);
+        return Enum.GetValues<Stage>()
+            .Where(s =>
+                s switch
+                {
+                    Stage.Consult => IsAsked(consultation, hair, now),
+                    Stage.Section => IsDivided(mix.Head.Plan, rules),
+                    Stage.Paint => IsPainted(mix.Head),
+                    Stage.Mix => IsMixed(mix),
+                    _ => throw new InvalidOperationException($"No rule for {s}."),
+                }
+            )
+            .ToArray();
+    }
+
+    /// <summary>
+    /// Consult: every safety question is answered and none stops; a caution was cleared or overridden with a reason. A strand test is only needed
+    /// where it is a caution: on hair that was treated or is uncertain.
+    /// </summary>
+    private static bool IsAsked(Consultation consultation, HairProfile hair, DateTimeOffset now) =>
+        Safety
+            .Of(consultation, hair, now)
+            .All(p =>
+                p.Standing switch
+                {
+                    Standing.Clear => true,
+                    Standing.Caution => p.Reason is not null,
+                    Standing.Ask => p.Question == "strand",
+                    _ => false,
+                }
+            );
+
+    /// <summary>Section: the head is divided otherwise than a plan not begun: cut, left out, framed, ordered or parted.</summary>
+    private static bool IsDivided(Plan plan, HouseRules rules)
+    {
+        var fresh = Plan.Fresh(plan.Seed, rules);
+        return plan.Part != fresh.Part
+            || plan.Frame != fresh.Frame
+            || plan.Order is not null
+            || !plan.Regions.SequenceEqual(fresh.Regions)
+            || plan.Zones.Any(z => z.Value.Excluded is not null || z.Value.Sections != fresh.Zones[z.Key].Sections);
+    }
+
+    /// <summary>Paint: something is painted, and the second look has no alarm left that was not set aside.</summary>
+    private static bool IsPainted(PlannedHead head) =>
+        head.Panels.Any(p => p.Coats.Count > 0) && head.Findings.All(f => f.Severity != Severity.Alarm);
+
+    /// <summary>Mix: every bowl that the plan needs is weighed.</summary>
+    private static bool IsMixed(PlannedMix mix) =>
+        mix.Bowls.Count > 0 && mix.Bowls.All(b => b.Begun is { InHand.IsDone: true });
+}
