@@ -1,6 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
+using Wendro.Core.Plans;
 
 namespace Wendro.Formats;
 
@@ -28,10 +29,25 @@ public static class WendroJson
         options.AllowOutOfOrderMetadataProperties = true;
         options.TypeInfoResolverChain.Insert(
             0,
-            new DefaultJsonTypeInfoResolver { Modifiers = { WithoutDerived, SentenceJson.WithParts } }
+            new DefaultJsonTypeInfoResolver { Modifiers = { WithKinds, WithoutDerived, SentenceJson.WithParts } }
         );
         options.Converters.Add(new SentenceJson());
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
+    }
+
+    /// <summary>Edits are told apart by their kind; Core says which there are.</summary>
+    private static void WithKinds(JsonTypeInfo type)
+    {
+        if (type.Type != typeof(PlanEdit))
+        {
+            return;
+        }
+
+        type.PolymorphismOptions = new JsonPolymorphismOptions { TypeDiscriminatorPropertyName = "kind" };
+        foreach (var (edit, name) in KindAttribute.OfEdits)
+        {
+            type.PolymorphismOptions.DerivedTypes.Add(new JsonDerivedType(edit, name));
+        }
     }
 
     /// <summary>What a Core record works out from its own values is not written: it is not part of the document.</summary>

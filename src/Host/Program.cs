@@ -30,6 +30,7 @@ public sealed class Program
         app.MapSection();
         app.MapPlan();
         app.MapPlanFile();
+        app.MapHistory();
         app.MapHeads();
         app.MapProposals();
         app.MapDesk();

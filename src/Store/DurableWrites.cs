@@ -1,4 +1,5 @@
 using System.Data.Common;
+using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore.Diagnostics;
 
 namespace Wendro.Store;
@@ -22,6 +23,12 @@ internal sealed class DurableWrites : DbConnectionInterceptor
 
     private static void Set(DbConnection connection)
     {
+        // Only to see whether the file is there: nothing is written, and a copied file may not be ahead-logged yet.
+        if (new SqliteConnectionStringBuilder(connection.ConnectionString).Mode == SqliteOpenMode.ReadOnly)
+        {
+            return;
+        }
+
         using var command = connection.CreateCommand();
         command.CommandText = "PRAGMA journal_mode = WAL; PRAGMA synchronous = FULL;";
         command.ExecuteNonQuery();

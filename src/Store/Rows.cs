@@ -60,8 +60,14 @@ public sealed class RevisionRow
     /// <summary>The plan; null when it shows an earlier revision's.</summary>
     public Plan? Plan { get; set; }
 
-    /// <summary>What was done: edit's JSON, "undo", "redo", "import" or "new".</summary>
+    /// <summary>How it came about: "edit", "undo", "redo", "import" or "new"; the edit's JSON in revisions from before labels were kept.</summary>
     public required string What { get; set; }
+
+    /// <summary>The edit, where it was one.</summary>
+    public PlanEdit? Edit { get; set; }
+
+    /// <summary>What was done, in words for people; null in revisions from before labels were kept.</summary>
+    public string? Label { get; set; }
 
     public DateTimeOffset At { get; set; }
 }

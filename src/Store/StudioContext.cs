@@ -1,4 +1,3 @@
-using System.Text.Json;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Design;
 using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
@@ -53,8 +52,8 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
         {
             visit.ToTable("Visits");
             visit.HasOne(v => v.Client).WithMany().HasForeignKey(v => v.ClientId).OnDelete(DeleteBehavior.Cascade);
-            visit.Property(v => v.Hair).HasConversion(AsJson<HairProfile>());
-            visit.Property(v => v.Consultation).HasConversion(AsJson<Consultation>());
+            visit.Property(v => v.Hair).HasConversion(AsDocument<HairProfile>());
+            visit.Property(v => v.Consultation).HasConversion(AsDocument<Consultation>());
             // Stored as UTC ticks, so that the day's visits can be ordered and cut in the database.
             visit.Property(v => v.StartsAt).HasConversion(t => t.UtcTicks, t => new DateTimeOffset(t, TimeSpan.Zero));
             visit.HasIndex(v => v.StartsAt);
@@ -63,21 +62,24 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
         {
             studio.ToTable("Studio");
             studio.Property(r => r.Id).ValueGeneratedNever();
-            studio.Property(r => r.Rules).HasConversion(AsJson<HouseRules>());
+            studio.Property(r => r.Rules).HasConversion(AsDocument<HouseRules>());
         });
         modelBuilder.Entity<PatternRow>(pattern =>
         {
             pattern.ToTable("Patterns");
             pattern.Property(r => r.Name).HasMaxLength(60);
             pattern.Property(r => r.Why).HasMaxLength(200);
-            pattern.Property(r => r.Edits).HasConversion(AsJson<IReadOnlyList<PlanEdit>>());
+            pattern.Property(r => r.Edits).HasConversion(AsDocument<IReadOnlyList<PlanEdit>>());
         });
         modelBuilder.Entity<RevisionRow>(revision =>
         {
             revision.ToTable("PlanRevisions");
             revision.HasKey(r => new { r.VisitId, r.Number });
             revision.HasOne<VisitRow>().WithMany().HasForeignKey(r => r.VisitId).OnDelete(DeleteBehavior.Cascade);
-            revision.Property(r => r.Plan).HasConversion(AsJson<Plan?>());
+            // The columns were text before documents were compressed; what was stored so is read for ever.
+            revision.Property(r => r.Plan).HasConversion(Compressed<Plan?>()).HasColumnType("TEXT");
+            revision.Property(r => r.Edit).HasConversion(Compressed<PlanEdit?>());
+            revision.Property(r => r.Label).HasMaxLength(200);
         });
         Mixing(modelBuilder);
     }
@@ -90,7 +92,7 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
             product.ToTable("Products");
             product.HasIndex(p => p.Key).IsUnique();
             product.Property(p => p.Key).HasMaxLength(ProductChecks.LongestName);
-            product.Property(p => p.Product).HasConversion(AsJson<Product>());
+            product.Property(p => p.Product).HasConversion(AsDocument<Product>());
             product.Property(p => p.Version).IsConcurrencyToken();
         });
         modelBuilder.Entity<BowlRow>(bowl =>
@@ -105,15 +107,15 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
                 })
                 .IsUnique();
             bowl.Property(b => b.Formula).HasMaxLength(1);
-            bowl.Property(b => b.Meant).HasConversion(AsJson<Formula>());
-            bowl.Property(b => b.Recipe).HasConversion(AsJson<Recipe>());
+            bowl.Property(b => b.Meant).HasConversion(AsDocument<Formula>());
+            bowl.Property(b => b.Recipe).HasConversion(AsDocument<Recipe>());
         });
         modelBuilder.Entity<BowlEventRow>(happened =>
         {
             happened.ToTable("BowlEvents");
             happened.HasKey(e => new { e.BowlId, e.Number });
             happened.HasOne<BowlRow>().WithMany().HasForeignKey(e => e.BowlId).OnDelete(DeleteBehavior.Cascade);
-            happened.Property(e => e.Event).HasConversion(AsJson<BowlEvent>());
+            happened.Property(e => e.Event).HasConversion(AsDocument<BowlEvent>());
             happened.Property(e => e.Lot).HasMaxLength(40);
         });
         modelBuilder.Entity<TickRow>(tick =>
@@ -124,11 +126,11 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
         });
     }
 
-    private static ValueConverter<T, string> AsJson<T>() =>
-        new(
-            value => JsonSerializer.Serialize(value, WendroJson.Options),
-            text => JsonSerializer.Deserialize<T>(text, WendroJson.Options)!
-        );
+    private static ValueConverter<T, string> AsDocument<T>() =>
+        new(value => Documents.Write(value), text => Documents.Read<T>(text));
+
+    private static ValueConverter<T, byte[]> Compressed<T>() =>
+        new(value => Documents.WriteCompressed(value), stored => Documents.ReadCompressed<T>(stored));
 }
 
 /// <summary>Lets the migrations tool make a context.</summary>

@@ -90,7 +90,7 @@ public sealed class ConsultTests
         long Pixels() =>
             (long)
                 app.Browser.ExecuteScript(
-                    "const c = document.querySelector(\"canvas[aria-label^='Her head']\"); let s = 0; for (const v of c.getContext('2d').getImageData(0, 0, c.width, c.height).data) s += v; return s;"
+                    "const c = document.querySelector(\"canvas[aria-label^='The head']\"); let s = 0; for (const v of c.getContext('2d').getImageData(0, 0, c.width, c.height).data) s += v; return s;"
                 )!;
 
         // The line is moved with keys: more of the wish, lighter.

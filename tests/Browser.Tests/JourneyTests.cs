@@ -145,7 +145,7 @@ public sealed class JourneyTests
         Saved(app);
 
         // Turn her with the arrow keys, tie her hair, look at her before.
-        var head = app.Find("head", By.CssSelector("canvas[aria-label^='Her head']"));
+        var head = app.Find("head", By.CssSelector("canvas[aria-label^='The head']"));
         head.SendKeys(Keys.ArrowRight);
         app.Until("her turned", _ => Head(app).Contains("towards left side", StringComparison.Ordinal) ? "yes" : null);
         app.Button("Tied high").Click();
@@ -204,7 +204,7 @@ public sealed class JourneyTests
             "the head drawn",
             d =>
             {
-                var head = d.FindElements(By.CssSelector("canvas[aria-label^='Her head']")).FirstOrDefault();
+                var head = d.FindElements(By.CssSelector("canvas[aria-label^='The head']")).FirstOrDefault();
                 return head?.GetAttribute("data-drawn") is not null && head.GetAttribute("aria-busy") == "false"
                     ? head
                     : null;
@@ -212,18 +212,18 @@ public sealed class JourneyTests
         );
 
     private static string Head(App app) =>
-        app.Browser.FindElement(By.CssSelector("canvas[aria-label^='Her head']")).GetAttribute("aria-label")!;
+        app.Browser.FindElement(By.CssSelector("canvas[aria-label^='The head']")).GetAttribute("aria-label")!;
 
     private static int Draws(App app) =>
         int.Parse(
-            app.Browser.FindElement(By.CssSelector("canvas[aria-label^='Her head']")).GetAttribute("data-drawn") ?? "0",
+            app.Browser.FindElement(By.CssSelector("canvas[aria-label^='The head']")).GetAttribute("data-drawn") ?? "0",
             CultureInfo.InvariantCulture
         );
 
     private static long Pixels(App app) =>
         (long)
             app.Browser.ExecuteScript(
-                "const c = document.querySelector(\"canvas[aria-label^='Her head']\"); let s = 0; for (const v of c.getContext('2d').getImageData(0, 0, c.width, c.height).data) s += v; return s;"
+                "const c = document.querySelector(\"canvas[aria-label^='The head']\"); let s = 0; for (const v of c.getContext('2d').getImageData(0, 0, c.width, c.height).data) s += v; return s;"
             )!;
 
     private static void Saved(App app) =>

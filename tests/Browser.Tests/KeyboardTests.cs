@@ -18,12 +18,12 @@ public sealed class KeyboardTests
         app.Until(
             "the head drawn",
             d =>
-                d.FindElements(By.CssSelector("canvas[aria-label^='Her head'][aria-busy='false'][data-drawn]"))
+                d.FindElements(By.CssSelector("canvas[aria-label^='The head'][aria-busy='false'][data-drawn]"))
                     .FirstOrDefault()
         );
 
         // Turn her.
-        TabTo(app, "Her head");
+        TabTo(app, "The head");
         Press(app, Keys.ArrowRight);
         app.Until("her turned", _ => Focused(app).Contains("towards", StringComparison.Ordinal) ? "yes" : null);
 

@@ -127,7 +127,7 @@ public sealed class PaintTests
         app.Button("Side by side").Click();
         app.Until(
             "two heads",
-            d => d.FindElements(By.CssSelector("canvas[aria-label^='Her head']")).Count == 2 ? d : null
+            d => d.FindElements(By.CssSelector("canvas[aria-label^='The head']")).Count == 2 ? d : null
         );
         app.Button("End comparing").Click();
         foreach (var mode in new[] { "Level map", "Panels", "Seen share", "Lift to come" })
@@ -223,7 +223,7 @@ public sealed class PaintTests
             "the head drawn",
             d =>
             {
-                var head = d.FindElements(By.CssSelector("canvas[aria-label^='Her head']")).FirstOrDefault();
+                var head = d.FindElements(By.CssSelector("canvas[aria-label^='The head']")).FirstOrDefault();
                 return head?.GetAttribute("data-drawn") is not null && head.GetAttribute("aria-busy") == "false"
                     ? head
                     : null;
@@ -242,6 +242,6 @@ public sealed class PaintTests
     private static long Sum(App app) =>
         (long)
             app.Browser.ExecuteScript(
-                "const c = document.querySelector(\"canvas[aria-label^='Her head']\"); let s = 0; for (const v of c.getContext('2d').getImageData(0, 0, c.width, c.height).data) s += v; return s;"
+                "const c = document.querySelector(\"canvas[aria-label^='The head']\"); let s = 0; for (const v of c.getContext('2d').getImageData(0, 0, c.width, c.height).data) s += v; return s;"
             )!;
 }

@@ -39,7 +39,7 @@ public sealed class Shots
         app.Button("Side by side").Click();
         app.Until(
             "two heads",
-            d => d.FindElements(By.CssSelector("canvas[aria-label^='Her head']")).Count == 2 ? d : null
+            d => d.FindElements(By.CssSelector("canvas[aria-label^='The head']")).Count == 2 ? d : null
         );
         Take(app, "compare");
         app.Button("End comparing").Click();
@@ -186,7 +186,7 @@ public sealed class Shots
             $"head drawn {wear}",
             d =>
             {
-                var head = d.FindElements(By.CssSelector("canvas[aria-label^='Her head']")).FirstOrDefault();
+                var head = d.FindElements(By.CssSelector("canvas[aria-label^='The head']")).FirstOrDefault();
                 return
                     head is not null
                     && head.GetAttribute("data-drawn") is not null

@@ -69,7 +69,7 @@ public sealed class ProposalTests
                 f.Unmet.Any(u => u.Wish == "root softness"),
                 o.RootSoftness > wish.RootSoftness + Aim.SoftnessWithin
             );
-            Each.Of(f.Unmet, u => Assert.True(u.Because.Length > 15));
+            Assert.All(f.Unmet, u => Assert.True(u.Because.Length > 15));
         }
     }
 }

@@ -20,6 +20,14 @@ public sealed class Server : WebApplicationFactory<Program>
 
     private Server(string folder, bool owns) => (this.folder, this.owns) = (folder, owns);
 
+    /// <summary>A server on a copy of a data file.</summary>
+    public static Server On(string file)
+    {
+        var server = new Server();
+        File.Copy(file, server.DataFile);
+        return server;
+    }
+
     /// <summary>Another server on the same data: what it knows it has read from the file.</summary>
     public Server Again() => new(folder, owns: false);
 

@@ -164,6 +164,16 @@ public sealed record PanelPaint(
             StartShare = null,
         };
 
+    /// <summary>The same started at a height of its own: no share, no spread.</summary>
+    /// <param name="startCm">Where, cm from the scalp.</param>
+    public PanelPaint StartingAt(double startCm) =>
+        this with
+        {
+            StartCm = Math.Clamp(startCm, 0, MostStartCm),
+            StartShare = null,
+            SpreadCm = 0,
+        };
+
     /// <summary>What chance on a panel is hashed from: the plan's seed and the zone, the same on both sides of the head.</summary>
     internal static int SaltOf(PanelKey key, int seed) =>
         seed * 31 + Math.Min((int)key.Zone, (int)ZoneFacts.Other(key.Zone));

@@ -208,7 +208,7 @@ public sealed class Sketch
     }
 
     /// <summary>Ends all light paint where her hair is light already; nothing where none is.</summary>
-    public Sketch OnRegrowth(string why) => WholeHead.OldLight(Hair) is null ? this : Step(why, new TouchUpRegrowth());
+    public Sketch OnRegrowth(string why) => OldLight.Of(Hair) is null ? this : Step(why, new TouchUpRegrowth());
 
     /// <summary>Paint whose height, drop and blur are shares of her length; softer where hair is straight and every edge shows.</summary>
     /// <param name="shape">Upper edge.</param>

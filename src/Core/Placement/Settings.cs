@@ -60,7 +60,7 @@ internal static class Settings
         var face = ZoneFacts.IsFaceFrame(group[0]);
 
         // Where most of her hair is light already, lightener ends; between a few old stripes it may go on.
-        var old = WholeHead.OldLight(hair) is { Share: >= 0.5 } light ? light : null;
+        var old = OldLight.Of(hair) is { Share: >= 0.5 } light ? light : null;
         foreach (
             var thick in Thicknesses
                 .Select(t => Math.Clamp(Math.Round(thickness * t), Sections.ThinnestMm, Sections.ThickestMm))
@@ -130,7 +130,7 @@ internal static class Settings
 
     /// <summary>Deposit of her own level over the beginning of her old light, fading out downwards; null where she has none.</summary>
     private static PanelPaint? Soften(HairProfile hair) =>
-        WholeHead.OldLight(hair) is not { } old
+        OldLight.Of(hair) is not { } old
             ? null
             : new PanelPaint(
                 Shape.Reverse,

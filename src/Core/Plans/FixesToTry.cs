@@ -88,7 +88,7 @@ internal static partial class FixesToTry
             .GroupBy(p => p.Paint!)
             .Select(g => (PlanEdit)new PaintPanels(g.Select(p => p.Key.ToString()).ToArray(), g.Key))
             .ToArray();
-        return edits.Length is 0 or > Applying.MostTogether ? null : new Together(edits);
+        return edits.Length is 0 or > Together.Most ? null : new Together(edits);
     }
 
     private static IEnumerable<(Sentence Label, PlanEdit Edit)> Labelled(string label, Together? edit) =>

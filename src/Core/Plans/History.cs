@@ -20,6 +20,19 @@ public sealed record History(int Revision, int Shows, int? Before, ImmutableArra
     /// <summary>Whether there is something to redo.</summary>
     public bool CanRedo => Undone.Length > 0;
 
+    /// <summary>
+    /// Revisions of a visit that is done which are kept: the first, the last, those that facts pin, and what any of these shows.
+    /// </summary>
+    /// <param name="all">All of them, the first first.</param>
+    /// <param name="pinned">Revisions that something which happened refers to.</param>
+    public static IReadOnlySet<int> Kept(IReadOnlyList<History> all, IReadOnlyCollection<int> pinned)
+    {
+        ArgumentNullException.ThrowIfNull(all);
+        ArgumentNullException.ThrowIfNull(pinned);
+        var kept = all.Where((h, i) => i == 0 || i == all.Count - 1 || pinned.Contains(h.Revision)).ToArray();
+        return kept.SelectMany(h => new[] { h.Revision, h.Shows }).ToHashSet();
+    }
+
     /// <summary>After an edit: a plan of its own; nothing is left to redo.</summary>
     public History Edited() => new(Revision + 1, Revision + 1, Shows, []);
 

@@ -4,6 +4,7 @@ using Wendro.Core.Plans;
 using Wendro.Formats;
 using Wendro.Host.Pipeline;
 using Wendro.Host.Work;
+using Wendro.Store;
 
 namespace Wendro.Host.Paint;
 
@@ -116,6 +117,17 @@ internal static class PlanEndpoints
             .WithSummary("Brings back what was undone, as a new revision");
     }
 
+    public static void MapHistory(this IEndpointRouteBuilder app) =>
+        app.MapVisit("/plan/history", "Paint")
+            .MapGet(
+                "",
+                async (AtWork at, Visits visits, CancellationToken stop) =>
+                    Results.Ok(await visits.HistoryAsync(at.Visit.Id, stop))
+            )
+            .Produces<IReadOnlyList<StoredRevision>>()
+            .WithName("GetHistory")
+            .WithSummary("What was done to the plan, revision by revision, in words");
+
     public static void MapPlanFile(this IEndpointRouteBuilder app)
     {
         var file = app.MapVisit("/plan/file", "Paint");
@@ -176,6 +188,8 @@ internal static class PlanEndpoints
             history.Revision,
             history.CanUndo,
             history.CanRedo,
+            after.Stored.Undoes,
+            after.Stored.Redoes,
             recut,
             lost,
             after.Head.Plan,
@@ -213,6 +227,8 @@ internal static class PlanEndpoints
             history.Revision,
             history.CanUndo,
             history.CanRedo,
+            at.Stored.Undoes,
+            at.Stored.Redoes,
             at.Stored.Plan,
             PanelView.Of(at.Head),
             WorkingOf(at.Head),

@@ -271,6 +271,8 @@ internal sealed record PlanView(
     int Revision,
     bool CanUndo,
     bool CanRedo,
+    string? Undoes,
+    string? Redoes,
     Plan Plan,
     IReadOnlyList<PanelView> Panels,
     IReadOnlyList<string> Working,
@@ -286,6 +288,8 @@ internal sealed record PlanView(
 /// <param name="Revision">The plan's revision.</param>
 /// <param name="CanUndo">Whether there is something to undo.</param>
 /// <param name="CanRedo">Whether there is something to redo.</param>
+/// <param name="Undoes">What undo would take back, in words.</param>
+/// <param name="Redoes">What redo would bring back, in words.</param>
 /// <param name="Recut">Whether panels were cut anew: then panels, strand map and levels are to be read again.</param>
 /// <param name="Lost">Panels whose paint found no place.</param>
 /// <param name="Plan">The plan.</param>
@@ -298,6 +302,8 @@ internal sealed record PlanChange(
     int Revision,
     bool CanUndo,
     bool CanRedo,
+    string? Undoes,
+    string? Redoes,
     bool Recut,
     IReadOnlyList<string> Lost,
     Plan Plan,

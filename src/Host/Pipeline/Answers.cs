@@ -37,6 +37,10 @@ internal sealed class Mishaps : IExceptionHandler
             FileRefusedException refused => Answers.Invalid([new Problem("file", refused.Message)]),
             StaleRevisionException stale => Answers.Stale(stale.Current),
             NameTakenException taken => Answers.Invalid([new Problem("product.name", taken.Message)]),
+            NewerDocumentException newer => TypedResults.Problem(
+                statusCode: StatusCodes.Status409Conflict,
+                title: newer.Message
+            ),
             StoppedException stopped => Answers.Stopped(stopped.Stops),
             BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Answers.TooLarge(
                 httpContext.Request.HasJsonContentType() ? Body.MostBytes : Body.MostTableBytes

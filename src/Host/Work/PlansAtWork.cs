@@ -1,5 +1,4 @@
 using System.Collections.Concurrent;
-using System.Text.Json;
 using Wendro.Core.Plans;
 using Wendro.Formats;
 using Wendro.Host.Pipeline;
@@ -55,8 +54,7 @@ internal sealed class PlansAtWork(Visits visits, Heads heads, TimeProvider clock
         NotStale(at, baseRevision);
         var applied = Apply(at, edit);
         NotStopped(at, applied.Plan);
-        var what = JsonSerializer.Serialize(edit, WendroJson.Options);
-        return Next(at, await visits.AppendAsync(at.Visit.Id, at.Stored, applied.Plan, what, stop), applied.Lost);
+        return Next(at, await visits.AppendAsync(at.Visit.Id, at.Stored, applied.Plan, edit, stop), applied.Lost);
     }
 
     /// <summary>Takes a plan read from a file, as one revision.</summary>
@@ -71,7 +69,7 @@ internal sealed class PlansAtWork(Visits visits, Heads heads, TimeProvider clock
         }
 
         NotStopped(at, made);
-        return Next(at, await visits.AppendAsync(at.Visit.Id, at.Stored, made, "import", stop), []);
+        return Next(at, await visits.TakeAsync(at.Visit.Id, at.Stored, made, stop), []);
     }
 
     /// <summary>Takes the last edit back; the same plan and revision if there is none.</summary>

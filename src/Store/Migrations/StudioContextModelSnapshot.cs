@@ -170,7 +170,14 @@ namespace Wendro.Store.Migrations
                     b.Property<int?>("Before")
                         .HasColumnType("INTEGER");
 
-                    b.Property<string>("Plan")
+                    b.Property<byte[]>("Edit")
+                        .HasColumnType("BLOB");
+
+                    b.Property<string>("Label")
+                        .HasMaxLength(200)
+                        .HasColumnType("TEXT");
+
+                    b.Property<byte[]>("Plan")
                         .HasColumnType("TEXT");
 
                     b.Property<int>("Shows")

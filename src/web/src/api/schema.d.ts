@@ -416,6 +416,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{visit}/plan/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was done to the plan, revision by revision, in words */
+        get: operations["GetHistory"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{visit}/seen": {
         parameters: {
             query?: never;
@@ -2034,6 +2051,8 @@ export interface components {
             revision: number;
             canUndo: boolean;
             canRedo: boolean;
+            undoes: null | string;
+            redoes: null | string;
             recut: boolean;
             lost: string[];
             plan: components["schemas"]["Plan"];
@@ -2044,7 +2063,7 @@ export interface components {
             cautions: string[];
             strands: null | components["schemas"]["StrandLevelsView"];
         };
-        PlanEdit: components["schemas"]["PlanEditCutZone"] | components["schemas"]["PlanEditMovePart"] | components["schemas"]["PlanEditExcludeZone"] | components["schemas"]["PlanEditIncludeZone"] | components["schemas"]["PlanEditPaintZone"] | components["schemas"]["PlanEditPaintPanels"] | components["schemas"]["PlanEditClearPanels"] | components["schemas"]["PlanEditClearZone"] | components["schemas"]["PlanEditSetShape"] | components["schemas"]["PlanEditSetHeights"] | components["schemas"]["PlanEditSetBlur"] | components["schemas"]["PlanEditSetDepth"] | components["schemas"]["PlanEditSetFace"] | components["schemas"]["PlanEditSetCovering"] | components["schemas"]["PlanEditUseFormula"] | components["schemas"]["PlanEditSetFormula"] | components["schemas"]["PlanEditSpreadHeights"] | components["schemas"]["PlanEditMirrorSide"] | components["schemas"]["PlanEditAlternateRows"] | components["schemas"]["PlanEditSetWish"] | components["schemas"]["PlanEditSetWears"] | components["schemas"]["PlanEditSetStyling"] | components["schemas"]["PlanEditSetFrame"] | components["schemas"]["PlanEditSetReach"] | components["schemas"]["PlanEditSetOrder"] | components["schemas"]["PlanEditLeaveOut"] | components["schemas"]["PlanEditTakeIn"] | components["schemas"]["PlanEditSetStrokes"] | components["schemas"]["PlanEditSetBand"] | components["schemas"]["PlanEditSetHandling"] | components["schemas"]["PlanEditAddCoat"] | components["schemas"]["PlanEditTakeCoat"] | components["schemas"]["PlanEditSwapCoats"] | components["schemas"]["PlanEditAlternatePanels"] | components["schemas"]["PlanEditTaper"] | components["schemas"]["PlanEditMatchPart"] | components["schemas"]["PlanEditRaiseFaceFrame"] | components["schemas"]["PlanEditDropCrown"] | components["schemas"]["PlanEditThinHairline"] | components["schemas"]["PlanEditFollowOldPieces"] | components["schemas"]["PlanEditTouchUpRegrowth"] | components["schemas"]["PlanEditSetLimits"] | components["schemas"]["PlanEditDismiss"] | components["schemas"]["PlanEditHeed"] | components["schemas"]["PlanEditTogether"];
+        PlanEdit: components["schemas"]["PlanEditAddCoat"] | components["schemas"]["PlanEditAlternatePanels"] | components["schemas"]["PlanEditAlternateRows"] | components["schemas"]["PlanEditClearPanels"] | components["schemas"]["PlanEditClearZone"] | components["schemas"]["PlanEditCutZone"] | components["schemas"]["PlanEditDismiss"] | components["schemas"]["PlanEditDropCrown"] | components["schemas"]["PlanEditExcludeZone"] | components["schemas"]["PlanEditFollowOldPieces"] | components["schemas"]["PlanEditHeed"] | components["schemas"]["PlanEditIncludeZone"] | components["schemas"]["PlanEditLeaveOut"] | components["schemas"]["PlanEditMatchPart"] | components["schemas"]["PlanEditMirrorSide"] | components["schemas"]["PlanEditMovePart"] | components["schemas"]["PlanEditPaintPanels"] | components["schemas"]["PlanEditPaintZone"] | components["schemas"]["PlanEditRaiseFaceFrame"] | components["schemas"]["PlanEditSetBand"] | components["schemas"]["PlanEditSetBlur"] | components["schemas"]["PlanEditSetCovering"] | components["schemas"]["PlanEditSetDepth"] | components["schemas"]["PlanEditSetFace"] | components["schemas"]["PlanEditSetFormula"] | components["schemas"]["PlanEditSetFrame"] | components["schemas"]["PlanEditSetHandling"] | components["schemas"]["PlanEditSetHeights"] | components["schemas"]["PlanEditSetLimits"] | components["schemas"]["PlanEditSetOrder"] | components["schemas"]["PlanEditSetReach"] | components["schemas"]["PlanEditSetShape"] | components["schemas"]["PlanEditSetStrokes"] | components["schemas"]["PlanEditSetStyling"] | components["schemas"]["PlanEditSetWears"] | components["schemas"]["PlanEditSetWish"] | components["schemas"]["PlanEditSpreadHeights"] | components["schemas"]["PlanEditSwapCoats"] | components["schemas"]["PlanEditTakeCoat"] | components["schemas"]["PlanEditTakeIn"] | components["schemas"]["PlanEditTaper"] | components["schemas"]["PlanEditThinHairline"] | components["schemas"]["PlanEditTogether"] | components["schemas"]["PlanEditTouchUpRegrowth"] | components["schemas"]["PlanEditUseFormula"];
         PlanEditAddCoat: {
             /** @enum {string} */
             kind?: "addCoat";
@@ -2418,6 +2437,8 @@ export interface components {
             revision: number;
             canUndo: boolean;
             canRedo: boolean;
+            undoes: null | string;
+            redoes: null | string;
             plan: components["schemas"]["Plan"];
             panels: components["schemas"]["PanelView"][];
             working: string[];
@@ -2784,6 +2805,14 @@ export interface components {
             version: number;
             product: components["schemas"]["Product"];
             isLow?: boolean;
+        };
+        StoredRevision: {
+            /** Format: int32 */
+            number: number;
+            how: string;
+            label: null | string;
+            /** Format: date-time */
+            at: string;
         };
         StoredRules: {
             /** Format: int32 */
@@ -4200,6 +4229,37 @@ export interface operations {
             };
             /** @description Unsupported Media Type */
             415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetHistory: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoredRevision"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -62,6 +62,8 @@ function withChange(plan: PlanView, change: PlanChange): PlanView {
     revision: change.revision,
     canUndo: change.canUndo,
     canRedo: change.canRedo,
+    undoes: change.undoes,
+    redoes: change.redoes,
     plan: change.plan,
     panels: change.recut ? change.panels : plan.panels.map((p) => changed.get(p.key) ?? p),
     working: change.working ?? plan.working,

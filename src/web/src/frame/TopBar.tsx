@@ -25,10 +25,20 @@ export function TopBar({ visit, stage, work }: { visit: string; stage: Stage; wo
       <Strand visit={visit} stage={stage} done={done} />
       <div className="acts">
         <span role="status">{work.busy ? "saving…" : "saved"}</span>
-        <Button aria-label="Undo" title="Undo (Ctrl+Z)" disabled={!plan.canUndo} onClick={work.undo}>
+        <Button
+          aria-label="Undo"
+          title={`Undo${plan.undoes ? `: ${plan.undoes}` : ""} (Ctrl+Z)`}
+          disabled={!plan.canUndo}
+          onClick={work.undo}
+        >
           ↶
         </Button>
-        <Button aria-label="Redo" title="Redo (Ctrl+Shift+Z)" disabled={!plan.canRedo} onClick={work.redo}>
+        <Button
+          aria-label="Redo"
+          title={`Redo${plan.redoes ? `: ${plan.redoes}` : ""} (Ctrl+Shift+Z)`}
+          disabled={!plan.canRedo}
+          onClick={work.redo}
+        >
           ↷
         </Button>
       </div>

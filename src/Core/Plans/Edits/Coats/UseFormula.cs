@@ -1,0 +1,21 @@
+using Wendro.Core.Lift;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>Changes which formula some panels take.</summary>
+[Kind("useFormula")]
+public sealed record UseFormula(IReadOnlyList<string> Panels, string Formula, int Coat = 0) : PlanEdit
+{
+    /// <inheritdoc/>
+    public override Sentence Label() => $"Used formula {Formula} on {Say.Count(Panels)}";
+
+    internal override void Check(EditChecks on)
+    {
+        on.Panels(Panels, Coat);
+        on.FormulaId(Formula, "formula");
+    }
+
+    internal override Edited Make(Plan plan, Cutting cutting) =>
+        Panelwise.Coat(plan, Panels, Coat, p => p with { Formula = Formula });
+}

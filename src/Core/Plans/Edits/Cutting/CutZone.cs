@@ -1,0 +1,54 @@
+using Wendro.Core.Head;
+using Wendro.Core.Paint;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>Cuts a zone anew; each new panel takes the paint of the old one that overlaps it most.</summary>
+[Kind("cutZone")]
+public sealed record CutZone(
+    Zone Zone,
+    Parting Parting,
+    double ThicknessMm,
+    double WidthCm,
+    double LeaveOutMm,
+    bool Bricklay,
+    bool Woven = false,
+    RowOrder Order = RowOrder.LowFirst
+) : PlanEdit
+{
+    /// <inheritdoc/>
+    public override Sentence Label() => $"Sectioned {Say.The(Zone)}";
+
+    internal override void Check(EditChecks on)
+    {
+        on.Known(Zone, "zone");
+        on.Known(Parting, "parting");
+        on.Range(ThicknessMm, Sections.ThinnestMm, Sections.ThickestMm, "thicknessMm", "mm");
+        on.Range(WidthCm, Sections.NarrowestCm, Sections.WidestCm, "widthCm", "cm");
+        on.Range(LeaveOutMm, 0, Sections.MostLeaveOutMm, "leaveOutMm", "mm");
+        on.Known(Order, "order");
+    }
+
+    internal override Edited Make(Plan plan, Cutting cutting) =>
+        HandOver.To(plan, plan.With(Zone, z => z with { Sections = ToSections() }), cutting);
+
+    /// <summary>Cuts a zone as sections say.</summary>
+    public static CutZone As(Zone zone, Sections sections)
+    {
+        ArgumentNullException.ThrowIfNull(sections);
+        return new(
+            zone,
+            sections.Parting,
+            sections.ThicknessMm,
+            sections.WidthCm,
+            sections.LeaveOutMm,
+            sections.Bricklay,
+            sections.Woven,
+            sections.Order
+        );
+    }
+
+    /// <summary>The sections it cuts (a method: an edit is written out with its properties).</summary>
+    public Sections ToSections() => new(Parting, ThicknessMm, WidthCm, LeaveOutMm, Bricklay, Woven, Order);
+}

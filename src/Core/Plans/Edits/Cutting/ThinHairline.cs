@@ -1,0 +1,27 @@
+using Wendro.Core.Head;
+using Wendro.Core.Paint;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>Cuts face frame and fringe into thinner sections.</summary>
+[Kind("thinHairline")]
+public sealed record ThinHairline(double ThicknessMm) : PlanEdit
+{
+    /// <inheritdoc/>
+    public override Sentence Label() => $"Thinned the hairline to {Quantity.Mm(ThicknessMm)}";
+
+    internal override void Check(EditChecks on) =>
+        on.Range(ThicknessMm, Sections.ThinnestMm, Sections.ThickestMm, "thicknessMm", "mm");
+
+    internal override Edited Make(Plan plan, Cutting cutting)
+    {
+        var thinned = ZoneFacts
+            .All.Where(ZoneFacts.IsHairline)
+            .Aggregate(
+                plan,
+                (p, zone) => p.With(zone, z => z with { Sections = z.Sections with { ThicknessMm = ThicknessMm } })
+            );
+        return HandOver.To(plan, thinned, cutting);
+    }
+}

@@ -1,0 +1,30 @@
+using Wendro.Core.Paint;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>Leaves a region out across zones; one that is left out already changes its size.</summary>
+[Kind("leaveOut")]
+public sealed record LeaveOut(Region Region, double SizeCm, string Reason, LeftOutBy By = LeftOutBy.Hand) : PlanEdit
+{
+    /// <inheritdoc/>
+    public override Sentence Label() => $"Left out the {LeftOut.Words(Region)}";
+
+    internal override void Check(EditChecks on)
+    {
+        on.Known(Region, "region");
+        on.Range(SizeCm, LeftOut.LeastCm, LeftOut.MostCm, "sizeCm", "cm");
+        on.Text(Reason, 200, "reason");
+        on.Known(By, "by");
+    }
+
+    internal override Edited Make(Plan plan, Cutting cutting)
+    {
+        LeftOut[] regions =
+        [
+            .. plan.Regions.Where(r => r.Region != Region),
+            new LeftOut(Region, SizeCm, Reason.Trim(), By),
+        ];
+        return HandOver.To(plan, plan with { LeftOut = regions }, cutting);
+    }
+}

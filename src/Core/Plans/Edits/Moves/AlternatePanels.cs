@@ -1,0 +1,32 @@
+using Wendro.Core.Paint;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>Lets neighbours in a row start high and low by turns, next rows the other way about.</summary>
+[Kind("alternatePanels")]
+public sealed record AlternatePanels(IReadOnlyList<string> Panels, double HighCm, double LowCm) : PlanEdit
+{
+    /// <inheritdoc/>
+    public override Sentence Label() => $"Alternated {Say.Count(Panels)}";
+
+    internal override void Check(EditChecks on)
+    {
+        on.Panels(Panels);
+        on.Range(HighCm, 0, PanelPaint.MostStartCm, "highCm", "cm");
+        on.Range(LowCm, 0, PanelPaint.MostStartCm, "lowCm", "cm");
+    }
+
+    internal override Edited Make(Plan plan, Cutting cutting) =>
+        Panels
+            .Select(k => PanelKey.Parse(k)!.Value)
+            .Aggregate(
+                plan,
+                (p, key) =>
+                    Panelwise.Each(
+                        p,
+                        [key.ToString()],
+                        paint => paint.StartingAt((key.Row + key.Column) % 2 == 0 ? HighCm : LowCm)
+                    )
+            );
+}

@@ -1,0 +1,42 @@
+using Wendro.Core.Head;
+using Wendro.Core.Paint;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>Lets the rows of a zone start high and low by turns, the lowest row high.</summary>
+[Kind("alternateRows")]
+public sealed record AlternateRows(Zone Zone, double HighCm, double LowCm) : PlanEdit
+{
+    /// <inheritdoc/>
+    public override Sentence Label() => $"Alternated the rows of {Say.The(Zone)}";
+
+    internal override void Check(EditChecks on)
+    {
+        on.Known(Zone, "zone");
+        on.Range(HighCm, 0, PanelPaint.MostStartCm, "highCm", "cm");
+        on.Range(LowCm, 0, PanelPaint.MostStartCm, "lowCm", "cm");
+    }
+
+    internal override Edited Make(Plan plan, Cutting cutting) =>
+        plan.With(
+            Zone,
+            zone =>
+            {
+                var paint = zone.Paint.ToBuilder();
+                foreach (var panel in cutting.Cut(plan, Zone).Panels)
+                {
+                    var key = panel.Key.ToString();
+                    if (paint.TryGetValue(key, out var now))
+                    {
+                        paint[key] = now with { StartCm = panel.Key.Row % 2 == 0 ? HighCm : LowCm, StartShare = null };
+                    }
+                }
+
+                return zone with
+                {
+                    Paint = paint.ToImmutable(),
+                };
+            }
+        );
+}

@@ -1,0 +1,33 @@
+using Wendro.Core.Hair;
+using Wendro.Core.Paint;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>Hair that was lightened before, and paint that begins above it.</summary>
+internal static class OldLight
+{
+    /// <summary>How far above old light pieces a touch-up begins, as a share of what has grown. Model assumption.</summary>
+    private const double BeginsAbove = 0.25;
+
+    /// <summary>Where hair is light already, from the scalp; null where none is.</summary>
+    public static Band? Of(HairProfile hair) => hair.Bands.FirstOrDefault(b => b.State == BandState.Lightened);
+
+    /// <summary>Notes where there is nothing to follow.</summary>
+    public static void Check(EditChecks on)
+    {
+        if (Of(on.Cutting.Hair) is null)
+        {
+            on.Say(
+                "edit",
+                "No band of the hair is noted as lightened: there is nothing to follow. Note it in Consult."
+            );
+        }
+    }
+
+    /// <summary>Paint that begins a little above where old light begins.</summary>
+    public static PanelPaint Above(PanelPaint paint, Band old)
+    {
+        var start = old.FromCm * BeginsAbove;
+        return paint.StartingAt(start) with { SpreadCm = Math.Min(paint.SpreadCm, start) };
+    }
+}

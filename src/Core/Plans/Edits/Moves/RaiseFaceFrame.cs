@@ -1,0 +1,17 @@
+using Wendro.Core.Head;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>Starts the painted face frame nearer to the scalp.</summary>
+[Kind("raiseFaceFrame")]
+public sealed record RaiseFaceFrame(double ByCm) : PlanEdit
+{
+    /// <inheritdoc/>
+    public override Sentence Label() => $"Raised the face frame {Quantity.Cm(ByCm)}";
+
+    internal override void Check(EditChecks on) => on.Range(ByCm, 0.1, 20, "byCm", "cm");
+
+    internal override Edited Make(Plan plan, Cutting cutting) =>
+        Painted.Lower(plan, cutting, ZoneFacts.IsFaceFrame, -ByCm);
+}

@@ -1,0 +1,38 @@
+using Wendro.Core.Paint;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>Lets painted panels start from one height at the front to another at the back.</summary>
+[Kind("taper")]
+public sealed record Taper(double FrontCm, double BackCm) : PlanEdit
+{
+    /// <inheritdoc/>
+    public override Sentence Label() =>
+        $"Tapered from {Quantity.Cm(FrontCm)} at the front to {Quantity.Cm(BackCm)} at the back";
+
+    internal override void Check(EditChecks on)
+    {
+        on.Range(FrontCm, 0, PanelPaint.MostStartCm, "frontCm", "cm");
+        on.Range(BackCm, 0, PanelPaint.MostStartCm, "backCm", "cm");
+    }
+
+    internal override Edited Make(Plan plan, Cutting cutting)
+    {
+        var painted = Painted.In(plan, cutting, _ => true).ToArray();
+        if (painted.Length == 0)
+        {
+            return plan;
+        }
+
+        var (front, back) = (painted.Max(p => p.Panel.Centre.Map.Y), painted.Min(p => p.Panel.Centre.Map.Y));
+        return Painted.Each(
+            plan,
+            painted,
+            (panel, paint) =>
+                paint.StartingAt(
+                    FrontCm + (BackCm - FrontCm) * (front - panel.Centre.Map.Y) / Math.Max(front - back, 1)
+                )
+        );
+    }
+}

@@ -1,0 +1,15 @@
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>Leaves some panels natural.</summary>
+[Kind("clearPanels")]
+public sealed record ClearPanels(IReadOnlyList<string> Panels) : PlanEdit
+{
+    /// <inheritdoc/>
+    public override Sentence Label() => $"Left {Say.Count(Panels)} natural";
+
+    internal override void Check(EditChecks on) => on.Panels(Panels);
+
+    internal override Edited Make(Plan plan, Cutting cutting) => Panelwise.Each(plan, Panels, _ => null);
+}

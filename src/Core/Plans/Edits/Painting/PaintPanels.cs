@@ -1,0 +1,20 @@
+using Wendro.Core.Paint;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>Paints some panels.</summary>
+[Kind("paintPanels")]
+public sealed record PaintPanels(IReadOnlyList<string> Panels, PanelPaint Paint) : PlanEdit
+{
+    /// <inheritdoc/>
+    public override Sentence Label() => $"Painted {Say.Count(Panels)}";
+
+    internal override void Check(EditChecks on)
+    {
+        on.Panels(Panels);
+        on.Paint(Paint);
+    }
+
+    internal override Edited Make(Plan plan, Cutting cutting) => Panelwise.Each(plan, Panels, _ => Paint);
+}

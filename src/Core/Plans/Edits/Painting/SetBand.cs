@@ -1,0 +1,20 @@
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>Changes where paint ends, cm below its start; null lets it go to the ends.</summary>
+[Kind("setBand")]
+public sealed record SetBand(IReadOnlyList<string> Panels, double? BandCm, int Coat = 0) : PlanEdit
+{
+    /// <inheritdoc/>
+    public override Sentence Label() => $"Changed where paint ends on {Say.Count(Panels)}";
+
+    internal override void Check(EditChecks on)
+    {
+        on.Panels(Panels, Coat);
+        on.Range(BandCm ?? 1, 0.5, 75, "bandCm", "cm");
+    }
+
+    internal override Edited Make(Plan plan, Cutting cutting) =>
+        Panelwise.Coat(plan, Panels, Coat, p => p with { BandCm = BandCm });
+}

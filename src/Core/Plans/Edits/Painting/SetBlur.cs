@@ -1,0 +1,20 @@
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>Changes how softly paint fades in, cm.</summary>
+[Kind("setBlur")]
+public sealed record SetBlur(IReadOnlyList<string> Panels, double BlurCm, int Coat = 0) : PlanEdit
+{
+    /// <inheritdoc/>
+    public override Sentence Label() => $"Blurred {Say.Count(Panels)} over {Quantity.Cm(BlurCm)}";
+
+    internal override void Check(EditChecks on)
+    {
+        on.Panels(Panels, Coat);
+        on.Range(BlurCm, 0, 12, "blurCm", "cm");
+    }
+
+    internal override Edited Make(Plan plan, Cutting cutting) =>
+        Panelwise.Coat(plan, Panels, Coat, p => p with { BlurCm = BlurCm });
+}

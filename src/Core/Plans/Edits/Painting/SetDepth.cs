@@ -1,0 +1,21 @@
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>Changes how deep paint goes, mm.</summary>
+[Kind("setDepth")]
+public sealed record SetDepth(IReadOnlyList<string> Panels, double MidsMm, double EndsMm, int Coat = 0) : PlanEdit
+{
+    /// <inheritdoc/>
+    public override Sentence Label() => $"Changed the depth of {Say.Count(Panels)}";
+
+    internal override void Check(EditChecks on)
+    {
+        on.Panels(Panels, Coat);
+        on.Range(MidsMm, 0, 40, "midsMm", "mm");
+        on.Range(EndsMm, 0, 40, "endsMm", "mm");
+    }
+
+    internal override Edited Make(Plan plan, Cutting cutting) =>
+        Panelwise.Coat(plan, Panels, Coat, p => p with { MidsMm = MidsMm, EndsMm = EndsMm });
+}

@@ -1,0 +1,40 @@
+using Wendro.Core.Paint;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>Changes how the brush is pressed, how the panel is held, how much is teased. What is null stays.</summary>
+[Kind("setHandling")]
+public sealed record SetHandling(
+    IReadOnlyList<string> Panels,
+    Pressure? Pressure = null,
+    Tension? Tension = null,
+    Teasing? Teasing = null,
+    int Coat = 0
+) : PlanEdit
+{
+    /// <inheritdoc/>
+    public override Sentence Label() => $"Changed the technique on {Say.Count(Panels)}";
+
+    internal override void Check(EditChecks on)
+    {
+        on.Panels(Panels, Coat);
+        on.Known(Pressure ?? default, "pressure");
+        on.Known(Tension ?? default, "tension");
+        on.Known(Teasing ?? default, "teasing");
+    }
+
+    internal override Edited Make(Plan plan, Cutting cutting) =>
+        Panelwise.Coat(
+            plan,
+            Panels,
+            Coat,
+            p =>
+                p with
+                {
+                    Pressure = Pressure ?? p.Pressure,
+                    Tension = Tension ?? p.Tension,
+                    Teasing = Teasing ?? p.Teasing,
+                }
+        );
+}

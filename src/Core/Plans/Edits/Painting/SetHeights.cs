@@ -1,0 +1,56 @@
+using Wendro.Core.Paint;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>Changes where paint starts, cm from the scalp or as a share of the length, and how much lower its lowest point, its back corner or its middle peak lies. What is null stays.</summary>
+[Kind("setHeights")]
+public sealed record SetHeights(
+    IReadOnlyList<string> Panels,
+    double? StartCm = null,
+    double? StartShare = null,
+    double? DropCm = null,
+    double? SlopeCm = null,
+    double? CentreCm = null,
+    int Coat = 0
+) : PlanEdit
+{
+    /// <inheritdoc/>
+    public override Sentence Label() =>
+        StartCm is { } start
+            ? (Sentence)$"Started {Say.Count(Panels)} at {Quantity.Cm(start)}"
+            : (Sentence)$"Changed the heights of {Say.Count(Panels)}";
+
+    internal override void Check(EditChecks on)
+    {
+        on.Panels(Panels, Coat);
+        on.Range(SlopeCm ?? 0, -20, 20, "slopeCm", "cm");
+        on.Range(CentreCm ?? 0, 0, 40, "centreCm", "cm");
+        on.Range(StartCm ?? 0, 0, PanelPaint.MostStartCm, "startCm", "cm");
+        on.Range(StartShare ?? 0, 0, 1, "startShare", "of the length");
+        on.Range(DropCm ?? 0, 0, 40, "dropCm", "cm");
+        if (StartCm is not null && StartShare is not null)
+        {
+            on.Say("startShare", "Give the start in cm or as a share, not both.");
+        }
+
+        if (this is { StartCm: null, StartShare: null, DropCm: null, SlopeCm: null, CentreCm: null })
+        {
+            on.Say("startCm", "Give a start, a drop, a slope or a middle.");
+        }
+    }
+
+    internal override Edited Make(Plan plan, Cutting cutting) => Panelwise.Coat(plan, Panels, Coat, On);
+
+    /// <summary>A start set by hand stands: it is not spread any further.</summary>
+    private PanelPaint On(PanelPaint p) =>
+        p with
+        {
+            StartCm = StartCm ?? p.StartCm,
+            StartShare = StartCm is not null ? null : StartShare ?? p.StartShare,
+            SpreadCm = StartCm is null && StartShare is null ? p.SpreadCm : 0,
+            DropCm = DropCm ?? p.DropCm,
+            SlopeCm = SlopeCm ?? p.SlopeCm,
+            CentreCm = CentreCm ?? p.CentreCm,
+        };
+}

@@ -1,0 +1,25 @@
+using Wendro.Core.Paint;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>Changes the shape of some panels; one not painted yet is painted as usual. What the new shape is made of gets sensible values.</summary>
+/// <param name="Panels">Which panels.</param>
+/// <param name="Shape">The shape.</param>
+/// <param name="Flip">Whether a slant runs the other way; null as it was.</param>
+/// <param name="Coat">Which of the products on it, from 0.</param>
+[Kind("setShape")]
+public sealed record SetShape(IReadOnlyList<string> Panels, Shape Shape, bool? Flip = null, int Coat = 0) : PlanEdit
+{
+    /// <inheritdoc/>
+    public override Sentence Label() => $"Changed the shape of {Say.Count(Panels)}";
+
+    internal override void Check(EditChecks on)
+    {
+        on.Panels(Panels, Coat);
+        on.Known(Shape, "shape");
+    }
+
+    internal override Edited Make(Plan plan, Cutting cutting) =>
+        Panelwise.Coat(plan, Panels, Coat, p => Shapes.In(p, Shape) with { Flip = Flip ?? p.Flip });
+}

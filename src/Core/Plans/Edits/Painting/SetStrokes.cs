@@ -1,0 +1,46 @@
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>Changes the strokes: how many, how wide where they begin, how far below the start they meet, where the middle lies. What is null stays.</summary>
+[Kind("setStrokes")]
+public sealed record SetStrokes(
+    IReadOnlyList<string> Panels,
+    int? Strokes = null,
+    double? StrokeShare = null,
+    double? MergeCm = null,
+    double? CentreU = null,
+    int Coat = 0
+) : PlanEdit
+{
+    /// <inheritdoc/>
+    public override Sentence Label() => $"Changed the strokes of {Say.Count(Panels)}";
+
+    internal override void Check(EditChecks on)
+    {
+        on.Panels(Panels, Coat);
+        on.Range(Strokes ?? 1, 1, 9, "strokes", string.Empty);
+        on.Range(StrokeShare ?? 1, 0.05, 1, "strokeShare", "of its room");
+        on.Range(MergeCm ?? 0, 0, 60, "mergeCm", "cm");
+        on.Range(CentreU ?? 0.5, 0.1, 0.9, "centreU", "across the panel");
+        if (this is { Strokes: null, StrokeShare: null, MergeCm: null, CentreU: null })
+        {
+            on.Say("strokes", "Give strokes, their width, where they meet, or where the middle lies.");
+        }
+    }
+
+    internal override Edited Make(Plan plan, Cutting cutting) =>
+        Panelwise.Coat(
+            plan,
+            Panels,
+            Coat,
+            p =>
+                p with
+                {
+                    Strokes = Strokes ?? p.Strokes,
+                    StrokeShare = StrokeShare ?? p.StrokeShare,
+                    MergeCm = MergeCm ?? p.MergeCm,
+                    CentreU = CentreU ?? p.CentreU,
+                }
+        );
+}

@@ -1,0 +1,20 @@
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>Lets heights vary from panel to panel, hashed from seed and key.</summary>
+[Kind("spreadHeights")]
+public sealed record SpreadHeights(IReadOnlyList<string> Panels, double SpreadCm) : PlanEdit
+{
+    /// <inheritdoc/>
+    public override Sentence Label() => $"Spread the heights of {Say.Count(Panels)} by {Quantity.Cm(SpreadCm)}";
+
+    internal override void Check(EditChecks on)
+    {
+        on.Panels(Panels);
+        on.Range(SpreadCm, 0, 6, "spreadCm", "cm");
+    }
+
+    internal override Edited Make(Plan plan, Cutting cutting) =>
+        Panelwise.Each(plan, Panels, p => p with { SpreadCm = SpreadCm });
+}

@@ -1,0 +1,14 @@
+using Wendro.Core.Head;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>Words that labels of edits share.</summary>
+internal static class Say
+{
+    public static string The(Zone zone) => $"the {ZoneFacts.Words(zone)}";
+
+    public static string Count(IReadOnlyList<string>? panels) =>
+        panels?.Count == 1 ? "1 panel" : $"{panels?.Count ?? 0} panels";
+
+    public static string Side(Side side) => side == Plans.Side.Left ? "left" : "right";
+}

@@ -1,0 +1,25 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>Changes what counts as wrong.</summary>
+[Kind("setLimits")]
+public sealed record SetLimits(Limits Limits) : PlanEdit
+{
+    /// <inheritdoc/>
+    public override Sentence Label() => "Changed the limits";
+
+    internal override void Check(EditChecks on)
+    {
+        if (Limits is null)
+        {
+            on.Say("limits", "Limits are needed.");
+            return;
+        }
+
+        on.Add("limits", Limits.Problems());
+    }
+
+    internal override Edited Make(Plan plan, Cutting cutting) => plan with { Limits = Limits };
+}
