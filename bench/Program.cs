@@ -10,6 +10,12 @@ using Wendro.Core.Placement;
 using Wendro.Core.Plans;
 using Wendro.Formats;
 
+if (args is ["stored"])
+{
+    StoredBytes.Print(Path.Combine(Wendro.Browser.Tests.App.Root, "demo"));
+    return;
+}
+
 var watch = Stopwatch.StartNew();
 var head = HeadForm.Usual;
 Console.WriteLine(
@@ -355,6 +361,7 @@ foreach (var file in Directory.GetFiles(Path.Combine(Wendro.Browser.Tests.App.Ro
     );
 }
 
+StoredBytes.Print(Path.Combine(Wendro.Browser.Tests.App.Root, "demo"));
 Console.WriteLine();
 PageFigures.Print();
 GC.KeepAlive(sink);
