@@ -76,7 +76,7 @@ public sealed class JourneyTests
             "its effect",
             By.XPath("//article[@aria-label='Front is not brighter']//*[@role='status'][contains(., '→')]")
         );
-        app.Button("Keep it").Click();
+        app.Button("Keep").Click();
         app.Until("the finding to be gone", _ => !Findings(app).Contains("Front is not brighter") ? "yes" : null);
         Saved(app);
         new Actions(app.Browser).KeyDown(Keys.Control).SendKeys("z").KeyUp(Keys.Control).Perform();

@@ -120,12 +120,12 @@ public sealed class MixTests
         );
         app.Browser.FindElement(By.CssSelector("input[aria-label='CSV file']")).SendKeys(file);
         app.Find("what is new", By.XPath("//p[contains(., '1 new:') and contains(., 'Ebb 15 vol')]"));
-        app.Button("Take it in").Click();
+        app.Button("Import it").Click();
         app.Click("the new one", By.XPath("//button[contains(., 'Ebb 15 vol')]"));
         var name = app.Find("its name", By.CssSelector("input[aria-label='Name']"));
         name.SendKeys(Keys.Control + "a");
         name.SendKeys("Lantern clay");
-        app.Button("Keep it").Click();
+        app.Button("Keep").Click();
         app.Find("a word beside it", By.XPath("//*[@role='alert'][contains(., 'already')]"));
         Assert.DoesNotContain(app.ConsoleErrors, e => !e.Contains("400", StringComparison.Ordinal));
     }
@@ -315,7 +315,7 @@ public sealed class MixTests
 
     private static void Close(App app)
     {
-        app.Click("aside", By.XPath("//h2[.='To mind']"));
+        app.Click("aside", By.XPath("//h2[.='Issues']"));
         app.Until(
             "the hands are away",
             d =>

@@ -21,7 +21,7 @@ public sealed class PaintTests
         Saved(app);
         app.Find("lines are counted", By.CssSelector("input[aria-label='Lines']"));
         Assert.NotNull(app.Named("slider", "Held at, strokes meet"));
-        app.Button("One more product on it").Click();
+        app.Button("Another product").Click();
         app.Until(
             "two products",
             d =>
@@ -32,9 +32,9 @@ public sealed class PaintTests
                     : null
         );
         Saved(app);
-        app.Button("Lay it earlier").Click();
+        app.Button("Move earlier").Click();
         Saved(app);
-        app.Button("Take it off").Click();
+        app.Button("Remove").Click();
         app.Until(
             "one product",
             d =>
@@ -178,7 +178,7 @@ public sealed class PaintTests
             app.Find("with its reason", By.CssSelector("details .aside")).Text,
             StringComparison.Ordinal
         );
-        app.Button("Heed again").Click();
+        app.Button("Restore").Click();
         app.Until(
             "it to be heard",
             d => d.FindElements(By.XPath($"//article[@aria-label='{title}']")).Count > 0 ? d : null

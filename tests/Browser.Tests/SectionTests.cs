@@ -161,7 +161,7 @@ public sealed class SectionTests
         app.Button("Keep as a pattern…").Click();
         app.Find("its name", By.CssSelector("input[aria-label='Name of the pattern']")).SendKeys("Ours");
         app.Find("what for", By.CssSelector("input[aria-label='What it is for']")).SendKeys("thin all over");
-        app.Button("Keep it").Click();
+        app.Button("Keep").Click();
         app.Until(
             "kept",
             d =>

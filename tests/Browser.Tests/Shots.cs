@@ -84,10 +84,7 @@ public sealed class Shots
         Take(app, "paint-curls");
         Open(app, "Bergith Lanmoore");
         app.Click("Consult", By.XPath("//nav//a[contains(., 'Consult')]"));
-        app.Find(
-            "the line between",
-            By.CssSelector("[role='slider'][aria-label='Between As it is and As she wants it']")
-        );
+        app.Find("the line between", By.CssSelector("[role='slider'][aria-label='Between As it is and As wanted']"));
         Take(app, "consult-grey");
 
         Open(app, "Tindra Okelunde");

@@ -33,7 +33,7 @@ internal static class PlacementFindings
             FindingKind.PartMismatch,
             Severity.Caution,
             "Part does not match",
-            $"Beside the part her left starts {Quantity.Cm(l, "0.0")} and her right {Quantity.Cm(r, "0.0")} from the scalp.",
+            $"Beside the part the left starts {Quantity.Cm(l, "0.0")} and the right {Quantity.Cm(r, "0.0")} from the scalp.",
             $"Mean start height of top and fringe on each side, weighted by area; more than {Quantity.Cm(head.Limits.PartCm, "0.0")} apart shows at the part.",
             Findings.Zones(panels),
             Findings.Keys(panels),

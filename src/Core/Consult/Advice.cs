@@ -45,7 +45,7 @@ public sealed record Advice(string Technique, string Why)
             new(
                 "Touch-up that follows the old pieces",
                 oldLight && !striped && lift <= 0.5 ? null
-                    : oldLight ? "the old light ends are not where she wants them"
+                    : oldLight ? "the old light ends are not where they are wanted"
                     : "nothing was lightened before",
                 8,
                 "Only what has grown is painted, along the old pieces."
@@ -54,7 +54,7 @@ public sealed record Advice(string Technique, string Why)
                 "Express hairline",
                 needed > consultation.MinutesToday && consultation.MinutesToday <= 90 ? null : "there is time for more",
                 7,
-                $"She has {consultation.MinutesToday:0} min: the hairline alone shows at once."
+                $"There are {consultation.MinutesToday:0} min: the hairline alone shows at once."
             ),
             new(
                 "Tips only",
@@ -73,7 +73,7 @@ public sealed record Advice(string Technique, string Why)
             new(
                 "Teased and foiled",
                 foil ? null
-                    : soft && lift < FarLift ? $"she wants it soft and {lift:0.0} levels do not need foil"
+                    : soft && lift < FarLift ? $"the wish is soft and {lift:0.0} levels do not need foil"
                     : "it is reached without foil",
                 4,
                 $"{lift:0.0} levels need the heat and moisture of foil; teasing keeps the edge soft."

@@ -53,8 +53,8 @@ public static class ConsultFindings
             yield return new Finding(
                 FindingKind.RegrowthShows,
                 early > 4 ? Severity.Caution : Severity.Note,
-                "Regrowth shows before she comes",
-                $"What grows begins to show after about {measures.RegrowthWeeks:0} weeks; she comes every {consultation.WeeksBetween:0}.",
+                "Regrowth shows before the next visit",
+                $"What grows begins to show after about {measures.RegrowthWeeks:0} weeks; visits are every {consultation.WeeksBetween:0}.",
                 $"The steepest rise of any zone, at its blend or at the scalp: an edge is noticed once it has moved as far as {Regrowth.Levels} levels take to rise there. A softer root shows later.",
                 measures.SteepestZone is { } zone ? [zone] : [],
                 [],

@@ -3,7 +3,7 @@ using Wendro.Core.Lift;
 
 namespace Wendro.Core.Consult;
 
-/// <summary>What came of a patch test.</summary>
+/// <summary>Result of a patch test.</summary>
 public enum PatchResult
 {
     Waiting,
@@ -29,7 +29,7 @@ public enum Salts
 
 /// <summary>A patch test behind the ear or in the elbow.</summary>
 /// <param name="At">When it was put on.</param>
-/// <param name="Result">What came of it.</param>
+/// <param name="Result">Result of it.</param>
 public sealed record PatchTest(DateTimeOffset At, PatchResult Result);
 
 /// <summary>Somebody went on in spite of a caution, and said why. Kept with the visit.</summary>
@@ -65,7 +65,7 @@ public enum Often
 /// <param name="MinutesToday">How long she can stay, minutes, 30..600.</param>
 /// <param name="WeeksBetween">How many weeks between her visits, 2..52.</param>
 /// <param name="Overrides">Cautions gone past, with reasons.</param>
-/// <param name="Words">Words for her, as edited; null leaves them as written here.</param>
+/// <param name="Words">Words for the client, as edited; null leaves them as written here.</param>
 /// <param name="Part">How sure her part is.</param>
 /// <param name="Wears">How often she wears her hair each way she uses.</param>
 public sealed record Consultation(

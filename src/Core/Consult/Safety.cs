@@ -89,7 +89,7 @@ public static class Safety
                 Standing.Stop,
                 title,
                 "reacted",
-                "She reacted: nothing of this product today. Send her to a doctor if it spreads."
+                "The client reacted: none of this product today. See a doctor if it spreads."
             ),
             _ when hours < PatchHours => new(
                 "patch",
@@ -132,7 +132,7 @@ public static class Safety
                 Standing.Ask,
                 "Earlier reaction",
                 "not asked",
-                "Ask whether she ever reacted to colour or lightener."
+                "Ask about any reaction to colour or lightener."
             ),
         };
 
@@ -210,7 +210,7 @@ public static class Safety
             (false, _) => new(
                 "age",
                 Standing.Stop,
-                "Of age",
+                "18 or over",
                 "no",
                 "Not for children. Under age, lightening waits, whoever asks for it."
             ),
@@ -221,8 +221,8 @@ public static class Safety
                 "yes",
                 "At home: kit leaflet in hand, gloves, open window, water at hand, somebody to help; stop at the first burning."
             ),
-            (true, false) => new("age", Standing.Clear, "Of age", "yes", string.Empty),
-            _ => new("age", Standing.Ask, "Of age", "not asked", "Ask how old she is."),
+            (true, false) => new("age", Standing.Clear, "18 or over", "yes", string.Empty),
+            _ => new("age", Standing.Ask, "18 or over", "not asked", "Ask for the client's age."),
         };
 
     private static SafetyPoint Strand(Consultation consultation, HairProfile hair)

@@ -250,7 +250,7 @@ public sealed record Verdict(
             return ends.Level >= target.Value
                 ? (
                     $"Level {target.Value:0.#} is there already.",
-                    $"Her ends are at {ends.Level:0.0}: nothing needs lifting there. Tone, or place light elsewhere."
+                    $"The ends are at {ends.Level:0.0}: nothing needs lifting there. Tone, or place light elsewhere."
                 )
                 : (
                     $"Level {target.Value:0.#} can't be reached.",
@@ -273,7 +273,7 @@ public sealed record Verdict(
 
         if (late)
         {
-            text += $" It needs {needed:0} min; she has {consultation.MinutesToday:0}.";
+            text += $" It needs {needed:0} min; there are {consultation.MinutesToday:0}.";
         }
 
         var title = (reached, visits.Count, late) switch
@@ -314,12 +314,12 @@ public sealed record Verdict(
                 "model"
             )),
             new(
-                "Her speed",
+                "Own speed",
                 $"{own.Speed:0.00} × the table's (spread {own.SpeedSpread:0.00} in logarithms)",
                 hair.Own is null ? "model" : "read"
             ),
             new(
-                "Her cap",
+                "Own cap",
                 $"{own.CapLevels:+0.0;−0.0;0.0} levels (spread {own.CapSpread:0.0})",
                 hair.Own is null ? "model" : "read"
             ),

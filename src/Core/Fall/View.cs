@@ -40,6 +40,17 @@ public readonly record struct View
         Up = Vector3.Cross(Eye, Right);
     }
 
+    /// <summary>From where some zones are seen best, degrees round the head: three-quarter left where they are several.</summary>
+    public static int AngleFor(IReadOnlyList<Zone> zones)
+    {
+        ArgumentNullException.ThrowIfNull(zones);
+        return zones is not [var zone] ? 30
+            : zone is Zone.Nape or Zone.LowerBack or Zone.UpperBack or Zone.Crown ? 180
+            : ZoneFacts.IsAcross(zone) ? 0
+            : ZoneFacts.IsLeft(zone) ? 60
+            : 300;
+    }
+
     /// <summary>Degrees round the head, 0..359.</summary>
     public int Angle { get; }
 

@@ -86,12 +86,12 @@ public static class MixFindings
             yield return About(
                 FindingKind.BowlOutlives,
                 Severity.Alarm,
-                "A bowl is painted past its end",
+                "A bowl expires before it is used",
                 $"A bowl of {bowls.Key} ends after {worst.LivesUntil - worst.ReadyAt:0.#} min; one panel alone keeps it in use for {worst.PaintedUntil - worst.ReadyAt:0.#} min.",
-                "A bowl's life counts from when it is mixed; bowls are split between panels, not within one. Cut the panel narrower or shorter, or take what lives longer.",
+                "A bowl's time counts from when it is mixed; bowls are split between panels, not within one. Cut the panel narrower or shorter, or take what lives longer.",
                 keys,
                 bowls.Key,
-                new Figure("past its end", worst.PaintedUntil - worst.LivesUntil, "min")
+                new Figure("past its time", worst.PaintedUntil - worst.LivesUntil, "min")
             );
         }
     }
@@ -198,7 +198,7 @@ public static class MixFindings
                 Severity.Alarm,
                 "Heat against the leaflet",
                 $"{formula.Id} ({formula.Words}) is planned with low heat; {(formula.Figures is null ? "many leaflets of such products exclude" : "its leaflet excludes")} it.",
-                "Heat speeds the lift and dries the film. Never against the leaflet: read it, then confirm that it allows heat, or leave the heat away.",
+                "Heat speeds the lift and dries the film. Never against the leaflet: read it, then confirm that it allows heat, or no heat.",
                 mix.CoatsOf(formula).Select(c => c.Panel.Panel.Key).ToArray(),
                 formula.Id,
                 new Figure("warmer by", LiftTables.LowHeatDegrees, "°C")

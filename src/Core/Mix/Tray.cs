@@ -50,7 +50,7 @@ public static class Tray
         {
             new("gloves", "Pairs of gloves", 2, "one to mix and paint, one to rinse"),
             new("eyes", "Eye protection", 1, "powder and developer splash; air the room"),
-            new("cape", "Cape and towel", 1, "for her"),
+            new("cape", "Cape and towel", 1, "for the client"),
         };
         if (hairline)
         {
@@ -84,7 +84,7 @@ public static class Tray
 
         if (coats.Any(c => c.Coat.Formula.LowHeat))
         {
-            items.Add(new("heat", "Low heat lamp", 1, "only if the leaflet allows it; stay with her"));
+            items.Add(new("heat", "Low heat lamp", 1, "only if the leaflet allows it; stay with the client"));
         }
 
         items.Add(new("scale", "Bench scale", 1, "bowls are weighed"));

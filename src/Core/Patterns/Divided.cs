@@ -68,7 +68,7 @@ internal static class Divided
                 Math.Max(s.Hair.NaturalLevel - 0.5, s.EndsLevel - 3),
                 10,
                 30,
-                "A deposit about as deep as her root base."
+                "A deposit about as deep as the root base."
             )
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
@@ -151,7 +151,7 @@ internal static class Divided
                 },
                 "The face in the same foil, higher."
             )
-            .Colour("B", s.Hair.NaturalLevel, 10, 25, "A weaker formula for the root, of her own level.")
+            .Colour("B", s.Hair.NaturalLevel, 10, 25, "A weaker formula for the root, at the natural level.")
             .Then(
                 ZoneFacts.All,
                 _ => true,
@@ -186,7 +186,7 @@ internal static class Divided
             .Cut(
                 Sketch.Hairline,
                 new Sections(Parting.Triangles, 20, 3, 0, false),
-                "Contour triangles by the shape of her face."
+                "Contour triangles by the shape of the face."
             )
             .Colour("A", from - 0.7, 10, 30, "The lightest of three.")
             .Colour("B", from - 1.5, 10, 30, "The middle.")

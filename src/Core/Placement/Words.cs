@@ -43,7 +43,7 @@ internal static class Words
                     "share",
                     low
                         ? "More light would need starts nearer the scalp or deeper sections, and so a steeper root or a darker face against it."
-                        : "Less light would leave the ends or the face below what she wants."
+                        : "Less light would leave the ends or the face below the wish."
                 )
             );
         }
@@ -62,7 +62,7 @@ internal static class Words
                     o.RootSoftness,
                     "level/cm",
                     bare.RootSoftness > wish.RootSoftness + Aim.SoftnessWithin
-                        ? $"Her old light begins in a line of {bare.RootSoftness:0.0} level/cm: no light softens that. Deposit on it first."
+                        ? $"The old light begins in a line of {bare.RootSoftness:0.0} level/cm: no light softens that. Deposit on it first."
                         : $"Lifting {wish.EndsLevel - head.Hair.NaturalLevel:0.0} levels within {head.Hair.Cut.LongestCm:0} cm of hair can't rise more slowly without losing light."
                 )
             );
@@ -80,7 +80,7 @@ internal static class Words
         var strongest = head.Panels.Select(p => p.LiftingOf(head.Hair)).OfType<Lifting>().MaxBy(l => l.MostGain);
         if (ends > target.Value)
         {
-            return "Her hair is lighter than that already, or lifts further than the mildest mixture in the house rules.";
+            return "The hair is lighter than that already, or lifts further than the mildest mixture in the house rules.";
         }
 
         if (strongest is null)

@@ -2,7 +2,7 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
-/// <summary>What came of an edit: the new plan, or what is wrong with the edit.</summary>
+/// <summary>Result of an edit: the new plan, or what is wrong with the edit.</summary>
 /// <param name="Plan">The plan after the edit; the old one if there are problems.</param>
 /// <param name="Problems">Values that can't be taken; none if the edit was applied.</param>
 /// <param name="Lost">Panels whose paint found no place after a new cut or on the other side.</param>

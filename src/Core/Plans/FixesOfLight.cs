@@ -85,18 +85,18 @@ internal static partial class FixesToTry
         var left = head.Measures.Balance > 0;
         var (weak, bright) = left ? (Side.Right, Side.Left) : (Side.Left, Side.Right);
         yield return (
-            $"Paint her {weak.ToString().ToLowerInvariant()} as her {bright.ToString().ToLowerInvariant()}",
+            $"Paint the {weak.ToString().ToLowerInvariant()} side like the {bright.ToString().ToLowerInvariant()}",
             new MirrorSide(bright)
         );
         yield return (
-            $"Paint her {bright.ToString().ToLowerInvariant()} as her {weak.ToString().ToLowerInvariant()}",
+            $"Paint the {bright.ToString().ToLowerInvariant()} side like the {weak.ToString().ToLowerInvariant()}",
             new MirrorSide(weak)
         );
         foreach (var cm in new[] { 1.0, 2, 3, 5 })
         {
             foreach (
                 var fix in Labelled(
-                    $"Start {Quantity.Cm(cm, "0")} lower on her {bright.ToString().ToLowerInvariant()}",
+                    $"Start {Quantity.Cm(cm, "0")} lower on the {bright.ToString().ToLowerInvariant()}",
                     Each(PanelsOf(finding, head), p => p.Painted!.Paint.Lowered(cm, p.Panel.LengthCm))
                 )
             )

@@ -23,8 +23,8 @@ internal static partial class FixesToTry
             FindingKind.WeakSide => Even(finding, head),
             FindingKind.PartMismatch =>
             [
-                ("Match her right to her left", new MatchPart(Side.Left)),
-                ("Match her left to her right", new MatchPart(Side.Right)),
+                ("Match right to left", new MatchPart(Side.Left)),
+                ("Match left to right", new MatchPart(Side.Right)),
             ],
             FindingKind.CrownTooHigh => ByCm(finding, 0.2)
                 .Select(cm => ((Sentence)$"Drop the crown {Quantity.Cm(cm)}", (PlanEdit)new DropCrown(cm))),

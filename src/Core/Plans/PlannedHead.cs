@@ -233,7 +233,7 @@ public sealed class PlannedHead
         return locks;
     }
 
-    /// <summary>The measures against what she wants, with which panels to thank or blame.</summary>
+    /// <summary>The measures against the wish, with which panels to thank or blame.</summary>
     /// <param name="weeksBetween">How many weeks between her visits.</param>
     public IReadOnlyList<CardLine> Card(double weeksBetween) =>
         BlendCard.Of(Panels, Map, Looks.Weights(Wear.Down), Levels, Judge(), weeksBetween);

@@ -62,7 +62,7 @@ internal static class ConsultEndpoints
             .MapGet("", (MixAtWork at) => Results.Ok(Of(at)))
             .Produces<ConsultView>()
             .WithName("GetConsult")
-            .WithSummary("Her hair, the answers, safety, verdict and strand test");
+            .WithSummary("Hair, answers, safety, verdict and strand test");
 
         consult
             .MapPut(
@@ -126,7 +126,7 @@ internal static class ConsultEndpoints
             .ProducesValidationProblem()
             .WithName("PostGrown")
             .WithSummary(
-                "Her strand some weeks later: bands moved outwards, new hair at the scalp, cut where they reach the ends; stores nothing"
+                "The strand some weeks later: bands moved outwards, new hair at the scalp, cut where they reach the ends; stores nothing"
             );
 
         consult
@@ -142,7 +142,7 @@ internal static class ConsultEndpoints
             .Produces<byte[]>(contentType: "application/octet-stream")
             .ProducesValidationProblem()
             .WithName("PostLook")
-            .WithSummary("Level bytes of her head as a wish would have it, strands × 64; stores nothing");
+            .WithSummary("Level bytes of the head as a wish would have it, strands × 64; stores nothing");
     }
 
     /// <summary>Bands grown outwards; what grows past the length was cut off.</summary>

@@ -208,7 +208,7 @@ internal static class DayEndpoints
             .ProducesValidationProblem()
             .ProducesProblem(StatusCodes.Status404NotFound)
             .WithName("PutHair")
-            .WithSummary("What was read off her hair at this visit");
+            .WithSummary("The hair as read at this visit");
     }
 
     private static Glance Of(MixAtWork mix)

@@ -54,7 +54,7 @@ internal static class HeadEndpoints
                             ? throw new BadInputException([
                                 new Problem(
                                     "revision",
-                                    "Her part or texture was another then: it can't be laid over this one."
+                                    "The part or texture was different then: the two can't be compared."
                                 ),
                             ])
                         : Results.Bytes(head.DrawnAt(when), Bytes);

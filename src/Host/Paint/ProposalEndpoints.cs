@@ -29,7 +29,7 @@ internal static class ProposalEndpoints
         plan.MapGet("/card", (AtWork at) => Results.Ok(Card(at)))
             .Produces<CardView>()
             .WithName("GetCard")
-            .WithSummary("The measures against what she wants, with which panels to thank or blame");
+            .WithSummary("The measures against the wish, with which panels to thank or blame");
 
         plan.MapPost(
                 "/proposals",

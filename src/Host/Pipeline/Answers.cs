@@ -73,7 +73,7 @@ internal static class Answers
     public static ProblemHttpResult Stale(int current) =>
         TypedResults.Problem(
             statusCode: StatusCodes.Status409Conflict,
-            title: "It has changed meanwhile.",
+            title: "Someone else changed this.",
             detail: $"It is at revision {current}. Read it again and repeat the change; nothing was lost.",
             extensions: new Dictionary<string, object?> { ["currentRevision"] = current }
         );

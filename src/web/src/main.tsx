@@ -1,23 +1,41 @@
 import "@fontsource-variable/atkinson-hyperlegible-next";
 import "./app.css";
+import "./visit/visit.css";
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { App as AntApp, ConfigProvider } from "antd";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
+import { Mishap } from "./frame/Mishap";
 import { theme } from "./frame/theme";
+import { ConsultScreen } from "./stages/consult/ConsultScreen";
 import { Day } from "./stages/day/Day";
 import { Desk } from "./stages/desk/Desk";
 import { Card } from "./stages/mix/Card";
-import { Workspace } from "./stages/paint/Workspace";
+import { MixScreen } from "./stages/mix/MixScreen";
+import { PaintScreen } from "./stages/paint/PaintScreen";
+import { SectionScreen } from "./stages/section/SectionScreen";
 import { Shelf } from "./stages/shelf/Shelf";
+import { VisitLayout } from "./visit/VisitLayout";
 
 const router = createBrowserRouter([
-  { path: "/", element: <Day /> },
-  { path: "/desk", element: <Desk /> },
-  { path: "/shelf", element: <Shelf /> },
-  { path: "/visits/:visit/card", element: <Card /> },
-  { path: "/visits/:visit/:stage", element: <Workspace /> },
+  { path: "/", element: <Day />, errorElement: <Mishap /> },
+  { path: "/desk", element: <Desk />, errorElement: <Mishap /> },
+  { path: "/shelf", element: <Shelf />, errorElement: <Mishap /> },
+  { path: "/visits/:visit/card", element: <Card />, errorElement: <Mishap /> },
+  {
+    path: "/visits/:visit",
+    element: <VisitLayout />,
+    errorElement: <Mishap />,
+    children: [
+      { index: true, element: <Navigate to="paint" replace /> },
+      { path: "consult", element: <ConsultScreen />, errorElement: <Mishap /> },
+      { path: "section", element: <SectionScreen />, errorElement: <Mishap /> },
+      { path: "paint", element: <PaintScreen />, errorElement: <Mishap /> },
+      { path: "mix", element: <MixScreen />, errorElement: <Mishap /> },
+      { path: "*", element: <Navigate to="../paint" replace /> },
+    ],
+  },
   { path: "*", element: <Navigate to="/" replace /> },
 ]);
 const queries = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: false, retry: 1 } } });

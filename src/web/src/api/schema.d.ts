@@ -1370,6 +1370,8 @@ export interface components {
             zones: components["schemas"]["Zone"][];
             panels: string[];
             wear: components["schemas"]["Wear"];
+            /** Format: int32 */
+            angle: number;
             evidence: components["schemas"]["Figure"][];
             along: null | components["schemas"]["Stretch"];
             canDismiss: boolean;

@@ -146,7 +146,7 @@ export function usePlan(visit: string): { work: Work | undefined; problem: strin
           }
           if (data.lost.length > 0) {
             message.warning(
-              `${data.lost.length} painted panels found no place after the new cut. One undo brings them back.`,
+              `${data.lost.length} painted panels didn't fit the new sections. One undo brings them back.`,
             );
           }
           if (data.recut) {

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import type { PlanView, Schemas } from "../api/client";
-import { rise, unitsNow } from "../frame/units";
+import { rise, unitsNow } from "./units";
 import { zoneWords } from "./words";
 
 interface Props {
@@ -116,7 +116,7 @@ export function BlendCard({ plan, card, onLight }: Props) {
               </span>
               <output aria-label={b.name}>
                 {b.text}
-                {outside && <span className="hidden"> outside what she wants</span>}
+                {outside && <span className="hidden"> outside the wish</span>}
               </output>
             </dd>
             {open === b.line && line?.words && <p className="why card-words">{line.words}</p>}

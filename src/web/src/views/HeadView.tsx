@@ -255,7 +255,7 @@ export function Ring({ angle, onAngle }: { angle: number; onAngle(a: number): vo
   return (
     <div className="ring">
       <Button
-        aria-label="Turn her left"
+        aria-label="Turn left"
         onClick={() => turn(-angleStep)}
         icon={<span aria-hidden="true">‹</span>}
       />
@@ -289,7 +289,7 @@ export function Ring({ angle, onAngle }: { angle: number; onAngle(a: number): vo
         </text>
       </svg>
       <Button
-        aria-label="Turn her right"
+        aria-label="Turn right"
         onClick={() => turn(angleStep)}
         icon={<span aria-hidden="true">›</span>}
       />

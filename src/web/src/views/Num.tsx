@@ -1,5 +1,5 @@
 import { InputNumber } from "antd";
-import { shownAs, useUnits } from "../frame/units";
+import { shownAs, useUnits } from "./units";
 
 /** A labelled number with its unit; what can't be taken is said beside it. Kept metric, shown as this device shows it. */
 export function Num(props: {

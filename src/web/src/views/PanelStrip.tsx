@@ -1,10 +1,10 @@
 import { useEffect, useRef } from "react";
 import type { PanelView, PlanEdit, Strip } from "../api/client";
 import type { Colours } from "../api/seen";
-import { useUnits } from "../frame/units";
 import { coatOf } from "./shapes";
 import { DepthBar, depthLeft, depthWidth, drawStrip, Edge, height, left, top, width } from "./stripDrawing";
 import { type Handle, handlesOf } from "./stripHandles";
+import { useUnits } from "./units";
 
 interface Props {
   panel: PanelView;

@@ -1,9 +1,9 @@
 import { Button, Popover } from "antd";
 import type { Finding, PlanEdit, PlanView, Schemas } from "../api/client";
-import { quantity, rise, said, unitsNow, useUnits } from "../frame/units";
 import { BlendCard } from "./BlendCard";
-import { Mark } from "./Mark";
 import { SetAside, SetAsideList } from "./SetAside";
+import { SeverityMark } from "./SeverityMark";
+import { quantity, rise, said, unitsNow, useUnits } from "./units";
 
 interface Props {
   plan: PlanView;
@@ -29,7 +29,7 @@ export function SecondLook(props: Props) {
   const aside = findings.filter((f) => f.setAside != null);
   return (
     <section className="look" aria-label="Second look">
-      <h2>Against what she wants</h2>
+      <h2>Against the wish</h2>
       <BlendCard plan={plan} card={card} onLight={onLight} />
       <div className="findings" aria-live="polite" aria-busy={looking}>
         {heard.map((f) => (
@@ -38,7 +38,7 @@ export function SecondLook(props: Props) {
         {heard.length === 0 && (
           <p className="calm">
             {painted
-              ? "Nothing to mend. Look at her from every side once more."
+              ? "No issues. Check every side once more."
               : "Nothing is painted yet. Pick a panel on the map and give it a shape."}
           </p>
         )}
@@ -72,7 +72,7 @@ function One({
   return (
     <article className="finding" aria-label={f.title}>
       <h3>
-        <Mark severity={f.severity} />
+        <SeverityMark severity={f.severity} />
         <span>{f.title}</span>
         <Popover trigger="click" content={<p className="why">{said(f.whyParts, units)}</p>}>
           <Button type="text">Why</Button>
@@ -82,7 +82,7 @@ function One({
       {f.fix && trying && (
         <p className="effect" role="status">
           {f.fix.now.name}: {figure(f.fix.now.value, f.fix.now.unit)} →{" "}
-          <b>{f.fix.after == null ? "mended" : figure(f.fix.after, f.fix.now.unit)}</b>
+          <b>{f.fix.after == null ? "fixed" : figure(f.fix.after, f.fix.now.unit)}</b>
           {f.fix.brings.length > 0 && `; brings ${f.fix.brings.join(", ").toLowerCase()}`}
         </p>
       )}
@@ -90,10 +90,10 @@ function One({
         {trying ? (
           <>
             <Button key="keep" autoFocus type="primary" onClick={() => onKeep(f)}>
-              Keep it
+              Keep
             </Button>
             <Button key="leave" onClick={onLeave}>
-              Not that
+              Discard
             </Button>
           </>
         ) : (

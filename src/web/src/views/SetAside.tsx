@@ -9,7 +9,7 @@ interface Heard {
   setAside?: string | null;
 }
 
-/** Not that, and why: it does not come back until it matters more. */
+/** Discard, and why: it does not come back until it matters more. */
 export function SetAside({ finding, edit }: { finding: Heard; edit(edit: PlanEdit): Promise<boolean> }) {
   const [reason, setReason] = useState("");
   const send = () => edit({ kind: "dismiss", finding: finding.id, at: finding.severity, reason });
@@ -20,7 +20,7 @@ export function SetAside({ finding, edit }: { finding: Heard; edit(edit: PlanEdi
         <div className="move" role="group" aria-label={`Set aside: ${finding.title}`}>
           <Input
             aria-label="Reason"
-            placeholder="Why it may stay"
+            placeholder="Reason to set it aside"
             maxLength={200}
             value={reason}
             onChange={(e) => setReason(e.target.value)}
@@ -47,7 +47,7 @@ export function SetAsideList({ aside, edit }: { aside: Heard[]; edit(edit: PlanE
           <span>
             {f.title}: {f.setAside}
           </span>
-          <Button onClick={() => edit({ kind: "heed", finding: f.id })}>Heed again</Button>
+          <Button onClick={() => edit({ kind: "heed", finding: f.id })}>Restore</Button>
         </div>
       ))}
     </details>

@@ -1,5 +1,5 @@
 import type { HairProfile, Schemas, Wear, Zone } from "../api/client";
-import { quantity, unitsNow } from "../frame/units";
+import { quantity, unitsNow } from "./units";
 
 const zones: Record<Zone, string> = {
   nape: "Nape",

@@ -19,7 +19,7 @@ public sealed record SetWears(IReadOnlyList<Wear> Wears) : PlanEdit
             || Wears.Any(w => !Enum.IsDefined(w))
         )
         {
-            on.Say("wears", "Name each wear she uses once.");
+            on.Say("wears", "Name each wear once.");
         }
         else if (!Wears.Contains(Wear.Down))
         {

@@ -2,7 +2,7 @@ import { Button, DatePicker, Input, Popover, Segmented } from "antd";
 import dayjs from "dayjs";
 import { useState } from "react";
 import type { Schemas } from "../../api/client";
-import { Mark } from "../../views/Mark";
+import { SeverityMark } from "../../views/SeverityMark";
 import type { Consult } from "./useConsult";
 
 const standing = { stop: "alarm", caution: "caution", ask: "note", clear: "clear" } as const;
@@ -41,9 +41,9 @@ export function CanItBeDone({ consult, client }: { consult: Consult; client: str
           trigger="click"
           onOpenChange={(open) => open && setWords(verdict.wordsForHer)}
           content={
-            <div className="wordsforher" role="group" aria-label="Words for her">
+            <div className="wordsforher" role="group" aria-label="Words for the client">
               <Input.TextArea
-                aria-label="Words for her"
+                aria-label="Words for the client"
                 rows={7}
                 maxLength={4000}
                 value={words ?? verdict.wordsForHer}
@@ -53,13 +53,13 @@ export function CanItBeDone({ consult, client }: { consult: Consult; client: str
                 <Button type="primary" onClick={() => consult.answer({ words: words || null })}>
                   Keep
                 </Button>
-                <Button onClick={() => consult.answer({ words: null })}>Write anew</Button>
+                <Button onClick={() => consult.answer({ words: null })}>Start over</Button>
                 <Button onClick={() => window.print()}>Print</Button>
               </div>
             </div>
           }
         >
-          <Button type="primary">Words for her</Button>
+          <Button type="primary">Words for the client</Button>
         </Popover>
       </div>
       <section className="paper" aria-hidden="true">
@@ -110,10 +110,10 @@ function Question({ point, consult }: { point: Schemas["SafetyPoint"]; consult: 
   const form = forms[point.question]?.(consult);
   const row = (
     <>
-      <Mark severity={standing[point.standing]} />
+      <SeverityMark severity={standing[point.standing]} />
       <span className="what">
         {point.title}
-        {point.reason && <small>gone past: {point.reason}</small>}
+        {point.reason && <small>Overridden: {point.reason}</small>}
       </span>
       <b>{point.answer}</b>
     </>
@@ -145,8 +145,8 @@ function GoPast({ point, consult }: { point: Schemas["SafetyPoint"]; consult: Co
   return (
     <div className="gopast">
       <Input
-        aria-label="Reason to go past this"
-        placeholder="Go on all the same, because…"
+        aria-label="Reason to override"
+        placeholder="Override because…"
         maxLength={300}
         value={reason}
         onChange={(e) => setReason(e.target.value)}
@@ -199,7 +199,7 @@ const forms: Record<string, (consult: Consult) => React.ReactNode> = {
     return (
       <>
         <DatePicker
-          aria-label="Put on"
+          aria-label="Applied on"
           showTime={{ format: "HH:mm" }}
           format="D MMM YYYY HH:mm"
           value={patch ? dayjs(patch.at) : null}
@@ -218,7 +218,7 @@ const forms: Record<string, (consult: Consult) => React.ReactNode> = {
         </Button>
         {patch &&
           choose(
-            "What came",
+            "Result",
             patch.result,
             [
               { value: "waiting", label: "not read" },
@@ -255,7 +255,7 @@ const forms: Record<string, (consult: Consult) => React.ReactNode> = {
     ),
   age: (c) => (
     <>
-      {yesNo("Of age", c.view.consultation.adult, (adult) => c.answer({ adult }))}
+      {yesNo("18 or over", c.view.consultation.adult, (adult) => c.answer({ adult }))}
       <Segmented
         aria-label="Where"
         value={c.view.consultation.atHome ? "home" : "studio"}

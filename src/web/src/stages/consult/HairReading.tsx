@@ -59,7 +59,7 @@ export function HairReading({
   );
   const { cut } = hair;
   return (
-    <div className="settings" role="group" aria-label="Her hair and time">
+    <div className="settings" role="group" aria-label="Hair and time">
       {number("Natural level", "naturalLevel", hair.naturalLevel, [1, 10, 0.5], (v) =>
         consult.setHair({ naturalLevel: v }),
       )}
@@ -68,7 +68,7 @@ export function HairReading({
           aria-label="Cut"
           value={cut.evenCm ? "even" : "hem"}
           options={[
-            { value: "hem", label: "to a hem" },
+            { value: "hem", label: "layered to a line" },
             { value: "even", label: "one length" },
           ]}
           onChange={(v) =>
@@ -124,7 +124,7 @@ export function HairReading({
         { value: "medium", label: "medium" },
         { value: "high", label: "high" },
       ])}
-      {choice("Takes up", "porosity", [
+      {choice("Porosity", "porosity", [
         { value: "low", label: "slowly" },
         { value: "normal", label: "normally" },
         { value: "high", label: "fast" },
@@ -168,9 +168,9 @@ export function HairReading({
         "%",
       )}
       <ZoneDiffers consult={consult} />
-      <Line name="Her part">
+      <Line name="Part">
         <Segmented
-          aria-label="Her part"
+          aria-label="Part"
           value={consultation.part ?? undefined}
           options={[
             { value: "alwaysHere", label: "always here" },

@@ -28,7 +28,7 @@ export function HowSheWearsIt({
     <Popover
       trigger="click"
       content={
-        <div className="wearlist" role="group" aria-label="How she wears it">
+        <div className="wearlist" role="group" aria-label="How it is worn">
           {(Object.keys(wearWords) as Wear[]).map((w) => (
             <div key={w} className="set">
               <Checkbox
@@ -72,7 +72,7 @@ export function HowSheWearsIt({
         </div>
       }
     >
-      <Button shape="round">+ how she wears it</Button>
+      <Button shape="round">+ how it is worn</Button>
     </Popover>
   );
 }

@@ -137,7 +137,7 @@ export function MarksMap({ consult, plan, colours, edit, tryOut }: Props) {
                   onSet={(radiusCm) => change(i, { radiusCm })}
                 />
                 <Num
-                  name="Towards her left"
+                  name="Towards the client's left"
                   unit="cm"
                   min={-20}
                   max={20}
@@ -147,7 +147,7 @@ export function MarksMap({ consult, plan, colours, edit, tryOut }: Props) {
                   onSet={(x) => change(i, { x })}
                 />
                 <Num
-                  name="Towards her face"
+                  name="Towards the face"
                   unit="cm"
                   min={-22}
                   max={16}

@@ -222,7 +222,7 @@ function GrownSince({ visit, set }: { visit: string; set(bands: Band[]): void })
     <div className="formula" role="group" aria-label="Grown since">
       <Segmented
         block
-        aria-label="Told in"
+        aria-label="Given in"
         value={unit}
         options={Object.keys(units)}
         onChange={(u) => {
@@ -300,9 +300,9 @@ function BandForm({
           onChange={(v) => set({ warmth: v === "cooler" ? -1 : v === "warmer" ? 1 : null })}
         />
       </Line>
-      <Line name="Takes up">
+      <Line name="Porosity">
         <Segmented
-          aria-label="Band takes up"
+          aria-label="Band porosity"
           value={band.porosity ?? "as the rest"}
           options={[
             { value: "low", label: "slowly" },

@@ -72,7 +72,7 @@ export function StrandTest({ consult, colours }: { consult: Consult; colours: Co
         ))}
       </svg>
       <p className="soft">
-        {curve.own ? `Her speed ${curve.own.speed.toFixed(2)}, ` : "As tabled, "}
+        {curve.own ? `Own speed ${curve.own.speed.toFixed(2)}, ` : "Standard speed, "}
         {curve.levels[20].toFixed(1)} ± {((curve.high[20] - curve.low[20]) / 2).toFixed(1)} at 40 min
       </p>
       <div className="row">

@@ -25,7 +25,7 @@ export function useLook(visit: string, wish: Wish | undefined, hairKey: string):
         throw new Error(wordsOf(await answer.json().catch(() => undefined)));
       }
       const [levels, colours] = await Promise.all([answer.arrayBuffer(), fetchColours(wish?.tone ?? 0)]);
-      return { levels: new Uint8Array(levels), colours, left: "As it is", right: "As she wants it" };
+      return { levels: new Uint8Array(levels), colours, left: "As it is", right: "As wanted" };
     },
   }).data;
 }
@@ -40,7 +40,7 @@ interface Props {
 const mids = (w: Wish) => w.midsLevel ?? w.endsLevel - 0.7;
 const toneWords = (t: number) => (t < -0.3 ? "cool" : t > 0.3 ? "warm" : "as it lifts");
 const softWords = (s: number) =>
-  s <= 0.4 ? "melts away" : s <= 0.6 ? "soft" : s <= 1 ? "to be seen" : "a line";
+  s <= 0.4 ? "melts away" : s <= 0.6 ? "soft" : s <= 1 ? "visible" : "a line";
 
 /** What she wants, as a look that can be recognised: every slider moves the head. */
 export function Wishes({ wish, onTry, edit }: Props) {
@@ -72,7 +72,7 @@ export function Wishes({ wish, onTry, edit }: Props) {
     </div>
   );
   return (
-    <fieldset className="wishes" aria-label="What she wants">
+    <fieldset className="wishes" aria-label="Wish">
       {slider("Ends", wish.endsLevel, [1, 10, 0.5], `level ${wish.endsLevel}`, (endsLevel) => ({
         endsLevel,
       }))}
@@ -83,7 +83,7 @@ export function Wishes({ wish, onTry, edit }: Props) {
         trigger="click"
         placement="rightBottom"
         content={
-          <fieldset className="wishes more" aria-label="More of what she wants">
+          <fieldset className="wishes more" aria-label="More of the wish">
             {slider("Mids", mids(wish), [1, 10, 0.5], `level ${mids(wish).toFixed(1)}`, (midsLevel) => ({
               midsLevel,
             }))}

@@ -86,7 +86,7 @@ export function ZoneDiffers({ consult }: { consult: Consult }) {
             />
             {choice("Strand", "diameter", ["fine", "medium", "coarse"])}
             {choice("Density", "density", ["low", "medium", "high"])}
-            {choice("Takes up", "porosity", ["low", "normal", "high"])}
+            {choice("Porosity", "porosity", ["low", "normal", "high"])}
           </div>
         }
       >

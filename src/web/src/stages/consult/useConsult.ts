@@ -16,7 +16,7 @@ export interface Consult {
 }
 
 /** Hair and answers of a visit in this window: changes go out one after another, the last state acknowledged is shown. */
-export function useConsult(visit: string, changed: () => void, enabled: boolean): Consult | undefined {
+export function useConsult(visit: string, changed: () => void): Consult | undefined {
   const { message } = App.useApp();
   const cache = useQueryClient();
   const key = ["consult", visit];
@@ -25,7 +25,6 @@ export function useConsult(visit: string, changed: () => void, enabled: boolean)
   const line = useRef<Promise<unknown>>(Promise.resolve());
   const { data } = useQuery({
     queryKey: key,
-    enabled,
     queryFn: async () => {
       const { data, error } = await api.GET("/api/visits/{visit}/consult", { params: { path: { visit } } });
       if (!data) {

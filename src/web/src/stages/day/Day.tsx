@@ -4,7 +4,7 @@ import { useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api, type HairProfile, type Schemas, wordsOf } from "../../api/client";
 import { glanceOf } from "../../api/glance";
-import { Places } from "../../frame/Places";
+import { MainNav } from "../../frame/MainNav";
 import { Line } from "../../views/Choice";
 import { Num } from "../../views/Num";
 import { hairWords } from "../../views/words";
@@ -48,7 +48,7 @@ export function Day() {
           <p>{data ? (data.length === 1 ? "One visit" : `${data.length} visits`) : " "}</p>
         </div>
         <div className="row">
-          <Places />
+          <MainNav />
           <HouseRules />
           <Button type="primary" size="large" onClick={() => setOpen(true)}>
             New client
@@ -74,7 +74,7 @@ export function Day() {
               <span className="heads">
                 {i <= turn &&
                   [
-                    { moment: "before", as: "as she is" },
+                    { moment: "before", as: "as it is" },
                     { moment: "rinsed", as: "as planned" },
                   ].map((p) => (
                     <img
@@ -132,7 +132,7 @@ function AtAGlance({
     }
   }, [isFetched]);
   if (!data) {
-    return <span className="soft">Looking at the plan…</span>;
+    return <span className="soft">Loading…</span>;
   }
   return (
     <>
@@ -180,7 +180,7 @@ function NewClient({ open, close }: { open: boolean; close(): void }) {
       <div className="newclient">
         <Input
           aria-label="Name"
-          placeholder="Her name"
+          placeholder="Client's name"
           autoFocus
           size="large"
           maxLength={100}
@@ -188,7 +188,7 @@ function NewClient({ open, close }: { open: boolean; close(): void }) {
           onChange={(e) => setName(e.target.value)}
           onPressEnter={() => name.trim() && make.mutate()}
         />
-        <p className="soft">A name is enough. What you read off her hair can be set now:</p>
+        <p className="soft">A name is enough. The hair can be described now or in Consult:</p>
         <Num
           name="Natural level"
           min={1}
@@ -222,7 +222,7 @@ function NewClient({ open, close }: { open: boolean; close(): void }) {
             onChange={(v) => setHair({ ...hair, density: v as Schemas["Density"] })}
           />
         </Line>
-        <Line name="Takes up">
+        <Line name="Porosity">
           <Segmented
             aria-label="Porosity"
             value={hair.porosity}

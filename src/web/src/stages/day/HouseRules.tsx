@@ -36,7 +36,7 @@ type Bench = Required<Schemas["BenchRules"]>;
 
 /** The bench: field, words, unit, least, most, step. */
 const bench: FigureOf<keyof Bench>[] = [
-  ["waste", "Wasted, of what lies on the hair", "", 0, 0.5, 0.01],
+  ["waste", "Waste", "", 0, 0.5, 0.01],
   ["leastGrams", "Least that is weighed", "g", 0.1, 5, 0.1],
   ["bowlGrams", "A bowl holds", "g", 20, 1000, 10],
   ["mixingMinutes", "Mixing takes", "min", 0, 10, 0.5],

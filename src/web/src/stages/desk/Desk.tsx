@@ -1,8 +1,8 @@
 import { Input, type InputRef } from "antd";
 import { useEffect, useRef, useState } from "react";
 import { api, type Schemas } from "../../api/client";
-import { Places } from "../../frame/Places";
-import { said, useUnits } from "../../frame/units";
+import { MainNav } from "../../frame/MainNav";
+import { said, useUnits } from "../../views/units";
 import { Sum, sums } from "./sums";
 
 type Read = Schemas["ReadAnswer"];
@@ -53,7 +53,7 @@ export function Desk() {
           <h1>Desk</h1>
           <p>Sums without a visit</p>
         </div>
-        <Places />
+        <MainNav />
       </header>
       <section className="entry" aria-label="Short entry">
         <Input

@@ -2,9 +2,9 @@ import { useQuery } from "@tanstack/react-query";
 import { Button, Input, Popover } from "antd";
 import { useState } from "react";
 import { wordsOf } from "../../api/client";
-import { quantity, said, type Units, useUnits } from "../../frame/units";
 import { asWords, Line, Pick, Whether } from "../../views/Choice";
 import { Num } from "../../views/Num";
+import { quantity, said, type Units, useUnits } from "../../views/units";
 
 type Value = number | string | boolean | null;
 type Values = Record<string, Value>;
@@ -69,7 +69,7 @@ export const sums: readonly SumOf[] = [
     fields: [
       { key: "wantedVolume", name: "Wanted", unit: "vol", range: [5, 40, 1] },
       grams("grams", "How much"),
-      { key: "available", name: "At hand, vol", text: true },
+      { key: "available", name: "Available, vol", text: true },
     ],
     start: { wantedVolume: 25, grams: 60, available: "20 40" },
     ask: (v) => ({ ...v, available: numbers(v.available) }),

@@ -1,12 +1,12 @@
 import { Button, Spin } from "antd";
 import { Link, useParams } from "react-router";
-import { quantity, useUnits } from "../../frame/units";
+import { quantity, useUnits } from "../../views/units";
 import { useMix } from "./useMix";
 
 /** Labels for the bowls and the recipe card, as they are printed. */
 export function Card() {
   const { visit = "" } = useParams();
-  const { mix, problem } = useMix(visit, 0, true);
+  const { mix, problem } = useMix(visit, 0);
   const units = useUnits();
   const g = (v: number) => quantity(v, "g", units);
   if (!mix) {

@@ -88,7 +88,7 @@ export function FormulaSheet({ formula, openAir, offers, edit, onDone }: Props) 
         onChange={(v) => setRatio(Number(v))}
       />
       <Num
-        name="Developer to one"
+        name="Ratio"
         min={0.1}
         max={10}
         step={0.1}

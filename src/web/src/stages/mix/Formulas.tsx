@@ -1,8 +1,8 @@
 import { Button, Popover } from "antd";
 import { useState } from "react";
 import type { PlanEdit, PlanView, Schemas } from "../../api/client";
-import { quantity, said, useUnits } from "../../frame/units";
 import { mapBox, pathOf } from "../../views/CrownMap";
+import { quantity, said, useUnits } from "../../views/units";
 import { FormulaSheet } from "./FormulaSheet";
 import type { MixView } from "./useMix";
 
@@ -106,7 +106,7 @@ function Formula(props: {
         {f.formula.lowHeat ? ", low heat" : ""}
       </p>
       <p className="soft">
-        {f.panels.length} panels · {bowls.length} {bowls.length === 1 ? "bowl" : "bowls"} · lives{" "}
+        {f.panels.length} panels · {bowls.length} {bowls.length === 1 ? "bowl" : "bowls"} · usable for{" "}
         {f.windowMinutes} min
         {f.strength !== 1 && ` · strength ${Math.round((f.strength - 1) * 1000) / 10} %`}
         {f.runsFurther > 0 && ` · bleeds ${Math.round(f.runsFurther * 100)} % further`}
@@ -140,9 +140,7 @@ function Formula(props: {
         </Button>
       </div>
       {f.shelfDiffers && (
-        <p className="soft">
-          The shelf says otherwise of it now. Choose it again under Change to take that in.
-        </p>
+        <p className="soft">Product details have changed. Choose it again under Change to take that in.</p>
       )}
     </article>
   );

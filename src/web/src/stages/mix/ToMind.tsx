@@ -1,8 +1,8 @@
 import { Button, Popover } from "antd";
 import type { PlanEdit, PlanView, Schemas } from "../../api/client";
-import { said, useUnits } from "../../frame/units";
-import { Mark } from "../../views/Mark";
 import { SetAside, SetAsideList } from "../../views/SetAside";
+import { SeverityMark } from "../../views/SeverityMark";
+import { said, useUnits } from "../../views/units";
 import type { MixView } from "./useMix";
 
 interface Props {
@@ -19,13 +19,13 @@ export function ToMind({ plan, mix, edit, onLight }: Props) {
   const aside = mix.findings.filter((f) => f.setAside != null);
   const { forecast } = mix;
   return (
-    <section className="look" aria-label="To mind">
-      <h2>To mind</h2>
+    <section className="look" aria-label="Issues">
+      <h2>Issues</h2>
       <div className="findings" aria-live="polite">
         {heard.map((f) => (
           <article key={f.id} className="finding" aria-label={f.title}>
             <h3>
-              <Mark severity={f.severity} />
+              <SeverityMark severity={f.severity} />
               <span>{f.title}</span>
               <Popover trigger="click" content={<p className="why">{said(f.whyParts, units)}</p>}>
                 <Button type="text">Why</Button>
@@ -53,7 +53,7 @@ export function ToMind({ plan, mix, edit, onLight }: Props) {
             </div>
           </article>
         ))}
-        {heard.length === 0 && <p className="calm">Nothing to mind about the bowls.</p>}
+        {heard.length === 0 && <p className="calm">No issues with the bowls.</p>}
         <SetAsideList aside={aside} edit={edit} />
         {mix.unneeded.length > 0 && (
           <p className="soft">No longer needed by the plan: {mix.unneeded.join("; ")}.</p>
@@ -81,7 +81,7 @@ function ConfirmHeat({
       trigger="click"
       content={
         <div className="move">
-          <p>Read the leaflet of the product in your hand. Stay with her while it is warm.</p>
+          <p>Read the leaflet of the product in your hand. Stay with the client while it is warm.</p>
           <Button onClick={() => edit({ kind: "setFormula", formula: { ...formula, heatConfirmed: true } })}>
             Its leaflet allows low heat
           </Button>

@@ -10,7 +10,7 @@ export function TrayList({ mix, mixing }: { mix: MixView; mixing: Mixing }) {
         {mix.tray.length === 0
           ? "Nothing is painted yet."
           : left === 0
-            ? "All is there."
+            ? "Tray complete."
             : `${left} to lay out`}
       </h2>
       <ul aria-label="Tray">

@@ -1,6 +1,6 @@
 import { Button, InputNumber } from "antd";
 import { type RefObject, useState } from "react";
-import { quantity, useUnits } from "../../frame/units";
+import { quantity, useUnits } from "../../views/units";
 import { BowlPicture } from "./BowlPicture";
 import { ScaleHands } from "./ScaleHands";
 import type { Bowl, Mixing } from "./useMix";
@@ -64,7 +64,7 @@ export function Weighing({
           <p>
             {stands
               ? "A mixed bowl is still on the scale. Put the next, empty one on."
-              : "Put the empty bowl on the scale. It goes on by itself."}
+              : "Put the empty bowl on the scale. It continues by itself."}
           </p>
         </div>
       ) : begun.over !== null && step ? (
@@ -129,7 +129,7 @@ export function Weighing({
               mixing.happen(bowl, { kind: "takenBack" });
             }}
           >
-            Take the last back
+            Undo last pour
           </Button>
         )}
         {begun && !begun.isDone && begun.over === null && step && (

@@ -17,14 +17,13 @@ export interface Mixing {
 }
 
 /** The plan as bowls, and what is done with them; every answer is the mix as it stands then. */
-export function useMix(visit: string, revision: number, enabled: boolean): Mixing {
+export function useMix(visit: string, revision: number): Mixing {
   const { message } = App.useApp();
   const cache = useQueryClient();
   const [busy, setBusy] = useState(false);
   const key = ["mix", visit];
   const { data, error } = useQuery({
     queryKey: [...key, revision],
-    enabled,
     placeholderData: (p) => p,
     refetchOnMount: "always",
     queryFn: async () => {

@@ -3,15 +3,15 @@ import { useState } from "react";
 import type { Finding } from "../../api/client";
 import type { Work } from "../../api/usePlan";
 import { SecondLook } from "../../views/SecondLook";
-import type { Against } from "./LookBar";
+import type { Against } from "../../visit/LookBar";
+import type { Selection } from "../../visit/useSelection";
 import { Placements } from "./Placements";
 import { useCard, useFindings } from "./useFindings";
-import type { useSelection } from "./useSelection";
 
 interface Props {
   visit: string;
   work: Work;
-  selection: ReturnType<typeof useSelection>;
+  selection: Selection;
   onShow(finding: Finding): void;
   /** Holds the head against something; nothing ends it. */
   onCompare(against: Against | undefined): void;

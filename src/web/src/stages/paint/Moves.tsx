@@ -82,12 +82,12 @@ function movesOf(plan: PlanView, panel: PanelView, picked: string[]): Move[] {
     },
     {
       key: "mirrorLeft",
-      words: "Mirror her left to her right",
+      words: "Mirror left to right",
       make: () => ({ kind: "mirrorSide", from: "left" }),
     },
     {
       key: "mirrorRight",
-      words: "Mirror her right to her left",
+      words: "Mirror right to left",
       make: () => ({ kind: "mirrorSide", from: "right" }),
     },
     {

@@ -68,7 +68,7 @@ export function PanelSettings({ plan, panel, picked, coat, onCoat, edit }: Props
               ))}
 
               <Button
-                aria-label="Lay it earlier"
+                aria-label="Move earlier"
                 disabled={coat === 0}
                 onClick={async () => {
                   if (await edit({ kind: "swapCoats", panels: picked, coat: coat - 1 })) {
@@ -79,7 +79,7 @@ export function PanelSettings({ plan, panel, picked, coat, onCoat, edit }: Props
                 ←
               </Button>
               <Button
-                aria-label="Take it off"
+                aria-label="Remove"
                 onClick={async () => {
                   if (await edit({ kind: "takeCoat", panels: picked, coat })) {
                     onCoat(0);
@@ -118,8 +118,8 @@ export function PanelSettings({ plan, panel, picked, coat, onCoat, edit }: Props
             <FormulaChoice plan={plan} panels={picked} paint={paint} coat={coat} edit={edit} />
             {coats.length < 3 && (
               <Button
-                aria-label="One more product on it"
-                title="One more product on it"
+                aria-label="Another product"
+                title="Another product"
                 onClick={async () => {
                   const other = plan.plan.formulas.find((f) => !coats.some((c) => c.formula === f.id));
                   const next: PanelPaint = {
@@ -304,7 +304,7 @@ function Hand({
         </div>
       }
     >
-      <Button>Hand: {handWords(paint)}</Button>
+      <Button>Technique: {handWords(paint)}</Button>
     </Popover>
   );
 }

@@ -1,8 +1,8 @@
 import { Button } from "antd";
-import type { useSelection } from "./useSelection";
+import type { Selection } from "../../visit/useSelection";
 
 /** Picking several panels with a finger: tap after tap, by row, by zone, or all that are painted. */
-export function PickBar({ selection }: { selection: ReturnType<typeof useSelection> }) {
+export function PickBar({ selection }: { selection: Selection }) {
   const { panel, several, setSeveral, pickAll, picked } = selection;
   return (
     <div className="row pick-bar" role="group" aria-label="Pick panels">

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Button, Progress } from "antd";
 import { api, type PlanEdit, type Schemas, wordsOf } from "../../api/client";
-import type { Against } from "./LookBar";
+import type { Against } from "../../visit/LookBar";
 
 interface Props {
   visit: string;
@@ -51,7 +51,7 @@ export function Placements({ visit, revision, edit, onCompare, onClose }: Props)
       </div>
       {data?.state === "none" && (
         <p className="why">
-          Searches sections, heights, depth, covering and strength within the house rules for what she wants.
+          Searches sections, heights, depth, covering and strength within the house rules for the wish.
         </p>
       )}
       {searching ? (

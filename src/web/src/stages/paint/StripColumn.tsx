@@ -36,7 +36,7 @@ export function StripColumn({ visit, work, panel, picked, coat, colours, passing
     placeholderData: (p) => p,
   });
   return (
-    <section className="col strip-col" aria-label="Strip">
+    <>
       <div className="title">
         <h2>Strip</h2>
         <span>{panel ? `${cm(Math.round(panel.lengthCm))} · ${mm(Math.round(panel.thicknessMm))}` : ""}</span>
@@ -63,6 +63,6 @@ export function StripColumn({ visit, work, panel, picked, coat, colours, passing
           )}
         </>
       )}
-    </section>
+    </>
   );
 }

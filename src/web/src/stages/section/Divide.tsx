@@ -42,10 +42,10 @@ export function Divide({ visit, plan, section, edit }: Props) {
   return (
     <div className="divide">
       <Patterns visit={visit} plan={plan} edit={edit} />
-      <h2>How much of her head</h2>
+      <h2>How much of the head</h2>
       <Segmented
         block
-        aria-label="How much of her head"
+        aria-label="How much of the head"
         value={reach}
         options={(Object.keys(reaches) as (keyof typeof reaches)[]).map((r) => ({
           value: r,
@@ -101,8 +101,8 @@ export function Divide({ visit, plan, section, edit }: Props) {
           <h2>Both sides</h2>
           <p role="status" aria-label="Both sides">
             {heavier.side
-              ? `More hair falls to her ${heavier.side}: ${Math.round(heavier.leftGrams)} g left of the part, ${Math.round(heavier.rightGrams)} g right.`
-              : `Her part is about the middle: ${Math.round(heavier.leftGrams)} g left, ${Math.round(heavier.rightGrams)} g right.`}
+              ? `More hair falls to the ${heavier.side}: ${Math.round(heavier.leftGrams)} g left of the part, ${Math.round(heavier.rightGrams)} g right.`
+              : `The part is about central: ${Math.round(heavier.leftGrams)} g left, ${Math.round(heavier.rightGrams)} g right.`}
           </p>
           <div className="row">
             {heavier.edit && (

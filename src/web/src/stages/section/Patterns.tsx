@@ -40,7 +40,9 @@ export function Patterns({ visit, plan, edit }: Props) {
       <KeepAsPattern visit={visit} />
       <Drawer open={open} onClose={() => setOpen(false)} title="Start from a pattern" size={560}>
         {!data && (
-          <div className="waiting">{error ? error.message : <Spin description="Fitting them to her…" />}</div>
+          <div className="waiting">
+            {error ? error.message : <Spin description="Fitting patterns to this client…" />}
+          </div>
         )}
         <ul className="patterns" aria-label="Patterns">
           {data?.map((p) => (
@@ -48,7 +50,7 @@ export function Patterns({ visit, plan, edit }: Props) {
               <div>
                 <b>{p.name}</b>
                 <p>{p.for}</p>
-                {p.against && <p className="against">Not for her: {p.against}</p>}
+                {p.against && <p className="against">Not suited: {p.against}</p>}
                 <details>
                   <summary>{p.why.length} steps</summary>
                   <ol>
@@ -67,7 +69,7 @@ export function Patterns({ visit, plan, edit }: Props) {
                     }
                   }}
                 >
-                  Lay it
+                  Use pattern
                 </Button>
                 {p.technique === null && (
                   <Button type="text" aria-label={`Forget ${p.name}`} onClick={() => forget(p.id)}>
@@ -119,7 +121,7 @@ function KeepAsPattern({ visit }: { visit: string }) {
             onChange={(e) => setWhy(e.target.value)}
           />
           <Button type="primary" disabled={!name.trim() || !why.trim()} onClick={keep}>
-            Keep it
+            Keep
           </Button>
         </div>
       }

@@ -137,7 +137,7 @@ export function ZoneSettings({ plan, section, panel, chosen, edit, onPickZone }:
               trigger="click"
               content={
                 <div className="formula" role="group" aria-label="Part">
-                  <p className="why">Towards her left is plus. Panels follow; paint is handed on.</p>
+                  <p className="why">Plus moves it to the client's left. Panels and paint follow.</p>
                   <Num
                     name="At the hairline"
                     unit="cm"

@@ -119,7 +119,7 @@ export function ProductSheet({ stored, onDone, onLeave }: Props) {
       footer={
         <div className="row">
           <Button type="primary" onClick={keep}>
-            Keep it
+            Keep
           </Button>
           <Button onClick={onLeave}>Leave</Button>
           {stored.id && (
@@ -161,7 +161,7 @@ export function ProductSheet({ stored, onDone, onLeave }: Props) {
             {said("Film dries in", "dryingMinutes", "min", [2, 200, 1])}
             {said("Works in", "workingMinutes", "min", [4, 100, 1])}
             {said("On the hair at most", "limitMinutes", "min", [5, 120, 5])}
-            {said("A bowl lives", "windowMinutes", "min", [1, 120, 1])}
+            {said("Usable for", "windowMinutes", "min", [1, 120, 1])}
             {whether("Swells", "swells")}
             {whether("Its leaflet allows the scalp", "scalpSafe")}
             {whether("Its leaflet allows heat", "heatAllowed")}
@@ -200,7 +200,7 @@ export function ProductSheet({ stored, onDone, onLeave }: Props) {
               "red",
             ])}
             {pick("Kind", "base", ["acidGloss", "demi", "permanent"])}
-            {num("Developer to one", "developerParts", "parts", [0.1, 10, 0.1])}
+            {num("Ratio", "developerParts", "parts", [0.1, 10, 0.1])}
             {num("Developer", "developerVolume", "vol", [5, 40, 1])}
             {num("On the hair", "minutes", "min", [1, 120, 5])}
           </>
@@ -209,7 +209,7 @@ export function ProductSheet({ stored, onDone, onLeave }: Props) {
           <>
             {num("Dose, to a gram of lightener", "gramsPerGram", "", [0.001, 1, 0.01])}
             {num("In open air", "openAirGramsPerGram", "", [0.001, 1, 0.01])}
-            {said("Slows by, of the speed", "slows", "", [0, 0.1, 0.01])}
+            {said("Slows lift by", "slows", "", [0, 0.1, 0.01])}
           </>
         )}
         {draft.kind === "covering" && (
@@ -220,7 +220,7 @@ export function ProductSheet({ stored, onDone, onLeave }: Props) {
         )}
         <h2>Stock</h2>
         {counted("On hand", "onHand", unit, "not counted")}
-        {counted("Runs low at", "lowAt", unit, "no mark")}
+        {counted("Low at", "lowAt", unit, "no mark")}
         {counted(`Price of a ${draft.stock.unit ?? "gram"}`, "price", "", "not noted")}
         <Line name="Lot">
           <Input

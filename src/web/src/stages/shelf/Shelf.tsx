@@ -2,8 +2,8 @@ import { useQueryClient } from "@tanstack/react-query";
 import { Alert, App, Button, Dropdown, Spin } from "antd";
 import { useEffect, useState } from "react";
 import { api, type Schemas, wordsOf } from "../../api/client";
-import { Places } from "../../frame/Places";
-import { quantity, type Units, useUnits } from "../../frame/units";
+import { MainNav } from "../../frame/MainNav";
+import { quantity, type Units, useUnits } from "../../views/units";
 import { cm } from "../../views/words";
 import { ProductSheet } from "./ProductSheet";
 import { fresh, type Kind, kinds } from "./products";
@@ -44,7 +44,7 @@ export function Shelf() {
           <h1>Shelf</h1>
           <p>{data ? `${data.length} ${data.length === 1 ? "product" : "products"}` : " "}</p>
         </div>
-        <Places />
+        <MainNav />
       </header>
       <div className="row">
         <Dropdown
@@ -132,7 +132,7 @@ const priced = (price: number, unit: Schemas["StockUnit"], shown: Units) =>
 function does(p: Product): string {
   switch (p.kind) {
     case "lightener":
-      return `${p.type}, ${p.ratedLevels.value} levels, ${p.heatAllowed ? "heat allowed" : "no heat"}, ${p.limitMinutes.value} min at most, bowl lives ${p.windowMinutes.value} min`;
+      return `${p.type}, ${p.ratedLevels.value} levels, ${p.heatAllowed ? "heat allowed" : "no heat"}, ${p.limitMinutes.value} min at most, bowl usable for ${p.windowMinutes.value} min`;
     case "developer":
       return `${p.volume} vol, ${Math.round(p.volume * 3) / 10} %`;
     case "shade":

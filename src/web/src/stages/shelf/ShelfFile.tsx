@@ -61,7 +61,7 @@ export function ShelfFile({ onTaken }: { onTaken(): void }) {
           }
         }}
       />
-      <Button onClick={() => input.current?.click()}>Take in CSV…</Button>
+      <Button onClick={() => input.current?.click()}>Import CSV…</Button>
       <Modal
         open={looked !== undefined}
         title={looked?.name}
@@ -80,7 +80,7 @@ export function ShelfFile({ onTaken }: { onTaken(): void }) {
         {errors && (
           <>
             <p role="alert">
-              <b>Nothing was taken in.</b> Mend these and try again:
+              <b>Nothing was imported.</b> Fix these and try again:
             </p>
             <ul className="rowerrors">
               {Object.entries(errors).map(([field, words]) => (

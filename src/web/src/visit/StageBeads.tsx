@@ -7,12 +7,10 @@ const stages = [
   { at: "mix", name: "Mix" },
 ] as const;
 
-export const isStage = (at: string): at is Stage => stages.some((s) => s.at === at);
-
 export type Stage = (typeof stages)[number]["at"];
 
 /** The visit's stages as beads on one strand, dark at the root, lighter as stages are done: the way through the visit. */
-export function Strand({ visit, stage, done }: { visit: string; stage: Stage; done: ReadonlySet<Stage> }) {
+export function StageBeads({ visit, done }: { visit: string; done: ReadonlySet<Stage> }) {
   const width = 420;
   const xs = stages.map((_, i) => 50 + (i * 320) / (stages.length - 1));
   const wave = (x: number) => 22 + 5 * Math.sin(x / 46);
@@ -35,12 +33,12 @@ export function Strand({ visit, stage, done }: { visit: string; stage: Stage; do
         <NavLink
           key={s.at}
           to={`/visits/${visit}/${s.at}`}
-          className={`bead${s.at === stage ? " now" : ""}${done.has(s.at) ? " done" : ""}`}
+          className={({ isActive }) => `bead${isActive ? " now" : ""}${done.has(s.at) ? " done" : ""}`}
           style={{ left: xs[i], top: wave(xs[i]) }}
-          aria-current={s.at === stage ? "step" : undefined}
+          aria-current="step"
         >
           <span className="dot" aria-hidden="true">
-            {done.has(s.at) && s.at !== stage ? "✓" : ""}
+            {done.has(s.at) ? "✓" : ""}
           </span>
           <span className="name">{s.name}</span>
         </NavLink>

@@ -1,5 +1,5 @@
 import { Button, Slider } from "antd";
-import { longestMinutes, type MomentKey, momentWords, type Work } from "../../api/usePlan";
+import { longestMinutes, type MomentKey, momentWords, type Work } from "../api/usePlan";
 
 const weeksShown = [6, 12, 20] as const;
 

@@ -1,7 +1,7 @@
 export type Severity = "alarm" | "caution" | "note" | "clear";
 
 /** How serious something is, by shape and not by colour alone. */
-export function Mark({ severity }: { severity: Severity }) {
+export function SeverityMark({ severity }: { severity: Severity }) {
   return (
     <svg width="18" height="18" viewBox="0 0 18 18" role="img" aria-label={severity}>
       {severity === "alarm" && <path d="M9 1.5 17 16.5H1Z" fill="#a33a1f" />}

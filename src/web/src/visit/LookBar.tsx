@@ -1,11 +1,11 @@
 import { useQuery } from "@tanstack/react-query";
 import { Button, Dropdown } from "antd";
 import { useMemo } from "react";
-import { bytes } from "../../api/client";
-import type { Colours } from "../../api/seen";
-import { longestMinutes, type MomentKey, momentWords, type Work } from "../../api/usePlan";
-import { type Mode, modeWords } from "../../views/modes";
-import type { Wiped } from "../../views/Wipe";
+import { bytes } from "../api/client";
+import type { Colours } from "../api/seen";
+import { longestMinutes, type MomentKey, momentWords, type Work } from "../api/usePlan";
+import { type Mode, modeWords } from "../views/modes";
+import type { Wiped } from "../views/Wipe";
 
 /** What the head is held against. */
 export type Against = { moment: MomentKey } | { revision: number } | { proposal: number; name: string };

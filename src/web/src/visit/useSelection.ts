@@ -1,5 +1,5 @@
 import { useMemo, useState } from "react";
-import type { Finding, PanelView, PlanView } from "../../api/client";
+import type { Finding, PanelView, PlanView } from "../api/client";
 
 /** What is lit on the head for a moment. */
 export interface Glow {
@@ -9,14 +9,25 @@ export interface Glow {
   along?: [number, number];
 }
 
+export type Selection = ReturnType<typeof useSelection>;
+
+/** Until one is picked, the panel most seen: where an artist looks first. */
+const mostSeen = (panels: PanelView[]) =>
+  panels.reduce<PanelView | undefined>(
+    (best, p) =>
+      !best || (p.paint ? 1 : 0) + p.seenShare > (best.paint ? 1 : 0) + best.seenShare ? p : best,
+    undefined,
+  );
+
 /** One selection for head, map and strip: the panel shown, and those picked with it. */
-export function useSelection(plan: PlanView, usual: (panels: PanelView[]) => PanelView | undefined) {
+export function useSelection(plan: PlanView) {
   const [selected, setSelected] = useState<string>();
   const [others, setOthers] = useState<ReadonlySet<string>>(new Set());
   const [several, setSeveral] = useState(false);
   const [marked, setMarked] = useState<ReadonlySet<string>>(new Set());
   const [glow, setGlow] = useState<Glow>({ lit: new Set(), key: 0 });
-  const panel = plan.panels.find((p) => p.key === selected) ?? usual(plan.panels);
+  const chosen = plan.panels.find((p) => p.key === selected);
+  const panel = chosen ?? mostSeen(plan.panels);
   const picked = useMemo(() => {
     const here = new Set(plan.panels.map((p) => p.key));
     return panel ? [panel.key, ...[...others].filter((k) => k !== panel.key && here.has(k))] : [];
@@ -69,6 +80,8 @@ export function useSelection(plan: PlanView, usual: (panels: PanelView[]) => Pan
   };
 
   return {
+    /** The panel picked; nothing until one is. */
+    chosen,
     panel,
     picked,
     pickedSet: useMemo(() => new Set(picked.length > 1 ? picked : []), [picked]),

@@ -1,6 +1,6 @@
 import { Segmented } from "antd";
 import { NavLink } from "react-router";
-import { setUnits, useUnits } from "./units";
+import { setUnits, useUnits } from "../views/units";
 
 const places = [
   { to: "/", name: "Day" },
@@ -9,7 +9,7 @@ const places = [
 ] as const;
 
 /** The ways between the day, the desk and the shelf; and the units this device shows. */
-export function Places() {
+export function MainNav() {
   const units = useUnits();
   return (
     <div className="row places">

@@ -4,10 +4,10 @@ import { Link } from "react-router";
 import { glanceOf } from "../api/glance";
 import type { Work } from "../api/usePlan";
 import { hairWords } from "../views/words";
-import { type Stage, Strand } from "./Strand";
+import { type Stage, StageBeads } from "./StageBeads";
 
 /** Who she is, where in the order of work we are, and the way back. */
-export function TopBar({ visit, stage, work }: { visit: string; stage: Stage; work: Work }) {
+export function TopBar({ visit, work }: { visit: string; work: Work }) {
   const { plan } = work;
   const { data: glance } = useQuery(glanceOf(visit, work.revision));
   const done = new Set<Stage>(glance?.done);
@@ -22,7 +22,7 @@ export function TopBar({ visit, stage, work }: { visit: string; stage: Stage; wo
           <p>{hairWords(plan.hair)}</p>
         </div>
       </div>
-      <Strand visit={visit} stage={stage} done={done} />
+      <StageBeads visit={visit} done={done} />
       <div className="acts">
         <span role="status">{work.busy ? "saving…" : "saved"}</span>
         <Button

@@ -1,0 +1,81 @@
+import { useState } from "react";
+import { cm, longestCm } from "../../views/words";
+import { Columns } from "../../visit/Columns";
+import { HeadColumn } from "../../visit/HeadColumn";
+import { useVisit } from "../../visit/useVisit";
+import { CanItBeDone } from "./CanItBeDone";
+import { HairReading } from "./HairReading";
+import { HowSheWearsIt } from "./HowSheWearsIt";
+import { MarksMap } from "./MarksMap";
+import { StrandBands } from "./StrandBands";
+import { StrandTest } from "./StrandTest";
+import { useConsult } from "./useConsult";
+import { useLook, type Wish, Wishes } from "./Wishes";
+
+/** Consult: her hair as it is and as wanted, one strand and its test, whether it can be done. */
+export function ConsultScreen() {
+  const { visit, work, colours, hairKey, setWear } = useVisit();
+  const { plan } = work;
+  const consult = useConsult(visit, work.reload);
+  const [wish, setWish] = useState<Wish>();
+  const look = useLook(visit, wish ?? plan.plan.wish, hairKey);
+  const toAsk = consult?.view.safety.filter((s) => s.standing === "stop").length ?? 0;
+  return (
+    <Columns
+      seen={
+        <HeadColumn
+          moment="before"
+          own
+          wiped={look}
+          wears={
+            <HowSheWearsIt
+              consult={consult}
+              wears={plan.plan.wears}
+              styled={plan.plan.styled ?? "own"}
+              style={(styling) => work.edit({ kind: "setStyling", styling })}
+              set={(wears) => {
+                setWear("down");
+                work.edit({ kind: "setWears", wears });
+              }}
+            />
+          }
+        >
+          <Wishes wish={wish ?? plan.plan.wish} onTry={setWish} edit={work.edit} />
+        </HeadColumn>
+      }
+      where={{
+        label: "Where",
+        content: consult && (
+          <>
+            <div className="title">
+              <h2>Hair</h2>
+              <span role="status" aria-label="Consultation">
+                {consult.busy ? "saving…" : "saved"}
+              </span>
+            </div>
+            <MarksMap consult={consult} plan={plan} colours={colours} edit={work.edit} tryOut={work.tryOut} />
+            <HairReading consult={consult} plan={plan} edit={work.edit} />
+          </>
+        ),
+      }}
+      along={{
+        label: "One strand",
+        content: consult && (
+          <>
+            <div className="title">
+              <h2>One strand</h2>
+              <span>{cm(longestCm(plan.hair))}</span>
+            </div>
+            <StrandBands visit={visit} consult={consult} colours={colours} />
+            <StrandTest consult={consult} colours={colours} />
+          </>
+        ),
+      }}
+      mind={{
+        label: "Can it be done",
+        content: consult && <CanItBeDone consult={consult} client={plan.client} />,
+      }}
+      count={toAsk}
+    />
+  );
+}

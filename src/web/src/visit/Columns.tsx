@@ -1,0 +1,83 @@
+import { type ReactNode, useState } from "react";
+import { useNarrow } from "./useNarrow";
+
+/** A column of a stage: what it is called there, and what stands in it. */
+export interface Column {
+  label: string;
+  content: ReactNode;
+}
+
+interface Props {
+  /** What is seen. */
+  seen: ReactNode;
+  where: Column;
+  along: Column;
+  mind: Column;
+  /** How much there is to mind. */
+  count?: number;
+}
+
+const tabs = ["where", "along", "mind"] as const;
+const names = { where: "Where", along: "Along", mind: "Mind" } as const;
+const classes = { where: "map-col", along: "strip-col", mind: "look-col" } as const;
+
+/**
+ * The four columns that every stage shares: what is seen, where, along the strand (or the clock), what to mind. On a tablet the last three
+ * are tabs beside the first, so that the head keeps more than half of the width.
+ */
+export function Columns({ seen, count = 0, ...columns }: Props) {
+  const narrow = useNarrow();
+  const [tab, setTab] = useState<(typeof tabs)[number]>("where");
+  if (!narrow) {
+    return (
+      <main className="workspace">
+        {seen}
+        {tabs.map((t) => (
+          <section key={t} className={`col ${classes[t]}`} aria-label={columns[t].label}>
+            {columns[t].content}
+          </section>
+        ))}
+      </main>
+    );
+  }
+  return (
+    <main className="workspace narrow">
+      {seen}
+      <div className="tabbed">
+        <div className="tabs" role="tablist" aria-label="Columns">
+          {tabs.map((t) => (
+            <button
+              key={t}
+              id={`tab-${t}`}
+              type="button"
+              role="tab"
+              aria-selected={t === tab}
+              aria-controls="tab-panel"
+              tabIndex={t === tab ? 0 : -1}
+              onClick={() => setTab(t)}
+              onKeyDown={(e) => {
+                const by = e.key === "ArrowRight" ? 1 : e.key === "ArrowLeft" ? -1 : 0;
+                if (by !== 0) {
+                  const to = tabs[(tabs.indexOf(t) + by + tabs.length) % tabs.length];
+                  setTab(to);
+                  document.getElementById(`tab-${to}`)?.focus();
+                }
+              }}
+            >
+              {names[t]}
+              {t === "mind" && count > 0 && <span className="count">{count}</span>}
+            </button>
+          ))}
+        </div>
+        <section
+          id="tab-panel"
+          role="tabpanel"
+          className={`col ${classes[tab]}`}
+          aria-label={columns[tab].label}
+        >
+          {columns[tab].content}
+        </section>
+      </div>
+    </main>
+  );
+}

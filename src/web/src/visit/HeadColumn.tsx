@@ -1,0 +1,123 @@
+import { Button } from "antd";
+import { type ReactNode, useEffect, useMemo } from "react";
+import type { MomentKey } from "../api/usePlan";
+import { HeadView, Ring } from "../views/HeadView";
+import { modeWords, showAs } from "../views/modes";
+import type { Wiped } from "../views/Wipe";
+import { wearWords } from "../views/words";
+import { LookBar, useAgainst } from "./LookBar";
+import { useVisit } from "./useVisit";
+
+interface Props {
+  /** Moment the head is first looked at. */
+  moment: MomentKey;
+  /** Beside the wears. */
+  wears?: ReactNode;
+  /** What it is wiped against, where the stage says so itself; otherwise colours and comparing are offered. */
+  wiped?: Wiped;
+  own?: boolean;
+  /** Beneath the head. */
+  children: ReactNode;
+}
+
+/** What is seen: the head in the wears she uses, turned, at a moment, and held against another state. */
+export function HeadColumn({ moment, wears, wiped, own, children }: Props) {
+  const {
+    visit,
+    work,
+    colours,
+    selection,
+    hairKey,
+    wear,
+    setWear,
+    angle,
+    setAngle,
+    mode,
+    comparing,
+    ...rest
+  } = useVisit();
+  const { plan, setMoment } = work;
+  useEffect(() => setMoment(moment), [setMoment, moment]);
+  const { wiped: against, problem } = useAgainst(
+    visit,
+    work.revision,
+    work.moment,
+    own ? undefined : comparing,
+    colours,
+  );
+  const beside = !own && comparing?.side === true && against !== undefined;
+  const shown = useMemo(
+    () =>
+      work.levels && colours && !own
+        ? showAs(mode, work.levels, work.rinsed, work.panelOf, plan.panels, colours)
+        : undefined,
+    [mode, work.levels, work.rinsed, work.panelOf, plan.panels, colours, own],
+  );
+  const head = {
+    visit,
+    hairKey,
+    wear,
+    angle,
+    onAngle: setAngle,
+    panelOf: work.panelOf,
+    lit: selection.glow.lit,
+    litKey: selection.glow.key,
+    litAlong: selection.glow.along,
+    onPick: (i: number, besides: boolean) => plan.panels[i] && selection.select(plan.panels[i].key, besides),
+  };
+  return (
+    <section className="col head-col" aria-label="Head">
+      <div className="row head-acts">
+        <div className="row wears" role="group" aria-label="Worn">
+          {plan.plan.wears.map((w) => (
+            <Button
+              key={w}
+              shape="round"
+              type={w === wear ? "primary" : "default"}
+              aria-pressed={w === wear}
+              onClick={() => setWear(w)}
+            >
+              {wearWords[w]}
+            </Button>
+          ))}
+          {wears}
+        </div>
+        {!own && (
+          <LookBar
+            work={work}
+            mode={mode}
+            onMode={rest.setMode}
+            comparing={comparing}
+            onCompare={rest.setComparing}
+            problem={problem}
+          />
+        )}
+      </div>
+      <div className={beside ? "heads" : "heads one"}>
+        <HeadView
+          {...head}
+          levels={own ? work.levels : shown?.levels}
+          colours={own ? colours : shown?.colours}
+          wiped={own ? wiped : beside ? undefined : against}
+          caption={beside ? against?.left : undefined}
+          plain={beside}
+        />
+        {beside && (
+          <HeadView {...head} levels={against?.levels} colours={colours} caption={against?.right} plain />
+        )}
+      </div>
+      {beside && <Ring angle={angle} onAngle={setAngle} />}
+      {!own && shown && shown.legend.length > 0 && (
+        <ul className="legend" aria-label={`Colours: ${modeWords[mode]}`}>
+          {shown.legend.map((l) => (
+            <li key={l.label}>
+              <span style={{ background: l.hex }} />
+              {l.label}
+            </li>
+          ))}
+        </ul>
+      )}
+      {children}
+    </section>
+  );
+}

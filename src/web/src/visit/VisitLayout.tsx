@@ -1,0 +1,81 @@
+import { useQuery } from "@tanstack/react-query";
+import { Spin } from "antd";
+import { useEffect, useMemo, useState } from "react";
+import { useHotkeys } from "react-hotkeys-hook";
+import { Link, Outlet, useParams } from "react-router";
+import type { Wear } from "../api/client";
+import { fetchColours } from "../api/seen";
+import { usePlan, type Work } from "../api/usePlan";
+import type { Mode } from "../views/modes";
+import type { Comparing } from "./LookBar";
+import { TopBar } from "./TopBar";
+import { useSelection } from "./useSelection";
+import { VisitContext } from "./useVisit";
+
+/** One visit: who she is and how far it is, and the screen of a stage beneath. */
+export function VisitLayout() {
+  const { visit = "" } = useParams();
+  const { work, problem } = usePlan(visit);
+  if (!work) {
+    return (
+      <main className="waiting">
+        {problem ? (
+          <>
+            <h1>{problem}</h1>
+            <Link to="/">Back to the day</Link>
+          </>
+        ) : (
+          <Spin size="large" description="Combing the hair out…" />
+        )}
+      </main>
+    );
+  }
+  return <AtWork key={visit} visit={visit} work={work} />;
+}
+
+function AtWork({ visit, work }: { visit: string; work: Work }) {
+  const { plan } = work;
+  const [wear, setWear] = useState<Wear>("down");
+  const [angle, setAngle] = useState(30);
+  const [mode, setMode] = useState<Mode>("hair");
+  const [comparing, setComparing] = useState<Comparing>();
+  const selection = useSelection(plan);
+  const { data: colours } = useQuery({
+    queryKey: ["colours"],
+    queryFn: () => fetchColours(),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  const hairKey = useMemo(
+    () => JSON.stringify([plan.hair, plan.plan.part, plan.plan.styled]),
+    [plan.hair, plan.plan.part, plan.plan.styled],
+  );
+  useHotkeys("mod+z", () => work.undo(), { preventDefault: true });
+  useHotkeys("mod+shift+z, mod+y", () => work.redo(), { preventDefault: true });
+  useEffect(() => {
+    document.title = `${plan.client} · Wendro`;
+  }, [plan.client]);
+  return (
+    <VisitContext.Provider
+      value={{
+        visit,
+        work,
+        colours,
+        selection,
+        hairKey,
+        wear,
+        setWear,
+        angle,
+        setAngle,
+        mode,
+        setMode,
+        comparing,
+        setComparing,
+      }}
+    >
+      <div className="visit-frame">
+        <TopBar visit={visit} work={work} />
+        <Outlet />
+      </div>
+    </VisitContext.Provider>
+  );
+}
