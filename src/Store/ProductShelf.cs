@@ -102,10 +102,7 @@ public sealed class ProductShelf(DbContextOptions<StudioContext> options)
     internal static async Task PourAsync(StudioContext db, string name, double grams, CancellationToken stop)
     {
         var key = KeyOf(name);
-        if (
-            await db.Products.SingleOrDefaultAsync(p => p.Key == key, stop) is
-            { Product.Stock.OnTechnique: { } left } row
-        )
+        if (await db.Products.SingleOrDefaultAsync(p => p.Key == key, stop) is { Product.Stock.OnHand: { } left } row)
         {
             Put(
                 row,

@@ -13,7 +13,7 @@ public static class Mixing
     private const double RunsByPart = 0.06,
         RunsAtMost = 0.06;
 
-    /// <summary>Ratio of lightener up to which a mixture is stiff, and from which it runs.</summary>
+    /// <summary>Parts of developer to one of lightener up to which a mixture is stiff, and from which it runs.</summary>
     private const double StiffUpTo = 0.75,
         RunsFrom = 2.25;
 

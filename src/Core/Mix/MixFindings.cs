@@ -198,7 +198,7 @@ public static class MixFindings
                 Severity.Alarm,
                 "Heat against the leaflet",
                 $"{formula.Id} ({formula.Words}) is planned with low heat; {(formula.Figures is null ? "many leaflets of such products exclude" : "its leaflet excludes")} it.",
-                "Heat speeds the lift and dries the film. Never against the leaflet: read it, then confirm that it allows heat, or no heat.",
+                "Heat speeds the lift and dries the film. Never against the leaflet: read it, then confirm that it allows heat, or use none.",
                 mix.CoatsOf(formula).Select(c => c.Panel.Panel.Key).ToArray(),
                 formula.Id,
                 new Figure("warmer by", LiftTables.LowHeatDegrees, "°C")

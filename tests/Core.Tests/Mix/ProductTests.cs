@@ -76,7 +76,7 @@ public sealed class ProductTests
     [InlineData(null, 20.0, false)]
     [InlineData(5.0, null, false)]
     public void Low_is_at_the_mark_or_below(double? left, double? mark, bool low) =>
-        Assert.Equal(low, new Stock(OnTechnique: left, LowAt: mark).IsLow);
+        Assert.Equal(low, new Stock(OnHand: left, LowAt: mark).IsLow);
 
     [Fact]
     public void Cost_is_of_what_has_a_price_and_nothing_where_nothing_has()

@@ -81,7 +81,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** What was read off her hair at this visit */
+        /** The hair as read at this visit */
         put: operations["PutHair"];
         post?: never;
         delete?: never;
@@ -114,7 +114,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Her hair, the answers, safety, verdict and strand test */
+        /** Hair, answers, safety, verdict and strand test */
         get: operations["GetConsult"];
         /** Takes hair and answers together; a stale version answers 409 */
         put: operations["PutConsult"];
@@ -134,7 +134,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Her strand some weeks later: bands moved outwards, new hair at the scalp, cut where they reach the ends; stores nothing */
+        /** The strand some weeks later: bands moved outwards, new hair at the scalp, cut where they reach the ends; stores nothing */
         post: operations["PostGrown"];
         delete?: never;
         options?: never;
@@ -151,7 +151,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Level bytes of her head as a wish would have it, strands × 64; stores nothing */
+        /** Level bytes of the head as a wish would have it, strands × 64; stores nothing */
         post: operations["PostLook"];
         delete?: never;
         options?: never;
@@ -542,7 +542,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The measures against what she wants, with which panels to thank or blame */
+        /** The measures against the wish, with which panels to thank or blame */
         get: operations["GetCard"];
         put?: never;
         post?: never;
