@@ -19,7 +19,9 @@ if (args is ["stored"])
 var watch = Stopwatch.StartNew();
 var head = HeadForm.Usual;
 Console.WriteLine(
-    $"Wendro's figures: {Environment.ProcessorCount} cores, {System.Runtime.InteropServices.RuntimeInformation.FrameworkDescription}. Medians (fastest–slowest) of one run; machines are noisy, ratios are what to compare."
+    $"Wendro's figures: {Environment.ProcessorCount} cores, "
+        + $"{System.Runtime.InteropServices.RuntimeInformation.FrameworkDescription}. Medians (fastest–slowest) "
+        + $"of one run; machines are noisy, ratios are what to compare."
 );
 Stopwatches.Say("head, baked once and cold", $"{watch.Elapsed.TotalMilliseconds:0} ms");
 
@@ -283,8 +285,10 @@ foreach (var curl in Enum.GetValues<Curl>())
     );
     double Worn(Wear wear) => Stopwatches.Of(3, () => l.OnHead.Worn(wear)).Median;
     Console.WriteLine(
-        $"  {curl, -10}                {Stopwatches.Of(3, () => new HairOnHead(head, worn, PartLine.Central).Worn(Wear.Down)).Median, 8:0} ms {Stopwatches.Of(5, () => Seen.Of(f, View.Of(60, hem))).Median, 7:0} ms"
-            + $" {Worn(Wear.TiedHigh), 8:0} ms {Worn(Wear.Tucked), 6:0} ms {Worn(Wear.SweptBack), 8:0} ms {e.Median, 8:0.00} ms"
+        $"  {curl, -10}                "
+            + $"{Stopwatches.Of(3, () => new HairOnHead(head, worn, PartLine.Central).Worn(Wear.Down)).Median, 8:0} ms {Stopwatches.Of(5, () => Seen.Of(f, View.Of(60, hem))).Median, 7:0} ms"
+            + $" {Worn(Wear.TiedHigh), 8:0} ms {Worn(Wear.Tucked), 6:0} ms {Worn(Wear.SweptBack), 8:0} ms "
+            + $"{e.Median, 8:0.00} ms"
     );
 }
 
@@ -326,7 +330,8 @@ Console.WriteLine("Strand test, 200 made-up clients: error of the 40-minute fore
 foreach (var error in SyntheticClients.Errors(200, 0, 1, 3))
 {
     Console.WriteLine(
-        $"  {error.Readings} readings   {error.MeanError:0.00} level   band of {Forecast.Covers * 100:0} % holds {error.Covered * 100:0} %"
+        $"  {error.Readings} readings   {error.MeanError:0.00} level   band of {Forecast.Covers * 100:0} % holds "
+            + $"{error.Covered * 100:0} %"
     );
 }
 
@@ -357,7 +362,9 @@ foreach (var file in Directory.GetFiles(Path.Combine(Wendro.Browser.Tests.App.Ro
     );
     var took = clock.Elapsed.TotalSeconds;
     Console.WriteLine(
-        $"  {Path.GetFileNameWithoutExtension(file), -32} {took, 8:0.0} s {lookedUp, 9:0.0} s {judged, 12} {judged / Math.Max(0.01, took - lookedUp), 10:0} {Aim.Distance(byHand, hand.Wish), 12:0.00} → {found[0].Distance:0.00}, {found[1].Distance:0.00}, {found[2].Distance:0.00}"
+        $"  {Path.GetFileNameWithoutExtension(file), -32} {took, 8:0.0} s {lookedUp, 9:0.0} s {judged, 12} "
+            + $"{judged / Math.Max(0.01, took - lookedUp), 10:0} {Aim.Distance(byHand, hand.Wish), 12:0.00} → "
+            + $"{found[0].Distance:0.00}, {found[1].Distance:0.00}, {found[2].Distance:0.00}"
     );
 }
 

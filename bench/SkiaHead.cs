@@ -5,7 +5,10 @@ using Wendro.Core.Units;
 
 namespace Wendro.Bench;
 
-/// <summary>The same strands drawn by a general drawing library: farthest first, piece by piece, each in its level's colour, twice sideways.</summary>
+/// <summary>
+/// The same strands drawn by a general drawing library: farthest first, piece by piece, each in its level's colour,
+/// twice sideways.
+/// </summary>
 internal static class SkiaHead
 {
     public static void Draw(FallenHair hair, byte[] levels, View view)

@@ -7,7 +7,9 @@ using Wendro.Formats;
 
 namespace Wendro.Bench;
 
-/// <summary>What an edit takes on disk, over random edits of the demo's plans, and what a studio's file comes to.</summary>
+/// <summary>
+/// What an edit takes on disk, over random edits of the demo's plans, and what a studio's file comes to.
+/// </summary>
 internal static class StoredBytes
 {
     private const int Edits = 200;
@@ -16,14 +18,17 @@ internal static class StoredBytes
     private const int StudioVisits = 20_000,
         EditsAVisit = 120;
 
-    /// <summary>What a row takes beside its documents: keys, history, times, b-tree. Measured on an empty plan.</summary>
+    /// <summary>
+    /// What a row takes beside its documents: keys, history, times, b-tree. Measured on an empty plan.
+    /// </summary>
     private const int RowBytes = 160;
 
     public static void Print(string demo)
     {
         Console.WriteLine();
         Console.WriteLine(
-            $"Stored documents over {Edits} random edits     plain    compressed (bytes an edit, its own data and a row in it)"
+            $"Stored documents over {Edits} random edits     plain    compressed (bytes an edit, its own data "
+                + $"and a row in it)"
         );
         double all = 0;
         var clients = 0;

@@ -5,7 +5,10 @@ using Wendro.Core.Units;
 
 namespace Wendro.Bench;
 
-/// <summary>Made-up clients whose hair lifts faster or slower, more or less than the tables say, and whose colourist reads with an error.</summary>
+/// <summary>
+/// Made-up clients whose hair lifts faster or slower, more or less than the tables say, and whose colourist reads
+/// with an error.
+/// </summary>
 public static class SyntheticClients
 {
     /// <summary>How wrong the 40-minute forecast is, and how often its band holds the truth.</summary>
@@ -14,7 +17,10 @@ public static class SyntheticClients
     /// <param name="Covered">Share of clients whose truth the band holds.</param>
     public sealed record Error(int Readings, double MeanError, double Covered);
 
-    /// <summary>Errors of the 40-minute forecast over clients (speed 0.6–1.5, cap ±1, reading noise ±0.25), by number of readings.</summary>
+    /// <summary>
+    /// Errors of the 40-minute forecast over clients (speed 0.6–1.5, cap ±1, reading noise ±0.25), by number of
+    /// readings.
+    /// </summary>
     public static IReadOnlyList<Error> Errors(int clients, params int[] readings) =>
         readings
             .Select(n =>

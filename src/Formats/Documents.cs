@@ -12,7 +12,8 @@ namespace Wendro.Formats;
 /// <summary>A document was written by a newer program; nothing was changed.</summary>
 public sealed class NewerDocumentException(string what, int version, int newest)
     : Exception(
-        $"This {what} was written by a newer Wendro (version {version}; this one reads up to {newest}). Update Wendro; nothing was changed."
+        $"This {what} was written by a newer Wendro (version {version}; this one reads up to {newest}). Update "
+            + $"Wendro; nothing was changed."
     );
 
 /// <summary>Takes a document one version further.</summary>
@@ -20,7 +21,8 @@ public sealed class NewerDocumentException(string what, int version, int newest)
 public delegate void Upgrade(JsonObject document);
 
 /// <summary>
-/// Documents as they are stored: JSON that carries its version. What an older program wrote is brought up to date in one chain, one step a version;
+/// Documents as they are stored: JSON that carries its version. What an older program wrote is brought up to date in
+/// one chain, one step a version;
 /// what a newer one wrote is refused. Plans are compressed: a studio keeps one for every edit.
 /// </summary>
 public static class Documents
@@ -34,7 +36,8 @@ public static class Documents
     private const string List = "list";
 
     /// <summary>
-    /// The chain: for each kind of document the steps from version 1 on, in order. Its newest version is one more than it has steps. A step never
+    /// The chain: for each kind of document the steps from version 1 on, in order. Its newest version is one more
+    /// than it has steps. A step never
     /// changes once it was released; every version ever stored has a fixture that a test reads for ever.
     /// </summary>
     private static readonly Dictionary<Type, (string Words, Upgrade[] Steps)> Chain = new()

@@ -27,7 +27,8 @@ public sealed record PlanFile(string Format, int Version, HairProfile Hair, Plan
         JsonSerializer.SerializeToUtf8Bytes(new PlanFile(Name, Newest, hair, plan), WendroJson.Strict);
 
     /// <summary>Reads a plan; its values are checked when its edits are applied.</summary>
-    /// <exception cref="FileRefusedException">Not such a file, newer than this program, or with fields it doesn't know.</exception>
+    /// <exception cref="FileRefusedException">Not such a file, newer than this program, or with fields it doesn't
+    /// know.</exception>
     public static PlanFile Read(ReadOnlySpan<byte> utf8) => FileReading.Read<PlanFile>(utf8, Name, Newest);
 }
 
@@ -39,7 +40,8 @@ public sealed record PlanFile(string Format, int Version, HairProfile Hair, Plan
 /// <param name="StartsAt">Time of day the visit starts, HH:mm; the day is the one the file is loaded on.</param>
 /// <param name="Hair">Her hair.</param>
 /// <param name="Plan">The plan.</param>
-/// <param name="PatchTestDaysAgo">How many days before the file is loaded her patch test was put on, and stayed clear; null for none.</param>
+/// <param name="PatchTestDaysAgo">How many days before the file is loaded her patch test was put on, and stayed
+/// clear; null for none.</param>
 public sealed record VisitFile(
     string Format,
     int Version,
@@ -61,7 +63,8 @@ public sealed record VisitFile(
     public byte[] Write() => JsonSerializer.SerializeToUtf8Bytes(this, WendroJson.Strict);
 
     /// <summary>Reads a visit.</summary>
-    /// <exception cref="FileRefusedException">Not such a file, newer than this program, or with fields it doesn't know.</exception>
+    /// <exception cref="FileRefusedException">Not such a file, newer than this program, or with fields it doesn't
+    /// know.</exception>
     public static VisitFile Read(ReadOnlySpan<byte> utf8) => FileReading.Read<VisitFile>(utf8, Name, Newest);
 }
 
@@ -113,13 +116,16 @@ internal static class FileReading
     }
 }
 
-/// <summary>Turns a plan read from a file into edits, so that it comes in by the same door as everything else.</summary>
+/// <summary>
+/// Turns a plan read from a file into edits, so that it comes in by the same door as everything else.
+/// </summary>
 public static class PlanEdits
 {
     /// <summary>Makes the plan on a head.</summary>
     /// <param name="plan">The plan as read.</param>
     /// <param name="cutting">The head.</param>
-    /// <param name="problems">What can't be taken, by field; then the plan returned is incomplete and must not be kept.</param>
+    /// <param name="problems">What can't be taken, by field; then the plan returned is incomplete and must not be
+    /// kept.</param>
     public static Plan Make(Plan plan, Cutting cutting, out IReadOnlyList<Problem> problems)
     {
         ArgumentNullException.ThrowIfNull(plan);

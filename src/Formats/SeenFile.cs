@@ -5,8 +5,10 @@ using Wendro.Core.Fall;
 namespace Wendro.Formats;
 
 /// <summary>
-/// A seen buffer as bytes, little-endian: "WSEN", version u16, width u16, height u16, samples across a pixel u8, places u8,
-/// angle u16, wear u8, tilt u8, strands u32, samples u32 (24 bytes); then counts u8 and grey u8 by pixel, strand u16, place u8, shade u8,
+/// A seen buffer as bytes, little-endian: "WSEN", version u16, width u16, height u16, samples across a pixel u8,
+/// places u8,
+/// angle u16, wear u8, tilt u8, strands u32, samples u32 (24 bytes); then counts u8 and grey u8 by pixel, strand u16,
+/// place u8, shade u8,
 /// shine u8 by sample.
 /// </summary>
 public static class SeenFile

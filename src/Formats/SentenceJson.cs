@@ -5,14 +5,17 @@ using Wendro.Core.Units;
 
 namespace Wendro.Formats;
 
-/// <summary>A piece of a sentence as it is sent: its words in metric units, and what they say where that is a quantity.</summary>
+/// <summary>
+/// A piece of a sentence as it is sent: its words in metric units, and what they say where that is a quantity.
+/// </summary>
 /// <param name="Text">As written in metric units.</param>
 /// <param name="Value">How much; null for words.</param>
 /// <param name="Unit">Of what: cm, mm, g or level/cm; null for words.</param>
 public sealed record SentencePiece(string Text, double? Value, string? Unit);
 
 /// <summary>
-/// A sentence is written as its words. Beside it, under the same name with Parts, stand its pieces, so that a reader can write the
+/// A sentence is written as its words. Beside it, under the same name with Parts, stand its pieces, so that a reader
+/// can write the
 /// quantities in other units without looking for them in the words.
 /// </summary>
 internal sealed class SentenceJson : JsonConverter<Sentence>

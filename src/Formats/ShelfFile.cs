@@ -11,8 +11,10 @@ namespace Wendro.Formats;
 public sealed record ShelfRead(IReadOnlyList<Product> Products, IReadOnlyList<Problem> Problems);
 
 /// <summary>
-/// The shelf as CSV: UTF-8, commas, one row a product, one header; cells that a kind of product does not have stay empty. Figures are written
-/// to the last digit, with a point. Text that a spreadsheet would run as a formula is written with an apostrophe before it, which reading takes off.
+/// The shelf as CSV: UTF-8, commas, one row a product, one header; cells that a kind of product does not have stay
+/// empty. Figures are written
+/// to the last digit, with a point. Text that a spreadsheet would run as a formula is written with an apostrophe
+/// before it, which reading takes off.
 /// </summary>
 public static class ShelfFile
 {
@@ -26,7 +28,9 @@ public static class ShelfFile
 
     private static readonly CsvConfiguration Writing = new(CultureInfo.InvariantCulture) { NewLine = "\r\n" };
 
-    /// <summary>As tables come: any line ending, and semicolons where a spreadsheet of that country writes them.</summary>
+    /// <summary>
+    /// As tables come: any line ending, and semicolons where a spreadsheet of that country writes them.
+    /// </summary>
     private static CsvConfiguration Reading(string text) =>
         new(CultureInfo.InvariantCulture)
         {
@@ -147,7 +151,8 @@ public static class ShelfFile
                 problems.Add(
                     new(
                         $"row {row}",
-                        $"{csv.Parser.Count} cells, and there are {header.Length} columns: a comma too many, or a quotation mark too few."
+                        $"{csv.Parser.Count} cells, and there are {header.Length} columns: a comma too many, or "
+                            + $"a quotation mark too few."
                     )
                 );
                 continue;

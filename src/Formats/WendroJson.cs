@@ -5,7 +5,9 @@ using Wendro.Core.Plans;
 
 namespace Wendro.Formats;
 
-/// <summary>How everything is written as JSON: camel case, enums as words, no numbers in quotes, nothing twice.</summary>
+/// <summary>
+/// How everything is written as JSON: camel case, enums as words, no numbers in quotes, nothing twice.
+/// </summary>
 public static class WendroJson
 {
     /// <summary>For what is sent and stored.</summary>
@@ -50,7 +52,9 @@ public static class WendroJson
         }
     }
 
-    /// <summary>What a Core record works out from its own values is not written: it is not part of the document.</summary>
+    /// <summary>
+    /// What a Core record works out from its own values is not written: it is not part of the document.
+    /// </summary>
     private static void WithoutDerived(JsonTypeInfo type)
     {
         if (

@@ -18,7 +18,9 @@ public sealed class Program
 {
     private Program() { }
 
-    /// <summary>Starts the server. Arguments: --data folder, --port number, --demo folder of demo files, --urls.</summary>
+    /// <summary>
+    /// Starts the server. Arguments: --data folder, --port number, --demo folder of demo files, --urls.
+    /// </summary>
     public static async Task<int> Main(string[] args)
     {
         var builder = WebApplication.CreateBuilder(args);

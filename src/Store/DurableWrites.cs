@@ -4,7 +4,9 @@ using Microsoft.EntityFrameworkCore.Diagnostics;
 
 namespace Wendro.Store;
 
-/// <summary>Every connection writes ahead and waits for the disk: an acknowledged change survives a kill and a power cut.</summary>
+/// <summary>
+/// Every connection writes ahead and waits for the disk: an acknowledged change survives a kill and a power cut.
+/// </summary>
 internal sealed class DurableWrites : DbConnectionInterceptor
 {
     /// <inheritdoc/>

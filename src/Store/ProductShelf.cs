@@ -77,7 +77,9 @@ public sealed class ProductShelf(DbContextOptions<StudioContext> options)
         return await db.Products.Where(p => p.Id == id).ExecuteDeleteAsync(stop) == 1;
     }
 
-    /// <summary>Takes products in by name, all or none: new ones are added, those of the same name changed, the rest stays.</summary>
+    /// <summary>
+    /// Takes products in by name, all or none: new ones are added, those of the same name changed, the rest stays.
+    /// </summary>
     public async Task TakeAsync(IReadOnlyList<Product> products, CancellationToken stop)
     {
         ArgumentNullException.ThrowIfNull(products);
@@ -98,7 +100,10 @@ public sealed class ProductShelf(DbContextOptions<StudioContext> options)
         await db.SaveChangesAsync(stop);
     }
 
-    /// <summary>What was poured leaves the stock, and comes back where it was taken back; products that aren't counted stay so.</summary>
+    /// <summary>
+    /// What was poured leaves the stock, and comes back where it was taken back; products that aren't counted stay
+    /// so.
+    /// </summary>
     internal static async Task PourAsync(StudioContext db, string name, double grams, CancellationToken stop)
     {
         var key = KeyOf(name);

@@ -60,7 +60,10 @@ public sealed class RevisionRow
     /// <summary>The plan; null when it shows an earlier revision's.</summary>
     public Plan? Plan { get; set; }
 
-    /// <summary>How it came about: "edit", "undo", "redo", "import" or "new"; the edit's JSON in revisions from before labels were kept.</summary>
+    /// <summary>
+    /// How it came about: "edit", "undo", "redo", "import" or "new"; the edit's JSON in revisions from before labels
+    /// were kept.
+    /// </summary>
     public required string What { get; set; }
 
     /// <summary>The edit, where it was one.</summary>

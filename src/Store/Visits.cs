@@ -142,7 +142,9 @@ public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider
         return Stored(visit);
     }
 
-    /// <summary>Changes what was read off her hair at a visit, whatever was read before; false if there is no such visit.</summary>
+    /// <summary>
+    /// Changes what was read off her hair at a visit, whatever was read before; false if there is no such visit.
+    /// </summary>
     public async Task<bool> SetHairAsync(Guid visit, HairProfile hair, CancellationToken stop)
     {
         await using var db = new StudioContext(options);
@@ -228,7 +230,8 @@ public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider
     }
 
     /// <summary>
-    /// Forgets the revisions of a visit that is done, but for the first, the last, and those that facts pin: what is kept can still be read; there
+    /// Forgets the revisions of a visit that is done, but for the first, the last, and those that facts pin: what is
+    /// kept can still be read; there
     /// is nothing left to undo.
     /// </summary>
     /// <param name="visit">The visit.</param>

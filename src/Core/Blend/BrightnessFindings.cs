@@ -10,7 +10,9 @@ internal static class BrightnessFindings
     /// <summary>A face frame this little short of the wish counts as met, levels. Model assumption.</summary>
     public const double FaceFrameSlack = 0.05;
 
-    /// <summary>More light than she wants by this share is a caution, by twice as much an alarm. Model assumption.</summary>
+    /// <summary>
+    /// More light than she wants by this share is a caution, by twice as much an alarm. Model assumption.
+    /// </summary>
     private const double TooLight = 0.1;
 
     /// <summary>Light above this in the rest makes a natural nape stand out, levels. Model assumption.</summary>
@@ -35,8 +37,10 @@ internal static class BrightnessFindings
             FindingKind.FrontNotBrighter,
             Severity.Alarm,
             "Front is not brighter",
-            $"Face frame is {Math.Abs(lift):0.0} level {(lift < 0 ? "below" : "above")} the rest from the front; wanted {head.Wish.FaceFrameLift:0.0} above. {because}",
-            "Mean level of the face frame seen from the front, less the mean level of all other hair seen from the front.",
+            $"Face frame is {Math.Abs(lift):0.0} level {(lift < 0 ? "below" : "above")} the rest from the front; "
+                + $"wanted {head.Wish.FaceFrameLift:0.0} above. {because}",
+            "Mean level of the face frame seen from the front, less the mean level of all other hair seen from "
+                + "the front.",
             [Zone.FaceFrameLeft, Zone.FaceFrameRight],
             frame.Select(p => p.Panel.Key).ToArray(),
             Wear.Down,
@@ -60,8 +64,10 @@ internal static class BrightnessFindings
             FindingKind.NothingDarkLeft,
             over >= 2 * TooLight ? Severity.Alarm : Severity.Caution,
             "Nothing dark left",
-            $"{head.Measures.LightShare:P0} of the hair seen is light; the wish is {head.Wish.LightShareHigh:P0} at most. Brightness needs depth beside it.",
-            $"Seen hair at least {Tally.LightAbove} levels above natural, all four sides, worn down; {TooLight:P0} over the wish counts.",
+            $"{head.Measures.LightShare:P0} of the hair seen is light; the wish is {head.Wish.LightShareHigh:P0} "
+                + $"at most. Brightness needs depth beside it.",
+            $"Seen hair at least {Tally.LightAbove} levels above natural, all four sides, worn down; "
+                + $"{TooLight:P0} over the wish counts.",
             [],
             Findings.Keys(brightest),
             Wear.Down,
@@ -104,7 +110,8 @@ internal static class BrightnessFindings
             Severity.Caution,
             "Dark behind the hairline",
             $"Tied back, the hairline shows level {band:0.0} and the hair behind it {behind:0.0}.",
-            $"Mean level seen, tied back: the hairline band less than {head.Limits.DarkBand} above natural while what lies behind is {head.Limits.LightBehind} lighter or more.",
+            $"Mean level seen, tied back: the hairline band less than {head.Limits.DarkBand} above natural while "
+                + $"what lies behind is {head.Limits.LightBehind} lighter or more.",
             [Zone.FaceFrameLeft, Zone.FaceFrameRight],
             head.Panels.Where(p => ZoneFacts.IsFaceFrame(p.Panel.Key.Zone)).Select(p => p.Panel.Key).ToArray(),
             head.TiedAs,
@@ -142,7 +149,8 @@ internal static class BrightnessFindings
             "Dark nape when tied",
             $"Tied back, the nape shows level {nape:0.0} and the rest {rest:0.0}."
                 + (meant ? " It is left out on purpose." : string.Empty),
-            $"Mean level seen, tied back: the nape less than {head.Limits.DarkBand} above natural while the rest is {LightAbove} above or more.",
+            $"Mean level seen, tied back: the nape less than {head.Limits.DarkBand} above natural while the rest "
+                + $"is {LightAbove} above or more.",
             [Zone.Nape],
             Findings.Keys(head.Panels.Where(p => p.Panel.Key.Zone == Zone.Nape)),
             head.TiedAs,
@@ -169,7 +177,8 @@ internal static class BrightnessFindings
             Severity.Caution,
             "One side is brighter",
             $"The {bright} shows {Math.Abs(balance):0.00} level more than the other.{heavy}",
-            $"Mean level seen left and right of the middle, all four sides, worn down; more than {head.Limits.SideLevels} counts.",
+            $"Mean level seen left and right of the middle, all four sides, worn down; more than "
+                + $"{head.Limits.SideLevels} counts.",
             [],
             Findings.Keys(head.Painted.Where(p => p.Panel.Centre.Map.X > 0 == balance > 0)),
             Wear.Down,

@@ -12,7 +12,9 @@ namespace Wendro.Core.Blend;
 /// <param name="Formula">What it is.</param>
 public sealed record Coat(PaintedPanel Painted, Formula Formula)
 {
-    /// <summary>Share of its coat that a stiff mixture leaves behind: it catches instead of gliding. Model assumption.</summary>
+    /// <summary>
+    /// Share of its coat that a stiff mixture leaves behind: it catches instead of gliding. Model assumption.
+    /// </summary>
     public const double StiffCoat = 0.85;
 
     /// <summary>How much of its coat lies where it is painted, 0..1.</summary>
@@ -44,7 +46,8 @@ public sealed record Coat(PaintedPanel Painted, Formula Formula)
 }
 
 /// <summary>
-/// What the products of a panel do to hair in one state, at a moment. Where several lie at one place, what was laid first holds its share
+/// What the products of a panel do to hair in one state, at a moment. Where several lie at one place, what was laid
+/// first holds its share
 /// and the next takes what is left; deposits darken what the lighteners leave. Model assumption.
 /// </summary>
 internal sealed class Products

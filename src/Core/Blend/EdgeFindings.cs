@@ -34,8 +34,11 @@ internal static class EdgeFindings
                 FindingKind.HardLine,
                 line ? Severity.Alarm : Severity.Caution,
                 $"Hard line, {ZoneFacts.Words(zone.Key)}",
-                $"The level rises {Quantity.Rise(slope)} at {Quantity.Cm(at)} from the scalp; the wish is {Quantity.Rise(head.Wish.RootSoftness)} at most.{(full ? " A straight edge without blur grows out as a line." : string.Empty)}{(old ? " An old edge lies there too: start away from it." : string.Empty)}",
-                $"Mean seen level of the zone in steps of {Quantity.Cm(0.5)} from the scalp, steepest rise over {Quantity.Cm(1)}; {Quantity.Rise(head.Limits.LineSoftness)} and more reads as a line.",
+                $"The level rises {Quantity.Rise(slope)} at {Quantity.Cm(at)} from the scalp; the wish is "
+                    + $"{Quantity.Rise(head.Wish.RootSoftness)} at "
+                    + $"most.{(full ? " A straight edge without blur grows out as a line." : string.Empty)}{(old ? " An old edge lies there too: start away from it." : string.Empty)}",
+                $"Mean seen level of the zone in steps of {Quantity.Cm(0.5)} from the scalp, steepest rise over "
+                    + $"{Quantity.Cm(1)}; {Quantity.Rise(head.Limits.LineSoftness)} and more reads as a line.",
                 [zone.Key],
                 blame,
                 Wear.Down,
@@ -70,8 +73,10 @@ internal static class EdgeFindings
                 FindingKind.Stripes,
                 longest >= 5 ? Severity.Alarm : Severity.Caution,
                 $"Stripes, {ZoneFacts.Words(zone.Key)}",
-                $"{Findings.Count(longest)} neighbours start within {Quantity.Cm(head.Limits.StripeCm)} of each other{(runs.Length > 1 ? $"; {runs.Length} rows do." : ".")}",
-                $"Start heights of neighbouring panels in a row: {head.Limits.StripeRun} or more within {Quantity.Cm(head.Limits.StripeCm)} read as stripes.",
+                $"{Findings.Count(longest)} neighbours start within {Quantity.Cm(head.Limits.StripeCm)} of each "
+                    + $"other{(runs.Length > 1 ? $"; {runs.Length} rows do." : ".")}",
+                $"Start heights of neighbouring panels in a row: {head.Limits.StripeRun} or more within "
+                    + $"{Quantity.Cm(head.Limits.StripeCm)} read as stripes.",
                 [zone.Key],
                 keys,
                 Wear.Down,
@@ -141,8 +146,10 @@ internal static class EdgeFindings
             FindingKind.SolidBlock,
             Severity.Caution,
             "Solid block",
-            $"Bright edges touch with no natural hair between ({Findings.Where(panels)}): levels of the light hair differ by only {least:0.00}.",
-            $"Lower half of a zone as seen worn down: {AllLight:P0} light or more, and its levels differ by less than {head.Limits.BlockLevels} (standard deviation).",
+            $"Bright edges touch with no natural hair between ({Findings.Where(panels)}): levels of the light "
+                + $"hair differ by only {least:0.00}.",
+            $"Lower half of a zone as seen worn down: {AllLight:P0} light or more, and its levels differ by less "
+                + $"than {head.Limits.BlockLevels} (standard deviation).",
             Findings.Zones(panels),
             Findings.Keys(panels),
             Wear.Down,

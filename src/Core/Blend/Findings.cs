@@ -38,7 +38,9 @@ public sealed record Judged(
     public double Natural(Zone zone) => Hair.In(zone).NaturalLevel;
 }
 
-/// <summary>Finds what is wrong with a blend, worst first: one rule a line, in the folder of what they look at.</summary>
+/// <summary>
+/// Finds what is wrong with a blend, worst first: one rule a line, in the folder of what they look at.
+/// </summary>
 public static class Findings
 {
     private static readonly Func<Judged, IEnumerable<Finding>>[] Rules =

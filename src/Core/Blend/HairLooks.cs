@@ -6,7 +6,8 @@ using Wendro.Core.Head;
 namespace Wendro.Core.Blend;
 
 /// <summary>
-/// One head of hair with one part, looked at from all sides in every wear: everything that no paint changes, made when first asked for.
+/// One head of hair with one part, looked at from all sides in every wear: everything that no paint changes, made
+/// when first asked for.
 /// </summary>
 public sealed class HairLooks
 {

@@ -20,8 +20,10 @@ public static class HiddenWork
                 FindingKind.HiddenWork,
                 Severity.Note,
                 "Work nobody sees",
-                $"{minutes:0} minutes go into {Findings.Panels(panels.Count).ToLowerInvariant()} hardly seen in any wear.",
-                $"Painting time of panels that make up under a fifth of what their hair would if all were seen alike; more than {limits.HiddenMinutes:0} minutes counts.",
+                $"{minutes:0} minutes go into {Findings.Panels(panels.Count).ToLowerInvariant()} hardly seen in "
+                    + $"any wear.",
+                $"Painting time of panels that make up under a fifth of what their hair would if all were seen "
+                    + $"alike; more than {limits.HiddenMinutes:0} minutes counts.",
                 [],
                 panels,
                 Wear.Down,

@@ -2,7 +2,10 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Blend;
 
-/// <summary>What counts as wrong: the thresholds of the findings, house rules that a plan can depart from. Model assumptions unless said otherwise.</summary>
+/// <summary>
+/// What counts as wrong: the thresholds of the findings, house rules that a plan can depart from. Model assumptions
+/// unless said otherwise.
+/// </summary>
 /// <param name="LineSoftness">A rise this steep reads as a line, levels a cm, 0.3..5.</param>
 /// <param name="StripeCm">Neighbours whose starts lie this close read as stripes, cm, 0..5. Trade.</param>
 /// <param name="StripeRun">How many such neighbours make stripes, 2..12. Trade.</param>
@@ -10,7 +13,8 @@ namespace Wendro.Core.Blend;
 /// <param name="LightBehind">Hair behind it at least this much lighter shows it up, levels, 0.1..3.</param>
 /// <param name="BleedShare">Paint that reaches this share of a section may come through, 0.5..1.</param>
 /// <param name="ScalpCm">Off-scalp products keep this far from the scalp, cm, 0..3. Trade.</param>
-/// <param name="BlockLevels">Light hair of a zone that differs by less than this reads as one block, levels, 0..2.</param>
+/// <param name="BlockLevels">Light hair of a zone that differs by less than this reads as one block, levels,
+/// 0..2.</param>
 /// <param name="PartCm">Heights either side of the part differ by no more than this, cm, 0.2..6.</param>
 /// <param name="SideLevels">Sides differ by no more than this, levels, 0.05..2.</param>
 /// <param name="CrownCm">The crown starts no more than this higher than what it covers, cm, 0..6.</param>

@@ -3,7 +3,9 @@ using Wendro.Core.Head;
 
 namespace Wendro.Core.Blend;
 
-/// <summary>How a planned head will look, in figures, as it is seen when worn down from front, both sides and back.</summary>
+/// <summary>
+/// How a planned head will look, in figures, as it is seen when worn down from front, both sides and back.
+/// </summary>
 /// <param name="EndsLevel">Mean level of the light hair seen at the ends; null while nothing is light.</param>
 /// <param name="LightShare">Share of seen hair at least 1.5 levels above natural, 0..1.</param>
 /// <param name="FaceFrameLift">Mean level of the face frame above the rest, from the front, levels.</param>

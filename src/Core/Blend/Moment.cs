@@ -3,7 +3,9 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Blend;
 
-/// <summary>When the hair is looked at: before, at a minute of processing, rinsed, or some weeks of growth later.</summary>
+/// <summary>
+/// When the hair is looked at: before, at a minute of processing, rinsed, or some weeks of growth later.
+/// </summary>
 public readonly record struct Moment
 {
     private readonly double minutes;

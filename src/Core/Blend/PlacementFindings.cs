@@ -33,8 +33,10 @@ internal static class PlacementFindings
             FindingKind.PartMismatch,
             Severity.Caution,
             "Part does not match",
-            $"Beside the part the left starts {Quantity.Cm(l, "0.0")} and the right {Quantity.Cm(r, "0.0")} from the scalp.",
-            $"Mean start height of top and fringe on each side, weighted by area; more than {Quantity.Cm(head.Limits.PartCm, "0.0")} apart shows at the part.",
+            $"Beside the part the left starts {Quantity.Cm(l, "0.0")} and the right {Quantity.Cm(r, "0.0")} from "
+                + $"the scalp.",
+            $"Mean start height of top and fringe on each side, weighted by area; more than "
+                + $"{Quantity.Cm(head.Limits.PartCm, "0.0")} apart shows at the part.",
             Findings.Zones(panels),
             Findings.Keys(panels),
             Wear.Down,
@@ -56,8 +58,10 @@ internal static class PlacementFindings
             FindingKind.CrownTooHigh,
             Severity.Caution,
             "Crown too high",
-            $"The crown starts {Quantity.Cm(c, "0.0")} from the scalp, what it falls over {Quantity.Cm(b, "0.0")}: its light lies above and what peeks through is darker.",
-            $"Mean start height of the crown against upper back and sides, weighted by area; more than {Quantity.Cm(head.Limits.CrownCm, "0.0")} higher counts.",
+            $"The crown starts {Quantity.Cm(c, "0.0")} from the scalp, what it falls over "
+                + $"{Quantity.Cm(b, "0.0")}: its light lies above and what peeks through is darker.",
+            $"Mean start height of the crown against upper back and sides, weighted by area; more than "
+                + $"{Quantity.Cm(head.Limits.CrownCm, "0.0")} higher counts.",
             [Zone.Crown],
             Findings.Keys(head.Painted.Where(p => p.Panel.Key.Zone == Zone.Crown)),
             Wear.Down,
@@ -89,8 +93,10 @@ internal static class PlacementFindings
             FindingKind.LowlightOnTop,
             Severity.Caution,
             "Lowlight on top",
-            $"{Findings.Panels(top.Length)} high on the head ({Findings.Where(top)}) carry deposit from the root, {apart:0.0} level from natural: its own regrowth will show.",
-            $"Deposits that begin within {Quantity.Cm(AtRootCm, "0")} of the scalp on crown, top or fringe and lie more than {ShowsRegrowth} level from what grows.",
+            $"{Findings.Panels(top.Length)} high on the head ({Findings.Where(top)}) carry deposit from the "
+                + $"root, {apart:0.0} level from natural: its own regrowth will show.",
+            $"Deposits that begin within {Quantity.Cm(AtRootCm, "0")} of the scalp on crown, top or fringe and "
+                + $"lie more than {ShowsRegrowth} level from what grows.",
             Findings.Zones(top),
             Findings.Keys(top),
             Wear.Down,
@@ -123,8 +129,10 @@ internal static class PlacementFindings
             FindingKind.BabyHairPainted,
             Severity.Caution,
             "Baby hair is painted",
-            $"{Findings.Panels(near.Length)} reach to the very hairline, where new short hair is noted: it goes fastest and breaks first.",
-            $"Panels at the hairline with a border less than {Quantity.Cm(head.Limits.BabyHairCm, "0.0")} from it, while baby hair is marked and not left out.",
+            $"{Findings.Panels(near.Length)} reach to the very hairline, where new short hair is noted: it goes "
+                + $"fastest and breaks first.",
+            $"Panels at the hairline with a border less than {Quantity.Cm(head.Limits.BabyHairCm, "0.0")} from "
+                + $"it, while baby hair is marked and not left out.",
             Findings.Zones(near),
             Findings.Keys(near),
             Wear.Down,

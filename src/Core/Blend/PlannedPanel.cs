@@ -37,7 +37,9 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats)
         return Light?.LiftingOf(hair, Panel.Key.Zone, HairState.Of(hair.In(Panel.Key.Zone))[0]);
     }
 
-    /// <summary>Mean level of the panel's hair by mass at a moment: over its width, its section, its length and its states.</summary>
+    /// <summary>
+    /// Mean level of the panel's hair by mass at a moment: over its width, its section, its length and its states.
+    /// </summary>
     public double MeanLevel(HairProfile hair, Moment moment)
     {
         var sum = 0.0;
@@ -67,7 +69,9 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats)
         return sum / AlongSteps;
     }
 
-    /// <summary>Mean level through the section at one place, of strands of which this share is held back less than they are.</summary>
+    /// <summary>
+    /// Mean level through the section at one place, of strands of which this share is held back less than they are.
+    /// </summary>
     private double Through(Products products, double u, double share, double heldBack, Span<double> coverages)
     {
         double Along(Coat coat) =>
@@ -99,7 +103,9 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats)
         return level / DeepSteps;
     }
 
-    /// <summary>Level where the panel is brightest, at a moment: what the map shows. For a deposit, where it is darkest.</summary>
+    /// <summary>
+    /// Level where the panel is brightest, at a moment: what the map shows. For a deposit, where it is darkest.
+    /// </summary>
     public double BrightestLevel(HairProfile hair, Moment moment)
     {
         var darkens = Coats.Count > 0 && Light is null;
@@ -134,7 +140,10 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats)
         return most ?? hair.NaturalLevel;
     }
 
-    /// <summary>The panel's hair piece by piece from scalp to ends; where only some strands were treated, once for these and once for the others.</summary>
+    /// <summary>
+    /// The panel's hair piece by piece from scalp to ends; where only some strands were treated, once for these and
+    /// once for the others.
+    /// </summary>
     private IEnumerable<(double Share, double Weight, HairState State, Products? Products)> Stretches(
         HairProfile hair,
         Moment moment

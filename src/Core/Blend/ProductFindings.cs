@@ -10,7 +10,10 @@ namespace Wendro.Core.Blend;
 /// <summary>What the product does: bleeding, drying, reaching, and what it must not touch.</summary>
 internal static class ProductFindings
 {
-    /// <summary>What a runny mixture, a slack panel and a swelling lightener add to how far product goes through, share of the section. Model assumption.</summary>
+    /// <summary>
+    /// What a runny mixture, a slack panel and a swelling lightener add to how far product goes through, share of the
+    /// section. Model assumption.
+    /// </summary>
     private const double RunnyAdds = 0.12,
         SlackAdds = 0.08,
         SwellingAdds = 0.08;
@@ -21,7 +24,9 @@ internal static class ProductFindings
     /// <summary>Coverage on light hair from which it counts as overlap. Model assumption.</summary>
     private const double Overlaps = 0.3;
 
-    /// <summary>Where less than this share of the strands was lightened before, they can be combed aside. Model assumption.</summary>
+    /// <summary>
+    /// Where less than this share of the strands was lightened before, they can be combed aside. Model assumption.
+    /// </summary>
     private const double FewStripes = 0.5;
 
     /// <summary>Share of a section one coat may reach, what runs and swells included.</summary>
@@ -35,7 +40,9 @@ internal static class ProductFindings
             + (coat.Formula.Swells ? SwellingAdds : 0);
     }
 
-    /// <summary>Whether a lightener lies in open air on one side of its section, over hair that is to stay dry.</summary>
+    /// <summary>
+    /// Whether a lightener lies in open air on one side of its section, over hair that is to stay dry.
+    /// </summary>
     public static bool LiesOverOthers(Coat coat) =>
         !coat.Formula.IsDeposit && coat.Painted.Paint is { Covering: Covering.Open, Face: Face.Surface };
 
@@ -52,7 +59,8 @@ internal static class ProductFindings
 
     public static IEnumerable<Finding> BleedThrough(Judged head)
     {
-        // Under film, mesh or foil a panel lies by itself; at the hairline there is skin beneath, which is another matter.
+        // Under film, mesh or foil a panel lies by itself; at the hairline there is skin beneath, which is another
+        // matter.
         var through = head
             .Painted.Where(p => !ZoneFacts.IsHairline(p.Panel.Key.Zone))
             .Select(p =>
@@ -82,8 +90,11 @@ internal static class ProductFindings
             FindingKind.BleedThrough,
             most >= 1.1 ? Severity.Alarm : Severity.Caution,
             "May bleed through",
-            $"{Findings.Panels(panels.Length)} in open air ({Findings.Where(panels)}): product goes {HowFar(most)} a section {Quantity.Mm(thickness)} thick{(why.Length > 0 ? $", with {why}." : ".")}",
-            $"Deepest stroke by thickness, plus {RunnyAdds:P0} for a runny mix, {SlackAdds:P0} for slack hair, {SwellingAdds:P0} for powder that swells; {head.Limits.BleedShare:P0} and more may come through onto what should stay dry.",
+            $"{Findings.Panels(panels.Length)} in open air ({Findings.Where(panels)}): product goes "
+                + $"{HowFar(most)} a section {Quantity.Mm(thickness)} thick{(why.Length > 0 ? $", with {why}." : ".")}",
+            $"Deepest stroke by thickness, plus {RunnyAdds:P0} for a runny mix, {SlackAdds:P0} for slack hair, "
+                + $"{SwellingAdds:P0} for powder that swells; {head.Limits.BleedShare:P0} and more may come "
+                + $"through onto what should stay dry.",
             Findings.Zones(panels),
             Findings.Keys(panels),
             Wear.Down,
@@ -116,8 +127,11 @@ internal static class ProductFindings
             FindingKind.ScalpContact,
             Severity.Alarm,
             "Touches the scalp",
-            $"{Findings.Panels(near.Length)} ({Findings.Where(panels)}) start {Quantity.Cm(nearest, "0.0")} from the scalp with a product that stays off it.",
-            $"Start heights of lighteners that are not made for the scalp, or are mixed over {LiftTables.ScalpVolume:0} vol: at least {Quantity.Cm(head.Limits.ScalpCm, "0.0")} away. The leaflet rules.",
+            $"{Findings.Panels(near.Length)} ({Findings.Where(panels)}) start {Quantity.Cm(nearest, "0.0")} from "
+                + $"the scalp with a product that stays off it.",
+            $"Start heights of lighteners that are not made for the scalp, or are mixed over "
+                + $"{LiftTables.ScalpVolume:0} vol: at least {Quantity.Cm(head.Limits.ScalpCm, "0.0")} away. The "
+                + $"leaflet rules.",
             Findings.Zones(panels),
             Findings.Keys(panels),
             Wear.Down,
@@ -153,8 +167,10 @@ internal static class ProductFindings
             FindingKind.HotRoot,
             Severity.Caution,
             "Warm root",
-            $"{Findings.Panels(warm.Length)} ({Findings.Where(warm)}) carry {volume:0} vol at the root: the scalp's warmth lifts it there.",
-            $"Over {LiftTables.ScalpVolume:0} vol: a deposit at the root lifts natural hair warm, a lightener within {Quantity.Cm(WarmCm, "0.0")} of the scalp without blur goes faster than below.",
+            $"{Findings.Panels(warm.Length)} ({Findings.Where(warm)}) carry {volume:0} vol at the root: the "
+                + $"scalp's warmth lifts it there.",
+            $"Over {LiftTables.ScalpVolume:0} vol: a deposit at the root lifts natural hair warm, a lightener "
+                + $"within {Quantity.Cm(WarmCm, "0.0")} of the scalp without blur goes faster than below.",
             Findings.Zones(warm),
             Findings.Keys(warm),
             Wear.Down,
@@ -188,10 +204,12 @@ internal static class ProductFindings
                 FindingKind.DriesFirst,
                 Severity.Caution,
                 "Dries first",
-                $"{group.Key.Id} ({first.Light!.Formula.Words}, {Remedies.Words(group.Key.Covering)}) is dry after {dries:0} min and stops near level {most:0.0}; "
+                $"{group.Key.Id} ({first.Light!.Formula.Words}, {Remedies.Words(group.Key.Covering)}) is dry "
+                    + $"after {dries:0} min and stops near level {most:0.0}; "
                     + $"wanted {target}. {Findings.Panels(group.Count())}.",
                 "Lift while the film is moist: the most exposure it can give is Q·τd; "
-                    + $"dry is the minute after which the gain falls below {LiftTables.DryGainPerMinute} level a minute.",
+                    + $"dry is the minute after which the gain falls below {LiftTables.DryGainPerMinute} level a "
+                    + $"minute.",
                 group.Select(d => d.Panel.Panel.Key.Zone).Distinct().ToArray(),
                 group.Select(d => d.Panel.Panel.Key).ToArray(),
                 Wear.Down,
@@ -225,8 +243,10 @@ internal static class ProductFindings
             FindingKind.OutOfReach,
             Severity.Caution,
             "Out of reach",
-            $"{first.Light!.Formula.Id} ({first.Light.Formula.Words}) lifts this hair to {most:0.0} at most, however long; wanted {target}. {Findings.Panels(panels.Length)}.",
-            "Cap: the lightener's rated lift by developer, less one level on coloured hair. Beyond it: a stronger mixture, or several visits.",
+            $"{first.Light!.Formula.Id} ({first.Light.Formula.Words}) lifts this hair to {most:0.0} at most, "
+                + $"however long; wanted {target}. {Findings.Panels(panels.Length)}.",
+            "Cap: the lightener's rated lift by developer, less one level on coloured hair. Beyond it: a "
+                + "stronger mixture, or several visits.",
             Findings.Zones(panels),
             Findings.Keys(panels),
             Wear.Down,
@@ -277,7 +297,8 @@ internal static class ProductFindings
                 : weak ? ", which is porous: it can break."
                 : "."
             )}",
-            $"Length of hair noted as lightened that is covered by more than {Overlaps:P0}; {Quantity.Cm(head.Limits.OverlapCm, "0.0")} are left for blending.",
+            $"Length of hair noted as lightened that is covered by more than {Overlaps:P0}; "
+                + $"{Quantity.Cm(head.Limits.OverlapCm, "0.0")} are left for blending.",
             Findings.Zones(panels),
             Findings.Keys(panels),
             Wear.Down,
@@ -327,7 +348,8 @@ internal static class ProductFindings
             FindingKind.SkinAtRisk,
             Severity.Note,
             "Skin at risk",
-            $"{Findings.Panels(bare.Length)} at the hairline are painted through and lie on the face uncovered: barrier cream, and film under them.",
+            $"{Findings.Panels(bare.Length)} at the hairline are painted through and lie on the face uncovered: "
+                + $"barrier cream, and film under them.",
             "Face frame painted on its underside, or through all of its section, with nothing covering it.",
             Findings.Zones(bare),
             Findings.Keys(bare),

@@ -6,14 +6,20 @@ namespace Wendro.Core.Blend;
 /// <summary>When what grows begins to show: a line is seen soon, a soft rise late. Model assumption.</summary>
 public static class Regrowth
 {
-    /// <summary>The eye notices an edge once it has moved by as many cm as this many levels take to rise. Source: model assumption; a line at 1.5 a cm shows after 1.5 cm.</summary>
+    /// <summary>
+    /// The eye notices an edge once it has moved by as many cm as this many levels take to rise. Source: model
+    /// assumption; a line at 1.5 a cm shows after 1.5 cm.
+    /// </summary>
     public const double Levels = 2.25;
 
     /// <summary>Between how many weeks a forecast is given.</summary>
     public const double LeastWeeks = 2,
         MostWeeks = 40;
 
-    /// <summary>Weeks until regrowth shows, 2..40, by the steepest rise of any zone: within its blend, or at the scalp where colour begins at once.</summary>
+    /// <summary>
+    /// Weeks until regrowth shows, 2..40, by the steepest rise of any zone: within its blend, or at the scalp where
+    /// colour begins at once.
+    /// </summary>
     /// <param name="down">What is seen worn down.</param>
     /// <param name="hair">Her hair.</param>
     public static double WeeksUntilItShows(Tally down, HairProfile hair)
@@ -37,7 +43,10 @@ public static class Regrowth
         return Math.Clamp(cm / StrandHistory.GrowthCm(1), LeastWeeks, MostWeeks);
     }
 
-    /// <summary>Level bytes some weeks later: all has moved outwards by what has grown, natural hair has come at the scalp, ends were trimmed by as much.</summary>
+    /// <summary>
+    /// Level bytes some weeks later: all has moved outwards by what has grown, natural hair has come at the scalp,
+    /// ends were trimmed by as much.
+    /// </summary>
     /// <param name="levels">Level bytes, 64 a strand.</param>
     /// <param name="lengths">Length of every strand, cm.</param>
     /// <param name="zoneOf">Zone of every strand.</param>

@@ -3,7 +3,8 @@ using Wendro.Core.Fall;
 namespace Wendro.Core.Blend;
 
 /// <summary>
-/// How much of every place of every strand is seen in one wear, over front, both sides and back: the seen buffers added up once,
+/// How much of every place of every strand is seen in one wear, over front, both sides and back: the seen buffers
+/// added up once,
 /// so that a measure after an edit reads only the strands that changed.
 /// </summary>
 public sealed class SeenWeights

@@ -8,13 +8,20 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Blend;
 
-/// <summary>The level of every strand at its 64 places, as bytes, at one moment. Unmixed: what measures count.</summary>
+/// <summary>
+/// The level of every strand at its 64 places, as bytes, at one moment. Unmixed: what measures count.
+/// </summary>
 public static class StrandLevels
 {
-    /// <summary>How far one strand's upper edge strays from its panel's, cm either way: no brush draws a ruler's edge. Model assumption.</summary>
+    /// <summary>
+    /// How far one strand's upper edge strays from its panel's, cm either way: no brush draws a ruler's edge. Model
+    /// assumption.
+    /// </summary>
     public const double StrayCm = 0.4;
 
-    /// <summary>How far paint strays between hairs at its depth, share of the section either way. Model assumption.</summary>
+    /// <summary>
+    /// How far paint strays between hairs at its depth, share of the section either way. Model assumption.
+    /// </summary>
     public const double StrayDepth = 0.04;
 
     /// <summary>How much further paint strays where the panel is held slack. Model assumption.</summary>
@@ -23,7 +30,10 @@ public static class StrandLevels
     /// <summary>How much further a runny mixture strays. Model assumption.</summary>
     public const double RunnyStrays = 1.8;
 
-    /// <summary>Share of a strand's drawn level taken from its lock, for a strand stands for several hairs. Drawing only. Model assumption.</summary>
+    /// <summary>
+    /// Share of a strand's drawn level taken from its lock, for a strand stands for several hairs. Drawing only.
+    /// Model assumption.
+    /// </summary>
     public const double LockShare = 0.45;
 
     private const int WhiteSalt = 61;
@@ -56,7 +66,9 @@ public static class StrandLevels
         return levels;
     }
 
-    /// <summary>Levels of all strands before any product: natural by zone, or what was done before, band by band.</summary>
+    /// <summary>
+    /// Levels of all strands before any product: natural by zone, or what was done before, band by band.
+    /// </summary>
     public static byte[] Before(HairProfile hair, StrandMap map, float[] lengths)
     {
         ArgumentNullException.ThrowIfNull(hair);
@@ -124,7 +136,9 @@ public static class StrandLevels
         }
     }
 
-    /// <summary>The levels a picture is drawn with: each strand mixed with the mean of its lock at the same place.</summary>
+    /// <summary>
+    /// The levels a picture is drawn with: each strand mixed with the mean of its lock at the same place.
+    /// </summary>
     /// <param name="strands">Strands and locks.</param>
     /// <param name="levels">Unmixed levels.</param>
     /// <param name="locks">Which locks to write; null for all.</param>
@@ -184,7 +198,9 @@ public static class StrandLevels
         }
     }
 
-    /// <summary>Which strands are white, and at which of their places no colour covers it; null where she has no grey.</summary>
+    /// <summary>
+    /// Which strands are white, and at which of their places no colour covers it; null where she has no grey.
+    /// </summary>
     public static bool[]?[]? White(HairProfile hair, StrandMap map, float[] lengths)
     {
         ArgumentNullException.ThrowIfNull(hair);
@@ -209,7 +225,10 @@ public static class StrandLevels
                 .ToArray();
     }
 
-    /// <summary>White hair has no level: it is drawn white from the place on where no colour covers it. Measures leave it as the hair it grows between.</summary>
+    /// <summary>
+    /// White hair has no level: it is drawn white from the place on where no colour covers it. Measures leave it as
+    /// the hair it grows between.
+    /// </summary>
     private static void Whiten(Span<byte> strand, bool[]? places)
     {
         for (var k = 0; k < N; k++)

@@ -5,7 +5,8 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Blend;
 
 /// <summary>
-/// One panel hung flat as it will look: level bytes of the painted side, rows from scalp to ends, columns from u = 0 to 1,
+/// One panel hung flat as it will look: level bytes of the painted side, rows from scalp to ends, columns from u = 0
+/// to 1,
 /// and the section cut through: how deep each product goes, what stays dry.
 /// </summary>
 /// <param name="Columns">Columns across.</param>
@@ -13,7 +14,8 @@ namespace Wendro.Core.Blend;
 /// <param name="Levels">Level bytes, row by row.</param>
 /// <param name="Depth">Share of the section reached by any product at each row, 0..1.</param>
 /// <param name="Layers">Layers the section is cut into, from its surface to its underside.</param>
-/// <param name="Section">Level bytes of the layers where the paint is thickest, row by row: what stays dry keeps its level.</param>
+/// <param name="Section">Level bytes of the layers where the paint is thickest, row by row: what stays dry keeps its
+/// level.</param>
 public sealed record Strip(
     int Columns,
     int Rows,

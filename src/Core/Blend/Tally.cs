@@ -6,12 +6,15 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Blend;
 
 /// <summary>
-/// What is seen of a painted head in one wear, counted in whole samples and level bytes, so that taking a strand out and putting
+/// What is seen of a painted head in one wear, counted in whole samples and level bytes, so that taking a strand out
+/// and putting
 /// it back leaves the very same numbers.
 /// </summary>
 public sealed class Tally
 {
-    /// <summary>Seen hair this much above natural counts as light, levels. Source: the trade's eye; model assumption.</summary>
+    /// <summary>
+    /// Seen hair this much above natural counts as light, levels. Source: the trade's eye; model assumption.
+    /// </summary>
     public const double LightAbove = 1.5;
 
     /// <summary>Ends are the last part of a strand from this share of its length on. Model assumption.</summary>
@@ -32,7 +35,8 @@ public sealed class Tally
     private readonly long[] light = new long[4];
     private readonly long[] along = new long[Zones * SeenWeights.Bins * 2];
 
-    // By zone, of its lower half: samples, levels, their squares, light samples. By zone, of its first centimetre: samples, levels.
+    // By zone, of its lower half: samples, levels, their squares, light samples. By zone, of its first centimetre:
+    // samples, levels.
     private readonly long[] low = new long[Zones * 4];
     private readonly long[] root = new long[Zones * 2];
     private readonly long[] zoneLight = new long[Zones];
@@ -177,8 +181,10 @@ public sealed class Tally
     public double? LevelFromFront(Func<Zone, bool> which) => Over(zoneFront, which);
 
     /// <summary>
-    /// Steepest rise of a zone's level along the hair, levels a cm, and how far from the scalp: at every half centimetre the mean rise of
-    /// the strands seen there, read over one centimetre. Taking each strand's own rise keeps it from mattering which strands are seen where.
+    /// Steepest rise of a zone's level along the hair, levels a cm, and how far from the scalp: at every half
+    /// centimetre the mean rise of
+    /// the strands seen there, read over one centimetre. Taking each strand's own rise keeps it from mattering which
+    /// strands are seen where.
     /// </summary>
     /// <param name="of">The zone.</param>
     /// <param name="sampled">How many strands each counted one stands for.</param>
@@ -209,7 +215,10 @@ public sealed class Tally
         return (steepest, at);
     }
 
-    /// <summary>Of the lower half of a zone's hair that is seen: how far levels differ (standard deviation), and what share is light; null where too little is seen.</summary>
+    /// <summary>
+    /// Of the lower half of a zone's hair that is seen: how far levels differ (standard deviation), and what share is
+    /// light; null where too little is seen.
+    /// </summary>
     public (double Contrast, double LightShare)? Ribbons(Zone of)
     {
         var i = (int)of * 4;
@@ -225,7 +234,9 @@ public sealed class Tally
         );
     }
 
-    /// <summary>Mean seen level of a zone's first centimetre from the scalp; null where too little of it is seen.</summary>
+    /// <summary>
+    /// Mean seen level of a zone's first centimetre from the scalp; null where too little of it is seen.
+    /// </summary>
     public double? RootLevel(Zone of) => root[(int)of * 2] < 60 ? null : Mean(root[(int)of * 2 + 1], root[(int)of * 2]);
 
     /// <summary>Mean seen level of the lower half less that of the first centimetre, whole head, levels.</summary>

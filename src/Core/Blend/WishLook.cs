@@ -6,8 +6,10 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Blend;
 
 /// <summary>
-/// The head as she wants it, before anything is planned: locks lightened at random until the wished share of what is seen is light,
-/// as high, as soft and as bright at the face as she said. A picture to agree on, not a forecast. Model assumption throughout.
+/// The head as she wants it, before anything is planned: locks lightened at random until the wished share of what is
+/// seen is light,
+/// as high, as soft and as bright at the face as she said. A picture to agree on, not a forecast. Model assumption
+/// throughout.
 /// </summary>
 public static class WishLook
 {
@@ -16,7 +18,9 @@ public static class WishLook
     private const int HeightSalt = 71;
     private const int Steps = 9;
 
-    /// <summary>How much of the wished lift at the face is added there; the rest comes from its starting higher.</summary>
+    /// <summary>
+    /// How much of the wished lift at the face is added there; the rest comes from its starting higher.
+    /// </summary>
     private const double FaceShare = 0.7;
 
     /// <summary>Hair this low on the head lies underneath.</summary>
@@ -60,7 +64,10 @@ public static class WishLook
         return bright;
     }
 
-    /// <summary>The share of locks at which as much of what is seen is light as she wants: found by halving, since more locks are never less light.</summary>
+    /// <summary>
+    /// The share of locks at which as much of what is seen is light as she wants: found by halving, since more locks
+    /// are never less light.
+    /// </summary>
     private static float ShareOf(StrandMap map, Strands strands, SeenWeights weights, int[] light, Wish wish)
     {
         var all = Enumerable.Range(0, strands.Count).Sum(i => (long)weights.OfStrand(i));

@@ -3,7 +3,9 @@ using Wendro.Core.Paint;
 
 namespace Wendro.Core.Care;
 
-/// <summary>The usual words of care, where they matter. They defer to leaflet, local rules and licensed practice.</summary>
+/// <summary>
+/// The usual words of care, where they matter. They defer to leaflet, local rules and licensed practice.
+/// </summary>
 public static class Cautions
 {
     /// <summary>Said beside every forecast.</summary>
@@ -23,7 +25,8 @@ public static class Cautions
         if (minutes > of.FiguresOf().LimitMinutes)
         {
             said.Add(
-                $"Longer than {(of.Figures is null ? "most leaflets allow" : "its leaflet allows")} ({of.FiguresOf().LimitMinutes:0} min): never past the leaflet's time."
+                $"Longer than {(of.Figures is null ? "most leaflets allow" : "its leaflet allows")} "
+                    + $"({of.FiguresOf().LimitMinutes:0} min): never past the leaflet's time."
             );
         }
 

@@ -4,7 +4,9 @@ using Wendro.Core.Hair;
 
 namespace Wendro.Core.Consult;
 
-/// <summary>What the consultation has to say of a planned blend: tests that are missing, and when she comes again.</summary>
+/// <summary>
+/// What the consultation has to say of a planned blend: tests that are missing, and when she comes again.
+/// </summary>
 public static class ConsultFindings
 {
     /// <summary>All of them.</summary>
@@ -39,7 +41,8 @@ public static class ConsultFindings
                     : Severity.Caution,
                 "Tests missing",
                 string.Join(" ", missing.Select(p => $"{p.Title}: {p.Answer}. {p.Words}")),
-                $"Patch test at least {Safety.PatchHours:0} hours old and clear; a strand test on hair that was treated or is uncertain. Answered in Consult.",
+                $"Patch test at least {Safety.PatchHours:0} hours old and clear; a strand test on hair that was "
+                    + $"treated or is uncertain. Answered in Consult.",
                 [],
                 [],
                 Wear.Down,
@@ -54,8 +57,10 @@ public static class ConsultFindings
                 FindingKind.RegrowthShows,
                 early > 4 ? Severity.Caution : Severity.Note,
                 "Regrowth shows before the next visit",
-                $"What grows begins to show after about {measures.RegrowthWeeks:0} weeks; visits are every {consultation.WeeksBetween:0}.",
-                $"The steepest rise of any zone, at its blend or at the scalp: an edge is noticed once it has moved as far as {Regrowth.Levels} levels take to rise there. A softer root shows later.",
+                $"What grows begins to show after about {measures.RegrowthWeeks:0} weeks; visits are every "
+                    + $"{consultation.WeeksBetween:0}.",
+                $"The steepest rise of any zone, at its blend or at the scalp: an edge is noticed once it has "
+                    + $"moved as far as {Regrowth.Levels} levels take to rise there. A softer root shows later.",
                 measures.SteepestZone is { } zone ? [zone] : [],
                 [],
                 Wear.Down,

@@ -27,13 +27,17 @@ public sealed record SafetyPoint(
     string? Reason = null
 );
 
-/// <summary>The usual questions before anything is mixed. They defer to leaflet, local rules and licensed practice.</summary>
+/// <summary>
+/// The usual questions before anything is mixed. They defer to leaflet, local rules and licensed practice.
+/// </summary>
 public static class Safety
 {
     /// <summary>A patch test says something after this long, hours. Trade.</summary>
     public const double PatchHours = 48;
 
-    /// <summary>A clear patch test is done again after this long, days. Model assumption: products and people change.</summary>
+    /// <summary>
+    /// A clear patch test is done again after this long, days. Model assumption: products and people change.
+    /// </summary>
     public const double PatchDays = 180;
 
     /// <summary>How every question stands, worst first.</summary>
@@ -219,7 +223,8 @@ public static class Safety
                 Standing.Caution,
                 "At home",
                 "yes",
-                "At home: kit leaflet in hand, gloves, open window, water at hand, somebody to help; stop at the first burning."
+                "At home: kit leaflet in hand, gloves, open window, water at hand, somebody to help; stop at the "
+                    + "first burning."
             ),
             (true, false) => new("age", Standing.Clear, "18 or over", "yes", string.Empty),
             _ => new("age", Standing.Ask, "18 or over", "not asked", "Ask for the client's age."),

@@ -76,7 +76,9 @@ public sealed record Verdict(
     /// <summary>Half of what she will not tell from the wished level: ±0.3. Trade.</summary>
     public const double Tolerance = 0.3;
 
-    /// <summary>Chair time beside painting and processing: consultation, rinse, tone, dry, minutes. Model assumption.</summary>
+    /// <summary>
+    /// Chair time beside painting and processing: consultation, rinse, tone, dry, minutes. Model assumption.
+    /// </summary>
     public const double AroundMinutes = 60;
 
     private static readonly (Lightener Lightener, double Volume, Covering Covering)[] Choices =
@@ -151,7 +153,10 @@ public sealed record Verdict(
     private static bool IsCompromised(HairProfile hair, HairState ends) =>
         ends.Coloured || ends.Lightened || hair.Condition != Condition.Sound;
 
-    /// <summary>The visits her ends take to a level, each with the mildest choice that does; none where they are there already.</summary>
+    /// <summary>
+    /// The visits her ends take to a level, each with the mildest choice that does; none where they are there
+    /// already.
+    /// </summary>
     /// <param name="hair">Her hair.</param>
     /// <param name="target">Level wanted.</param>
     /// <param name="weeks">Weeks between visits.</param>
@@ -189,7 +194,9 @@ public sealed record Verdict(
         return visits;
     }
 
-    /// <summary>The mildest choice that reaches a level within the leaflet's time; else the one that comes nearest.</summary>
+    /// <summary>
+    /// The mildest choice that reaches a level within the leaflet's time; else the one that comes nearest.
+    /// </summary>
     private static (Forecast Forecast, Setting With, string Sum) Best(HairProfile hair, HairState state, double level)
     {
         (Forecast, Setting, string)? nearest = null;
@@ -260,7 +267,8 @@ public sealed record Verdict(
 
         var first = visits[0];
         var text =
-            $"{(ends.Coloured ? "Old colour at" : ends.Lightened ? "Lightened ends at" : "Natural")} {first.From:0.0} lifts to {first.Level.Level:0.0} ± {first.Level.HalfWidth:0.0} with {first.Words}.";
+            $"{(ends.Coloured ? "Old colour at" : ends.Lightened ? "Lightened ends at" : "Natural")} "
+            + $"{first.From:0.0} lifts to {first.Level.Level:0.0} ± {first.Level.HalfWidth:0.0} with {first.Words}.";
         if (ends.Coloured)
         {
             text += " Old colour holds it back by one level.";
@@ -281,8 +289,8 @@ public sealed record Verdict(
             (true, 1, false) => $"Level {target.Value:0.#} today.",
             (true, 1, true) => $"Level {target.Value:0.#} in one visit, not in today's time.",
             (true, var n, _) => $"Level {first.Level.Level:0.#} today. Level {target.Value:0.#} in {Number(n)} visits.",
-            _ =>
-                $"Level {visits[^1].Level.Level:0.#} at most, in {Number(visits.Count)} {(visits.Count == 1 ? "visit" : "visits")}.",
+            _ => $"Level {visits[^1].Level.Level:0.#} at most, in {Number(visits.Count)} "
+                + $"{(visits.Count == 1 ? "visit" : "visits")}.",
         };
         return (title, text);
     }
@@ -336,7 +344,8 @@ public sealed record Verdict(
             new("Near enough", $"± {Tolerance:0.0} level", "trade"),
             new(
                 "Chair time",
-                $"{painting:0} painting + {LiftTables.LeafletLimitMinutes:0} processing at most + {AroundMinutes:0} around = {needed:0} min",
+                $"{painting:0} painting + {LiftTables.LeafletLimitMinutes:0} processing at most + "
+                    + $"{AroundMinutes:0} around = {needed:0} min",
                 "model"
             ),
         ];
@@ -352,12 +361,14 @@ public sealed record Verdict(
     {
         if (visits.Count == 0)
         {
-            return "Your ends are already as light as you wished. We can change the tone, or place light somewhere else.";
+            return "Your ends are already as light as you wished. We can change the tone, or place light "
+                + "somewhere else.";
         }
 
         var first = visits[0];
         var words =
-            $"Today your hair can go from level {first.From:0.#} to about level {first.Level.Level:0.#}, give or take {first.Level.HalfWidth:0.#}. "
+            $"Today your hair can go from level {first.From:0.#} to about level {first.Level.Level:0.#}, give or "
+            + $"take {first.Level.HalfWidth:0.#}. "
             + $"Before toning it will look {first.Undertone}; the toner takes that warmth down.";
         if (hair.Bands.Count > 0 && hair.Bands[^1].Warmth is > 0.3)
         {
@@ -376,7 +387,8 @@ public sealed record Verdict(
         }
 
         return words
-            + $" How it turns out can differ a little; we look every ten minutes. {(consultation.AtHome ? "Follow the kit's leaflet. " : string.Empty)}{Cautions.LeafletFirst}";
+            + $" How it turns out can differ a little; we look every ten minutes. "
+            + $"{(consultation.AtHome ? "Follow the kit's leaflet. " : string.Empty)}{Cautions.LeafletFirst}";
     }
 
     private static string ForHerStopped(SafetyPoint stop) =>

@@ -38,7 +38,8 @@ public static partial class DeskSums
                     "wantedVolume",
                     q.Available.Count == 0
                         ? "Name the developers at hand."
-                        : $"Outside of what is at hand, {q.Available.Min():0.#} to {q.Available.Max():0.#} vol: no blend of these makes it."
+                        : $"Outside of what is at hand, {q.Available.Min():0.#} to {q.Available.Max():0.#} vol: "
+                            + $"no blend of these makes it."
                 )
             );
             return problems;
@@ -49,7 +50,8 @@ public static partial class DeskSums
             Developer.VolumeOf(parts),
             parts.Count == 1
                 ? "It is at hand as it is."
-                : $"Peroxide adds up by mass: {Sentence.Join(" + ", parts.Select(p => (Sentence)$"{Quantity.Grams(p.Grams, "0.##")} · {p.Volume.Value:0.#}"))} = {Quantity.Grams(q.Grams, "0.##")} · {q.WantedVolume:0.#}."
+                : $"Peroxide adds up by mass: "
+                    + $"{Sentence.Join(" + ", parts.Select(p => (Sentence)$"{Quantity.Grams(p.Grams, "0.##")} · {p.Volume.Value:0.#}"))} = {Quantity.Grams(q.Grams, "0.##")} · {q.WantedVolume:0.#}."
         );
     }
 
@@ -69,7 +71,9 @@ public static partial class DeskSums
         return new BatchAnswer(
             bowl.LightenerGrams,
             bowl.DeveloperGrams,
-            $"{Quantity.Grams(q.Grams, "0.##")} in {q.LightenerParts + q.DeveloperParts:0.##} parts, {Quantity.Grams(q.Grams / (q.LightenerParts + q.DeveloperParts), "0.##")} each. Mixed: {Mixing.Words(q.DeveloperParts / q.LightenerParts)}."
+            $"{Quantity.Grams(q.Grams, "0.##")} in {q.LightenerParts + q.DeveloperParts:0.##} parts, "
+                + $"{Quantity.Grams(q.Grams / (q.LightenerParts + q.DeveloperParts), "0.##")} each. Mixed: "
+                + $"{Mixing.Words(q.DeveloperParts / q.LightenerParts)}."
         );
     }
 
@@ -97,7 +101,8 @@ public static partial class DeskSums
             rescue.TotalGrams,
             rescue.Fits,
             rescue.RatioNow,
-            $"As it is 1 : {rescue.RatioNow:0.00}; wanted 1 : {q.DeveloperParts / q.LightenerParts:0.00}. Nothing is taken out, so the part that is short is filled up."
+            $"As it is 1 : {rescue.RatioNow:0.00}; wanted 1 : {q.DeveloperParts / q.LightenerParts:0.00}. "
+                + $"Nothing is taken out, so the part that is short is filled up."
         );
     }
 
@@ -128,7 +133,8 @@ public static partial class DeskSums
             toned.Colour.Lightness,
             toned.Colour.Chroma,
             toned.Colour.Hue,
-            $"R = R₀ · 10^(−dose · uptake · a): dose {Toner.Dose(q.Depth):0.00}, uptake {Toner.Uptake(q.Minutes, q.Porosity, q.Dryness):0.00}."
+            $"R = R₀ · 10^(−dose · uptake · a): dose {Toner.Dose(q.Depth):0.00}, uptake "
+                + $"{Toner.Uptake(q.Minutes, q.Porosity, q.Dryness):0.00}."
         );
     }
 
@@ -162,7 +168,8 @@ public static partial class DeskSums
         var waves = RinseWaves.Fewest(q.Windows);
         return new RinseAnswer(
             waves,
-            $"{q.Windows.Count} windows by their ends: each wave waits for the first end that none has met yet. No fewer do."
+            $"{q.Windows.Count} windows by their ends: each wave waits for the first end that none has met yet. "
+                + $"No fewer do."
         );
     }
 

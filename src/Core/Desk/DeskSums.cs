@@ -16,7 +16,10 @@ public sealed record DeskResult<T>(T? Answer, IReadOnlyList<Problem> Problems)
     public static implicit operator DeskResult<T>(List<Problem> problems) => new(null, problems);
 }
 
-/// <summary>The quick sums, without a visit: forwards and backwards, each with its why. Total: any value gets an answer or a word.</summary>
+/// <summary>
+/// The quick sums, without a visit: forwards and backwards, each with its why. Total: any value gets an answer or a
+/// word.
+/// </summary>
 public static partial class DeskSums
 {
     /// <summary>Level after some minutes.</summary>
@@ -119,7 +122,8 @@ public static partial class DeskSums
                 .ToArray(),
             visits.Count == 0
                 ? "Nothing needs lifting, or nothing here lifts further."
-                : $"Mildest choice that reaches the level within {LiftTables.LeafletLimitMinutes:0} min; {(q.Coloured ? $"treated hair goes {LiftTables.LevelsAVisit:0} levels a visit at most" : "sound natural hair as far as the product lifts")}. {visits[0].Sum}"
+                : $"Mildest choice that reaches the level within {LiftTables.LeafletLimitMinutes:0} min; "
+                    + $"{(q.Coloured ? $"treated hair goes {LiftTables.LevelsAVisit:0} levels a visit at most" : "sound natural hair as far as the product lifts")}. {visits[0].Sum}"
         );
     }
 

@@ -26,7 +26,8 @@ public sealed record ShortRead(
 );
 
 /// <summary>
-/// Understands a short line as it is typed at the chair. What a line does not say of the hair is taken as medium, normal, uncoloured, in open air;
+/// Understands a short line as it is typed at the chair. What a line does not say of the hair is taken as medium,
+/// normal, uncoloured, in open air;
 /// how it was read is said every time. Total: any text gets an answer or a word.
 /// </summary>
 public static class ShortEntry
@@ -89,7 +90,8 @@ public static class ShortEntry
                 new RinseQuestion(w.Ranges.Select(r => new RinseWindow(r.From, r.To)).ToArray()),
                 DeskSums.Of,
                 a =>
-                    $"{a.Waves.Count} {(a.Waves.Count == 1 ? "wave" : "waves")}: minute {string.Join(", ", a.Waves.Select(m => $"{m:0.##}"))}",
+                    $"{a.Waves.Count} {(a.Waves.Count == 1 ? "wave" : "waves")}: minute "
+                    + $"{string.Join(", ", a.Waves.Select(m => $"{m:0.##}"))}",
                 a => a.Why
             )
             : null;
@@ -110,7 +112,8 @@ public static class ShortEntry
                 new BatchQuestion(grams[0], ratio.From, ratio.To),
                 DeskSums.Of,
                 a =>
-                    $"{Quantity.Grams(a.LightenerGrams, "0.0")} lightener + {Quantity.Grams(a.DeveloperGrams, "0.0")} developer",
+                    $"{Quantity.Grams(a.LightenerGrams, "0.0")} lightener + "
+                    + $"{Quantity.Grams(a.DeveloperGrams, "0.0")} developer",
                 a => a.Why
             );
         }
@@ -120,7 +123,9 @@ public static class ShortEntry
             var holds = w.After(TokenKind.Bowl);
             return Told(
                 "rescue",
-                $"{Quantity.Grams(grams[0], "0.##")} lightener and {Quantity.Grams(grams[1], "0.##")} developer in the bowl, wanted {ratio.From:0.##} : {ratio.To:0.##}{(holds is { } b ? (Sentence)$", it holds {Quantity.Grams(b, "0.##")}" : string.Empty)}",
+                $"{Quantity.Grams(grams[0], "0.##")} lightener and {Quantity.Grams(grams[1], "0.##")} developer "
+                    + $"in the bowl, wanted {ratio.From:0.##} : "
+                    + $"{ratio.To:0.##}{(holds is { } b ? (Sentence)$", it holds {Quantity.Grams(b, "0.##")}" : string.Empty)}",
                 new RescueQuestion(ratio.From, ratio.To, grams[0], grams[1], holds),
                 DeskSums.Of,
                 a =>
@@ -144,7 +149,8 @@ public static class ShortEntry
             ? No("A toner wants its depth and the hair's level: 8 pearl on 9 20 min.")
             : Told(
                 "tone",
-                $"toner level {plain[0]:0.#} {Name(reflect)} on level {plain[1]:0.#}, {w.Minutes ?? 20:0.#} min, {Name(w.Word<Dryness>() ?? Dryness.Damp)}",
+                $"toner level {plain[0]:0.#} {Name(reflect)} on level {plain[1]:0.#}, {w.Minutes ?? 20:0.#} min, "
+                    + $"{Name(w.Word<Dryness>() ?? Dryness.Damp)}",
                 new ToneQuestion(
                     plain[1],
                     plain[0],
@@ -195,7 +201,8 @@ public static class ShortEntry
         var under = covering ?? Covering.Open;
         var volume = w.Volumes.Count > 0 ? w.Volumes[0] : 30;
         var said =
-            $"{Remedies.Words(with)}, {volume:0.#} vol, {Remedies.Words(under)}, {Name(Thick(w))} hair{(w.Has(TokenKind.Coloured) ? ", coloured" : string.Empty)}{(w.Has(TokenKind.Heat) ? ", low heat" : string.Empty)}";
+            $"{Remedies.Words(with)}, {volume:0.#} vol, {Remedies.Words(under)}, {Name(Thick(w))} "
+            + $"hair{(w.Has(TokenKind.Coloured) ? ", coloured" : string.Empty)}{(w.Has(TokenKind.Heat) ? ", low heat" : string.Empty)}";
         var porosity = w.Word<Porosity>() ?? Porosity.Normal;
         return w.Plain switch
         {
@@ -247,7 +254,8 @@ public static class ShortEntry
             return w.Grams is [var grams] && at.Length > 0
                 ? Told(
                     "developer",
-                    $"{Quantity.Grams(grams, "0.##")} developer {w.Volumes[0]:0.#} vol from {string.Join(" and ", at.Select(v => $"{v:0.#}"))} vol",
+                    $"{Quantity.Grams(grams, "0.##")} developer {w.Volumes[0]:0.#} vol from "
+                        + $"{string.Join(" and ", at.Select(v => $"{v:0.#}"))} vol",
                     new DeveloperQuestion(w.Volumes[0], grams, at),
                     DeskSums.Of,
                     a =>

@@ -4,7 +4,10 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Fall;
 
-/// <summary>The neutral grey bust without a face that hair is shown on: a mesh made once from the form, and ears for wears that show them.</summary>
+/// <summary>
+/// The neutral grey bust without a face that hair is shown on: a mesh made once from the form, and ears for wears
+/// that show them.
+/// </summary>
 internal sealed class Bust
 {
     private const int Around = 96;
@@ -32,7 +35,10 @@ internal sealed class Bust
     /// <summary>Corner numbers, three a triangle.</summary>
     public int[] Triangles { get; }
 
-    /// <summary>Grey light at each corner, 0..1: two soft lights from the viewer's upper left and right, and the shadow of the hair.</summary>
+    /// <summary>
+    /// Grey light at each corner, 0..1: two soft lights from the viewer's upper left and right, and the shadow of the
+    /// hair.
+    /// </summary>
     public float[] Lit(View view, HairDensity hair)
     {
         var key = Vector3.Normalize(view.Right * -0.45f + view.Up * 0.85f + view.Eye * 0.62f);

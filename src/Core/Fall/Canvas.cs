@@ -4,7 +4,8 @@ using System.Runtime.CompilerServices;
 namespace Wendro.Core.Fall;
 
 /// <summary>
-/// A picture being drawn: one 64-bit word a sample, depth 24 | strand 16 | place 8 | shade 8 | highlight 8, nearest wins by one comparison.
+/// A picture being drawn: one 64-bit word a sample, depth 24 | strand 16 | place 8 | shade 8 | highlight 8, nearest
+/// wins by one comparison.
 /// </summary>
 internal sealed class Canvas
 {
@@ -18,7 +19,9 @@ internal sealed class Canvas
 
     public ulong[] Samples { get; } = new ulong[Columns * Rows];
 
-    /// <summary>Room for projected points, kept from drawing to drawing: a shared pool would round it up and keep several.</summary>
+    /// <summary>
+    /// Room for projected points, kept from drawing to drawing: a shared pool would round it up and keep several.
+    /// </summary>
     public Vector3[] PointsFor(int count)
     {
         if (points.Length < count)

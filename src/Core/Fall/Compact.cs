@@ -141,13 +141,17 @@ internal static class Compact
     }
 }
 
-/// <summary>Scalp that shows between strands is drawn as the nearest strand at its root, so that there are no bald stripes.</summary>
+/// <summary>
+/// Scalp that shows between strands is drawn as the nearest strand at its root, so that there are no bald stripes.
+/// </summary>
 internal sealed class ScalpUnderHair
 {
     private const float CellCm = 0.4f;
     private const int Side = 120;
 
-    /// <summary>Tangent of 60°, and a height, cm, that the hairline nowhere reaches down to within 60° of the face's middle.</summary>
+    /// <summary>
+    /// Tangent of 60°, and a height, cm, that the hairline nowhere reaches down to within 60° of the face's middle.
+    /// </summary>
     private const float BeforeTemple = 1.73f;
     private const float LowestBeforeTemple = 1.5f;
     private readonly FallenHair hair;
@@ -187,7 +191,8 @@ internal sealed class ScalpUnderHair
             return null;
         }
 
-        // The face and the neck are most of what is not hair: they are told off by height alone, the face's middle without an angle.
+        // The face and the neck are most of what is not hair: they are told off by height alone, the face's middle
+        // without an angle.
         var ahead = at.Z - Form.SkullCentre.Z;
         if (at.Y < LowestBeforeTemple && ahead > 0 && MathF.Abs(at.X) < BeforeTemple * ahead)
         {

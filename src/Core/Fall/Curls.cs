@@ -5,7 +5,8 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Fall;
 
 /// <summary>
-/// Lays the hair's own texture over its middle lines: a slight swing, waves, or coils that go round. Hair that is combed
+/// Lays the hair's own texture over its middle lines: a slight swing, waves, or coils that go round. Hair that is
+/// combed
 /// tight to a tie lies straight that far. Model assumption.
 /// </summary>
 internal static class Curls
@@ -60,7 +61,9 @@ internal static class Curls
         return points;
     }
 
-    /// <summary>How long the middle line of a strand is: what is combed straight, and the rest as its texture draws it up.</summary>
+    /// <summary>
+    /// How long the middle line of a strand is: what is combed straight, and the rest as its texture draws it up.
+    /// </summary>
     public static float MiddleLength(float length, float combed, Texture texture) =>
         combed + MathF.Max(length - combed, 0) * texture.CentreLine;
 

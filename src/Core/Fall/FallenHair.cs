@@ -4,7 +4,8 @@ using Wendro.Core.Head;
 namespace Wendro.Core.Fall;
 
 /// <summary>
-/// Hair as it hangs in one wear: every strand as a number of points, with the room it takes. Depends on hair, head, part and wear, never on paint.
+/// Hair as it hangs in one wear: every strand as a number of points, with the room it takes. Depends on hair, head,
+/// part and wear, never on paint.
 /// </summary>
 public sealed class FallenHair
 {

@@ -7,7 +7,8 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Fall;
 
 /// <summary>
-/// Which way hair is combed on the head: away from the part on top, round the crown behind it, or all of it back. Swirls turn it. Model assumption.
+/// Which way hair is combed on the head: away from the part on top, round the crown behind it, or all of it back.
+/// Swirls turn it. Model assumption.
 /// </summary>
 internal readonly struct Flow
 {

@@ -5,7 +5,8 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Fall;
 
 /// <summary>
-/// Middle lines drawn to the guide of their lock: across only, never in depth, so that whole locks lie over or under one another
+/// Middle lines drawn to the guide of their lock: across only, never in depth, so that whole locks lie over or under
+/// one another
 /// and paint reads as ribbons. Model assumption.
 /// </summary>
 internal static class Gather

@@ -3,7 +3,10 @@ using System.Runtime.CompilerServices;
 
 namespace Wendro.Core.Fall;
 
-/// <summary>Centimetres of strand in each 1 cm cell of space, blurred once: what light has to come through. Scaled to 14,000 strands.</summary>
+/// <summary>
+/// Centimetres of strand in each 1 cm cell of space, blurred once: what light has to come through. Scaled to 14,000
+/// strands.
+/// </summary>
 internal sealed class HairDensity
 {
     private const int Nx = 56;

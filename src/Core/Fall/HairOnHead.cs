@@ -46,7 +46,10 @@ public sealed class HairOnHead
     /// <summary>Length of every strand, cm.</summary>
     public float[] Lengths { get; }
 
-    /// <summary>Height the lowest hair hangs at, cm: crown to the level of the skull's centre is 10.2 cm over the head. Model assumption.</summary>
+    /// <summary>
+    /// Height the lowest hair hangs at, cm: crown to the level of the skull's centre is 10.2 cm over the head. Model
+    /// assumption.
+    /// </summary>
     public static float HemHeight(Cut cut)
     {
         ArgumentNullException.ThrowIfNull(cut);
@@ -62,7 +65,9 @@ public sealed class HairOnHead
         return texture.Upright ? MathF.Min((float)hair.Cut.LongestCm * texture.CentreLine, 14) : 0;
     }
 
-    /// <summary>Length of the hair rooted about a place of the scalp, cm: the mean over a square centimetre or so.</summary>
+    /// <summary>
+    /// Length of the hair rooted about a place of the scalp, cm: the mean over a square centimetre or so.
+    /// </summary>
     public double LengthAt(ScalpPoint place) => lengthMap.Value.At(place.Map);
 
     /// <summary>The hair worn one way.</summary>

@@ -4,7 +4,8 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Fall;
 
 /// <summary>
-/// Draws fallen hair strand by strand, nearest first, dropping pieces that lie well behind what is drawn; only what survives is shaded.
+/// Draws fallen hair strand by strand, nearest first, dropping pieces that lie well behind what is drawn; only what
+/// survives is shaded.
 /// Bands of columns are drawn side by side on all cores: hair hangs, so that most strands lie within one band.
 /// </summary>
 internal static class HairRaster
@@ -199,7 +200,8 @@ internal static class HairRaster
     }
 
     /// <summary>
-    /// Whether a point lies well behind what is drawn. Only the own band is looked at: its neighbours are being drawn meanwhile,
+    /// Whether a point lies well behind what is drawn. Only the own band is looked at: its neighbours are being drawn
+    /// meanwhile,
     /// and a picture must come out the same every time.
     /// </summary>
     private static bool Hidden(Canvas canvas, Vector3 p, (int From, int To) band)

@@ -6,7 +6,8 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Fall;
 
 /// <summary>
-/// Cuts the hair where it falls: to a hem with its layers, or to one length all over; shorter where it is clipped, new or broken.
+/// Cuts the hair where it falls: to a hem with its layers, or to one length all over; shorter where it is clipped,
+/// new or broken.
 /// Lengths are those of hair pulled straight. Model assumption.
 /// </summary>
 internal sealed class Haircut(HeadForm head, HairProfile hair, PartLine part, Strands strands, Texture texture)

@@ -6,7 +6,8 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Fall;
 
 /// <summary>
-/// How light falls on hair from where the viewer stands: two lobes along the strand, hair's own shade, rim. Model assumption.
+/// How light falls on hair from where the viewer stands: two lobes along the strand, hair's own shade, rim. Model
+/// assumption.
 /// </summary>
 internal readonly struct Light
 {

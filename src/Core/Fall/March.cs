@@ -6,8 +6,10 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Fall;
 
 /// <summary>
-/// One strand falling: it leaves the scalp along the combed flow, bends to gravity, slides on the head, keeps the face free,
-/// decides before the shoulder to hang in front of it or behind, and never enters the body. All values: model assumption.
+/// One strand falling: it leaves the scalp along the combed flow, bends to gravity, slides on the head, keeps the
+/// face free,
+/// decides before the shoulder to hang in front of it or behind, and never enters the body. All values: model
+/// assumption.
 /// </summary>
 /// <param name="head">The head.</param>
 /// <param name="strands">The strands.</param>

@@ -5,7 +5,10 @@ namespace Wendro.Core.Fall;
 /// <summary>Turns a path of any number of points into a strand's middle line of 32.</summary>
 internal static class Resample
 {
-    /// <summary>Points at the strand's places up to a length, smoothed twice beyond the first sixth, which removes the kinks of contact.</summary>
+    /// <summary>
+    /// Points at the strand's places up to a length, smoothed twice beyond the first sixth, which removes the kinks
+    /// of contact.
+    /// </summary>
     public static void Even(ReadOnlySpan<Vector3> path, float length, Span<Vector3> into)
     {
         var j = 1;

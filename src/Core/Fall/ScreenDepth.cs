@@ -1,6 +1,9 @@
 namespace Wendro.Core.Fall;
 
-/// <summary>Mean depth round every place of a picture: what lies behind its surroundings is darker, what stands before them a little brighter.</summary>
+/// <summary>
+/// Mean depth round every place of a picture: what lies behind its surroundings is darker, what stands before them a
+/// little brighter.
+/// </summary>
 internal sealed class ScreenDepth
 {
     private const int Block = 4;

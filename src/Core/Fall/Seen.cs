@@ -1,7 +1,8 @@
 namespace Wendro.Core.Fall;
 
 /// <summary>
-/// What the eye sees of the hair in one wear from one side: for every pixel up to two samples, each a strand, a place along it and its shade.
+/// What the eye sees of the hair in one wear from one side: for every pixel up to two samples, each a strand, a place
+/// along it and its shade.
 /// Depends on hair, wear and view only, never on paint: paint changes the level looked up here.
 /// </summary>
 /// <param name="View">From where.</param>

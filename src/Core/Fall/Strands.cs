@@ -141,7 +141,10 @@ public sealed class Strands
         return belongs;
     }
 
-    /// <summary>Locks along a space-filling curve, each with its strands, guide first: neighbours in memory are neighbours on the head.</summary>
+    /// <summary>
+    /// Locks along a space-filling curve, each with its strands, guide first: neighbours in memory are neighbours on
+    /// the head.
+    /// </summary>
     private static List<int>[] Numbered(ScalpPoint[] roots, int[] belongs, int guides)
     {
         var members = new List<int>[guides];

@@ -3,7 +3,10 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Fall;
 
-/// <summary>Which way each point of the hair faces and how open to the light it lies: the part of shading that no view changes.</summary>
+/// <summary>
+/// Which way each point of the hair faces and how open to the light it lies: the part of shading that no view
+/// changes.
+/// </summary>
 internal sealed class Surface
 {
     private readonly int each;

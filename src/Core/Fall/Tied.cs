@@ -5,7 +5,10 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Fall;
 
-/// <summary>Where hair is held together: the middle of the knot, how thick it is, and the middle line of the tail that leaves it.</summary>
+/// <summary>
+/// Where hair is held together: the middle of the knot, how thick it is, and the middle line of the tail that leaves
+/// it.
+/// </summary>
 /// <param name="At">Middle of the knot.</param>
 /// <param name="RadiusCm">How thick it is.</param>
 /// <param name="Tail">Middle line of the tail.</param>
@@ -32,10 +35,14 @@ internal sealed record Tie(Vector3 Direction, float OffCm, float Part)
             _ => throw new ArgumentOutOfRangeException(nameof(wear), wear, "This wear has no tie."),
         };
 
-    /// <summary>Whether hair rooted at a place is tied: all of it, or half up what grows above a line rising to the back.</summary>
+    /// <summary>
+    /// Whether hair rooted at a place is tied: all of it, or half up what grows above a line rising to the back.
+    /// </summary>
     public bool Takes(Vector3 root) => Part >= 1 || root.Y > 4 - 0.22f * (root.Z - 2);
 
-    /// <summary>Which way hair is combed on its way to the knot: high over the head; low, the front over the ear.</summary>
+    /// <summary>
+    /// Which way hair is combed on its way to the knot: high over the head; low, the front over the ear.
+    /// </summary>
     public Vector3 Middle(Vector3 from, int side, float above)
     {
         if (this != Low)
@@ -50,7 +57,10 @@ internal sealed record Tie(Vector3 Direction, float OffCm, float Part)
     }
 }
 
-/// <summary>Hair tied back: combed over the head to the knot, then hanging as one tail; what is not tied hangs as it did. Model assumption.</summary>
+/// <summary>
+/// Hair tied back: combed over the head to the knot, then hanging as one tail; what is not tied hangs as it did.
+/// Model assumption.
+/// </summary>
 internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie tie, Texture texture)
 {
     private const int P = Places.Points;
@@ -59,7 +69,10 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
     private const float TailStep = 1.3f;
     private readonly Vector3 knotAt = Form.SkullCentre + tie.Direction * (Form.Radius(tie.Direction) + tie.OffCm);
 
-    /// <summary>Middle lines of all strands, and how far each is combed straight; those too short to reach the knot stay loose.</summary>
+    /// <summary>
+    /// Middle lines of all strands, and how far each is combed straight; those too short to reach the knot stay
+    /// loose.
+    /// </summary>
     /// <param name="loose">Middle lines as they hang down.</param>
     /// <param name="lengths">Length of every strand, cm.</param>
     public (Vector3[] Middle, float[] Combed, TieKnot Knot) Run(Vector3[] loose, float[] lengths)
@@ -157,7 +170,8 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
         Span<Vector3> into
     )
     {
-        // What nearly reaches is tucked in; flyaways and tight curls are combed along; other short hair hangs out of it.
+        // What nearly reaches is tucked in; flyaways and tight curls are combed along; other short hair hangs out of
+        // it.
         if (length > 0.72f * way || texture.Upright || HairOnHead.IsFlyaway(i))
         {
             Resample.Even(path, MathF.Min(length, way), into);
@@ -168,7 +182,9 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
         return 0;
     }
 
-    /// <summary>The tail's middle: out of the knot, bending down, kept off the body; with frames carried along it.</summary>
+    /// <summary>
+    /// The tail's middle: out of the knot, bending down, kept off the body; with frames carried along it.
+    /// </summary>
     private (Vector3[] Line, Vector3[] Across, Vector3[] Along) TailLine()
     {
         var line = new Vector3[TailPoints];

@@ -5,7 +5,10 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Fall;
 
-/// <summary>The front and sides combed back behind both ears and let go there; what grows behind them hangs as it did. Model assumption.</summary>
+/// <summary>
+/// The front and sides combed back behind both ears and let go there; what grows behind them hangs as it did. Model
+/// assumption.
+/// </summary>
 internal sealed class Tucked(HeadForm head, Strands strands, HairProfile hair, Texture texture)
 {
     private const int P = Places.Points;

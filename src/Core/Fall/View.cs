@@ -4,7 +4,9 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Fall;
 
-/// <summary>Where the head is looked at from: an angle round it, usually a little from above, without perspective.</summary>
+/// <summary>
+/// Where the head is looked at from: an angle round it, usually a little from above, without perspective.
+/// </summary>
 public readonly record struct View
 {
     /// <summary>How far above eye height the viewer usually stands, degrees. Model assumption.</summary>
@@ -40,7 +42,9 @@ public readonly record struct View
         Up = Vector3.Cross(Eye, Right);
     }
 
-    /// <summary>From where some zones are seen best, degrees round the head: three-quarter left where they are several.</summary>
+    /// <summary>
+    /// From where some zones are seen best, degrees round the head: three-quarter left where they are several.
+    /// </summary>
     public static int AngleFor(IReadOnlyList<Zone> zones)
     {
         ArgumentNullException.ThrowIfNull(zones);
@@ -75,10 +79,13 @@ public readonly record struct View
     /// <summary>The angles the measures are taken from: front, her left, back, her right.</summary>
     public static IReadOnlyList<int> Measured { get; } = [0, 90, 180, 270];
 
-    /// <summary>The frame that holds a head with this hair: the same for all angles and wears, wider for long hair.</summary>
+    /// <summary>
+    /// The frame that holds a head with this hair: the same for all angles and wears, wider for long hair.
+    /// </summary>
     /// <param name="angle">Degrees round the head.</param>
     /// <param name="hemHeight">Height of the lowest hair, cm.</param>
-    /// <param name="tilt">Degrees above eye height; the more from above, the more the head itself comes to the middle.</param>
+    /// <param name="tilt">Degrees above eye height; the more from above, the more the head itself comes to the
+    /// middle.</param>
     /// <param name="standsUpCm">How far hair stands off the top of the head, cm.</param>
     public static View Of(int angle, float hemHeight, int tilt = UsualTilt, float standsUpCm = 0)
     {

@@ -45,10 +45,12 @@ public enum Condition
 
 /// <summary>How the hair is cut: one hem it hangs to, and layers that end higher. Length by place follows.</summary>
 /// <param name="HemCm">Length from the crown to the hem as it hangs down the back, cm, 16..75.</param>
-/// <param name="LayersCm">How much higher than the hem the hair of the crown ends, cm, 0..30; nothing at the hairline.</param>
+/// <param name="LayersCm">How much higher than the hem the hair of the crown ends, cm, 0..30; nothing at the
+/// hairline.</param>
 /// <param name="FaceLayersCm">How much higher than the hem the pieces at the face end, cm, 0..30.</param>
 /// <param name="FringeCm">Length of a cut fringe, cm, 4..20; null where there is none.</param>
-/// <param name="EvenCm">One length all over, pulled straight, cm, 3..60: then there is no hem; null where it is cut to the hem.</param>
+/// <param name="EvenCm">One length all over, pulled straight, cm, 3..60: then there is no hem; null where it is cut
+/// to the hem.</param>
 public sealed record Cut(
     double HemCm,
     double LayersCm = 0,
@@ -68,12 +70,14 @@ public sealed record Cut(
 /// <param name="Porosity">Uptake of product.</param>
 /// <param name="Coloured">Whether the lengths carry artificial colour: slower, and one level less in reach.</param>
 /// <param name="Cut">Hem and layers; length by place follows from them.</param>
-/// <param name="History">What was done before, band by band from the scalp; null or empty where it is all natural, or coloured alike.</param>
+/// <param name="History">What was done before, band by band from the scalp; null or empty where it is all natural, or
+/// coloured alike.</param>
 /// <param name="Curl">How it curls.</param>
 /// <param name="GreyShare">Share of white hairs, 0..1.</param>
 /// <param name="Condition">What shape it is in.</param>
 /// <param name="Own">How it lifts against the tables, from strand tests; null as tabled.</param>
-/// <param name="Marked">Places that want care: breakage, new baby hair, an undercut, swirls; null or empty where there are none.</param>
+/// <param name="Marked">Places that want care: breakage, new baby hair, an undercut, swirls; null or empty where
+/// there are none.</param>
 /// <param name="ByZone">Where a zone differs from the rest; null or empty where none does.</param>
 public sealed record HairProfile(
     double NaturalLevel,
@@ -97,7 +101,10 @@ public sealed record HairProfile(
     /// <summary>The bands; none where no history is told.</summary>
     public IReadOnlyList<Band> Bands => History ?? [];
 
-    /// <summary>The same hair as far as it falls (no property: a record writes out its properties, and this one would never end): what lies on it, what was done to it and how light it is makes no difference to that.</summary>
+    /// <summary>
+    /// The same hair as far as it falls (no property: a record writes out its properties, and this one would never
+    /// end): what lies on it, what was done to it and how light it is makes no difference to that.
+    /// </summary>
     public HairProfile AsItFalls() =>
         this with
         {

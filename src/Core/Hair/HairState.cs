@@ -9,7 +9,9 @@ namespace Wendro.Core.Hair;
 /// <param name="Lightened">Whether it was lightened before: lifting it again is overlap.</param>
 public readonly record struct HairState(double Level, bool Coloured, Porosity Porosity, bool Lightened = false)
 {
-    /// <summary>Neighbouring strands that old stripes take together: about as wide as a woven piece. Model assumption.</summary>
+    /// <summary>
+    /// Neighbouring strands that old stripes take together: about as wide as a woven piece. Model assumption.
+    /// </summary>
     private const int Stripe = 10;
 
     private const int StripeSalt = 60;
@@ -21,7 +23,8 @@ public readonly record struct HairState(double Level, bool Coloured, Porosity Po
         var bands = hair.Bands;
         var states = new HairState[bands.Count + 1];
 
-        // Told band by band, what lies between old stripes is as it grew; untold, the profile's own word stands for all of it.
+        // Told band by band, what lies between old stripes is as it grew; untold, the profile's own word stands for
+        // all of it.
         states[0] = new(hair.NaturalLevel, hair.Coloured && bands.Count == 0, hair.Porosity);
         for (var i = 0; i < bands.Count; i++)
         {
@@ -36,7 +39,9 @@ public readonly record struct HairState(double Level, bool Coloured, Porosity Po
         return states;
     }
 
-    /// <summary>Whether a strand is one of those that a band with this share was done to: the same strands in every band.</summary>
+    /// <summary>
+    /// Whether a strand is one of those that a band with this share was done to: the same strands in every band.
+    /// </summary>
     public static bool IsTreated(int strand, double share) =>
         share >= 1 || Hash.Unit(strand / Stripe, StripeSalt) < share;
 }

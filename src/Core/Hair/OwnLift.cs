@@ -1,6 +1,8 @@
 namespace Wendro.Core.Hair;
 
-/// <summary>How this client's hair lifts against the tables, as her strand tests tell it, and how sure that is.</summary>
+/// <summary>
+/// How this client's hair lifts against the tables, as her strand tests tell it, and how sure that is.
+/// </summary>
 /// <param name="Speed">Factor on the speed of lift, above 0; 1 as tabled.</param>
 /// <param name="CapLevels">Offset of what a product lifts at most, levels; 0 as tabled.</param>
 /// <param name="SpeedSpread">Standard deviation of the natural logarithm of <paramref name="Speed"/>.</param>

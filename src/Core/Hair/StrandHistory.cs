@@ -1,6 +1,8 @@
 namespace Wendro.Core.Hair;
 
-/// <summary>Bands of a strand, from the scalp outwards: how to check them, find a place in them, and let them grow.</summary>
+/// <summary>
+/// Bands of a strand, from the scalp outwards: how to check them, find a place in them, and let them grow.
+/// </summary>
 public static class StrandHistory
 {
     /// <summary>How far apart two edges that should meet may lie, cm: what a ruler can't tell.</summary>
@@ -23,7 +25,10 @@ public static class StrandHistory
         return null;
     }
 
-    /// <summary>What can't be so: by band and field, in plain words. Nothing when the bands follow one another from scalp to ends.</summary>
+    /// <summary>
+    /// What can't be so: by band and field, in plain words. Nothing when the bands follow one another from scalp to
+    /// ends.
+    /// </summary>
     /// <param name="bands">Bands in order from the scalp.</param>
     /// <param name="longestCm">How long the longest hair is, cm.</param>
     public static IReadOnlyList<(int Band, string Field, string Words)> Problems(
@@ -72,7 +77,10 @@ public static class StrandHistory
         return found;
     }
 
-    /// <summary>The same hair some weeks later: every band has moved outwards by what has grown, new hair of the natural level has come at the scalp.</summary>
+    /// <summary>
+    /// The same hair some weeks later: every band has moved outwards by what has grown, new hair of the natural level
+    /// has come at the scalp.
+    /// </summary>
     /// <param name="bands">Bands in order from the scalp.</param>
     /// <param name="naturalLevel">Level of what grows.</param>
     /// <param name="weeks">How many weeks, 0 or more.</param>

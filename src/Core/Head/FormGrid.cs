@@ -5,7 +5,8 @@ using System.Runtime.InteropServices;
 namespace Wendro.Core.Head;
 
 /// <summary>
-/// The form baked once: (gradient, distance) on a 1 cm grid, read trilinearly. Everything that falls reads the head through this.
+/// The form baked once: (gradient, distance) on a 1 cm grid, read trilinearly. Everything that falls reads the head
+/// through this.
 /// Size 57 × 87 × 47 cells; x −28..28, y −68..18, z −26..20 cm.
 /// </summary>
 public sealed class FormGrid
@@ -41,7 +42,10 @@ public sealed class FormGrid
         );
     }
 
-    /// <summary>Gradient (x, y, z; about unit length) and signed distance (w, cm) at a point; outside the grid, its nearest edge.</summary>
+    /// <summary>
+    /// Gradient (x, y, z; about unit length) and signed distance (w, cm) at a point; outside the grid, its nearest
+    /// edge.
+    /// </summary>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public Vector4 At(Vector3 p)
     {

@@ -2,7 +2,9 @@ using MathNet.Numerics.Interpolation;
 
 namespace Wendro.Core.Head;
 
-/// <summary>Where hair begins: height by azimuth round the skull's upright axis, the same left and right. Model assumption.</summary>
+/// <summary>
+/// Where hair begins: height by azimuth round the skull's upright axis, the same left and right. Model assumption.
+/// </summary>
 public static class Hairline
 {
     private static readonly double[] Degrees =
@@ -58,7 +60,9 @@ public static class Hairline
         .Select(i => (float)Spline.Interpolate(i * 0.1))
         .ToArray();
 
-    /// <summary>Height of the hairline, cm, at an azimuth in degrees: 0 the middle of the forehead, 180 the nape; either side.</summary>
+    /// <summary>
+    /// Height of the hairline, cm, at an azimuth in degrees: 0 the middle of the forehead, 180 the nape; either side.
+    /// </summary>
     public static double Height(double azimuthDegrees)
     {
         var a = Math.Min(Math.Abs(azimuthDegrees), 180) * 10;

@@ -2,7 +2,9 @@ using System.Collections.Concurrent;
 
 namespace Wendro.Core.Head;
 
-/// <summary>The head everything is planned on: its form, its scalp as a chart, and its zones by part. Made once.</summary>
+/// <summary>
+/// The head everything is planned on: its form, its scalp as a chart, and its zones by part. Made once.
+/// </summary>
 public sealed class HeadForm
 {
     private readonly ConcurrentDictionary<PartLine, Zones> zones = new();

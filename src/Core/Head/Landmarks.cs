@@ -8,7 +8,10 @@ public static class Landmarks
     /// <summary>The whorl from which hair turns away.</summary>
     public static readonly Vector3 Crown = new(0, 10.6f, -5.6f);
 
-    /// <summary>The ear to ear line at a height, leaning back towards the crown: front of it, sides and top; behind it, crown and back.</summary>
+    /// <summary>
+    /// The ear to ear line at a height, leaning back towards the crown: front of it, sides and top; behind it, crown
+    /// and back.
+    /// </summary>
     public static double EarLineZ(double y) => -2.2 - 0.16 * Math.Max(0, y);
 
     /// <summary>Parietal ridge: distance over the top from the middle of the head, cm.</summary>

@@ -1,6 +1,8 @@
 namespace Wendro.Core.Head;
 
-/// <summary>The line on the crown map where a field over the scalp has a given value: a parting, or a border of a zone.</summary>
+/// <summary>
+/// The line on the crown map where a field over the scalp has a given value: a parting, or a border of a zone.
+/// </summary>
 internal sealed class LevelLine(ScalpChart chart, Func<ScalpPoint, double> field, double level)
 {
     private const double StepCm = 0.25;
@@ -9,7 +11,9 @@ internal sealed class LevelLine(ScalpChart chart, Func<ScalpPoint, double> field
     private const double OnLine = 1e-3;
     private static readonly double[] Reaches = [1, 0.5, 1.6, 2.4, 0.25];
 
-    /// <summary>Where the line passes between two places on its two sides; the same to the last bit in either order.</summary>
+    /// <summary>
+    /// Where the line passes between two places on its two sides; the same to the last bit in either order.
+    /// </summary>
     public ScalpPoint Between(in ScalpPoint a, in ScalpPoint b)
     {
         var (low, high) = field(a) < field(b) ? (a.Map, b.Map) : (b.Map, a.Map);
@@ -75,7 +79,8 @@ internal sealed class LevelLine(ScalpChart chart, Func<ScalpPoint, double> field
     public ScalpPoint Nearest(MapPoint to) => OntoLine(to);
 
     /// <summary>
-    /// The next place on the line, about a step ahead. At a kink of the field the way back onto the line may lead nowhere;
+    /// The next place on the line, about a step ahead. At a kink of the field the way back onto the line may lead
+    /// nowhere;
     /// then shorter and longer steps are tried, past the kink. Null when none gets ahead.
     /// </summary>
     private ScalpPoint? Ahead(MapPoint at, double tx, double ty)

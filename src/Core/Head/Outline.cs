@@ -20,7 +20,8 @@ public sealed class Outline
 
     /// <summary>
     /// Keeps what lies on one side of a level line of a field over the scalp: none, one or several outlines.
-    /// The new edges follow the line itself, the same points for both sides, so that the parts fit without gap or overlap.
+    /// The new edges follow the line itself, the same points for both sides, so that the parts fit without gap or
+    /// overlap.
     /// </summary>
     public IReadOnlyList<Outline> Cut(ScalpChart chart, Func<ScalpPoint, double> field, double level, bool keepBelow)
     {
@@ -42,7 +43,8 @@ public sealed class Outline
     }
 
     /// <summary>
-    /// One side with straight edges in place of a line that can be followed nowhere near. What lies below keeps the middle; what lies above is
+    /// One side with straight edges in place of a line that can be followed nowhere near. What lies below keeps the
+    /// middle; what lies above is
     /// each stretch of the border closed by itself: together they are what was there.
     /// </summary>
     private IReadOnlyList<Outline> Straight(
@@ -59,7 +61,9 @@ public sealed class Outline
         return loops.Where(l => l.Count > 2).Select(l => new Outline(l)).ToArray();
     }
 
-    /// <summary>Whether both sides of a cut are all there is: a line that was followed wrongly gives itself away.</summary>
+    /// <summary>
+    /// Whether both sides of a cut are all there is: a line that was followed wrongly gives itself away.
+    /// </summary>
     private bool Fits(IReadOnlyList<Outline> one, IReadOnlyList<Outline> other)
     {
         var parts = one.Concat(other).ToArray();
@@ -128,7 +132,8 @@ public sealed class Outline
     }
 
     /// <summary>
-    /// Area below each of some levels of a field, cm², with straight edges in place of the level lines: enough to find where
+    /// Area below each of some levels of a field, cm², with straight edges in place of the level lines: enough to
+    /// find where
     /// columns meet, at a fraction of the price of a cut.
     /// </summary>
     internal void AddAreasBelow(Func<ScalpPoint, double> field, ReadOnlySpan<double> levels, Span<double> areas)
@@ -242,7 +247,8 @@ public sealed class Outline
             next[i] = -1;
         }
 
-        // Lines are always walked with the lower side on the left, whichever side is kept; where a line can't be followed
+        // Lines are always walked with the lower side on the left, whichever side is kept; where a line can't be
+        // followed
         // from its start, a fold of the field lies there, and it is followed back from its end.
         var starts = runs.Select(r => keepBelow ? r.Out : r.In).ToArray();
         var ends = runs.Select(r => keepBelow ? r.In : r.Out).ToArray();
@@ -267,7 +273,8 @@ public sealed class Outline
             {
                 followed = false;
 
-                // Not followed from either end: the nearest end that is left, straight across, to be tried a hair beside it.
+                // Not followed from either end: the nearest end that is left, straight across, to be tried a hair
+                // beside it.
                 reached = Enumerable
                     .Range(0, runs.Count)
                     .Where(e => walks.All(w => w.Reached != e))

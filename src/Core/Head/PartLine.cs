@@ -3,7 +3,8 @@ namespace Wendro.Core.Head;
 /// <summary>Where she parts her hair: a straight line from the front hairline back to the crown.</summary>
 /// <param name="FrontCm">Where it starts at the hairline, cm towards her left of the middle, −6..6.</param>
 /// <param name="BackCm">Where it ends at the crown, cm towards her left of the middle, −3..3.</param>
-/// <param name="ZigzagMm">How far it goes to and fro, mm either way, 0..15; zones and sections keep to its middle line.</param>
+/// <param name="ZigzagMm">How far it goes to and fro, mm either way, 0..15; zones and sections keep to its middle
+/// line.</param>
 public sealed record PartLine(double FrontCm = 0, double BackCm = 0, double ZigzagMm = 0)
 {
     /// <summary>One turn of a zigzag part, cm.</summary>
@@ -18,7 +19,10 @@ public sealed record PartLine(double FrontCm = 0, double BackCm = 0, double Zigz
     /// <summary>Whether both sides are the same.</summary>
     public bool IsCentral => Math.Abs(FrontCm) < 1e-9 && Math.Abs(BackCm) < 1e-9;
 
-    /// <summary>The part she makes for a change (no property: a record writes out its properties, and this one would never end): mirrored, or to her left where it was about the middle.</summary>
+    /// <summary>
+    /// The part she makes for a change (no property: a record writes out its properties, and this one would never
+    /// end): mirrored, or to her left where it was about the middle.
+    /// </summary>
     public PartLine MovedOver() =>
         Math.Abs(FrontCm) < 1.5
             ? this with
@@ -39,7 +43,9 @@ public sealed record PartLine(double FrontCm = 0, double BackCm = 0, double Zigz
         return OffsetAt(z) + ZigzagMm / 10 * (4 * Math.Abs(turn - 0.5) - 1);
     }
 
-    /// <summary>Distance of the part from the middle of the head, measured over the top, at a depth z; cm towards her left.</summary>
+    /// <summary>
+    /// Distance of the part from the middle of the head, measured over the top, at a depth z; cm towards her left.
+    /// </summary>
     public double OffsetAt(double z)
     {
         const double front = 7.5;

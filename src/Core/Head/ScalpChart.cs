@@ -9,7 +9,10 @@ namespace Wendro.Core.Head;
 /// </summary>
 public sealed class ScalpChart
 {
-    /// <summary>How far behind the vertical the top of the map lies, degrees: it makes rings round it run level at the back. Model assumption.</summary>
+    /// <summary>
+    /// How far behind the vertical the top of the map lies, degrees: it makes rings round it run level at the back.
+    /// Model assumption.
+    /// </summary>
     public const double TiltDegrees = 16;
 
     private const int Angles = 181;
@@ -30,7 +33,9 @@ public sealed class ScalpChart
     /// <summary>The hairline on the crown map, closed, counter-clockwise, cm.</summary>
     public IReadOnlyList<MapPoint> Outline { get; }
 
-    /// <summary>Places on the map a step apart, the same on both sides of its middle; some lie outside the hairline.</summary>
+    /// <summary>
+    /// Places on the map a step apart, the same on both sides of its middle; some lie outside the hairline.
+    /// </summary>
     /// <param name="stepCm">How far apart, cm.</param>
     public IEnumerable<ScalpPoint> Places(double stepCm)
     {
@@ -78,7 +83,9 @@ public sealed class ScalpChart
         return Math.Abs(sum) / 2;
     }
 
-    /// <summary>Distance over the head from the top of the map to where its side stands upright, cm, by angle.</summary>
+    /// <summary>
+    /// Distance over the head from the top of the map to where its side stands upright, cm, by angle.
+    /// </summary>
     public double UprightCm(double around)
     {
         var a = Math.Abs(around);
@@ -273,7 +280,10 @@ public sealed class ScalpChart
         return all;
     }
 
-    /// <summary>What is tabled at an angle and a depth: radius from the skull's centre, distance along the meridian, radius on the map, distance from the hairline; cm.</summary>
+    /// <summary>
+    /// What is tabled at an angle and a depth: radius from the skull's centre, distance along the meridian, radius on
+    /// the map, distance from the hairline; cm.
+    /// </summary>
     private readonly record struct Node(double Radius, double Along, double MapRadius, double Hairline)
     {
         public static Node Mix(in Node a, in Node b, double t) =>

@@ -2,7 +2,9 @@ using System.Numerics;
 
 namespace Wendro.Core.Head;
 
-/// <summary>A place in a picture of the scalp unrolled from above: +X her left, +Y her face; 1 cm² here is 1 cm² on the head.</summary>
+/// <summary>
+/// A place in a picture of the scalp unrolled from above: +X her left, +Y her face; 1 cm² here is 1 cm² on the head.
+/// </summary>
 public readonly record struct MapPoint(double X, double Y);
 
 /// <summary>A place on the scalp with everything zones and partings are told by.</summary>

@@ -2,7 +2,8 @@ namespace Wendro.Core.Head;
 
 /// <summary>
 /// The zones of a head as one tree of boundaries: each boundary is a number over the scalp, below zero on one side.
-/// A point walks the tree; an outline is cut along it. So every place lies in exactly one zone, and the outlines tile the scalp.
+/// A point walks the tree; an outline is cut along it. So every place lies in exactly one zone, and the outlines tile
+/// the scalp.
 /// Order of claim: face frame, fringe, then the others.
 /// </summary>
 public sealed class Zones

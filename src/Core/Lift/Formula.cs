@@ -59,7 +59,10 @@ public sealed record ShadeMix(IReadOnlyList<Shade> Shades)
     public override int GetHashCode() => Shades.Aggregate(0, HashCode.Combine);
 }
 
-/// <summary>What is mixed for some of the panels, and how long it works: a lightener, or a deposit where a level to colour to is given.</summary>
+/// <summary>
+/// What is mixed for some of the panels, and how long it works: a lightener, or a deposit where a level to colour to
+/// is given.
+/// </summary>
 /// <param name="Id">A letter, A to E.</param>
 /// <param name="Lightener">What lightens; says nothing for a deposit.</param>
 /// <param name="Volume">Developer, volume, 5..40; one in between is blended from two at hand.</param>

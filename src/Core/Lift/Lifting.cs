@@ -39,7 +39,8 @@ public sealed record LiftCase(
 }
 
 /// <summary>
-/// How light hair becomes. A film that dries works while it is moist: exposure X(t) = Q·τd·(1 − e^(−t/τd)), Q = 2^((T−25)/10);
+/// How light hair becomes. A film that dries works while it is moist: exposure X(t) = Q·τd·(1 − e^(−t/τd)), Q =
+/// 2^((T−25)/10);
 /// lift ΔL(t) = cap·(1 − e^(−X·k/τ)). Forwards and backwards in closed form. Model assumption throughout.
 /// </summary>
 public sealed class Lifting
@@ -93,7 +94,9 @@ public sealed class Lifting
     /// <summary>Levels gained after some minutes ≥ 0.</summary>
     public double Gain(double minutes) => Cap * (1 - Math.Exp(-Exposure(minutes) * rate));
 
-    /// <summary>Levels gained after some minutes with another coverage 0..1 than the case's: coverage touches the speed only.</summary>
+    /// <summary>
+    /// Levels gained after some minutes with another coverage 0..1 than the case's: coverage touches the speed only.
+    /// </summary>
     public double GainAtCoverage(double minutes, double coverage) =>
         Cap * (1 - Math.Exp(-Exposure(minutes) * rate * coverage));
 
@@ -103,8 +106,10 @@ public sealed class Lifting
         var tau = Speed / rate;
         return string.Create(
             System.Globalization.CultureInfo.InvariantCulture,
-            $"cap {Cap:0.00}; X = {warmth:0.000} · {drying:0.0} · (1 − e^(−{minutes:0.#}/{drying:0.0})) = {Exposure(minutes):0.0}; k = {Speed:0.000}, τ = {tau:0.#}; "
-                + $"lift = {Cap:0.00} · (1 − e^(−{Exposure(minutes):0.0} · {Speed:0.000} / {tau:0.#})) = {Gain(minutes):0.00}"
+            $"cap {Cap:0.00}; X = {warmth:0.000} · {drying:0.0} · (1 − e^(−{minutes:0.#}/{drying:0.0})) = "
+                + $"{Exposure(minutes):0.0}; k = {Speed:0.000}, τ = {tau:0.#}; "
+                + $"lift = {Cap:0.00} · (1 − e^(−{Exposure(minutes):0.0} · {Speed:0.000} / {tau:0.#})) = "
+                + $"{Gain(minutes):0.00}"
         );
     }
 
@@ -156,6 +161,8 @@ public sealed class Lifting
         return share >= 1 ? null : -drying * Math.Log(1 - share);
     }
 
-    /// <summary>Why a level is not reached: true when the film dries first, false when it lies beyond the cap.</summary>
+    /// <summary>
+    /// Why a level is not reached: true when the film dries first, false when it lies beyond the cap.
+    /// </summary>
     public bool DriesBefore(Level target) => target.Value - Case.From.Value < Cap;
 }

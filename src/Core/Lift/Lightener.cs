@@ -22,7 +22,8 @@ public enum Lightener
 /// <param name="ExcludesHeat">Whether its leaflet excludes heat, as many do.</param>
 /// <param name="Swells">Whether it swells while it works.</param>
 /// <param name="LimitMinutes">Longest its leaflet allows, minutes; the leaflet rules. Trade.</param>
-/// <param name="WindowMinutes">How long a mixed bowl of it can be painted from, minutes; the leaflet rules. Trade.</param>
+/// <param name="WindowMinutes">How long a mixed bowl of it can be painted from, minutes; the leaflet rules.
+/// Trade.</param>
 public sealed record LightenerFigures(
     double RatedLevels,
     double DryingMinutes,
@@ -34,10 +35,16 @@ public sealed record LightenerFigures(
     double WindowMinutes = LiftTables.BowlWindowMinutes
 )
 {
-    /// <summary>Where clay meets powder half and half, the mixture dries this much slower than the mean, minutes. Model assumption.</summary>
+    /// <summary>
+    /// Where clay meets powder half and half, the mixture dries this much slower than the mean, minutes. Model
+    /// assumption.
+    /// </summary>
     private const double HoldMinutes = 1;
 
-    /// <summary>Two lighteners in one bowl: figures by share; whatever one of them forbids is forbidden, the shorter limit holds.</summary>
+    /// <summary>
+    /// Two lighteners in one bowl: figures by share; whatever one of them forbids is forbidden, the shorter limit
+    /// holds.
+    /// </summary>
     /// <param name="other">The other.</param>
     /// <param name="share">Its share of the lightener, 0..1.</param>
     /// <param name="holds">Whether it is clay with powder: the clay holds the powder's moisture.</param>

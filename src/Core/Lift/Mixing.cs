@@ -1,6 +1,9 @@
 namespace Wendro.Core.Lift;
 
-/// <summary>What the proportions in a bowl do to the work: how it holds, how it bleeds, how strong it is. Model assumption throughout.</summary>
+/// <summary>
+/// What the proportions in a bowl do to the work: how it holds, how it bleeds, how strong it is. Model assumption
+/// throughout.
+/// </summary>
 public static class Mixing
 {
     /// <summary>Lightener's share of the mixture at 1 : 1.5, at which all strengths are tabled.</summary>
@@ -9,11 +12,15 @@ public static class Mixing
     /// <summary>How much a mixture gains in speed for a doubled share of lightener.</summary>
     private const double StrengthBySharing = 0.15;
 
-    /// <summary>Share of the section that each part of developer over 1.5 makes it run further, and the most of it.</summary>
+    /// <summary>
+    /// Share of the section that each part of developer over 1.5 makes it run further, and the most of it.
+    /// </summary>
     private const double RunsByPart = 0.06,
         RunsAtMost = 0.06;
 
-    /// <summary>Parts of developer to one of lightener up to which a mixture is stiff, and from which it runs.</summary>
+    /// <summary>
+    /// Parts of developer to one of lightener up to which a mixture is stiff, and from which it runs.
+    /// </summary>
     private const double StiffUpTo = 0.75,
         RunsFrom = 2.25;
 
@@ -49,7 +56,9 @@ public static class Mixing
         return formula.IsDeposit ? 0 : Math.Clamp((formula.DeveloperPerLightener - 1.5) * RunsByPart, 0, RunsAtMost);
     }
 
-    /// <summary>Factor on the speed by all that is mixed in: the ratio's strength, less what an additive takes.</summary>
+    /// <summary>
+    /// Factor on the speed by all that is mixed in: the ratio's strength, less what an additive takes.
+    /// </summary>
     public static double SpeedOf(Formula formula)
     {
         ArgumentNullException.ThrowIfNull(formula);

@@ -39,14 +39,16 @@ public static class Remedies
             var because =
                 found == 0 ? $"Level {target} is already there."
                 : within ? $"Level {target} after {found:0} min."
-                : $"Level {target} takes {found:0} min; {(of.Figures is null ? "leaflets usually end" : "its leaflet ends")} at {limit:0} min.";
+                : $"Level {target} takes {found:0} min; "
+                    + $"{(of.Figures is null ? "leaflets usually end" : "its leaflet ends")} at {limit:0} min.";
             return new(true, found, within, because, within ? [] : Find(of, target));
         }
 
         var most = of.From.Value + lifting.MostGain;
         var why = lifting.DriesBefore(target)
             ? $"It dries first: the film stops near level {most:0.0}."
-            : $"Out of reach: {of.Volume} lifts {lifting.Cap:0.0} levels at most, to {of.From.Value + lifting.Cap:0.0}.";
+            : $"Out of reach: {of.Volume} lifts {lifting.Cap:0.0} levels at most, to "
+                + $"{of.From.Value + lifting.Cap:0.0}.";
         return new(false, null, false, why, Find(of, target));
     }
 
@@ -108,7 +110,8 @@ public static class Remedies
             found.Add(
                 new Remedy(
                     "visits",
-                    $"Go lighter over several visits, weeks apart: foil today reaches about {of.From.Value + best:0.0}.",
+                    $"Go lighter over several visits, weeks apart: foil today reaches about "
+                        + $"{of.From.Value + best:0.0}.",
                     null
                 )
             );

@@ -16,7 +16,8 @@ public sealed record Reading(double Minutes, double Level);
 public sealed record StrandTest(Lightener Lightener, double Volume, Covering Covering, IReadOnlyList<Reading> Readings)
 {
     /// <summary>
-    /// How far an eye's reading lies from the truth, standard deviation, levels: a practised eye is within a quarter level,
+    /// How far an eye's reading lies from the truth, standard deviation, levels: a practised eye is within a quarter
+    /// level,
     /// mostly well within. Model assumption.
     /// </summary>
     public const double ReadingSpread = 0.17;
@@ -24,7 +25,9 @@ public sealed record StrandTest(Lightener Lightener, double Volume, Covering Cov
     private const int Steps = 60;
     private const double Nudge = 1e-4;
 
-    /// <summary>What the test tells of her hair; null without a reading. The strand is taken from hair no band touched.</summary>
+    /// <summary>
+    /// What the test tells of her hair; null without a reading. The strand is taken from hair no band touched.
+    /// </summary>
     public OwnLift? OwnOf(HairProfile hair)
     {
         if (Readings.Count == 0)
@@ -52,11 +55,14 @@ public sealed record StrandTest(Lightener Lightener, double Volume, Covering Cov
     }
 
     /// <summary>
-    /// The client's own speed and cap: least squares over the readings with the spread of clients as prior (speed in logarithms),
-    /// so that one noisy reading moves it a little and five move it a lot. Found by damped Gauss–Newton steps; the spread is that of
+    /// The client's own speed and cap: least squares over the readings with the spread of clients as prior (speed in
+    /// logarithms),
+    /// so that one noisy reading moves it a little and five move it a lot. Found by damped Gauss–Newton steps; the
+    /// spread is that of
     /// the linearised problem there. Source: standard least squares; the spreads are model assumptions.
     /// </summary>
-    /// <param name="readings">Readings with the case each was taken under; none gives <see cref="OwnLift.Unread"/>.</param>
+    /// <param name="readings">Readings with the case each was taken under; none gives <see
+    /// cref="OwnLift.Unread"/>.</param>
     public static OwnLift Fit(IReadOnlyList<(LiftCase Case, Reading Reading)> readings)
     {
         ArgumentNullException.ThrowIfNull(readings);

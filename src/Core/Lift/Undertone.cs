@@ -25,7 +25,9 @@ public static class Undertone
     /// <summary>All of them, darkest first.</summary>
     public static IReadOnlyList<string> All { get; } = Names.Distinct().ToArray();
 
-    /// <summary>The level an undertone belongs to, in words as <see cref="At"/> says it; null for none of them.</summary>
+    /// <summary>
+    /// The level an undertone belongs to, in words as <see cref="At"/> says it; null for none of them.
+    /// </summary>
     public static double? LevelOf(string undertone)
     {
         var at = Array.LastIndexOf(Names, undertone);

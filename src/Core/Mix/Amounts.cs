@@ -24,7 +24,9 @@ public static class Amounts
     public const double UsualFrom = 60,
         UsualTo = 140;
 
-    /// <summary>Hair in the panels of the usual head, g: what a usual service is measured against. Model assumption.</summary>
+    /// <summary>
+    /// Hair in the panels of the usual head, g: what a usual service is measured against. Model assumption.
+    /// </summary>
     public const double UsualHairGrams = 122;
 
     private const int AcrossSteps = 12;
@@ -45,7 +47,10 @@ public static class Amounts
         };
     }
 
-    /// <summary>Hair of a panel that one of its products reaches, g: along, across and through, what teasing holds back left away.</summary>
+    /// <summary>
+    /// Hair of a panel that one of its products reaches, g: along, across and through, what teasing holds back left
+    /// away.
+    /// </summary>
     public static double HairReached(Panel panel, PaintedPanel painted)
     {
         ArgumentNullException.ThrowIfNull(panel);
@@ -87,7 +92,9 @@ public static class Amounts
         return new(
             UsualFrom * share,
             UsualTo * share,
-            $"A full service usually takes {Quantity.Grams(UsualFrom, "0")} to {Quantity.Grams(UsualTo, "0")} mixed, on about {Quantity.Grams(UsualHairGrams, "0")} of hair in panels; here {Quantity.Grams(held, "0")} of hair are held, {share:P0} of it."
+            $"A full service usually takes {Quantity.Grams(UsualFrom, "0")} to {Quantity.Grams(UsualTo, "0")} "
+                + $"mixed, on about {Quantity.Grams(UsualHairGrams, "0")} of hair in panels; here "
+                + $"{Quantity.Grams(held, "0")} of hair are held, {share:P0} of it."
         );
     }
 }

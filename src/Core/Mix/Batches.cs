@@ -43,7 +43,8 @@ public sealed record Batch(
 public sealed record BowlLimits(double WindowMinutes, double LeastGrams, double MostGrams);
 
 /// <summary>
-/// Splits the work into bowls, so that none is painted from after its end. A bowl is mixed when the first panel that needs it is next, and
+/// Splits the work into bowls, so that none is painted from after its end. A bowl is mixed when the first panel that
+/// needs it is next, and
 /// serves as many of the following as it can: for panels in a fixed order no other split needs fewer.
 /// </summary>
 public static class Batches
@@ -52,7 +53,8 @@ public static class Batches
     /// <param name="work">Panels in working order.</param>
     /// <param name="limits">What each formula's bowls are held to.</param>
     /// <param name="mixingMinutes">What mixing one takes; nothing is painted meanwhile.</param>
-    /// <param name="weighed">Grams of bowls that were mixed already, by formula and ordinal: they serve what they can, not what was meant.</param>
+    /// <param name="weighed">Grams of bowls that were mixed already, by formula and ordinal: they serve what they
+    /// can, not what was meant.</param>
     public static Timeline Of(
         IReadOnlyList<PanelWork> work,
         Func<string, BowlLimits> limits,

@@ -66,7 +66,8 @@ public sealed record BowlStep(Ingredient Ingredient, double TargetGrams, double 
 /// <param name="ProductGrams">Lightener and developer together then, g.</param>
 /// <param name="TotalGrams">All that is in the bowl then, g.</param>
 /// <param name="Fits">Whether the bowl holds it.</param>
-/// <param name="RatioIfKept">Parts of developer to one of lightener if it stays as it is and the rest is poured as meant.</param>
+/// <param name="RatioIfKept">Parts of developer to one of lightener if it stays as it is and the rest is poured as
+/// meant.</param>
 public sealed record BowlRescue(
     IReadOnlyList<double> Adds,
     double ProductGrams,
@@ -118,7 +119,9 @@ public sealed class BowlInHand
     /// <summary>What the scale should show before the next pour, g; null where no bowl was put on.</summary>
     public double? GrossGrams => TareGrams + PouredGrams;
 
-    /// <summary>The ingredient to pour next, from 0; null where all is in, or too much of one waits for a word.</summary>
+    /// <summary>
+    /// The ingredient to pour next, from 0; null where all is in, or too much of one waits for a word.
+    /// </summary>
     public int? Next => IsOver ? null : First(s => s.State is StepState.Waiting or StepState.Short);
 
     /// <summary>The ingredient of which too much went in, from 0; null for none that waits for a word.</summary>

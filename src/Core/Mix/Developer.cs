@@ -10,7 +10,9 @@ public sealed record DeveloperPart(Volume Volume, double Grams);
 /// <summary>A developer in between: two strengths by mass, for peroxide adds up by mass.</summary>
 public static class Developer
 {
-    /// <summary>Parts of what is available that make the wanted strength; null where it lies outside of what is available.</summary>
+    /// <summary>
+    /// Parts of what is available that make the wanted strength; null where it lies outside of what is available.
+    /// </summary>
     /// <param name="wanted">Strength wanted.</param>
     /// <param name="grams">How much of it, g, above 0.</param>
     /// <param name="available">Strengths at hand.</param>

@@ -4,7 +4,10 @@ using Wendro.Core.Tone;
 
 namespace Wendro.Core.Mix;
 
-/// <summary>Entries to start a shelf from: what the trade usually has, with nobody's name on it. Every figure is to be corrected by the leaflet.</summary>
+/// <summary>
+/// Entries to start a shelf from: what the trade usually has, with nobody's name on it. Every figure is to be
+/// corrected by the leaflet.
+/// </summary>
 public static class GenericProducts
 {
     /// <summary>All of them.</summary>

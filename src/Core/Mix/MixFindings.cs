@@ -87,8 +87,10 @@ public static class MixFindings
                 FindingKind.BowlOutlives,
                 Severity.Alarm,
                 "A bowl expires before it is used",
-                $"A bowl of {bowls.Key} ends after {worst.LivesUntil - worst.ReadyAt:0.#} min; one panel alone keeps it in use for {worst.PaintedUntil - worst.ReadyAt:0.#} min.",
-                "A bowl's time counts from when it is mixed; bowls are split between panels, not within one. Cut the panel narrower or shorter, or take what lives longer.",
+                $"A bowl of {bowls.Key} ends after {worst.LivesUntil - worst.ReadyAt:0.#} min; one panel alone "
+                    + $"keeps it in use for {worst.PaintedUntil - worst.ReadyAt:0.#} min.",
+                "A bowl's time counts from when it is mixed; bowls are split between panels, not within one. Cut "
+                    + "the panel narrower or shorter, or take what lives longer.",
                 keys,
                 bowls.Key,
                 new Figure("past its time", worst.PaintedUntil - worst.LivesUntil, "min")
@@ -120,7 +122,9 @@ public static class MixFindings
                     ? Severity.Alarm
                     : Severity.Caution,
                 "Not the recipe that was planned",
-                $"{Capital(weighed.Words)} came out 1 : {came.DeveloperPerLightener:0.00} with {came.Volume:0.#} vol instead of 1 : {weighed.Meant.DeveloperPerLightener:0.00} with {weighed.Meant.Volume:0.#} vol: "
+                $"{Capital(weighed.Words)} came out 1 : {came.DeveloperPerLightener:0.00} with {came.Volume:0.#} "
+                    + $"vol instead of 1 : {weighed.Meant.DeveloperPerLightener:0.00} with "
+                    + $"{weighed.Meant.Volume:0.#} vol: "
                     + $"{Mixing.Words(came.DeveloperPerLightener)}.{(other is null ? string.Empty : $" It holds {other}; the plan says {weighed.Meant.Product}.")}",
                 $"Weights as they were kept. Off by more than {UnevenShare:P0} in ratio or {UnevenVolume:0} vol.",
                 weighed.Panels,
@@ -152,8 +156,11 @@ public static class MixFindings
                 FindingKind.RunnyForDepth,
                 Severity.Caution,
                 $"{formula.Id} is too loose for how deep it goes",
-                $"1 : {formula.DeveloperPerLightener:0.##} is {Mixing.Words(formula.DeveloperPerLightener)}; on {Findings.Panels(deep.Length).ToLowerInvariant()} in open air it goes {ProductFindings.HowFar(most)} the section.",
-                $"Deepest stroke by thickness, and what a loose mixture adds; {mix.Limits.BleedShare:P0} and more may come through.",
+                $"1 : {formula.DeveloperPerLightener:0.##} is {Mixing.Words(formula.DeveloperPerLightener)}; on "
+                    + $"{Findings.Panels(deep.Length).ToLowerInvariant()} in open air it goes "
+                    + $"{ProductFindings.HowFar(most)} the section.",
+                $"Deepest stroke by thickness, and what a loose mixture adds; {mix.Limits.BleedShare:P0} and "
+                    + $"more may come through.",
                 deep.Select(c => c.Panel.Panel.Key).ToArray(),
                 formula.Id,
                 new Figure("reaches", most, "share")
@@ -176,8 +183,11 @@ public static class MixFindings
                 FindingKind.StrengthOverScalp,
                 Severity.Alarm,
                 strong ? "Too strong for the scalp" : "Not made for the scalp",
-                $"{formula.Id} ({formula.Words}) begins {Quantity.Cm(near.Min(c => c.Coat.Painted.StartCm), "0.0")} from the scalp on {Findings.Panels(near.Length).ToLowerInvariant()}.",
-                $"Over {LiftTables.ScalpVolume:0} vol, and whatever its leaflet does not allow there, stays {Quantity.Cm(mix.Limits.ScalpCm, "0.0")} off the scalp. The leaflet rules.",
+                $"{formula.Id} ({formula.Words}) begins "
+                    + $"{Quantity.Cm(near.Min(c => c.Coat.Painted.StartCm), "0.0")} from the scalp on "
+                    + $"{Findings.Panels(near.Length).ToLowerInvariant()}.",
+                $"Over {LiftTables.ScalpVolume:0} vol, and whatever its leaflet does not allow there, stays "
+                    + $"{Quantity.Cm(mix.Limits.ScalpCm, "0.0")} off the scalp. The leaflet rules.",
                 near.Select(c => c.Panel.Panel.Key).ToArray(),
                 formula.Id,
                 new Figure("developer", formula.Volume, "vol")
@@ -197,8 +207,10 @@ public static class MixFindings
                 FindingKind.HeatAgainstLeaflet,
                 Severity.Alarm,
                 "Heat against the leaflet",
-                $"{formula.Id} ({formula.Words}) is planned with low heat; {(formula.Figures is null ? "many leaflets of such products exclude" : "its leaflet excludes")} it.",
-                "Heat speeds the lift and dries the film. Never against the leaflet: read it, then confirm that it allows heat, or use none.",
+                $"{formula.Id} ({formula.Words}) is planned with low heat; "
+                    + $"{(formula.Figures is null ? "many leaflets of such products exclude" : "its leaflet excludes")} it.",
+                "Heat speeds the lift and dries the film. Never against the leaflet: read it, then confirm that "
+                    + "it allows heat, or use none.",
                 mix.CoatsOf(formula).Select(c => c.Panel.Panel.Key).ToArray(),
                 formula.Id,
                 new Figure("warmer by", LiftTables.LowHeatDegrees, "°C")
@@ -215,7 +227,8 @@ public static class MixFindings
                 FindingKind.PastLeaflet,
                 Severity.Alarm,
                 "Longer than the leaflet allows",
-                $"{formula.Id} ({formula.Words}) is rinsed after {formula.Minutes:0} min; {(formula.Figures is null ? "most leaflets end" : "its leaflet ends")} at {limit:0} min.",
+                $"{formula.Id} ({formula.Words}) is rinsed after {formula.Minutes:0} min; "
+                    + $"{(formula.Figures is null ? "most leaflets end" : "its leaflet ends")} at {limit:0} min.",
                 "Never past the leaflet's time.",
                 mix.CoatsOf(formula).Select(c => c.Panel.Panel.Key).ToArray(),
                 formula.Id,
@@ -257,8 +270,11 @@ public static class MixFindings
                     FindingKind.AdditiveLowersLift,
                     Severity.Note,
                     "The additive takes some lift",
-                    $"{formula.Additive!.Product ?? "The bond additive"} slows {formula.Id} by {formula.Additive.Slows:P0}: up to {most:0.0} level less after {formula.Minutes:0} min. The forecast has it in it.",
-                    "Lift with and without it, same minutes. Dose and leaflet say how much it slows; less is used in open air.",
+                    $"{formula.Additive!.Product ?? "The bond additive"} slows {formula.Id} by "
+                        + $"{formula.Additive.Slows:P0}: up to {most:0.0} level less after {formula.Minutes:0} "
+                        + $"min. The forecast has it in it.",
+                    "Lift with and without it, same minutes. Dose and leaflet say how much it slows; less is "
+                        + "used in open air.",
                     lost.Where(l => l.Lost >= AdditiveTakes).Select(l => l.Panel.Panel.Key).ToArray(),
                     formula.Id,
                     new Figure("less", most, "level")

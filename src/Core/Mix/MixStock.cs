@@ -6,7 +6,9 @@ namespace Wendro.Core.Mix;
 /// <summary>Whether there is enough on the shelf, and what it costs.</summary>
 public static class MixStock
 {
-    /// <summary>What bowls still to be weighed take of each product, g; where no product is named, by nothing.</summary>
+    /// <summary>
+    /// What bowls still to be weighed take of each product, g; where no product is named, by nothing.
+    /// </summary>
     public static IReadOnlyDictionary<string, double> Needed(IEnumerable<Ingredient> ingredients)
     {
         ArgumentNullException.ThrowIfNull(ingredients);
@@ -32,8 +34,10 @@ public static class MixStock
                 FindingKind.NotEnoughStock,
                 Severity.Alarm,
                 $"Not enough {product.Name}",
-                $"{Quantity.Grams(needed, "0.0")} are needed and {Quantity.Grams(product.Stock.OnHand!.Value, "0.0")} are there.",
-                "Bowls still to be weighed, waste in them, against what the shelf counts; a millilitre of developer weighs a gram.",
+                $"{Quantity.Grams(needed, "0.0")} are needed and "
+                    + $"{Quantity.Grams(product.Stock.OnHand!.Value, "0.0")} are there.",
+                "Bowls still to be weighed, waste in them, against what the shelf counts; a millilitre of "
+                    + "developer weighs a gram.",
                 [],
                 product.Name,
                 new Figure("missing", needed - product.Stock.OnHand!.Value, "g")

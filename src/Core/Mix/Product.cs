@@ -73,7 +73,8 @@ public abstract record Product(string Name, Stock Stock);
 /// <param name="HeatAllowed">Whether its leaflet allows heat.</param>
 /// <param name="LimitMinutes">Longest its leaflet allows, minutes, 5..120.</param>
 /// <param name="WindowMinutes">How long a bowl of it can be painted from, minutes, 1..120.</param>
-/// <param name="Ratios">Usual parts of developer to one of it, 0.1..10 each; the first is the one to start from.</param>
+/// <param name="Ratios">Usual parts of developer to one of it, 0.1..10 each; the first is the one to start
+/// from.</param>
 /// <param name="ScoopGrams">What its scoop holds, g; null where it has none.</param>
 public sealed record LightenerProduct(
     string Name,

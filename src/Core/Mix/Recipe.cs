@@ -46,7 +46,8 @@ public sealed record Recipe(IReadOnlyList<Ingredient> Ingredients, string? Missi
     /// <summary>A formula's recipe.</summary>
     /// <param name="formula">The formula.</param>
     /// <param name="grams">Lightener and developer together, g.</param>
-    /// <param name="developers">Developers at hand; where there are none, one of the wanted strength is taken to be.</param>
+    /// <param name="developers">Developers at hand; where there are none, one of the wanted strength is taken to
+    /// be.</param>
     /// <param name="leastGrams">Least of an additive that can be weighed, g: less of it becomes so much.</param>
     public static Recipe Of(
         Formula formula,
@@ -80,7 +81,10 @@ public sealed record Recipe(IReadOnlyList<Ingredient> Ingredients, string? Missi
         return new(all, missing);
     }
 
-    /// <summary>Least grams of lightener and developer with which the least of these can be weighed, g; an additive is not worth a larger bowl.</summary>
+    /// <summary>
+    /// Least grams of lightener and developer with which the least of these can be weighed, g; an additive is not
+    /// worth a larger bowl.
+    /// </summary>
     /// <param name="formula">The formula.</param>
     /// <param name="least">Least of one thing the scale weighs well, g.</param>
     /// <param name="developers">Developers at hand.</param>
@@ -153,7 +157,8 @@ public sealed record Recipe(IReadOnlyList<Ingredient> Ingredients, string? Missi
         return blend is null
             ? (
                 [One(wanted, grams)],
-                $"Developer {wanted:0.#} vol lies outside of what is on the shelf, {at.Min(d => d.Volume):0.#} to {at.Max(d => d.Volume):0.#} vol."
+                $"Developer {wanted:0.#} vol lies outside of what is on the shelf, {at.Min(d => d.Volume):0.#} "
+                    + $"to {at.Max(d => d.Volume):0.#} vol."
             )
             : (blend.Select(p => One(p.Volume.Value, p.Grams)), null);
     }

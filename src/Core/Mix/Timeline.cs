@@ -9,7 +9,10 @@ namespace Wendro.Core.Mix;
 /// <param name="To">When it is done.</param>
 public readonly record struct PanelTurn(PanelKey Panel, double From, double To);
 
-/// <summary>The work on one time axis: bowls as they are mixed, panels as they are painted. Nothing is painted while a bowl is mixed.</summary>
+/// <summary>
+/// The work on one time axis: bowls as they are mixed, panels as they are painted. Nothing is painted while a bowl is
+/// mixed.
+/// </summary>
 /// <param name="Bowls">The bowls in the order they are mixed.</param>
 /// <param name="Turns">The panels in working order.</param>
 public sealed record Timeline(IReadOnlyList<Batch> Bowls, IReadOnlyList<PanelTurn> Turns)
@@ -17,7 +20,9 @@ public sealed record Timeline(IReadOnlyList<Batch> Bowls, IReadOnlyList<PanelTur
     /// <summary>Minutes from the first bowl to the last panel; 0 where nothing is painted.</summary>
     public double Minutes => Turns.Count == 0 ? 0 : Turns[^1].To;
 
-    /// <summary>When the first panel of a zone is begun and the last is done; null where nothing of it is painted.</summary>
+    /// <summary>
+    /// When the first panel of a zone is begun and the last is done; null where nothing of it is painted.
+    /// </summary>
     public (double From, double To)? Of(Zone zone)
     {
         var turns = Turns.Where(t => t.Panel.Zone == zone).ToArray();

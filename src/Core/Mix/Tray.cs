@@ -13,7 +13,9 @@ namespace Wendro.Core.Mix;
 /// <param name="Why">What it is for.</param>
 public sealed record TrayItem(string Id, string Words, int Count, string Why);
 
-/// <summary>What must lie ready before the first panel: it follows from the plan. Trade; the counts are model assumptions.</summary>
+/// <summary>
+/// What must lie ready before the first panel: it follows from the plan. Trade; the counts are model assumptions.
+/// </summary>
 public static class Tray
 {
     /// <summary>Sheets are cut this much longer than the hair they take, cm.</summary>

@@ -44,7 +44,8 @@ internal sealed class Knife(
         var kept = outlines.ToList();
         foreach (var middle in middles)
         {
-            // A line is followed from edge to edge: what no edge crosses is cut through its middle first, so that two pieces have it on theirs.
+            // A line is followed from edge to edge: what no edge crosses is cut through its middle first, so that two
+            // pieces have it on theirs.
             var field = outside.FirstOrDefault(f => f(chart.At(middle)) < 0);
             if (field is not null && kept.All(o => o.Corners.All(c => field(c) > 0)))
             {
@@ -124,7 +125,8 @@ internal sealed class Knife(
             return;
         }
 
-        // Every other tooth makes one panel, those between the next. A panel need not fill all the room between its edges.
+        // Every other tooth makes one panel, those between the next. A panel need not fill all the room between its
+        // edges.
         var (begins, ends) = (left, right);
         if (left.Slant == 0 && right.Slant == 0)
         {
@@ -205,7 +207,9 @@ internal sealed class Knife(
         return result.Where(o => o.AreaCm2 > 1e-4).ToList();
     }
 
-    /// <summary>Where the columns of a row meet: equal areas, so that every panel is equally wide on the head.</summary>
+    /// <summary>
+    /// Where the columns of a row meet: equal areas, so that every panel is equally wide on the head.
+    /// </summary>
     private Edge[] Edges(List<Outline> band, int row, (double Low, double High) heights, double lengthCm)
     {
         var from = band.Min(o => o.RangeOf(partings.Along).Low);

@@ -34,7 +34,8 @@ public enum LeftOutBy
 
 /// <summary>A region left out, and why.</summary>
 /// <param name="Region">Which.</param>
-/// <param name="SizeCm">Veil: depth each side of the part; oval and teardrop: half their greatest width; baby hair: depth from the hairline. cm, 0.2..7.</param>
+/// <param name="SizeCm">Veil: depth each side of the part; oval and teardrop: half their greatest width; baby hair:
+/// depth from the hairline. cm, 0.2..7.</param>
 /// <param name="Reason">Why.</param>
 /// <param name="By">Who left it out.</param>
 public sealed record LeftOut(Region Region, double SizeCm, string Reason, LeftOutBy By = LeftOutBy.Hand)
@@ -45,7 +46,10 @@ public sealed record LeftOut(Region Region, double SizeCm, string Reason, LeftOu
 
     private const double TopCm = 1.5;
 
-    /// <summary>How far a place of a zone lies outside the region, negative inside; null where the region does not reach the zone.</summary>
+    /// <summary>
+    /// How far a place of a zone lies outside the region, negative inside; null where the region does not reach the
+    /// zone.
+    /// </summary>
     internal Func<ScalpPoint, double>? Outside(Zone zone, PartLine part) =>
         Region switch
         {
@@ -82,7 +86,8 @@ public sealed record LeftOut(Region Region, double SizeCm, string Reason, LeftOu
             return x - Math.Sqrt(square) + 4 * Math.Max(0, y - 1);
         }
 
-        // Behind its middle squares, not roots: the line round it then has a slope to follow at its round end, too. The same where they meet.
+        // Behind its middle squares, not roots: the line round it then has a slope to follow at its round end, too.
+        // The same where they meet.
         return (x * x - square) / (x + wide * Math.Sqrt(0.5));
     }
 

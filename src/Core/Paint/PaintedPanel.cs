@@ -2,7 +2,9 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Paint;
 
-/// <summary>What one product does on a panel's hair: where it lies along the strand and how deep through the section.</summary>
+/// <summary>
+/// What one product does on a panel's hair: where it lies along the strand and how deep through the section.
+/// </summary>
 /// <param name="Paint">How it is painted.</param>
 /// <param name="StartCm">Where the paint begins, cm, spread and share resolved.</param>
 /// <param name="ThicknessMm">Thickness of the section, mm.</param>
@@ -10,10 +12,15 @@ namespace Wendro.Core.Paint;
 /// <param name="Salt">What chance is hashed from.</param>
 public sealed record PaintedPanel(PanelPaint Paint, double StartCm, double ThicknessMm, double LengthCm, int Salt)
 {
-    /// <summary>Softness of the edge between hair that is reached and hair that is not, as a share of the section. Model assumption.</summary>
+    /// <summary>
+    /// Softness of the edge between hair that is reached and hair that is not, as a share of the section. Model
+    /// assumption.
+    /// </summary>
     public const double DepthEdge = 0.05;
 
-    /// <summary>How much wider a stroke is at the ends than where it begins, where it meets no other. Model assumption.</summary>
+    /// <summary>
+    /// How much wider a stroke is at the ends than where it begins, where it meets no other. Model assumption.
+    /// </summary>
     public const double StrokeWidens = 1.6;
 
     /// <summary>Share of the shell's hair left out of one scrunching pass. Model assumption.</summary>
@@ -50,7 +57,9 @@ public sealed record PaintedPanel(PanelPaint Paint, double StartCm, double Thick
             _ => 0,
         };
 
-    /// <summary>How far teasing lets the upper edge stray downwards from strand to strand, cm. Model assumption.</summary>
+    /// <summary>
+    /// How far teasing lets the upper edge stray downwards from strand to strand, cm. Model assumption.
+    /// </summary>
     public double TeasedCm =>
         Paint.Teasing switch
         {
@@ -59,7 +68,9 @@ public sealed record PaintedPanel(PanelPaint Paint, double StartCm, double Thick
             _ => 0,
         };
 
-    /// <summary>How deep a stroke goes against what was meant, by how firmly the brush is pressed. Model assumption.</summary>
+    /// <summary>
+    /// How deep a stroke goes against what was meant, by how firmly the brush is pressed. Model assumption.
+    /// </summary>
     public double PressedFactor =>
         Paint.Pressure switch
         {
@@ -74,20 +85,29 @@ public sealed record PaintedPanel(PanelPaint Paint, double StartCm, double Thick
     /// <summary>How much lower a strand's edge lies for being teased, cm.</summary>
     public double TeasedBelow(int strand) => TeasedCm == 0 ? 0 : TeasedCm * Hash.Unit(strand, TeasedSalt + 1);
 
-    /// <summary>Distance from the scalp at which paint begins, cm, at u = 0..1 across the panel: the edge of its body, strokes aside.</summary>
+    /// <summary>
+    /// Distance from the scalp at which paint begins, cm, at u = 0..1 across the panel: the edge of its body, strokes
+    /// aside.
+    /// </summary>
     public double UpperEdge(double u) =>
         Paint.Shape == Shape.Centre
             ? StartCm + Paint.SlopeCm * u
             : StartCm + Wendro.Core.Paint.UpperEdge.Below(Paint, u, Salt);
 
-    /// <summary>Share of the section's thickness that is reached, 0..1, at a share 0..1 of the strand's length: the mids' value up to half, then linear to the ends'.</summary>
+    /// <summary>
+    /// Share of the section's thickness that is reached, 0..1, at a share 0..1 of the strand's length: the mids'
+    /// value up to half, then linear to the ends'.
+    /// </summary>
     public double Depth(double share)
     {
         var t = Math.Clamp((share - 0.5) * 2, 0, 1);
         return Math.Min(1, PressedFactor * (Paint.MidsMm + (Paint.EndsMm - Paint.MidsMm) * t) / ThicknessMm);
     }
 
-    /// <summary>Coverage along a strand of the panel's mean length, 0..1: nothing at the upper edge, all of it a blur further down.</summary>
+    /// <summary>
+    /// Coverage along a strand of the panel's mean length, 0..1: nothing at the upper edge, all of it a blur further
+    /// down.
+    /// </summary>
     public double CoverageAlong(double u, double s) => CoverageAlong(u, s, LengthCm, 0);
 
     /// <summary>Coverage along one strand, 0..1.</summary>
@@ -191,7 +211,10 @@ public sealed record PaintedPanel(PanelPaint Paint, double StartCm, double Thick
         return most;
     }
 
-    /// <summary>Patches of the shell that the hands have reached: noise cut off higher with every pass, lower towards the ends.</summary>
+    /// <summary>
+    /// Patches of the shell that the hands have reached: noise cut off higher with every pass, lower towards the
+    /// ends.
+    /// </summary>
     private double Patches(double u, double s, double strandCm)
     {
         var from = UpperEdge(u);
@@ -216,7 +239,8 @@ public sealed record PaintedPanel(PanelPaint Paint, double StartCm, double Thick
         var top = At(x0, y0) + (At(x0 + 1, y0) - At(x0, y0)) * fx;
         var low = At(x0, y0 + 1) + (At(x0 + 1, y0 + 1) - At(x0, y0 + 1)) * fx;
 
-        // Between corners the mean gathers round a half: stretched back so that a share of places lies below that share.
+        // Between corners the mean gathers round a half: stretched back so that a share of places lies below that
+        // share.
         return Math.Clamp(0.5 + (top + (low - top) * fy - 0.5) * 1.35, 0, 1);
     }
 }

@@ -3,7 +3,9 @@ using Wendro.Core.Head;
 
 namespace Wendro.Core.Paint;
 
-/// <summary>Which panel: zone, row counted from the low edge, column from her face (at the back from her left); all from 0.</summary>
+/// <summary>
+/// Which panel: zone, row counted from the low edge, column from her face (at the back from her left); all from 0.
+/// </summary>
 public readonly record struct PanelKey(Zone Zone, int Row, int Column)
 {
     /// <summary>As written: zone/row/column, e.g. sideLeft/2/1.</summary>

@@ -45,23 +45,28 @@ public enum Teasing
 
 /// <summary>How one panel is painted with one product.</summary>
 /// <param name="Shape">Upper edge or strokes.</param>
-/// <param name="StartCm">How far from the scalp the paint begins at its highest point, cm, 0..75; for tips, how far from the scalp on a strand of the panel's mean length.</param>
-/// <param name="DropCm">How much lower the lowest point of the upper edge lies, cm, 0..40; nothing for a straight one.</param>
+/// <param name="StartCm">How far from the scalp the paint begins at its highest point, cm, 0..75; for tips, how far
+/// from the scalp on a strand of the panel's mean length.</param>
+/// <param name="DropCm">How much lower the lowest point of the upper edge lies, cm, 0..40; nothing for a straight
+/// one.</param>
 /// <param name="BlurCm">Length over which the paint fades in, cm, 0..12; for reverse, over which it fades out.</param>
 /// <param name="MidsMm">How deep it goes through the section at mid-length, mm, 0..40.</param>
 /// <param name="EndsMm">How deep at the ends, mm, 0..40.</param>
 /// <param name="Face">Side painted.</param>
 /// <param name="Covering">What covers it.</param>
 /// <param name="Formula">Which formula of the plan.</param>
-/// <param name="SpreadCm">Heights vary from panel to panel by up to this much either way, cm, 0..6: neighbours alternate, how far is hashed from the plan's seed and the panel's key.</param>
+/// <param name="SpreadCm">Heights vary from panel to panel by up to this much either way, cm, 0..6: neighbours
+/// alternate, how far is hashed from the plan's seed and the panel's key.</param>
 /// <param name="Flip">A slant runs the other way: high on the side away from her face.</param>
-/// <param name="StartShare">Instead of <paramref name="StartCm"/>: the start as a share of the panel's mean length, 0..1.</param>
+/// <param name="StartShare">Instead of <paramref name="StartCm"/>: the start as a share of the panel's mean length,
+/// 0..1.</param>
 /// <param name="SlopeCm">How much lower the back corner begins than the front one, cm, −20..20.</param>
 /// <param name="CentreU">Where across the panel the middle lies, 0.1..0.9.</param>
 /// <param name="CentreCm">How much lower a W's middle peak, or a spine, begins than the corners, cm, 0..40.</param>
 /// <param name="Strokes">Fine lines (3..9), teeth (2..9), spines (1..3) or scrunching passes (1..6).</param>
 /// <param name="StrokeShare">Width of a stroke where it begins: share of the room it has, 0.05..1.</param>
-/// <param name="MergeCm">How far below the start the strokes have met to solid, cm, 0..60: where the panel is held. 0: they never meet.</param>
+/// <param name="MergeCm">How far below the start the strokes have met to solid, cm, 0..60: where the panel is held.
+/// 0: they never meet.</param>
 /// <param name="BandCm">How far below the start the paint ends, cm, 0.5..75; null goes to the ends.</param>
 /// <param name="Pressure">How firmly the brush is pressed.</param>
 /// <param name="Tension">How the panel is held.</param>
@@ -99,7 +104,9 @@ public sealed record PanelPaint(
     /// <summary>Furthest from the scalp that paint begins, cm.</summary>
     public const double MostStartCm = 75;
 
-    /// <summary>This product and those laid after it, in order (a method: a record writes out its properties).</summary>
+    /// <summary>
+    /// This product and those laid after it, in order (a method: a record writes out its properties).
+    /// </summary>
     public IReadOnlyList<PanelPaint> Coats()
     {
         var coats = new List<PanelPaint>(1);
@@ -174,7 +181,9 @@ public sealed record PanelPaint(
             SpreadCm = 0,
         };
 
-    /// <summary>What chance on a panel is hashed from: the plan's seed and the zone, the same on both sides of the head.</summary>
+    /// <summary>
+    /// What chance on a panel is hashed from: the plan's seed and the zone, the same on both sides of the head.
+    /// </summary>
     internal static int SaltOf(PanelKey key, int seed) =>
         seed * 31 + Math.Min((int)key.Zone, (int)ZoneFacts.Other(key.Zone));
 }

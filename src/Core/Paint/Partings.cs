@@ -4,12 +4,15 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Paint;
 
 /// <summary>
-/// The two numbers a zone is cut by: how high a place lies across the sections (cm on the head, low edge to part or crown),
-/// and how far along a section (from her face backwards; at the back from her left to her right; upright sections from the top down).
+/// The two numbers a zone is cut by: how high a place lies across the sections (cm on the head, low edge to part or
+/// crown),
+/// and how far along a section (from her face backwards; at the back from her left to her right; upright sections
+/// from the top down).
 /// </summary>
 /// <param name="Across">Rows lie between equal values of it.</param>
 /// <param name="Along">Columns lie between equal values of it.</param>
-/// <param name="BothWays">Rows go outwards from the middle of the head to both sides; 0 is the middle, her left above it.</param>
+/// <param name="BothWays">Rows go outwards from the middle of the head to both sides; 0 is the middle, her left above
+/// it.</param>
 internal sealed record Partings(Func<ScalpPoint, double> Across, Func<ScalpPoint, double> Along, bool BothWays)
 {
     private const double DiagonalDegrees = 35;
@@ -78,7 +81,9 @@ internal sealed record Partings(Func<ScalpPoint, double> Across, Func<ScalpPoint
             _ => p => -p.FromTopCm,
         };
 
-    /// <summary>Centimetres towards the face, for upright sections; at the back round from the middle to her left.</summary>
+    /// <summary>
+    /// Centimetres towards the face, for upright sections; at the back round from the middle to her left.
+    /// </summary>
     private static Func<ScalpPoint, double> Upright(Zone zone)
     {
         if (ZoneFacts.IsAcross(zone))

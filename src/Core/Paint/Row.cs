@@ -2,7 +2,9 @@ using Wendro.Core.Head;
 
 namespace Wendro.Core.Paint;
 
-/// <summary>A place where two columns of a row meet: at a value of the row's length, slanted where panels are triangles.</summary>
+/// <summary>
+/// A place where two columns of a row meet: at a value of the row's length, slanted where panels are triangles.
+/// </summary>
 /// <param name="At">Value along the row half-way up it.</param>
 /// <param name="Slant">How much further along it lies at the top of the row than at its foot.</param>
 internal readonly record struct Edge(double At, double Slant = 0)

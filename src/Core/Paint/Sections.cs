@@ -15,7 +15,9 @@ public enum Parting
     /// <summary>Up and down in peaks, so that no parting shows as a line.</summary>
     Zigzag,
 
-    /// <summary>Upright: from the part or crown down; on top across from the part, at the back outwards from the middle.</summary>
+    /// <summary>
+    /// Upright: from the part or crown down; on top across from the part, at the back outwards from the middle.
+    /// </summary>
     Vertical,
 
     /// <summary>Like slices of a cake, from a point at the crown; their thickness is that of their middle.</summary>
@@ -35,13 +37,17 @@ public enum RowOrder
     HighFirst,
 }
 
-/// <summary>How one zone is cut into sections and panels. Thickness, width and leave-out are measured on the head.</summary>
+/// <summary>
+/// How one zone is cut into sections and panels. Thickness, width and leave-out are measured on the head.
+/// </summary>
 /// <param name="Parting">Direction of the partings.</param>
 /// <param name="ThicknessMm">Thickness of a section, mm, 4..40.</param>
 /// <param name="WidthCm">Width of a panel along its section, cm, 1..10; a row is shared out evenly.</param>
 /// <param name="LeaveOutMm">Hair left natural between sections, mm, 0..20.</param>
-/// <param name="Bricklay">Every other row is moved by half a panel; every other row of triangles is turned over.</param>
-/// <param name="Woven">Every panel is woven into two: every other tooth of the comb makes one panel, those between the next.</param>
+/// <param name="Bricklay">Every other row is moved by half a panel; every other row of triangles is turned
+/// over.</param>
+/// <param name="Woven">Every panel is woven into two: every other tooth of the comb makes one panel, those between
+/// the next.</param>
 /// <param name="Order">Which row is worked first.</param>
 public sealed record Sections(
     Parting Parting,

@@ -50,7 +50,9 @@ public static class Shapes
     private static bool HasDrop(Shape shape) =>
         shape is Shape.V or Shape.W or Shape.U or Shape.Slant or Shape.Spined or Shape.Sawtooth or Shape.Staggered;
 
-    /// <summary>Paint in another shape: what that shape is made of gets sensible values, what both have stays.</summary>
+    /// <summary>
+    /// Paint in another shape: what that shape is made of gets sensible values, what both have stays.
+    /// </summary>
     public static PanelPaint In(PanelPaint paint, Shape shape)
     {
         ArgumentNullException.ThrowIfNull(paint);

@@ -64,7 +64,8 @@ public sealed class ZonePanels
     /// <summary>Cuts a zone.</summary>
     /// <param name="head">The head.</param>
     /// <param name="how">What is to be cut, and how.</param>
-    /// <param name="hair">Density and diameter, for grams; marks, for what is left out and where swirls part panels.</param>
+    /// <param name="hair">Density and diameter, for grams; marks, for what is left out and where swirls part
+    /// panels.</param>
     /// <param name="lengthAt">Length of the hair rooted at a place, cm.</param>
     public static ZonePanels Cut(HeadForm head, ZoneCut how, HairProfile hair, Func<ScalpPoint, double> lengthAt)
     {
@@ -150,7 +151,8 @@ public sealed class ZonePanels
     public bool RunsAcross => ZoneFacts.IsAcross(How.Zone) && !partings.BothWays;
 
     /// <summary>
-    /// Where a panel can be taken hold of on the map: from its middle to its upper edge, and along its section to its end, cm on the map.
+    /// Where a panel can be taken hold of on the map: from its middle to its upper edge, and along its section to its
+    /// end, cm on the map.
     /// </summary>
     public Grip GripOf(Panel panel, ScalpChart chart)
     {
@@ -169,7 +171,10 @@ public sealed class ZonePanels
         return new Grip(panel.Centre.Map, new(nx * up, ny * up), new(ny * aside, -nx * aside));
     }
 
-    /// <summary>The panel at the same place on her other side, in a zone across the middle; itself where it lies across the middle.</summary>
+    /// <summary>
+    /// The panel at the same place on her other side, in a zone across the middle; itself where it lies across the
+    /// middle.
+    /// </summary>
     public PanelKey Opposite(PanelKey key)
     {
         var row = partings.BothWays ? rows.Count - 1 - key.Row : key.Row;
@@ -185,7 +190,9 @@ public sealed class ZonePanels
     private static int Turned(int column, int last, bool woven) =>
         woven && last % 2 == 1 ? last - 1 - column + 2 * (column % 2) : last - column;
 
-    /// <summary>A part in the middle makes the two halves of a zone equal, too: her right takes the panels of her left.</summary>
+    /// <summary>
+    /// A part in the middle makes the two halves of a zone equal, too: her right takes the panels of her left.
+    /// </summary>
     private static void MakeEqual(List<Row> rows, bool bothWays, bool woven, List<Panel> panels)
     {
         if (bothWays)
@@ -242,7 +249,10 @@ public sealed class ZonePanels
         return new ZonePanels(How with { Zone = other }, turned, left, rows, panels.ToList());
     }
 
-    /// <summary>Lower and upper edge of every row, from the low edge up; what remains at the top is a thinner last row, or left out.</summary>
+    /// <summary>
+    /// Lower and upper edge of every row, from the low edge up; what remains at the top is a thinner last row, or
+    /// left out.
+    /// </summary>
     private static IEnumerable<(double Low, double High)> Heights(
         IReadOnlyList<Outline> outlines,
         Partings partings,

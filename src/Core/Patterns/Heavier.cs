@@ -4,7 +4,9 @@ using Wendro.Core.Plans;
 
 namespace Wendro.Core.Patterns;
 
-/// <summary>Beside a part that is not in the middle more hair lies to one side, and that side takes more pieces.</summary>
+/// <summary>
+/// Beside a part that is not in the middle more hair lies to one side, and that side takes more pieces.
+/// </summary>
 public static class Heavier
 {
     /// <summary>Sections of the heavier side against the lighter. Model assumption.</summary>

@@ -3,10 +3,14 @@ using Wendro.Core.Plans;
 
 namespace Wendro.Core.Patterns;
 
-/// <summary>A studio's own pattern: a plan's division, sections and paint, without what belongs to the client it was made for.</summary>
+/// <summary>
+/// A studio's own pattern: a plan's division, sections and paint, without what belongs to the client it was made for.
+/// </summary>
 public static class OwnPattern
 {
-    /// <summary>The edits a plan is kept as: heights as shares of the length, so that they fit shorter and longer hair.</summary>
+    /// <summary>
+    /// The edits a plan is kept as: heights as shares of the length, so that they fit shorter and longer hair.
+    /// </summary>
     /// <param name="plan">The plan.</param>
     /// <param name="cutting">The head it was made on.</param>
     public static IReadOnlyList<PlanEdit> From(Plan plan, Cutting cutting)

@@ -410,6 +410,7 @@ internal static class Painted
                     MergeCm = s.Hair.Cut.LongestCm * 0.34,
                     BlurCm = 3,
                 },
-                "Lines high and low by turns, widening till they meet where the panel is held; between them natural hair narrows to nothing."
+                "Lines high and low by turns, widening till they meet where the panel is held; between them "
+                    + "natural hair narrows to nothing."
             );
 }

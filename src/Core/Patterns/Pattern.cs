@@ -25,7 +25,9 @@ public sealed record Pattern(
     Func<HairProfile, string?> Against
 )
 {
-    /// <summary>The steps that lead from a plan to this pattern, fitted to the client's head, length and part.</summary>
+    /// <summary>
+    /// The steps that lead from a plan to this pattern, fitted to the client's head, length and part.
+    /// </summary>
     /// <param name="plan">The plan as it is; its paint gives way.</param>
     /// <param name="cutting">The head and hair it is planned on.</param>
     /// <param name="house">How the studio usually works: what it mixes where the pattern says nothing.</param>

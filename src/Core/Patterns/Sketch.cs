@@ -7,8 +7,10 @@ using Wendro.Core.Plans;
 namespace Wendro.Core.Patterns;
 
 /// <summary>
-/// A pattern being drawn on a head. Sizes are given for a medium head of straight hair and fitted: thinner where hair is dense or lies
-/// heavier beside the part, thicker where it curls; heights as shares of the length. Every step is applied as it is drawn, so that
+/// A pattern being drawn on a head. Sizes are given for a medium head of straight hair and fitted: thinner where hair
+/// is dense or lies
+/// heavier beside the part, thicker where it curls; heights as shares of the length. Every step is applied as it is
+/// drawn, so that
 /// panels can be named.
 /// </summary>
 public sealed class Sketch
@@ -29,7 +31,8 @@ public sealed class Sketch
         this.cutting = cutting;
         Hair = cutting.Hair;
 
-        // What an earlier pattern left out comes in again, and its sections and mixture give way to the house's; what a hand left out stays out.
+        // What an earlier pattern left out comes in again, and its sections and mixture give way to the house's; what
+        // a hand left out stays out.
         var clean = plan
             .Regions.Where(r => r.By == LeftOutBy.Pattern)
             .Select(r => (PlanEdit)new TakeIn(r.Region))
@@ -89,7 +92,8 @@ public sealed class Sketch
             plan = applied.Succeeded
                 ? applied.Plan
                 : throw new InvalidOperationException(
-                    $"A pattern made an edit that can't be taken: {applied.Problems[0].Field}: {applied.Problems[0].Message}"
+                    $"A pattern made an edit that can't be taken: {applied.Problems[0].Field}: "
+                        + $"{applied.Problems[0].Message}"
                 );
         }
 
@@ -170,8 +174,10 @@ public sealed class Sketch
     }
 
     /// <summary>
-    /// In open air paint stops short of the section's other side, so that what lies beneath stays dry: thin rows at a zone's edge take less.
-    /// At the hairline, and for a deposit, it may go through. On short layers lightener starts no nearer the scalp than the studio's limit.
+    /// In open air paint stops short of the section's other side, so that what lies beneath stays dry: thin rows at a
+    /// zone's edge take less.
+    /// At the hairline, and for a deposit, it may go through. On short layers lightener starts no nearer the scalp
+    /// than the studio's limit.
     /// </summary>
     private IEnumerable<(string[] Keys, PanelPaint Paint)> InSections(IEnumerable<Panel> panels, PanelPaint paint)
     {
@@ -210,7 +216,10 @@ public sealed class Sketch
     /// <summary>Ends all light paint where her hair is light already; nothing where none is.</summary>
     public Sketch OnRegrowth(string why) => OldLight.Of(Hair) is null ? this : Step(why, new TouchUpRegrowth());
 
-    /// <summary>Paint whose height, drop and blur are shares of her length; softer where hair is straight and every edge shows.</summary>
+    /// <summary>
+    /// Paint whose height, drop and blur are shares of her length; softer where hair is straight and every edge
+    /// shows.
+    /// </summary>
     /// <param name="shape">Upper edge.</param>
     /// <param name="start">Where it begins, share of the length.</param>
     /// <param name="drop">How much lower its lowest point lies, share of the length.</param>

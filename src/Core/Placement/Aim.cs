@@ -18,7 +18,8 @@ public enum Strength
 /// <param name="Balance">Left less right, levels.</param>
 /// <param name="RegrowthWeeks">Weeks until regrowth shows.</param>
 /// <param name="BackLight">Share of the seen hair of the back that is light, 0..1.</param>
-/// <param name="DarkHairline">How much the hairline is darker than what lies behind when tied, levels; 0 where she never ties it.</param>
+/// <param name="DarkHairline">How much the hairline is darker than what lies behind when tied, levels; 0 where she
+/// never ties it.</param>
 /// <param name="Panels">Painted panels.</param>
 /// <param name="Minutes">Painting minutes.</param>
 /// <param name="Faults">Kinds of trouble its zones are in: bleeding, drying first.</param>
@@ -37,7 +38,8 @@ public readonly record struct Outcome(
 );
 
 /// <summary>
-/// How near a plan comes to the wanted look, and what it costs: a sum of squares, each wish by how far off the eye lets it pass.
+/// How near a plan comes to the wanted look, and what it costs: a sum of squares, each wish by how far off the eye
+/// lets it pass.
 /// Weights are model assumptions.
 /// </summary>
 public static class Aim
@@ -61,7 +63,10 @@ public static class Aim
     /// <summary>How far from the wanted look, 0 or more: less is nearer. What it costs left aside.</summary>
     public static double Distance(in Outcome o, Wish wish) => Distance(o, wish, 0);
 
-    /// <summary>The objective: distance, and what it costs, weighed by what the proposal is to be good at. The soonest may use up what the eye lets pass.</summary>
+    /// <summary>
+    /// The objective: distance, and what it costs, weighed by what the proposal is to be good at. The soonest may use
+    /// up what the eye lets pass.
+    /// </summary>
     public static double Score(in Outcome o, Wish wish, Strength strength)
     {
         var (slack, time) = strength == Strength.Soonest ? (0.9, 3.0) : (0, 0.5);

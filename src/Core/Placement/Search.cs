@@ -14,8 +14,10 @@ namespace Wendro.Core.Placement;
 public sealed record Progress(double Share, long Evaluations, double? Best);
 
 /// <summary>
-/// From look to placement: settings of every zone are looked up once, then whole heads are searched by setting one group of zones at a time
-/// to what is best with the others, from many seeded beginnings. The same seed finds the same. Model assumption: sides are set alike.
+/// From look to placement: settings of every zone are looked up once, then whole heads are searched by setting one
+/// group of zones at a time
+/// to what is best with the others, from many seeded beginnings. The same seed finds the same. Model assumption:
+/// sides are set alike.
 /// </summary>
 public sealed class Search
 {
@@ -35,7 +37,9 @@ public sealed class Search
         tried = new Tried(plan, looks, cutting, house);
     }
 
-    /// <summary>Three plans for a plan's wish, each good at something else. Stopped early, the best so far of each are kept.</summary>
+    /// <summary>
+    /// Three plans for a plan's wish, each good at something else. Stopped early, the best so far of each are kept.
+    /// </summary>
     /// <param name="plan">The plan with the wish; zones left out stay out, its seed seeds the search.</param>
     /// <param name="looks">The hair with the plan's part.</param>
     /// <param name="cutting">Cuts zones into panels.</param>
@@ -88,7 +92,9 @@ public sealed class Search
             .ToArray();
     }
 
-    /// <summary>What every setting of every group adds. Stopped early, what was not looked at yet counts as natural.</summary>
+    /// <summary>
+    /// What every setting of every group adds. Stopped early, what was not looked at yet counts as natural.
+    /// </summary>
     private ZoneLook[][][] LookAll(CancellationToken stop)
     {
         var table = tried.Groups.Select(g => new ZoneLook[g.Settings.Count][]).ToArray();
@@ -200,7 +206,9 @@ public sealed class Search
         return (best!, least);
     }
 
-    /// <summary>Sets one group at a time to what is best with the others until nothing gets better; the score then.</summary>
+    /// <summary>
+    /// Sets one group at a time to what is best with the others until nothing gets better; the score then.
+    /// </summary>
     private double Descend(ZoneLook[][][] table, int[] chosen, Strength strength, int[][] others)
     {
         var score = Score(table, chosen, strength, others);
@@ -274,7 +282,8 @@ public sealed class Search
     }
 
     /// <summary>
-    /// Which proposal is offered as what, now that each was judged in full: the nearest is the nearest found, whatever it was searched for;
+    /// Which proposal is offered as what, now that each was judged in full: the nearest is the nearest found,
+    /// whatever it was searched for;
     /// of the others the one that is soonest by its score, and the last grows out slowest.
     /// </summary>
     internal static IReadOnlyList<Proposal> Assigned(IReadOnlyList<Proposal> made, Wish wish)

@@ -31,7 +31,9 @@ internal static class Settings
     /// <summary>Letter of the deposit that softens an old edge.</summary>
     private const string Softener = "D";
 
-    /// <summary>All settings of a group: each by itself and, where old light begins, with a deposit that softens its edge.</summary>
+    /// <summary>
+    /// All settings of a group: each by itself and, where old light begins, with a deposit that softens its edge.
+    /// </summary>
     public static IReadOnlyList<Setting> For(Zone[] group, Plan plan, HairProfile hair, HouseRules house)
     {
         var plain = Plain(group, plan, hair, house);
@@ -117,7 +119,10 @@ internal static class Settings
         return tried;
     }
 
-    /// <summary>The formula a setting means: the plan's lightener with a strength's developer, or the deposit that softens an old edge.</summary>
+    /// <summary>
+    /// The formula a setting means: the plan's lightener with a strength's developer, or the deposit that softens an
+    /// old edge.
+    /// </summary>
     public static Formula FormulaOf(string id, Plan plan, HairProfile hair) =>
         id == Softener
             ? new Formula(id, plan.Formulas[0].Lightener, 10, 25, DepositLevel: Math.Round(hair.NaturalLevel * 2) / 2)
@@ -128,7 +133,9 @@ internal static class Settings
                 DepositLevel = null,
             };
 
-    /// <summary>Deposit of her own level over the beginning of her old light, fading out downwards; null where she has none.</summary>
+    /// <summary>
+    /// Deposit of her own level over the beginning of her old light, fading out downwards; null where she has none.
+    /// </summary>
     private static PanelPaint? Soften(HairProfile hair) =>
         OldLight.Of(hair) is not { } old
             ? null

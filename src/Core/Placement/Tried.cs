@@ -11,7 +11,8 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Placement;
 
 /// <summary>
-/// Every setting of every zone, looked up once: which strands it reaches, what is seen of them. A whole head is then the sum of its zones,
+/// Every setting of every zone, looked up once: which strands it reaches, what is seen of them. A whole head is then
+/// the sum of its zones,
 /// so that thousands can be judged in a second. Every second strand stands for two.
 /// </summary>
 internal sealed class Tried

@@ -42,7 +42,8 @@ internal static class Words
                     o.LightShare,
                     "share",
                     low
-                        ? "More light would need starts nearer the scalp or deeper sections, and so a steeper root or a darker face against it."
+                        ? "More light would need starts nearer the scalp or deeper sections, and so a steeper "
+                            + "root or a darker face against it."
                         : "Less light would leave the ends or the face below the wish."
                 )
             );
@@ -62,8 +63,10 @@ internal static class Words
                     o.RootSoftness,
                     "level/cm",
                     bare.RootSoftness > wish.RootSoftness + Aim.SoftnessWithin
-                        ? $"The old light begins in a line of {bare.RootSoftness:0.0} level/cm: no light softens that. Deposit on it first."
-                        : $"Lifting {wish.EndsLevel - head.Hair.NaturalLevel:0.0} levels within {head.Hair.Cut.LongestCm:0} cm of hair can't rise more slowly without losing light."
+                        ? $"The old light begins in a line of {bare.RootSoftness:0.0} level/cm: no light softens "
+                            + $"that. Deposit on it first."
+                        : $"Lifting {wish.EndsLevel - head.Hair.NaturalLevel:0.0} levels within "
+                            + $"{head.Hair.Cut.LongestCm:0} cm of hair can't rise more slowly without losing light."
                 )
             );
         }
@@ -80,7 +83,8 @@ internal static class Words
         var strongest = head.Panels.Select(p => p.LiftingOf(head.Hair)).OfType<Lifting>().MaxBy(l => l.MostGain);
         if (ends > target.Value)
         {
-            return "The hair is lighter than that already, or lifts further than the mildest mixture in the house rules.";
+            return "The hair is lighter than that already, or lifts further than the mildest mixture in the "
+                + "house rules.";
         }
 
         if (strongest is null)
@@ -97,7 +101,9 @@ internal static class Words
     private static string WhyFace(PlannedHead head, in Outcome o) =>
         o.LightShare > head.Plan.Wish.LightShareLow
             ? "The rest is light as well: a brighter face needs a darker rest, and less light over all."
-            : $"The face frame reaches level {head.Down.LevelFromFront(Wendro.Core.Head.ZoneFacts.IsFaceFrame):0.0} as painted; this hair gives no more there.";
+            : $"The face frame reaches level "
+                + $"{head.Down.LevelFromFront(Wendro.Core.Head.ZoneFacts.IsFaceFrame):0.0} as painted; this hair "
+                + $"gives no more there.";
 
     /// <summary>What a proposal gives up against the others.</summary>
     public static IReadOnlyList<string> GivesUp(Proposal of, IReadOnlyList<Proposal> others)
@@ -107,7 +113,8 @@ internal static class Words
         if (of.Outcome.Minutes > soonest.Outcome.Minutes + 3)
         {
             words.Add(
-                $"{of.Outcome.Minutes - soonest.Outcome.Minutes:0} minutes and {of.Outcome.Panels - soonest.Outcome.Panels} panels more than \"{soonest.Name}\""
+                $"{of.Outcome.Minutes - soonest.Outcome.Minutes:0} minutes and "
+                    + $"{of.Outcome.Panels - soonest.Outcome.Panels} panels more than \"{soonest.Name}\""
             );
         }
 
@@ -121,7 +128,8 @@ internal static class Words
         if (of.Outcome.RegrowthWeeks < slowest.Outcome.RegrowthWeeks - 1)
         {
             words.Add(
-                $"regrowth shows {slowest.Outcome.RegrowthWeeks - of.Outcome.RegrowthWeeks:0} weeks sooner than with \"{slowest.Name}\""
+                $"regrowth shows {slowest.Outcome.RegrowthWeeks - of.Outcome.RegrowthWeeks:0} weeks sooner than "
+                    + $"with \"{slowest.Name}\""
             );
         }
 

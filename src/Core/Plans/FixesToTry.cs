@@ -267,7 +267,9 @@ internal static partial class FixesToTry
         }
     }
 
-    /// <summary>How the first of some panels that anything lightens is painted, by itself; null where nothing does.</summary>
+    /// <summary>
+    /// How the first of some panels that anything lightens is painted, by itself; null where nothing does.
+    /// </summary>
     private static PanelPaint? LightOf(IEnumerable<PlannedPanel> panels) =>
         panels.Select(p => p.Light).FirstOrDefault(l => l is not null) is { } light
             ? light.Painted.Paint with

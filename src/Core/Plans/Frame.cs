@@ -9,7 +9,9 @@ public enum Frame
     /// <summary>Front from back at the ear: the back from the nape up, then the front, the hairline last.</summary>
     EarToEar,
 
-    /// <summary>Four quadrants: the middle of the back is an edge of panels; back, then her left front, then her right.</summary>
+    /// <summary>
+    /// Four quadrants: the middle of the back is an edge of panels; back, then her left front, then her right.
+    /// </summary>
     Quadrants,
 
     /// <summary>Three tiers from the nape up: below the occipital bone, below the ridge, and the top.</summary>

@@ -3,10 +3,12 @@ using System.Collections.Immutable;
 namespace Wendro.Core.Plans;
 
 /// <summary>
-/// Where a revision stands in the history of a plan. Revisions only grow; undo and redo append one that shows an earlier plan again.
+/// Where a revision stands in the history of a plan. Revisions only grow; undo and redo append one that shows an
+/// earlier plan again.
 /// </summary>
 /// <param name="Revision">Its number, from 1.</param>
-/// <param name="Shows">The revision whose plan it shows: its own after an edit, an earlier one after undo or redo.</param>
+/// <param name="Shows">The revision whose plan it shows: its own after an edit, an earlier one after undo or
+/// redo.</param>
 /// <param name="Before">The revision shown before that one was edited; null for the first.</param>
 /// <param name="Undone">Revisions undone since, the latest last: what redo would show.</param>
 public sealed record History(int Revision, int Shows, int? Before, ImmutableArray<int> Undone)
@@ -21,7 +23,8 @@ public sealed record History(int Revision, int Shows, int? Before, ImmutableArra
     public bool CanRedo => Undone.Length > 0;
 
     /// <summary>
-    /// Revisions of a visit that is done which are kept: the first, the last, those that facts pin, and what any of these shows.
+    /// Revisions of a visit that is done which are kept: the first, the last, those that facts pin, and what any of
+    /// these shows.
     /// </summary>
     /// <param name="all">All of them, the first first.</param>
     /// <param name="pinned">Revisions that something which happened refers to.</param>

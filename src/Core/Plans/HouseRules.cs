@@ -35,7 +35,10 @@ public sealed record HouseRules(
     BenchRules? Bench = null
 )
 {
-    /// <summary>The trade's usual start: level sections about a centimetre thick with a leave-out between, finer at the face, film on lower layers.</summary>
+    /// <summary>
+    /// The trade's usual start: level sections about a centimetre thick with a leave-out between, finer at the face,
+    /// film on lower layers.
+    /// </summary>
     public static HouseRules Usual { get; } =
         new(
             Sections.Usual.ThicknessMm,

@@ -4,7 +4,9 @@ using Wendro.Core.Paint;
 
 namespace Wendro.Core.Plans;
 
-/// <summary>Copies one side of the head to the other: sections and paint; u keeps its meaning, from the face backwards.</summary>
+/// <summary>
+/// Copies one side of the head to the other: sections and paint; u keeps its meaning, from the face backwards.
+/// </summary>
 internal static class Mirroring
 {
     public static (Plan Plan, IReadOnlyList<string> Lost) From(Plan plan, Side from, Cutting cutting)

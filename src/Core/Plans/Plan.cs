@@ -11,7 +11,8 @@ namespace Wendro.Core.Plans;
 /// <summary>What is planned for one zone.</summary>
 /// <param name="Sections">How it is cut.</param>
 /// <param name="Excluded">Why it is not touched; null when it is.</param>
-/// <param name="Usual">Paint of panels that were given none of their own by a new cut; null leaves them natural.</param>
+/// <param name="Usual">Paint of panels that were given none of their own by a new cut; null leaves them
+/// natural.</param>
 /// <param name="Paint">Paint by panel, keyed zone/row/column.</param>
 /// <param name="ExcludedBy">Who left it out, where it is.</param>
 public sealed record ZonePlan(
@@ -55,7 +56,8 @@ public sealed record Dismissed(string Finding, Severity At, string Reason);
 /// <param name="Frame">What the head is divided by.</param>
 /// <param name="LeftOut">Regions left out across zones; null or empty for none.</param>
 /// <param name="Order">Zones in the order they are worked; null as the frame has it.</param>
-/// <param name="LowerFilm">Whether lower layers are covered with film unless something else is said: a house rule.</param>
+/// <param name="LowerFilm">Whether lower layers are covered with film unless something else is said: a house
+/// rule.</param>
 /// <param name="Styled">How she wears its texture: the hair is seen as styled.</param>
 /// <param name="Limits">What counts as wrong: house rules; null as usual.</param>
 /// <param name="Dismissed">Findings set aside; null or empty for none.</param>
@@ -143,7 +145,10 @@ public sealed record Plan(
     /// <summary>A formula by its letter; null if there is none.</summary>
     public Formula? FormulaOf(string id) => Formulas.FirstOrDefault(f => f.Id == id);
 
-    /// <summary>What lightens where nothing else is said: the first formula that does; the first at all where all are deposits (a method: a record writes out its properties).</summary>
+    /// <summary>
+    /// What lightens where nothing else is said: the first formula that does; the first at all where all are deposits
+    /// (a method: a record writes out its properties).
+    /// </summary>
     public Formula FirstLight() => Formulas.FirstOrDefault(f => !f.IsDeposit) ?? Formulas[0];
 
     /// <summary>The same with one zone changed.</summary>

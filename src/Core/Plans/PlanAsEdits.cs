@@ -3,7 +3,10 @@ using Wendro.Core.Paint;
 
 namespace Wendro.Core.Plans;
 
-/// <summary>A plan as the edits that make it from a fresh one: files come in by them, and a studio keeps its own patterns as them.</summary>
+/// <summary>
+/// A plan as the edits that make it from a fresh one: files come in by them, and a studio keeps its own patterns as
+/// them.
+/// </summary>
 public static class PlanAsEdits
 {
     /// <summary>Everything but what is left natural or out.</summary>
@@ -68,7 +71,9 @@ public static class PlanAsEdits
         }
     }
 
-    /// <summary>What is left natural although its zone has a usual paint, and what is left out: the edits that come last.</summary>
+    /// <summary>
+    /// What is left natural although its zone has a usual paint, and what is left out: the edits that come last.
+    /// </summary>
     /// <param name="plan">The plan.</param>
     /// <param name="painted">Panels of a zone that the edits so far have painted.</param>
     public static IEnumerable<PlanEdit> LeftOf(Plan plan, Func<Zone, IEnumerable<string>> painted)

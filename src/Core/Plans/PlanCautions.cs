@@ -14,7 +14,10 @@ public static class PlanCautions
     /// <summary>Paint that starts nearer than this comes close to the scalp, cm. Model assumption.</summary>
     public const double NearCm = 2;
 
-    /// <summary>What to mind while this plan is carried out, most serious first; nothing but the leaflet's word while nothing is painted.</summary>
+    /// <summary>
+    /// What to mind while this plan is carried out, most serious first; nothing but the leaflet's word while nothing
+    /// is painted.
+    /// </summary>
     public static IReadOnlyList<string> Of(PlannedHead head)
     {
         ArgumentNullException.ThrowIfNull(head);

@@ -8,7 +8,8 @@ using Wendro.Core.Timing;
 namespace Wendro.Core.Plans;
 
 /// <summary>
-/// A plan on a head: its panels, the levels they reach, what is seen of them, what is wrong. Immutable; an edit makes the next one
+/// A plan on a head: its panels, the levels they reach, what is seen of them, what is wrong. Immutable; an edit makes
+/// the next one
 /// and computes only what it changed.
 /// </summary>
 public sealed class PlannedHead
@@ -77,10 +78,15 @@ public sealed class PlannedHead
     /// <summary>What is seen tied back; null if she never ties it.</summary>
     public Tally? Tied => sight.Tied.Value;
 
-    /// <summary>Whether a panel shows less than <see cref="HardlyShare"/> of what its share of all hair would, in every wear she uses.</summary>
+    /// <summary>
+    /// Whether a panel shows less than <see cref="HardlyShare"/> of what its share of all hair would, in every wear
+    /// she uses.
+    /// </summary>
     public IReadOnlyList<bool> HardlySeen => sight.Hidden.Value;
 
-    /// <summary>Below this share of what it would show if all hair showed alike, a panel is hardly seen. Model assumption.</summary>
+    /// <summary>
+    /// Below this share of what it would show if all hair showed alike, a panel is hardly seen. Model assumption.
+    /// </summary>
     public const double HardlyShare = 0.2;
 
     /// <summary>The measures, rinsed.</summary>
@@ -96,7 +102,9 @@ public sealed class PlannedHead
     /// <summary>Minutes that painting all of it takes.</summary>
     public double Minutes => Panels.Sum(MinutesOf);
 
-    /// <summary>What is wrong, worst first; what was set aside is left away until it matters more than it did.</summary>
+    /// <summary>
+    /// What is wrong, worst first; what was set aside is left away until it matters more than it did.
+    /// </summary>
     public IReadOnlyList<Finding> Findings => AllFindings.Where(f => !IsSetAside(f)).ToArray();
 
     /// <summary>What is wrong, and what was set aside with it.</summary>
@@ -147,7 +155,9 @@ public sealed class PlannedHead
         );
     }
 
-    /// <summary>The next plan on the same head. Where only paint changed, only that paint's strands are computed.</summary>
+    /// <summary>
+    /// The next plan on the same head. Where only paint changed, only that paint's strands are computed.
+    /// </summary>
     /// <param name="next">The next plan.</param>
     /// <param name="looks">The hair with the next plan's part.</param>
     /// <param name="cutting">Cuts zones into panels.</param>

@@ -155,7 +155,9 @@ public sealed class PlannedMix
             ))
             .ToArray();
 
-    /// <summary>What is wrong with the bowls, worst first; what was set aside is left away until it matters more.</summary>
+    /// <summary>
+    /// What is wrong with the bowls, worst first; what was set aside is left away until it matters more.
+    /// </summary>
     public IReadOnlyList<Finding> Findings() => AllFindings().Where(f => !Head.IsSetAside(f)).ToArray();
 
     /// <summary>What is wrong with the bowls, and what was set aside with it.</summary>
@@ -221,7 +223,10 @@ public sealed class PlannedMix
         return plan;
     }
 
-    /// <summary>What restores a bowl of which too much was poured, and whether bowl, plan and shelf can take it; null where nothing is over.</summary>
+    /// <summary>
+    /// What restores a bowl of which too much was poured, and whether bowl, plan and shelf can take it; null where
+    /// nothing is over.
+    /// </summary>
     public Rescuing? Rescue(PlannedBowl bowl)
     {
         ArgumentNullException.ThrowIfNull(bowl);
@@ -276,6 +281,7 @@ public sealed class PlannedMix
 
 /// <summary>What restores an over-poured bowl, and whether all can take it.</summary>
 /// <param name="Rescue">What to add, and what that makes.</param>
-/// <param name="TooMuchGrams">More than all panels still to be painted with it take, g; 0 where the plan can take it.</param>
+/// <param name="TooMuchGrams">More than all panels still to be painted with it take, g; 0 where the plan can take
+/// it.</param>
 /// <param name="Missing">Products of which too little is on the shelf.</param>
 public sealed record Rescuing(BowlRescue Rescue, double TooMuchGrams, IReadOnlyList<string> Missing);

@@ -4,7 +4,9 @@ using Wendro.Core.Hair;
 
 namespace Wendro.Core.Plans;
 
-/// <summary>What is seen of a planned head, counted when it is first asked for: a picture alone needs none of it.</summary>
+/// <summary>
+/// What is seen of a planned head, counted when it is first asked for: a picture alone needs none of it.
+/// </summary>
 /// <param name="Down">Worn down.</param>
 /// <param name="Tied">Tied back; null if she never ties it.</param>
 /// <param name="Shares">Share of what is seen that each panel makes up.</param>
@@ -34,7 +36,10 @@ internal sealed record Sight(
         );
     }
 
-    /// <summary>The same after some panels changed: what was counted is carried on, what was not is counted anew when asked for.</summary>
+    /// <summary>
+    /// The same after some panels changed: what was counted is carried on, what was not is counted anew when asked
+    /// for.
+    /// </summary>
     /// <param name="strands">Strands of the panels that changed.</param>
     /// <param name="before">Levels before.</param>
     /// <param name="after">Levels after.</param>

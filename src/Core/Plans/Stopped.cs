@@ -5,12 +5,15 @@ using Wendro.Core.Paint;
 namespace Wendro.Core.Plans;
 
 /// <summary>
-/// What a safety stop stops: hair that would get product which it lacks, another one, or more. What would be painted before and after is compared,
+/// What a safety stop stops: hair that would get product which it lacks, another one, or more. What would be painted
+/// before and after is compared,
 /// whatever led from one to the other; taking product away stays free.
 /// </summary>
 public static class Stopped
 {
-    /// <summary>Distance of the places on the scalp that are compared where panels are cut anew, cm. Model assumption.</summary>
+    /// <summary>
+    /// Distance of the places on the scalp that are compared where panels are cut anew, cm. Model assumption.
+    /// </summary>
     private const double StepCm = 0.3;
 
     /// <summary>Places across a panel, through it, and cm along it, that are compared. Model assumption.</summary>
@@ -44,7 +47,10 @@ public static class Stopped
     private static bool InPanels(Plan from, Plan to, ZonePanels cut) =>
         cut.Panels.Any(panel => More(Laid.On(panel, from), Laid.On(panel, to)));
 
-    /// <summary>Zones cut otherwise: place by place, what lay there against what would. Two panels painted alike are told apart by nothing.</summary>
+    /// <summary>
+    /// Zones cut otherwise: place by place, what lay there against what would. Two panels painted alike are told
+    /// apart by nothing.
+    /// </summary>
     private static bool OnScalp(Plan from, Plan to, HashSet<Zone> zones, Cutting cutting)
     {
         var (before, after) = (cutting.Cut(from), cutting.Cut(to));
@@ -73,7 +79,10 @@ public static class Stopped
             || cutting.Head.Chart.Places(StepCm).Any(p => MoreAt(p));
     }
 
-    /// <summary>Whether a product lies where it did not, thicker than it did, or works longer, warmer or under a tighter cover.</summary>
+    /// <summary>
+    /// Whether a product lies where it did not, thicker than it did, or works longer, warmer or under a tighter
+    /// cover.
+    /// </summary>
     private static bool More(IReadOnlyList<Laid> before, IReadOnlyList<Laid> after)
     {
         foreach (var product in after.Select(l => l.Product).Distinct())

@@ -19,7 +19,9 @@ public static class PaintingTime
     /// <summary>Teasing a panel, seconds.</summary>
     public const double TeasingSeconds = 25;
 
-    /// <summary>Seconds one painted panel takes: it is parted once, and painted, covered and teased for each product.</summary>
+    /// <summary>
+    /// Seconds one painted panel takes: it is parted once, and painted, covered and teased for each product.
+    /// </summary>
     /// <param name="panel">The panel.</param>
     /// <param name="coats">Its products in order; none for nothing to do.</param>
     public static double Seconds(Panel panel, params IReadOnlyList<PaintedPanel> coats)

@@ -9,7 +9,8 @@ public readonly record struct RinseWindow(double From, double To);
 public static class RinseWaves
 {
     /// <summary>
-    /// Minutes of the waves, in order, not rounded. Whatever ends first must be met by then: the wave waits as long as that lets it, and takes
+    /// Minutes of the waves, in order, not rounded. Whatever ends first must be met by then: the wave waits as long
+    /// as that lets it, and takes
     /// everything that has begun; so no choice has fewer.
     /// </summary>
     public static IReadOnlyList<double> Fewest(IReadOnlyList<RinseWindow> windows)

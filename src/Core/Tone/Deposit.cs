@@ -3,7 +3,8 @@ using Wendro.Core.Hair;
 namespace Wendro.Core.Tone;
 
 /// <summary>
-/// Colour laid on hair to darken it: a lowlight, a root stretch. It draws lighter hair towards its own level by what the hair takes up,
+/// Colour laid on hair to darken it: a lowlight, a root stretch. It draws lighter hair towards its own level by what
+/// the hair takes up,
 /// and does nothing on darker hair; it never lightens. Model assumption.
 /// </summary>
 public static class Deposit

@@ -1,7 +1,8 @@
 namespace Wendro.Core.Tone;
 
 /// <summary>
-/// The colour hair of a level is drawn in, untoned, and what light and shade make of it. Level → L* is the table measures use too;
+/// The colour hair of a level is drawn in, untoned, and what light and shade make of it. Level → L* is the table
+/// measures use too;
 /// chroma and hue: model assumption (more chroma or a yellower hue turns khaki).
 /// </summary>
 public static class LevelColours
@@ -21,7 +22,10 @@ public static class LevelColours
     /// <param name="level">1..10; outside, the nearest end.</param>
     public static double Lightness(double level) => Between(Lightnesses, level);
 
-    /// <summary>How much cooler or warmer a wished tone turns light hair: share of chroma, and degrees of hue. Model assumption.</summary>
+    /// <summary>
+    /// How much cooler or warmer a wished tone turns light hair: share of chroma, and degrees of hue. Model
+    /// assumption.
+    /// </summary>
     private const double ToneChroma = 0.45,
         ToneHue = 9;
 
@@ -55,7 +59,9 @@ public static class LevelColours
         WhiteChroma = 4,
         WhiteHue = 85;
 
-    /// <summary>Table of linear light, 0..65535 for red, green and blue, by level byte and shade: 256 × 128 × 3.</summary>
+    /// <summary>
+    /// Table of linear light, 0..65535 for red, green and blue, by level byte and shade: 256 × 128 × 3.
+    /// </summary>
     /// <param name="tone">−1 cool .. 0 untoned .. 1 warm.</param>
     public static ushort[] Table(double tone = 0)
     {

@@ -1,6 +1,8 @@
 namespace Wendro.Core.Tone;
 
-/// <summary>A colour by how light, how strong and which: OKLCH. Source: B. Ottosson's OKLab, a published colour space.</summary>
+/// <summary>
+/// A colour by how light, how strong and which: OKLCH. Source: B. Ottosson's OKLab, a published colour space.
+/// </summary>
 /// <param name="Lightness">0..1.</param>
 /// <param name="Chroma">0 and up.</param>
 /// <param name="Hue">Degrees, 0..360.</param>

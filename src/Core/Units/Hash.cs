@@ -2,7 +2,9 @@ using System.Runtime.CompilerServices;
 
 namespace Wendro.Core.Units;
 
-/// <summary>A repeatable number for a seed and keys. Never a random stream, so that one change moves nothing else.</summary>
+/// <summary>
+/// A repeatable number for a seed and keys. Never a random stream, so that one change moves nothing else.
+/// </summary>
 public static class Hash
 {
     /// <summary>Mixes two words into one (murmur-style finalisation).</summary>

@@ -1,6 +1,9 @@
 namespace Wendro.Core.Units;
 
-/// <summary>Things that are large and can be made again, the least recently used given up first. Safe to use from several threads.</summary>
+/// <summary>
+/// Things that are large and can be made again, the least recently used given up first. Safe to use from several
+/// threads.
+/// </summary>
 /// <param name="capacity">How many are kept.</param>
 public sealed class Recent<TKey, T>(int capacity)
     where TKey : notnull
@@ -10,7 +13,9 @@ public sealed class Recent<TKey, T>(int capacity)
     private readonly LinkedList<(TKey Key, Lazy<T> Made)> recent = new();
     private readonly Dictionary<TKey, LinkedListNode<(TKey Key, Lazy<T> Made)>> found = [];
 
-    /// <summary>The thing of this key, made now if it is not there. Nobody who asks for another waits for its making.</summary>
+    /// <summary>
+    /// The thing of this key, made now if it is not there. Nobody who asks for another waits for its making.
+    /// </summary>
     public T GetOrMake(TKey key, Func<T> make)
     {
         Lazy<T> made;

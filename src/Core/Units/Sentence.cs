@@ -36,7 +36,8 @@ public readonly record struct Quantity(double Value, string Unit, string Format)
 public readonly record struct SentencePart(string Text, Quantity? Quantity = null);
 
 /// <summary>
-/// A sentence for people that still knows its quantities, so that whoever shows it can write them in other units. Written like a string:
+/// A sentence for people that still knows its quantities, so that whoever shows it can write them in other units.
+/// Written like a string:
 /// <c>Sentence text = $"starts {Quantity.Cm(3)} from the scalp";</c>
 /// </summary>
 [InterpolatedStringHandler]

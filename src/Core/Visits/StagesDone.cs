@@ -14,7 +14,10 @@ public enum Stage
     Mix,
 }
 
-/// <summary>Which stages of a visit have had their own work done: what a colourist would tick off, not where somebody has been.</summary>
+/// <summary>
+/// Which stages of a visit have had their own work done: what a colourist would tick off, not where somebody has
+/// been.
+/// </summary>
 public static class StagesDone
 {
     /// <summary>The stages done, in order.</summary>
@@ -48,7 +51,8 @@ public static class StagesDone
     }
 
     /// <summary>
-    /// Consult: every safety question is answered and none stops; a caution was cleared or overridden with a reason. A strand test is only needed
+    /// Consult: every safety question is answered and none stops; a caution was cleared or overridden with a reason.
+    /// A strand test is only needed
     /// where it is a caution: on hair that was treated or is uncertain.
     /// </summary>
     private static bool IsAsked(Consultation consultation, HairProfile hair, DateTimeOffset now) =>
@@ -64,7 +68,9 @@ public static class StagesDone
                 }
             );
 
-    /// <summary>Section: the head is divided otherwise than a plan not begun: cut, left out, framed, ordered or parted.</summary>
+    /// <summary>
+    /// Section: the head is divided otherwise than a plan not begun: cut, left out, framed, ordered or parted.
+    /// </summary>
     private static bool IsDivided(Plan plan, HouseRules rules)
     {
         var fresh = Plan.Fresh(plan.Seed, rules);

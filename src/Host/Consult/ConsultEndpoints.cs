@@ -126,7 +126,8 @@ internal static class ConsultEndpoints
             .ProducesValidationProblem()
             .WithName("PostGrown")
             .WithSummary(
-                "The strand some weeks later: bands moved outwards, new hair at the scalp, cut where they reach the ends; stores nothing"
+                "The strand some weeks later: bands moved outwards, new hair at the scalp, cut where they reach "
+                    + "the ends; stores nothing"
             );
 
         consult

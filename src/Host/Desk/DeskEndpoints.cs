@@ -8,7 +8,8 @@ namespace Wendro.Host.Desk;
 internal sealed record ReadQuestion(string Text);
 
 /// <summary>How a line was read, and what it comes to.</summary>
-/// <param name="Sum">Which sum: lift, time, developer, batch, rescue, tone, rinse, strength, mass, regrowth or visits.</param>
+/// <param name="Sum">Which sum: lift, time, developer, batch, rescue, tone, rinse, strength, mass, regrowth or
+/// visits.</param>
 /// <param name="ReadAs">How it was read, in words.</param>
 /// <param name="Result">What it comes to, in a line.</param>
 /// <param name="Why">How that came about.</param>

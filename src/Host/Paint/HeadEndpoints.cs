@@ -38,7 +38,8 @@ internal static class HeadEndpoints
             .ProducesValidationProblem()
             .WithName("GetSeen")
             .WithSummary(
-                "What is seen in a wear (down, tiedHigh, tiedLow, halfUp, otherPart, tucked, sweptBack) from an angle round the head and a tilt above eye height (degrees): docs/formats/seen.md"
+                "What is seen in a wear (down, tiedHigh, tiedLow, halfUp, otherPart, tucked, sweptBack) from an "
+                    + "angle round the head and a tilt above eye height (degrees): docs/formats/seen.md"
             );
 
         visit
@@ -47,7 +48,8 @@ internal static class HeadEndpoints
                 async (AtWork at, string? moment, int? revision, PlansAtWork plans, CancellationToken stop) =>
                 {
                     var when = MomentOf(moment);
-                    // Levels of a revision with another part or texture belong to other strands: they can't be laid on these.
+                    // Levels of a revision with another part or texture belong to other strands: they can't be laid
+                    // on these.
                     var head = revision is { } number ? await plans.AtRevisionAsync(at, number, stop) : at.Head;
                     return head is null ? Answers.NotFound("revision")
                         : !ReferenceEquals(head.Looks, at.Head.Looks)
@@ -64,7 +66,8 @@ internal static class HeadEndpoints
             .ProducesValidationProblem()
             .WithName("GetLevels")
             .WithSummary(
-                "Level bytes to draw, strands × 64, at a moment (before, rinsed, minutes, or weeks of growth like 12w), of this or an earlier revision"
+                "Level bytes to draw, strands × 64, at a moment (before, rinsed, minutes, or weeks of growth "
+                    + "like 12w), of this or an earlier revision"
             );
 
         visit

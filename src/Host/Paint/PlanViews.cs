@@ -32,7 +32,8 @@ namespace Wendro.Host.Paint;
 /// <param name="LevelSpread">Half the width of that forecast's band, levels; 0 while natural.</param>
 /// <param name="SeenShare">Share of the hair seen worn down that it makes up, 0..1.</param>
 /// <param name="Minutes">Minutes its painting takes; 0 while natural.</param>
-/// <param name="Grip">Where it can be taken hold of on the map: middle, up to its upper edge, aside to its end; x, y each, cm.</param>
+/// <param name="Grip">Where it can be taken hold of on the map: middle, up to its upper edge, aside to its end; x, y
+/// each, cm.</param>
 /// <param name="Strip">The panel hung flat; only where few panels are told.</param>
 internal sealed record PanelView(
     string Key,

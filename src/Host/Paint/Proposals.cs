@@ -5,7 +5,10 @@ using Wendro.Host.Work;
 
 namespace Wendro.Host.Paint;
 
-/// <summary>Searches for placements under way or done, one a visit. What is found is kept until the next search, or until others push it out.</summary>
+/// <summary>
+/// Searches for placements under way or done, one a visit. What is found is kept until the next search, or until
+/// others push it out.
+/// </summary>
 internal sealed class Proposals(Heads heads)
 {
     private const int MostKept = 4;

@@ -120,7 +120,9 @@ internal static partial class Body
         }
     }
 
-    /// <summary>The whole body, at most <see cref="Body.MostBytes"/>, or <see cref="Body.MostTableBytes"/> of a table.</summary>
+    /// <summary>
+    /// The whole body, at most <see cref="Body.MostBytes"/>, or <see cref="Body.MostTableBytes"/> of a table.
+    /// </summary>
     public static async Task<byte[]> BytesAsync(HttpRequest request, string type = "application/json")
     {
         if (

@@ -29,7 +29,8 @@ internal static class ApiDocument
                 document.Info.Title = "Wendro";
                 document.Info.Version = "1";
                 document.Info.Description =
-                    "Plans hand-painted lightening. Units stand in the names. Problems are RFC 9457; values that can't be taken answer 400 with errors by field. "
+                    "Plans hand-painted lightening. Units stand in the names. Problems are RFC 9457; values that "
+                    + "can't be taken answer 400 with errors by field. "
                     + Core.Care.Cautions.LeafletFirst;
                 document.Servers?.Clear();
                 SayListsInFull(document);
@@ -41,7 +42,8 @@ internal static class ApiDocument
     }
 
     /// <summary>
-    /// Edits can hold edits. Where a description comes round to itself, the generator points into the middle of another schema for
+    /// Edits can hold edits. Where a description comes round to itself, the generator points into the middle of
+    /// another schema for
     /// lists it has met before, which no reader of the document can follow: these lists are written out.
     /// </summary>
     private static void SayListsInFull(OpenApiDocument document)
@@ -101,7 +103,10 @@ internal static class ApiDocument
         }
     }
 
-    /// <summary>An enum met first where it may be missing is described with a null in it; where it may be missing is said at that place anyway.</summary>
+    /// <summary>
+    /// An enum met first where it may be missing is described with a null in it; where it may be missing is said at
+    /// that place anyway.
+    /// </summary>
     private static void NameEnumsWithoutNull(OpenApiDocument document)
     {
         foreach (var schema in (document.Components?.Schemas ?? new Dictionary<string, IOpenApiSchema>()).Values)

@@ -4,7 +4,8 @@ namespace Wendro.Host.Pipeline;
 internal sealed class Guards(RequestDelegate next)
 {
     private const string Policy =
-        "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'";
+        "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; object-src 'none'; "
+        + "base-uri 'none'; frame-ancestors 'none'";
 
     public async Task InvokeAsync(HttpContext context)
     {

@@ -13,7 +13,8 @@ namespace Wendro.Host.Section;
 /// <param name="Zone">Which.</param>
 /// <param name="Panels">Panels it is cut into.</param>
 /// <param name="Grams">Their hair, g.</param>
-/// <param name="StartsAtMinute">Minutes into the work when its first panel is begun, mixing included; where nothing of it is painted, when it would be.</param>
+/// <param name="StartsAtMinute">Minutes into the work when its first panel is begun, mixing included; where nothing
+/// of it is painted, when it would be.</param>
 /// <param name="Minutes">Minutes its paint takes.</param>
 /// <param name="HiddenMinutes">Of these, on panels that hardly show.</param>
 /// <param name="Excluded">Why it is not touched; null where it is.</param>

@@ -28,7 +28,8 @@ public interface IScale
 }
 
 /// <summary>
-/// A simulated bench scale, for there is no real one here: what is put on it comes in over time, the reading lags and swings until it settles,
+/// A simulated bench scale, for there is no real one here: what is put on it comes in over time, the reading lags and
+/// swings until it settles,
 /// drifts a little and is never quite still. What lies on it stays there while it is unplugged.
 /// </summary>
 public sealed class SimulatedScale(TimeProvider clock) : IScale
@@ -152,7 +153,10 @@ public sealed class SimulatedScale(TimeProvider clock) : IScale
 
         public double Lies(double now) => Grams * Math.Clamp((now - From) / Seconds, 0, 1);
 
-        /// <summary>What a lagging, swinging spring shows of it: first-order response to a ramp, in closed form, and a swing that dies away.</summary>
+        /// <summary>
+        /// What a lagging, swinging spring shows of it: first-order response to a ramp, in closed form, and a swing
+        /// that dies away.
+        /// </summary>
         public double Felt(double now)
         {
             var t = now - From;

@@ -14,7 +14,9 @@ internal sealed class DemoData(Settings settings, Visits visits, ProductShelf sh
     /// <summary>Which panels there are does not depend on how long their hair is.</summary>
     private const double SomeLength = 30;
 
-    /// <summary>Reads the files and makes their plans; nothing where no demo is asked for. Needs no data file yet.</summary>
+    /// <summary>
+    /// Reads the files and makes their plans; nothing where no demo is asked for. Needs no data file yet.
+    /// </summary>
     /// <exception cref="FileRefusedException">A file can't be taken.</exception>
     public IReadOnlyList<(VisitFile File, Plan Plan)> Read() =>
         settings.DemoFolder is { } folder

@@ -4,7 +4,9 @@ using Wendro.Store;
 
 namespace Wendro.Host.Start;
 
-/// <summary>Gets the data ready while the page already loads: brings the file up to date and loads demo data where asked.</summary>
+/// <summary>
+/// Gets the data ready while the page already loads: brings the file up to date and loads demo data where asked.
+/// </summary>
 internal sealed class Readiness(IServiceProvider services, IHostApplicationLifetime life)
 {
     private readonly TaskCompletionSource done = new(TaskCreationOptions.RunContinuationsAsynchronously);

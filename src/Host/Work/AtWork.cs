@@ -17,7 +17,10 @@ internal sealed record AtWork(StoredVisit Visit, StoredPlan Stored, PlannedHead 
 /// <summary>Routes about one visit.</summary>
 internal static class VisitRoutes
 {
-    /// <summary>Routes of a visit. A handler that asks for <see cref="AtWork"/> or <see cref="MixAtWork"/> gets it opened; 404 where there is no such visit.</summary>
+    /// <summary>
+    /// Routes of a visit. A handler that asks for <see cref="AtWork"/> or <see cref="MixAtWork"/> gets it opened; 404
+    /// where there is no such visit.
+    /// </summary>
     /// <param name="app">Where they are added.</param>
     /// <param name="path">What follows the visit's address.</param>
     /// <param name="stage">The stage they belong to.</param>

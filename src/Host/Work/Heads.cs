@@ -8,7 +8,8 @@ using Wendro.Core.Units;
 namespace Wendro.Host.Work;
 
 /// <summary>
-/// Heads of hair at work, kept least recently used: what no paint changes (looks, views, cuts) by hair and part, planned heads by visit and revision.
+/// Heads of hair at work, kept least recently used: what no paint changes (looks, views, cuts) by hair and part,
+/// planned heads by visit and revision.
 /// </summary>
 internal sealed class Heads(HeadForm head)
 {

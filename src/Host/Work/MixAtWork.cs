@@ -4,7 +4,9 @@ using Wendro.Store;
 
 namespace Wendro.Host.Work;
 
-/// <summary>A visit at work with its bowls: what they are meant to be, what happened to them, what lies on the tray.</summary>
+/// <summary>
+/// A visit at work with its bowls: what they are meant to be, what happened to them, what lies on the tray.
+/// </summary>
 internal sealed record MixAtWork(
     AtWork Work,
     PlannedMix Mix,

@@ -13,7 +13,8 @@ namespace Wendro.Host.Work;
 internal sealed record Changed(AtWork Before, AtWork After, IReadOnlyList<string> Lost);
 
 /// <summary>
-/// Where plans are worked on: reads them onto their heads, and lets every change in by the one door. Of two changes from one revision the store
+/// Where plans are worked on: reads them onto their heads, and lets every change in by the one door. Of two changes
+/// from one revision the store
 /// takes the first and refuses the second: nobody waits for anybody.
 /// </summary>
 internal sealed class PlansAtWork(Visits visits, Heads heads, TimeProvider clock)

@@ -4,7 +4,9 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
-/// <summary>Notes what of an edit's values can't be taken on a plan. Total: any value gets a word, none an exception.</summary>
+/// <summary>
+/// Notes what of an edit's values can't be taken on a plan. Total: any value gets a word, none an exception.
+/// </summary>
 /// <param name="plan">The plan it is meant for.</param>
 /// <param name="cutting">The head it is planned on.</param>
 internal sealed class EditChecks(Plan plan, Cutting cutting)

@@ -10,7 +10,9 @@ internal static class Panelwise
     public static Plan Coat(Plan plan, IReadOnlyList<string> panels, int coat, Func<PanelPaint, PanelPaint> change) =>
         Each(plan, panels, p => p.With(coat, change));
 
-    /// <summary>Changes all of each panel's paint; null leaves it natural. One that has none is painted as usual first.</summary>
+    /// <summary>
+    /// Changes all of each panel's paint; null leaves it natural. One that has none is painted as usual first.
+    /// </summary>
     public static Plan Each(Plan plan, IReadOnlyList<string> panels, Func<PanelPaint, PanelPaint?> change)
     {
         foreach (var group in panels.Distinct(StringComparer.Ordinal).GroupBy(p => PanelKey.Parse(p)!.Value.Zone))

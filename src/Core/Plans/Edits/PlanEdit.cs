@@ -3,7 +3,8 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Plans;
 
 /// <summary>
-/// A change of a plan: the one door. The screen, fixes, patterns and importers all come through here. Each edit is one file with all it is:
+/// A change of a plan: the one door. The screen, fixes, patterns and importers all come through here. Each edit is
+/// one file with all it is:
 /// its data, its label, what can't be taken of it, what it does to a plan.
 /// </summary>
 public abstract record PlanEdit

@@ -3,7 +3,10 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
-/// <summary>Moves the part; zones and panels follow, paint is handed on. Without a zigzag it stays as straight or zigzag as it is.</summary>
+/// <summary>
+/// Moves the part; zones and panels follow, paint is handed on. Without a zigzag it stays as straight or zigzag as it
+/// is.
+/// </summary>
 [Kind("movePart")]
 public sealed record MovePart(double FrontCm, double BackCm, double? ZigzagMm = null) : PlanEdit
 {

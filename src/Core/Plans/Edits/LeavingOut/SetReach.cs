@@ -4,7 +4,10 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
-/// <summary>Includes or leaves out whole zones: full head, half head, or the hairline only. A zone left out for a reason of its own stays out.</summary>
+/// <summary>
+/// Includes or leaves out whole zones: full head, half head, or the hairline only. A zone left out for a reason of
+/// its own stays out.
+/// </summary>
 [Kind("setReach")]
 public sealed record SetReach(Reach Reach) : PlanEdit
 {

@@ -2,7 +2,10 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
-/// <summary>Leaves as many painted panels as there are old light pieces, and begins above where these begin. Needs a lightened band.</summary>
+/// <summary>
+/// Leaves as many painted panels as there are old light pieces, and begins above where these begin. Needs a lightened
+/// band.
+/// </summary>
 [Kind("followOldPieces")]
 public sealed record FollowOldPieces : PlanEdit
 {

@@ -6,7 +6,9 @@ namespace Wendro.Core.Plans;
 /// <summary>Hair that was lightened before, and paint that begins above it.</summary>
 internal static class OldLight
 {
-    /// <summary>How far above old light pieces a touch-up begins, as a share of what has grown. Model assumption.</summary>
+    /// <summary>
+    /// How far above old light pieces a touch-up begins, as a share of what has grown. Model assumption.
+    /// </summary>
     private const double BeginsAbove = 0.25;
 
     /// <summary>Where hair is light already, from the scalp; null where none is.</summary>

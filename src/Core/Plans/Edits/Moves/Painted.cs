@@ -21,7 +21,9 @@ internal static class Painted
         Func<Panel, PanelPaint, PanelPaint?> change
     ) => painted.Aggregate(plan, (p, x) => Panelwise.Each(p, [x.Panel.Key.ToString()], _ => change(x.Panel, x.Paint)));
 
-    /// <summary>Starts the painted panels of some zones further from the scalp, or nearer where that is negative, cm.</summary>
+    /// <summary>
+    /// Starts the painted panels of some zones further from the scalp, or nearer where that is negative, cm.
+    /// </summary>
     public static Plan Lower(Plan plan, Cutting cutting, Func<Zone, bool> which, double byCm) =>
         Each(plan, In(plan, cutting, which), (panel, paint) => paint.Lowered(byCm, panel.LengthCm));
 }

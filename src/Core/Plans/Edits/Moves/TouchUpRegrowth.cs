@@ -30,7 +30,10 @@ public sealed record TouchUpRegrowth : PlanEdit
         );
     }
 
-    /// <summary>How near the old light hair a start may lie before it is moved up, as a share of what has grown. Model assumption.</summary>
+    /// <summary>
+    /// How near the old light hair a start may lie before it is moved up, as a share of what has grown. Model
+    /// assumption.
+    /// </summary>
     private const double TooNear = 0.7;
 
     /// <summary>How much of what has grown the lowest point may take up, as a share. Model assumption.</summary>

@@ -3,7 +3,10 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
-/// <summary>Changes where paint starts, cm from the scalp or as a share of the length, and how much lower its lowest point, its back corner or its middle peak lies. What is null stays.</summary>
+/// <summary>
+/// Changes where paint starts, cm from the scalp or as a share of the length, and how much lower its lowest point,
+/// its back corner or its middle peak lies. What is null stays.
+/// </summary>
 [Kind("setHeights")]
 public sealed record SetHeights(
     IReadOnlyList<string> Panels,

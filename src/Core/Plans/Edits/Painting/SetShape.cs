@@ -3,7 +3,10 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
-/// <summary>Changes the shape of some panels; one not painted yet is painted as usual. What the new shape is made of gets sensible values.</summary>
+/// <summary>
+/// Changes the shape of some panels; one not painted yet is painted as usual. What the new shape is made of gets
+/// sensible values.
+/// </summary>
 /// <param name="Panels">Which panels.</param>
 /// <param name="Shape">The shape.</param>
 /// <param name="Flip">Whether a slant runs the other way; null as it was.</param>

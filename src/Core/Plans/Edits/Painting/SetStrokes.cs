@@ -2,7 +2,10 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
-/// <summary>Changes the strokes: how many, how wide where they begin, how far below the start they meet, where the middle lies. What is null stays.</summary>
+/// <summary>
+/// Changes the strokes: how many, how wide where they begin, how far below the start they meet, where the middle
+/// lies. What is null stays.
+/// </summary>
 [Kind("setStrokes")]
 public sealed record SetStrokes(
     IReadOnlyList<string> Panels,
