@@ -263,6 +263,21 @@ public sealed class App : IDisposable
         }
     }
 
+    /// <summary>Makes the page so large, pixels.</summary>
+    public void Size(int width, int height) => Size(Browser, width, height);
+
+    private static void Size(ChromeDriver driver, int width, int height) =>
+        driver.ExecuteCdpCommand(
+            "Emulation.setDeviceMetricsOverride",
+            new Dictionary<string, object?>
+            {
+                ["width"] = width,
+                ["height"] = height,
+                ["deviceScaleFactor"] = 1,
+                ["mobile"] = false,
+            }
+        );
+
     private ChromeDriver StartBrowser()
     {
         var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
@@ -285,16 +300,7 @@ public sealed class App : IDisposable
         var service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
         service.SuppressInitialDiagnosticInformation = true;
         var driver = new ChromeDriver(service, options, TimeSpan.FromSeconds(120));
-        driver.ExecuteCdpCommand(
-            "Emulation.setDeviceMetricsOverride",
-            new Dictionary<string, object?>
-            {
-                ["width"] = 1280,
-                ["height"] = 800,
-                ["deviceScaleFactor"] = 1,
-                ["mobile"] = false,
-            }
-        );
+        Size(driver, 1280, 800);
         return driver;
     }
 }

@@ -60,7 +60,7 @@ public sealed class VerdictTests
     {
         var verdict = Of(HairProfile.Usual with { NaturalLevel = 6 }, 8, new Consultation(MinutesToday: 60));
         Assert.False(verdict.Today);
-        Assert.Contains("she has 60", verdict.Text, StringComparison.Ordinal);
+        Assert.Contains("there are 60", verdict.Text, StringComparison.Ordinal);
         Assert.Equal("Express hairline", verdict.Advised.Technique);
     }
 

@@ -73,7 +73,10 @@ function withChange(plan: PlanView, change: PlanChange): PlanView {
   };
 }
 
-/** A plan at work in this window: edits go out one after another, previews newest first, and nothing acknowledged is lost. */
+/**
+ * A plan at work in this window: edits go out one after another, previews newest first, and nothing
+ * acknowledged is lost.
+ */
 export function usePlan(visit: string): { work: Work | undefined; problem: string | undefined } {
   const { message } = App.useApp();
   const [plan, setPlan] = useState<PlanView>();

@@ -1,7 +1,10 @@
 import { InputNumber } from "antd";
 import { shownAs, useUnits } from "./units";
 
-/** A labelled number with its unit; what can't be taken is said beside it. Kept metric, shown as this device shows it. */
+/**
+ * A labelled number with its unit; what can't be taken is said beside it. Kept metric, shown as this
+ * device shows it.
+ */
 export function Num(props: {
   name: string;
   unit?: string;

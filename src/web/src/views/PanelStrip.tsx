@@ -16,7 +16,10 @@ interface Props {
   onEdit(edit: PlanEdit): void;
 }
 
-/** The picked panel hung flat: scalp above, ends below, painted as it will be, with its handles; beside it the section cut through. */
+/**
+ * The picked panel hung flat: scalp above, ends below, painted as it will be, with its handles; beside it
+ * the section cut through.
+ */
 export function PanelStrip({ panel, strip, colours, coat, onTry, onEdit }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const svg = useRef<SVGSVGElement>(null);

@@ -36,7 +36,10 @@ export function Edge({
   );
 }
 
-/** The section cut through, its surface on the left: what each product reaches from its side; what stays dry keeps its colour. */
+/**
+ * The section cut through, its surface on the left: what each product reaches from its side; what stays
+ * dry keeps its colour.
+ */
 export function DepthBar({ strip, colours }: { strip: Strip | undefined; colours: Colours | undefined }) {
   if (!strip || !colours) {
     return <rect x={depthLeft} y={top} width={depthWidth} height={height} fill="#555555" rx={3} />;
@@ -76,7 +79,8 @@ export function drawStrip(context: CanvasRenderingContext2D, strip: Strip, hex: 
   const rgb = hex.map((h) => [1, 3, 5].map((i) => Number.parseInt(h.slice(i, i + 2), 16)));
   const image = context.createImageData(width, height);
   for (let x = 0; x < width; x++) {
-    // Hair is not a wash of colour: each hair is a little lighter or darker, and its paint starts a little higher or lower.
+    // Hair is not a wash of colour: each hair is a little lighter or darker, and its paint starts a little
+    // higher or lower.
     const grain = ((Math.imul(x + 11, 2654435761) >>> 8) & 255) / 255;
     const fine = ((Math.imul(x + 97, 40503) >>> 4) & 255) / 255;
     const light = 0.9 + 0.14 * grain + 0.05 * Math.sin(x * 0.7 + grain * 4);

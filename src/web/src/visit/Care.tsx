@@ -5,7 +5,10 @@ interface Props {
   cautions: readonly string[];
 }
 
-/** Words of care in one line that opens. What stops is always said in full, and so is what is new since the line was read. */
+/**
+ * Words of care in one line that opens. What stops is always said in full, and so is what is new since the
+ * line was read.
+ */
 export function Care({ stops, cautions }: Props) {
   const [open, setOpen] = useState(false);
   const [read, setRead] = useState<ReadonlySet<string>>(() => seen);

@@ -22,7 +22,8 @@ const names = { where: "Where", along: "Along", mind: "Mind" } as const;
 const classes = { where: "map-col", along: "strip-col", mind: "look-col" } as const;
 
 /**
- * The four columns that every stage shares: what is seen, where, along the strand (or the clock), what to mind. On a tablet the last three
+ * The four columns that every stage shares: what is seen, where, along the strand (or the clock), what to
+ * mind. On a tablet the last three
  * are tabs beside the first, so that the head keeps more than half of the width.
  */
 export function Columns({ seen, count = 0, ...columns }: Props) {

@@ -9,7 +9,10 @@ const stages = [
 
 export type Stage = (typeof stages)[number]["at"];
 
-/** The visit's stages as beads on one strand, dark at the root, lighter as stages are done: the way through the visit. */
+/**
+ * The visit's stages as beads on one strand, dark at the root, lighter as stages are done: the way through
+ * the visit.
+ */
 export function StageBeads({ visit, done }: { visit: string; done: ReadonlySet<Stage> }) {
   const width = 420;
   const xs = stages.map((_, i) => 50 + (i * 320) / (stages.length - 1));

@@ -15,7 +15,10 @@ export interface Consult {
   answer(change: Partial<Consultation>): void;
 }
 
-/** Hair and answers of a visit in this window: changes go out one after another, the last state acknowledged is shown. */
+/**
+ * Hair and answers of a visit in this window: changes go out one after another, the last state
+ * acknowledged is shown.
+ */
 export function useConsult(visit: string, changed: () => void): Consult | undefined {
   const { message } = App.useApp();
   const cache = useQueryClient();

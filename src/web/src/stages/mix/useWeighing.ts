@@ -14,7 +14,10 @@ export interface Weighing {
   hold(): void;
 }
 
-/** Weighs one bowl along with the scale. What is remembered outlasts the bowl: what stands there may be the one before. */
+/**
+ * Weighs one bowl along with the scale. What is remembered outlasts the bowl: what stands there may be the
+ * one before.
+ */
 export function useWeighing(
   bowl: Bowl,
   reading: Reading,

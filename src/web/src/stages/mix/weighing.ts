@@ -45,7 +45,8 @@ export const onScaleOf = (bowl: Bowl, reading: Reading) => {
 };
 
 /**
- * One step of weighing along with the scale: what is remembered next, and the event to send where a weight has stood long enough.
+ * One step of weighing along with the scale: what is remembered next, and the event to send where a weight
+ * has stood long enough.
  * All is counted from what the scale shows in all, so that a scale that was unplugged in between finds its place again.
  */
 export function weigh(memory: Memory, { bowl, reading, busy, now }: Seen): [Memory, BowlEvent?] {

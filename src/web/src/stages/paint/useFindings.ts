@@ -14,7 +14,10 @@ function useSettled(value: number, ms: number): number {
 
 const settlesAfter = 350;
 
-/** Findings with their fixes: read by themselves after each change, since looking for fixes takes longer than the change. */
+/**
+ * Findings with their fixes: read by themselves after each change, since looking for fixes takes longer
+ * than the change.
+ */
 export function useFindings(visit: string, revision: number, quick: Finding[]) {
   const still = useSettled(revision, settlesAfter) === revision;
   const { data, isFetching } = useQuery({

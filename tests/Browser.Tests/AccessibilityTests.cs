@@ -1,0 +1,125 @@
+using System.Text.Json.Nodes;
+using OpenQA.Selenium;
+
+namespace Wendro.Browser.Tests;
+
+/// <summary>Every screen and every sheet that opens, checked by machine for WCAG 2.2 A and AA: nothing serious is left.</summary>
+public sealed class AccessibilityTests
+{
+    private static readonly string Axe = File.ReadAllText(
+        Path.Combine(App.Root, "src", "web", "node_modules", "axe-core", "axe.min.js")
+    );
+
+    /// <summary>Screens by address, what shows that they are there, and the buttons that open something on them.</summary>
+    private static readonly (string At, By Ready, string[] Opens)[] Screens =
+    [
+        ("", By.XPath("//ol[@class]//a"), ["New client", "House rules"]),
+        ("desk", By.CssSelector("section.sum .result"), []),
+        ("shelf", By.XPath("//button[contains(., 'Lantern clay')]"), ["Lantern clay"]),
+        (
+            "consult",
+            By.CssSelector("canvas[aria-label^='The head'][aria-busy='false'][data-drawn]"),
+            ["+ how it is worn"]
+        ),
+        ("section", By.CssSelector("canvas[aria-label^='The head'][aria-busy='false'][data-drawn]"), []),
+        (
+            "paint",
+            By.CssSelector("canvas[aria-label^='The head'][aria-busy='false'][data-drawn]"),
+            ["Whole-head moves…", "From look to placement…"]
+        ),
+        ("mix", By.XPath("//h2[.='Formulas']"), ["Change…"]),
+    ];
+
+    [Theory]
+    [InlineData(1280, 800)]
+    [InlineData(1024, 768)]
+    public void Nothing_serious_is_left_on_any_screen_or_open_sheet(int width, int height)
+    {
+        using var app = new App();
+        app.Size(width, height);
+        app.Browser.Navigate().GoToUrl(app.Address);
+        var visit = app.Find("a visit", By.XPath("//a[contains(., 'Maelis Thornby')]"))
+            .GetAttribute("href")!
+            .Split("/visits/")[1]
+            .Split('/')[0];
+        var found = new List<string>();
+        foreach (var (at, ready, opens) in Screens)
+        {
+            var address = at is "" or "desk" or "shelf" ? at : $"visits/{visit}/{at}";
+            app.Browser.Navigate().GoToUrl($"{app.Address}/{address}");
+            app.Find($"{at} is there", ready);
+            found.AddRange(Violations(app, at));
+            foreach (var tab in app.Browser.FindElements(By.CssSelector("[role='tab'][aria-selected='false']")))
+            {
+                var name = tab.Text;
+                tab.Click();
+                found.AddRange(Violations(app, $"{at}, tab {name}"));
+            }
+
+            foreach (var open in opens)
+            {
+                app.Browser.Navigate().GoToUrl($"{app.Address}/{address}");
+                app.Find($"{at} is there again", ready);
+                Open(app, open);
+                found.AddRange(Violations(app, $"{at}, {open}"));
+            }
+        }
+
+        Assert.True(found.Count == 0, string.Join(Environment.NewLine, found.Distinct()));
+    }
+
+    /// <summary>Opens something, on whichever tab of a tablet its button is.</summary>
+    private static void Open(App app, string button)
+    {
+        var by = By.XPath($"//button[starts-with(normalize-space(.), '{button}')]");
+        foreach (var tab in app.Browser.FindElements(By.CssSelector("[role='tab']")))
+        {
+            if (app.Browser.FindElements(by).Any(b => b.Displayed))
+            {
+                break;
+            }
+
+            tab.Click();
+        }
+
+        app.Click(button, by);
+        app.Until(
+            $"{button} is open and still",
+            d =>
+                d.FindElements(
+                        By.CssSelector(".ant-modal, .ant-popover, .ant-drawer, section.placements, section.sheet")
+                    )
+                    .Any(o => o.Displayed)
+                && (bool)
+                    app.Browser.ExecuteScript(
+                        "return document.getAnimations().every((a) => a.playState !== 'running')"
+                    )!
+                    ? d
+                    : null
+        );
+    }
+
+    private static IEnumerable<string> Violations(App app, string where)
+    {
+        if (!(bool)app.Browser.ExecuteScript("return !!window.axe")!)
+        {
+            app.Browser.ExecuteScript(Axe);
+        }
+
+        var json = (string)
+            app.Browser.ExecuteAsyncScript(
+                """
+                const done = arguments[arguments.length - 1];
+                axe.run(document, { resultTypes: ['violations'], runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] })
+                  .then((r) => done(JSON.stringify(r.violations)), (e) => done(JSON.stringify([{ id: 'axe', impact: 'critical', help: String(e), nodes: [] }])));
+                """
+            )!;
+        return JsonNode
+            .Parse(json)!
+            .AsArray()
+            .Where(v => (string?)v!["impact"] is "serious" or "critical")
+            .SelectMany(v =>
+                v!["nodes"]!.AsArray().DefaultIfEmpty().Select(n => $"{where}: {v["id"]}: {v["help"]}: {n?["html"]}")
+            );
+    }
+}
