@@ -87,7 +87,9 @@ public sealed class AccessibilityTests
             $"{button} is open and still",
             d =>
                 d.FindElements(
-                        By.CssSelector(".ant-modal, .ant-popover, .ant-drawer, section.placements, section.sheet")
+                        By.CssSelector(
+                            ".ant-modal, .ant-popover, .ant-drawer, .ant-dropdown, section.placements, section.sheet"
+                        )
                     )
                     .Any(o => o.Displayed)
                 && (bool)

@@ -15,9 +15,9 @@ public sealed class ConsultTests
         app.Find("a verdict", By.CssSelector("[aria-label='Verdict']"));
 
         // Her ends are old colour: the verdict changes, the strand shows two bands.
-        app.Button("Band 1, 0 to 54 cm").Click();
+        app.Button("Band 1, 0–54 cm").Click();
         app.Button("Split in two").Click();
-        app.Click("the second band", By.CssSelector("button[aria-label='Band 2, 27 to 54 cm']"));
+        app.Click("the second band", By.CssSelector("button[aria-label='Band 2, 27–54 cm']"));
         app.Click("coloured", By.XPath("//*[@aria-label='What was done']//label[contains(., 'coloured')]"));
         app.Until(
             "the old colour in the reasons",
@@ -46,7 +46,7 @@ public sealed class ConsultTests
         Saved(app);
 
         // Henna: not today, and nothing can be painted.
-        app.Button("Metallic salts, henna: not asked").Click();
+        app.Button("Metallic salts, henna not asked").Click();
         app.Click("yes", By.XPath("//*[@aria-label='Metallic salts or henna']//label[contains(., 'yes')]"));
         app.Until("not today", _ => Verdict(app) == "Not today." ? "yes" : null);
         Saved(app);
@@ -70,7 +70,7 @@ public sealed class ConsultTests
         app.Click("Consult", By.XPath("//nav//a[contains(., 'Consult')]"));
         app.Browser.Navigate().Refresh();
         app.Until("not today", _ => Verdict(app) == "Not today." ? "yes" : null);
-        app.Find("the bands", By.CssSelector("button[aria-label='Band 2, 26.5 to 54 cm']"));
+        app.Find("the bands", By.CssSelector("button[aria-label='Band 2, 26.5–54 cm']"));
 
         // The browser itself notes the refused edit; nothing else went wrong.
         Each.Of(app.ConsoleErrors, e => Assert.Contains("409", e, StringComparison.Ordinal));

@@ -147,7 +147,7 @@ public sealed class KeyboardTests
             "the patterns",
             d => d.FindElements(By.CssSelector("[aria-label='Patterns'] > li")).Count == 21 ? d : null
         );
-        TabTo(app, "Lay Sun on the curls");
+        TabTo(app, "Use pattern Sun on the curls");
         Press(app, Keys.Enter);
         app.Until(
             "three tiers",

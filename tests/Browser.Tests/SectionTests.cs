@@ -20,7 +20,7 @@ public sealed class SectionTests
             "the patterns",
             d => d.FindElements(By.CssSelector("[aria-label='Patterns'] > li")).Count == 21 ? d : null
         );
-        app.Button("Lay Broken lines").Click();
+        app.Button("Use pattern Broken lines").Click();
         app.Until(
             "quadrants",
             d =>

@@ -111,6 +111,13 @@ public static class Batches
         return new(all.Select(b => b.Close()).ToArray(), turns);
     }
 
+    /// <summary>
+    /// How much less than was meant a weighed bowl may hold and still serve all its panels: each part was met within what the scale can tell, and
+    /// the waste that was added covers it. g, and share of what it holds. Model assumption.
+    /// </summary>
+    private const double ShortGrams = 1,
+        ShortShare = 0.02;
+
     private static bool Serves(Open? bowl, double until, double grams) =>
         bowl is not null && until <= bowl.LivesUntil + 1e-9 && bowl.Taken + grams <= bowl.Most + 1e-9;
 
@@ -130,7 +137,8 @@ public static class Batches
 
         public double LivesUntil { get; } = readyAt + limits.WindowMinutes;
 
-        public double Most { get; } = weighed ?? limits.MostGrams;
+        public double Most { get; } =
+            weighed is { } grams ? grams + Math.Max(ShortGrams, ShortShare * grams) : limits.MostGrams;
 
         public void Paint(PanelKey panel, double grams, double until)
         {

@@ -153,6 +153,18 @@ public sealed class BatchesTests
                 }
             );
 
+    [Fact]
+    public void A_bowl_weighed_a_little_short_still_serves_all_it_was_meant_for()
+    {
+        var work = Enumerable.Range(0, 3).Select(i => Work(i, 3)).ToArray();
+        static BowlLimits Limits(string _) => new(60, 1, 1000);
+        var meant = Assert.Single(Batches.Of(work, Limits, 3).Bowls);
+        var weighed = new Dictionary<(string, int), double> { [("A", 1)] = meant.Grams - 0.6 };
+        Assert.Equal(3, Assert.Single(Batches.Of(work, Limits, 3, weighed).Bowls).Panels.Count);
+        weighed[("A", 1)] = meant.Grams - 4;
+        Assert.Equal(2, Batches.Of(work, Limits, 3, weighed).Bowls.Count);
+    }
+
     private static PanelWork Work(int i, double minutes)
     {
         var key = new PanelKey(Zone.UpperBack, 0, i);

@@ -21,6 +21,7 @@ export const theme: ThemeConfig = {
     colorBgBase: "#ffffff",
     colorBgLayout: surround,
     colorBorder: line,
+    colorTextPlaceholder: "#646c6f",
     fontFamily: "'Atkinson Hyperlegible Next Variable', sans-serif",
     fontSize: 15,
     controlHeight: 44,
@@ -37,8 +38,8 @@ export const theme: ThemeConfig = {
     Button: { fontWeight: 600 },
     Slider: {
       railSize: 5,
-      handleSize: 20,
-      handleSizeHover: 22,
+      handleSize: 26,
+      handleSizeHover: 28,
       trackBg: accent,
       trackHoverBg: accent,
       railBg: "#bfc1bc",

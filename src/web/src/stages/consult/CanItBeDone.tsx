@@ -113,8 +113,8 @@ function Question({ point, consult }: { point: Schemas["SafetyPoint"]; consult: 
       <SeverityMark severity={standing[point.standing]} />
       <span className="what">
         {point.title}
-        {point.reason && <small>Overridden: {point.reason}</small>}
-      </span>
+        {point.reason && <small aria-hidden="true">Overridden: {point.reason}</small>}
+      </span>{" "}
       <b>{point.answer}</b>
     </>
   );
@@ -132,7 +132,7 @@ function Question({ point, consult }: { point: Schemas["SafetyPoint"]; consult: 
         </div>
       }
     >
-      <button type="button" className="point" aria-label={`${point.title}: ${point.answer}`}>
+      <button type="button" className="point" aria-label={`${point.title} ${point.answer}`}>
         {row}
       </button>
     </Popover>

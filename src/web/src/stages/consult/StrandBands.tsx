@@ -175,7 +175,7 @@ export function StrandBands({
               />
             }
           >
-            <Button aria-label={`Band ${i + 1}, ${cm(b.fromCm).split(" ")[0]} to ${cm(b.toCm)}`}>
+            <Button aria-label={`Band ${i + 1}, ${b.fromCm}–${b.toCm} cm`}>
               {b.fromCm}–{b.toCm}
             </Button>
           </Popover>

@@ -22,7 +22,7 @@ export function Clock({ mix, chosen, onChoose }: Props) {
         <h2>Clock</h2>
         <span>min</span>
       </div>
-      <svg className="clock" viewBox={`0 0 208 ${height}`} role="img" aria-label="Bowls on the clock">
+      <svg className="clock" viewBox={`0 0 208 ${height}`} role="group" aria-label="Bowls on the clock">
         {Array.from({ length: Math.floor(end / every) + 1 }, (_, i) => i * every).map((m) => (
           <g key={m}>
             <line x1="34" x2="206" y1={y(m)} y2={y(m)} stroke="#cfd1cd" />

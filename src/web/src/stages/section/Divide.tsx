@@ -61,7 +61,7 @@ export function Divide({ visit, plan, section, edit }: Props) {
               <b>{regions[r.region].words}</b> {cm(r.sizeCm)} · {r.reason}
             </span>
             <Button size="small" onClick={() => edit({ kind: "takeIn", region: r.region })}>
-              Take in
+              Include
             </Button>
           </li>
         ))}
@@ -71,7 +71,7 @@ export function Divide({ visit, plan, section, edit }: Props) {
               <b>{zoneWords(z)}</b> · {plan.plan.zones[z].excluded}
             </span>
             <Button size="small" onClick={() => edit({ kind: "includeZone", zone: z })}>
-              Take in
+              Include
             </Button>
           </li>
         ))}

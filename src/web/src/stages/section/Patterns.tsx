@@ -62,7 +62,7 @@ export function Patterns({ visit, plan, edit }: Props) {
               </div>
               <div>
                 <Button
-                  aria-label={`Lay ${p.name}`}
+                  aria-label={`Use pattern ${p.name}`}
                   onClick={async () => {
                     if (await edit(p.edit)) {
                       setOpen(false);

@@ -70,7 +70,7 @@ export function ShelfFile({ onTaken }: { onTaken(): void }) {
           <div className="row">
             {preview && !nothing && (
               <Button type="primary" onClick={take}>
-                Take it in
+                Import it
               </Button>
             )}
             <Button onClick={() => setLooked(undefined)}>Leave</Button>
