@@ -14,6 +14,9 @@ internal static class EdgeFindings
     /// <summary>A zone this light all through has no natural hair between. Model assumption.</summary>
     private const double AllLight = 0.93;
 
+    private const string Blunt = " A straight edge without blur grows out as a line.",
+        Doubled = " An old edge lies there too: start away from it.";
+
     public static IEnumerable<Finding> HardLines(Judged head)
     {
         foreach (var zone in head.Painted.GroupBy(p => p.Panel.Key.Zone))
@@ -36,7 +39,7 @@ internal static class EdgeFindings
                 $"Hard line, {ZoneFacts.Words(zone.Key)}",
                 $"The level rises {Quantity.Rise(slope)} at {Quantity.Cm(at)} from the scalp; the wish is "
                     + $"{Quantity.Rise(head.Wish.RootSoftness)} at "
-                    + $"most.{(full ? " A straight edge without blur grows out as a line." : string.Empty)}{(old ? " An old edge lies there too: start away from it." : string.Empty)}",
+                    + $"most.{(full ? Blunt : string.Empty)}{(old ? Doubled : string.Empty)}",
                 $"Mean seen level of the zone in steps of {Quantity.Cm(0.5)} from the scalp, steepest rise over "
                     + $"{Quantity.Cm(1)}; {Quantity.Rise(head.Limits.LineSoftness)} and more reads as a line.",
                 [zone.Key],

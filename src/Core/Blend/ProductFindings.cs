@@ -286,17 +286,18 @@ internal static class ProductFindings
             head.Hair.Condition != Condition.Sound
             || light.Porosity == Porosity.High
             || head.Hair.Porosity == Porosity.High;
+        var so =
+            light.Share < FewStripes ? $": {light.Share:P0} of the strands there. Comb the old stripes aside."
+            : weak ? ", which is porous: it can break."
+            : ".";
         yield return new Finding(
             FindingKind.Overlap,
             light.Share < FewStripes ? Severity.Note
                 : weak ? Severity.Alarm
                 : Severity.Caution,
             "Over hair that is light already",
-            $"Lightener goes {Quantity.Cm(most, "0.0")} onto old light hair on {Findings.Panels(panels.Length).ToLowerInvariant()}{(
-                light.Share < FewStripes ? $": {light.Share:P0} of the strands there. Comb the old stripes aside."
-                : weak ? ", which is porous: it can break."
-                : "."
-            )}",
+            $"Lightener goes {Quantity.Cm(most, "0.0")} onto old light hair on "
+                + $"{Findings.Panels(panels.Length).ToLowerInvariant()}{so}",
             $"Length of hair noted as lightened that is covered by more than {Overlaps:P0}; "
                 + $"{Quantity.Cm(head.Limits.OverlapCm, "0.0")} are left for blending.",
             Findings.Zones(panels),

@@ -311,7 +311,12 @@ public sealed record Verdict(
         [
             new(
                 "Ends today",
-                $"level {ends.Level:0.0}{(ends.Coloured ? ", coloured" : ends.Lightened ? ", lightened" : string.Empty)}",
+                $"level {ends.Level:0.0}"
+                    + (
+                        ends.Coloured ? ", coloured"
+                        : ends.Lightened ? ", lightened"
+                        : string.Empty
+                    ),
                 "read"
             ),
             new("Wanted at the ends", $"level {target.Value:0.#}", "read"),
@@ -377,8 +382,11 @@ public sealed record Verdict(
 
         if (visits.Count > 1)
         {
+            var level = reached
+                ? $"level {target.Value:0.#}"
+                : $"level {visits[^1].Level.Level:0.#}, the lightest that is safe,";
             words +=
-                $" {(reached ? $"For level {target.Value:0.#}" : $"For level {visits[^1].Level.Level:0.#}, the lightest that is safe,")} please plan {Number(visits.Count)} visits, "
+                $" For {level} please plan {Number(visits.Count)} visits, "
                 + $"{visits[1].WeeksAfter:0} weeks apart, so that your hair stays strong.";
         }
         else if (!reached)

@@ -45,13 +45,17 @@ public static partial class DeskSums
             return problems;
         }
 
+        var sum = Sentence.Join(
+            " + ",
+            parts.Select(p => (Sentence)$"{Quantity.Grams(p.Grams, "0.##")} · {p.Volume.Value:0.#}")
+        );
         return new DeveloperAnswer(
             parts.Select(p => new DeveloperPour(p.Volume.Value, p.Grams)).ToArray(),
             Developer.VolumeOf(parts),
             parts.Count == 1
                 ? "It is at hand as it is."
-                : $"Peroxide adds up by mass: "
-                    + $"{Sentence.Join(" + ", parts.Select(p => (Sentence)$"{Quantity.Grams(p.Grams, "0.##")} · {p.Volume.Value:0.#}"))} = {Quantity.Grams(q.Grams, "0.##")} · {q.WantedVolume:0.#}."
+                : (Sentence)
+                    $"Peroxide adds up by mass: {sum} = {Quantity.Grams(q.Grams, "0.##")} · {q.WantedVolume:0.#}."
         );
     }
 

@@ -123,7 +123,12 @@ public static partial class DeskSums
             visits.Count == 0
                 ? "Nothing needs lifting, or nothing here lifts further."
                 : $"Mildest choice that reaches the level within {LiftTables.LeafletLimitMinutes:0} min; "
-                    + $"{(q.Coloured ? $"treated hair goes {LiftTables.LevelsAVisit:0} levels a visit at most" : "sound natural hair as far as the product lifts")}. {visits[0].Sum}"
+                    + (
+                        q.Coloured
+                            ? $"treated hair goes {LiftTables.LevelsAVisit:0} levels a visit at most"
+                            : "sound natural hair as far as the product lifts"
+                    )
+                    + $". {visits[0].Sum}"
         );
     }
 

@@ -121,15 +121,17 @@ public static class ShortEntry
         if (grams.Count == 2)
         {
             var holds = w.After(TokenKind.Bowl);
+            Sentence room = holds is { } b ? (Sentence)$", it holds {Quantity.Grams(b, "0.##")}" : string.Empty;
             return Told(
                 "rescue",
                 $"{Quantity.Grams(grams[0], "0.##")} lightener and {Quantity.Grams(grams[1], "0.##")} developer "
                     + $"in the bowl, wanted {ratio.From:0.##} : "
-                    + $"{ratio.To:0.##}{(holds is { } b ? (Sentence)$", it holds {Quantity.Grams(b, "0.##")}" : string.Empty)}",
+                    + $"{ratio.To:0.##}{room}",
                 new RescueQuestion(ratio.From, ratio.To, grams[0], grams[1], holds),
                 DeskSums.Of,
                 a =>
-                    $"{(a.AddDeveloperGrams > 0 ? (Sentence)$"add {Quantity.Grams(a.AddDeveloperGrams, "0.0")} developer" : a.AddLightenerGrams > 0 ? (Sentence)$"add {Quantity.Grams(a.AddLightenerGrams, "0.0")} lightener" : "nothing to add")}: {Quantity.Grams(a.TotalGrams, "0.0")} in all{(a.Fits ? string.Empty : ", more than the bowl holds")}",
+                    $"{ToAdd(a)}: {Quantity.Grams(a.TotalGrams, "0.0")} in all"
+                    + $"{(a.Fits ? string.Empty : ", more than the bowl holds")}",
                 a => a.Why
             );
         }
@@ -182,7 +184,8 @@ public static class ShortEntry
                     a =>
                         a.Visits.Count == 0
                             ? "none: it is there, or out of reach"
-                            : $"{(a.Reached ? string.Empty : "not reached: ")}{string.Join(", then ", a.Visits.Select(v => $"{v.Level:0.0} ± {v.HalfWidth:0.0}"))}",
+                            : (a.Reached ? string.Empty : "not reached: ")
+                                + string.Join(", then ", a.Visits.Select(v => $"{v.Level:0.0} ± {v.HalfWidth:0.0}")),
                     a => a.Why
                 )
                 : No("Visits want two levels: 4 to 9 visits.")
@@ -202,7 +205,9 @@ public static class ShortEntry
         var volume = w.Volumes.Count > 0 ? w.Volumes[0] : 30;
         var said =
             $"{Remedies.Words(with)}, {volume:0.#} vol, {Remedies.Words(under)}, {Name(Thick(w))} "
-            + $"hair{(w.Has(TokenKind.Coloured) ? ", coloured" : string.Empty)}{(w.Has(TokenKind.Heat) ? ", low heat" : string.Empty)}";
+            + "hair"
+            + (w.Has(TokenKind.Coloured) ? ", coloured" : string.Empty)
+            + (w.Has(TokenKind.Heat) ? ", low heat" : string.Empty);
         var porosity = w.Word<Porosity>() ?? Porosity.Normal;
         return w.Plain switch
         {
@@ -343,6 +348,11 @@ public static class ShortEntry
             ? new(sum, readAs, result(a), why(a), question, a, [])
             : No(string.Join(" ", found.Problems.Select(p => $"{p.Field}: {p.Message}")));
     }
+
+    private static Sentence ToAdd(RescueAnswer a) =>
+        a.AddDeveloperGrams > 0 ? (Sentence)$"add {Quantity.Grams(a.AddDeveloperGrams, "0.0")} developer"
+        : a.AddLightenerGrams > 0 ? (Sentence)$"add {Quantity.Grams(a.AddLightenerGrams, "0.0")} lightener"
+        : "nothing to add";
 
     private static ShortRead No(string message) =>
         new(string.Empty, string.Empty, string.Empty, string.Empty, null, null, [new("text", message)]);

@@ -202,7 +202,8 @@ internal sealed partial class ShortWords
     [GeneratedRegex(
         @"(?<ra>\d+(?:\.\d+)?)\s*:\s*(?<rb>\d+(?:\.\d+)?)"
             + @"|(?<fa>\d+(?:\.\d+)?)\s*-\s*(?<fb>\d+(?:\.\d+)?)"
-            + @"|(?<n>\d*\.?\d+)\s*(?<u>vol(?:ume)?|v|percent|grams?|g|ounces?|oz|ml|inch(?:es)?|in|cm|mm|minutes?|min|months?|mo|weeks?|%)?(?![a-z%])"
+            + @"|(?<n>\d*\.?\d+)\s*(?<u>vol(?:ume)?|v|percent|grams?|g|ounces?|oz|ml|inch(?:es)?|in|cm|mm"
+            + @"|minutes?|min|months?|mo|weeks?|%)?(?![a-z%])"
             + @"|[a-z]+|[^\s,;+&]",
         RegexOptions.CultureInvariant
     )]

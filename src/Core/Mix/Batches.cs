@@ -112,7 +112,8 @@ public static class Batches
     }
 
     /// <summary>
-    /// How much less than was meant a weighed bowl may hold and still serve all its panels: each part was met within what the scale can tell, and
+    /// How much less than was meant a weighed bowl may hold and still serve all its panels: each part was met within
+    /// what the scale can tell, and
     /// the waste that was added covers it. g, and share of what it holds. Model assumption.
     /// </summary>
     private const double ShortGrams = 1,

@@ -125,7 +125,8 @@ public static class MixFindings
                 $"{Capital(weighed.Words)} came out 1 : {came.DeveloperPerLightener:0.00} with {came.Volume:0.#} "
                     + $"vol instead of 1 : {weighed.Meant.DeveloperPerLightener:0.00} with "
                     + $"{weighed.Meant.Volume:0.#} vol: "
-                    + $"{Mixing.Words(came.DeveloperPerLightener)}.{(other is null ? string.Empty : $" It holds {other}; the plan says {weighed.Meant.Product}.")}",
+                    + Mixing.Words(came.DeveloperPerLightener)
+                    + (other is null ? "." : $". It holds {other}; the plan says {weighed.Meant.Product}."),
                 $"Weights as they were kept. Off by more than {UnevenShare:P0} in ratio or {UnevenVolume:0} vol.",
                 weighed.Panels,
                 weighed.Words,
@@ -208,7 +209,11 @@ public static class MixFindings
                 Severity.Alarm,
                 "Heat against the leaflet",
                 $"{formula.Id} ({formula.Words}) is planned with low heat; "
-                    + $"{(formula.Figures is null ? "many leaflets of such products exclude" : "its leaflet excludes")} it.",
+                    + (
+                        formula.Figures is null
+                            ? "many leaflets of such products exclude it."
+                            : "its leaflet excludes it."
+                    ),
                 "Heat speeds the lift and dries the film. Never against the leaflet: read it, then confirm that "
                     + "it allows heat, or use none.",
                 mix.CoatsOf(formula).Select(c => c.Panel.Panel.Key).ToArray(),

@@ -177,7 +177,10 @@ export function HeadView(props: Props) {
           height={640}
           tabIndex={0}
           role="img"
-          aria-label={`The head from the ${names[angle]}${tilt > usualTilt ? ", seen from above" : ""}, ${wornWords[wear]}. Arrow keys turn it; tap hair to pick its panel.`}
+          aria-label={
+            `The head from the ${names[angle]}${tilt > usualTilt ? ", seen from above" : ""}, ` +
+            `${wornWords[wear]}. Arrow keys turn it; tap hair to pick its panel.`
+          }
           aria-busy={isFetching}
           onKeyDown={(e) => {
             if (e.key === "ArrowLeft" || e.key === "ArrowRight") {

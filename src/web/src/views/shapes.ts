@@ -21,7 +21,9 @@ export const shapes: { shape: Shape; name: string; d: string }[] = [
   {
     shape: "scrunch",
     name: "Scrunch",
-    d: "M4 9 h5 v4 h-5Z M14 7 h6 v3 h-6Z M9 16 h7 v4 h-7Z M19 15 h6 v5 h-6Z M3 22 h6 v4 h-6Z M12 24 h9 v6 h-9Z M3 29 h7 v3 h-7Z M22 25 h4 v7 h-4Z",
+    d:
+      "M4 9 h5 v4 h-5Z M14 7 h6 v3 h-6Z M9 16 h7 v4 h-7Z M19 15 h6 v5 h-6Z " +
+      "M3 22 h6 v4 h-6Z M12 24 h9 v6 h-9Z M3 29 h7 v3 h-7Z M22 25 h4 v7 h-4Z",
   },
   { shape: "tip", name: "Tip", d: "M2 24 H26 V32 H2Z" },
   { shape: "reverse", name: "Reverse", d: "M2 2 H26 V12 L20 16 L14 12 L8 16 L2 12Z" },

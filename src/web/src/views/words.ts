@@ -56,7 +56,13 @@ export function hairWords(hair: HairProfile): string {
       : longest < 40
         ? "shoulder length"
         : "long";
-  return `Natural ${hair.naturalLevel.toFixed(1)}, ${hair.diameter}, ${hair.density} density, ${hair.curl}, ${length} (${cm(longest)})`;
+  return [
+    `Natural ${hair.naturalLevel.toFixed(1)}`,
+    hair.diameter,
+    `${hair.density} density`,
+    hair.curl,
+    `${length} (${cm(longest)})`,
+  ].join(", ");
 }
 
 /** Length of the longest hair, pulled straight, cm. */

@@ -17,6 +17,11 @@ const left = 34;
 const width = 62;
 const growthCm = 1.25;
 
+const stateOf = (b: Schemas["Band"]) =>
+  (b.warmth ? (b.warmth < 0 ? "cooler, " : "warmer, ") : "") +
+  b.state +
+  (b.share < 1 ? `, ${Math.round(b.share * 100)} %` : "");
+
 /** One strand from scalp to ends with what was done to it before: drag a boundary, tap a band. */
 export function StrandBands({
   visit,
@@ -117,9 +122,7 @@ export function StrandBands({
                 {regrowth ? `regrowth ${edgeAt(i)}` : `level ${b.level}`}
               </text>
               <text x={left + width + 12} y={y + Math.max(14, h / 2) + 16} className="small">
-                {regrowth
-                  ? `${(edgeAt(i) / growthCm).toFixed(0)} months`
-                  : `${b.warmth ? (b.warmth < 0 ? "cooler, " : "warmer, ") : ""}${b.state}${b.share < 1 ? `, ${Math.round(b.share * 100)} %` : ""}`}
+                {regrowth ? `${(edgeAt(i) / growthCm).toFixed(0)} months` : stateOf(b)}
               </text>
             </g>
           );

@@ -45,7 +45,11 @@ export function StrandTest({ consult, colours }: { consult: Consult; colours: Co
         width={w}
         height={h}
         role="img"
-        aria-label={`Forecast of ${lightenerWords(test.lightener)}, ${test.volume} vol: level ${curve.levels[20].toFixed(1)} after 40 minutes, ${curve.low[20].toFixed(1)} to ${curve.high[20].toFixed(1)}`}
+        aria-label={
+          `Forecast of ${lightenerWords(test.lightener)}, ${test.volume} vol: ` +
+          `level ${curve.levels[20].toFixed(1)} after 40 minutes, ` +
+          `${curve.low[20].toFixed(1)} to ${curve.high[20].toFixed(1)}`
+        }
       >
         {y.ticks(3).map((t) => (
           <text key={t} x={18} y={y(t) + 4} textAnchor="end" className="small">

@@ -80,7 +80,10 @@ export function Day() {
                     <img
                       key={p.moment}
                       alt={`${v.client} ${p.as}`}
-                      src={`/api/visits/${v.visitId}/plan/picture?angle=30&moment=${p.moment}&width=150&r=${v.revision}`}
+                      src={
+                        `/api/visits/${v.visitId}/plan/picture` +
+                        `?angle=30&moment=${p.moment}&width=150&r=${v.revision}`
+                      }
                       width="150"
                       height="185"
                     />

@@ -75,7 +75,8 @@ export function Desk() {
           ) : (
             <p className={problem ? undefined : "soft"}>
               {problem ??
-                "Try 1:2 90 g · 1:1.5 40 g 70 g bowl 250 · 3% · 5 to 8 clay 30 vol film · 8 pearl on 9 20 min · 10-20 15-30 40-50"}
+                "Try 1:2 90 g · 1:1.5 40 g 70 g bowl 250 · 3% · 5 to 8 clay 30 vol film · " +
+                  "8 pearl on 9 20 min · 10-20 15-30 40-50"}
             </p>
           )}
         </div>

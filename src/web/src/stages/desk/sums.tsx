@@ -107,7 +107,8 @@ export const sums: readonly SumOf[] = [
           ? `add ${g(a.addLightenerGrams, units)} lightener`
           : "nothing to add",
     also: (a, units) => [
-      `${g(a.totalGrams, units)} in all, ${a.fits ? "it fits" : "more than the bowl holds"}; now 1 : ${a.ratioNow.toFixed(2)}`,
+      `${g(a.totalGrams, units)} in all, ${a.fits ? "it fits" : "more than the bowl holds"}; ` +
+        `now 1 : ${a.ratioNow.toFixed(2)}`,
     ],
   },
   {

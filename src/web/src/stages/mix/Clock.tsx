@@ -1,4 +1,8 @@
-import type { MixView } from "./useMix";
+import type { Bowl, MixView } from "./useMix";
+
+const whenOf = (b: Bowl) =>
+  `Bowl ${b.number}, formula ${b.formula}: mix at minute ${b.mixAtMinute.toFixed(0)}, ` +
+  `paint until ${b.paintedUntilMinute.toFixed(0)}, ends at ${b.livesUntilMinute.toFixed(0)}`;
 
 interface Props {
   mix: MixView;
@@ -38,7 +42,7 @@ export function Clock({ mix, chosen, onChoose }: Props) {
               key={b.number}
               role="button"
               tabIndex={0}
-              aria-label={`Bowl ${b.number}, formula ${b.formula}: mix at minute ${b.mixAtMinute.toFixed(0)}, paint until ${b.paintedUntilMinute.toFixed(0)}, ends at ${b.livesUntilMinute.toFixed(0)}`}
+              aria-label={whenOf(b)}
               aria-pressed={b.number === chosen}
               onClick={() => onChoose(b.number)}
               onKeyDown={(e) => {

@@ -160,7 +160,11 @@ function Consistency({ developer, words }: { developer: number; words: string })
   return (
     <svg width="72" height="40" viewBox="0 0 72 40" role="img" aria-label={words}>
       <path
-        d={`M${36 - wide} 35 C${36 - wide * 0.5} 35 ${33} ${35 - height * 0.6} ${38} ${35 - height} C${38} ${35 - height * 0.5} ${36 + wide * 0.4} 35 ${36 + wide} 35 Z`}
+        d={[
+          `M${36 - wide} 35`,
+          `C${36 - wide * 0.5} 35 33 ${35 - height * 0.6} 38 ${35 - height}`,
+          `C38 ${35 - height * 0.5} ${36 + wide * 0.4} 35 ${36 + wide} 35 Z`,
+        ].join(" ")}
         fill="#8f9a9a"
       />
       <line x1="0" x2="72" y1="36" y2="36" stroke="#566064" strokeWidth="2" />

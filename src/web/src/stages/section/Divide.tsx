@@ -39,6 +39,9 @@ export function Divide({ visit, plan, section, edit }: Props) {
   const heavier = section?.heavier;
   const marks = (plan.hair.marked ?? []).filter((m) => m.kind === "undercut" || m.kind === "breakage");
   const byName = out.filter((z) => !byReach.includes(z));
+  const sides =
+    heavier &&
+    `${Math.round(heavier.leftGrams)} g left of the part, ${Math.round(heavier.rightGrams)} g right`;
   return (
     <div className="divide">
       <Patterns visit={visit} plan={plan} edit={edit} />
@@ -101,8 +104,8 @@ export function Divide({ visit, plan, section, edit }: Props) {
           <h2>Both sides</h2>
           <p role="status" aria-label="Both sides">
             {heavier.side
-              ? `More hair falls to the ${heavier.side}: ${Math.round(heavier.leftGrams)} g left of the part, ${Math.round(heavier.rightGrams)} g right.`
-              : `The part is about central: ${Math.round(heavier.leftGrams)} g left, ${Math.round(heavier.rightGrams)} g right.`}
+              ? `More hair falls to the ${heavier.side}: ${sides}.`
+              : `The part is about central: ${sides}.`}
           </p>
           <div className="row">
             {heavier.edit && (

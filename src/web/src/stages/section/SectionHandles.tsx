@@ -54,7 +54,10 @@ function Sizes({
   return (
     <>
       <path
-        d={`M${-mx - ux} ${-my - uy}L${-stand(ux, uy, up).x} ${-stand(ux, uy, up).y}M${-mx - ax} ${-my - ay}L${-stand(ax, ay, aside).x} ${-stand(ax, ay, aside).y}`}
+        d={
+          `M${-mx - ux} ${-my - uy}L${-stand(ux, uy, up).x} ${-stand(ux, uy, up).y}` +
+          `M${-mx - ax} ${-my - ay}L${-stand(ax, ay, aside).x} ${-stand(ax, ay, aside).y}`
+        }
         stroke="#0b6a80"
         strokeWidth="0.22"
         pointerEvents="none"

@@ -16,6 +16,9 @@ interface Props {
   onPick(zone: Zone): void;
 }
 
+const workOf = (z: Schemas["ZoneWork"]) =>
+  `${z.panels} · ${z.grams.toFixed(0)} g${z.minutes > 0 ? ` · at ${z.startsAtMinute.toFixed(0)} min` : ""}`;
+
 /** The working order from first to last: when each zone is begun, how many panels, how much hair. */
 export function WorkingOrder({ plan, section, zone, edit, onPick }: Props) {
   const order = section?.order ?? [];
@@ -43,11 +46,7 @@ export function WorkingOrder({ plan, section, zone, edit, onPick }: Props) {
           <li key={z.zone} className={z.excluded ? "out" : z.zone === zone ? "now" : ""}>
             <button type="button" className="plainrow" onClick={() => onPick(z.zone)}>
               <b>{zoneWords(z.zone)}</b>
-              <span>
-                {z.excluded
-                  ? "left out"
-                  : `${z.panels} · ${z.grams.toFixed(0)} g${z.minutes > 0 ? ` · at ${z.startsAtMinute.toFixed(0)} min` : ""}`}
-              </span>
+              <span>{z.excluded ? "left out" : workOf(z)}</span>
             </button>
             <Button
               size="small"

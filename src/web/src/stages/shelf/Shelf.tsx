@@ -132,13 +132,23 @@ const priced = (price: number, unit: Schemas["StockUnit"], shown: Units) =>
 function does(p: Product): string {
   switch (p.kind) {
     case "lightener":
-      return `${p.type}, ${p.ratedLevels.value} levels, ${p.heatAllowed ? "heat allowed" : "no heat"}, ${p.limitMinutes.value} min at most, bowl usable for ${p.windowMinutes.value} min`;
+      return [
+        p.type,
+        `${p.ratedLevels.value} levels`,
+        p.heatAllowed ? "heat allowed" : "no heat",
+        `${p.limitMinutes.value} min at most`,
+        `bowl usable for ${p.windowMinutes.value} min`,
+      ].join(", ");
     case "developer":
       return `${p.volume} vol, ${Math.round(p.volume * 3) / 10} %`;
     case "shade":
       return `level ${p.depth} ${p.reflect}, 1 : ${p.developerParts} with ${p.developerVolume} vol, ${p.minutes} min`;
     case "additive":
-      return `${p.gramsPerGram} g per g of lightener, ${p.openAirGramsPerGram} in open air, slows by ${Math.round(p.slows.value * 100)} %`;
+      return [
+        `${p.gramsPerGram} g per g of lightener`,
+        `${p.openAirGramsPerGram} in open air`,
+        `slows by ${Math.round(p.slows.value * 100)} %`,
+      ].join(", ");
     case "covering":
       return `${p.covering}, sheets of ${cm(p.sheetCm)}`;
     default:
