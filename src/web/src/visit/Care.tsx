@@ -36,7 +36,9 @@ export function Care({ stops, cautions }: Props) {
           setRead(new Set(seen));
         }}
       >
-        {open ? "Less" : `Care: ${cautions.length} ${cautions.length === 1 ? "note" : "notes"}`}
+        {open
+          ? "Less"
+          : `Care: the leaflet comes first · ${cautions.length} ${cautions.length === 1 ? "note" : "notes"}`}
       </button>
     </div>
   );
