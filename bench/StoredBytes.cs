@@ -19,7 +19,7 @@ internal static class StoredBytes
         EditsAVisit = 120;
 
     /// <summary>
-    /// What a row takes beside its documents: keys, history, times, b-tree. Measured on an empty plan.
+    /// What a row takes beside its documents: keys, history, times, b-tree. Assumption.
     /// </summary>
     private const int RowBytes = 160;
 

@@ -1,4 +1,3 @@
-using System.Reflection;
 using Wendro.Core.Blend;
 using Wendro.Core.Fall;
 using Wendro.Core.Head;

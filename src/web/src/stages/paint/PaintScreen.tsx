@@ -1,10 +1,10 @@
 import { useState } from "react";
 import type { Finding } from "../../api/client";
-import { CrownMap } from "../../views/CrownMap";
 import { MomentLine } from "../../views/MomentLine";
 import { Care } from "../../visit/Care";
 import { Columns } from "../../visit/Columns";
 import { HeadColumn } from "../../visit/HeadColumn";
+import { PlanMap } from "../../visit/PlanMap";
 import { useVisit } from "../../visit/useVisit";
 import { LookColumn } from "./LookColumn";
 import { PaintPass, workingOrder } from "./PaintPass";
@@ -37,23 +37,7 @@ export function PaintScreen() {
         label: "Where",
         content: (
           <>
-            <div className="title">
-              <h2>Crown map</h2>
-              <span>
-                {plan.panels.length} panels · {plan.panels.filter((p) => p.paint).length} painted
-              </span>
-            </div>
-            <CrownMap
-              scalp={plan.scalpOutline}
-              part={plan.partLine}
-              panels={plan.panels}
-              natural={plan.hair.naturalLevel}
-              colours={colours?.levels}
-              selected={panel?.key}
-              marked={selection.marked}
-              picked={selection.pickedSet}
-              onSelect={selection.select}
-            />
+            <PlanMap selected={panel?.key} />
             {!passing && <PickBar selection={selection} />}
             {panel &&
               (passing ? (

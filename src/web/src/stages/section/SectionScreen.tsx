@@ -1,10 +1,10 @@
 import { useState } from "react";
 import type { Zone } from "../../api/client";
-import { CrownMap } from "../../views/CrownMap";
 import { MomentLine } from "../../views/MomentLine";
 import { Care } from "../../visit/Care";
 import { Columns } from "../../visit/Columns";
 import { HeadColumn } from "../../visit/HeadColumn";
+import { PlanMap } from "../../visit/PlanMap";
 import { useVisit } from "../../visit/useVisit";
 import { Divide } from "./Divide";
 import { SectionHandles } from "./SectionHandles";
@@ -14,7 +14,7 @@ import { ZoneSettings } from "./ZoneSettings";
 
 /** Section: the head divided, the working order, what is left out and why. */
 export function SectionScreen() {
-  const { visit, work, colours, selection } = useVisit();
+  const { visit, work, selection } = useVisit();
   const { plan } = work;
   const section = useSection(visit, work.revision);
   const [zone, setZone] = useState<Zone>();
@@ -39,25 +39,9 @@ export function SectionScreen() {
         label: "Where",
         content: (
           <>
-            <div className="title">
-              <h2>Crown map</h2>
-              <span>
-                {plan.panels.length} panels · {plan.panels.filter((p) => p.paint).length} painted
-              </span>
-            </div>
-            <CrownMap
-              scalp={plan.scalpOutline}
-              part={plan.partLine}
-              panels={plan.panels}
-              natural={plan.hair.naturalLevel}
-              colours={colours?.levels}
-              selected={panel?.key}
-              marked={selection.marked}
-              picked={selection.pickedSet}
-              onSelect={selection.select}
-            >
+            <PlanMap selected={panel?.key}>
               <SectionHandles plan={plan} panel={panel} edit={work.edit} tryOut={work.tryOut} />
-            </CrownMap>
+            </PlanMap>
             <ZoneSettings
               plan={plan}
               section={section}
