@@ -15,7 +15,7 @@ public sealed partial class ArchitectureTests
         ["Lift"] = ["Units", "Hair", "Head", "Tone", "Paint"],
         ["Care"] = ["Units", "Hair", "Paint", "Lift"],
         ["Fall"] = ["Units", "Hair", "Head", "Tone"],
-        ["Blend"] = ["Units", "Hair", "Head", "Tone", "Paint", "Lift", "Fall"],
+        ["Blend"] = ["Units", "Hair", "Head", "Tone", "Paint", "Lift", "Timing", "Fall"],
         ["Mix"] = ["Units", "Hair", "Head", "Tone", "Paint", "Lift", "Fall", "Blend", "Timing"],
         ["Timing"] = ["Units", "Paint"],
         ["Consult"] = ["Units", "Hair", "Head", "Paint", "Lift", "Care", "Fall", "Blend"],

@@ -2,6 +2,7 @@ using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
+using Wendro.Core.Timing;
 using Wendro.Core.Tone;
 using Wendro.Core.Units;
 
@@ -10,12 +11,20 @@ namespace Wendro.Core.Blend;
 /// <summary>One product on a panel, with its mixture.</summary>
 /// <param name="Painted">Where it lies.</param>
 /// <param name="Formula">What it is.</param>
-public sealed record Coat(PaintedPanel Painted, Formula Formula)
+/// <param name="Works">When it was laid and how long it works.</param>
+public sealed record Coat(PaintedPanel Painted, Formula Formula, Exposure Works)
 {
     /// <summary>
     /// Share of its coat that a stiff mixture leaves behind: it catches instead of gliding. Model assumption.
     /// </summary>
     public const double StiffCoat = 0.85;
+
+    /// <summary>A coat as its formula means it.</summary>
+    public static Coat Planned(PaintedPanel painted, Formula formula)
+    {
+        ArgumentNullException.ThrowIfNull(formula);
+        return new(painted, formula, Exposure.Lasting(formula.Minutes));
+    }
 
     /// <summary>How much of its coat lies where it is painted, 0..1.</summary>
     public double Thickness => Formula.Consistency == Consistency.Stiff ? StiffCoat : 1;
@@ -67,7 +76,7 @@ internal sealed class Products
         var deposits = new (double, double)[coats.Count];
         for (var c = 0; c < coats.Count; c++)
         {
-            var minutes = moment.MinutesOf(coats[c].Formula);
+            var minutes = moment.Worked(coats[c].Works);
             if (coats[c].Formula.DepositLevel is { } level)
             {
                 deposits[c] = (level, Deposit.Uptake(minutes, state.Porosity));

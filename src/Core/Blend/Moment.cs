@@ -1,10 +1,11 @@
-using Wendro.Core.Lift;
+using Wendro.Core.Timing;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Blend;
 
 /// <summary>
-/// When the hair is looked at: before, at a minute of processing, rinsed, or some weeks of growth later.
+/// When the hair is looked at: before, at a minute of processing or of the whole work, rinsed, or some weeks of growth
+/// later.
 /// </summary>
 public readonly record struct Moment
 {
@@ -21,6 +22,9 @@ public readonly record struct Moment
     /// <summary>At a minute of processing, counted for every panel from when it was painted.</summary>
     public static Moment At(Minutes minutes) => new(minutes.Value);
 
+    /// <summary>At a minute of the work: each product has worked since it was laid.</summary>
+    public static Moment OfTheWork(Minutes minute) => new(minute.Value) { OnOneClock = true };
+
     /// <summary>Most weeks of growth looked ahead.</summary>
     public const double MostWeeks = 52;
 
@@ -31,10 +35,8 @@ public readonly record struct Moment
     /// <summary>Weeks of growth since it was rinsed.</summary>
     public double WeeksLater { get; private init; }
 
-    /// <summary>How long a formula has worked by then, minutes; never longer than it is left on.</summary>
-    public double MinutesOf(Formula formula)
-    {
-        ArgumentNullException.ThrowIfNull(formula);
-        return Math.Min(minutes, formula.Minutes);
-    }
+    private bool OnOneClock { get; init; }
+
+    /// <summary>How long a product has worked by then, minutes; never longer than it is left on.</summary>
+    public double Worked(Exposure exposure) => OnOneClock ? exposure.At(minutes) : exposure.After(minutes);
 }

@@ -16,7 +16,7 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats)
 
     /// <summary>A panel painted with one product.</summary>
     public static PlannedPanel With(Panel panel, PaintedPanel painted, Formula formula) =>
-        new(panel, [new Coat(painted, formula)]);
+        new(panel, [Coat.Planned(painted, formula)]);
 
     /// <summary>What was laid first; null while it is left natural.</summary>
     public PaintedPanel? Painted => Coats.Count > 0 ? Coats[0].Painted : null;

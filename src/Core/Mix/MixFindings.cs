@@ -292,7 +292,7 @@ public static class MixFindings
     {
         var zone = panel.Panel.Key.Zone;
         var state = Hair.HairState.Of(hair.In(zone))[0];
-        double Gain(Formula f) => (coat with { Formula = f }).LiftingOf(hair, zone, state)!.Gain(f.Minutes);
+        double Gain(Formula f) => (coat with { Formula = f }).LiftingOf(hair, zone, state)!.Gain(coat.Works.For.Value);
         return Gain(coat.Formula with { Additive = null }) - Gain(coat.Formula);
     }
 

@@ -40,7 +40,7 @@ internal sealed class Tried
         var all = StrandMap.Of(strands, zones, new Dictionary<Zone, (ZonePanels, int)>(), 0);
         before = StrandLevels.Before(cutting.Hair, all, looks.OnHead.Lengths);
         down = looks.Weights(Wear.Down);
-        tied = Sight.TiedAs(plan) is { } how ? looks.Weights(how) : null;
+        tied = OnHead.TiedIn(plan.Wears) is { } how ? looks.Weights(how) : null;
         Groups = Settings
             .Groups.Select(g => g.Where(z => plan.Zones[z].Excluded is null).ToArray())
             .Where(g => g.Length > 0)
@@ -96,10 +96,12 @@ internal sealed class Tried
                     panels.Panels[p],
                     paint
                         .Coats()
-                        .Select(c => new Coat(
-                            PaintedPanel.On(panels.Panels[p], c, plan.Seed),
-                            Settings.FormulaOf(c.Formula, plan, cutting.Hair)
-                        ))
+                        .Select(c =>
+                            Coat.Planned(
+                                PaintedPanel.On(panels.Panels[p], c, plan.Seed),
+                                Settings.FormulaOf(c.Formula, plan, cutting.Hair)
+                            )
+                        )
                         .ToArray()
                 );
                 StrandLevels.OfPanel(

@@ -87,6 +87,15 @@ public static class Frames
             _ => "full head",
         };
 
+    /// <summary>Whether two plans work the same panels in the same order.</summary>
+    public static bool IsWorkedLike(Plan one, Plan other)
+    {
+        ArgumentNullException.ThrowIfNull(one);
+        ArgumentNullException.ThrowIfNull(other);
+        return one.Working.SequenceEqual(other.Working)
+            && ZoneFacts.All.All(z => one.Zones[z].Sections.Order == other.Zones[z].Sections.Order);
+    }
+
     /// <summary>Panels in the order they are worked: zone by zone, each row by row.</summary>
     public static IReadOnlyList<PanelKey> Working(Plan plan, IEnumerable<PanelKey> panels)
     {

@@ -8,51 +8,37 @@ using Wendro.Core.Timing;
 namespace Wendro.Core.Plans;
 
 /// <summary>
-/// A plan on a head: its panels, the levels they reach, what is seen of them, what is wrong. Immutable; an edit makes
-/// the next one
-/// and computes only what it changed.
+/// A plan on a head: its panels, the levels they reach, what is wrong. Immutable; an edit makes the next one and
+/// computes only what it changed.
 /// </summary>
 public sealed class PlannedHead
 {
     private readonly Lazy<IReadOnlyList<Finding>> findings;
-    private readonly Lazy<bool[]?[]?> white;
     private readonly Lazy<IReadOnlyList<PanelKey>> working;
-    private readonly Sight sight;
 
     private PlannedHead(
-        HairLooks looks,
-        HairProfile hair,
         Plan plan,
+        AsLaid laid,
         IReadOnlyDictionary<Zone, ZonePanels> cut,
         IReadOnlyList<PlannedPanel> panels,
-        StrandMap map,
-        byte[] levels,
-        byte[] drawn,
-        Sight sight
+        HeadLevels reached,
+        Lazy<IReadOnlyList<PanelKey>>? worked = null
     )
     {
-        white = new(() => StrandLevels.White(hair, map, looks.OnHead.Lengths));
-        Looks = looks;
-        Hair = hair;
         Plan = plan;
+        Laid = laid;
         Cut = cut;
         Panels = panels;
-        Map = map;
-        Levels = levels;
-        Drawn = drawn;
-        this.sight = sight;
-        working = new(() => Frames.Working(plan, panels.Select(p => p.Panel.Key)));
-        findings = new(() => Blend.Findings.Of(Judge()));
+        Reached = reached;
+        working = worked ?? new(() => Frames.Working(plan, panels.Select(p => p.Panel.Key)));
+        findings = new(() => FindingsOf(Reached));
     }
-
-    /// <summary>The hair, its part and all that is seen of it.</summary>
-    public HairLooks Looks { get; }
-
-    /// <summary>Her hair, with all that was done to it before.</summary>
-    public HairProfile Hair { get; }
 
     /// <summary>The plan.</summary>
     public Plan Plan { get; }
+
+    /// <summary>What was laid otherwise than planned.</summary>
+    public AsLaid Laid { get; }
 
     /// <summary>Every zone's panels.</summary>
     public IReadOnlyDictionary<Zone, ZonePanels> Cut { get; }
@@ -60,37 +46,38 @@ public sealed class PlannedHead
     /// <summary>All panels, zone by zone as zones are numbered: a strand map counts on it.</summary>
     public IReadOnlyList<PlannedPanel> Panels { get; }
 
+    /// <summary>The levels they reach, rinsed.</summary>
+    public HeadLevels Reached { get; }
+
     /// <summary>The panels' keys in the order they are worked.</summary>
     public IReadOnlyList<PanelKey> Working => working.Value;
 
+    /// <summary>The hair, its part and all that is seen of it.</summary>
+    public HairLooks Looks => Reached.On.Looks;
+
+    /// <summary>Her hair, with all that was done to it before.</summary>
+    public HairProfile Hair => Reached.On.Hair;
+
     /// <summary>Which strand lies where.</summary>
-    public StrandMap Map { get; }
+    public StrandMap Map => Reached.On.Map;
 
     /// <summary>Level bytes when rinsed, strands × 64: what measures count.</summary>
-    public byte[] Levels { get; }
+    public byte[] Levels => Reached.Bytes;
 
     /// <summary>Level bytes when rinsed, mixed within locks: what a picture is drawn with.</summary>
-    public byte[] Drawn { get; }
+    public byte[] Drawn => Reached.Drawn;
 
     /// <summary>What is seen worn down.</summary>
-    public Tally Down => sight.Down.Value;
+    public Tally Down => Reached.Down;
 
     /// <summary>What is seen tied back; null if she never ties it.</summary>
-    public Tally? Tied => sight.Tied.Value;
+    public Tally? Tied => Reached.Tied;
 
-    /// <summary>
-    /// Whether a panel shows less than <see cref="HardlyShare"/> of what its share of all hair would, in every wear
-    /// she uses.
-    /// </summary>
-    public IReadOnlyList<bool> HardlySeen => sight.Hidden.Value;
-
-    /// <summary>
-    /// Below this share of what it would show if all hair showed alike, a panel is hardly seen. Model assumption.
-    /// </summary>
-    public const double HardlyShare = 0.2;
+    /// <summary>Whether a panel is hardly seen in any wear she uses.</summary>
+    public IReadOnlyList<bool> HardlySeen => Reached.HardlySeen;
 
     /// <summary>The measures, rinsed.</summary>
-    public Measures Measures => sight.Measures.Value;
+    public Measures Measures => Reached.Measures;
 
     /// <summary>Minutes that painting a panel takes; 0 while it is left natural.</summary>
     public static double MinutesOf(PlannedPanel panel)
@@ -122,11 +109,13 @@ public sealed class PlannedHead
     /// <param name="looks">The hair with the plan's part.</param>
     /// <param name="cutting">Cuts zones into panels.</param>
     /// <param name="plan">The plan.</param>
-    public static PlannedHead Of(HairLooks looks, Cutting cutting, Plan plan)
+    /// <param name="laid">What was laid otherwise than planned; null for nothing.</param>
+    public static PlannedHead Of(HairLooks looks, Cutting cutting, Plan plan, AsLaid? laid = null)
     {
         ArgumentNullException.ThrowIfNull(looks);
         ArgumentNullException.ThrowIfNull(cutting);
         ArgumentNullException.ThrowIfNull(plan);
+        var really = laid ?? AsLaid.Planned;
         var cut = cutting.Cut(plan);
         var firsts = new Dictionary<Zone, (ZonePanels, int)>();
         var count = 0;
@@ -136,23 +125,11 @@ public sealed class PlannedHead
             count += cut[zone].Panels.Count;
         }
 
-        var panels = firsts.Keys.SelectMany(z => cut[z].Panels).Select(p => Planned(p, plan)).ToArray();
-        var strands = looks.OnHead.Strands;
-        var map = StrandMap.Of(strands, looks.Head.ZonesFor(plan.Part), firsts, count);
+        var panels = firsts.Keys.SelectMany(z => cut[z].Panels).Select(p => Planned(p, plan, really)).ToArray();
+        var map = StrandMap.Of(looks.OnHead.Strands, looks.Head.ZonesFor(plan.Part), firsts, count);
         var levels = StrandLevels.All(cutting.Hair, map, panels, looks.OnHead.Lengths, Moment.Rinsed);
-        var drawn = new byte[levels.Length];
-        StrandLevels.Draw(strands, levels, null, StrandLevels.White(cutting.Hair, map, looks.OnHead.Lengths), drawn);
-        return new PlannedHead(
-            looks,
-            cutting.Hair,
-            plan,
-            cut,
-            panels,
-            map,
-            levels,
-            drawn,
-            Sight.Of(looks, cutting.Hair, plan, map, levels)
-        );
+        var on = new OnHead(looks, cutting.Hair, map, plan.Wears);
+        return new PlannedHead(plan, really, cut, panels, HeadLevels.Of(on, levels));
     }
 
     /// <summary>
@@ -161,10 +138,12 @@ public sealed class PlannedHead
     /// <param name="next">The next plan.</param>
     /// <param name="looks">The hair with the next plan's part.</param>
     /// <param name="cutting">Cuts zones into panels.</param>
-    public PlannedHead After(Plan next, HairLooks looks, Cutting cutting)
+    /// <param name="laid">What was laid otherwise than planned; null for nothing.</param>
+    public PlannedHead After(Plan next, HairLooks looks, Cutting cutting, AsLaid? laid = null)
     {
         ArgumentNullException.ThrowIfNull(next);
         ArgumentNullException.ThrowIfNull(cutting);
+        var really = laid ?? AsLaid.Planned;
         if (
             !ReferenceEquals(looks, Looks)
             || Hair != cutting.Hair
@@ -172,10 +151,10 @@ public sealed class PlannedHead
             || !Plan.IsCutLike(next)
         )
         {
-            return Of(looks, cutting, next);
+            return Of(looks, cutting, next, really);
         }
 
-        var panels = Panels.Select(p => Replanned(p, next)).ToArray();
+        var panels = Panels.Select(p => Replanned(p, next, really)).ToArray();
         var changed = Enumerable.Range(0, panels.Length).Where(i => !ReferenceEquals(panels[i], Panels[i])).ToArray();
         var levels = (byte[])Levels.Clone();
         foreach (var p in changed)
@@ -183,19 +162,13 @@ public sealed class PlannedHead
             StrandLevels.OfPanel(Hair, Map, panels[p], Map.StrandsOf[p], Looks.OnHead.Lengths, Moment.Rinsed, levels);
         }
 
-        var drawn = (byte[])Drawn.Clone();
-        StrandLevels.Draw(Looks.OnHead.Strands, levels, LocksOf(changed), white.Value, drawn);
-        var strands = changed.Select(p => Map.StrandsOf[p]).ToArray();
         return new PlannedHead(
-            Looks,
-            Hair,
             next,
+            really,
             Cut,
             panels,
-            Map,
-            levels,
-            drawn,
-            sight.After(strands, Levels, levels, Hair, () => Sight.Of(Looks, Hair, next, Map, levels))
+            Reached.After(changed, levels),
+            Frames.IsWorkedLike(Plan, next) ? working : null
         );
     }
 
@@ -207,46 +180,41 @@ public sealed class PlannedHead
             return Drawn;
         }
 
-        var levels =
+        var lengths = Looks.OnHead.Lengths;
+        return Reached.Draw(
             moment.WeeksLater > 0
-                ? Regrowth.Grown(Levels, Looks.OnHead.Lengths, Map.Zone, Hair, moment.WeeksLater)
-                : StrandLevels.All(Hair, Map, Panels, Looks.OnHead.Lengths, moment);
-        var drawn = new byte[levels.Length];
-        StrandLevels.Draw(Looks.OnHead.Strands, levels, null, white.Value, drawn);
-        return drawn;
+                ? Regrowth.Grown(Levels, lengths, Map.Zone, Hair, moment.WeeksLater)
+                : StrandLevels.All(Hair, Map, Panels, lengths, moment)
+        );
     }
 
     /// <summary>Level bytes to draw the head with as a wish would have it.</summary>
-    public byte[] DrawnAsWished(Wish wish)
-    {
-        var levels = WishLook.Levels(Hair, Map, Looks.OnHead.Strands, Looks.Weights(Wear.Down), wish);
-        var wished = new byte[levels.Length];
-        StrandLevels.Draw(Looks.OnHead.Strands, levels, null, white.Value, wished);
-        return wished;
-    }
+    public byte[] DrawnAsWished(Wish wish) =>
+        Reached.Draw(WishLook.Levels(Hair, Map, Looks.OnHead.Strands, Looks.Weights(Wear.Down), wish));
 
     /// <summary>A panel by its key; null if there is none.</summary>
     public PlannedPanel? PanelOf(PanelKey key) => Panels.FirstOrDefault(p => p.Panel.Key == key);
 
-    /// <summary>The locks some panels' strands belong to.</summary>
-    private HashSet<int> LocksOf(IEnumerable<int> panels)
-    {
-        var locks = new HashSet<int>();
-        foreach (var p in panels)
-        {
-            foreach (var i in Map.StrandsOf[p])
-            {
-                locks.Add(Looks.OnHead.Strands.Lock[i]);
-            }
-        }
-
-        return locks;
-    }
-
     /// <summary>The measures against the wish, with which panels to thank or blame.</summary>
     /// <param name="weeksBetween">How many weeks between her visits.</param>
-    public IReadOnlyList<CardLine> Card(double weeksBetween) =>
-        BlendCard.Of(Panels, Map, Looks.Weights(Wear.Down), Levels, Judge(), weeksBetween);
+    public IReadOnlyList<CardLine> Card(double weeksBetween) => CardOf(Reached, weeksBetween);
+
+    /// <summary>The same of other levels on this head: those that came out.</summary>
+    /// <param name="levels">Levels on this head.</param>
+    /// <param name="weeksBetween">How many weeks between her visits.</param>
+    public IReadOnlyList<CardLine> CardOf(HeadLevels levels, double weeksBetween)
+    {
+        ArgumentNullException.ThrowIfNull(levels);
+        return BlendCard.Of(Panels, Map, Looks.Weights(Wear.Down), levels.Bytes, Judge(levels), weeksBetween);
+    }
+
+    /// <summary>What is wrong with levels on this head, worst first: the plan's own, or those that came out.</summary>
+    /// <param name="levels">Levels on this head.</param>
+    public IReadOnlyList<Finding> FindingsOf(HeadLevels levels)
+    {
+        ArgumentNullException.ThrowIfNull(levels);
+        return Blend.Findings.Of(Judge(levels));
+    }
 
     /// <summary>Work nobody sees; null where little time goes into it. Looks at every wear she uses.</summary>
     public Finding? HiddenWork()
@@ -255,36 +223,43 @@ public sealed class PlannedHead
         return Blend.HiddenWork.Of(hidden.Sum(MinutesOf), hidden.Select(p => p.Panel.Key).ToArray(), Plan.LimitsOf());
     }
 
-    private Judged Judge() =>
+    private Judged Judge(HeadLevels levels) =>
         new(
             Hair,
             Plan.Wish,
             Plan.LimitsOf(),
             Panels,
-            Measures,
-            Down,
-            Tied,
-            Sight.TiedAs(Plan) ?? Wear.TiedHigh,
+            levels.Measures,
+            levels.Down,
+            levels.Tied,
+            levels.On.TiedAs ?? Wear.TiedHigh,
             Plan.Part,
             Plan.Regions,
             ZoneFacts.All.Where(z => Plan.Zones[z].Excluded is not null).ToHashSet()
         );
 
-    private static PlannedPanel Planned(Panel panel, Plan plan) =>
-        plan.Zones[panel.Key.Zone].Of(panel.Key) is { } paint
-            ? new(
-                panel,
-                paint
-                    .Coats()
-                    .Select(c => new Coat(PaintedPanel.On(panel, c, plan.Seed), plan.FormulaOf(c.Formula)!))
-                    .ToArray()
-            )
-            : new(panel, []);
-
-    private static PlannedPanel Replanned(PlannedPanel before, Plan next)
+    private static PlannedPanel Planned(Panel panel, Plan plan, AsLaid laid)
     {
-        var paint = next.Zones[before.Panel.Key.Zone].Of(before.Panel.Key);
-        var same = before.Painted?.Paint == paint && before.Coats.All(c => c.Formula == next.FormulaOf(c.Formula.Id));
-        return same ? before : Planned(before.Panel, next);
+        var paint = plan.Zones[panel.Key.Zone].Of(panel.Key);
+        return new(
+            panel,
+            (paint?.Coats() ?? [])
+                .Select(
+                    (c, i) => laid.Coat(panel.Key, i, PaintedPanel.On(panel, c, plan.Seed), plan.FormulaOf(c.Formula)!)
+                )
+                .ToArray()
+        );
+    }
+
+    private PlannedPanel Replanned(PlannedPanel before, Plan next, AsLaid laid)
+    {
+        var key = before.Panel.Key;
+        var paint = next.Zones[key.Zone].Of(key);
+        var same =
+            Plan.Zones[key.Zone].Of(key) == paint
+            && before
+                .Coats.Select((c, i) => laid.Coat(key, i, c.Painted, next.FormulaOf(c.Painted.Paint.Formula)!) == c)
+                .All(s => s);
+        return same ? before : Planned(before.Panel, next, laid);
     }
 }

@@ -2,6 +2,8 @@ using Wendro.Core.Blend;
 using Wendro.Core.Lift;
 using Wendro.Core.Mix;
 using Wendro.Core.Paint;
+using Wendro.Core.Timing;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
@@ -182,46 +184,40 @@ public sealed class PlannedMix
     public IReadOnlyList<TrayItem> Tray() =>
         Mix.Tray.Of(Head.Panels, Head.Hair, Bowls.Select(b => b.Batch).ToArray(), Frames.PiecesOf(Head.Plan.Frame));
 
-    /// <summary>The plan as it was weighed: panels take what is in their bowl, not what was meant.</summary>
-    public Plan AsWeighed()
+    /// <summary>What lies otherwise on the hair for how it was weighed: panels take what is in their bowl.</summary>
+    public AsLaid AsWeighed()
     {
-        var plan = Head.Plan;
+        var laid = AsLaid.Planned;
         foreach (var bowl in Bowls.Where(b => b.Begun is { InHand.IsDone: true }))
         {
-            // Only forecast with: such a plan is never stored, so its formulas may have names a plan's can't.
-            var id = $"{bowl.Batch.Formula}·{bowl.Batch.Ordinal}";
-            plan = plan with
+            var came = bowl.Begun!.InHand.AsWeighed(bowl.Begun.Meant);
+            foreach (var key in bowl.Batch.Panels)
             {
-                Formulas = plan.Formulas.Add(
-                    bowl.Begun!.InHand.AsWeighed(bowl.Begun.Meant) with
+                var coats = Head.PanelOf(key)!.Coats;
+                for (var c = 0; c < coats.Count; c++)
+                {
+                    if (coats[c].Formula.Id == bowl.Batch.Formula)
                     {
-                        Id = id,
-                        Minutes = plan.FormulaOf(bowl.Batch.Formula)!.Minutes,
+                        laid = laid.With(key, c, new Laid(came));
                     }
-                ),
-            };
-            foreach (var zone in bowl.Batch.Panels.GroupBy(k => k.Zone))
-            {
-                plan = plan.With(
-                    zone.Key,
-                    z =>
-                        z with
-                        {
-                            Paint = z.Paint.SetItems(
-                                zone.Select(k =>
-                                    KeyValuePair.Create(
-                                        k.ToString(),
-                                        From(z.Paint[k.ToString()], bowl.Batch.Formula, id)
-                                    )
-                                )
-                            ),
-                        }
-                );
+                }
             }
         }
 
-        return plan;
+        return laid;
     }
+
+    /// <summary>When each coat is laid, as bowls and panels follow one another.</summary>
+    public AsLaid AsTimed() =>
+        Timeline.Turns.Aggregate(
+            AsLaid.Planned,
+            (laid, turn) =>
+                Head.PanelOf(turn.Panel)!
+                    .Coats.Select(
+                        (c, i) => (Coat: i, Works: new Exposure(new(Math.Min(turn.To, Minutes.Longest)), c.Works.For))
+                    )
+                    .Aggregate(laid, (l, c) => l.With(turn.Panel, c.Coat, new Laid(Works: c.Works)))
+        );
 
     /// <summary>
     /// What restores a bowl of which too much was poured, and whether bowl, plan and shelf can take it; null where
@@ -258,9 +254,6 @@ public sealed class PlannedMix
             bench.BowlGrams / whole
         );
     }
-
-    private static PanelPaint From(PanelPaint paint, string formula, string bowl) =>
-        PanelPaint.Of(paint.Coats().Select(c => c.Formula == formula ? c with { Formula = bowl } : c).ToArray())!;
 
     private IReadOnlyList<WeighedBowl> Weighed() =>
         Bowls

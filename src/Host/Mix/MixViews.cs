@@ -316,7 +316,7 @@ internal sealed record MixView(
     private static WeighedForecast Weighed(MixAtWork at, Heads heads)
     {
         var planned = at.Mix.Head.Measures;
-        var weighed = heads.Make(at.Work.Visit.Hair, at.Mix.AsWeighed(), at.Mix.Head).Measures;
+        var weighed = heads.Make(at.Work.Visit.Hair, at.Mix.Head.Plan, at.Mix.Head, at.Mix.AsWeighed()).Measures;
         return new(planned.EndsLevel, weighed.EndsLevel, planned.MeanLevel, weighed.MeanLevel);
     }
 }

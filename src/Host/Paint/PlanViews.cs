@@ -82,7 +82,7 @@ internal sealed record PanelView(
             p.Coats.Select(c => new CoatView(c.Painted.StartCm, EdgeOf(c.Painted), c.Formula.Words)).ToArray(),
             p.MeanLevel(hair, Moment.Rinsed),
             p.BrightestLevel(hair, Moment.Rinsed),
-            p.LiftingOf(hair) is { } lifting ? Forecast.Of(lifting.Case, p.Light!.Formula.Minutes).HalfWidth : 0,
+            p.LiftingOf(hair) is { } lifting ? Forecast.Of(lifting.Case, p.Light!.Works.For.Value).HalfWidth : 0,
             head.Measures.SeenShares[index],
             PlannedHead.MinutesOf(p),
             GripOf(head.Cut[p.Panel.Key.Zone].GripOf(p.Panel, head.Looks.Head.Chart))

@@ -36,12 +36,12 @@ internal sealed class Heads(HeadForm head)
     public PlannedHead Planned(Guid visit, HairProfile hair, StoredPlanKey key, PlannedHead? before) =>
         planned.GetOrMake((visit, key.Shows, hair), () => Make(hair, key.Plan, before));
 
-    /// <summary>A plan on its head, not kept: for previews.</summary>
-    public PlannedHead Make(HairProfile hair, Plan plan, PlannedHead? before)
+    /// <summary>A plan on its head, not kept: for previews, and for what was laid otherwise than planned.</summary>
+    public PlannedHead Make(HairProfile hair, Plan plan, PlannedHead? before, AsLaid? laid = null)
     {
         var with = LooksFor(plan.AsWorn(hair), plan.Part);
         var cutting = CuttingFor(hair);
-        return before is null ? PlannedHead.Of(with, cutting, plan) : before.After(plan, with, cutting);
+        return before is null ? PlannedHead.Of(with, cutting, plan, laid) : before.After(plan, with, cutting, laid);
     }
 }
 

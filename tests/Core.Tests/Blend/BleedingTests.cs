@@ -12,7 +12,7 @@ public sealed class BleedingTests
     private static double Through(PanelPaint paint, Formula formula, double thicknessMm = 10)
     {
         var panel = Given.PanelOf(thicknessMm);
-        return ProductFindings.Through(new Coat(PaintedPanel.On(panel, paint, 1), formula), panel);
+        return ProductFindings.Through(Coat.Planned(PaintedPanel.On(panel, paint, 1), formula), panel);
     }
 
     [Fact]

@@ -177,11 +177,11 @@ public sealed class MixFindingsTests
             Assert.Single(swapped.Findings(), f => f.Kind == FindingKind.UnevenRecipe).Text.ToString()
         );
 
-        var weaker = PlannedHead.Of(Given.Usual, Given.Cutting, off.AsWeighed());
+        var weaker = PlannedHead.Of(Given.Usual, Given.Cutting, off.Head.Plan, off.AsWeighed());
         Assert.True(weaker.Measures.MeanLevel < mix.Head.Measures.MeanLevel);
         Assert.Equal(
             mix.Head.Levels,
-            PlannedHead.Of(Given.Usual, Given.Cutting, Mixed(edits, Shelf, Begun(1)).AsWeighed()).Levels
+            PlannedHead.Of(Given.Usual, Given.Cutting, mix.Head.Plan, Mixed(edits, Shelf, Begun(1)).AsWeighed()).Levels
         );
     }
 

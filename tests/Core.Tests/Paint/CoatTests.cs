@@ -31,7 +31,7 @@ public sealed class CoatTests
         Formula Of(string id) => formulas.Append(Formula.Usual).Append(Lowlight).First(f => f.Id == id);
         var planned = new PlannedPanel(
             panel,
-            paint.Coats().Select(c => new Coat(PaintedPanel.On(panel, c, 1), Of(c.Formula))).ToArray()
+            paint.Coats().Select(c => Coat.Planned(PaintedPanel.On(panel, c, 1), Of(c.Formula))).ToArray()
         );
         var strip = Strip.Of(planned, hair ?? HairProfile.Usual, Moment.Rinsed);
         return Wendro.Core.Units.Level.FromByte(

@@ -1,0 +1,177 @@
+using Wendro.Core.Fall;
+using Wendro.Core.Hair;
+
+namespace Wendro.Core.Blend;
+
+/// <summary>
+/// The levels of a whole head, whatever led to them: strands, what is drawn, what is seen, how it measures. A plan's
+/// levels and those that came out are read by the same code. Immutable; counted when first asked for, for a picture
+/// alone needs none of it.
+/// </summary>
+public sealed class HeadLevels
+{
+    /// <summary>
+    /// Below this share of what it would show if all hair showed alike, a panel is hardly seen. Model assumption.
+    /// </summary>
+    public const double HardlyShare = 0.2;
+
+    private readonly Lazy<Tally> down;
+    private readonly Lazy<Tally?> tied;
+    private readonly Lazy<IReadOnlyList<double>> shares;
+    private readonly Lazy<IReadOnlyList<bool>> hidden;
+    private readonly Lazy<Measures> measures;
+    private readonly Lazy<bool[]?[]?> white;
+
+    private HeadLevels(
+        OnHead on,
+        byte[] bytes,
+        byte[]? drawn,
+        (Lazy<Tally> Down, Lazy<Tally?> Tied)? counted,
+        HeadLevels? before
+    )
+    {
+        On = on;
+        Bytes = bytes;
+        white = before?.white ?? new(() => StrandLevels.White(on.Hair, on.Map, on.Looks.OnHead.Lengths));
+        Drawn = drawn ?? Draw(bytes);
+        down = counted?.Down ?? new(() => Count(Wear.Down));
+        tied = counted?.Tied ?? new(() => on.TiedAs is { } how ? Count(how) : null);
+        shares = before?.shares ?? new(() => SharesOf(Wear.Down));
+        hidden = before?.hidden ?? new(HardlySeenAnywhere);
+        measures = new(() => Measures.Of(Down, on.Hair, shares.Value));
+    }
+
+    /// <summary>The head they are on.</summary>
+    public OnHead On { get; }
+
+    /// <summary>Level bytes, strands × 64, unmixed: what measures count.</summary>
+    public byte[] Bytes { get; }
+
+    /// <summary>Level bytes mixed within locks: what a picture is drawn with.</summary>
+    public byte[] Drawn { get; }
+
+    /// <summary>What is seen worn down.</summary>
+    public Tally Down => down.Value;
+
+    /// <summary>What is seen tied back; null if the client never ties it.</summary>
+    public Tally? Tied => tied.Value;
+
+    /// <summary>The measures.</summary>
+    public Measures Measures => measures.Value;
+
+    /// <summary>
+    /// Whether a panel shows less than <see cref="HardlyShare"/> of what its share of all hair would, in every wear
+    /// the client uses.
+    /// </summary>
+    public IReadOnlyList<bool> HardlySeen => hidden.Value;
+
+    /// <summary>The levels of a head.</summary>
+    /// <param name="on">The head.</param>
+    /// <param name="bytes">Level bytes, strands × 64, unmixed.</param>
+    public static HeadLevels Of(OnHead on, byte[] bytes)
+    {
+        ArgumentNullException.ThrowIfNull(on);
+        ArgumentNullException.ThrowIfNull(bytes);
+        return new(on, bytes, null, null, null);
+    }
+
+    /// <summary>
+    /// The same after some panels' strands changed: what was counted is carried on, what was not is counted anew when
+    /// asked for.
+    /// </summary>
+    /// <param name="panels">Numbers of the panels that changed.</param>
+    /// <param name="bytes">All level bytes after it.</param>
+    public HeadLevels After(IReadOnlyList<int> panels, byte[] bytes)
+    {
+        ArgumentNullException.ThrowIfNull(panels);
+        ArgumentNullException.ThrowIfNull(bytes);
+        var strands = panels.Select(p => On.Map.StrandsOf[p]).ToArray();
+        var drawn = (byte[])Drawn.Clone();
+        StrandLevels.Draw(On.Looks.OnHead.Strands, bytes, LocksOf(strands), white.Value, drawn);
+        if (!down.IsValueCreated || !tied.IsValueCreated)
+        {
+            return new(On, bytes, drawn, null, this);
+        }
+
+        var (seenDown, seenTied) = (Down.After(strands, Bytes, bytes), Tied?.After(strands, Bytes, bytes));
+        return new(On, bytes, drawn, (new(seenDown), new(seenTied)), this);
+    }
+
+    /// <summary>Draws other levels of the same head: each strand mixed with its lock, white hair white.</summary>
+    /// <param name="bytes">Level bytes, strands × 64, unmixed.</param>
+    public byte[] Draw(byte[] bytes)
+    {
+        ArgumentNullException.ThrowIfNull(bytes);
+        var into = new byte[bytes.Length];
+        StrandLevels.Draw(On.Looks.OnHead.Strands, bytes, null, white.Value, into);
+        return into;
+    }
+
+    private Tally Count(Wear wear) => Tally.Of(On.Looks.Weights(wear), On.Map, On.Looks.OnHead.Strands, Bytes, On.Hair);
+
+    /// <summary>The locks some strands belong to.</summary>
+    private HashSet<int> LocksOf(int[][] strands)
+    {
+        var locks = new HashSet<int>();
+        foreach (var i in strands.SelectMany(s => s))
+        {
+            locks.Add(On.Looks.OnHead.Strands.Lock[i]);
+        }
+
+        return locks;
+    }
+
+    private bool[] HardlySeenAnywhere()
+    {
+        var hardly = new bool[On.Map.StrandsOf.Count];
+        Array.Fill(hardly, true);
+        foreach (var seen in On.Wears.Select(SharesOf))
+        {
+            for (var p = 0; p < hardly.Length; p++)
+            {
+                hardly[p] &= seen[p] < HardlyShare * On.Map.StrandsOf[p].Length / On.Map.Panel.Length;
+            }
+        }
+
+        return hardly;
+    }
+
+    /// <summary>Share of the seen hair that each panel makes up in a wear, 0..1.</summary>
+    private double[] SharesOf(Wear wear)
+    {
+        var weights = On.Looks.Weights(wear);
+        var (map, seen) = (On.Map, new double[On.Map.StrandsOf.Count]);
+        long all = 0;
+        for (var i = 0; i < map.Panel.Length; i++)
+        {
+            var of = weights.OfStrand(i);
+            all += of;
+            if (map.Panel[i] >= 0)
+            {
+                seen[map.Panel[i]] += of;
+            }
+        }
+
+        return seen.Select(s => s / Math.Max(all, 1)).ToArray();
+    }
+}
+
+/// <summary>A head that levels are read on.</summary>
+/// <param name="Looks">Its hair as it falls and is seen.</param>
+/// <param name="Hair">Her hair: what is light depends on its natural level.</param>
+/// <param name="Map">Which strand lies where.</param>
+/// <param name="Wears">The wears she uses.</param>
+public sealed record OnHead(HairLooks Looks, HairProfile Hair, StrandMap Map, IReadOnlyList<Wear> Wears)
+{
+    /// <summary>How she ties her hair back: high if she ever does; null if never.</summary>
+    public Wear? TiedAs => TiedIn(Wears);
+
+    /// <summary>How hair is tied back by somebody who uses these wears: high if ever; null if never.</summary>
+    public static Wear? TiedIn(IReadOnlyList<Wear> wears)
+    {
+        ArgumentNullException.ThrowIfNull(wears);
+        return wears.Contains(Wear.TiedHigh) ? Wear.TiedHigh
+            : wears.Contains(Wear.TiedLow) ? Wear.TiedLow
+            : null;
+    }
+}
