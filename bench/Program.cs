@@ -8,6 +8,8 @@ using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Placement;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
 using Wendro.Formats;
 
 if (args is ["stored"])
@@ -25,9 +27,9 @@ Console.WriteLine(
 );
 Stopwatches.Say("head, baked once and cold", $"{watch.Elapsed.TotalMilliseconds:0} ms");
 
-var hair = HairProfile.Usual with { NaturalLevel = 4 };
+var hair = HairProfile.Usual with { NaturalLevel = new(4) };
 var plan = Plan.Fresh();
-var whole = ZoneFacts.All.Select(z => (PlanEdit)new PaintZone(z, new PanelPaint(SpreadCm: 1.5))).ToArray();
+var whole = ZoneFacts.All.Select(z => (PlanEdit)new PaintZone(z, PanelPaint.Usual with { SpreadCm = 1.5 })).ToArray();
 
 (HairLooks Looks, Cutting Cutting) Fresh(int strands = HairOnHead.UsualStrands)
 {
@@ -39,22 +41,22 @@ var whole = ZoneFacts.All.Select(z => (PlanEdit)new PaintZone(z, new PanelPaint(
 PlannedHead Everything(HairLooks looks, Cutting cutting)
 {
     var all = Painted(looks, cutting);
-    var shapes = Enum.GetValues<Shape>();
+    var shapes = Enum.GetValues<ShapeKind>();
     PlanEdit[] edits =
     [
-        new SetFormula(new Formula("B", Lightener.Clay, 10, 30, DepositLevel: 3)),
+        new SetFormula(Formula.Colouring(FormulaId.B, 3, 10, 30)),
         .. all
             .Panels.GroupBy(p => shapes[Math.Abs(p.Panel.Key.GetHashCode()) % shapes.Length])
             .Select(g =>
                 (PlanEdit)
                     new PaintPanels(
-                        g.Select(p => p.Panel.Key.ToString()).ToArray(),
-                        Shapes.In(new PanelPaint(SpreadCm: 1.5, Teasing: Teasing.Light), g.Key)
+                        g.Select(p => p.Panel.Key).ToArray(),
+                        (PanelPaint.Usual with { SpreadCm = 1.5, Teasing = Teasing.Light }).In(g.Key)
                     )
             ),
         new AddCoat(
-            all.Panels.Where((_, i) => i % 5 == 0).Select(p => p.Panel.Key.ToString()).ToArray(),
-            Shapes.In(new PanelPaint(Formula: "B"), Shape.Reverse)
+            all.Panels.Where((_, i) => i % 5 == 0).Select(p => p.Panel.Key).ToArray(),
+            (PanelPaint.Usual with { Formula = FormulaId.B }).In(ShapeKind.Reverse)
         ),
     ];
     return edits.Aggregate(all, (p, e) => p.After(p.Plan.Apply(e, cutting).Plan, looks, cutting));
@@ -128,7 +130,7 @@ Stopwatches.Say("SkiaSharp, same strands, same four views", skia);
 Stopwatches.Say("  its time over ours, drawing", $"{skia.Median / draw.Median:0.0} ×", "≥ 10 ×");
 
 Console.WriteLine();
-var keys = painted.Panels.Select(p => p.Panel.Key.ToString()).ToArray();
+var keys = painted.Panels.Select(p => p.Panel.Key).ToArray();
 var turn = 0;
 var now = painted;
 var edit = Stopwatches.Of(
@@ -258,7 +260,7 @@ foreach (var curl in Enum.GetValues<Curl>())
     var worn = hair with
     {
         Curl = curl,
-        History = [new Band(0, 5, BandState.Natural, 4), new Band(5, 34, BandState.Lightened, 7, 0.4)],
+        History = [new Band(0, 5, BandState.Natural, new(4)), new Band(5, 34, BandState.Lightened, new(7), 0.4)],
     };
     var l = new HairLooks(head, worn.AsItFalls(), PartLine.Central, KeptViews.For(4, 16));
     var c = new Cutting(head, worn, _ => l.OnHead.LengthAt);
@@ -273,7 +275,10 @@ foreach (var curl in Enum.GetValues<Curl>())
             step++;
             p = p.After(
                 p.Plan.Apply(
-                    new SetHeights([p.Panels[step * 37 % p.Panels.Count].Panel.Key.ToString()], StartCm: 4 + step % 7),
+                    new SetHeights(
+                        [PanelKey.Of(p.Panels[step * 37 % p.Panels.Count].Panel.Key.ToString())],
+                        StartCm: 4 + step % 7
+                    ),
                     c
                 ).Plan,
                 l,
@@ -300,11 +305,11 @@ foreach (var thickness in new[] { 24.0, 12, 6 })
     foreach (var zone in ZoneFacts.All)
     {
         p = p.After(p.Plan.Apply(new CutZone(zone, Parting.Horizontal, thickness, 4, 3, true), c).Plan, l, c);
-        p = p.After(p.Plan.Apply(new PaintZone(zone, new PanelPaint(SpreadCm: 1.5)), c).Plan, l, c);
+        p = p.After(p.Plan.Apply(new PaintZone(zone, PanelPaint.Usual with { SpreadCm = 1.5 }), c).Plan, l, c);
     }
 
     var cut = Stopwatches.Of(5, () => new Cutting(head, hair, _ => l.OnHead.LengthAt).Cut(p.Plan));
-    var own = p.Panels.Select(x => x.Panel.Key.ToString()).ToArray();
+    var own = p.Panels.Select(x => x.Panel.Key).ToArray();
     var step = 0;
     var e = Stopwatches.Of(
         60,

@@ -3,6 +3,7 @@ using Wendro.Core.Fall;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 using Wendro.Formats;
 
 namespace Wendro.Bench;
@@ -44,16 +45,13 @@ internal static class StoredBytes
             );
             var cutting = new Cutting(HeadForm.Usual, visit.Hair, _ => looks.OnHead.LengthAt);
             var plan = PlanEdits.Make(visit.Plan, cutting, out _);
-            var keys = plan
-                .Zones.Keys.SelectMany(z => cutting.Cut(plan, z).Panels)
-                .Select(p => p.Key.ToString())
-                .ToArray();
+            var keys = plan.Zones.Keys.SelectMany(z => cutting.Cut(plan, z).Panels).Select(p => p.Key).ToArray();
             long plain = 0,
                 packed = 0;
             var dice = new Random(clients + 1);
             for (var i = 0; i < Edits; i++)
             {
-                string[] some =
+                PanelKey[] some =
                 [
                     .. Enumerable.Range(0, dice.Next(1, 5)).Select(_ => keys[dice.Next(keys.Length)]).Distinct(),
                 ];
@@ -61,11 +59,15 @@ internal static class StoredBytes
                 {
                     0 => new SetHeights(some, StartCm: Math.Round(dice.NextDouble() * 20, 1)),
                     1 => new SetBlur(some, Math.Round(dice.NextDouble() * 12, 1)),
-                    2 => new SetShape(some, (Shape)dice.Next(8)),
+                    2 => new SetShape(some, (ShapeKind)dice.Next(8)),
                     3 => new SetDepth(some, dice.Next(2, 12), dice.Next(2, 16)),
                     4 => new PaintPanels(
                         some,
-                        new PanelPaint(StartCm: dice.Next(2, 14), Formula: plan.FirstLight().Id)
+                        PanelPaint.Usual with
+                        {
+                            StartCm = dice.Next(2, 14),
+                            Formula = plan.FirstLight().Id,
+                        }
                     ),
                     _ => new SetCovering(some, (Covering)dice.Next(4)),
                 };

@@ -45,8 +45,8 @@ public static class SyntheticClients
                     var seen = Enumerable
                         .Range(0, n)
                         .Select(k => new Reading(
-                            10 + 10 * k,
-                            Math.Clamp(Truth(10 + 10 * k) + 0.25 * Hash.Signed(i, 10 + k), 1, 10)
+                            new(10 + 10 * k),
+                            new(Math.Clamp(Truth(10 + 10 * k) + 0.25 * Hash.Signed(i, 10 + k), 1, 10))
                         ))
                         .Select(r => (of, r))
                         .ToArray();

@@ -65,7 +65,7 @@ internal static class ShelfColumns
         };
         void Number(string column, double? value) =>
             cells[column] = value?.ToString("R", CultureInfo.InvariantCulture) ?? string.Empty;
-        void Said(string column, Said said)
+        void Said(string column, Sourced said)
         {
             Number(column, said.Value);
             cells[$"{column}Source"] = Word(said.Source);
@@ -142,34 +142,34 @@ internal static class ShelfColumns
                 name,
                 stock,
                 row.Word<Core.Lift.Lightener>("type"),
-                row.Said("ratedLevels"),
-                row.Said("dryingMinutes"),
-                row.Said("workingMinutes"),
+                row.Sourced("ratedLevels"),
+                row.Sourced("dryingMinutes"),
+                row.Sourced("workingMinutes"),
                 row.Whether("swells"),
                 row.Whether("scalpSafe"),
                 row.Whether("heatAllowed"),
-                row.Said("limitMinutes"),
-                row.Said("windowMinutes"),
+                row.Sourced("limitMinutes"),
+                row.Sourced("windowMinutes"),
                 row.Numbers("ratios"),
                 row.Number("scoopGrams")
             ),
-            "developer" => new DeveloperProduct(name, stock, row.Needed("volume")),
+            "developer" => new DeveloperProduct(name, stock, row.Volume("volume")),
             "shade" => new ShadeProduct(
                 name,
                 stock,
-                row.Needed("depth"),
+                row.Level("depth"),
                 row.Word<Core.Tone.Reflect>("reflect"),
                 row.Word<ShadeBase>("base"),
                 row.Needed("developerParts"),
-                row.Needed("developerVolume"),
-                row.Needed("minutes")
+                row.Volume("developerVolume"),
+                row.Minutes("minutes")
             ),
             "additive" => new AdditiveProduct(
                 name,
                 stock,
                 row.Needed("gramsPerGram"),
                 row.Needed("openAirGramsPerGram"),
-                row.Said("slows")
+                row.Sourced("slows")
             ),
             "covering" => new CoveringProduct(
                 name,
@@ -192,7 +192,9 @@ internal static class ShelfColumns
                 .Select(c => new Problem(c.Key, $"A {cells["kind"].Trim()} has no such thing: leave the cell empty."))
         );
 
-        return problems.Count > 0 ? null : product;
+        var isRead = problems.Count == 0;
+        problems.AddRange(row.Unfit);
+        return isRead ? product : null;
     }
 
     private static string Word<T>(T value)

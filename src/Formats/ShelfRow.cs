@@ -8,6 +8,9 @@ namespace Wendro.Formats;
 /// <summary>Reads the cells of one row, telling by column what can't be read.</summary>
 internal sealed class ShelfRow(IReadOnlyDictionary<string, string> cells, List<Problem> problems)
 {
+    /// <summary>What was read but can't be so: the rest of the row is looked at all the same.</summary>
+    public List<Problem> Unfit { get; } = [];
+
     /// <summary>A text as it was before it was made harmless; null where the cell is empty.</summary>
     public string? Text(string column)
     {
@@ -39,6 +42,56 @@ internal sealed class ShelfRow(IReadOnlyDictionary<string, string> cells, List<P
         return double.NaN;
     }
 
+    /// <summary>A strength that has to be there.</summary>
+    public Volume Volume(string column) =>
+        Within(
+            column,
+            Core.Units.Volume.IsValid,
+            Core.Units.Volume.Weakest,
+            Core.Units.Volume.Strongest,
+            "vol",
+            v => new Volume(v)
+        );
+
+    /// <summary>A level that has to be there.</summary>
+    public Level Level(string column) =>
+        Within(
+            column,
+            Core.Units.Level.IsValid,
+            Core.Units.Level.Darkest,
+            Core.Units.Level.Lightest,
+            string.Empty,
+            v => new Level(v)
+        );
+
+    /// <summary>A time that has to be there.</summary>
+    public Minutes Minutes(string column) =>
+        Within(column, Core.Units.Minutes.IsValid, 0, Core.Units.Minutes.Longest, "min", v => new Minutes(v));
+
+    private T Within<T>(
+        string column,
+        Func<double, bool> isValid,
+        double low,
+        double high,
+        string unit,
+        Func<double, T> make
+    )
+    {
+        var value = Needed(column);
+        if (isValid(value))
+        {
+            return make(value);
+        }
+
+        if (!double.IsNaN(value))
+        {
+            Unfit.Add(Problem.Outside(column, low, high, unit));
+        }
+
+        // Refused already; what stands in for it goes nowhere.
+        return make(low);
+    }
+
     /// <summary>Numbers with semicolons between them.</summary>
     public IReadOnlyList<double> Numbers(string column)
     {
@@ -54,7 +107,7 @@ internal sealed class ShelfRow(IReadOnlyDictionary<string, string> cells, List<P
     }
 
     /// <summary>A figure and where it comes from; our assumption where it does not say.</summary>
-    public Said Said(string column) => new(Needed(column), Word<Source>($"{column}Source", Source.Assumption));
+    public Sourced Sourced(string column) => new(Needed(column), Word<Source>($"{column}Source", Source.Assumption));
 
     /// <summary>Yes or no; no where the cell is empty.</summary>
     public bool Whether(string column)

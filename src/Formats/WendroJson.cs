@@ -34,6 +34,13 @@ public static class WendroJson
             new DefaultJsonTypeInfoResolver { Modifiers = { WithKinds, WithoutDerived, SentenceJson.WithParts } }
         );
         options.Converters.Add(new SentenceJson());
+        options.Converters.Add(new FormulaJson());
+        options.Converters.Add(new PaintJson());
+        foreach (var converter in ValueJson.All)
+        {
+            options.Converters.Add(converter);
+        }
+
         options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
     }
 

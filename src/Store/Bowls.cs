@@ -1,13 +1,14 @@
 using Microsoft.EntityFrameworkCore;
 using Wendro.Core.Lift;
 using Wendro.Core.Mix;
+using Wendro.Core.Units;
 
 namespace Wendro.Store;
 
 /// <summary>A bowl that was begun, with all that happened to it.</summary>
 public sealed record StoredBowl(
     Guid Id,
-    string Formula,
+    FormulaId Formula,
     int Ordinal,
     Formula Meant,
     Recipe Recipe,
@@ -45,8 +46,9 @@ public sealed class Bowls(DbContextOptions<StudioContext> options, TimeProvider 
     public async Task BeginAsync(Guid visit, int ordinal, Formula meant, Recipe recipe, CancellationToken stop)
     {
         ArgumentNullException.ThrowIfNull(meant);
+        var letter = meant.Id.ToString();
         await using var db = new StudioContext(options);
-        if (await db.Bowls.AnyAsync(b => b.VisitId == visit && b.Formula == meant.Id && b.Ordinal == ordinal, stop))
+        if (await db.Bowls.AnyAsync(b => b.VisitId == visit && b.Formula == letter && b.Ordinal == ordinal, stop))
         {
             return;
         }
@@ -57,7 +59,7 @@ public sealed class Bowls(DbContextOptions<StudioContext> options, TimeProvider 
                 Id = Guid.CreateVersion7(),
                 VisitId = visit,
                 Ordinal = ordinal,
-                Formula = meant.Id,
+                Formula = letter,
                 Meant = meant,
                 Recipe = recipe,
                 At = clock.GetUtcNow(),
@@ -147,5 +149,5 @@ public sealed class Bowls(DbContextOptions<StudioContext> options, TimeProvider 
     }
 
     private static StoredBowl Stored(BowlRow row, IEnumerable<BowlEvent> events) =>
-        new(row.Id, row.Formula, row.Ordinal, row.Meant, row.Recipe, row.At, events.ToArray());
+        new(row.Id, new FormulaId(row.Formula[0]), row.Ordinal, row.Meant, row.Recipe, row.At, events.ToArray());
 }

@@ -2,7 +2,7 @@ using System.Text.RegularExpressions;
 
 namespace Wendro.Core.Tests;
 
-/// <summary>Dependencies point one way: Head ← Hair ← Paint ← Lift; Hair ← Fall; Lift and Fall ← Blend; Plans ties them; Patterns are made of its edits.</summary>
+/// <summary>Dependencies point one way: Head ← Hair ← Section ← Paint ← Lift; Hair ← Fall; Lift and Fall ← Blend; Plans ties them; Patterns are made of its edits.</summary>
 public sealed partial class ArchitectureTests
 {
     private static readonly Dictionary<string, string[]> May = new()
@@ -11,19 +11,35 @@ public sealed partial class ArchitectureTests
         ["Hair"] = ["Units", "Head"],
         ["Head"] = ["Units"],
         ["Tone"] = ["Units", "Hair"],
-        ["Paint"] = ["Units", "Hair", "Head"],
-        ["Lift"] = ["Units", "Hair", "Head", "Tone", "Paint"],
-        ["Care"] = ["Units", "Hair", "Paint", "Lift"],
+        ["Section"] = ["Units", "Hair", "Head"],
+        ["Paint"] = ["Units", "Hair", "Head", "Section"],
+        ["Lift"] = ["Units", "Hair", "Head", "Tone", "Paint", "Section"],
+        ["Care"] = ["Units", "Hair", "Paint", "Section", "Lift"],
         ["Fall"] = ["Units", "Hair", "Head", "Tone"],
-        ["Blend"] = ["Units", "Hair", "Head", "Tone", "Paint", "Lift", "Timing", "Fall"],
-        ["Mix"] = ["Units", "Hair", "Head", "Tone", "Paint", "Lift", "Fall", "Blend", "Timing"],
-        ["Timing"] = ["Units", "Paint"],
-        ["Consult"] = ["Units", "Hair", "Head", "Paint", "Lift", "Care", "Fall", "Blend"],
-        ["Plans"] = ["Units", "Hair", "Head", "Tone", "Paint", "Lift", "Care", "Fall", "Blend", "Timing", "Mix"],
-        ["Desk"] = ["Units", "Hair", "Tone", "Paint", "Lift", "Care", "Mix", "Timing", "Consult"],
-        ["Visits"] = ["Units", "Hair", "Blend", "Consult", "Plans", "Mix"],
-        ["Placement"] = ["Units", "Hair", "Head", "Paint", "Lift", "Fall", "Blend", "Timing", "Plans"],
-        ["Patterns"] = ["Units", "Hair", "Head", "Paint", "Lift", "Blend", "Plans"],
+        ["Blend"] = ["Units", "Hair", "Head", "Tone", "Paint", "Section", "Lift", "Timing", "Fall"],
+        ["Mix"] = ["Units", "Hair", "Head", "Tone", "Paint", "Section", "Lift", "Fall", "Blend", "Timing"],
+        ["Timing"] = ["Units", "Paint", "Section"],
+        ["Consult"] = ["Units", "Hair", "Head", "Paint", "Section", "Lift", "Care", "Fall", "Blend"],
+        ["Plans"] =
+        [
+            "Units",
+            "Hair",
+            "Head",
+            "Tone",
+            "Paint",
+            "Section",
+            "Lift",
+            "Care",
+            "Fall",
+            "Blend",
+            "Timing",
+            "Mix",
+            "Consult",
+        ],
+        ["Desk"] = ["Units", "Hair", "Tone", "Paint", "Section", "Lift", "Care", "Mix", "Timing", "Consult"],
+        ["Visits"] = ["Units", "Hair", "Section", "Blend", "Consult", "Plans", "Mix"],
+        ["Placement"] = ["Units", "Hair", "Head", "Paint", "Section", "Lift", "Fall", "Blend", "Timing", "Plans"],
+        ["Patterns"] = ["Units", "Hair", "Head", "Paint", "Section", "Lift", "Blend", "Plans"],
     };
 
     private static string Core
@@ -80,7 +96,7 @@ public sealed partial class ArchitectureTests
         Assert.All(Files(), f => Assert.True(f.Text.Count(c => c == '\n') <= 450, $"{f.Folder}/{f.File} is long"));
 
     [GeneratedRegex(
-        @"(?:using Wendro\.Core\.|(?<![\w.])(?:Wendro\.Core\.)?)(Units|Hair|Head|Tone|Paint|Lift|Care|Fall|Blend|Timing|Mix|Desk|Consult|Plans|Visits|Patterns|Placement)(?:;|\.[A-Z]\w+)"
+        @"(?:using Wendro\.Core\.|(?<![\w.])(?:Wendro\.Core\.)?)(Units|Hair|Head|Tone|Section|Paint|Lift|Care|Fall|Blend|Timing|Mix|Desk|Consult|Plans|Visits|Patterns|Placement)(?:;|\.[A-Z]\w+)"
     )]
     private static partial Regex Uses();
 }

@@ -6,6 +6,7 @@ using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests;
@@ -59,7 +60,7 @@ internal static class Given
         );
 
     public static Gen<PanelPaint> AnyPaint { get; } =
-        from shape in Gen.Enum<Shape>()
+        from shape in Gen.Enum<ShapeKind>()
         from start in Gen.Double[0, 30]
         from drop in Gen.Double[0, 20]
         from blur in Gen.Double[0, 12]
@@ -75,29 +76,40 @@ internal static class Given
         from band in Gen.Select(Gen.Bool, Gen.Double[0.5, 75])
         from hand in Gen.Select(Gen.Enum<Pressure>(), Gen.Enum<Tension>(), Gen.Enum<Teasing>())
         select new PanelPaint(
-            shape,
+            Of(shape, drop, flip, centre.Item1, centre.Item2, strokes.Item1, new(strokes.Item2, strokes.Item3)),
             start,
-            drop,
             blur,
             mids,
             ends,
             face,
             covering,
-            "A",
             spread,
-            flip,
-            null,
-            slope,
-            centre.Item1,
-            centre.Item2,
-            strokes.Item1,
-            strokes.Item2,
-            strokes.Item3,
-            band.Item1 ? band.Item2 : null,
-            hand.Item1,
-            hand.Item2,
-            hand.Item3
+            SlopeCm: slope,
+            BandCm: band.Item1 ? band.Item2 : null,
+            Pressure: hand.Item1,
+            Tension: hand.Item2,
+            Teasing: hand.Item3
         );
+
+    private static Shape Of(
+        ShapeKind kind,
+        double dropCm,
+        bool flip,
+        double middle,
+        double peakCm,
+        int count,
+        Stroke stroke
+    )
+    {
+        var usual = Shape.Usual(kind, dropCm);
+        var shape = usual.Counting(Math.Clamp(count, usual.Counts.Fewest, usual.Counts.Most)) with
+        {
+            MiddleU = middle,
+            PeakCm = peakCm,
+            Stroked = usual.Stroked is null ? null : stroke,
+        };
+        return shape is Shape.Slant slant ? slant with { Flip = flip } : shape;
+    }
 
     public static (HairLooks Looks, Cutting Cutting) Looks(HairProfile hair, PartLine? part = null)
     {

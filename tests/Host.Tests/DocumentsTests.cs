@@ -5,6 +5,7 @@ using Wendro.Core.Consult;
 using Wendro.Core.Hair;
 using Wendro.Core.Lift;
 using Wendro.Core.Mix;
+using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 using Wendro.Formats;
 
@@ -68,7 +69,10 @@ public sealed class DocumentsTests
         }
 
         Assert.Equal(Documents.NewestOf(KindOf[name]), (int)again["documentVersion"]!);
-        Assert.Equal(read, Read(KindOf[name], again.ToJsonString()), SameJson);
+        Assert.Equal(
+            again.ToJsonString(),
+            JsonNode.Parse(Write(KindOf[name], Read(KindOf[name], again.ToJsonString())))!.ToJsonString()
+        );
     }
 
     [Fact]
@@ -199,8 +203,6 @@ public sealed class DocumentsTests
         Assert.Equal(200, (await http.PostAsync($"/api/visits/{visit}/plan/undo", """{"baseRevision":11}""")).Status);
     }
 
-    private static readonly SameJsonComparer SameJson = new();
-
     private static object? Read(Type kind, string json)
     {
         try
@@ -219,13 +221,38 @@ public sealed class DocumentsTests
     private static string Write(Type kind, object? document) =>
         (string)typeof(Documents).GetMethod(nameof(Documents.Write))!.MakeGenericMethod(kind).Invoke(null, [document])!;
 
+    /// <summary>
+    /// Whether a measure of paint means anything for its shape: what no shape of its kind is made of was stored once, and
+    /// is left away.
+    /// </summary>
+    private static bool Means(JsonObject members, string name)
+    {
+        if (members["shape"] is not { } shape || !members.ContainsKey("blurCm"))
+        {
+            return true;
+        }
+
+        var kind = Enum.Parse<ShapeKind>((string)shape!, ignoreCase: true);
+        var made = Shape.Usual(kind, 5);
+        return name switch
+        {
+            "dropCm" => made.DropCm > 0,
+            "flip" => made is Shape.Slant,
+            "centreU" => (made with { MiddleU = 0.3 }).MiddleU < 0.4,
+            "centreCm" => (made with { PeakCm = 1 }).PeakCm > 0,
+            "strokes" => made.Counts.Most > 1,
+            "strokeShare" or "mergeCm" => made.Stroked is not null,
+            _ => true,
+        };
+    }
+
     /// <summary>Whether all that one says is said by the other.</summary>
     private static void Holds(JsonNode whole, JsonNode part, string path)
     {
         switch (part)
         {
             case JsonObject members:
-                foreach (var (name, value) in members.Where(m => m.Value is not null))
+                foreach (var (name, value) in members.Where(m => m.Value is not null && Means(members, m.Key)))
                 {
                     var there = whole[name];
                     Assert.True(there is not null, $"{path}.{name} is missing");
@@ -253,13 +280,5 @@ public sealed class DocumentsTests
 
                 break;
         }
-    }
-
-    private sealed class SameJsonComparer : IEqualityComparer<object?>
-    {
-        public new bool Equals(object? x, object? y) =>
-            JsonSerializer.Serialize(x, WendroJson.Options) == JsonSerializer.Serialize(y, WendroJson.Options);
-
-        public int GetHashCode(object? obj) => 0;
     }
 }

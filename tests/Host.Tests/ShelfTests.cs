@@ -57,13 +57,19 @@ public sealed class ShelfTests : IDisposable
         Assert.Contains("already", (string)twice!["errors"]!["product.name"]![0]!);
         var (bad, problems) = await http.PostAsync(
             "/api/shelf",
-            """{"product":{"kind":"developer","name":" ","stock":{"price":-1},"volume":60}}"""
+            """{"product":{"kind":"developer","name":" ","stock":{"price":-1},"volume":40}}"""
         );
         Assert.Equal(400, bad);
         Assert.Equal(
-            ["product.name", "product.stock.price", "product.volume"],
+            ["product.name", "product.stock.price"],
             problems!["errors"]!.AsObject().Select(e => e.Key).Order()
         );
+        var (strong, said) = await http.PostAsync(
+            "/api/shelf",
+            Developer.Replace("\"volume\":20", "\"volume\":60", StringComparison.Ordinal)
+        );
+        Assert.Equal(400, strong);
+        Assert.Equal("Between 5 and 40 vol.", (string)said!["errors"]!["product.volume"]![0]!);
         Assert.Equal(
             400,
             (await http.PostAsync("/api/shelf", """{"product":{"kind":"potion","name":"x","stock":{}}}""")).Status
@@ -176,7 +182,7 @@ public sealed class ShelfTests : IDisposable
             )
             .Sample(name =>
             {
-                var product = new DeveloperProduct(name, new Stock(Lot: "=LOT()"), 20);
+                var product = new DeveloperProduct(name, new Stock(Lot: "=LOT()"), new(20));
                 var bytes = ShelfFile.Write([product]);
                 var read = ShelfFile.Read(bytes);
                 Assert.Empty(read.Problems);
@@ -201,7 +207,7 @@ public sealed class ShelfTests : IDisposable
                     var product = new DeveloperProduct(
                         "Ebb",
                         new Stock(StockUnit.Millilitre, price, left, left / 3, "L1", new DateOnly(2031, 5, 6)),
-                        volume
+                        new(volume)
                     );
                     Assert.Equal(product, Assert.Single(ShelfFile.Read(ShelfFile.Write([product])).Products));
                 }

@@ -13,22 +13,22 @@ public sealed class TechniquePictures
 {
     private static readonly HairProfile Long = HairProfile.Usual with
     {
-        NaturalLevel = 5,
+        NaturalLevel = new(5),
         Cut = new Cut(44, 4, 6),
         Curl = Curl.Wavy,
     };
     private static readonly HairProfile Straight = HairProfile.Usual with
     {
-        NaturalLevel = 4.5,
+        NaturalLevel = new(4.5),
         Cut = new Cut(38, 2, 4),
     };
     private static readonly HairProfile Dark = HairProfile.Usual with
     {
-        NaturalLevel = 3,
+        NaturalLevel = new(3),
         Density = Density.High,
         Cut = new Cut(42, 4),
     };
-    private static readonly HairProfile Bob = HairProfile.Usual with { NaturalLevel = 6, Cut = new Cut(22, 0, 2) };
+    private static readonly HairProfile Bob = HairProfile.Usual with { NaturalLevel = new(6), Cut = new Cut(22, 0, 2) };
 
     /// <summary>Who each technique is shown on, and how.</summary>
     private static (HairProfile Hair, Wear Wear, int Left, int Right) ShownOn(int technique) =>
@@ -37,7 +37,7 @@ public sealed class TechniquePictures
             1 => (
                 HairProfile.Usual with
                 {
-                    NaturalLevel = 4,
+                    NaturalLevel = new(4),
                     Curl = Curl.Curly,
                     Density = Density.High,
                     Cut = new Cut(36, 9, 6),
@@ -53,7 +53,7 @@ public sealed class TechniquePictures
                 Long with
                 {
                     Curl = Curl.Straight,
-                    History = [new(0, 3, BandState.Natural, 5), new(3, 44, BandState.Lightened, 8.5)],
+                    History = [new(0, 3, BandState.Natural, new(5)), new(3, 44, BandState.Lightened, new(8.5))],
                 },
                 Wear.Down,
                 30,
@@ -64,7 +64,7 @@ public sealed class TechniquePictures
             11 => (
                 Straight with
                 {
-                    History = [new(0, 6, BandState.Natural, 4.5), new(6, 38, BandState.Lightened, 8, 0.3)],
+                    History = [new(0, 6, BandState.Natural, new(4.5)), new(6, 38, BandState.Lightened, new(8), 0.3)],
                 },
                 Wear.Down,
                 30,
@@ -75,8 +75,8 @@ public sealed class TechniquePictures
                 {
                     History =
                     [
-                        new(0, 9, BandState.Natural, 5),
-                        new(9, 44, BandState.Lightened, 8.5, technique == 16 ? 0.5 : 1),
+                        new(0, 9, BandState.Natural, new(5)),
+                        new(9, 44, BandState.Lightened, new(8.5), technique == 16 ? 0.5 : 1),
                     ],
                 },
                 Wear.Down,

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Timing;
 
 namespace Wendro.Core.Blend;

@@ -1,6 +1,7 @@
 using Wendro.Core.Fall;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 
 namespace Wendro.Core.Blend;
 
@@ -151,13 +152,7 @@ public static class BlendCard
         IEnumerable<PanelSums> sums,
         Func<PanelSums, double> by,
         Func<PanelSums, bool> which
-    ) =>
-        sums.Where(which)
-            .OrderByDescending(by)
-            .ThenBy(s => s.Key.ToString(), StringComparer.Ordinal)
-            .Take(Most)
-            .Select(s => s.Key)
-            .ToArray();
+    ) => sums.Where(which).OrderByDescending(by).ThenBy(s => s.Key).Take(Most).Select(s => s.Key).ToArray();
 
     /// <summary>What is seen of one panel.</summary>
     private sealed record PanelSums(

@@ -1,5 +1,6 @@
 using Wendro.Core.Fall;
 using Wendro.Core.Head;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Blend;
@@ -34,7 +35,7 @@ internal static class BrightnessFindings
             : bare > 0 ? (Sentence)$"{bare} of its {frame.Length} panels are not painted."
             : (Sentence)$"Its paint starts {Quantity.Cm(starts)} down.";
         yield return new Finding(
-            FindingKind.FrontNotBrighter,
+            BlendFault.FrontNotBrighter,
             Severity.Alarm,
             "Front is not brighter",
             $"Face frame is {Math.Abs(lift):0.0} level {(lift < 0 ? "below" : "above")} the rest from the front; "
@@ -61,7 +62,7 @@ internal static class BrightnessFindings
             .Painted.Where(p => p.Light is not null && !ZoneFacts.IsHairline(p.Panel.Key.Zone))
             .ToArray();
         yield return new Finding(
-            FindingKind.NothingDarkLeft,
+            BlendFault.NothingDarkLeft,
             over >= 2 * TooLight ? Severity.Alarm : Severity.Caution,
             "Nothing dark left",
             $"{head.Measures.LightShare:P0} of the hair seen is light; the wish is {head.Wish.LightShareHigh:P0} "
@@ -106,7 +107,7 @@ internal static class BrightnessFindings
         }
 
         yield return new Finding(
-            FindingKind.DarkBehindHairline,
+            BlendFault.DarkBehindHairline,
             Severity.Caution,
             "Dark behind the hairline",
             $"Tied back, the hairline shows level {band:0.0} and the hair behind it {behind:0.0}.",
@@ -144,7 +145,7 @@ internal static class BrightnessFindings
         // Left out on purpose it is worth a word, no more.
         var meant = head.LeftOut.Contains(Zone.Nape) || head.Hair.Marks.Any(m => m.Kind == Core.Hair.MarkKind.Undercut);
         yield return new Finding(
-            FindingKind.DarkNape,
+            BlendFault.DarkNape,
             meant ? Severity.Note : Severity.Caution,
             "Dark nape when tied",
             $"Tied back, the nape shows level {nape:0.0} and the rest {rest:0.0}."
@@ -173,7 +174,7 @@ internal static class BrightnessFindings
             : head.Part.FrontCm > 0 == balance < 0 ? " It is the heavier side, too."
             : " The heavier side is the darker one.";
         yield return new Finding(
-            FindingKind.WeakSide,
+            BlendFault.WeakSide,
             Severity.Caution,
             "One side is brighter",
             $"The {bright} shows {Math.Abs(balance):0.00} level more than the other.{heavy}",

@@ -2,6 +2,7 @@ using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Timing;
 using Wendro.Core.Tone;
 using Wendro.Core.Units;
@@ -33,7 +34,7 @@ public sealed record Coat(PaintedPanel Painted, Formula Formula, Exposure Works)
     public Lifting? LiftingOf(HairProfile hair, Zone zone, HairState state)
     {
         ArgumentNullException.ThrowIfNull(hair);
-        return Formula.IsDeposit
+        return Formula.Light is not { } light
             ? null
             : new Lifting(
                 new LiftCase(
@@ -41,13 +42,13 @@ public sealed record Coat(PaintedPanel Painted, Formula Formula, Exposure Works)
                     hair.In(zone).Diameter,
                     state.Porosity,
                     state.Coloured,
-                    Formula.Lightener,
-                    new Volume(Formula.Volume),
+                    light.Lightener,
+                    Formula.Volume,
                     Painted.Paint.Covering,
                     Formula.LowHeat,
                     Hairline: ZoneFacts.IsHairline(zone),
                     Own: hair.Own,
-                    Figures: Formula.OwnFigures(),
+                    Figures: light.OwnFigures(),
                     Mixture: Mixing.SpeedOf(Formula)
                 )
             );
@@ -77,7 +78,7 @@ internal sealed class Products
         for (var c = 0; c < coats.Count; c++)
         {
             var minutes = moment.Worked(coats[c].Works);
-            if (coats[c].Formula.DepositLevel is { } level)
+            if (coats[c].Formula.Deposit?.Level is { } level)
             {
                 deposits[c] = (level, Deposit.Uptake(minutes, state.Porosity));
             }

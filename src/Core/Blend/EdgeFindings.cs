@@ -1,6 +1,7 @@
 using Wendro.Core.Fall;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Blend;
@@ -34,7 +35,7 @@ internal static class EdgeFindings
             var full = zone.Any(p => p.Painted!.Paint is { Shape: Shape.Full, BlurCm: < 2 });
             var line = slope >= head.Limits.LineSoftness || full;
             yield return new Finding(
-                FindingKind.HardLine,
+                BlendFault.HardLine,
                 line ? Severity.Alarm : Severity.Caution,
                 $"Hard line, {ZoneFacts.Words(zone.Key)}",
                 $"The level rises {Quantity.Rise(slope)} at {Quantity.Cm(at)} from the scalp; the wish is "
@@ -73,7 +74,7 @@ internal static class EdgeFindings
             var longest = runs.Max(r => r.Count);
             var keys = runs.SelectMany(r => r).ToArray();
             yield return new Finding(
-                FindingKind.Stripes,
+                BlendFault.Stripes,
                 longest >= 5 ? Severity.Alarm : Severity.Caution,
                 $"Stripes, {ZoneFacts.Words(zone.Key)}",
                 $"{Findings.Count(longest)} neighbours start within {Quantity.Cm(head.Limits.StripeCm)} of each "
@@ -146,7 +147,7 @@ internal static class EdgeFindings
         var panels = blocks.SelectMany(b => b.Panels).ToArray();
         var least = blocks.Min(b => b.Ribbons!.Value.Contrast);
         yield return new Finding(
-            FindingKind.SolidBlock,
+            BlendFault.SolidBlock,
             Severity.Caution,
             "Solid block",
             $"Bright edges touch with no natural hair between ({Findings.Where(panels)}): levels of the light "

@@ -1,46 +1,35 @@
 using Wendro.Core.Fall;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Blend;
 
-/// <summary>What can be wrong with a blend.</summary>
-public enum FindingKind
+/// <summary>What can be wrong. Which kinds there are is said in the room that finds them.</summary>
+public sealed record FindingKind
 {
-    HardLine,
-    FrontNotBrighter,
-    Stripes,
-    DriesFirst,
-    DarkBehindHairline,
-    BleedThrough,
-    ScalpContact,
-    HotRoot,
-    SolidBlock,
-    NothingDarkLeft,
-    DarkNape,
-    PartMismatch,
-    WeakSide,
-    CrownTooHigh,
-    OutOfReach,
-    Overlap,
-    BabyHairPainted,
-    BreakingHairPainted,
-    SkinAtRisk,
-    LowlightOnTop,
-    HiddenWork,
-    RegrowthShows,
-    TestsMissing,
-    BowlOutlives,
-    UnevenRecipe,
-    RunnyForDepth,
-    StrengthOverScalp,
-    HeatAgainstLeaflet,
-    PastLeaflet,
-    AdditiveLowersLift,
-    NoSuchDeveloper,
-    NotEnoughStock,
-    RunsLow,
+    /// <param name="name">Its name, one word.</param>
+    /// <param name="order">Where it stands among findings that matter alike.</param>
+    /// <param name="keepsSafe">Whether it keeps people safe, so that it can't be set aside.</param>
+    public FindingKind(string name, int order, bool keepsSafe = false)
+    {
+        Name = name;
+        Order = order;
+        KeepsSafe = keepsSafe;
+    }
+
+    /// <summary>Its name, one word.</summary>
+    public string Name { get; }
+
+    /// <summary>Where it stands among findings that matter alike.</summary>
+    public int Order { get; }
+
+    /// <summary>Whether it keeps people safe, so that it can't be set aside.</summary>
+    public bool KeepsSafe { get; }
+
+    /// <inheritdoc/>
+    public override string ToString() => Name;
 }
 
 /// <summary>How much it matters: alarm will be seen by anybody, caution by a colourist, note is good to know.</summary>
@@ -106,13 +95,5 @@ public sealed record Finding(
         Better == Better.Higher ? Deciding.Value > before + 0.02 : Deciding.Value < before - 1e-6;
 
     /// <summary>The same finding keeps its name from edit to edit, however far it spreads.</summary>
-    public string Id => Of is null ? Kind.ToString() : $"{Kind}:{Of}";
-
-    /// <summary>Whether a finding keeps people safe, so that it can't be set aside.</summary>
-    public static bool StaysSaid(string id) =>
-        id?.Split(':')[0]
-            is nameof(FindingKind.TestsMissing)
-                or nameof(FindingKind.BreakingHairPainted)
-                or nameof(FindingKind.HeatAgainstLeaflet)
-                or nameof(FindingKind.PastLeaflet);
+    public string Id => Of is null ? Kind.Name : $"{Kind.Name}:{Of}";
 }

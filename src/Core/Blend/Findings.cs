@@ -2,6 +2,7 @@ using Wendro.Core.Fall;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 
 namespace Wendro.Core.Blend;
 
@@ -73,7 +74,7 @@ public static class Findings
         ArgumentNullException.ThrowIfNull(head);
         return head.Painted.Count == 0
             ? []
-            : Rules.SelectMany(rule => rule(head)).OrderBy(f => f.Severity).ThenBy(f => f.Kind).ToArray();
+            : Rules.SelectMany(rule => rule(head)).OrderBy(f => f.Severity).ThenBy(f => f.Kind.Order).ToArray();
     }
 
     internal static PanelKey[] Keys(IEnumerable<PlannedPanel> panels) => panels.Select(p => p.Panel.Key).ToArray();

@@ -1,5 +1,6 @@
 using Wendro.Core.Fall;
 using Wendro.Core.Hair;
+using Wendro.Core.Section;
 
 namespace Wendro.Core.Blend;
 

@@ -1,5 +1,6 @@
 using Wendro.Core.Fall;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 
 namespace Wendro.Core.Blend;
 
@@ -17,7 +18,7 @@ public static class HiddenWork
         return minutes <= limits.HiddenMinutes
             ? null
             : new Finding(
-                FindingKind.HiddenWork,
+                BlendFault.HiddenWork,
                 Severity.Note,
                 "Work nobody sees",
                 $"{minutes:0} minutes go into {Findings.Panels(panels.Count).ToLowerInvariant()} hardly seen in "

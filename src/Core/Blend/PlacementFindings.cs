@@ -2,6 +2,7 @@ using Wendro.Core.Fall;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Blend;
@@ -30,7 +31,7 @@ internal static class PlacementFindings
             )
             .ToArray();
         yield return new Finding(
-            FindingKind.PartMismatch,
+            BlendFault.PartMismatch,
             Severity.Caution,
             "Part does not match",
             $"Beside the part the left starts {Quantity.Cm(l, "0.0")} and the right {Quantity.Cm(r, "0.0")} from "
@@ -55,7 +56,7 @@ internal static class PlacementFindings
         }
 
         yield return new Finding(
-            FindingKind.CrownTooHigh,
+            BlendFault.CrownTooHigh,
             Severity.Caution,
             "Crown too high",
             $"The crown starts {Quantity.Cm(c, "0.0")} from the scalp, what it falls over "
@@ -77,7 +78,7 @@ internal static class PlacementFindings
                 p.Panel.Key.Zone is Zone.Crown or Zone.TopLeft or Zone.TopRight or Zone.FringeLeft or Zone.FringeRight
                 && p.Deposits.Any(c =>
                     c.Painted.StartCm < AtRootCm
-                    && Math.Abs(c.Formula.DepositLevel!.Value - head.Natural(p.Panel.Key.Zone)) > ShowsRegrowth
+                    && Math.Abs(c.Formula.Deposit!.Level - head.Natural(p.Panel.Key.Zone)) > ShowsRegrowth
                 )
             )
             .ToArray();
@@ -87,10 +88,10 @@ internal static class PlacementFindings
         }
 
         var apart = top.Max(p =>
-            p.Deposits.Max(c => Math.Abs(c.Formula.DepositLevel!.Value - head.Natural(p.Panel.Key.Zone)))
+            p.Deposits.Max(c => Math.Abs(c.Formula.Deposit!.Level - head.Natural(p.Panel.Key.Zone)))
         );
         yield return new Finding(
-            FindingKind.LowlightOnTop,
+            BlendFault.LowlightOnTop,
             Severity.Caution,
             "Lowlight on top",
             $"{Findings.Panels(top.Length)} high on the head ({Findings.Where(top)}) carry deposit from the "
@@ -126,7 +127,7 @@ internal static class PlacementFindings
         }
 
         yield return new Finding(
-            FindingKind.BabyHairPainted,
+            BlendFault.BabyHairPainted,
             Severity.Caution,
             "Baby hair is painted",
             $"{Findings.Panels(near.Length)} reach to the very hairline, where new short hair is noted: it goes "
@@ -145,7 +146,7 @@ internal static class PlacementFindings
     {
         var panels = head
             .Painted.Where(p =>
-                which(p.Panel.Key.Zone) && p.Light is { } light && light.Painted.Paint.Shape != Shape.Tip
+                which(p.Panel.Key.Zone) && p.Light is { } light && light.Painted.Paint.Shape is not Shape.Tip
             )
             .ToArray();
         var area = panels.Sum(p => p.Panel.AreaCm2);

@@ -3,6 +3,7 @@ using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Blend;
@@ -87,7 +88,7 @@ internal static class ProductFindings
             }.OfType<string>()
         );
         yield return new Finding(
-            FindingKind.BleedThrough,
+            BlendFault.BleedThrough,
             most >= 1.1 ? Severity.Alarm : Severity.Caution,
             "May bleed through",
             $"{Findings.Panels(panels.Length)} in open air ({Findings.Where(panels)}): product goes "
@@ -124,7 +125,7 @@ internal static class ProductFindings
         var nearest = near.Min(p => p.Start);
         var panels = near.Select(p => p.Panel).ToArray();
         yield return new Finding(
-            FindingKind.ScalpContact,
+            BlendFault.ScalpContact,
             Severity.Alarm,
             "Touches the scalp",
             $"{Findings.Panels(near.Length)} ({Findings.Where(panels)}) start {Quantity.Cm(nearest, "0.0")} from "
@@ -164,7 +165,7 @@ internal static class ProductFindings
 
         var volume = warm.Max(p => p.Coats.Max(c => c.Formula.Volume));
         yield return new Finding(
-            FindingKind.HotRoot,
+            BlendFault.HotRoot,
             Severity.Caution,
             "Warm root",
             $"{Findings.Panels(warm.Length)} ({Findings.Where(warm)}) carry {volume:0} vol at the root: the "
@@ -201,7 +202,7 @@ internal static class ProductFindings
             var most = head.Natural(first.Panel.Key.Zone) + lifting.MostGain;
             var dries = lifting.DriesAtMinutes();
             yield return new Finding(
-                FindingKind.DriesFirst,
+                BlendFault.DriesFirst,
                 Severity.Caution,
                 "Dries first",
                 $"{group.Key.Id} ({first.Light!.Formula.Words}, {Remedies.Words(group.Key.Covering)}) is dry "
@@ -240,7 +241,7 @@ internal static class ProductFindings
         var (first, lifting) = short_.MinBy(p => p.Lifting!.Case.From.Value + p.Lifting.Cap);
         var most = lifting!.Case.From.Value + lifting.Cap;
         yield return new Finding(
-            FindingKind.OutOfReach,
+            BlendFault.OutOfReach,
             Severity.Caution,
             "Out of reach",
             $"{first.Light!.Formula.Id} ({first.Light.Formula.Words}) lifts this hair to {most:0.0} at most, "
@@ -291,7 +292,7 @@ internal static class ProductFindings
             : weak ? ", which is porous: it can break."
             : ".";
         yield return new Finding(
-            FindingKind.Overlap,
+            BlendFault.Overlap,
             light.Share < FewStripes ? Severity.Note
                 : weak ? Severity.Alarm
                 : Severity.Caution,
@@ -317,7 +318,7 @@ internal static class ProductFindings
         }
 
         yield return new Finding(
-            FindingKind.BreakingHairPainted,
+            BlendFault.BreakingHairPainted,
             Severity.Alarm,
             "Breaking hair is painted",
             $"The hair is breaking: treat it, don't lighten it. {Findings.Panels(painted.Length)} carry lightener.",
@@ -346,7 +347,7 @@ internal static class ProductFindings
         }
 
         yield return new Finding(
-            FindingKind.SkinAtRisk,
+            BlendFault.SkinAtRisk,
             Severity.Note,
             "Skin at risk",
             $"{Findings.Panels(bare.Length)} at the hairline are painted through and lie on the face uncovered: "

@@ -3,6 +3,7 @@ using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Tone;
 using Wendro.Core.Units;
 
@@ -285,9 +286,7 @@ public static class StrandLevels
         var (below, stray) = StrayOf(coat, i);
         var across = Math.Clamp(w + stray, 0, 1);
         var steps = 255 * coat.Thickness;
-        var plain =
-            painted.Paint is
-            { BandCm: null, Shape: Shape.V or Shape.W or Shape.U or Shape.Slant or Shape.Sawtooth or Shape.Full };
+        var plain = painted.Paint is { BandCm: null, Shape.IsEdge: true };
         var edge = painted.UpperEdge(u) + below;
         for (var k = 0; k < N; k++)
         {

@@ -1,6 +1,7 @@
 using Wendro.Core.Fall;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 
 namespace Wendro.Core.Blend;
 

@@ -1,5 +1,6 @@
 using Wendro.Core.Hair;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Blend;

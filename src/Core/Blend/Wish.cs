@@ -3,41 +3,40 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Blend;
 
 /// <summary>What she wants, in figures the measures can be held against.</summary>
-/// <param name="EndsLevel">Level of the light at the ends, 1..10.</param>
 /// <param name="FaceFrameLift">How much lighter the face frame is than the rest from the front, levels, 0..5.</param>
 /// <param name="LightShareLow">Least share of light hair seen, 0..1.</param>
 /// <param name="LightShareHigh">Most share of light hair seen, 0..1.</param>
 /// <param name="RootSoftness">Steepest rise of the mean level along the hair, levels a cm, 0.1..3.</param>
-/// <param name="MidsLevel">Level of the light at mid-length, 1..10; null a little below the ends.</param>
+/// <param name="MidsLevel">Level of the light at mid-length; null a little below the ends.</param>
 /// <param name="Tone">−1 cool .. 0 as it lifts .. 1 warm.</param>
 /// <param name="Underneath">Bright underneath as well; else only what lies on top.</param>
 public sealed record Wish(
-    double EndsLevel = 8,
     double FaceFrameLift = 1.0,
     double LightShareLow = 0.25,
     double LightShareHigh = 0.50,
     double RootSoftness = 0.6,
-    double? MidsLevel = null,
+    Level? MidsLevel = null,
     double Tone = 0,
     bool Underneath = true
 )
 {
+    /// <summary>Level of the light at the ends.</summary>
+    public Level EndsLevel { get; init; } = new(8);
+
     /// <summary>How much lower mids lie where nothing was said about them, levels. Model assumption.</summary>
     private const double MidsBelow = 0.7;
 
     /// <summary>Level of the light at mid-length (a method: a record writes out its properties).</summary>
-    public double MidsOf() => MidsLevel ?? EndsLevel - MidsBelow;
+    public Level MidsOf() => MidsLevel ?? Level.Clamp(EndsLevel - MidsBelow);
 
     /// <summary>What can't be so, by field.</summary>
     public IReadOnlyList<Problem> Problems()
     {
         var found = new List<Problem>();
-        Problem.Range(found, "endsLevel", EndsLevel, Level.Darkest, Level.Lightest, string.Empty);
         Problem.Range(found, "faceFrameLift", FaceFrameLift, 0, 5, "levels");
         Problem.Range(found, "lightShareLow", LightShareLow, 0, 1, string.Empty);
         Problem.Range(found, "lightShareHigh", LightShareHigh, 0, 1, string.Empty);
         Problem.Range(found, "rootSoftness", RootSoftness, 0.1, 3, "levels a cm");
-        Problem.Range(found, "midsLevel", MidsLevel ?? Level.Darkest, Level.Darkest, Level.Lightest, string.Empty);
         Problem.Range(found, "tone", Tone, -1, 1, string.Empty);
         if (LightShareHigh < LightShareLow)
         {

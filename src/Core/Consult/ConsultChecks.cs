@@ -25,7 +25,6 @@ public static class ConsultChecks
             return found;
         }
 
-        Problem.Range(found, "naturalLevel", hair.NaturalLevel, Level.Darkest, Level.Lightest, string.Empty);
         Problem.Range(found, "cut.hemCm", hair.Cut.HemCm, 16, 75, "cm");
         Problem.Range(found, "cut.layersCm", hair.Cut.LayersCm, 0, 30, "cm");
         Problem.Range(found, "cut.faceLayersCm", hair.Cut.FaceLayersCm, 0, 30, "cm");
@@ -41,7 +40,7 @@ public static class ConsultChecks
         }
 
         Marks(found, hair.Marks);
-        ByZone(found, hair);
+        ByZone(found, hair.ByZone ?? new Dictionary<Zone, ZoneHair>());
         if (hair.Bands.Count > MostBands)
         {
             found.Add(new("history", $"At most {MostBands} bands."));
@@ -87,7 +86,6 @@ public static class ConsultChecks
         Problem.Range(found, "weeksBetween", consultation.WeeksBetween, 2, 52, "weeks");
         if (consultation.Strand is { } strand)
         {
-            Problem.Range(found, "strand.volume", strand.Volume, Volume.Weakest, Volume.Strongest, "vol");
             if (strand.Readings.Count > MostReadings)
             {
                 found.Add(new("strand.readings", $"At most {MostReadings} readings."));
@@ -96,14 +94,6 @@ public static class ConsultChecks
             for (var i = 0; i < strand.Readings.Count; i++)
             {
                 Problem.Range(found, $"strand.readings[{i}].minutes", strand.Readings[i].Minutes, 0.5, 120, "min");
-                Problem.Range(
-                    found,
-                    $"strand.readings[{i}].level",
-                    strand.Readings[i].Level,
-                    Level.Darkest,
-                    Level.Lightest,
-                    string.Empty
-                );
             }
         }
 
@@ -158,9 +148,9 @@ public static class ConsultChecks
         }
     }
 
-    private static void ByZone(List<Problem> found, HairProfile hair)
+    private static void ByZone(List<Problem> found, IReadOnlyDictionary<Zone, ZoneHair> zones)
     {
-        foreach (var (zone, there) in hair.ByZone ?? new Dictionary<Zone, ZoneHair>())
+        foreach (var (zone, there) in zones)
         {
             var field = $"byZone.{char.ToLowerInvariant(zone.ToString()[0])}{zone.ToString()[1..]}";
             if (!Enum.IsDefined(zone) || there is null)
@@ -169,14 +159,6 @@ public static class ConsultChecks
                 continue;
             }
 
-            Problem.Range(
-                found,
-                $"{field}.naturalLevel",
-                there.NaturalLevel ?? hair.NaturalLevel,
-                Level.Darkest,
-                Level.Lightest,
-                string.Empty
-            );
             Problem.Range(found, $"{field}.greyShare", there.GreyShare ?? 0, 0, 1, string.Empty);
         }
     }

@@ -35,7 +35,7 @@ public static class ConsultFindings
         if (missing.Length > 0)
         {
             yield return new Finding(
-                FindingKind.TestsMissing,
+                ConsultFault.TestsMissing,
                 missing.Any(p => p.Standing == Standing.Stop || p.Question == "patch")
                     ? Severity.Alarm
                     : Severity.Caution,
@@ -54,7 +54,7 @@ public static class ConsultFindings
         if (early > limits.RegrowthWeeks)
         {
             yield return new Finding(
-                FindingKind.RegrowthShows,
+                ConsultFault.RegrowthShows,
                 early > 4 ? Severity.Caution : Severity.Note,
                 "Regrowth shows before the next visit",
                 $"What grows begins to show after about {measures.RegrowthWeeks:0} weeks; visits are every "

@@ -108,7 +108,7 @@ public static partial class DeskSums
 
         var hair = HairProfile.Usual with
         {
-            NaturalLevel = q.Level,
+            NaturalLevel = new(q.Level),
             Diameter = q.Diameter,
             Porosity = q.Porosity,
             Coloured = q.Coloured,

@@ -1,3 +1,5 @@
+using Wendro.Core.Units;
+
 namespace Wendro.Core.Hair;
 
 /// <summary>What was done to a stretch of hair before today.</summary>
@@ -12,7 +14,7 @@ public enum BandState
 /// <param name="FromCm">Where it begins, cm from the scalp.</param>
 /// <param name="ToCm">Where it ends, cm; the last band goes on to the ends of hair that is longer.</param>
 /// <param name="State">What was done.</param>
-/// <param name="Level">Its level today, 1..10.</param>
+/// <param name="Level">Its level today.</param>
 /// <param name="Share">Share of the strands it was done to, above 0..1: below 1 they are stripes between hair of the
 /// natural level.</param>
 /// <param name="Porosity">Its uptake where that differs from the rest; null where it does not.</param>
@@ -22,7 +24,7 @@ public sealed record Band(
     double FromCm,
     double ToCm,
     BandState State,
-    double Level,
+    Level Level,
     double Share = 1,
     Porosity? Porosity = null,
     double? Warmth = null

@@ -1,4 +1,5 @@
 using Wendro.Core.Head;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Hair;
 
@@ -64,7 +65,7 @@ public sealed record Cut(
 }
 
 /// <summary>What the artist reads off the hair before she plans.</summary>
-/// <param name="NaturalLevel">1..10, decimals allowed.</param>
+/// <param name="NaturalLevel">How light it grows.</param>
 /// <param name="Diameter">Strand diameter.</param>
 /// <param name="Density">Hairs per cm².</param>
 /// <param name="Porosity">Uptake of product.</param>
@@ -80,7 +81,7 @@ public sealed record Cut(
 /// there are none.</param>
 /// <param name="ByZone">Where a zone differs from the rest; null or empty where none does.</param>
 public sealed record HairProfile(
-    double NaturalLevel,
+    Level NaturalLevel,
     Diameter Diameter,
     Density Density,
     Porosity Porosity,
@@ -162,5 +163,5 @@ public sealed record HairProfile(
 
     /// <summary>A made-up middle of the road, for a client nobody has looked at yet.</summary>
     public static HairProfile Usual { get; } =
-        new(5, Diameter.Medium, Density.Medium, Porosity.Normal, false, new Cut(34));
+        new(new(5), Diameter.Medium, Density.Medium, Porosity.Normal, false, new Cut(34));
 }

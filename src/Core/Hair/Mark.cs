@@ -1,4 +1,5 @@
 using Wendro.Core.Head;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Hair;
 
@@ -49,13 +50,13 @@ public sealed record Mark(MarkKind Kind, double X, double Y, double RadiusCm, bo
 }
 
 /// <summary>What of a zone's hair differs from the rest; null where it does not.</summary>
-/// <param name="NaturalLevel">1..10.</param>
+/// <param name="NaturalLevel">How light it grows.</param>
 /// <param name="Diameter">Strand diameter.</param>
 /// <param name="Density">Hairs per cm².</param>
 /// <param name="Porosity">Uptake of product.</param>
 /// <param name="GreyShare">Share of white hairs, 0..1.</param>
 public sealed record ZoneHair(
-    double? NaturalLevel = null,
+    Level? NaturalLevel = null,
     Diameter? Diameter = null,
     Density? Density = null,
     Porosity? Porosity = null,

@@ -1,3 +1,5 @@
+using Wendro.Core.Units;
+
 namespace Wendro.Core.Hair;
 
 /// <summary>
@@ -64,7 +66,6 @@ public static class StrandHistory
             );
             Say(!(band.ToCm > band.FromCm + Touching), "toCm", "A band ends further down than it begins.");
             Say(band.ToCm > longestCm + Touching, "toCm", $"Longer than the hair: {longestCm:0} cm.");
-            Say(!(band.Level is >= 1 and <= 10), "level", "Between 1 and 10.");
             Say(!(band.Share is > 0 and <= 1), "share", "Above 0 and up to 1.");
             Say(
                 band.Warmth is { } warmth && !(warmth is >= -1 and <= 1),
@@ -87,7 +88,7 @@ public static class StrandHistory
     /// <param name="cmPerMonth">How fast it grows.</param>
     public static IReadOnlyList<Band> Grown(
         IReadOnlyList<Band> bands,
-        double naturalLevel,
+        Level naturalLevel,
         double weeks,
         double cmPerMonth = HairFibre.GrowthCmPerMonth
     )

@@ -1,4 +1,4 @@
-using Wendro.Core.Tone;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Lift;
 
@@ -10,154 +10,103 @@ public enum Consistency
     Stiff,
 }
 
-/// <summary>A second lightener in the same bowl.</summary>
-/// <param name="Lightener">What it is.</param>
-/// <param name="Share">Its share of all lightener, 0.05..0.95.</param>
-/// <param name="Product">Which product of the shelf, by name; null for any.</param>
-/// <param name="Figures">What its leaflet and the studio say of it; null as the tables have its kind.</param>
-public sealed record SecondLightener(
-    Lightener Lightener,
-    double Share,
-    string? Product = null,
-    LightenerFigures? Figures = null
-);
-
-/// <summary>An additive that guards the hair's bonds, and slows.</summary>
-/// <param name="GramsPerGram">How much of it to a gram of lightener, g, above 0..1.</param>
-/// <param name="Slows">Share of the speed it takes at this dose, 0..0.1. Model assumption.</param>
-/// <param name="Product">Which product of the shelf, by name; null for any.</param>
-public sealed record Additive(double GramsPerGram, double Slows, string? Product = null);
-
-/// <summary>One shade of a deposit.</summary>
-/// <param name="Name">Which product of the shelf, by name.</param>
-/// <param name="Depth">Its level, 1..10.</param>
-/// <param name="Reflect">Its reflect.</param>
-/// <param name="Parts">Its parts among the shades, above 0..100.</param>
-public sealed record Shade(string Name, double Depth, Reflect Reflect, double Parts);
-
-/// <summary>Shades in parts.</summary>
-/// <param name="Shades">One to four.</param>
-public sealed record ShadeMix(IReadOnlyList<Shade> Shades)
-{
-    /// <summary>Most shades in one bowl.</summary>
-    public const int Most = 4;
-
-    /// <summary>The level they colour to together: the mean by parts.</summary>
-    public double Level => Shades.Sum(s => s.Depth * s.Parts) / Shades.Sum(s => s.Parts);
-
-    /// <summary>Share of one shade among them, 0..1.</summary>
-    public double ShareOf(Shade shade)
-    {
-        ArgumentNullException.ThrowIfNull(shade);
-        return shade.Parts / Shades.Sum(s => s.Parts);
-    }
-
-    /// <inheritdoc/>
-    public bool Equals(ShadeMix? other) => other is not null && Shades.SequenceEqual(other.Shades);
-
-    /// <inheritdoc/>
-    public override int GetHashCode() => Shades.Aggregate(0, HashCode.Combine);
-}
-
-/// <summary>
-/// What is mixed for some of the panels, and how long it works: a lightener, or a deposit where a level to colour to
-/// is given.
-/// </summary>
-/// <param name="Id">A letter, A to E.</param>
-/// <param name="Lightener">What lightens; says nothing for a deposit.</param>
-/// <param name="Volume">Developer, volume, 5..40; one in between is blended from two at hand.</param>
-/// <param name="Minutes">Minutes until it is rinsed, 1..120.</param>
-/// <param name="DepositLevel">The level it colours to, 1..10: a lowlight or root stretch; null for a lightener.</param>
+/// <summary>What is mixed for some of the panels, and how long it works.</summary>
+/// <param name="Id">Which.</param>
+/// <param name="Mixture">What it is made of: a lightener's, or a deposit's.</param>
+/// <param name="Volume">Developer; one in between is blended from two at hand.</param>
+/// <param name="Minutes">How long until it is rinsed, 1..120.</param>
 /// <param name="Consistency">How it holds.</param>
-/// <param name="LightenerParts">Parts of lightener, or of colour, by mass, 0.1..10.</param>
+/// <param name="Parts">Parts of lightener, or of colour, by mass, 0.1..10.</param>
 /// <param name="DeveloperParts">Parts of developer by mass, 0.1..10.</param>
-/// <param name="Product">Which lightener of the shelf, by name; null for any of its kind.</param>
-/// <param name="Figures">What its leaflet and the studio say of it; null as the tables have its kind.</param>
-/// <param name="Second">A second lightener in the same bowl; null for none.</param>
-/// <param name="Additive">A bond additive; null for none.</param>
-/// <param name="Shades">What a deposit is made of; null where only its level is known.</param>
 /// <param name="LowHeat">Low heat on it.</param>
 /// <param name="HeatConfirmed">That its leaflet allows heat was read and confirmed.</param>
 public sealed record Formula(
-    string Id,
-    Lightener Lightener,
-    double Volume,
-    double Minutes,
-    double? DepositLevel = null,
+    FormulaId Id,
+    Mixture Mixture,
+    Volume Volume,
+    Minutes Minutes,
     Consistency Consistency = Consistency.Right,
-    double LightenerParts = 1,
+    double Parts = 1,
     double DeveloperParts = 1.5,
-    string? Product = null,
-    LightenerFigures? Figures = null,
-    SecondLightener? Second = null,
-    Additive? Additive = null,
-    ShadeMix? Shades = null,
     bool LowHeat = false,
     bool HeatConfirmed = false
 )
 {
     /// <summary>The usual start: clay, 30 vol, 40 minutes.</summary>
-    public static Formula Usual { get; } = new("A", Lightener.Clay, 30, 40);
+    public static Formula Usual { get; } = Lightening(FormulaId.A, Lightener.Clay, 30, 40);
+
+    /// <summary>One that lightens.</summary>
+    /// <param name="id">Which.</param>
+    /// <param name="lightener">With what.</param>
+    /// <param name="volume">Developer, volume.</param>
+    /// <param name="minutes">Until it is rinsed, minutes.</param>
+    public static Formula Lightening(FormulaId id, Lightener lightener, double volume, double minutes) =>
+        new(id, new LightenerMixture(lightener), new(volume), new(minutes));
+
+    /// <summary>One that colours.</summary>
+    /// <param name="id">Which.</param>
+    /// <param name="level">To which level.</param>
+    /// <param name="volume">Developer, volume.</param>
+    /// <param name="minutes">Until it is rinsed, minutes.</param>
+    /// <param name="shades">What it is made of; null where only its level is known.</param>
+    public static Formula Colouring(
+        FormulaId id,
+        double level,
+        double volume,
+        double minutes,
+        ShadeMix? shades = null
+    ) => new(id, new DepositMixture(new(level), shades), new(volume), new(minutes));
+
+    /// <summary>What lightens; null where it colours.</summary>
+    public LightenerMixture? Light => Mixture as LightenerMixture;
+
+    /// <summary>What colours; null where it lightens.</summary>
+    public DepositMixture? Deposit => Mixture as DepositMixture;
 
     /// <summary>Whether it colours instead of lightening.</summary>
-    public bool IsDeposit => DepositLevel is not null;
+    public bool IsDeposit => Mixture is DepositMixture;
 
     /// <summary>Whether it swells while it works.</summary>
-    public bool Swells => !IsDeposit && FiguresOf().Swells;
+    public bool Swells => Light?.FiguresOf().Swells == true;
+
+    /// <summary>The same with what lightens changed; one that colours stays as it is.</summary>
+    public Formula Lightened(Func<LightenerMixture, LightenerMixture> change)
+    {
+        ArgumentNullException.ThrowIfNull(change);
+        return Light is { } light ? this with { Mixture = change(light) } : this;
+    }
+
+    /// <summary>The same with what colours changed; one that lightens stays as it is.</summary>
+    public Formula Coloured(Func<DepositMixture, DepositMixture> change)
+    {
+        ArgumentNullException.ThrowIfNull(change);
+        return Deposit is { } deposit ? this with { Mixture = change(deposit) } : this;
+    }
 
     /// <summary>The same with the level its shades make, where it has shades.</summary>
-    public Formula Told() =>
-        Shades is { } shades && IsDeposit ? this with { DepositLevel = Math.Round(shades.Level, 2) } : this;
+    public Formula Told() => Coloured(d => d.Told());
 
     /// <summary>The same holding as its ratio makes it hold.</summary>
-    public Formula HeldByRatio() => this with { Consistency = Mixing.ConsistencyOf(DeveloperPerLightener) };
+    public Formula HeldByRatio() => this with { Consistency = Mixing.ConsistencyOf(DeveloperPerPart) };
 
     /// <summary>The same put in the place of another: where only the ratio changed, how it holds follows.</summary>
     public Formula After(Formula? before) =>
-        before is not null && before.DeveloperPerLightener != DeveloperPerLightener && before.Consistency == Consistency
+        before is not null && before.DeveloperPerPart != DeveloperPerPart && before.Consistency == Consistency
             ? HeldByRatio()
             : this;
 
-    /// <summary>Parts of developer to one of lightener.</summary>
-    public double DeveloperPerLightener => DeveloperParts / LightenerParts;
+    /// <summary>Parts of developer to one of lightener or colour.</summary>
+    public double DeveloperPerPart => DeveloperParts / Parts;
 
     /// <summary>How long a bowl of it can be painted from once it is mixed, minutes.</summary>
-    public double WindowMinutes => IsDeposit ? LiftTables.BowlWindowMinutes : FiguresOf().WindowMinutes;
+    public double WindowMinutes => Light?.FiguresOf().WindowMinutes ?? LiftTables.BowlWindowMinutes;
 
     /// <summary>Longest its leaflet allows, minutes; null for a deposit, whose leaflet is not known.</summary>
-    public double? LimitMinutes => IsDeposit ? null : FiguresOf().LimitMinutes;
+    public double? LimitMinutes => Light?.FiguresOf().LimitMinutes;
 
     /// <summary>Whether it stays off the scalp: too strong for it, or a lightener not made for it.</summary>
-    public bool KeepsOffScalp => Volume > LiftTables.ScalpVolume || (!IsDeposit && !FiguresOf().ScalpSafe);
-
-    /// <summary>What is lightened with, both lighteners by share.</summary>
-    public LightenerFigures FiguresOf()
-    {
-        var first = Figures ?? LiftTables.Of(Lightener);
-        return Second is null
-            ? first
-            : first.With(
-                Second.Figures ?? LiftTables.Of(Second.Lightener),
-                Second.Share,
-                (Lightener, Second.Lightener)
-                    is
-                        (Lightener.Clay, Lightener.Powder)
-                        or
-                        (Lightener.Powder, Lightener.Clay)
-            );
-    }
-
-    /// <summary>The same where they are not those of its kind; null as tabled.</summary>
-    public LightenerFigures? OwnFigures() => Figures is null && Second is null ? null : FiguresOf();
+    public bool KeepsOffScalp => Volume > LiftTables.ScalpVolume || Light?.FiguresOf().ScalpSafe == false;
 
     /// <summary>In plain words: "clay, 30 vol".</summary>
-    public string Words =>
-        DepositLevel is { } level
-            ? $"deposit level {level:0.#}, {Volume:0.#} vol"
-            : $"{LightenerWords}, {Volume:0.#} vol";
-
-    private string LightenerWords =>
-        Second is { } second
-            ? $"{1 - second.Share:P0} {Remedies.Words(Lightener)}, {second.Share:P0} {Remedies.Words(second.Lightener)}"
-            : Remedies.Words(Lightener);
+    public string Words => $"{Mixture.Words}, {Volume.Value:0.#} vol";
 }

@@ -6,27 +6,39 @@ namespace Wendro.Core.Lift;
 public static class FormulaChecks
 {
     private const int LongestName = 60;
+    private const double LeastMinutes = 1;
+    private const double MostMinutes = 120;
+    private const double LeastParts = 0.1;
+    private const double MostParts = 10;
 
     /// <summary>What can't be taken, by field; nothing where all can.</summary>
     public static IReadOnlyList<Problem> Of(Formula formula)
     {
         ArgumentNullException.ThrowIfNull(formula);
         var found = new List<Problem>();
-        if (formula.Id is not ("A" or "B" or "C" or "D" or "E"))
+        Problem.Range(found, "minutes", formula.Minutes, LeastMinutes, MostMinutes, "min");
+        Problem.Known(found, "consistency", formula.Consistency);
+        Problem.Range(found, "lightenerParts", formula.Parts, LeastParts, MostParts, "parts");
+        Problem.Range(found, "developerParts", formula.DeveloperParts, LeastParts, MostParts, "parts");
+        switch (formula.Mixture)
         {
-            found.Add(new("id", "A formula is called A, B, C, D or E."));
+            case LightenerMixture light:
+                Light(found, light);
+                break;
+            case DepositMixture deposit:
+                Shades(found, deposit);
+                break;
         }
 
-        Problem.Known(found, "lightener", formula.Lightener);
-        Problem.Range(found, "volume", formula.Volume, Volume.Weakest, Volume.Strongest, "vol");
-        Problem.Range(found, "minutes", formula.Minutes, 1, 120, "min");
-        Problem.Range(found, "depositLevel", formula.DepositLevel ?? 1, Level.Darkest, Level.Lightest, string.Empty);
-        Problem.Known(found, "consistency", formula.Consistency);
-        Problem.Range(found, "lightenerParts", formula.LightenerParts, 0.1, 10, "parts");
-        Problem.Range(found, "developerParts", formula.DeveloperParts, 0.1, 10, "parts");
-        Named(found, formula.Product, "product");
-        Figures(found, formula.Figures, "figures");
-        if (formula.Second is { } second)
+        return found;
+    }
+
+    private static void Light(List<Problem> found, LightenerMixture light)
+    {
+        Problem.Known(found, "lightener", light.Lightener);
+        Named(found, light.Product, "product");
+        Figures(found, light.Figures, "figures");
+        if (light.Second is { } second)
         {
             Problem.Known(found, "second.lightener", second.Lightener);
             Problem.Range(found, "second.share", second.Share, 0.05, 0.95, "of the lightener");
@@ -34,27 +46,19 @@ public static class FormulaChecks
             Figures(found, second.Figures, "second.figures");
         }
 
-        if (formula.Additive is { } additive)
+        if (light.Additive is { } additive)
         {
             Problem.Range(found, "additive.gramsPerGram", additive.GramsPerGram, 0.001, 1, "g per g of lightener");
-            Problem.Range(found, "additive.slows", additive.Slows, 0, 0.1, "of the speed");
+            Problem.Range(found, "additive.slows", additive.Slows, 0, Additive.SlowsMost, "of the speed");
             Named(found, additive.Product, "additive.product");
         }
-
-        Shades(found, formula);
-        return found;
     }
 
-    private static void Shades(List<Problem> found, Formula formula)
+    private static void Shades(List<Problem> found, DepositMixture deposit)
     {
-        if (formula.Shades is not { } mix)
+        if (deposit.Shades is not { } mix)
         {
             return;
-        }
-
-        if (!formula.IsDeposit)
-        {
-            found.Add(new("shades", "Shades belong to a deposit: give it a level."));
         }
 
         if (mix.Shades.Count is 0 or > ShadeMix.Most)
@@ -72,7 +76,6 @@ public static class FormulaChecks
             }
 
             Named(found, shade.Name, $"{field}.name");
-            Problem.Range(found, $"{field}.depth", shade.Depth, Level.Darkest, Level.Lightest, string.Empty);
             Problem.Known(found, $"{field}.reflect", shade.Reflect);
             Problem.Range(found, $"{field}.parts", shade.Parts, 0.01, 100, "parts");
         }

@@ -53,7 +53,7 @@ public static class Mixing
     public static double RunsThrough(Formula formula)
     {
         ArgumentNullException.ThrowIfNull(formula);
-        return formula.IsDeposit ? 0 : Math.Clamp((formula.DeveloperPerLightener - 1.5) * RunsByPart, 0, RunsAtMost);
+        return formula.IsDeposit ? 0 : Math.Clamp((formula.DeveloperPerPart - 1.5) * RunsByPart, 0, RunsAtMost);
     }
 
     /// <summary>
@@ -62,6 +62,6 @@ public static class Mixing
     public static double SpeedOf(Formula formula)
     {
         ArgumentNullException.ThrowIfNull(formula);
-        return Strength(formula.DeveloperPerLightener) * (1 - (formula.Additive?.Slows ?? 0));
+        return Strength(formula.DeveloperPerPart) * (1 - (formula.Light?.Additive?.Slows ?? 0));
     }
 }

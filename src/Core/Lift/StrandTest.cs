@@ -1,19 +1,20 @@
 using Wendro.Core.Hair;
 using Wendro.Core.Paint;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Lift;
 
 /// <summary>A look at a test strand.</summary>
 /// <param name="Minutes">When, minutes after painting, above 0 up to 120.</param>
 /// <param name="Level">Level seen, 1..10.</param>
-public sealed record Reading(double Minutes, double Level);
+public sealed record Reading(Minutes Minutes, Level Level);
 
 /// <summary>A strand painted before the visit, to see how this client's hair lifts.</summary>
 /// <param name="Lightener">What lightens it.</param>
-/// <param name="Volume">Developer, 5..40.</param>
+/// <param name="Volume">Developer.</param>
 /// <param name="Covering">What covers it.</param>
 /// <param name="Readings">What was seen, in any order.</param>
-public sealed record StrandTest(Lightener Lightener, double Volume, Covering Covering, IReadOnlyList<Reading> Readings)
+public sealed record StrandTest(Lightener Lightener, Volume Volume, Covering Covering, IReadOnlyList<Reading> Readings)
 {
     /// <summary>
     /// How far an eye's reading lies from the truth, standard deviation, levels: a practised eye is within a quarter

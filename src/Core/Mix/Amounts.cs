@@ -1,5 +1,6 @@
 using Wendro.Core.Blend;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Mix;
@@ -9,7 +10,7 @@ namespace Wendro.Core.Mix;
 /// <param name="Formula">Of which formula.</param>
 /// <param name="HairGrams">Hair it reaches, g.</param>
 /// <param name="Grams">Mixed product, waste in it, g.</param>
-public sealed record Taken(PanelKey Panel, string Formula, double HairGrams, double Grams);
+public sealed record Taken(PanelKey Panel, FormulaId Formula, double HairGrams, double Grams);
 
 /// <summary>What such work usually takes.</summary>
 /// <param name="FromGrams">At least, g.</param>

@@ -1,4 +1,6 @@
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Mix;
 
@@ -20,7 +22,7 @@ public sealed record PanelWork(PanelKey Panel, double Minutes, IReadOnlyList<Tak
 /// <param name="Panels">The panels painted from it.</param>
 /// <param name="TakenGrams">What these take, g.</param>
 public sealed record Batch(
-    string Formula,
+    FormulaId Formula,
     int Ordinal,
     double Grams,
     double ExtraGrams,
@@ -57,16 +59,16 @@ public static class Batches
     /// can, not what was meant.</param>
     public static Timeline Of(
         IReadOnlyList<PanelWork> work,
-        Func<string, BowlLimits> limits,
+        Func<FormulaId, BowlLimits> limits,
         double mixingMinutes,
-        IReadOnlyDictionary<(string Formula, int Ordinal), double>? weighed = null
+        IReadOnlyDictionary<(FormulaId Formula, int Ordinal), double>? weighed = null
     )
     {
         ArgumentNullException.ThrowIfNull(work);
         ArgumentNullException.ThrowIfNull(limits);
         var all = new List<Open>();
-        var open = new Dictionary<string, Open>();
-        var counts = new Dictionary<string, int>();
+        var open = new Dictionary<FormulaId, Open>();
+        var counts = new Dictionary<FormulaId, int>();
         var turns = new List<PanelTurn>();
         var clock = 0.0;
         foreach (var panel in work)
@@ -75,13 +77,16 @@ public static class Batches
                 .Takes.GroupBy(t => t.Formula)
                 .Select(g => (Formula: g.Key, Grams: g.Sum(t => t.Grams)))
                 .ToArray();
-            var fresh = new HashSet<string>();
+            var fresh = new HashSet<FormulaId>();
             while (
-                takes.FirstOrDefault(t =>
-                    !fresh.Contains(t.Formula)
-                    && !Serves(open.GetValueOrDefault(t.Formula), clock + panel.Minutes, t.Grams)
-                )
-                    is { Formula: { } formula }
+                takes
+                    .Where(t =>
+                        !fresh.Contains(t.Formula)
+                        && !Serves(open.GetValueOrDefault(t.Formula), clock + panel.Minutes, t.Grams)
+                    )
+                    .Select(t => (FormulaId?)t.Formula)
+                    .FirstOrDefault()
+                    is { } formula
             )
             {
                 // Mixing takes time from what is open already: what no longer lasts is mixed anew in the next round.
@@ -123,7 +128,7 @@ public static class Batches
         bowl is not null && until <= bowl.LivesUntil + 1e-9 && bowl.Taken + grams <= bowl.Most + 1e-9;
 
     private sealed class Open(
-        string formula,
+        FormulaId formula,
         int ordinal,
         double mixAt,
         double readyAt,

@@ -260,38 +260,19 @@ public sealed class BowlInHand
             .Select(s => new DeveloperPart(new Volume(s.Ingredient.Volume!.Value), s.PouredGrams))
             .ToArray();
         var lighteners = Steps.Where(s => s.Ingredient.Role is Role.Lightener or Role.Colour).ToArray();
-        var additive = Steps.FirstOrDefault(s => s.Ingredient.Role == Role.Additive)?.PouredGrams / LightenerGrams;
         var ratio = DeveloperGrams / LightenerGrams;
-        var meant = formula.DeveloperPerLightener;
+        var meant = formula.DeveloperPerPart;
         var weighed = formula with
         {
-            LightenerParts = 1,
+            Parts = 1,
             DeveloperParts = ratio,
-            Volume = Developer.VolumeOf(developers),
-            Shades = formula.Shades is { } mix
-                ? new(
-                    mix.Shades.Select((s, i) => s with { Parts = lighteners[i].PouredGrams })
-                        .Where(s => s.Parts > 0)
-                        .ToArray()
-                )
-                : null,
-            Second =
-                formula.Second is { } second && lighteners.Length == 2
-                    ? second with
-                    {
-                        Share = lighteners[1].PouredGrams / LightenerGrams,
-                    }
-                    : formula.Second,
-            Additive =
-                formula.Additive is { } a && additive is { } dose
-                    ? dose <= 0
-                        ? null
-                        : a with
-                        {
-                            GramsPerGram = dose,
-                            Slows = Math.Min(0.1, a.Slows * dose / a.GramsPerGram),
-                        }
-                    : formula.Additive,
+            Volume = new(Developer.VolumeOf(developers)),
+            Mixture = formula.Mixture switch
+            {
+                LightenerMixture light => AsWeighed(light, lighteners),
+                DepositMixture deposit => AsWeighed(deposit, lighteners),
+                _ => throw new ArgumentOutOfRangeException(nameof(formula)),
+            },
             Consistency =
                 Mixing.ConsistencyOf(ratio) == Mixing.ConsistencyOf(meant)
                     ? formula.Consistency
@@ -299,6 +280,43 @@ public sealed class BowlInHand
         };
         return weighed.Told();
     }
+
+    private LightenerMixture AsWeighed(LightenerMixture light, BowlStep[] lighteners)
+    {
+        var dose = Steps.FirstOrDefault(s => s.Ingredient.Role == Role.Additive)?.PouredGrams / LightenerGrams;
+        return light with
+        {
+            Second =
+                light.Second is { } second && lighteners.Length == 2
+                    ? second with
+                    {
+                        Share = lighteners[1].PouredGrams / LightenerGrams,
+                    }
+                    : light.Second,
+            Additive = (light.Additive, dose) switch
+            {
+                ({ } meant, { } given) when given > 0 => meant with
+                {
+                    GramsPerGram = given,
+                    Slows = Math.Min(Additive.SlowsMost, meant.Slows * given / meant.GramsPerGram),
+                },
+                ({ }, { }) => null,
+                _ => light.Additive,
+            },
+        };
+    }
+
+    private static DepositMixture AsWeighed(DepositMixture deposit, BowlStep[] colours) =>
+        deposit with
+        {
+            Shades = deposit.Shades is { } mix
+                ? new(
+                    mix.Shades.Select((s, i) => s with { Parts = colours[i].PouredGrams })
+                        .Where(s => s.Parts > 0)
+                        .ToArray()
+                )
+                : null,
+        };
 
     private int? First(Func<BowlStep, bool> holds)
     {

@@ -1,6 +1,7 @@
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Tone;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Mix;
 
@@ -19,23 +20,33 @@ public static class GenericProducts
         .. new double[] { 5, 10, 20, 30, 40 }.Select(v => new DeveloperProduct(
             $"Developer {v:0} vol",
             new(StockUnit.Millilitre),
-            v
+            new(v)
         )),
-        new ShadeProduct("Gloss 8 pearl", new(), 8, Reflect.Pearl, ShadeBase.AcidGloss, 1, 5, 20),
-        new ShadeProduct("Gloss 7 beige", new(), 7, Reflect.Beige, ShadeBase.AcidGloss, 1, 5, 20),
-        new ShadeProduct("Demi 5 natural", new(), 5, Reflect.Natural, ShadeBase.Demi, 1.5, 10, 25),
-        new ShadeProduct("Demi 6 ash", new(), 6, Reflect.Ash, ShadeBase.Demi, 1.5, 10, 25),
+        Shade("Gloss 8 pearl", 8, Reflect.Pearl, ShadeBase.AcidGloss, 1, 5, 20),
+        Shade("Gloss 7 beige", 7, Reflect.Beige, ShadeBase.AcidGloss, 1, 5, 20),
+        Shade("Demi 5 natural", 5, Reflect.Natural, ShadeBase.Demi, 1.5, 10, 25),
+        Shade("Demi 6 ash", 6, Reflect.Ash, ShadeBase.Demi, 1.5, 10, 25),
         new AdditiveProduct("Bond additive", new(), 0.06, 0.03, new(0.06, Source.Assumption)),
         new CoveringProduct("Film", new(StockUnit.Sheet), Covering.Film, 30),
         new CoveringProduct("Foil", new(StockUnit.Sheet), Covering.Foil, 30),
         new CoveringProduct("Mesh", new(StockUnit.Sheet), Covering.Mesh, 25),
     ];
 
+    private static ShadeProduct Shade(
+        string name,
+        double depth,
+        Reflect reflect,
+        ShadeBase of,
+        double developerParts,
+        double volume,
+        double minutes
+    ) => new(name, new(), new(depth), reflect, of, developerParts, new(volume), new(minutes));
+
     private static LightenerProduct LightenerOf(string name, Lightener type)
     {
         var f = LiftTables.Of(type);
-        static Said Ours(double value) => new(value, Source.Assumption);
-        static Said Trade(double value) => new(value, Source.Trade);
+        static Sourced Ours(double value) => new(value, Source.Assumption);
+        static Sourced Trade(double value) => new(value, Source.Trade);
         return new(
             name,
             new(),

@@ -2,6 +2,7 @@ using Wendro.Core.Blend;
 using Wendro.Core.Fall;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Mix;
@@ -84,7 +85,7 @@ public static class MixFindings
             var worst = bowls.MaxBy(b => b.PaintedUntil - b.LivesUntil)!;
             var keys = bowls.SelectMany(b => b.Panels).Distinct().ToArray();
             yield return About(
-                FindingKind.BowlOutlives,
+                MixFault.BowlOutlives,
                 Severity.Alarm,
                 "A bowl expires before it is used",
                 $"A bowl of {bowls.Key} ends after {worst.LivesUntil - worst.ReadyAt:0.#} min; one panel alone "
@@ -92,7 +93,7 @@ public static class MixFindings
                 "A bowl's time counts from when it is mixed; bowls are split between panels, not within one. Cut "
                     + "the panel narrower or shorter, or take what lives longer.",
                 keys,
-                bowls.Key,
+                bowls.Key.ToString(),
                 new Figure("past its time", worst.PaintedUntil - worst.LivesUntil, "min")
             );
         }
@@ -103,11 +104,11 @@ public static class MixFindings
         foreach (var weighed in mix.Weighed.Where(w => w.Bowl.IsDone))
         {
             var came = weighed.Bowl.AsWeighed(weighed.Meant);
-            var off = came.DeveloperPerLightener / weighed.Meant.DeveloperPerLightener - 1;
+            var off = came.DeveloperPerPart / weighed.Meant.DeveloperPerPart - 1;
             var volume = came.Volume - weighed.Meant.Volume;
             var other =
                 weighed.Bowl.Recipe.Ingredients[0].Product is { } was
-                && weighed.Meant.Product is { } product
+                && weighed.Meant.Light?.Product is { } product
                 && was != product
                     ? was
                     : null;
@@ -117,16 +118,16 @@ public static class MixFindings
             }
 
             yield return About(
-                FindingKind.UnevenRecipe,
+                MixFault.UnevenRecipe,
                 Math.Abs(off) > 3 * UnevenShare || Math.Abs(volume) > 3 * UnevenVolume
                     ? Severity.Alarm
                     : Severity.Caution,
                 "Not the recipe that was planned",
-                $"{Capital(weighed.Words)} came out 1 : {came.DeveloperPerLightener:0.00} with {came.Volume:0.#} "
-                    + $"vol instead of 1 : {weighed.Meant.DeveloperPerLightener:0.00} with "
-                    + $"{weighed.Meant.Volume:0.#} vol: "
-                    + Mixing.Words(came.DeveloperPerLightener)
-                    + (other is null ? "." : $". It holds {other}; the plan says {weighed.Meant.Product}."),
+                $"{Capital(weighed.Words)} came out 1 : {came.DeveloperPerPart:0.00} with {came.Volume.Value:0.#} "
+                    + $"vol instead of 1 : {weighed.Meant.DeveloperPerPart:0.00} with "
+                    + $"{weighed.Meant.Volume.Value:0.#} vol: "
+                    + Mixing.Words(came.DeveloperPerPart)
+                    + (other is null ? "." : $". It holds {other}; the plan says {weighed.Meant.Light?.Product}."),
                 $"Weights as they were kept. Off by more than {UnevenShare:P0} in ratio or {UnevenVolume:0} vol.",
                 weighed.Panels,
                 weighed.Words,
@@ -154,16 +155,16 @@ public static class MixFindings
 
             var most = deep.Max(c => ProductFindings.Through(c.Coat, c.Panel.Panel));
             yield return About(
-                FindingKind.RunnyForDepth,
+                MixFault.RunnyForDepth,
                 Severity.Caution,
                 $"{formula.Id} is too loose for how deep it goes",
-                $"1 : {formula.DeveloperPerLightener:0.##} is {Mixing.Words(formula.DeveloperPerLightener)}; on "
+                $"1 : {formula.DeveloperPerPart:0.##} is {Mixing.Words(formula.DeveloperPerPart)}; on "
                     + $"{Findings.Panels(deep.Length).ToLowerInvariant()} in open air it goes "
                     + $"{ProductFindings.HowFar(most)} the section.",
                 $"Deepest stroke by thickness, and what a loose mixture adds; {mix.Limits.BleedShare:P0} and "
                     + $"more may come through.",
                 deep.Select(c => c.Panel.Panel.Key).ToArray(),
-                formula.Id,
+                formula.Id.ToString(),
                 new Figure("reaches", most, "share")
             );
         }
@@ -181,7 +182,7 @@ public static class MixFindings
 
             var strong = formula.Volume > LiftTables.ScalpVolume;
             yield return About(
-                FindingKind.StrengthOverScalp,
+                MixFault.StrengthOverScalp,
                 Severity.Alarm,
                 strong ? "Too strong for the scalp" : "Not made for the scalp",
                 $"{formula.Id} ({formula.Words}) begins "
@@ -190,7 +191,7 @@ public static class MixFindings
                 $"Over {LiftTables.ScalpVolume:0} vol, and whatever its leaflet does not allow there, stays "
                     + $"{Quantity.Cm(mix.Limits.ScalpCm, "0.0")} off the scalp. The leaflet rules.",
                 near.Select(c => c.Panel.Panel.Key).ToArray(),
-                formula.Id,
+                formula.Id.ToString(),
                 new Figure("developer", formula.Volume, "vol")
             );
         }
@@ -200,24 +201,24 @@ public static class MixFindings
     {
         foreach (
             var formula in mix.Used.Where(f =>
-                f.LowHeat && !f.IsDeposit && f.FiguresOf().ExcludesHeat && !f.HeatConfirmed
+                f.LowHeat && f.Light?.FiguresOf().ExcludesHeat == true && !f.HeatConfirmed
             )
         )
         {
             yield return About(
-                FindingKind.HeatAgainstLeaflet,
+                MixFault.HeatAgainstLeaflet,
                 Severity.Alarm,
                 "Heat against the leaflet",
                 $"{formula.Id} ({formula.Words}) is planned with low heat; "
                     + (
-                        formula.Figures is null
+                        formula.Light?.Figures is null
                             ? "many leaflets of such products exclude it."
                             : "its leaflet excludes it."
                     ),
                 "Heat speeds the lift and dries the film. Never against the leaflet: read it, then confirm that "
                     + "it allows heat, or use none.",
                 mix.CoatsOf(formula).Select(c => c.Panel.Panel.Key).ToArray(),
-                formula.Id,
+                formula.Id.ToString(),
                 new Figure("warmer by", LiftTables.LowHeatDegrees, "°C")
             );
         }
@@ -229,14 +230,14 @@ public static class MixFindings
         {
             var limit = formula.LimitMinutes;
             yield return About(
-                FindingKind.PastLeaflet,
+                MixFault.PastLeaflet,
                 Severity.Alarm,
                 "Longer than the leaflet allows",
-                $"{formula.Id} ({formula.Words}) is rinsed after {formula.Minutes:0} min; "
-                    + $"{(formula.Figures is null ? "most leaflets end" : "its leaflet ends")} at {limit:0} min.",
+                $"{formula.Id} ({formula.Words}) is rinsed after {formula.Minutes.Value:0} min; "
+                    + $"{(formula.Light?.Figures is null ? "most leaflets end" : "its leaflet ends")} at {limit:0} min.",
                 "Never past the leaflet's time.",
                 mix.CoatsOf(formula).Select(c => c.Panel.Panel.Key).ToArray(),
-                formula.Id,
+                formula.Id.ToString(),
                 new Figure("minutes", formula.Minutes, "min")
             );
         }
@@ -250,13 +251,13 @@ public static class MixFindings
             if (Recipe.Of(formula, 100, developers).Missing is { } missing)
             {
                 yield return About(
-                    FindingKind.NoSuchDeveloper,
+                    MixFault.NoSuchDeveloper,
                     Severity.Caution,
                     "Nothing at hand makes this developer",
                     missing,
                     "A developer in between is blended from a weaker and a stronger one, by mass.",
                     [],
-                    formula.Id,
+                    formula.Id.ToString(),
                     new Figure("wanted", formula.Volume, "vol")
                 );
             }
@@ -265,23 +266,28 @@ public static class MixFindings
 
     private static IEnumerable<Finding> AdditiveLowersLift(MixCase mix, Hair.HairProfile hair)
     {
-        foreach (var formula in mix.Used.Where(f => f.Additive is { Slows: > 0 } && !f.IsDeposit))
+        foreach (var formula in mix.Used)
         {
+            if (formula.Light?.Additive is not { Slows: > 0 } additive)
+            {
+                continue;
+            }
+
             var lost = mix.CoatsOf(formula).Select(c => (c.Panel, Lost: Lost(c.Panel, c.Coat, hair))).ToArray();
             var most = lost.Max(l => l.Lost);
             if (most >= AdditiveTakes)
             {
                 yield return About(
-                    FindingKind.AdditiveLowersLift,
+                    MixFault.AdditiveLowersLift,
                     Severity.Note,
                     "The additive takes some lift",
-                    $"{formula.Additive!.Product ?? "The bond additive"} slows {formula.Id} by "
-                        + $"{formula.Additive.Slows:P0}: up to {most:0.0} level less after {formula.Minutes:0} "
+                    $"{additive.Product ?? "The bond additive"} slows {formula.Id} by "
+                        + $"{additive.Slows:P0}: up to {most:0.0} level less after {formula.Minutes.Value:0} "
                         + $"min. The forecast has it in it.",
                     "Lift with and without it, same minutes. Dose and leaflet say how much it slows; less is "
                         + "used in open air.",
                     lost.Where(l => l.Lost >= AdditiveTakes).Select(l => l.Panel.Panel.Key).ToArray(),
-                    formula.Id,
+                    formula.Id.ToString(),
                     new Figure("less", most, "level")
                 );
             }
@@ -293,7 +299,7 @@ public static class MixFindings
         var zone = panel.Panel.Key.Zone;
         var state = Hair.HairState.Of(hair.In(zone))[0];
         double Gain(Formula f) => (coat with { Formula = f }).LiftingOf(hair, zone, state)!.Gain(coat.Works.For.Value);
-        return Gain(coat.Formula with { Additive = null }) - Gain(coat.Formula);
+        return Gain(coat.Formula.Lightened(l => l with { Additive = null })) - Gain(coat.Formula);
     }
 
     internal static Finding About(

@@ -31,7 +31,7 @@ public static class MixStock
         foreach (var (product, needed) in Counted(mix).Where(p => p.Needed > p.Product.Stock.OnHand))
         {
             yield return MixFindings.About(
-                FindingKind.NotEnoughStock,
+                MixFault.NotEnoughStock,
                 Severity.Alarm,
                 $"Not enough {product.Name}",
                 $"{Quantity.Grams(needed, "0.0")} are needed and "
@@ -53,7 +53,7 @@ public static class MixStock
             if (left >= 0 && product.Stock.LowAt is { } mark && left <= mark)
             {
                 yield return MixFindings.About(
-                    FindingKind.RunsLow,
+                    MixFault.RunsLow,
                     Severity.Note,
                     $"{product.Name} runs low",
                     $"After this visit {Quantity.Grams(left, "0")} are left; its mark is {Quantity.Grams(mark, "0")}.",

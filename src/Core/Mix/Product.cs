@@ -2,6 +2,7 @@ using System.Text.Json.Serialization;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Tone;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Mix;
 
@@ -14,7 +15,7 @@ public enum Source
 }
 
 /// <summary>A figure and where it comes from.</summary>
-public sealed record Said(double Value, Source Source);
+public sealed record Sourced(double Value, Source Source);
 
 /// <summary>What stock is counted in.</summary>
 public enum StockUnit
@@ -80,14 +81,14 @@ public sealed record LightenerProduct(
     string Name,
     Stock Stock,
     Lightener Type,
-    Said RatedLevels,
-    Said DryingMinutes,
-    Said WorkingMinutes,
+    Sourced RatedLevels,
+    Sourced DryingMinutes,
+    Sourced WorkingMinutes,
     bool Swells,
     bool ScalpSafe,
     bool HeatAllowed,
-    Said LimitMinutes,
-    Said WindowMinutes,
+    Sourced LimitMinutes,
+    Sourced WindowMinutes,
     IReadOnlyList<double> Ratios,
     double? ScoopGrams = null
 ) : Product(Name, Stock)
@@ -107,25 +108,25 @@ public sealed record LightenerProduct(
 }
 
 /// <summary>A developer.</summary>
-/// <param name="Volume">Its strength, 5..40 vol.</param>
-public sealed record DeveloperProduct(string Name, Stock Stock, double Volume) : Product(Name, Stock);
+/// <param name="Volume">Its strength.</param>
+public sealed record DeveloperProduct(string Name, Stock Stock, Volume Volume) : Product(Name, Stock);
 
 /// <summary>A toner or deposit colour.</summary>
-/// <param name="Depth">Its level, 1..10.</param>
+/// <param name="Depth">Its level.</param>
 /// <param name="Reflect">Its reflect.</param>
 /// <param name="Base">What kind of colour it is.</param>
 /// <param name="DeveloperParts">Parts of developer to one of it, 0.1..10.</param>
-/// <param name="DeveloperVolume">Developer it is made for, 5..40 vol.</param>
-/// <param name="Minutes">How long it stays on the hair, minutes, 1..120.</param>
+/// <param name="DeveloperVolume">Developer it is made for.</param>
+/// <param name="Minutes">How long it stays on the hair, 1..120.</param>
 public sealed record ShadeProduct(
     string Name,
     Stock Stock,
-    double Depth,
+    Level Depth,
     Reflect Reflect,
     ShadeBase Base,
     double DeveloperParts,
-    double DeveloperVolume,
-    double Minutes
+    Volume DeveloperVolume,
+    Minutes Minutes
 ) : Product(Name, Stock);
 
 /// <summary>An additive that guards the hair's bonds.</summary>
@@ -137,7 +138,7 @@ public sealed record AdditiveProduct(
     Stock Stock,
     double GramsPerGram,
     double OpenAirGramsPerGram,
-    Said Slows
+    Sourced Slows
 ) : Product(Name, Stock)
 {
     /// <summary>So much of it in a formula; the smaller dose slows less, in proportion.</summary>

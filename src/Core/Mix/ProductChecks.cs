@@ -31,15 +31,12 @@ public static class ProductChecks
             case LightenerProduct p:
                 Lightener(found, p);
                 break;
-            case DeveloperProduct p:
-                Problem.Range(found, "volume", p.Volume, Volume.Weakest, Volume.Strongest, "vol");
+            case DeveloperProduct:
                 break;
             case ShadeProduct p:
-                Problem.Range(found, "depth", p.Depth, Level.Darkest, Level.Lightest, string.Empty);
                 Problem.Known(found, "reflect", p.Reflect);
                 Problem.Known(found, "base", p.Base);
                 Problem.Range(found, "developerParts", p.DeveloperParts, 0.1, 10, "parts");
-                Problem.Range(found, "developerVolume", p.DeveloperVolume, Volume.Weakest, Volume.Strongest, "vol");
                 Problem.Range(found, "minutes", p.Minutes, 1, 120, "min");
                 break;
             case AdditiveProduct p:
@@ -99,7 +96,7 @@ public static class ProductChecks
         }
     }
 
-    private static void Said(List<Problem> found, string field, Said? said, double low, double high, string unit)
+    private static void Said(List<Problem> found, string field, Sourced? said, double low, double high, string unit)
     {
         if (said is null)
         {

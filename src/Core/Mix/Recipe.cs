@@ -58,10 +58,10 @@ public sealed record Recipe(IReadOnlyList<Ingredient> Ingredients, string? Missi
     {
         ArgumentNullException.ThrowIfNull(formula);
         ArgumentNullException.ThrowIfNull(developers);
-        var bowl = new Ratio(formula.LightenerParts, formula.DeveloperParts).Of(grams);
+        var bowl = new Ratio(formula.Parts, formula.DeveloperParts).Of(grams);
         var (parts, missing) = Developers(formula.Volume, bowl.DeveloperGrams, developers);
-        List<Ingredient> all = [.. Lightening(formula, bowl.LightenerGrams), .. parts];
-        if (formula.Additive is { } additive && !formula.IsDeposit)
+        List<Ingredient> all = [.. Mixed(formula.Mixture, bowl.LightenerGrams), .. parts];
+        if (formula.Light?.Additive is { } additive)
         {
             var dose = bowl.LightenerGrams * additive.GramsPerGram;
             all.Add(
@@ -96,22 +96,28 @@ public sealed record Recipe(IReadOnlyList<Ingredient> Ingredients, string? Missi
             / Of(formula, some, developers).Ingredients.Where(i => i.Role != Role.Additive).Min(i => i.Grams);
     }
 
-    private static IEnumerable<Ingredient> Lightening(Formula formula, double grams)
-    {
-        if (formula.IsDeposit)
+    private static IEnumerable<Ingredient> Mixed(Mixture mixture, double grams) =>
+        mixture switch
         {
-            return formula.Shades is { } mix
-                ? mix.Shades.Select(s => new Ingredient(Role.Colour, s.Name, s.Name, grams * mix.ShareOf(s)))
-                : [new(Role.Colour, $"colour, level {formula.DepositLevel:0.#}", null, grams)];
-        }
+            LightenerMixture light => Lightening(light, grams),
+            DepositMixture deposit => Colouring(deposit, grams),
+            _ => throw new ArgumentOutOfRangeException(nameof(mixture)),
+        };
 
+    private static IEnumerable<Ingredient> Colouring(DepositMixture deposit, double grams) =>
+        deposit.Shades is { } mix
+            ? mix.Shades.Select(s => new Ingredient(Role.Colour, s.Name, s.Name, grams * mix.ShareOf(s)))
+            : [new(Role.Colour, $"colour, level {deposit.Level.Value:0.#}", null, grams)];
+
+    private static IEnumerable<Ingredient> Lightening(LightenerMixture light, double grams)
+    {
         var first = new Ingredient(
             Role.Lightener,
-            formula.Product ?? Remedies.Words(formula.Lightener),
-            formula.Product,
-            grams * (1 - (formula.Second?.Share ?? 0))
+            light.Product ?? Remedies.Words(light.Lightener),
+            light.Product,
+            grams * (1 - (light.Second?.Share ?? 0))
         );
-        return formula.Second is { } second
+        return light.Second is { } second
                 ?
                 [
                     first,
@@ -122,7 +128,7 @@ public sealed record Recipe(IReadOnlyList<Ingredient> Ingredients, string? Missi
                         grams * second.Share
                     ),
                 ]
-            : formula.Lightener == Lightener.Half && formula.Product is null
+            : light.Lightener == Lightener.Half && light.Product is null
                 ?
                 [
                     first with
@@ -140,26 +146,25 @@ public sealed record Recipe(IReadOnlyList<Ingredient> Ingredients, string? Missi
     }
 
     private static (IEnumerable<Ingredient> Parts, string? Missing) Developers(
-        double wanted,
+        Volume wanted,
         double grams,
         IReadOnlyList<DeveloperProduct> at
     )
     {
-        var volume = new Volume(wanted);
-        Ingredient One(double v, double g) =>
-            new(Role.Developer, $"developer {v:0.#} vol", at.FirstOrDefault(d => d.Volume == v)?.Name, g, v);
+        Ingredient One(Volume v, double g) =>
+            new(Role.Developer, $"developer {v.Value:0.#} vol", at.FirstOrDefault(d => d.Volume == v)?.Name, g, v);
         if (at.Count == 0)
         {
             return ([One(wanted, grams)], null);
         }
 
-        var blend = Developer.Blend(volume, grams, at.Select(d => new Volume(d.Volume)).Distinct().ToArray());
+        var blend = Developer.Blend(wanted, grams, at.Select(d => d.Volume).Distinct().ToArray());
         return blend is null
             ? (
                 [One(wanted, grams)],
-                $"Developer {wanted:0.#} vol lies outside of what is on the shelf, {at.Min(d => d.Volume):0.#} "
-                    + $"to {at.Max(d => d.Volume):0.#} vol."
+                $"Developer {wanted.Value:0.#} vol lies outside of what is on the shelf, {at.Min(d => d.Volume.Value):0.#} "
+                    + $"to {at.Max(d => d.Volume.Value):0.#} vol."
             )
-            : (blend.Select(p => One(p.Volume.Value, p.Grams)), null);
+            : (blend.Select(p => One(p.Volume, p.Grams)), null);
     }
 }

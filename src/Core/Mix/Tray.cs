@@ -3,6 +3,7 @@ using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 
 namespace Wendro.Core.Mix;
 

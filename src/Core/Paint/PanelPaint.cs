@@ -1,4 +1,5 @@
 using Wendro.Core.Head;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Paint;
@@ -47,50 +48,32 @@ public enum Teasing
 /// <param name="Shape">Upper edge or strokes.</param>
 /// <param name="StartCm">How far from the scalp the paint begins at its highest point, cm, 0..75; for tips, how far
 /// from the scalp on a strand of the panel's mean length.</param>
-/// <param name="DropCm">How much lower the lowest point of the upper edge lies, cm, 0..40; nothing for a straight
-/// one.</param>
 /// <param name="BlurCm">Length over which the paint fades in, cm, 0..12; for reverse, over which it fades out.</param>
 /// <param name="MidsMm">How deep it goes through the section at mid-length, mm, 0..40.</param>
 /// <param name="EndsMm">How deep at the ends, mm, 0..40.</param>
 /// <param name="Face">Side painted.</param>
 /// <param name="Covering">What covers it.</param>
-/// <param name="Formula">Which formula of the plan.</param>
 /// <param name="SpreadCm">Heights vary from panel to panel by up to this much either way, cm, 0..6: neighbours
 /// alternate, how far is hashed from the plan's seed and the panel's key.</param>
-/// <param name="Flip">A slant runs the other way: high on the side away from her face.</param>
 /// <param name="StartShare">Instead of <paramref name="StartCm"/>: the start as a share of the panel's mean length,
 /// 0..1.</param>
 /// <param name="SlopeCm">How much lower the back corner begins than the front one, cm, −20..20.</param>
-/// <param name="CentreU">Where across the panel the middle lies, 0.1..0.9.</param>
-/// <param name="CentreCm">How much lower a W's middle peak, or a spine, begins than the corners, cm, 0..40.</param>
-/// <param name="Strokes">Fine lines (3..9), teeth (2..9), spines (1..3) or scrunching passes (1..6).</param>
-/// <param name="StrokeShare">Width of a stroke where it begins: share of the room it has, 0.05..1.</param>
-/// <param name="MergeCm">How far below the start the strokes have met to solid, cm, 0..60: where the panel is held.
-/// 0: they never meet.</param>
 /// <param name="BandCm">How far below the start the paint ends, cm, 0.5..75; null goes to the ends.</param>
 /// <param name="Pressure">How firmly the brush is pressed.</param>
 /// <param name="Tension">How the panel is held.</param>
 /// <param name="Teasing">How much is teased back first.</param>
 /// <param name="Next">A product laid after this one on the same panel; null for none.</param>
 public sealed record PanelPaint(
-    Shape Shape = Shape.V,
+    Shape Shape,
     double StartCm = 7,
-    double DropCm = 7,
     double BlurCm = 5,
     double MidsMm = 6,
     double EndsMm = 8,
     Face Face = Face.Surface,
     Covering Covering = Covering.Open,
-    string Formula = "A",
     double SpreadCm = 0,
-    bool Flip = false,
     double? StartShare = null,
     double SlopeCm = 0,
-    double CentreU = 0.5,
-    double CentreCm = 0,
-    int Strokes = 1,
-    double StrokeShare = 0.3,
-    double MergeCm = 0,
     double? BandCm = null,
     Pressure Pressure = Pressure.Normal,
     Tension Tension = Tension.Taut,
@@ -98,6 +81,12 @@ public sealed record PanelPaint(
     PanelPaint? Next = null
 )
 {
+    /// <summary>A V as it is usually begun.</summary>
+    public static PanelPaint Usual { get; } = new(new Shape.V());
+
+    /// <summary>Which formula of the plan.</summary>
+    public FormulaId Formula { get; init; } = FormulaId.A;
+
     /// <summary>Most products on one panel.</summary>
     public const int MostCoats = 3;
 
@@ -180,6 +169,37 @@ public sealed record PanelPaint(
             StartShare = null,
             SpreadCm = 0,
         };
+
+    /// <summary>
+    /// The same in another shape: what that shape is made of gets sensible values, what both have stays.
+    /// </summary>
+    public PanelPaint In(ShapeKind kind)
+    {
+        var shape = Shape.DropCm > 0 ? Shape.Usual(kind, Shape.DropCm) : Shape.Usual(kind);
+        var next = this with { Shape = shape with { MiddleU = Shape.MiddleU, PeakCm = Shape.PeakCm } };
+        return kind switch
+        {
+            ShapeKind.Fold => next with { BandCm = BandCm ?? FoldBandCm, BlurCm = Math.Min(BlurCm, ShortBlurCm) },
+            ShapeKind.Reverse => next with
+            {
+                BandCm = BandCm ?? RootBandCm,
+                StartCm = 0,
+                StartShare = null,
+                SpreadCm = 0,
+            },
+            ShapeKind.Tip => next with { BlurCm = Math.Min(BlurCm, ShortBlurCm) },
+            _ => next,
+        };
+    }
+
+    /// <summary>How far a band over a fold usually reaches, cm.</summary>
+    private const double FoldBandCm = 8;
+
+    /// <summary>How far a root stretch usually reaches, cm.</summary>
+    private const double RootBandCm = 12;
+
+    /// <summary>Longest fading in of what is short itself, cm.</summary>
+    private const double ShortBlurCm = 3;
 
     /// <summary>
     /// What chance on a panel is hashed from: the plan's seed and the zone, the same on both sides of the head.

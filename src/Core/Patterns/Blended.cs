@@ -3,6 +3,8 @@ using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Patterns;
 
@@ -71,13 +73,13 @@ internal static class Blended
                 "Fine pieces, as fine as the grey comes in."
             )
             .Cut(Sketch.Face, new Sections(Parting.Horizontal, 7, 2, 0, false), "Finer still at the face.")
-            .Mix("A", Lightener.Half, 20, 40, "Half clay, half powder: reach of one, hold of the other.")
+            .Mix(FormulaId.A, Lightener.Half, 20, 40, "Half clay, half powder: reach of one, hold of the other.")
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
-                s.From(Shape.V, 0.1, 0.1, 5, 7),
+                s.From(ShapeKind.V, 0.1, 0.1, 5, 7),
                 "From near the root, where grey shows first."
             )
-            .Paint(Sketch.Face, s.From(Shape.Full, 0.05, 0, 6, 7), "The face last.");
+            .Paint(Sketch.Face, s.From(ShapeKind.Full, 0.05, 0, 6, 7), "The face last.");
         if (s.HeavierSide is null)
         {
             s.Step("Both sides the same, heights and all.", new MirrorSide(Side.Left));
@@ -95,9 +97,9 @@ internal static class Blended
                 new Sections(Parting.Horizontal, 10, 3, 0, false, Woven: true),
                 "The same at the hairline, finer."
             )
-            .Mix("A", Lightener.Clay, 20, 35, "Mild: these ends were lightened before.")
+            .Mix(FormulaId.A, Lightener.Clay, 20, 35, "Mild: these ends were lightened before.")
             .Colour(
-                "B",
+                FormulaId.B,
                 (s.Hair.NaturalLevel + s.EndsLevel) / 2,
                 10,
                 25,
@@ -106,9 +108,9 @@ internal static class Blended
             .Paint(
                 ZoneFacts.All,
                 k => k.Column % 2 == 1,
-                s.From(Shape.Reverse, 0.1, 0, 12, 12) with
+                s.From(ShapeKind.Reverse, 0.1, 0, 12, 12) with
                 {
-                    Formula = "B",
+                    Formula = FormulaId.B,
                     BandCm = s.Hair.Cut.LongestCm * 0.7,
                     BlurCm = 8,
                     Face = Face.Both,
@@ -118,7 +120,7 @@ internal static class Blended
             .Paint(
                 ZoneFacts.All,
                 k => k.Column % 2 == 0,
-                s.From(Shape.V, 0.5, 0.2, 8, 10),
+                s.From(ShapeKind.V, 0.5, 0.2, 8, 10),
                 "Step two: light low beside it, away from the old edge."
             );
 
@@ -131,11 +133,11 @@ internal static class Blended
             )
             .Paint(
                 ZoneFacts.All.Except(Sketch.Hairline).Except([Zone.Crown]),
-                s.From(Shape.V, 0.16, 0.2, 7, 10),
+                s.From(ShapeKind.V, 0.16, 0.2, 7, 10),
                 "Higher than last time: the cut took the old light ends."
             )
-            .Paint([Zone.Crown], s.From(Shape.V, 0.24, 0.2, 6, 9), "The crown lower.")
-            .Paint(Sketch.Hairline, s.From(Shape.Full, 0.08, 0, 9, 10), "The face follows.");
+            .Paint([Zone.Crown], s.From(ShapeKind.V, 0.24, 0.2, 6, 9), "The crown lower.")
+            .Paint(Sketch.Hairline, s.From(ShapeKind.Full, 0.08, 0, 9, 10), "The face follows.");
 
     private static void RefreshDark(Sketch s) =>
         s.Cut(
@@ -147,10 +149,10 @@ internal static class Blended
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
                 k => k.Column % 2 == 1,
-                s.From(Shape.V, 0.14, 0.18, 7, 8),
+                s.From(ShapeKind.V, 0.14, 0.18, 7, 8),
                 "Only every other tooth: what is light already stays out of it."
             )
-            .Paint(Sketch.Face, s.From(Shape.Full, 0.06, 0, 7, 7), "Regrowth at the face.")
+            .Paint(Sketch.Face, s.From(ShapeKind.Full, 0.06, 0, 7, 7), "Regrowth at the face.")
             .OnRegrowth("Lightener ends where the hair is light already.");
 
     private static void RegrowthBlend(Sketch s)
@@ -162,16 +164,16 @@ internal static class Blended
                 "Fine level sections, columns for two glosses by turns."
             )
             .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 8, 3, 0, false), "Finer at the hairline.")
-            .Mix("A", Lightener.Clay, 20, 35, "Mild: it meets hair that is light already.")
+            .Mix(FormulaId.A, Lightener.Clay, 20, 35, "Mild: it meets hair that is light already.")
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
-                s.From(Shape.V, grown * 0.35, grown * 0.3, 8, 1) with
+                s.From(ShapeKind.V, grown * 0.35, grown * 0.3, 8, 1) with
                 {
                     BlurCm = Math.Min(12, grown * s.Hair.Cut.LongestCm * 0.6),
                 },
                 "Through the regrowth, faded out before the light ends begin to be deep."
             )
-            .Paint(Sketch.Hairline, s.From(Shape.Full, grown * 0.2, 0, 8, 1), "Nearer the root at the face.")
+            .Paint(Sketch.Hairline, s.From(ShapeKind.Full, grown * 0.2, 0, 8, 1), "Nearer the root at the face.")
             .OnRegrowth("Lightener ends where the hair is light already.");
     }
 }

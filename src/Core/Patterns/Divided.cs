@@ -3,6 +3,8 @@ using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Patterns;
 
@@ -64,7 +66,7 @@ internal static class Divided
             .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 8, 5, 0, false), "One fine band at the hairline.")
             .Without(Sketch.Face, "Depth stays away from the face.")
             .Colour(
-                "A",
+                FormulaId.A,
                 Math.Max(s.Hair.NaturalLevel - 0.5, s.EndsLevel - 3),
                 10,
                 30,
@@ -72,7 +74,7 @@ internal static class Divided
             )
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
-                s.From(Shape.Reverse, 0.06, 0, 8, 8) with
+                s.From(ShapeKind.Reverse, 0.06, 0, 8, 8) with
                 {
                     StartShare = null,
                     StartCm = 1.2,
@@ -96,12 +98,12 @@ internal static class Divided
                 new Sections(Parting.Triangles, 20, 3, 0, false),
                 "Triangles at the face: they contour it."
             )
-            .Mix("A", Lightener.Clay, 30, 40, "First group.")
-            .Mix("B", Lightener.Clay, 20, 40, "Second group, a shade deeper.")
+            .Mix(FormulaId.A, Lightener.Clay, 30, 40, "First group.")
+            .Mix(FormulaId.B, Lightener.Clay, 20, 40, "Second group, a shade deeper.")
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
                 k => k.Column % 2 == 0,
-                s.From(Shape.U, 0.2, 0.2, 8, 10) with
+                s.From(ShapeKind.U, 0.2, 0.2, 8, 10) with
                 {
                     Teasing = Teasing.Light,
                 },
@@ -110,9 +112,9 @@ internal static class Divided
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
                 k => k.Column % 2 == 1,
-                s.From(Shape.U, 0.42, 0.2, 8, 10) with
+                s.From(ShapeKind.U, 0.42, 0.2, 8, 10) with
                 {
-                    Formula = "B",
+                    Formula = FormulaId.B,
                     Teasing = Teasing.Light,
                 },
                 "Second group low."
@@ -120,7 +122,7 @@ internal static class Divided
             .Paint(
                 Sketch.Hairline,
                 k => k.Column % 2 == 0,
-                s.From(Shape.Full, 0.1, 0, 14, 16),
+                s.From(ShapeKind.Full, 0.1, 0, 14, 16),
                 "Every other triangle bright."
             );
 
@@ -133,10 +135,10 @@ internal static class Divided
                 new Sections(Parting.Zigzag, 11, 4.5, 5, true),
                 "Zigzag partings: no line can show on dark hair."
             )
-            .Mix("A", Lightener.Powder, 20, 45, "Foil for reach.")
+            .Mix(FormulaId.A, Lightener.Powder, 20, 45, "Foil for reach.")
             .Paint(
                 ZoneFacts.All.Except([Zone.Nape]).Except(Sketch.Face),
-                s.From(Shape.V, 0.3, 0.2, 10, 12) with
+                s.From(ShapeKind.V, 0.3, 0.2, 10, 12) with
                 {
                     Covering = Covering.Foil,
                     Teasing = Teasing.Strong,
@@ -145,34 +147,35 @@ internal static class Divided
             )
             .Paint(
                 Sketch.Face,
-                s.From(Shape.Full, 0.18, 0, 10, 12) with
+                s.From(ShapeKind.Full, 0.18, 0, 10, 12) with
                 {
                     Covering = Covering.Foil,
                 },
                 "The face in the same foil, higher."
             )
-            .Colour("B", s.Hair.NaturalLevel, 10, 25, "A weaker formula for the root, at the natural level.")
+            .Colour(FormulaId.B, s.Hair.NaturalLevel, 10, 25, "A weaker formula for the root, at the natural level.")
             .Then(
                 ZoneFacts.All,
                 _ => true,
                 new PanelPaint(
-                    Shape.Reverse,
-                    0,
+                    new Shape.Reverse(),
                     0,
                     3,
                     40,
                     40,
-                    Formula: "B",
                     Covering: Covering.Foil,
                     BandCm: Math.Max(3, s.Hair.Cut.LongestCm * 0.14)
-                ),
+                )
+                {
+                    Formula = FormulaId.B,
+                },
                 "A base at the root, above the lightener: it stays what it is while the rest lifts."
             );
 
     private static void TriangleMelt(Sketch s)
     {
         var from = Math.Max(s.EndsLevel, s.Hair.NaturalLevel);
-        var melt = s.From(Shape.Full, 0.12, 0, 24, 24) with { SpreadCm = 1, Covering = Covering.Mesh };
+        var melt = s.From(ShapeKind.Full, 0.12, 0, 24, 24) with { SpreadCm = 1, Covering = Covering.Mesh };
         s.Without(
                 Region.Teardrop,
                 3.5,
@@ -188,17 +191,25 @@ internal static class Divided
                 new Sections(Parting.Triangles, 20, 3, 0, false),
                 "Contour triangles by the shape of the face."
             )
-            .Colour("A", from - 0.7, 10, 30, "The lightest of three.")
-            .Colour("B", from - 1.5, 10, 30, "The middle.")
-            .Colour("C", from - 2.3, 10, 30, "The deepest.")
+            .Colour(FormulaId.A, from - 0.7, 10, 30, "The lightest of three.")
+            .Colour(FormulaId.B, from - 1.5, 10, 30, "The middle.")
+            .Colour(FormulaId.C, from - 2.3, 10, 30, "The deepest.")
             .Paint(ZoneFacts.All, k => (k.Column + k.Row) % 3 == 0, melt, "First colour.")
-            .Paint(ZoneFacts.All, k => (k.Column + k.Row) % 3 == 1, melt with { Formula = "B" }, "Second beside it.")
+            .Paint(
+                ZoneFacts.All,
+                k => (k.Column + k.Row) % 3 == 1,
+                melt with
+                {
+                    Formula = FormulaId.B,
+                },
+                "Second beside it."
+            )
             .Paint(
                 ZoneFacts.All.Except(Sketch.Hairline),
                 k => (k.Column + k.Row) % 3 == 2,
                 melt with
                 {
-                    Formula = "C",
+                    Formula = FormulaId.C,
                 },
                 "Third; not at the face, which stays brightest."
             );
@@ -222,6 +233,6 @@ internal static class Divided
                 "Level on top."
             )
             .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 10, 3, 0, false), "Fine at the hairline.")
-            .Paint(ZoneFacts.All.Except(Sketch.Hairline), s.From(Shape.V, 0.28, 0.2, 6, 9), "One hand all over.")
-            .Paint(Sketch.Hairline, s.From(Shape.Full, 0.1, 0, 8, 10), "The face bright.");
+            .Paint(ZoneFacts.All.Except(Sketch.Hairline), s.From(ShapeKind.V, 0.28, 0.2, 6, 9), "One hand all over.")
+            .Paint(Sketch.Hairline, s.From(ShapeKind.Full, 0.1, 0, 8, 10), "The face bright.");
 }

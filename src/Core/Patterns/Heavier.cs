@@ -1,6 +1,7 @@
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 
 namespace Wendro.Core.Patterns;
 

@@ -1,5 +1,6 @@
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 
 namespace Wendro.Core.Patterns;
 
@@ -32,10 +33,7 @@ public static class OwnPattern
                 }
             );
         var left = PlanAsEdits
-            .LeftOf(
-                plan,
-                z => plan.Zones[z].Usual is null ? [] : cutting.Cut(plan, z).Panels.Select(p => p.Key.ToString())
-            )
+            .LeftOf(plan, z => plan.Zones[z].Usual is null ? [] : cutting.Cut(plan, z).Panels.Select(p => p.Key))
             .Select(e => e is ExcludeZone { By: LeftOutBy.Hand } x ? x with { By = LeftOutBy.Pattern } : e);
         return edits.Concat(left).ToArray();
     }
@@ -79,9 +77,7 @@ public static class OwnPattern
 
         return sketch.Step(why, fitting).Steps;
 
-        bool Has(string key) =>
-            PanelKey.Parse(key) is { } panel
-            && now.Zones[panel.Zone].Excluded is null
-            && cutting.Cut(now, panel.Zone).Panels.Any(p => p.Key == panel);
+        bool Has(PanelKey panel) =>
+            now.Zones[panel.Zone].Excluded is null && cutting.Cut(now, panel.Zone).Panels.Any(p => p.Key == panel);
     }
 }

@@ -3,6 +3,8 @@ using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Patterns;
 
@@ -100,7 +102,7 @@ internal static class Painted
     {
         // Tight curls are scrunched by hand; looser ones are pressed on coated foil, which keeps them moist.
         var covering = s.Hair.Curl == Curl.Coily ? Covering.Open : Covering.Foil;
-        var shell = s.From(Shape.Scrunch, 0.3, 0, 5, 8) with { BlurCm = 2, Covering = covering };
+        var shell = s.From(ShapeKind.Scrunch, 0.3, 0, 5, 8) with { BlurCm = 2, Covering = covering };
         s.Frame(
                 Frame.Tiers,
                 "Three tiers from the nape up, so that each curl shell is reached before the next falls over it."
@@ -114,7 +116,7 @@ internal static class Painted
                 [Zone.Nape, Zone.LowerBack],
                 shell with
                 {
-                    Strokes = 1,
+                    Shape = new Shape.Scrunch(1),
                 },
                 "The lowest tier: one pass over the expanded curls, only the outer shell takes product."
             )
@@ -122,7 +124,7 @@ internal static class Painted
                 Sketch.Upper.Append(Zone.UpperBack),
                 shell with
                 {
-                    Strokes = 2,
+                    Shape = new Shape.Scrunch(2),
                 },
                 "The tiers above: two passes, for more passes are lighter."
             )
@@ -131,7 +133,7 @@ internal static class Painted
                 shell with
                 {
                     StartShare = 0.2,
-                    Strokes = 4,
+                    Shape = new Shape.Scrunch(4),
                     Covering = Covering.Open,
                 },
                 "Most round the face, by hand."
@@ -150,7 +152,7 @@ internal static class Painted
                 "Diagonal above, so that light falls back with the hair."
             )
             .Mix(
-                "A",
+                FormulaId.A,
                 Lightener.Clay,
                 30,
                 45,
@@ -158,7 +160,7 @@ internal static class Painted
             )
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
-                s.From(Shape.V, 0.4, 0.25, 4, 7) with
+                s.From(ShapeKind.V, 0.4, 0.25, 4, 7) with
                 {
                     Covering = Covering.Film,
                 },
@@ -166,7 +168,7 @@ internal static class Painted
             )
             .Paint(
                 Sketch.Face,
-                s.From(Shape.Full, 0.22, 0, 7, 10),
+                s.From(ShapeKind.Full, 0.22, 0, 7, 10),
                 "A little more at the face, in the open where it can be watched."
             );
 
@@ -180,7 +182,7 @@ internal static class Painted
             )
             .Paint(
                 Sketch.Face,
-                s.From(Shape.Fold, 0.08, 0, 8, 12) with
+                s.From(ShapeKind.Fold, 0.08, 0, 8, 12) with
                 {
                     BandCm = Math.Max(4, s.Hair.Cut.LongestCm * 0.45),
                     BlurCm = 2,
@@ -189,7 +191,7 @@ internal static class Painted
             )
             .Paint(
                 [Zone.FringeLeft, Zone.FringeRight],
-                s.From(Shape.V, 0.15, 0.15, 5, 8),
+                s.From(ShapeKind.V, 0.15, 0.15, 5, 8),
                 "The fringe behind it, lower, so that no line stands between."
             );
 
@@ -206,13 +208,13 @@ internal static class Painted
             )
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
-                s.From(Shape.U, 0.28, 0.22, 6, 10) with
+                s.From(ShapeKind.U, 0.28, 0.22, 6, 10) with
                 {
                     SpreadCm = 3,
                 },
                 "Round upper edges, heights mixed, so that no row reads as a stripe."
             )
-            .Paint(Sketch.Hairline, s.From(Shape.Full, 0.1, 0, 9, 10), "Bright to the hairline.");
+            .Paint(Sketch.Hairline, s.From(ShapeKind.Full, 0.1, 0, 9, 10), "Bright to the hairline.");
 
     private static void FaceBlock(Sketch s) =>
         s.Step("The hairline and what lies behind it; the rest stays.", new SetReach(Reach.Half))
@@ -237,14 +239,14 @@ internal static class Painted
                 new Sections(Parting.DiagonalForward, 14, 4, 10, true),
                 "Coarser behind, with natural hair between."
             )
-            .Mix("A", Lightener.Clay, 30, 45, "The block.")
-            .Mix("B", Lightener.Clay, 20, 40, "Weaker behind it: the contrast is the point.")
-            .Paint(Sketch.Hairline, s.From(Shape.Full, 0.06, 0, 8, 10), "The block, solid and bright.")
+            .Mix(FormulaId.A, Lightener.Clay, 30, 45, "The block.")
+            .Mix(FormulaId.B, Lightener.Clay, 20, 40, "Weaker behind it: the contrast is the point.")
+            .Paint(Sketch.Hairline, s.From(ShapeKind.Full, 0.06, 0, 8, 10), "The block, solid and bright.")
             .Paint(
                 [Zone.SideLeft, Zone.SideRight, Zone.TopLeft, Zone.TopRight],
-                s.From(Shape.Slant, 0.35, 0.25, 5, 8) with
+                s.From(ShapeKind.Slant, 0.35, 0.25, 5, 8) with
                 {
-                    Formula = "B",
+                    Formula = FormulaId.B,
                 },
                 "Slants that lead away from it."
             );
@@ -256,11 +258,11 @@ internal static class Painted
                 "Sections that fit a foil."
             )
             .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 8, 3, 0, false), "Finer at the hairline.")
-            .Mix("A", Lightener.Powder, 20, 40, "Powder in foil reaches further than open air.")
+            .Mix(FormulaId.A, Lightener.Powder, 20, 40, "Powder in foil reaches further than open air.")
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
                 k => k.Row % 2 == 0,
-                s.From(Shape.V, 0.18, 0.12, 10, 12) with
+                s.From(ShapeKind.V, 0.18, 0.12, 10, 12) with
                 {
                     Covering = Covering.Foil,
                     Teasing = Teasing.Strong,
@@ -270,7 +272,7 @@ internal static class Painted
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
                 k => k.Row % 2 == 1,
-                s.From(Shape.V, 0.4, 0.15, 10, 12) with
+                s.From(ShapeKind.V, 0.4, 0.15, 10, 12) with
                 {
                     Covering = Covering.Foil,
                     Teasing = Teasing.Strong,
@@ -279,7 +281,7 @@ internal static class Painted
             )
             .Paint(
                 Sketch.Hairline,
-                s.From(Shape.Full, 0.1, 0, 8, 8) with
+                s.From(ShapeKind.Full, 0.1, 0, 8, 8) with
                 {
                     Covering = Covering.Foil,
                 },
@@ -293,26 +295,33 @@ internal static class Painted
                 new Sections(Parting.Horizontal, 12, 4.5, 4, true),
                 "Level sections round the head under the oval."
             )
-            .Mix("A", Lightener.Clay, 20, 30, "Weaker where painted first, under film, which keeps it working.")
-            .Mix("B", Lightener.Clay, 30, 40, "Stronger where painted last, so that all is ready together.")
+            .Mix(FormulaId.A, Lightener.Clay, 20, 30, "Weaker where painted first, under film, which keeps it working.")
+            .Mix(FormulaId.B, Lightener.Clay, 30, 40, "Stronger where painted last, so that all is ready together.")
             .Paint(
                 [Zone.Nape, Zone.LowerBack],
-                s.From(Shape.V, 0.25, 0.2, 6, 9) with
+                s.From(ShapeKind.V, 0.25, 0.2, 6, 9) with
                 {
-                    Formula = "A",
+                    Formula = FormulaId.A,
                     Covering = Covering.Film,
                 },
                 "The nape and lower back first."
             )
             .Paint(
                 Sketch.Upper.Append(Zone.UpperBack),
-                s.From(Shape.V, 0.25, 0.2, 6, 9) with
+                s.From(ShapeKind.V, 0.25, 0.2, 6, 9) with
                 {
-                    Formula = "B",
+                    Formula = FormulaId.B,
                 },
                 "Above it."
             )
-            .Paint(Sketch.Hairline, s.From(Shape.Full, 0.12, 0, 8, 10) with { Formula = "B" }, "Bright at the face.");
+            .Paint(
+                Sketch.Hairline,
+                s.From(ShapeKind.Full, 0.12, 0, 8, 10) with
+                {
+                    Formula = FormulaId.B,
+                },
+                "Bright at the face."
+            );
 
     private static void TipsAtHome(Sketch s) =>
         s.Step("Top and sides only: few pieces, soon done.", new SetReach(Reach.Half))
@@ -321,11 +330,11 @@ internal static class Painted
                 new Sections(Parting.Vertical, 16, 3, 12, false),
                 "Upright pinches with much left between."
             )
-            .Mix("A", Lightener.Cream, 20, 25, "Mild and soon rinsed; the kit's leaflet rules.")
+            .Mix(FormulaId.A, Lightener.Cream, 20, 25, "Mild and soon rinsed; the kit's leaflet rules.")
             .Paint(
                 Sketch.Upper.Concat(Sketch.Hairline),
                 k => (k.Row + k.Column) % 2 == 0,
-                s.From(Shape.Tip, 0.65, 0, 4, 8) with
+                s.From(ShapeKind.Tip, 0.65, 0, 4, 8) with
                 {
                     BlurCm = 2,
                 },
@@ -344,34 +353,44 @@ internal static class Painted
                 "Narrow above it, where every piece shows."
             )
             .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 9, 3, 0, false), "Fine at the hairline.")
-            .Mix("A", Lightener.Clay, 20, 45, "Below.")
-            .Mix("B", Lightener.Clay, 30, 40, "Above and at the face.")
+            .Mix(FormulaId.A, Lightener.Clay, 20, 45, "Below.")
+            .Mix(FormulaId.B, Lightener.Clay, 30, 40, "Above and at the face.")
             .Paint(
                 Sketch.Back.Append(Zone.SideLeft).Append(Zone.SideRight),
-                s.From(Shape.W, 0.3, 0.2, 6, 10) with
-                {
-                    CentreCm = 1,
-                },
+                Peaked(s.From(ShapeKind.W, 0.3, 0.2, 6, 10), 1),
                 "The lower work: wide panels want a third peak in their middle."
             )
             .Paint(
                 [Zone.Crown],
-                s.From(Shape.V, 0.36, 0.2, 6, 9) with
+                s.From(ShapeKind.V, 0.36, 0.2, 6, 9) with
                 {
-                    Formula = "B",
+                    Formula = FormulaId.B,
                 },
                 "The crown starts lower than what peeks out beneath it."
             )
             .Paint(
                 [Zone.TopLeft, Zone.TopRight],
-                s.From(Shape.V, 0.26, 0.18, 6, 9) with
+                s.From(ShapeKind.V, 0.26, 0.18, 6, 9) with
                 {
-                    Formula = "B",
+                    Formula = FormulaId.B,
                     SpreadCm = 1,
                 },
                 "Both sides of the part at the same heights."
             )
-            .Paint(Sketch.Hairline, s.From(Shape.Full, 0.1, 0, 9, 10) with { Formula = "B" }, "The face brightest.");
+            .Paint(
+                Sketch.Hairline,
+                s.From(ShapeKind.Full, 0.1, 0, 9, 10) with
+                {
+                    Formula = FormulaId.B,
+                },
+                "The face brightest."
+            );
+
+    private static PanelPaint Peaked(PanelPaint paint, double lowerCm) =>
+        paint with
+        {
+            Shape = paint.Shape with { PeakCm = lowerCm },
+        };
 
     private static void HeavyFront(Sketch s) =>
         s.Cut(Sketch.Back, new Sections(Parting.Horizontal, 18, 5, 12, true), "Sparse at the back.")
@@ -385,14 +404,14 @@ internal static class Painted
                 new Sections(Parting.DiagonalBack, 9, 4, 2, true),
                 "Heavy at the front."
             )
-            .Paint(Sketch.Back, s.From(Shape.V, 0.45, 0.25, 5, 8), "Low and deep in the middle.")
+            .Paint(Sketch.Back, s.From(ShapeKind.V, 0.45, 0.25, 5, 8), "Low and deep in the middle.")
             .Paint(
                 [Zone.Crown, Zone.SideLeft, Zone.SideRight],
-                s.From(Shape.V, 0.34, 0.25, 6, 9),
+                s.From(ShapeKind.V, 0.34, 0.25, 6, 9),
                 "V over V: each bright edge falls on a dark centre."
             )
-            .Paint([Zone.TopLeft, Zone.TopRight], s.From(Shape.V, 0.24, 0.2, 7, 9), "Higher as it comes forwards.")
-            .Paint(Sketch.Hairline, s.From(Shape.Full, 0.1, 0, 9, 10), "Solid at the face.");
+            .Paint([Zone.TopLeft, Zone.TopRight], s.From(ShapeKind.V, 0.24, 0.2, 7, 9), "Higher as it comes forwards.")
+            .Paint(Sketch.Hairline, s.From(ShapeKind.Full, 0.1, 0, 9, 10), "Solid at the face.");
 
     private static void StaggeredLines(Sketch s) =>
         s.Cut(
@@ -403,11 +422,12 @@ internal static class Painted
             .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 18, 4, 0, false), "The same at the hairline.")
             .Paint(
                 ZoneFacts.All,
-                s.From(Shape.Staggered, 0.3, 0.18, 14, 18) with
+                s.From(ShapeKind.Staggered, 0.3, 0.18, 14, 18) with
                 {
-                    Strokes = 3,
-                    StrokeShare = 0.4,
-                    MergeCm = s.Hair.Cut.LongestCm * 0.34,
+                    Shape = new Shape.Staggered(Math.Min(Shape.MostDropCm, s.Hair.Cut.LongestCm * 0.18), 3)
+                    {
+                        Stroked = new(0.4, s.Hair.Cut.LongestCm * 0.34),
+                    },
                     BlurCm = 3,
                 },
                 "Lines high and low by turns, widening till they meet where the panel is held; between them "

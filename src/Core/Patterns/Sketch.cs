@@ -3,6 +3,8 @@ using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Patterns;
 
@@ -52,7 +54,7 @@ public sealed class Sketch
                     .Select(z => CutZone.As(z, house.SectionsOf(z)))
             )
             .Append(new SetReach(Reach.Full))
-            .Append(new SetFrame(Plans.Frame.EarToEar))
+            .Append(new SetFrame(Section.Frame.EarToEar))
             .Append(new SetFormula(house.Formula))
             .ToArray();
         Step("Start from a clean head.", clean);
@@ -122,15 +124,12 @@ public sealed class Sketch
         Step(why, zones.Select(z => (PlanEdit)Cut(z, sections)).ToArray());
 
     /// <summary>Mixes a formula.</summary>
-    public Sketch Mix(string id, Lightener lightener, double volume, double minutes, string why) =>
-        Step(why, new SetFormula(new Formula(id, lightener, volume, minutes)));
+    public Sketch Mix(FormulaId id, Lightener lightener, double volume, double minutes, string why) =>
+        Step(why, new SetFormula(Formula.Lightening(id, lightener, volume, minutes)));
 
     /// <summary>Mixes a deposit.</summary>
-    public Sketch Colour(string id, double level, double volume, double minutes, string why) =>
-        Step(
-            why,
-            new SetFormula(new Formula(id, Lightener.Clay, volume, minutes, Math.Round(Math.Clamp(level, 1, 10), 1)))
-        );
+    public Sketch Colour(FormulaId id, double level, double volume, double minutes, string why) =>
+        Step(why, new SetFormula(Formula.Colouring(id, Math.Round(Math.Clamp(level, 1, 10), 1), volume, minutes)));
 
     /// <summary>Level of her ends: what a deposit is chosen against.</summary>
     public double EndsLevel => Hair.Bands.Count > 0 ? Hair.Bands[^1].Level : Hair.NaturalLevel;
@@ -161,7 +160,7 @@ public sealed class Sketch
         IEnumerable<Zone> zones,
         Func<PanelKey, bool> pick,
         PanelPaint paint,
-        Func<string[], PanelPaint, PlanEdit> edit,
+        Func<PanelKey[], PanelPaint, PlanEdit> edit,
         string why
     )
     {
@@ -179,7 +178,7 @@ public sealed class Sketch
     /// At the hairline, and for a deposit, it may go through. On short layers lightener starts no nearer the scalp
     /// than the studio's limit.
     /// </summary>
-    private IEnumerable<(string[] Keys, PanelPaint Paint)> InSections(IEnumerable<Panel> panels, PanelPaint paint)
+    private IEnumerable<(PanelKey[] Keys, PanelPaint Paint)> InSections(IEnumerable<Panel> panels, PanelPaint paint)
     {
         var deposit = plan.FormulaOf(paint.Formula)!.IsDeposit;
         var free = deposit || paint.Covering != Covering.Open || paint.Face != Wendro.Core.Paint.Face.Surface;
@@ -193,7 +192,7 @@ public sealed class Sketch
                 var off = deposit ? paint : OffScalp(paint, p.LengthCm);
                 return off with { MidsMm = Math.Min(off.MidsMm, most), EndsMm = Math.Min(off.EndsMm, most) };
             })
-            .Select(g => (g.Select(p => p.Key.ToString()).ToArray(), g.Key));
+            .Select(g => (g.Select(p => p.Key).ToArray(), g.Key));
     }
 
     private PanelPaint OffScalp(PanelPaint paint, double lengthCm)
@@ -225,15 +224,14 @@ public sealed class Sketch
     /// <param name="drop">How much lower its lowest point lies, share of the length.</param>
     /// <param name="midsMm">Depth at the mids.</param>
     /// <param name="endsMm">Depth at the ends.</param>
-    public PanelPaint From(Shape shape, double start, double drop, double midsMm, double endsMm)
+    public PanelPaint From(ShapeKind shape, double start, double drop, double midsMm, double endsMm)
     {
         var length = Hair.Cut.LongestCm;
         var blur = Math.Clamp(length * 0.15, 1.5, 7) + (Hair.Curl == Curl.Straight ? 1.5 : 0);
         return new PanelPaint(
-            shape,
+            Shape.Usual(shape, Math.Min(Shape.MostDropCm, drop * length)),
             StartShare: start,
             StartCm: start * length,
-            DropCm: Math.Min(40, drop * length),
             BlurCm: blur,
             MidsMm: midsMm,
             EndsMm: endsMm,

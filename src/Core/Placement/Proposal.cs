@@ -59,7 +59,7 @@ public sealed record Proposal(
             head.Tied?.LevelOf(IsBehind) - head.Tied?.LevelOf(ZoneFacts.IsFaceFrame) ?? 0,
             head.Panels.Count(p => p.Coats.Count > 0),
             head.Minutes,
-            head.AllFindings.Where(f => f.Kind is FindingKind.BleedThrough or FindingKind.DriesFirst)
+            head.AllFindings.Where(f => f.Kind == BlendFault.BleedThrough || f.Kind == BlendFault.DriesFirst)
                 .Sum(f => f.Zones.Count)
         );
     }

@@ -319,7 +319,7 @@ public sealed class Search
             .SelectMany(s => s.Setting.Paint!.Coats())
             .Select(c => c.Formula)
             .Distinct()
-            .Order(StringComparer.Ordinal)
+            .Order()
             .ToArray();
         var edits = used.Select(id => (PlanEdit)new SetFormula(Settings.FormulaOf(id, plan, cutting.Hair)))
             .Concat(settings.Select(s => (PlanEdit)new ClearZone(s.Zone)))

@@ -3,6 +3,8 @@ using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Placement;
 
@@ -26,10 +28,11 @@ internal static class Settings
         ZoneFacts.All.GroupBy(z => (Zone)Math.Min((int)z, (int)ZoneFacts.Other(z))).Select(g => g.ToArray()).ToArray();
 
     /// <summary>Letters of the formulas by developer strength.</summary>
-    public static IReadOnlyList<(string Id, double Volume)> Strengths { get; } = [("A", 20), ("B", 30), ("C", 40)];
+    public static IReadOnlyList<(FormulaId Id, Volume Volume)> Strengths { get; } =
+    [(FormulaId.A, new(20)), (FormulaId.B, new(30)), (FormulaId.C, new(40))];
 
     /// <summary>Letter of the deposit that softens an old edge.</summary>
-    private const string Softener = "D";
+    private static FormulaId Softener => FormulaId.D;
 
     /// <summary>
     /// All settings of a group: each by itself and, where old light begins, with a deposit that softens its edge.
@@ -81,7 +84,19 @@ internal static class Settings
                     {
                         foreach (var covering in new[] { Covering.Open, Covering.Film })
                         {
-                            var shape = face ? Shape.Full : Shape.V;
+                            Shape shape = face
+                                ? new Shape.Full()
+                                : new Shape.V(
+                                    Math.Round(
+                                        Math.Min(
+                                            length * 0.18,
+                                            old is null
+                                                ? Shape.MostDropCm
+                                                : Math.Max(0, (old.FromCm - start * length) * 0.5)
+                                        ),
+                                        1
+                                    )
+                                );
                             tried.Add(
                                 new Setting(
                                     thick,
@@ -89,25 +104,18 @@ internal static class Settings
                                         shape,
                                         StartShare: start,
                                         StartCm: start * length,
-                                        DropCm: face
-                                            ? 0
-                                            : Math.Round(
-                                                Math.Min(
-                                                    length * 0.18,
-                                                    old is null ? 40 : Math.Max(0, (old.FromCm - start * length) * 0.5)
-                                                ),
-                                                1
-                                            ),
                                         BlurCm: Math.Round(Math.Min(12, blur), 1),
                                         MidsMm: Math.Round(Math.Min(40, mids * thick), 1),
                                         EndsMm: Math.Round(Math.Min(40, ends * thick), 1),
                                         Covering: covering,
-                                        Formula: id,
                                         SpreadCm: start * length < 2.5 ? 1 : 1.3,
                                         BandCm: old is null
                                             ? null
                                             : Math.Round(old.FromCm + plan.LimitsOf().OverlapCm - start * length, 1)
                                     )
+                                    {
+                                        Formula = id,
+                                    }
                                 )
                             );
                         }
@@ -123,14 +131,13 @@ internal static class Settings
     /// The formula a setting means: the plan's lightener with a strength's developer, or the deposit that softens an
     /// old edge.
     /// </summary>
-    public static Formula FormulaOf(string id, Plan plan, HairProfile hair) =>
+    public static Formula FormulaOf(FormulaId id, Plan plan, HairProfile hair) =>
         id == Softener
-            ? new Formula(id, plan.Formulas[0].Lightener, 10, 25, DepositLevel: Math.Round(hair.NaturalLevel * 2) / 2)
-            : plan.Formulas[0] with
+            ? Formula.Colouring(id, Math.Round(hair.NaturalLevel * 2) / 2, 10, 25)
+            : plan.FirstLight() with
             {
                 Id = id,
                 Volume = Strengths.First(s => s.Id == id).Volume,
-                DepositLevel = null,
             };
 
     /// <summary>
@@ -140,13 +147,14 @@ internal static class Settings
         OldLight.Of(hair) is not { } old
             ? null
             : new PanelPaint(
-                Shape.Reverse,
+                new Shape.Reverse(),
                 StartCm: Math.Max(0, old.FromCm - 1),
-                DropCm: 0,
                 BlurCm: Math.Min(12, hair.Cut.LongestCm * 0.3),
                 MidsMm: Sections.ThickestMm,
                 EndsMm: Sections.ThickestMm,
-                Formula: Softener,
                 BandCm: Math.Min(14, hair.Cut.LongestCm * 0.4)
-            );
+            )
+            {
+                Formula = Softener,
+            };
 }

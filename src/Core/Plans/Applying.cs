@@ -1,3 +1,5 @@
+using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
@@ -6,7 +8,7 @@ namespace Wendro.Core.Plans;
 /// <param name="Plan">The plan after the edit; the old one if there are problems.</param>
 /// <param name="Problems">Values that can't be taken; none if the edit was applied.</param>
 /// <param name="Lost">Panels whose paint found no place after a new cut or on the other side.</param>
-public sealed record Applied(Plan Plan, IReadOnlyList<Problem> Problems, IReadOnlyList<string> Lost)
+public sealed record Applied(Plan Plan, IReadOnlyList<Problem> Problems, IReadOnlyList<PanelKey> Lost)
 {
     /// <summary>Whether the edit was applied.</summary>
     public bool Succeeded => Problems.Count == 0;

@@ -1,6 +1,7 @@
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;

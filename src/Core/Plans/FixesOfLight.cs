@@ -2,6 +2,7 @@ using Wendro.Core.Blend;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
@@ -18,7 +19,10 @@ internal static partial class FixesToTry
 
         var paint =
             LightOf(head.Panels.Where(p => p.Panel.Key.Zone is Zone.LowerBack or Zone.UpperBack))
-            ?? new PanelPaint(Formula: head.Plan.FirstLight().Id);
+            ?? PanelPaint.Usual with
+            {
+                Formula = head.Plan.FirstLight().Id,
+            };
         foreach (var start in new[] { 6.0, 4, 3, 2 })
         {
             yield return (
@@ -31,7 +35,7 @@ internal static partial class FixesToTry
                         StartCm = start,
                         StartShare = null,
                         SpreadCm = 1,
-                        DropCm = Math.Min(3, paint.DropCm),
+                        Shape = paint.Shape with { DropCm = Math.Min(3, paint.Shape.DropCm) },
                     }
                 )
             );
@@ -48,10 +52,7 @@ internal static partial class FixesToTry
             }
         )
         {
-            var left = PanelsOf(finding, head)
-                .Where(p => pick(p.Panel.Key))
-                .Select(p => p.Panel.Key.ToString())
-                .ToArray();
+            var left = PanelsOf(finding, head).Where(p => pick(p.Panel.Key)).Select(p => p.Panel.Key).ToArray();
             if (left.Length > 0)
             {
                 yield return ($"Leave {name} natural", new ClearPanels(left));
@@ -116,7 +117,8 @@ internal static partial class FixesToTry
 
         var keys = Keys(frame);
         var bare = frame.Any(p => p.Painted is null);
-        var model = LightOf(frame) ?? new PanelPaint(Shape.Full, 5, 0, 5, 12, 20, Formula: head.Plan.FirstLight().Id);
+        var model =
+            LightOf(frame) ?? new PanelPaint(new Shape.Full(), 5, 5, 12, 20) { Formula = head.Plan.FirstLight().Id };
         model = model with { StartShare = null, SpreadCm = Math.Max(model.SpreadCm, 1) };
         var from = bare ? 5.5 : frame.Min(p => p.Painted!.StartCm);
         foreach (var start in new[] { 6.0, 5, 4.5, 4, 3.5, 3, 2.5, 2, 1.5, 1 }.Where(s => s < from))
@@ -138,8 +140,7 @@ internal static partial class FixesToTry
                     model with
                     {
                         StartCm = start,
-                        Shape = Shape.Full,
-                        DropCm = 0,
+                        Shape = new Shape.Full(),
                         MidsMm = 16,
                         EndsMm = 24,
                     }
@@ -162,7 +163,8 @@ internal static partial class FixesToTry
             yield return ("Paint underside", new SetFace(keys, Face.Both));
         }
 
-        var model = LightOf(frame) ?? new PanelPaint(Shape.Full, 3, 0, 5, 8, 12, Formula: head.Plan.FirstLight().Id);
+        var model =
+            LightOf(frame) ?? new PanelPaint(new Shape.Full(), 3, 5, 8, 12) { Formula = head.Plan.FirstLight().Id };
         foreach (var start in new[] { 3.0, 2, 1.5, 1 })
         {
             yield return (

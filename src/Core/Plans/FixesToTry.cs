@@ -2,6 +2,7 @@ using Wendro.Core.Blend;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
@@ -9,31 +10,31 @@ namespace Wendro.Core.Plans;
 /// <summary>Changes that may mend a finding, mildest first: one list a kind.</summary>
 internal static partial class FixesToTry
 {
-    public static IEnumerable<(Sentence Label, PlanEdit Edit)> For(Finding finding, PlannedHead head) =>
-        finding.Kind switch
-        {
-            FindingKind.HardLine => Soften(finding, head),
-            FindingKind.FrontNotBrighter => Raise(head),
-            FindingKind.Stripes => Spread(finding, head),
-            FindingKind.DriesFirst => KeepMoist(finding, head),
-            FindingKind.DarkBehindHairline => Underside(head),
-            FindingKind.DarkNape => PaintNape(head),
-            FindingKind.SolidBlock => LetThrough(finding, head),
-            FindingKind.NothingDarkLeft => Lower(finding, head),
-            FindingKind.WeakSide => Even(finding, head),
-            FindingKind.PartMismatch =>
-            [
-                ("Match right to left", new MatchPart(Side.Left)),
-                ("Match left to right", new MatchPart(Side.Right)),
-            ],
-            FindingKind.CrownTooHigh => ByCm(finding, 0.2)
+    private static readonly Dictionary<
+        FindingKind,
+        Func<Finding, PlannedHead, IEnumerable<(Sentence Label, PlanEdit Edit)>>
+    > ByKind = new()
+    {
+        [BlendFault.HardLine] = (finding, head) => Soften(finding, head),
+        [BlendFault.FrontNotBrighter] = (finding, head) => Raise(head),
+        [BlendFault.Stripes] = (finding, head) => Spread(finding, head),
+        [BlendFault.DriesFirst] = (finding, head) => KeepMoist(finding, head),
+        [BlendFault.DarkBehindHairline] = (finding, head) => Underside(head),
+        [BlendFault.DarkNape] = (finding, head) => PaintNape(head),
+        [BlendFault.SolidBlock] = (finding, head) => LetThrough(finding, head),
+        [BlendFault.NothingDarkLeft] = (finding, head) => Lower(finding, head),
+        [BlendFault.WeakSide] = (finding, head) => Even(finding, head),
+        [BlendFault.PartMismatch] = (finding, head) =>
+            [("Match right to left", new MatchPart(Side.Left)), ("Match left to right", new MatchPart(Side.Right))],
+        [BlendFault.CrownTooHigh] = (finding, head) =>
+            ByCm(finding, 0.2)
                 .Select(cm => ((Sentence)$"Drop the crown {Quantity.Cm(cm)}", (PlanEdit)new DropCrown(cm))),
-            FindingKind.BleedThrough => LessDeep(finding, head),
-            FindingKind.ScalpContact => Away(finding, head),
-            FindingKind.HotRoot => Milder(finding, head),
-            FindingKind.OutOfReach => Stronger(finding, head),
-            FindingKind.Overlap => [("End it at the light hair", new TouchUpRegrowth())],
-            FindingKind.BabyHairPainted =>
+        [BlendFault.BleedThrough] = (finding, head) => LessDeep(finding, head),
+        [BlendFault.ScalpContact] = (finding, head) => Away(finding, head),
+        [BlendFault.HotRoot] = (finding, head) => Milder(finding, head),
+        [BlendFault.OutOfReach] = (finding, head) => Stronger(finding, head),
+        [BlendFault.Overlap] = (finding, head) => [("End it at the light hair", new TouchUpRegrowth())],
+        [BlendFault.BabyHairPainted] = (finding, head) =>
             [
                 (
                     $"Leave out {Quantity.Cm(head.Plan.LimitsOf().BabyHairCm, "0.0")} of baby hair",
@@ -44,7 +45,7 @@ internal static partial class FixesToTry
                     )
                 ),
             ],
-            FindingKind.BreakingHairPainted =>
+        [BlendFault.BreakingHairPainted] = (finding, head) =>
             [
                 (
                     "Leave it all natural",
@@ -55,19 +56,17 @@ internal static partial class FixesToTry
                     )
                 ),
             ],
-            FindingKind.SkinAtRisk =>
-            [
-                ("Lay film under the face panels", new SetCovering(KeysOf(finding), Covering.Film)),
-            ],
-            FindingKind.LowlightOnTop => LowerDeposit(finding, head),
-            FindingKind.HiddenWork =>
-            [
-                ($"Leave {finding.Panels.Count} hidden panels natural", new ClearPanels(KeysOf(finding))),
-            ],
-            _ => [],
-        };
+        [BlendFault.SkinAtRisk] = (finding, head) =>
+            [("Lay film under the face panels", new SetCovering(KeysOf(finding), Covering.Film))],
+        [BlendFault.LowlightOnTop] = (finding, head) => LowerDeposit(finding, head),
+        [BlendFault.HiddenWork] = (finding, head) =>
+            [($"Leave {finding.Panels.Count} hidden panels natural", new ClearPanels(KeysOf(finding)))],
+    };
 
-    private static string[] KeysOf(Finding finding) => finding.Panels.Select(p => p.ToString()).ToArray();
+    public static IEnumerable<(Sentence Label, PlanEdit Edit)> For(Finding finding, PlannedHead head) =>
+        ByKind.TryGetValue(finding.Kind, out var fixes) ? fixes(finding, head) : [];
+
+    private static PanelKey[] KeysOf(Finding finding) => [.. finding.Panels];
 
     private static IEnumerable<PlannedPanel> PanelsOf(Finding finding, PlannedHead head) =>
         head.Panels.Where(p => p.Coats.Count > 0 && finding.Panels.Contains(p.Panel.Key));
@@ -86,7 +85,7 @@ internal static partial class FixesToTry
             .Select(p => (p.Panel.Key, Paint: change(p)))
             .Where(p => p.Paint is not null)
             .GroupBy(p => p.Paint!)
-            .Select(g => (PlanEdit)new PaintPanels(g.Select(p => p.Key.ToString()).ToArray(), g.Key))
+            .Select(g => (PlanEdit)new PaintPanels(g.Select(p => p.Key).ToArray(), g.Key))
             .ToArray();
         return edits.Length is 0 or > Together.Most ? null : new Together(edits);
     }
@@ -156,7 +155,7 @@ internal static partial class FixesToTry
         {
             yield return (
                 $"{string.Join(", ", ids.Select(f => f.Id))}: {volume:0} vol",
-                new Together(ids.Select(f => (PlanEdit)new SetFormula(f with { Volume = volume })).ToArray())
+                new Together(ids.Select(f => (PlanEdit)new SetFormula(f with { Volume = new(volume) })).ToArray())
             );
         }
 
@@ -168,26 +167,17 @@ internal static partial class FixesToTry
         var formula = PanelsOf(finding, head).First(p => p.Light is not null).Light!.Formula;
         foreach (var volume in new[] { 20.0, 30, 40 }.Where(v => v > formula.Volume))
         {
-            yield return ($"{formula.Id}: {volume:0} vol", new SetFormula(formula with { Volume = volume }));
+            yield return ($"{formula.Id}: {volume:0} vol", new SetFormula(formula with { Volume = new(volume) }));
         }
 
         foreach (
             var lightener in Enum.GetValues<Lightener>()
-                .Where(l => LiftTables.Of(l).RatedLevels > LiftTables.Of(formula.Lightener).RatedLevels)
+                .Where(l => LiftTables.Of(l).RatedLevels > LiftTables.Of(formula.Light!.Lightener).RatedLevels)
         )
         {
             yield return (
                 $"{formula.Id}: {Remedies.Words(lightener)}, 40 vol",
-                new SetFormula(
-                    formula with
-                    {
-                        Lightener = lightener,
-                        Volume = 40,
-                        Product = null,
-                        Figures = null,
-                        Second = null,
-                    }
-                )
+                new SetFormula(formula.Lightened(l => new(lightener, Additive: l.Additive)) with { Volume = new(40) })
             );
         }
     }
@@ -263,7 +253,7 @@ internal static partial class FixesToTry
         var formula = panels[0].Light!.Formula;
         foreach (var volume in new[] { 20.0, 30, 40 }.Where(v => v > formula.Volume))
         {
-            yield return ($"{formula.Id}: {volume:0} vol", new SetFormula(formula with { Volume = volume }));
+            yield return ($"{formula.Id}: {volume:0} vol", new SetFormula(formula with { Volume = new(volume) }));
         }
     }
 
@@ -281,6 +271,5 @@ internal static partial class FixesToTry
     private static PlannedPanel[] Painted(PlannedHead head, Func<PanelKey, bool> which) =>
         head.Panels.Where(p => p.Painted is not null && which(p.Panel.Key)).ToArray();
 
-    private static string[] Keys(IEnumerable<PlannedPanel> panels) =>
-        panels.Select(p => p.Panel.Key.ToString()).ToArray();
+    private static PanelKey[] Keys(IEnumerable<PlannedPanel> panels) => panels.Select(p => p.Panel.Key).ToArray();
 }

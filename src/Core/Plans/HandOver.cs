@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 
 namespace Wendro.Core.Plans;
 
@@ -12,7 +13,7 @@ internal static class HandOver
 {
     private const double StepCm = 0.3;
 
-    public static (Plan Plan, IReadOnlyList<string> Lost) To(Plan before, Plan after, Cutting cutting)
+    public static (Plan Plan, IReadOnlyList<PanelKey> Lost) To(Plan before, Plan after, Cutting cutting)
     {
         var changed = ZoneFacts.All.Where(z => before.CutOf(z) != after.CutOf(z)).ToHashSet();
         if (changed.All(z => after.Zones[z].Usual is null) && before.Zones.Values.All(z => z.Paint.Count == 0))
@@ -23,23 +24,23 @@ internal static class HandOver
 
         var (oldCut, newCut) = (cutting.Cut(before), cutting.Cut(after));
         var donors = Overlaps(before, after, oldCut, newCut, changed, cutting.Head);
-        var used = new HashSet<string>();
+        var used = new HashSet<PanelKey>();
         var plan = after;
         foreach (var zone in changed)
         {
-            var paint = ImmutableSortedDictionary.CreateBuilder<string, PanelPaint>(StringComparer.Ordinal);
+            var paint = ImmutableSortedDictionary.CreateBuilder<PanelKey, PanelPaint>();
             foreach (var panel in newCut[zone].Panels)
             {
                 var given = after.Zones[zone].Usual;
                 if (donors.TryGetValue(panel.Key, out var from))
                 {
-                    given = before.Zones[from.Zone].Paint.GetValueOrDefault(from.ToString());
-                    used.Add(from.ToString());
+                    given = before.Zones[from.Zone].Paint.GetValueOrDefault(from);
+                    used.Add(from);
                 }
 
                 if (given is not null)
                 {
-                    paint[panel.Key.ToString()] = given;
+                    paint[panel.Key] = given;
                 }
             }
 
@@ -74,13 +75,6 @@ internal static class HandOver
 
         return counts
             .GroupBy(c => c.Key.New)
-            .ToDictionary(
-                g => g.Key,
-                g =>
-                    g.OrderByDescending(c => c.Value)
-                        .ThenBy(c => c.Key.Old.ToString(), StringComparer.Ordinal)
-                        .First()
-                        .Key.Old
-            );
+            .ToDictionary(g => g.Key, g => g.OrderByDescending(c => c.Value).ThenBy(c => c.Key.Old).First().Key.Old);
     }
 }

@@ -3,6 +3,7 @@ using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Mix;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
@@ -77,7 +78,7 @@ public sealed record HouseRules(
 
         found.AddRange((Limits?.Problems() ?? []).Select(p => p with { Field = $"limits.{p.Field}" }));
         found.AddRange((Bench?.Problems() ?? []).Select(p => p with { Field = $"bench.{p.Field}" }));
-        if (Formula is null || Formula.Id != "A" || Formula.IsDeposit)
+        if (Formula is null || Formula.Id != FormulaId.A || Formula.IsDeposit)
         {
             found.Add(new("formula", "The house starts from one formula, called A, with a lightener."));
             return found;

@@ -1,6 +1,7 @@
 using System.Collections.Immutable;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 
 namespace Wendro.Core.Plans;
 
@@ -9,9 +10,9 @@ namespace Wendro.Core.Plans;
 /// </summary>
 internal static class Mirroring
 {
-    public static (Plan Plan, IReadOnlyList<string> Lost) From(Plan plan, Side from, Cutting cutting)
+    public static (Plan Plan, IReadOnlyList<PanelKey> Lost) From(Plan plan, Side from, Cutting cutting)
     {
-        var lost = new List<string>();
+        var lost = new List<PanelKey>();
         var after = plan;
         foreach (var zone in ZoneFacts.All)
         {
@@ -23,17 +24,17 @@ internal static class Mirroring
             {
                 var other = ZoneFacts.Other(zone);
                 var panels = cutting.Cut(plan.CutOf(zone) with { Zone = other }).Panels.Select(p => p.Key).ToHashSet();
-                var paint = ImmutableSortedDictionary.CreateBuilder<string, PanelPaint>(StringComparer.Ordinal);
-                foreach (var (name, given) in plan.Zones[zone].Paint)
+                var paint = ImmutableSortedDictionary.CreateBuilder<PanelKey, PanelPaint>();
+                foreach (var (mine, given) in plan.Zones[zone].Paint)
                 {
-                    var key = PanelKey.Parse(name)!.Value with { Zone = other };
+                    var key = mine with { Zone = other };
                     if (panels.Contains(key))
                     {
-                        paint[key.ToString()] = given;
+                        paint[key] = given;
                     }
                     else
                     {
-                        lost.Add(name);
+                        lost.Add(mine);
                     }
                 }
 
@@ -45,7 +46,7 @@ internal static class Mirroring
     }
 
     /// <summary>A zone across the middle: each row is turned round, the panel in the middle stays.</summary>
-    private static ImmutableSortedDictionary<string, PanelPaint> Across(
+    private static ImmutableSortedDictionary<PanelKey, PanelPaint> Across(
         Plan plan,
         Zone zone,
         Side from,
@@ -67,11 +68,17 @@ internal static class Mirroring
                 continue;
             }
 
-            if (planned.Paint.TryGetValue(source.Key.ToString(), out var paint))
+            if (planned.Paint.TryGetValue(source.Key, out var paint))
             {
-                result[target.ToString()] = paint with
+                result[target] = paint with
                 {
-                    Flip = paint.Shape == Shape.Slant && cut.RunsAcross ? !paint.Flip : paint.Flip,
+                    Shape =
+                        paint.Shape is Shape.Slant slant && cut.RunsAcross
+                            ? slant with
+                            {
+                                Flip = !slant.Flip,
+                            }
+                            : paint.Shape,
                     StartCm = paint.StartOn(source.Key, source.LengthCm, plan.Seed),
                     StartShare = null,
                     SpreadCm = 0,
@@ -79,7 +86,7 @@ internal static class Mirroring
             }
             else
             {
-                result.Remove(target.ToString());
+                result.Remove(target);
             }
         }
 

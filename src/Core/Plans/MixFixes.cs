@@ -1,5 +1,6 @@
 using Wendro.Core.Blend;
 using Wendro.Core.Lift;
+using Wendro.Core.Mix;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
@@ -17,46 +18,40 @@ public static class MixFixes
     {
         ArgumentNullException.ThrowIfNull(finding);
         ArgumentNullException.ThrowIfNull(mix);
-        if (finding.Of is not { } id || mix.Head.Plan.FormulaOf(id) is not { } formula)
+        if (FormulaId.Parse(finding.Of) is not { } id || mix.Head.Plan.FormulaOf(id) is not { } formula)
         {
             return null;
         }
 
         MixFix Set(string label, Formula changed) => new($"{id}: {label}", new SetFormula(changed));
-        return finding.Kind switch
+        var ways = new Dictionary<FindingKind, Func<MixFix?>>
         {
-            FindingKind.RunnyForDepth => Set(
-                "mix 1 : 1.5",
-                formula with
-                {
-                    LightenerParts = 1,
-                    DeveloperParts = 1.5,
-                    Consistency = Consistency.Right,
-                }
-            ),
-            FindingKind.StrengthOverScalp => new(
-                $"Start {Quantity.Cm(1)} from the scalp",
-                new SetHeights(finding.Panels.Select(k => k.ToString()).ToArray(), StartCm: 1)
-            ),
-            FindingKind.HeatAgainstLeaflet => Set("no heat", formula with { LowHeat = false }),
-            FindingKind.PastLeaflet => Set(
-                $"rinse at {formula.LimitMinutes:0} min",
-                formula with
-                {
-                    Minutes = formula.LimitMinutes ?? formula.Minutes,
-                }
-            ),
-            FindingKind.AdditiveLowersLift => Set("no additive", formula with { Additive = null }),
-            FindingKind.NoSuchDeveloper => Nearest(formula, mix) is { } volume
-                ? Set($"{volume:0.#} vol", formula with { Volume = volume })
-                : null,
-            _ => null,
+            [MixFault.RunnyForDepth] = () =>
+                Set("mix 1 : 1.5", formula with { Parts = 1, DeveloperParts = 1.5, Consistency = Consistency.Right }),
+            [MixFault.StrengthOverScalp] = () =>
+                new($"Start {Quantity.Cm(1)} from the scalp", new SetHeights(finding.Panels, StartCm: 1)),
+            [MixFault.HeatAgainstLeaflet] = () => Set("no heat", formula with { LowHeat = false }),
+            [MixFault.PastLeaflet] = () =>
+                Set(
+                    $"rinse at {formula.LimitMinutes:0} min",
+                    formula with
+                    {
+                        Minutes = new(formula.LimitMinutes ?? formula.Minutes),
+                    }
+                ),
+            [MixFault.AdditiveLowersLift] = () =>
+                Set("no additive", formula.Lightened(l => l with { Additive = null })),
+            [MixFault.NoSuchDeveloper] = () =>
+                Nearest(formula, mix) is { } volume
+                    ? Set($"{volume.Value:0.#} vol", formula with { Volume = volume })
+                    : null,
         };
+        return ways.TryGetValue(finding.Kind, out var mend) ? mend() : null;
     }
 
-    private static double? Nearest(Formula formula, PlannedMix mix) =>
+    private static Volume? Nearest(Formula formula, PlannedMix mix) =>
         mix
             .Shelf.OfType<Mix.DeveloperProduct>()
-            .Select(d => (double?)d.Volume)
+            .Select(d => (Volume?)d.Volume)
             .MinBy(v => Math.Abs(v!.Value - formula.Volume));
 }

@@ -5,6 +5,8 @@ using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
@@ -13,31 +15,25 @@ namespace Wendro.Core.Plans;
 /// <param name="Excluded">Why it is not touched; null when it is.</param>
 /// <param name="Usual">Paint of panels that were given none of their own by a new cut; null leaves them
 /// natural.</param>
-/// <param name="Paint">Paint by panel, keyed zone/row/column.</param>
+/// <param name="Paint">Paint by panel.</param>
 /// <param name="ExcludedBy">Who left it out, where it is.</param>
 public sealed record ZonePlan(
     Sections Sections,
     string? Excluded,
     PanelPaint? Usual,
-    ImmutableSortedDictionary<string, PanelPaint> Paint,
+    ImmutableSortedDictionary<PanelKey, PanelPaint> Paint,
     LeftOutBy ExcludedBy = LeftOutBy.Hand
 )
 {
     /// <summary>A zone nobody has planned yet.</summary>
     public static ZonePlan Fresh(Zone zone, HouseRules rules) =>
-        new(
-            rules.SectionsOf(zone),
-            null,
-            null,
-            ImmutableSortedDictionary.Create<string, PanelPaint>(StringComparer.Ordinal)
-        );
+        new(rules.SectionsOf(zone), null, null, ImmutableSortedDictionary<PanelKey, PanelPaint>.Empty);
 
     /// <summary>The same, touched again.</summary>
     internal ZonePlan TakenIn() => this with { Excluded = null, ExcludedBy = LeftOutBy.Hand };
 
     /// <summary>Paint of a panel; null while it is left natural or the zone is not touched.</summary>
-    public PanelPaint? Of(PanelKey key) =>
-        Excluded is null && Paint.TryGetValue(key.ToString(), out var paint) ? paint : null;
+    public PanelPaint? Of(PanelKey key) => Excluded is null && Paint.TryGetValue(key, out var paint) ? paint : null;
 }
 
 /// <summary>A finding set aside.</summary>
@@ -142,8 +138,8 @@ public sealed record Plan(
         );
     }
 
-    /// <summary>A formula by its letter; null if there is none.</summary>
-    public Formula? FormulaOf(string id) => Formulas.FirstOrDefault(f => f.Id == id);
+    /// <summary>A formula by its id; null if there is none.</summary>
+    public Formula? FormulaOf(FormulaId id) => Formulas.FirstOrDefault(f => f.Id == id);
 
     /// <summary>
     /// What lightens where nothing else is said: the first formula that does; the first at all where all are deposits

@@ -1,5 +1,6 @@
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 
 namespace Wendro.Core.Plans;
 
@@ -76,7 +77,7 @@ public static class PlanAsEdits
     /// </summary>
     /// <param name="plan">The plan.</param>
     /// <param name="painted">Panels of a zone that the edits so far have painted.</param>
-    public static IEnumerable<PlanEdit> LeftOf(Plan plan, Func<Zone, IEnumerable<string>> painted)
+    public static IEnumerable<PlanEdit> LeftOf(Plan plan, Func<Zone, IEnumerable<PanelKey>> painted)
     {
         ArgumentNullException.ThrowIfNull(plan);
         ArgumentNullException.ThrowIfNull(painted);

@@ -2,6 +2,7 @@ using Wendro.Core.Care;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
+using Wendro.Core.Section;
 
 namespace Wendro.Core.Plans;
 

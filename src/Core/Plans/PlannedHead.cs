@@ -3,6 +3,7 @@ using Wendro.Core.Fall;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Timing;
 
 namespace Wendro.Core.Plans;
@@ -30,7 +31,7 @@ public sealed class PlannedHead
         Cut = cut;
         Panels = panels;
         Reached = reached;
-        working = worked ?? new(() => Frames.Working(plan, panels.Select(p => p.Panel.Key)));
+        working = worked ?? new(() => WorkingOrder.Of(plan, panels.Select(p => p.Panel.Key)));
         findings = new(() => FindingsOf(Reached));
     }
 
@@ -101,8 +102,7 @@ public sealed class PlannedHead
     public bool IsSetAside(Finding finding)
     {
         ArgumentNullException.ThrowIfNull(finding);
-        return !Finding.StaysSaid(finding.Id)
-            && Plan.SetAside.Any(d => d.Finding == finding.Id && finding.Severity >= d.At);
+        return !finding.Kind.KeepsSafe && Plan.SetAside.Any(d => d.Finding == finding.Id && finding.Severity >= d.At);
     }
 
     /// <summary>Plans a head from nothing.</summary>
@@ -168,7 +168,7 @@ public sealed class PlannedHead
             Cut,
             panels,
             Reached.After(changed, levels),
-            Frames.IsWorkedLike(Plan, next) ? working : null
+            WorkingOrder.IsAlike(Plan, next) ? working : null
         );
     }
 

@@ -2,6 +2,7 @@ using Wendro.Core.Blend;
 using Wendro.Core.Lift;
 using Wendro.Core.Mix;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Timing;
 using Wendro.Core.Units;
 

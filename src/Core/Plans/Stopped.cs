@@ -1,6 +1,7 @@
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 
 namespace Wendro.Core.Plans;
 
@@ -166,8 +167,8 @@ public static class Stopped
         private static Formula ProductOf(Formula formula) =>
             formula with
             {
-                Id = string.Empty,
-                Minutes = 0,
+                Id = default,
+                Minutes = default,
                 LowHeat = false,
                 HeatConfirmed = false,
             };

@@ -1,4 +1,5 @@
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 
 namespace Wendro.Core.Timing;
 
@@ -13,6 +14,9 @@ public static class PaintingTime
 
     /// <summary>What a full head usually takes, minutes: 45 to 60. Trade.</summary>
     public const double FullHeadMinutes = 50;
+
+    /// <summary>One scrunching pass against painting the same hair once, share of the time.</summary>
+    private const double PassTakes = 0.5;
 
     private const double UsualWidthCm = 4;
 
@@ -39,7 +43,7 @@ public static class PaintingTime
             Covering.Foil => 18.0,
             _ => 0.0,
         };
-        var passes = painted.Paint.Shape == Shape.Scrunch ? painted.Paint.Strokes * 0.5 : 1;
+        var passes = painted.Paint.Shape is Shape.Scrunch scrunch ? scrunch.Passes * PassTakes : 1;
         var length = Math.Max(Math.Min(panel.LengthCm, painted.EndsAtCm) - painted.StartCm, 0);
         return SecondsPerCm * passes * length * panel.WidthCm / UsualWidthCm
             + covering

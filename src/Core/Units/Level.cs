@@ -2,7 +2,7 @@ namespace Wendro.Core.Units;
 
 /// <summary>How light hair is on the trade's scale: 1 black to 10 lightest blonde, decimals allowed.</summary>
 /// <remarks>Unit: level. Range 1..10. Source: trade.</remarks>
-public readonly record struct Level : IComparable<Level>
+public readonly record struct Level : IComparable<Level>, IFormattable
 {
     /// <summary>The darkest level, 1.</summary>
     public const double Darkest = 1;
@@ -23,6 +23,9 @@ public readonly record struct Level : IComparable<Level>
 
     /// <summary>The level as a number, 1..10.</summary>
     public double Value { get; }
+
+    /// <summary>The number alone, to reckon with.</summary>
+    public static implicit operator double(Level level) => level.Value;
 
     /// <summary>Whether a number is a level at all.</summary>
     public static bool IsValid(double value) => value is >= Darkest and <= Lightest;
@@ -53,4 +56,8 @@ public readonly record struct Level : IComparable<Level>
 
     /// <summary>Lighter than or equal.</summary>
     public static bool operator >=(Level a, Level b) => a.Value >= b.Value;
+
+    /// <summary>The number written as a format says.</summary>
+    public string ToString(string? format, IFormatProvider? formatProvider) =>
+        string.IsNullOrEmpty(format) ? ToString() : Value.ToString(format, formatProvider);
 }

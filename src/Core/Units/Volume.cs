@@ -2,7 +2,7 @@ namespace Wendro.Core.Units;
 
 /// <summary>Developer strength in the trade's volumes: 10 vol = 3 % peroxide, 20 = 6, 30 = 9, 40 = 12.</summary>
 /// <remarks>Unit: volume. Range 5..40; outside it the lift tables say nothing. Source: trade.</remarks>
-public readonly record struct Volume
+public readonly record struct Volume : IComparable<Volume>, IFormattable
 {
     /// <summary>The weakest developer the tables cover.</summary>
     public const double Weakest = 5;
@@ -24,9 +24,31 @@ public readonly record struct Volume
     /// <summary>The strength as a number, 5..40.</summary>
     public double Value { get; }
 
+    /// <summary>The number alone, to reckon with.</summary>
+    public static implicit operator double(Volume volume) => volume.Value;
+
     /// <summary>Whether a number is a strength the tables cover.</summary>
     public static bool IsValid(double value) => value is >= Weakest and <= Strongest;
 
     /// <inheritdoc/>
     public override string ToString() => $"{Value:0.#} vol";
+
+    /// <summary>The number written as a format says.</summary>
+    public string ToString(string? format, IFormatProvider? formatProvider) =>
+        string.IsNullOrEmpty(format) ? ToString() : Value.ToString(format, formatProvider);
+
+    /// <inheritdoc/>
+    public int CompareTo(Volume other) => Value.CompareTo(other.Value);
+
+    /// <summary>Less than.</summary>
+    public static bool operator <(Volume a, Volume b) => a.Value < b.Value;
+
+    /// <summary>More than.</summary>
+    public static bool operator >(Volume a, Volume b) => a.Value > b.Value;
+
+    /// <summary>Less than or equal.</summary>
+    public static bool operator <=(Volume a, Volume b) => a.Value <= b.Value;
+
+    /// <summary>More than or equal.</summary>
+    public static bool operator >=(Volume a, Volume b) => a.Value >= b.Value;
 }

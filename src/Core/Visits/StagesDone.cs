@@ -2,6 +2,7 @@ using Wendro.Core.Blend;
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 
 namespace Wendro.Core.Visits;
 

@@ -52,7 +52,7 @@ internal static class ConsultEndpoints
 {
     private const double CurveMinutes = 60;
     private const double CurveStep = 2;
-    private static readonly StrandTest UsualTest = new(Lightener.Clay, 30, Core.Paint.Covering.Open, []);
+    private static readonly StrandTest UsualTest = new(Lightener.Clay, new(30), Core.Paint.Covering.Open, []);
 
     public static void MapConsult(this IEndpointRouteBuilder app)
     {

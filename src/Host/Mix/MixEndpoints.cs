@@ -12,7 +12,7 @@ namespace Wendro.Host.Mix;
 /// <param name="BaseRevision">The plan's revision its recipe was read at.</param>
 /// <param name="Formula">Of which formula.</param>
 /// <param name="Ordinal">Which bowl of it, from 1.</param>
-internal sealed record BeginBowl(int BaseRevision, string Formula, int Ordinal);
+internal sealed record BeginBowl(int BaseRevision, FormulaId Formula, int Ordinal);
 
 /// <summary>Something that happened to a bowl.</summary>
 /// <param name="After">How much had happened to it when this was seen: a second writer is refused.</param>

@@ -3,6 +3,7 @@ using Wendro.Core.Lift;
 using Wendro.Core.Mix;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 using Wendro.Host.Work;
 using Wendro.Store;
@@ -32,7 +33,7 @@ internal sealed record FormulaView(
     double WindowMinutes,
     double? LimitMinutes,
     bool IsOpen,
-    IReadOnlyList<string> Panels,
+    IReadOnlyList<PanelKey> Panels,
     double HairGrams,
     double Grams,
     double? Cost,
@@ -45,19 +46,20 @@ internal sealed record FormulaView(
         return new(
             f,
             f.Words,
-            Mixing.Words(f.DeveloperPerLightener),
-            Mixing.Strength(f.DeveloperPerLightener),
+            Mixing.Words(f.DeveloperPerPart),
+            Mixing.Strength(f.DeveloperPerPart),
             Mixing.RunsThrough(f),
             f.WindowMinutes,
             f.LimitMinutes,
             mix.Head.Panels.Any(p =>
                 p.Coats.Any(c => c.Formula.Id == f.Id && c.Painted.Paint.Covering == Covering.Open)
             ),
-            a.Panels.Select(p => p.ToString()).ToArray(),
+            a.Panels,
             a.HairGrams,
             a.Grams,
             a.Cost,
-            Differs(f.Product, f.Figures, mix.Shelf) || Differs(f.Second?.Product, f.Second?.Figures, mix.Shelf)
+            Differs(f.Light?.Product, f.Light?.Figures, mix.Shelf)
+                || Differs(f.Light?.Second?.Product, f.Light?.Second?.Figures, mix.Shelf)
         );
     }
 
@@ -102,7 +104,7 @@ internal sealed record BegunView(
 /// <summary>One bowl on the clock.</summary>
 internal sealed record BowlView(
     int Number,
-    string Formula,
+    FormulaId Formula,
     int Ordinal,
     double Grams,
     double ExtraGrams,
@@ -113,7 +115,7 @@ internal sealed record BowlView(
     double PaintedUntilMinute,
     double LivesUntilMinute,
     bool Outlived,
-    IReadOnlyList<string> Panels,
+    IReadOnlyList<PanelKey> Panels,
     IReadOnlyList<StepView> Steps,
     string? Missing,
     BegunView? Begun
@@ -138,7 +140,7 @@ internal sealed record BowlView(
             b.PaintedUntil,
             b.LivesUntil,
             b.Outlived,
-            b.Panels.Select(p => p.ToString()).ToArray(),
+            b.Panels,
             steps
                 .Select(s => new StepView(
                     s.Ingredient,
@@ -179,7 +181,7 @@ internal sealed record MixFindingView(
     string Title,
     Sentence Text,
     Sentence Why,
-    IReadOnlyList<string> Panels,
+    IReadOnlyList<PanelKey> Panels,
     bool CanDismiss,
     MixFix? Fix,
     string? SetAside
@@ -194,8 +196,8 @@ internal sealed record MixFindingView(
             f.Title,
             f.Text,
             f.Why,
-            f.Panels.Select(p => p.ToString()).ToArray(),
-            !Finding.StaysSaid(f.Id),
+            f.Panels,
+            !f.Kind.KeepsSafe,
             MixFixes.For(f, mix),
             mix.Head.IsSetAside(f) ? mix.Head.Plan.SetAside.First(d => d.Finding == f.Id).Reason : null
         );
@@ -308,7 +310,7 @@ internal sealed record MixView(
             findings.OrderBy(f => mix.Head.IsSetAside(f)).Select(f => MixFindingView.Of(f, mix)).ToArray(),
             PlanCautions.Of(mix.Head),
             mix.Tray().Select(t => new TrayView(t.Id, t.Words, t.Count, t.Why, at.Ticked.Contains(t.Id))).ToArray(),
-            findings.Any(f => f.Kind == FindingKind.UnevenRecipe) ? Weighed(at, heads) : null,
+            findings.Any(f => f.Kind == MixFault.UnevenRecipe) ? Weighed(at, heads) : null,
             Offers.Of(mix.Shelf)
         );
     }

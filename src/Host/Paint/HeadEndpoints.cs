@@ -2,6 +2,7 @@ using System.Runtime.InteropServices;
 using Wendro.Core.Blend;
 using Wendro.Core.Fall;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 using Wendro.Core.Tone;
 using Wendro.Core.Units;
 using Wendro.Formats;

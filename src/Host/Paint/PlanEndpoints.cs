@@ -1,6 +1,7 @@
 using Wendro.Core.Blend;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 using Wendro.Formats;
 using Wendro.Host.Pipeline;
 using Wendro.Host.Work;
@@ -39,7 +40,9 @@ internal static class PlanEndpoints
         plan.MapGet(
                 "/panels/{zone}/{row:int}/{column:int}/strip",
                 (AtWork at, string zone, int row, int column) =>
-                    StripOf(at, $"{zone}/{row}/{column}") is { } strip ? Results.Ok(strip) : Answers.NotFound("panel")
+                    StripOf(at, PanelKey.Parse($"{zone}/{row}/{column}")) is { } strip
+                        ? Results.Ok(strip)
+                        : Answers.NotFound("panel")
             )
             .Produces<Strip>()
             .WithName("GetStrip")
@@ -170,7 +173,7 @@ internal static class PlanEndpoints
 
     private static IResult Changed(Changed changed) => Results.Ok(Change(changed.Before, changed.After, changed.Lost));
 
-    private static PlanChange Change(AtWork before, AtWork after, IReadOnlyList<string> lost)
+    private static PlanChange Change(AtWork before, AtWork after, IReadOnlyList<PanelKey> lost)
     {
         var recut = !ReferenceEquals(before.Head.Map, after.Head.Map) && !SameCut(before.Head, after.Head);
         var panels = Enumerable
@@ -194,7 +197,7 @@ internal static class PlanEndpoints
             lost,
             after.Head.Plan,
             panels,
-            after.Head.Working.SequenceEqual(before.Head.Working) ? null : WorkingOf(after.Head),
+            after.Head.Working.SequenceEqual(before.Head.Working) ? null : after.Head.Working,
             MeasuresView.Of(after.Head.Measures),
             FindingView.AtOnce(after.Head),
             SafetyAtWork.Cautions(after),
@@ -202,12 +205,8 @@ internal static class PlanEndpoints
         );
     }
 
-    private static string[] WorkingOf(PlannedHead head) => head.Working.Select(k => k.ToString()).ToArray();
-
-    private static Strip? StripOf(AtWork at, string key) =>
-        PanelKey.Parse(key) is { } parsed && at.Head.PanelOf(parsed) is { } panel
-            ? Strip.Of(panel, at.Visit.Hair, Moment.Rinsed)
-            : null;
+    private static Strip? StripOf(AtWork at, PanelKey? key) =>
+        key is { } one && at.Head.PanelOf(one) is { } panel ? Strip.Of(panel, at.Visit.Hair, Moment.Rinsed) : null;
 
     /// <summary>Whether the panels are the same pieces of hair, however their paint differs.</summary>
     private static bool SameCut(PlannedHead a, PlannedHead b) =>
@@ -231,7 +230,7 @@ internal static class PlanEndpoints
             at.Stored.Redoes,
             at.Stored.Plan,
             PanelView.Of(at.Head),
-            WorkingOf(at.Head),
+            at.Head.Working,
             MeasuresView.Of(at.Head.Measures),
             FindingView.AtOnce(at.Head),
             SafetyAtWork.Stops(at),

@@ -6,6 +6,7 @@ using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 using Wendro.Core.Tone;
 using Wendro.Core.Units;
 using Wendro.Host.Work;
@@ -36,7 +37,7 @@ namespace Wendro.Host.Paint;
 /// each, cm.</param>
 /// <param name="Strip">The panel hung flat; only where few panels are told.</param>
 internal sealed record PanelView(
-    string Key,
+    PanelKey Key,
     Zone Zone,
     int Row,
     int Column,
@@ -66,7 +67,7 @@ internal sealed record PanelView(
     {
         var hair = head.Hair;
         return new PanelView(
-            p.Panel.Key.ToString(),
+            p.Panel.Key,
             p.Panel.Key.Zone,
             p.Panel.Key.Row,
             p.Panel.Key.Column,
@@ -123,7 +124,7 @@ internal sealed record FindingView(
     Sentence Text,
     Sentence Why,
     IReadOnlyList<Zone> Zones,
-    IReadOnlyList<string> Panels,
+    IReadOnlyList<PanelKey> Panels,
     Wear Wear,
     int Angle,
     IReadOnlyList<Figure> Evidence,
@@ -188,12 +189,12 @@ internal sealed record FindingView(
             f.Text,
             f.Why,
             f.Zones,
-            f.Panels.Select(p => p.ToString()).ToArray(),
+            f.Panels,
             f.Wear,
             View.AngleFor(f.Zones),
             f.Evidence,
             f.Along,
-            !Finding.StaysSaid(f.Id),
+            !f.Kind.KeepsSafe,
             fix is null
                 ? null
                 : new FixView(
@@ -278,7 +279,7 @@ internal sealed record PlanView(
     string? Redoes,
     Plan Plan,
     IReadOnlyList<PanelView> Panels,
-    IReadOnlyList<string> Working,
+    IReadOnlyList<PanelKey> Working,
     MeasuresView Measures,
     IReadOnlyList<FindingView> Findings,
     IReadOnlyList<string> Stops,
@@ -308,10 +309,10 @@ internal sealed record PlanChange(
     string? Undoes,
     string? Redoes,
     bool Recut,
-    IReadOnlyList<string> Lost,
+    IReadOnlyList<PanelKey> Lost,
     Plan Plan,
     IReadOnlyList<PanelView> Panels,
-    IReadOnlyList<string>? Working,
+    IReadOnlyList<PanelKey>? Working,
     MeasuresView Measures,
     IReadOnlyList<FindingView> Findings,
     IReadOnlyList<string> Cautions,

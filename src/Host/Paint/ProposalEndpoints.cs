@@ -1,4 +1,6 @@
 using Wendro.Core.Blend;
+using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Host.Pipeline;
 using Wendro.Host.Work;
 using Wendro.Store;
@@ -12,8 +14,8 @@ internal sealed record CardLineView(
     double Low,
     double High,
     bool Met,
-    IReadOnlyList<string> Thank,
-    IReadOnlyList<string> Blame,
+    IReadOnlyList<PanelKey> Thank,
+    IReadOnlyList<PanelKey> Blame,
     string Words
 );
 
@@ -88,16 +90,7 @@ internal static class ProposalEndpoints
         var weeks = at.Visit.Consultation.WeeksBetween;
         return new(
             at.Head.Card(weeks)
-                .Select(l => new CardLineView(
-                    l.Measure,
-                    l.Value,
-                    l.Low,
-                    l.High,
-                    l.Met,
-                    l.Thank.Select(t => t.ToString()).ToArray(),
-                    l.Blame.Select(b => b.ToString()).ToArray(),
-                    Words(l)
-                ))
+                .Select(l => new CardLineView(l.Measure, l.Value, l.Low, l.High, l.Met, l.Thank, l.Blame, Words(l)))
                 .ToArray(),
             weeks,
             at.Head.Panels.Count(p => p.Coats.Count > 0),
@@ -107,7 +100,7 @@ internal static class ProposalEndpoints
 
     private static string Words(CardLine line)
     {
-        static string Where(IReadOnlyList<Core.Paint.PanelKey> panels) =>
+        static string Where(IReadOnlyList<Core.Section.PanelKey> panels) =>
             string.Join(", ", panels.Select(p => Core.Head.ZoneFacts.Words(p.Zone)).Distinct());
         return (line.Thank.Count, line.Blame.Count) switch
         {

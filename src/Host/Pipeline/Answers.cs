@@ -157,8 +157,14 @@ internal static partial class Body
 
     private static List<Problem> Explain(JsonException problem)
     {
-        var path = (problem.Path ?? "$").TrimStart('$').TrimStart('.');
+        var within = (problem as UnreadableException)?.Within;
+        var path = ((problem.Path ?? "$") + within).TrimStart('$').TrimStart('.');
         var message = problem.Message;
+        if (problem is UnreadableException { IsForPeople: true })
+        {
+            return [new Problem(path.Length == 0 ? "body" : path, message)];
+        }
+
         if (message.Contains("missing required properties", StringComparison.Ordinal))
         {
             return Quoted()

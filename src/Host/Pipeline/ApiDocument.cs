@@ -1,26 +1,98 @@
+using System.Globalization;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using System.Text.Json.Serialization.Metadata;
 using Microsoft.AspNetCore.OpenApi;
 using Microsoft.OpenApi;
+using Wendro.Core.Blend;
 using Wendro.Core.Fall;
 using Wendro.Core.Head;
+using Wendro.Core.Lift;
+using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
+using Wendro.Formats;
 
 namespace Wendro.Host.Pipeline;
 
 /// <summary>What the API's own description says beyond its types.</summary>
 internal static class ApiDocument
 {
+    /// <summary>Types that are written as another is.</summary>
+    private static readonly Dictionary<Type, Type> AsSent = new()
+    {
+        [typeof(Formula)] = typeof(FormulaAsSent),
+        [typeof(PanelPaint)] = typeof(PaintAsSent),
+    };
+
+    /// <summary>Types that are written as one value, and what that may be.</summary>
+    private static readonly Dictionary<Type, Action<OpenApiSchema>> Values = new()
+    {
+        [typeof(Sentence)] = s => s.Type = JsonSchemaType.String,
+        [typeof(Level)] = s => Number(s, Level.Darkest, Level.Lightest),
+        [typeof(Volume)] = s => Number(s, Volume.Weakest, Volume.Strongest),
+        [typeof(Minutes)] = s => Number(s, 0, Minutes.Longest),
+        [typeof(PanelKey)] = s => s.Type = JsonSchemaType.String,
+        [typeof(FindingKind)] = s =>
+        {
+            s.Type = JsonSchemaType.String;
+            s.Enum = [.. FindingKinds.All.Select(k => (JsonNode)JsonNamingPolicy.CamelCase.ConvertName(k.Name))];
+        },
+        [typeof(FormulaId)] = s =>
+        {
+            s.Type = JsonSchemaType.String;
+            s.Enum = [.. FormulaId.All.Select(f => (JsonNode)f.ToString())];
+        },
+    };
+
+    private static bool IsOurs(Type type) => Values.ContainsKey(type) || AsSent.ContainsKey(type);
+
+    private static void Number(OpenApiSchema schema, double low, double high)
+    {
+        schema.Type = JsonSchemaType.Number;
+        schema.Minimum = low.ToString(CultureInfo.InvariantCulture);
+        schema.Maximum = high.ToString(CultureInfo.InvariantCulture);
+    }
+
+    /// <summary>Describes a type as another is described, which it is written as.</summary>
+    private static void Take(OpenApiSchema schema, OpenApiSchema other)
+    {
+        schema.Type = other.Type;
+        schema.Properties = other.Properties;
+        schema.Required = other.Required;
+    }
+
     public static void Configure(OpenApiOptions options)
     {
         options.AddSchemaTransformer(
-            (schema, context, _) =>
+            async (schema, context, stop) =>
             {
-                if (context.JsonTypeInfo.Type == typeof(Sentence))
+                var type = context.JsonTypeInfo.Type;
+                if (AsSent.TryGetValue(type, out var sent))
                 {
-                    schema.Type = JsonSchemaType.String;
+                    Take(schema, await context.GetOrCreateSchemaAsync(sent, null, stop));
                 }
-
-                return Task.CompletedTask;
+                else if (Values.TryGetValue(Nullable.GetUnderlyingType(type) ?? type, out var value))
+                {
+                    value(schema);
+                    if (Nullable.GetUnderlyingType(type) is not null)
+                    {
+                        schema.Type |= JsonSchemaType.Null;
+                    }
+                }
+                else if (context.JsonTypeInfo.ElementType is { } element && IsOurs(element))
+                {
+                    // Described as it is met: the generator goes on into what stands here.
+                    if (context.JsonTypeInfo.Kind == JsonTypeInfoKind.Dictionary)
+                    {
+                        schema.AdditionalProperties = new OpenApiSchema();
+                    }
+                    else
+                    {
+                        schema.Items = new OpenApiSchema();
+                    }
+                }
             }
         );
         options.AddDocumentTransformer(
@@ -34,6 +106,7 @@ internal static class ApiDocument
                     + Core.Care.Cautions.LeafletFirst;
                 document.Servers?.Clear();
                 SayListsInFull(document);
+                SayWhatIsAlwaysSent(document);
                 NameEnumsWithoutNull(document);
                 NameVisits(document);
                 return Task.CompletedTask;
@@ -72,6 +145,26 @@ internal static class ApiDocument
                         },
                     };
                 }
+            }
+        }
+    }
+
+    /// <summary>What has a usual value may be left away when it is read, but is always written.</summary>
+    private static void SayWhatIsAlwaysSent(OpenApiDocument document)
+    {
+        foreach (
+            var (schema, property) in new[]
+            {
+                (nameof(Wish), "endsLevel"),
+                (nameof(PanelPaint), "formula"),
+                (nameof(PaintAsSent), "formula"),
+            }
+        )
+        {
+            if (document.Components?.Schemas?[schema] is OpenApiSchema described)
+            {
+                described.Required ??= new HashSet<string>();
+                described.Required.Add(property);
             }
         }
     }

@@ -1,6 +1,8 @@
 using Wendro.Core.Head;
+using Wendro.Core.Paint;
 using Wendro.Core.Patterns;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 using Wendro.Core.Timing;
 using Wendro.Core.Units;
 using Wendro.Host.Pipeline;
@@ -38,7 +40,7 @@ internal sealed record HeavierView(Side? Side, double LeftGrams, double RightGra
 /// <summary>The head divided: order of work, and the heavier side.</summary>
 internal sealed record SectionView(
     IReadOnlyList<ZoneWork> Order,
-    IReadOnlyList<string> Panels,
+    IReadOnlyList<PanelKey> Panels,
     HeavierView Heavier,
     double Minutes
 );
@@ -216,7 +218,7 @@ internal static class SectionEndpoints
         var edits = Heavier.Edits(plan);
         return new SectionView(
             minutes,
-            head.Working.Select(k => k.ToString()).ToArray(),
+            head.Working,
             new HeavierView(Heavier.SideOf(plan.Part), left, right, edits.Count > 0 ? new Together(edits) : null),
             timeline.Minutes
         );

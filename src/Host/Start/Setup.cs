@@ -2,6 +2,7 @@ using System.IO.Compression;
 using Microsoft.AspNetCore.ResponseCompression;
 using Serilog;
 using Wendro.Core.Head;
+using Wendro.Core.Section;
 using Wendro.Formats;
 using Wendro.Host.Paint;
 using Wendro.Host.Pipeline;

@@ -1,5 +1,7 @@
 using System.Collections.Concurrent;
+using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 using Wendro.Formats;
 using Wendro.Host.Pipeline;
 using Wendro.Store;
@@ -10,7 +12,7 @@ namespace Wendro.Host.Work;
 /// <param name="Before">As it was.</param>
 /// <param name="After">As it is.</param>
 /// <param name="Lost">Panels whose paint found no place.</param>
-internal sealed record Changed(AtWork Before, AtWork After, IReadOnlyList<string> Lost);
+internal sealed record Changed(AtWork Before, AtWork After, IReadOnlyList<PanelKey> Lost);
 
 /// <summary>
 /// Where plans are worked on: reads them onto their heads, and lets every change in by the one door. Of two changes
@@ -134,7 +136,7 @@ internal sealed class PlansAtWork(Visits visits, Heads heads, TimeProvider clock
             : throw new BadInputException(applied.Problems.Select(p => p with { Field = $"edit.{p.Field}" }).ToArray());
     }
 
-    private Changed Next(AtWork at, StoredPlan stored, IReadOnlyList<string> lost)
+    private Changed Next(AtWork at, StoredPlan stored, IReadOnlyList<PanelKey> lost)
     {
         newestPreview.TryRemove(at.Visit.Id, out _);
         var head = heads.Planned(at.Visit.Id, at.Visit.Hair, new(stored.History.Shows, stored.Plan), at.Head);

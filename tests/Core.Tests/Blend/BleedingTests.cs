@@ -3,6 +3,7 @@ using Wendro.Core.Blend;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Blend;
 
@@ -21,14 +22,14 @@ public sealed class BleedingTests
             .Sample(
                 (mm, thick) =>
                 {
-                    var plain = new PanelPaint(MidsMm: mm, EndsMm: mm);
+                    var plain = PanelPaint.Usual with { MidsMm = mm, EndsMm = mm };
                     double Of(PanelPaint paint, Formula? formula = null) =>
                         Through(paint, formula ?? Formula.Usual, thick);
                     var usual = Of(plain);
                     Assert.Equal(mm / thick, usual, 1e-9);
                     Assert.Equal(usual + 0.08, Of(plain with { Tension = Tension.Slack }), 1e-9);
                     Assert.Equal(usual + 0.12, Of(plain, Formula.Usual with { Consistency = Consistency.Runny }), 1e-9);
-                    Assert.True(Of(plain, Formula.Usual with { Lightener = Lightener.Powder }) > usual);
+                    Assert.True(Of(plain, Formula.Lightening(FormulaId.A, Lightener.Powder, 30, 40)) > usual);
                     Assert.True(Of(plain, Formula.Usual with { DeveloperParts = 2 }) > usual);
                     Assert.True(Of(plain with { Pressure = Pressure.Firm }) > usual);
                     Assert.True(Of(plain with { Pressure = Pressure.Light }) < usual);

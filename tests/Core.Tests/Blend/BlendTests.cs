@@ -6,6 +6,7 @@ using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Blend;
@@ -34,14 +35,14 @@ public sealed class BlendTests
     [Fact]
     public void Thicker_is_clearly_darker_where_paint_does_not_go_through()
     {
-        var paint = new PanelPaint(MidsMm: 4, EndsMm: 4);
+        var paint = PanelPaint.Usual with { MidsMm = 4, EndsMm = 4 };
         Assert.True(MeanLevel(paint, 20) < MeanLevel(paint, 10) - 0.2);
     }
 
     [Fact]
     public void A_panels_mean_agrees_with_its_strands()
     {
-        var head = Given.Bare.Apply(new PaintZone(Zone.UpperBack, new PanelPaint(Shape.Full, 6, 0, 6, 5, 8)));
+        var head = Given.Bare.Apply(new PaintZone(Zone.UpperBack, new PanelPaint(new Shape.Full(), 6, 6, 5, 8)));
         var (panels, strands) = head.MeansOf(Zone.UpperBack);
         Assert.Equal(panels, strands, 0.12);
     }
@@ -62,7 +63,7 @@ public sealed class BlendTests
     [Fact]
     public void Everything_painted_from_the_root_is_all_light()
     {
-        var paint = new PanelPaint(Shape.Full, 0, 0, 0, 40, 40);
+        var paint = new PanelPaint(new Shape.Full(), 0, 0, 40, 40);
         var head = Given.Bare.Apply([
             .. ZoneFacts.All.SelectMany(z =>
                 new PlanEdit[] { new CutZone(z, Parting.Horizontal, 20, 5, 0, false), new PaintZone(z, paint) }
@@ -75,9 +76,9 @@ public sealed class BlendTests
     public void Balance_is_even_under_a_mirrored_plan()
     {
         var head = Given.Bare.Apply(
-            new PaintZone(Zone.SideLeft, new PanelPaint(Shape.Slant, 4, 5, SpreadCm: 1.5)),
-            new PaintZone(Zone.TopLeft, new PanelPaint(Shape.V, 5, 5)),
-            new PaintZone(Zone.FaceFrameLeft, new PanelPaint(Shape.Full, 2, 0, 6, 16, 20))
+            new PaintZone(Zone.SideLeft, new PanelPaint(new Shape.Slant(5), 4, SpreadCm: 1.5)),
+            new PaintZone(Zone.TopLeft, new PanelPaint(new Shape.V(5), 5)),
+            new PaintZone(Zone.FaceFrameLeft, new PanelPaint(new Shape.Full(), 2, 6, 16, 20))
         );
         Assert.True(head.Measures.Balance > 0.15);
         Assert.InRange(head.Apply(new MirrorSide(Side.Left)).Measures.Balance, -0.15, 0.15);
@@ -89,7 +90,7 @@ public sealed class BlendTests
         var whole = Given.Bare.Apply(new CutZone(Zone.TopLeft, Parting.Horizontal, 12, 4.5, 0, true));
         double Softness(double blur) =>
             whole
-                .Apply(new PaintZone(Zone.TopLeft, new PanelPaint(Shape.Full, 6, 0, blur, 40, 40)))
+                .Apply(new PaintZone(Zone.TopLeft, new PanelPaint(new Shape.Full(), 6, blur, 40, 40)))
                 .Down.Softness(Zone.TopLeft)
                 .Slope;
         Assert.True(Softness(0) >= Limits.Usual.LineSoftness, $"{Softness(0)}");
@@ -97,7 +98,7 @@ public sealed class BlendTests
         Assert.True(Softness(12) < 0.8, $"{Softness(12)}");
         Assert.InRange(
             Given
-                .Bare.Apply(new PaintZone(Zone.TopLeft, new PanelPaint(Shape.Full, 6, 0, 0, 40, 40)))
+                .Bare.Apply(new PaintZone(Zone.TopLeft, new PanelPaint(new Shape.Full(), 6, 0, 40, 40)))
                 .Down.Softness(Zone.TopLeft)
                 .AtCm,
             5,
@@ -108,7 +109,7 @@ public sealed class BlendTests
     [Fact]
     public void Level_at_a_moment_rises_from_natural_to_rinsed()
     {
-        var head = Given.Bare.Apply(new PaintZone(Zone.Crown, new PanelPaint()));
+        var head = Given.Bare.Apply(new PaintZone(Zone.Crown, PanelPaint.Usual));
         double Sum(Moment m) => head.DrawnAt(m).Sum(b => (double)b);
         Each.Of(head.DrawnAt(Moment.Before), b => Assert.Equal(Level.ToByte(5), b));
         Assert.True(Sum(Moment.Before) < Sum(Moment.At(new Minutes(10))));
@@ -121,7 +122,7 @@ public sealed class BlendTests
     {
         var panel = Given.PanelOf(10, lengthCm: 30);
         var strip = Strip.Of(
-            PlannedPanel.With(panel, PaintedPanel.On(panel, new PanelPaint(Shape.V, 6, 9, 3), 1), Formula.Usual),
+            PlannedPanel.With(panel, PaintedPanel.On(panel, new PanelPaint(new Shape.V(9), 6, 3), 1), Formula.Usual),
             HairProfile.Usual,
             Moment.Rinsed
         );

@@ -6,6 +6,7 @@ using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Blend;
@@ -13,7 +14,7 @@ namespace Wendro.Core.Tests.Blend;
 /// <summary>A panel's own figures and its strands tell the same story, whatever is laid on it.</summary>
 public sealed class CoatLevelsTests
 {
-    private static readonly Formula Deposit = new("B", Lightener.Clay, 10, 30, DepositLevel: 3.5);
+    private static readonly Formula Deposit = Formula.Colouring(FormulaId.B, 3.5, 10, 30);
 
     private static PlannedHead Painted(PanelPaint paint) =>
         Given.Bare.Apply(new SetFormula(Deposit), new PaintZone(Zone.UpperBack, paint));
@@ -28,7 +29,7 @@ public sealed class CoatLevelsTests
 
     [Fact]
     public void The_mean_of_a_panel_is_the_mean_of_its_strands_for_every_shape() =>
-        Any.Where(p => p.Shape != Shape.Scrunch)
+        Any.Where(p => p.Shape is not Shape.Scrunch)
             .Sample(
                 paint =>
                 {
@@ -44,11 +45,11 @@ public sealed class CoatLevelsTests
     [Fact]
     public void And_for_two_products_on_it() =>
         Gen.Select(Any, Any)
-            .Where(p => p.Item1.Shape != Shape.Scrunch && p.Item2.Shape != Shape.Scrunch)
+            .Where(p => p.Item1.Shape is not Shape.Scrunch && p.Item2.Shape is not Shape.Scrunch)
             .Sample(
                 (first, second) =>
                 {
-                    var (panels, strands) = Painted(first with { Next = second with { Formula = "B" } })
+                    var (panels, strands) = Painted(first with { Next = second with { Formula = FormulaId.B } })
                         .MeansOf(Zone.UpperBack);
                     Assert.True(
                         Math.Abs(panels - strands) < 0.35,
@@ -61,8 +62,8 @@ public sealed class CoatLevelsTests
     [Fact]
     public void A_second_product_that_covers_nothing_changes_nothing()
     {
-        var paint = new PanelPaint(SpreadCm: 0);
-        var nowhere = new PanelPaint(Shape.Full, StartCm: 74, DropCm: 0, BlurCm: 0, Formula: "B");
+        var paint = PanelPaint.Usual with { SpreadCm = 0 };
+        var nowhere = new PanelPaint(new Shape.Full(), 74, 0) { Formula = FormulaId.B };
         Assert.True(Painted(paint).Levels.AsSpan().SequenceEqual(Painted(paint with { Next = nowhere }).Levels));
     }
 
@@ -73,7 +74,7 @@ public sealed class CoatLevelsTests
             {
                 var natural = Level.ToByte(5);
                 Each.Of(Painted(paint).Levels, l => Assert.True(l >= natural));
-                Each.Of(Painted(paint with { Formula = "B" }).Levels, l => Assert.True(l <= natural));
+                Each.Of(Painted(paint with { Formula = FormulaId.B }).Levels, l => Assert.True(l <= natural));
             },
             iter: 15
         );
@@ -103,7 +104,7 @@ public sealed class CoatLevelsTests
             Strip.Of(
                 PlannedPanel.With(
                     panel,
-                    PaintedPanel.On(panel, new PanelPaint(Shape.Full, 2, 0, 1, 3, 3, face), 1),
+                    PaintedPanel.On(panel, new PanelPaint(new Shape.Full(), 2, 1, 3, 3, Face: face), 1),
                     Formula.Usual
                 ),
                 HairProfile.Usual,
@@ -119,7 +120,7 @@ public sealed class CoatLevelsTests
     [Fact]
     public void Held_back_strands_stay_as_they_are()
     {
-        var head = Painted(new PanelPaint(Shape.Full, 1, 0, 0, 40, 40, Teasing: Teasing.Strong));
+        var head = Painted(new PanelPaint(new Shape.Full(), 1, 0, 40, 40, Teasing: Teasing.Strong));
         var here = Enumerable
             .Range(0, head.Map.Panel.Length)
             .Where(i => head.Map.Panel[i] >= 0 && head.Map.Zone[i] == (byte)Zone.UpperBack)

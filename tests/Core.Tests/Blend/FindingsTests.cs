@@ -4,13 +4,15 @@ using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Blend;
 
 /// <summary>Each finding has a plan that triggers it and a fix after which it is gone.</summary>
 public sealed class FindingsTests
 {
-    private static readonly PanelPaint Soft = new(Shape.V, 7, 7, 6, 5, 8, SpreadCm: 1.5);
+    private static readonly PanelPaint Soft = new PanelPaint(new Shape.V(7), 7, 6, 5, 8, SpreadCm: 1.5);
 
     private static PlannedHead Whole(PanelPaint paint, PanelPaint? frame = null) =>
         Given.Bare.Apply([
@@ -40,8 +42,8 @@ public sealed class FindingsTests
     [Fact]
     public void Hard_line()
     {
-        var head = Given.Bare.Apply(new PaintZone(Zone.TopLeft, new PanelPaint(Shape.Full, 6, 0, 0, 40, 40)));
-        var finding = Single(head, FindingKind.HardLine);
+        var head = Given.Bare.Apply(new PaintZone(Zone.TopLeft, new PanelPaint(new Shape.Full(), 6, 0, 40, 40)));
+        var finding = Single(head, BlendFault.HardLine);
         Assert.Equal(Severity.Alarm, finding.Severity);
         Assert.Equal([Zone.TopLeft], finding.Zones);
         Assert.Contains("without blur", finding.Text.ToString(), StringComparison.Ordinal);
@@ -52,7 +54,7 @@ public sealed class FindingsTests
     public void Stripes()
     {
         var head = Given.Bare.Apply(new PaintZone(Zone.UpperBack, Soft with { SpreadCm = 0 }));
-        var finding = Single(head, FindingKind.Stripes);
+        var finding = Single(head, BlendFault.Stripes);
         Each.Of(finding.Panels, p => Assert.Equal(Zone.UpperBack, p.Zone));
         Mended(head, finding);
     }
@@ -61,19 +63,19 @@ public sealed class FindingsTests
     public void Two_neighbours_alike_are_no_stripes()
     {
         var head = Given.Bare.Apply(
-            new PaintPanels(["upperBack/0/0", "upperBack/0/1"], Soft with { SpreadCm = 0 }),
-            new PaintPanels(["upperBack/0/2"], Soft with { SpreadCm = 0, StartCm = 9 })
+            new PaintPanels([PanelKey.Of("upperBack/0/0"), PanelKey.Of("upperBack/0/1")], Soft with { SpreadCm = 0 }),
+            new PaintPanels([PanelKey.Of("upperBack/0/2")], Soft with { SpreadCm = 0, StartCm = 9 })
         );
-        Assert.DoesNotContain(head.Findings, f => f.Kind == FindingKind.Stripes);
-        var three = head.Apply(new SetHeights(["upperBack/0/2"], StartCm: 7.9));
-        Assert.Contains(three.Findings, f => f.Kind == FindingKind.Stripes);
+        Assert.DoesNotContain(head.Findings, f => f.Kind == BlendFault.Stripes);
+        var three = head.Apply(new SetHeights([PanelKey.Of("upperBack/0/2")], StartCm: 7.9));
+        Assert.Contains(three.Findings, f => f.Kind == BlendFault.Stripes);
     }
 
     [Fact]
     public void Front_not_brighter()
     {
         var head = Whole(Soft);
-        var finding = Single(head, FindingKind.FrontNotBrighter);
+        var finding = Single(head, BlendFault.FrontNotBrighter);
         Assert.Contains("None of it is painted", finding.Text.ToString(), StringComparison.Ordinal);
         Assert.True(finding.Evidence[0].Value < finding.Evidence[1].Value);
         Assert.True(Mended(head, finding).Measures.FaceFrameLift >= 0.95);
@@ -83,8 +85,11 @@ public sealed class FindingsTests
     public void Dries_first()
     {
         var head = Whole(Soft)
-            .Apply(new SetFormula(new Formula("A", Lightener.Powder, 20, 40)), new SetWish(new Wish(EndsLevel: 9)));
-        var finding = Single(head, FindingKind.DriesFirst);
+            .Apply(
+                new SetFormula(Formula.Lightening(FormulaId.A, Lightener.Powder, 20, 40)),
+                new SetWish(new Wish { EndsLevel = new(9) })
+            );
+        var finding = Single(head, BlendFault.DriesFirst);
         Assert.Contains("powder, 20 vol", finding.Text.ToString(), StringComparison.Ordinal);
         Mended(head, finding);
     }
@@ -93,27 +98,30 @@ public sealed class FindingsTests
     public void Out_of_reach_by_strength_is_not_called_drying()
     {
         var head = Whole(Soft)
-            .Apply(new SetFormula(new Formula("A", Lightener.Clay, 5, 40)), new SetWish(new Wish(EndsLevel: 9)));
-        Assert.DoesNotContain(head.Findings, f => f.Kind == FindingKind.DriesFirst);
+            .Apply(
+                new SetFormula(Formula.Lightening(FormulaId.A, Lightener.Clay, 5, 40)),
+                new SetWish(new Wish { EndsLevel = new(9) })
+            );
+        Assert.DoesNotContain(head.Findings, f => f.Kind == BlendFault.DriesFirst);
     }
 
     [Fact]
     public void Dark_behind_the_hairline()
     {
-        var head = Whole(new PanelPaint(Shape.Full, 2, 0, 6, 12, 12, SpreadCm: 1.5));
-        var finding = Single(head, FindingKind.DarkBehindHairline);
+        var head = Whole(new PanelPaint(new Shape.Full(), 2, 6, 12, 12, SpreadCm: 1.5));
+        var finding = Single(head, BlendFault.DarkBehindHairline);
         Assert.Equal(Wear.TiedHigh, finding.Wear);
         Mended(head, finding);
         Assert.DoesNotContain(
             head.Apply(new SetWears([Wear.Down])).Findings,
-            f => f.Kind == FindingKind.DarkBehindHairline
+            f => f.Kind == BlendFault.DarkBehindHairline
         );
     }
 
     [Fact]
     public void Worst_comes_first_and_each_says_why()
     {
-        var head = Whole(new PanelPaint(Shape.Full, 4, 0, 0, 12, 12));
+        var head = Whole(new PanelPaint(new Shape.Full(), 4, 0, 12, 12));
         Assert.Equal(head.Findings.OrderBy(f => f.Severity).Select(f => f.Id), head.Findings.Select(f => f.Id));
         Each.Of(
             head.Findings,

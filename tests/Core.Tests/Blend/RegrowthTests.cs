@@ -5,6 +5,7 @@ using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Blend;
@@ -17,8 +18,8 @@ public sealed class RegrowthTests
     [Fact]
     public void A_line_shows_soon_and_a_soft_root_late()
     {
-        var line = Painted(new PanelPaint(Shape.Full, 2, 0, 0, 40, 40)).Measures;
-        var soft = Painted(new PanelPaint(Shape.V, 8, 9, 10, 5, 8, SpreadCm: 2)).Measures;
+        var line = Painted(new PanelPaint(new Shape.Full(), 2, 0, 40, 40)).Measures;
+        var soft = Painted(new PanelPaint(new Shape.V(9), 8, 10, 5, 8, SpreadCm: 2)).Measures;
         Assert.True(line.RegrowthWeeks < 7, $"{line.RegrowthWeeks:0.0}");
         Assert.True(soft.RegrowthWeeks > line.RegrowthWeeks + 5, $"{soft.RegrowthWeeks:0.0}");
         Assert.Equal(2.25 / 1.5 / StrandHistory.GrowthCm(1), Regrowth.Weeks(1.5), 1e-9);
@@ -29,14 +30,14 @@ public sealed class RegrowthTests
     public void Colour_that_begins_at_the_scalp_shows_although_its_blend_is_flat()
     {
         // All one level from the scalp on: no rise anywhere, and still what grows is darker.
-        var head = Painted(new PanelPaint(Shape.Reverse, 0, 0, 1, 40, 40, BandCm: 75));
+        var head = Painted(new PanelPaint(new Shape.Reverse(), 0, 1, 40, 40, BandCm: 75));
         Assert.True(head.Measures.RegrowthWeeks < 8, $"{head.Measures.RegrowthWeeks:0.0}");
     }
 
     [Fact]
     public void Grown_out_everything_has_moved_by_what_has_grown()
     {
-        var head = Painted(new PanelPaint(Shape.Full, 6, 0, 0.5, 40, 40));
+        var head = Painted(new PanelPaint(new Shape.Full(), 6, 0.5, 40, 40));
         const double weeks = 12;
         var grown = StrandHistory.GrowthCm(weeks);
         var later = Regrowth.Grown(head.Levels, head.Looks.OnHead.Lengths, head.Map.Zone, head.Hair, weeks);
@@ -60,14 +61,15 @@ public sealed class RegrowthTests
     [Fact]
     public void What_the_consultation_adds_is_said_with_the_plan()
     {
-        var head = Painted(new PanelPaint(Shape.Full, 2, 0, 0, 40, 40));
+        var head = Painted(new PanelPaint(new Shape.Full(), 2, 0, 40, 40));
         var now = new DateTimeOffset(2031, 5, 6, 9, 0, 0, TimeSpan.Zero);
         Finding[] Of(Consultation c) => ConsultFindings.Of(c, head.Hair, head.Measures, Limits.Usual, now).ToArray();
         var fresh = Of(Consultation.Fresh with { WeeksBetween = 12 });
-        Assert.Equal(Severity.Alarm, Assert.Single(fresh, f => f.Kind == FindingKind.TestsMissing).Severity);
+        Assert.Equal(Severity.Alarm, Assert.Single(fresh, f => f.Kind == ConsultFault.TestsMissing).Severity);
         Assert.Contains(
             fresh,
-            f => f.Kind == FindingKind.RegrowthShows && f.Text.ToString().Contains("every 12", StringComparison.Ordinal)
+            f =>
+                f.Kind == ConsultFault.RegrowthShows && f.Text.ToString().Contains("every 12", StringComparison.Ordinal)
         );
         var tested = Of(
             Consultation.Fresh with
@@ -83,8 +85,8 @@ public sealed class RegrowthTests
     public void The_card_thanks_and_blames_panels_that_are_there()
     {
         var head = Given.Bare.Apply(
-            new PaintZone(Zone.TopRight, new PanelPaint(Shape.Full, 2, 0, 0, 40, 40)),
-            new PaintZone(Zone.TopLeft, new PanelPaint(SpreadCm: 1))
+            new PaintZone(Zone.TopRight, new PanelPaint(new Shape.Full(), 2, 0, 40, 40)),
+            new PaintZone(Zone.TopLeft, PanelPaint.Usual with { SpreadCm = 1 })
         );
         var card = head.Card(8);
         Assert.Equal(Enum.GetValues<CardMeasure>(), card.Select(l => l.Measure));

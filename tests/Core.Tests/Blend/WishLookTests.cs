@@ -3,7 +3,9 @@ using Wendro.Core.Blend;
 using Wendro.Core.Fall;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
+using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Blend;
@@ -29,7 +31,7 @@ public sealed class WishLookTests
                 share =>
                 {
                     // The face is light in any case: without a lift there, the share is met.
-                    var seen = Seen(Look(new Wish(9, 0, share, share, 0.8)));
+                    var seen = Seen(Look(new Wish(0, share, share, 0.8) { EndsLevel = new(9) }));
                     Assert.InRange(seen.LightShare, share - 0.05, share + 0.05);
                 },
                 iter: 20
@@ -38,12 +40,12 @@ public sealed class WishLookTests
     [Fact]
     public void Ends_are_as_light_as_she_wants_and_the_face_is_brighter()
     {
-        var seen = Seen(Look(new Wish(9, 1, 0.3, 0.5)));
+        var seen = Seen(Look(new Wish(1, 0.3, 0.5) { EndsLevel = new(9) }));
         Assert.InRange(seen.EndsLevel!.Value, 8.2, 9.3);
         double Front(Tally tally) =>
             tally.LevelFromFront(ZoneFacts.IsFaceFrame)!.Value
             - tally.LevelFromFront(z => !ZoneFacts.IsFaceFrame(z))!.Value;
-        Assert.True(Front(seen) > Front(Seen(Look(new Wish(9, 0, 0.3, 0.5)))) + 0.3);
+        Assert.True(Front(seen) > Front(Seen(Look(new Wish(0, 0.3, 0.5) { EndsLevel = new(9) }))) + 0.3);
     }
 
     [Fact]
@@ -54,8 +56,8 @@ public sealed class WishLookTests
             Enumerable
                 .Range(0, Given.Bare.Map.Zone.Length)
                 .Count(i => Given.Bare.Map.Zone[i] == (byte)Zone.Nape && levels[(i + 1) * Places.Count - 1] > natural);
-        Assert.Equal(0, Nape(Look(new Wish(9, 0, 0.3, 0.4, Underneath: false))));
-        Assert.True(Nape(Look(new Wish(9, 0, 0.5, 0.7))) > 0);
+        Assert.Equal(0, Nape(Look(new Wish(0, 0.3, 0.4, Underneath: false) { EndsLevel = new(9) })));
+        Assert.True(Nape(Look(new Wish(0, 0.5, 0.7) { EndsLevel = new(9) })) > 0);
     }
 
     [Fact]
@@ -63,7 +65,7 @@ public sealed class WishLookTests
     {
         double Steepest(double softness)
         {
-            var seen = Seen(Look(new Wish(9, 0, 0.6, 0.8, softness)));
+            var seen = Seen(Look(new Wish(0, 0.6, 0.8, softness) { EndsLevel = new(9) }));
             return seen.Softness(Zone.UpperBack).Slope;
         }
 
@@ -75,7 +77,7 @@ public sealed class WishLookTests
     {
         var hair = HairProfile.Usual with
         {
-            History = [new Band(0, 10, BandState.Natural, 5), new Band(10, 34, BandState.Lightened, 9)],
+            History = [new Band(0, 10, BandState.Natural, new(5)), new Band(10, 34, BandState.Lightened, new(9))],
         };
         var looks = new HairLooks(
             Given.Head,
@@ -86,7 +88,7 @@ public sealed class WishLookTests
         );
         var head = PlannedHead.Of(looks, new Cutting(Given.Head, hair, _ => looks.OnHead.LengthAt), Plan.Fresh());
         var before = StrandLevels.Before(hair, head.Map, looks.OnHead.Lengths);
-        var look = Look(new Wish(7), head);
+        var look = Look(new Wish { EndsLevel = new(7) }, head);
         Each.Of(before.Zip(look), p => Assert.True(p.Second >= p.First));
     }
 
@@ -101,7 +103,7 @@ public sealed class WishLookTests
                 [Zone.Crown] = new(GreyShare: 0.8),
                 [Zone.Nape] = new(GreyShare: 0),
             },
-            History = [new Band(0, 6, BandState.Natural, 5), new Band(6, 34, BandState.Coloured, 5)],
+            History = [new Band(0, 6, BandState.Natural, new(5)), new Band(6, 34, BandState.Coloured, new(5))],
         };
         var (map, lengths) = (Given.Bare.Map, Given.Usual.OnHead.Lengths);
         var white = StrandLevels.White(hair, map, lengths)!;
@@ -125,7 +127,10 @@ public sealed class WishLookTests
     {
         var hair = HairProfile.Usual with
         {
-            ByZone = new Dictionary<Zone, ZoneHair> { [Zone.Crown] = new(NaturalLevel: 3, Diameter: Diameter.Coarse) },
+            ByZone = new Dictionary<Zone, ZoneHair>
+            {
+                [Zone.Crown] = new(NaturalLevel: new(3), Diameter: Diameter.Coarse),
+            },
         };
         var looks = new HairLooks(
             Given.Head,
@@ -139,13 +144,7 @@ public sealed class WishLookTests
         foreach (var zone in new[] { Zone.Crown, Zone.UpperBack })
         {
             head = head.After(
-                head.Plan.Apply(
-                    new PaintZone(
-                        zone,
-                        new Wendro.Core.Paint.PanelPaint(Wendro.Core.Paint.Shape.Full, 1, 0, 1, 40, 40)
-                    ),
-                    cutting
-                ).Plan,
+                head.Plan.Apply(new PaintZone(zone, new PanelPaint(new Shape.Full(), 1, 1, 40, 40)), cutting).Plan,
                 looks,
                 cutting
             );

@@ -69,7 +69,7 @@ public sealed class CautionsTests
     [InlineData(9.0, false, false)]
     public void What_is_said_of_the_scalp_grows_as_paint_comes_near(double start, bool touches, bool near)
     {
-        var said = Of(new PaintZone(Zone.UpperBack, new PanelPaint(Shape.Full, start, 0)));
+        var said = Of(new PaintZone(Zone.UpperBack, new PanelPaint(new Shape.Full(), start)));
         Assert.Equal(touches, said.Any(c => c.Contains("within 5 mm", StringComparison.Ordinal)));
         Assert.Equal(near, said.Contains(Cautions.OffScalp));
         Assert.Contains("Burning or stinging: rinse now.", said);
@@ -79,15 +79,22 @@ public sealed class CautionsTests
     public void Paint_at_the_hairline_asks_for_a_barrier()
     {
         static bool Barrier(IEnumerable<string> said) => said.Any(c => c.Contains("barrier", StringComparison.Ordinal));
-        Assert.True(Barrier(Of(new PaintZone(Zone.FaceFrameLeft, new PanelPaint()))));
-        Assert.False(Barrier(Of(new PaintZone(Zone.UpperBack, new PanelPaint()))));
+        Assert.True(Barrier(Of(new PaintZone(Zone.FaceFrameLeft, PanelPaint.Usual))));
+        Assert.False(Barrier(Of(new PaintZone(Zone.UpperBack, PanelPaint.Usual))));
     }
 
     [Fact]
     public void Nothing_is_said_twice()
     {
         var said = Of([
-            .. ZoneFacts.All.Select(z => new PaintZone(z, new PanelPaint(StartCm: 0.1, Covering: Covering.Foil))),
+            .. ZoneFacts.All.Select(z => new PaintZone(
+                z,
+                PanelPaint.Usual with
+                {
+                    StartCm = 0.1,
+                    Covering = Covering.Foil,
+                }
+            )),
         ]);
         Assert.Equal(said.Distinct(), said);
     }

@@ -66,7 +66,7 @@ public sealed class SafetyTests
     [Fact]
     public void Treated_hair_without_a_strand_test_is_a_caution()
     {
-        var treated = HairProfile.Usual with { History = [new(0, 34, BandState.Coloured, 5)] };
+        var treated = HairProfile.Usual with { History = [new(0, 34, BandState.Coloured, new(5))] };
         Assert.Equal(Standing.Caution, Point("strand", AllWell, treated).Standing);
         Assert.Equal(Standing.Ask, Point("strand", AllWell).Standing);
     }

@@ -12,12 +12,12 @@ public sealed class VerdictTests
     private static readonly DateTimeOffset Now = new(2031, 5, 6, 9, 0, 0, TimeSpan.Zero);
 
     private static Verdict Of(HairProfile hair, double ends, Consultation? consultation = null) =>
-        Verdict.Of(hair, new Wish(EndsLevel: ends), consultation ?? Consultation.Fresh, 50, Now);
+        Verdict.Of(hair, new Wish { EndsLevel = new(ends) }, consultation ?? Consultation.Fresh, 50, Now);
 
     [Fact]
     public void Sound_natural_hair_reaches_a_modest_wish_today()
     {
-        var verdict = Of(HairProfile.Usual with { NaturalLevel = 6 }, 8);
+        var verdict = Of(HairProfile.Usual with { NaturalLevel = new(6) }, 8);
         Assert.True(verdict.Today);
         Assert.Equal("Level 8 today.", verdict.Title);
         Assert.InRange(Assert.Single(verdict.Visits).Level.Level, 7.7, 8.4);
@@ -28,8 +28,8 @@ public sealed class VerdictTests
     {
         var hair = HairProfile.Usual with
         {
-            NaturalLevel = 3,
-            History = [new(0, 4, BandState.Natural, 3), new(4, 34, BandState.Coloured, 3)],
+            NaturalLevel = new(3),
+            History = [new(0, 4, BandState.Natural, new(3)), new(4, 34, BandState.Coloured, new(3))],
         };
         var verdict = Of(hair, 9);
         Assert.False(verdict.Today);
@@ -44,7 +44,11 @@ public sealed class VerdictTests
 
     [Fact]
     public void Already_there_needs_no_visit() =>
-        Assert.Contains("already", Of(HairProfile.Usual with { NaturalLevel = 9 }, 8).Title, StringComparison.Ordinal);
+        Assert.Contains(
+            "already",
+            Of(HairProfile.Usual with { NaturalLevel = new(9) }, 8).Title,
+            StringComparison.Ordinal
+        );
 
     [Fact]
     public void A_stop_comes_before_everything()
@@ -58,7 +62,7 @@ public sealed class VerdictTests
     [Fact]
     public void Too_little_time_is_said_and_the_hairline_advised()
     {
-        var verdict = Of(HairProfile.Usual with { NaturalLevel = 6 }, 8, new Consultation(MinutesToday: 60));
+        var verdict = Of(HairProfile.Usual with { NaturalLevel = new(6) }, 8, new Consultation(MinutesToday: 60));
         Assert.False(verdict.Today);
         Assert.Contains("there are 60", verdict.Text, StringComparison.Ordinal);
         Assert.Equal("Express hairline", verdict.Advised.Technique);
@@ -73,12 +77,12 @@ public sealed class VerdictTests
             return level.High - level.Low;
         }
 
-        var hair = HairProfile.Usual with { NaturalLevel = 4 };
+        var hair = HairProfile.Usual with { NaturalLevel = new(4) };
         var test = new StrandTest(
             Lightener.Clay,
-            30,
+            new(30),
             Core.Paint.Covering.Film,
-            [new(10, 5), new(20, 5.9), new(35, 6.9)]
+            [new(new(10), new(5)), new(new(20), new(5.9)), new(new(35), new(6.9))]
         );
         Assert.True(Width(hair with { Own = test.OwnOf(hair) }) < Width(hair));
     }
@@ -88,7 +92,7 @@ public sealed class VerdictTests
     [InlineData(Curl.Straight, "Freehand in open air")]
     public void Curls_are_scrunched_straight_hair_is_painted_freehand(Curl curl, string technique)
     {
-        var verdict = Of(HairProfile.Usual with { NaturalLevel = 6, Curl = curl }, 7.5);
+        var verdict = Of(HairProfile.Usual with { NaturalLevel = new(6), Curl = curl }, 7.5);
         Assert.Equal(technique, verdict.Advised.Technique);
         Assert.All(verdict.RuledOut, r => Assert.NotEmpty(r.Why));
     }
@@ -100,7 +104,7 @@ public sealed class VerdictTests
             Of(
                 HairProfile.Usual with
                 {
-                    History = [new(0, 6, BandState.Natural, 5), new(6, 34, BandState.Lightened, 9, 0.3)],
+                    History = [new(0, 6, BandState.Natural, new(5)), new(6, 34, BandState.Lightened, new(9), 0.3)],
                 },
                 8
             ).Advised.Technique,
@@ -116,7 +120,7 @@ public sealed class VerdictTests
                     var verdict = Of(
                         HairProfile.Usual with
                         {
-                            NaturalLevel = natural,
+                            NaturalLevel = new(natural),
                             Condition = condition,
                             Curl = curl,
                         },

@@ -364,7 +364,7 @@ public sealed class FallTests
     public void Seen_is_the_same_whatever_is_painted()
     {
         var before = Given.Usual.Seen(Wear.Down, 0);
-        Given.Bare.Apply(new Wendro.Core.Plans.PaintZone(Zone.Crown, new Wendro.Core.Paint.PanelPaint()));
+        Given.Bare.Apply(new Wendro.Core.Plans.PaintZone(Zone.Crown, Wendro.Core.Paint.PanelPaint.Usual));
         Assert.Same(before, Given.Usual.Seen(Wear.Down, 0));
     }
 

@@ -38,11 +38,11 @@ public sealed class MixingTests
                 Diameter.Medium,
                 Porosity.Normal,
                 false,
-                formula.Lightener,
-                new Volume(formula.Volume),
+                formula.Light!.Lightener,
+                formula.Volume,
                 Covering.Film,
                 formula.LowHeat,
-                Figures: formula.OwnFigures(),
+                Figures: formula.Light!.OwnFigures(),
                 Mixture: Mixing.SpeedOf(formula)
             )
         ).Gain(minutes);
@@ -52,7 +52,7 @@ public sealed class MixingTests
     {
         Assert.Equal(1, Mixing.SpeedOf(Formula.Usual), 1e-12);
         Assert.Equal(0, Mixing.RunsThrough(Formula.Usual));
-        Assert.Null(Formula.Usual.OwnFigures());
+        Assert.Null(Formula.Usual.Light!.OwnFigures());
         Assert.Equal("holds a soft peak", Mixing.Words(1.5));
     }
 
@@ -97,7 +97,7 @@ public sealed class MixingTests
         var runny = Formula.Usual with { DeveloperParts = 3 };
         Assert.Equal(Consistency.Runny, runny.After(Formula.Usual).Consistency);
         Assert.Equal(Consistency.Right, runny.After(null).Consistency);
-        Assert.Equal(Consistency.Right, runny.After(runny with { Volume = 20 }).Consistency);
+        Assert.Equal(Consistency.Right, runny.After(runny with { Volume = new(20) }).Consistency);
         Assert.Equal(
             Consistency.Stiff,
             (runny with { Consistency = Consistency.Stiff }).After(Formula.Usual).Consistency
@@ -133,8 +133,8 @@ public sealed class MixingTests
             (half.RatedLevels, half.DryingMinutes, half.WorkingMinutes),
             (mixed.RatedLevels, mixed.DryingMinutes, mixed.WorkingMinutes)
         );
-        var formula = Formula.Usual with { Second = new SecondLightener(Lightener.Powder, 0.5) };
-        Assert.Equal(Gain(Formula.Usual with { Lightener = Lightener.Half }), Gain(formula), 1e-9);
+        var formula = Formula.Usual.Lightened(l => l with { Second = new SecondLightener(Lightener.Powder, 0.5) });
+        Assert.Equal(Gain(Formula.Lightening(FormulaId.A, Lightener.Half, 30, 40)), Gain(formula), 1e-9);
         Assert.Equal("50 % clay, 50 % powder, 30 vol", formula.Words);
     }
 
@@ -144,7 +144,7 @@ public sealed class MixingTests
             .Sample(
                 (slows, minutes) =>
                 {
-                    var guarded = Formula.Usual with { Additive = new Additive(0.05, slows) };
+                    var guarded = Formula.Usual.Lightened(l => l with { Additive = new Additive(0.05, slows) });
                     Assert.True(Gain(guarded, minutes) <= Gain(Formula.Usual, minutes) + 1e-12);
                     Assert.Equal(1 - slows, Mixing.SpeedOf(guarded), 1e-12);
                 }
@@ -153,37 +153,36 @@ public sealed class MixingTests
     [Fact]
     public void What_the_shelf_says_of_a_product_is_what_it_lifts_with()
     {
-        Assert.True(Gain(Formula.Usual with { Figures = Clay with { RatedLevels = 5 } }) < Gain(Formula.Usual));
-        Assert.True(Gain(Formula.Usual with { Figures = Clay with { WorkingMinutes = 60 } }) < Gain(Formula.Usual));
-        Assert.Equal(35, (Formula.Usual with { Figures = Clay with { LimitMinutes = 35 } }).LimitMinutes);
-        Assert.Null((Formula.Usual with { DepositLevel = 5 }).LimitMinutes);
+        static Formula Of(LightenerFigures figures) => Formula.Usual.Lightened(l => l with { Figures = figures });
+        Assert.True(Gain(Of(Clay with { RatedLevels = 5 })) < Gain(Formula.Usual));
+        Assert.True(Gain(Of(Clay with { WorkingMinutes = 60 })) < Gain(Formula.Usual));
+        Assert.Equal(35, Of(Clay with { LimitMinutes = 35 }).LimitMinutes);
+        Assert.Null(Formula.Colouring(FormulaId.A, 5, 30, 40).LimitMinutes);
     }
 
     [Fact]
     public void What_stays_off_the_scalp_is_known()
     {
         Assert.True(Formula.Usual.KeepsOffScalp);
-        var mild = Formula.Usual with { Lightener = Lightener.Cream, Volume = 20 };
+        var mild = Formula.Lightening(FormulaId.A, Lightener.Cream, 20, 40);
         Assert.False(mild.KeepsOffScalp);
-        Assert.True((mild with { Volume = 25 }).KeepsOffScalp);
-        Assert.False(new Formula("B", Lightener.Clay, 10, 20, 5).KeepsOffScalp);
-        Assert.True(new Formula("B", Lightener.Clay, 30, 20, 5).KeepsOffScalp);
+        Assert.True((mild with { Volume = new(25) }).KeepsOffScalp);
+        Assert.False(Formula.Colouring(FormulaId.B, 5, 10, 20).KeepsOffScalp);
+        Assert.True(Formula.Colouring(FormulaId.B, 5, 30, 20).KeepsOffScalp);
     }
 
     [Fact]
     public void Shades_make_the_level_of_their_mean()
     {
-        var mix = new ShadeMix([new("Five", 5, Reflect.Natural, 1), new("Eight", 8, Reflect.Pearl, 2)]);
+        var mix = new ShadeMix([new("Five", new(5), Reflect.Natural, 1), new("Eight", new(8), Reflect.Pearl, 2)]);
         Assert.Equal(7, mix.Level, 1e-12);
         Assert.Equal(1 / 3.0, mix.ShareOf(mix.Shades[0]), 1e-12);
-        Assert.Equal(7, (new Formula("A", Lightener.Clay, 10, 20, 4, Shades: mix)).Told().DepositLevel);
+        Assert.Equal(7, Formula.Colouring(FormulaId.A, 4, 10, 20, mix).Told().Deposit!.Level.Value);
         Assert.Equal(mix, new ShadeMix([.. mix.Shades]));
         Assert.NotEqual(mix, new ShadeMix([.. mix.Shades.Reverse()]));
     }
 
     [Theory]
-    [InlineData("id")]
-    [InlineData("volume")]
     [InlineData("minutes")]
     [InlineData("lightenerParts")]
     [InlineData("developerParts")]
@@ -196,16 +195,19 @@ public sealed class MixingTests
     {
         var wrong = field switch
         {
-            "id" => Formula.Usual with { Id = "Q" },
-            "volume" => Formula.Usual with { Volume = double.NaN },
-            "minutes" => Formula.Usual with { Minutes = 0 },
-            "lightenerParts" => Formula.Usual with { LightenerParts = 0 },
+            "minutes" => Formula.Usual with { Minutes = new(0) },
+            "lightenerParts" => Formula.Usual with { Parts = 0 },
             "developerParts" => Formula.Usual with { DeveloperParts = -1 },
-            "second.share" => Formula.Usual with { Second = new(Lightener.Powder, 1) },
-            "additive.slows" => Formula.Usual with { Additive = new(0.1, 0.2) },
-            "shades" => Formula.Usual with { Shades = new([new("x", 5, Reflect.Ash, 1)]) },
-            "figures.windowMinutes" => Formula.Usual with { Figures = Clay with { WindowMinutes = 0 } },
-            _ => Formula.Usual with { Lightener = (Lightener)9 },
+            "second.share" => Formula.Usual.Lightened(l => l with { Second = new(Lightener.Powder, 1) }),
+            "additive.slows" => Formula.Usual.Lightened(l => l with { Additive = new(0.1, 0.2) }),
+            "shades" => Formula.Colouring(FormulaId.A, 5, 10, 20, new([])),
+            "figures.windowMinutes" => Formula.Usual.Lightened(l =>
+                l with
+                {
+                    Figures = Clay with { WindowMinutes = 0 },
+                }
+            ),
+            _ => Formula.Lightening(FormulaId.A, (Lightener)9, 30, 40),
         };
         Assert.Equal(field, Assert.Single(FormulaChecks.Of(wrong)).Field);
         Assert.Empty(FormulaChecks.Of(Formula.Usual));

@@ -23,7 +23,7 @@ public sealed class StrandTestTests
         new Lifting(Clay with { Own = new OwnLift(speed, cap, 0, 0, 0) }).After(new Minutes(minutes)).Value;
 
     private static OwnLift FitOf(double speed, double cap, params double[] minutes) =>
-        StrandTest.Fit(minutes.Select(m => (Clay, new Reading(m, Truth(speed, cap, m)))).ToArray());
+        StrandTest.Fit(minutes.Select(m => (Clay, new Reading(new(m), new(Truth(speed, cap, m))))).ToArray());
 
     [Fact]
     public void Without_a_reading_nothing_is_known_but_how_clients_differ() =>
@@ -92,8 +92,12 @@ public sealed class StrandTestTests
     [Fact]
     public void A_test_speaks_of_hair_no_band_touched()
     {
-        var hair = HairProfile.Usual with { NaturalLevel = 4, History = [new(0, 34, BandState.Lightened, 8, 0.4)] };
-        var test = new StrandTest(Lightener.Clay, 30, Covering.Film, []);
+        var hair = HairProfile.Usual with
+        {
+            NaturalLevel = new(4),
+            History = [new(0, 34, BandState.Lightened, new(8), 0.4)],
+        };
+        var test = new StrandTest(Lightener.Clay, new(30), Covering.Film, []);
         Assert.Null(test.OwnOf(hair));
         Assert.Equal(4, test.CaseOf(hair).From.Value);
     }

@@ -2,13 +2,15 @@ using CsCheck;
 using Wendro.Core.Head;
 using Wendro.Core.Mix;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Mix;
 
 /// <summary>Work split into bowls: none outlived, nothing lost, no more of them than need be.</summary>
 public sealed class BatchesTests
 {
-    private static readonly string[] Ids = ["A", "B"];
+    private static readonly FormulaId[] Ids = [FormulaId.A, FormulaId.B];
 
     private static readonly Gen<PanelWork[]> AnyWork = Gen.Select(
             Gen.Double[0.5, 8],
@@ -26,8 +28,8 @@ public sealed class BatchesTests
                             .Select(f => new Taken(
                                 key,
                                 f,
-                                f == "A" ? w.Item3 / 2 : w.Item4 / 2,
-                                f == "A" ? w.Item3 : w.Item4
+                                f == FormulaId.A ? w.Item3 / 2 : w.Item4 / 2,
+                                f == FormulaId.A ? w.Item3 : w.Item4
                             ))
                             .ToArray();
                         return new PanelWork(key, w.Item1, takes);
@@ -43,7 +45,7 @@ public sealed class BatchesTests
                 (work, windowA, windowB, mixing, least) =>
                 {
                     var bowls = Batches
-                        .Of(work, f => new BowlLimits(f == "A" ? windowA : windowB, least, 1000), mixing)
+                        .Of(work, f => new BowlLimits(f == FormulaId.A ? windowA : windowB, least, 1000), mixing)
                         .Bowls;
                     foreach (var id in Ids)
                     {
@@ -85,7 +87,7 @@ public sealed class BatchesTests
             .Select(w => w.Take(9).ToArray())
             .Sample(all =>
             {
-                var work = all.Select(w => w with { Takes = [new Taken(w.Panel, "A", 1, 1)] }).ToArray();
+                var work = all.Select(w => w with { Takes = [new Taken(w.Panel, FormulaId.A, 1, 1)] }).ToArray();
                 const double window = 14;
                 var bowls = Batches.Of(work, _ => new BowlLimits(window, 0, 1000), 3).Bowls;
                 Assert.Equal(FewestByTrying(work, window), bowls.Count);
@@ -104,18 +106,18 @@ public sealed class BatchesTests
     public void A_bowl_that_holds_less_is_followed_sooner_and_one_poured_larger_serves_more()
     {
         var work = Enumerable.Range(0, 6).Select(i => Work(i, 3)).ToArray();
-        BowlLimits limits(string _) => new(60, 0, 30);
+        BowlLimits limits(FormulaId _) => new(60, 0, 30);
         Assert.Equal([3, 3], Batches.Of(work, limits, 0).Bowls.Select(b => b.Panels.Count));
         Assert.Equal(
             [5, 1],
             Batches
-                .Of(work, limits, 0, new Dictionary<(string, int), double> { [("A", 1)] = 55 })
+                .Of(work, limits, 0, new Dictionary<(FormulaId, int), double> { [(FormulaId.A, 1)] = 55 })
                 .Bowls.Select(b => b.Panels.Count)
         );
         Assert.Equal(
             [1, 3, 2],
             Batches
-                .Of(work, limits, 0, new Dictionary<(string, int), double> { [("A", 1)] = 12 })
+                .Of(work, limits, 0, new Dictionary<(FormulaId, int), double> { [(FormulaId.A, 1)] = 12 })
                 .Bowls.Select(b => b.Panels.Count)
         );
     }
@@ -157,18 +159,18 @@ public sealed class BatchesTests
     public void A_bowl_weighed_a_little_short_still_serves_all_it_was_meant_for()
     {
         var work = Enumerable.Range(0, 3).Select(i => Work(i, 3)).ToArray();
-        static BowlLimits Limits(string _) => new(60, 1, 1000);
+        static BowlLimits Limits(FormulaId _) => new(60, 1, 1000);
         var meant = Assert.Single(Batches.Of(work, Limits, 3).Bowls);
-        var weighed = new Dictionary<(string, int), double> { [("A", 1)] = meant.Grams - 0.6 };
+        var weighed = new Dictionary<(FormulaId, int), double> { [(FormulaId.A, 1)] = meant.Grams - 0.6 };
         Assert.Equal(3, Assert.Single(Batches.Of(work, Limits, 3, weighed).Bowls).Panels.Count);
-        weighed[("A", 1)] = meant.Grams - 4;
+        weighed[(FormulaId.A, 1)] = meant.Grams - 4;
         Assert.Equal(2, Batches.Of(work, Limits, 3, weighed).Bowls.Count);
     }
 
     private static PanelWork Work(int i, double minutes)
     {
         var key = new PanelKey(Zone.UpperBack, 0, i);
-        return new(key, minutes, [new Taken(key, "A", 5, 10)]);
+        return new(key, minutes, [new Taken(key, FormulaId.A, 5, 10)]);
     }
 
     /// <summary>All ways to cut the row of panels, tried out.</summary>

@@ -9,7 +9,7 @@ namespace Wendro.Core.Tests.Mix;
 public sealed class BowlInHandTests
 {
     private static readonly DeveloperProduct[] Developers = new double[] { 10, 20, 40 }
-        .Select(v => new DeveloperProduct($"Dev {v}", new(), v))
+        .Select(v => new DeveloperProduct($"Dev {v}", new(), new(v)))
         .ToArray();
 
     private static readonly Gen<Formula> AnyFormula =
@@ -20,15 +20,22 @@ public sealed class BowlInHandTests
         from dose in Gen.Double[0.02, 0.2]
         select Formula.Usual with
         {
-            Volume = volume,
+            Volume = new(volume),
             DeveloperParts = parts,
-            Second = kind is 1 or 2 ? new SecondLightener(Lightener.Powder, second, "Powder P") : null,
-            Additive = kind is 2 ? new Additive(dose, 0.05) : null,
-            DepositLevel = kind == 3 ? 6 : null,
-            Shades =
+            Mixture =
                 kind == 3
-                    ? new ShadeMix([new("Five", 5, Reflect.Natural, 1), new("Seven", 7, Reflect.Ash, second)])
-                    : null,
+                    ? new DepositMixture(
+                        new(6),
+                        new ShadeMix([
+                            new("Five", new(5), Reflect.Natural, 1),
+                            new("Seven", new(7), Reflect.Ash, second),
+                        ])
+                    )
+                    : new LightenerMixture(
+                        Lightener.Clay,
+                        Second: kind is 1 or 2 ? new SecondLightener(Lightener.Powder, second, "Powder P") : null,
+                        Additive: kind is 2 ? new Additive(dose, 0.05) : null
+                    ),
         };
 
     [Fact]
@@ -41,8 +48,8 @@ public sealed class BowlInHandTests
                     double Of(Role role) => recipe.Ingredients.Where(i => i.Role == role).Sum(i => i.Grams);
                     var lightener = Of(Role.Lightener) + Of(Role.Colour);
                     Assert.Equal(grams, recipe.ProductGrams, 1e-6);
-                    Assert.Equal(formula.DeveloperPerLightener, Of(Role.Developer) / lightener, 1e-6);
-                    Assert.Equal((formula.Additive?.GramsPerGram ?? 0) * lightener, Of(Role.Additive), 1e-6);
+                    Assert.Equal(formula.DeveloperPerPart, Of(Role.Developer) / lightener, 1e-6);
+                    Assert.Equal((formula.Light?.Additive?.GramsPerGram ?? 0) * lightener, Of(Role.Additive), 1e-6);
                     Assert.Equal(recipe.ProductGrams + Of(Role.Additive), recipe.TotalGrams, 1e-9);
                     var parts = recipe.Ingredients.Where(i => i.Role == Role.Developer).ToArray();
                     Assert.Equal(formula.Volume < 10, recipe.Missing is not null);
@@ -51,7 +58,7 @@ public sealed class BowlInHandTests
                         parts.Sum(p => p.Grams * p.Volume!.Value) / parts.Sum(p => p.Grams),
                         1e-6
                     );
-                    if (formula.Second is { } two)
+                    if (formula.Light?.Second is { } two)
                     {
                         Assert.Equal(
                             two.Share,
@@ -84,9 +91,9 @@ public sealed class BowlInHandTests
                         1e-6
                     );
                     Assert.Equal(
-                        formula.DeveloperPerLightener,
-                        bowl.AsWeighed(formula).DeveloperPerLightener,
-                        0.2 * formula.DeveloperPerLightener
+                        formula.DeveloperPerPart,
+                        bowl.AsWeighed(formula).DeveloperPerPart,
+                        0.2 * formula.DeveloperPerPart
                     );
                 }
             );
@@ -134,9 +141,9 @@ public sealed class BowlInHandTests
                     Assert.True(restored.IsDone);
                     Assert.Equal(rescue.TotalGrams, restored.PouredGrams, 0.05);
                     Assert.Equal(
-                        formula.DeveloperPerLightener,
-                        restored.AsWeighed(formula).DeveloperPerLightener,
-                        1e-6 * formula.DeveloperPerLightener + 1e-6
+                        formula.DeveloperPerPart,
+                        restored.AsWeighed(formula).DeveloperPerPart,
+                        1e-6 * formula.DeveloperPerPart + 1e-6
                     );
                     Assert.Equal(formula.Volume, restored.AsWeighed(formula).Volume, 1e-4);
                     Assert.True(Weigh(recipe, [.. events, new Restored()], slips).IsDone);
@@ -146,7 +153,7 @@ public sealed class BowlInHandTests
     [Fact]
     public void Kept_as_it_is_the_rest_is_poured_as_meant_and_the_hair_gets_what_is_in_the_bowl()
     {
-        var recipe = Recipe.Of(Formula.Usual with { Volume = 20 }, 100, Developers);
+        var recipe = Recipe.Of(Formula.Usual with { Volume = new(20) }, 100, Developers);
         Assert.Equal(
             60 / 44.0,
             BowlInHand.Of(recipe, [new Poured(0, 44, Weighed.Typed)]).Rescue(250)!.RatioIfKept,
@@ -157,7 +164,7 @@ public sealed class BowlInHandTests
         Assert.Equal(44, bowl.LightenerGrams);
         Assert.Equal(60, bowl.DeveloperGrams, 0.5);
         var came = bowl.AsWeighed(Formula.Usual);
-        Assert.Equal(60 / 44.0, came.DeveloperPerLightener, 0.02);
+        Assert.Equal(60 / 44.0, came.DeveloperPerPart, 0.02);
         Assert.Equal(20, came.Volume, 1e-9);
 
         // Once kept, a second slip is heard again.
@@ -195,13 +202,13 @@ public sealed class BowlInHandTests
     [Fact]
     public void A_developer_beyond_the_shelf_is_said_and_the_bowl_still_balances()
     {
-        var recipe = Recipe.Of(Formula.Usual with { Volume = 5 }, 100, Developers);
+        var recipe = Recipe.Of(Formula.Usual with { Volume = new(5) }, 100, Developers);
         Assert.Contains("10 to 40 vol", recipe.Missing);
         Assert.Equal(100, recipe.TotalGrams, 1e-9);
         Assert.Equal(
             [40, 45, 15],
             Recipe
-                .Of(Formula.Usual with { Volume = 25 }, 100, Developers)
+                .Of(Formula.Usual with { Volume = new(25) }, 100, Developers)
                 .Ingredients.Select(i => Math.Round(i.Grams, 6))
         );
     }

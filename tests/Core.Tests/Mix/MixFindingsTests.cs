@@ -4,6 +4,7 @@ using Wendro.Core.Lift;
 using Wendro.Core.Mix;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 
 namespace Wendro.Core.Tests.Mix;
 
@@ -15,57 +16,58 @@ public sealed class MixFindingsTests
         .. GenericProducts
             .All.Select(p =>
                 p is LightenerProduct { Type: Lightener.Clay } ? p with { Stock = new(StockUnit.Gram, 0.1, 500, 100) }
-                : p is DeveloperProduct { Volume: 5 } ? p with { Name = "Too weak" }
+                : p is DeveloperProduct { Volume.Value: 5 } ? p with { Name = "Too weak" }
                 : p
             )
             .Where(p => p.Name != "Too weak"),
     ];
 
-    private static readonly PanelPaint Soft = new(Shape.V, 8, 8, 6, 6, 8);
-    private static readonly Formula Clay = Formula.Usual with { Product = "Clay lightener" };
+    private static readonly PanelPaint Soft = new PanelPaint(new Shape.V(8), 8, 6, 6, 8);
+    private static readonly Formula Clay = Formula.Usual.Lightened(l => l with { Product = "Clay lightener" });
 
     private static readonly Dictionary<FindingKind, (PlanEdit[] Edits, Product[] Shelf)> Flaws = new()
     {
-        [FindingKind.BowlOutlives] = (
+        [MixFault.BowlOutlives] = (
             [
                 CutZone.As(Zone.UpperBack, Sections.Usual with { WidthCm = 10 }),
                 Painted(Soft),
-                new SetFormula(Clay with { Figures = LiftTables.Of(Lightener.Clay) with { WindowMinutes = 1 } }),
+                new SetFormula(
+                    Clay.Lightened(l => l with { Figures = LiftTables.Of(Lightener.Clay) with { WindowMinutes = 1 } })
+                ),
             ],
             Shelf
         ),
-        [FindingKind.RunnyForDepth] = (
+        [MixFault.RunnyForDepth] = (
             [
                 Painted(Soft with { MidsMm = 11, EndsMm = 11 }),
                 new SetFormula(Clay with { DeveloperParts = 3, Consistency = Consistency.Runny }),
             ],
             Shelf
         ),
-        [FindingKind.StrengthOverScalp] = (
-            [Painted(Soft with { StartCm = 0.2 }), new SetFormula(Clay with { Volume = 40 })],
+        [MixFault.StrengthOverScalp] = (
+            [Painted(Soft with { StartCm = 0.2 }), new SetFormula(Clay with { Volume = new(40) })],
             Shelf
         ),
-        [FindingKind.HeatAgainstLeaflet] = ([Painted(Soft), new SetFormula(Clay with { LowHeat = true })], Shelf),
-        [FindingKind.PastLeaflet] = ([Painted(Soft), new SetFormula(Clay with { Minutes = 60 })], Shelf),
-        [FindingKind.AdditiveLowersLift] = (
-            [Painted(Soft), new SetFormula(Clay with { Additive = new Additive(0.1, 0.1) })],
+        [MixFault.HeatAgainstLeaflet] = ([Painted(Soft), new SetFormula(Clay with { LowHeat = true })], Shelf),
+        [MixFault.PastLeaflet] = ([Painted(Soft), new SetFormula(Clay with { Minutes = new(60) })], Shelf),
+        [MixFault.AdditiveLowersLift] = (
+            [Painted(Soft), new SetFormula(Clay.Lightened(l => l with { Additive = new Additive(0.1, 0.1) }))],
             Shelf
         ),
-        [FindingKind.NoSuchDeveloper] = ([Painted(Soft), new SetFormula(Clay with { Volume = 5 })], Shelf),
-        [FindingKind.NotEnoughStock] = (
+        [MixFault.NoSuchDeveloper] = ([Painted(Soft), new SetFormula(Clay with { Volume = new(5) })], Shelf),
+        [MixFault.NotEnoughStock] = (
             [Painted(Soft), new SetFormula(Clay)],
             [.. Shelf.Select(p => p is LightenerProduct ? p with { Stock = new(StockUnit.Gram, 0.1, 2) } : p)]
         ),
-        [FindingKind.RunsLow] = (
+        [MixFault.RunsLow] = (
             [Painted(Soft), new SetFormula(Clay)],
             [.. Shelf.Select(p => p is LightenerProduct ? p with { Stock = new(StockUnit.Gram, 0.1, 100, 99) } : p)]
         ),
     };
 
-    public static FindingKind[] Kinds { get; } =
-        Enum.GetValues<FindingKind>().Where(k => k >= FindingKind.BowlOutlives).ToArray();
+    public static IReadOnlyList<FindingKind> Kinds => MixFault.All;
 
-    public static TheoryData<FindingKind> Planned => [.. Kinds.Except([FindingKind.UnevenRecipe])];
+    public static TheoryData<FindingKind> Planned => [.. Kinds.Except([MixFault.UnevenRecipe])];
 
     private static PaintZone Painted(PanelPaint paint) => new(Zone.UpperBack, paint);
 
@@ -94,7 +96,7 @@ public sealed class MixFindingsTests
         Assert.NotEmpty(finding.Evidence);
         var fix = MixFixes.For(finding, mix);
         Assert.Equal(
-            kind is FindingKind.BowlOutlives or FindingKind.NotEnoughStock or FindingKind.RunsLow,
+            new[] { MixFault.BowlOutlives, MixFault.NotEnoughStock, MixFault.RunsLow }.Contains(kind),
             fix is null
         );
         if (fix is not null)
@@ -112,10 +114,14 @@ public sealed class MixFindingsTests
         Assert.Empty(
             Mixed([Painted(Soft), new SetFormula(Clay with { LowHeat = true, HeatConfirmed = true })], Shelf).Findings()
         );
-        var allows = Clay with
+        var allows = Clay.Lightened(l =>
+            l with
+            {
+                Figures = LiftTables.Of(Lightener.Clay) with { ExcludesHeat = false },
+            }
+        ) with
         {
             LowHeat = true,
-            Figures = LiftTables.Of(Lightener.Clay) with { ExcludesHeat = false },
         };
         Assert.Empty(Mixed([Painted(Soft), new SetFormula(allows)], Shelf).Findings());
     }
@@ -123,15 +129,13 @@ public sealed class MixFindingsTests
     [Fact]
     public void Safety_is_not_set_aside_and_the_rest_can_be()
     {
-        foreach (
-            var kind in new[] { FindingKind.HeatAgainstLeaflet, FindingKind.PastLeaflet, FindingKind.RunnyForDepth }
-        )
+        foreach (var kind in new[] { MixFault.HeatAgainstLeaflet, MixFault.PastLeaflet, MixFault.RunnyForDepth })
         {
             var (edits, shelf) = Flaws[kind];
             var finding = Mixed(edits, shelf).Findings().Single(f => f.Kind == kind);
             var set = Plan.Fresh()
                 .Apply(new Together([.. edits, new Dismiss(finding.Id, finding.Severity, "so be it")]), Given.Cutting);
-            Assert.Equal(kind == FindingKind.RunnyForDepth, set.Succeeded);
+            Assert.Equal(kind == MixFault.RunnyForDepth, set.Succeeded);
         }
     }
 
@@ -158,23 +162,23 @@ public sealed class MixFindingsTests
 
         Assert.Empty(Mixed(edits, Shelf, Begun(1)).Findings());
         var off = Mixed(edits, Shelf, Begun(2));
-        var finding = Assert.Single(off.Findings(), f => f.Kind == FindingKind.UnevenRecipe);
+        var finding = Assert.Single(off.Findings(), f => f.Kind == MixFault.UnevenRecipe);
         Assert.Contains("1 : 3.00", finding.Text.ToString());
         Assert.Equal(off.Bowls[0].Batch.Panels, finding.Panels);
 
-        var after = Mixed([Painted(Soft), new SetFormula(Clay with { Volume = 20 })], Shelf, Begun(1));
+        var after = Mixed([Painted(Soft), new SetFormula(Clay with { Volume = new(20) })], Shelf, Begun(1));
         Assert.Contains(
             "instead of 1 : 1.50 with 20 vol",
-            Assert.Single(after.Findings(), f => f.Kind == FindingKind.UnevenRecipe).Text.ToString()
+            Assert.Single(after.Findings(), f => f.Kind == MixFault.UnevenRecipe).Text.ToString()
         );
         var swapped = Mixed(
-            [Painted(Soft), new SetFormula(Clay with { Product = "Cream lightener" })],
+            [Painted(Soft), new SetFormula(Clay.Lightened(l => l with { Product = "Cream lightener" }))],
             Shelf,
             Begun(1)
         );
         Assert.Contains(
             "It holds Clay lightener",
-            Assert.Single(swapped.Findings(), f => f.Kind == FindingKind.UnevenRecipe).Text.ToString()
+            Assert.Single(swapped.Findings(), f => f.Kind == MixFault.UnevenRecipe).Text.ToString()
         );
 
         var weaker = PlannedHead.Of(Given.Usual, Given.Cutting, off.Head.Plan, off.AsWeighed());
@@ -202,7 +206,7 @@ public sealed class MixFindingsTests
         Assert.Equal(mix.Grams, mix.Formulas().Sum(f => f.Grams), 1e-6);
         var all = mix
             .Bowls.SelectMany(b => b.Recipe.Ingredients)
-            .Where(i => i.Product == Clay.Product)
+            .Where(i => i.Product == Clay.Light!.Product)
             .Sum(i => i.Grams);
         Assert.Equal(all * 0.1, mix.Formulas()[0].Cost!.Value, 1e-6);
         Assert.Equal(all, mix.Bowls.Sum(b => b.Batch.Grams) / 2.5, 1e-6);
@@ -213,7 +217,7 @@ public sealed class MixFindingsTests
     {
         var panel = Given.Bare.Panels.First(p => p.Panel.Key.Zone == Zone.UpperBack).Panel;
         double Reached(PanelPaint paint) => Amounts.HairReached(panel, PaintedPanel.On(panel, paint, 1));
-        var all = new PanelPaint(Shape.Full, 0, 0, 0, 40, 40);
+        var all = new PanelPaint(new Shape.Full(), 0, 0, 40, 40);
         Assert.Equal(panel.HairGrams, Reached(all), 1e-6);
         Assert.Equal(panel.HairGrams / 2, Reached(all with { StartShare = 0.5 }), 0.02 * panel.HairGrams);
         Assert.Equal(
@@ -230,7 +234,7 @@ public sealed class MixFindingsTests
     {
         var mix = Mixed(
             [
-                .. ZoneFacts.All.Select(z => new PaintZone(z, Soft with { StartShare = 0.3, DropCm = 6 })),
+                .. ZoneFacts.All.Select(z => new PaintZone(z, Soft with { StartShare = 0.3, Shape = new Shape.V(6) })),
                 new SetFormula(Clay),
             ],
             Shelf

@@ -4,7 +4,9 @@ using Wendro.Core.Lift;
 using Wendro.Core.Mix;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 using Wendro.Core.Tone;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Mix;
 
@@ -35,10 +37,8 @@ public sealed class ProductTests
             { "stock.lot", Clay with { Stock = Some with { Lot = new string('x', 41) } } },
             { "stock.unit", Clay with { Stock = Some with { Unit = (StockUnit)5 } } },
             { "stock", Clay with { Stock = null! } },
-            { "volume", new DeveloperProduct("D", Some, 41) },
-            { "depth", new ShadeProduct("S", Some, 0, Reflect.Ash, ShadeBase.Demi, 1, 10, 20) },
-            { "developerParts", new ShadeProduct("S", Some, 5, Reflect.Ash, ShadeBase.Demi, 0, 10, 20) },
-            { "minutes", new ShadeProduct("S", Some, 5, Reflect.Ash, ShadeBase.Demi, 1, 10, 500) },
+            { "developerParts", new ShadeProduct("S", Some, new(5), Reflect.Ash, ShadeBase.Demi, 0, new(10), new(20)) },
+            { "minutes", new ShadeProduct("S", Some, new(5), Reflect.Ash, ShadeBase.Demi, 1, new(10), new(500)) },
             { "gramsPerGram", new AdditiveProduct("A", Some, 0, 0.1, new(0.05, Source.Leaflet)) },
             { "slows", new AdditiveProduct("A", Some, 0.1, 0.1, new(0.5, Source.Leaflet)) },
             { "covering", new CoveringProduct("C", Some, Covering.Open, 30) },
@@ -91,26 +91,26 @@ public sealed class ProductTests
     {
         var panel = Given.Bare.Panels.First(p => p.Panel.Key.Zone == Zone.UpperBack).Panel;
         double Coat(PanelPaint paint) => Amounts.CoatOn(PaintedPanel.On(panel, paint, 1));
-        var plain = new PanelPaint();
+        var plain = PanelPaint.Usual;
         Assert.Equal(2.2, Coat(plain));
         Assert.Equal(2.5, Coat(plain with { Face = Face.Both }));
         Assert.Equal(1.9, Coat(plain with { Face = Face.Both, Covering = Covering.Foil }));
         Assert.Equal(2.3, Coat(plain with { Teasing = Teasing.Light }));
-        Assert.Equal(1.5, Coat(plain with { Shape = Shape.Scrunch, Covering = Covering.Foil }));
+        Assert.Equal(1.5, Coat(plain with { Shape = new Shape.Scrunch(), Covering = Covering.Foil }));
     }
 
     [Fact]
     public void What_lies_ready_follows_hair_frame_heat_and_bowls()
     {
-        var head = Given.Bare.Apply(new PaintZone(Zone.UpperBack, new PanelPaint(Covering: Covering.Film)));
+        var head = Given.Bare.Apply(new PaintZone(Zone.UpperBack, PanelPaint.Usual with { Covering = Covering.Film }));
         var keys = head.Panels.Where(p => p.Coats.Count > 0).Select(p => p.Panel.Key).ToArray();
-        Batch Bowl(string formula, double from, double to) =>
+        Batch Bowl(FormulaId formula, double from, double to) =>
             new(formula, 1, 20, 0, from, from + 3, to, from + 28, keys, 20);
         IReadOnlyList<TrayItem> Of(HairProfile hair, params Batch[] bowls) => Tray.Of(head.Panels, hair, bowls, 4);
         int Count(IReadOnlyList<TrayItem> tray, string id) => tray.SingleOrDefault(t => t.Id == id)?.Count ?? 0;
 
-        Assert.Equal(2, Count(Of(HairProfile.Usual, Bowl("A", 0, 20), Bowl("B", 10, 30)), "bowls"));
-        Assert.Equal(1, Count(Of(HairProfile.Usual, Bowl("A", 0, 20), Bowl("B", 20, 30)), "bowls"));
+        Assert.Equal(2, Count(Of(HairProfile.Usual, Bowl(FormulaId.A, 0, 20), Bowl(FormulaId.B, 10, 30)), "bowls"));
+        Assert.Equal(1, Count(Of(HairProfile.Usual, Bowl(FormulaId.A, 0, 20), Bowl(FormulaId.B, 20, 30)), "bowls"));
         Assert.Equal(8, Count(Of(HairProfile.Usual), "clips"));
         Assert.Contains(Of(HairProfile.Usual with { Curl = Curl.Coily }), t => t.Words == "Wide comb");
         Assert.Contains(Of(HairProfile.Usual with { GreyShare = 0.3 }), t => t.Id == "smallBrush");

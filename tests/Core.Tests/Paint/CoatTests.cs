@@ -5,6 +5,7 @@ using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 using Wendro.Core.Tone;
 using Wendro.Core.Units;
 
@@ -13,8 +14,8 @@ namespace Wendro.Core.Tests.Paint;
 /// <summary>Shapes beyond the plain edges, and several products on one panel.</summary>
 public sealed class CoatTests
 {
-    private static readonly PanelPaint Deep = new(Shape.Full, 0, 0, 0, 40, 40);
-    private static readonly Formula Lowlight = new("B", Lightener.Clay, 10, 30, DepositLevel: 3);
+    private static readonly PanelPaint Deep = new PanelPaint(new Shape.Full(), 0, 0, 40, 40);
+    private static readonly Formula Lowlight = Formula.Colouring(FormulaId.B, 3, 10, 30);
 
     private static PaintedPanel On(PanelPaint paint, double lengthCm = 30) =>
         PaintedPanel.On(Given.PanelOf(10, lengthCm), paint, 1);
@@ -28,7 +29,7 @@ public sealed class CoatTests
     )
     {
         var panel = Given.PanelOf(10, 30);
-        Formula Of(string id) => formulas.Append(Formula.Usual).Append(Lowlight).First(f => f.Id == id);
+        Formula Of(FormulaId id) => formulas.Append(Formula.Usual).Append(Lowlight).First(f => f.Id == id);
         var planned = new PlannedPanel(
             panel,
             paint.Coats().Select(c => Coat.Planned(PaintedPanel.On(panel, c, 1), Of(c.Formula))).ToArray()
@@ -42,28 +43,28 @@ public sealed class CoatTests
     [Fact]
     public void W_has_a_middle_peak_and_a_spine_runs_through_the_dark_middle()
     {
-        var w = On(new PanelPaint(Shape.W, 5, 8, CentreCm: 2));
+        var w = On(new PanelPaint(new Shape.W(8, PeakCm: 2), 5));
         Assert.Equal((5, 7, 5), (w.UpperEdge(0), w.UpperEdge(0.5), w.UpperEdge(1)));
         Assert.Equal(13, w.UpperEdge(0.25), 1e-9);
-        var v = new PanelPaint(Shape.V, 5, 10, 1);
+        var v = new PanelPaint(new Shape.V(10), 5, 1);
         Assert.Equal(0, On(v).CoverageAlong(0.5, 9));
-        Assert.True(On(Shapes.In(v, Shape.Spined)).CoverageAlong(0.5, 9) > 0.9);
-        Assert.Equal(0, On(Shapes.In(v, Shape.Spined)).CoverageAlong(0.35, 6), 0.05);
+        Assert.True(On(v.In(ShapeKind.Spined)).CoverageAlong(0.5, 9) > 0.9);
+        Assert.Equal(0, On(v.In(ShapeKind.Spined)).CoverageAlong(0.35, 6), 0.05);
     }
 
     [Fact]
     public void U_is_rounder_than_V_and_the_middle_can_be_moved()
     {
-        var paint = new PanelPaint(Shape.V, 5, 8);
-        Assert.True(On(paint with { Shape = Shape.U }).UpperEdge(0.25) > On(paint).UpperEdge(0.25));
-        Assert.Equal(13, On(paint with { CentreU = 0.3 }).UpperEdge(0.3), 1e-9);
+        var paint = new PanelPaint(new Shape.V(8), 5);
+        Assert.True(On(paint with { Shape = new Shape.U(8) }).UpperEdge(0.25) > On(paint).UpperEdge(0.25));
+        Assert.Equal(13, On(paint with { Shape = new Shape.V(8, 0.3) }).UpperEdge(0.3), 1e-9);
         Assert.Equal(9, On(paint with { SlopeCm = 4 }).UpperEdge(1), 1e-9);
     }
 
     [Fact]
     public void Teeth_are_of_unequal_height_the_same_every_time()
     {
-        var saw = On(new PanelPaint(Shape.Sawtooth, 5, 10, Strokes: 5));
+        var saw = On(new PanelPaint(new Shape.Sawtooth(10, 5), 5));
         var peaks = Enumerable.Range(0, 5).Select(i => saw.UpperEdge((i + 0.5) / 5)).ToArray();
         Assert.True(peaks.Max() - peaks.Min() > 0.8);
         Assert.Equal(peaks, Enumerable.Range(0, 5).Select(i => On(saw.Paint).UpperEdge((i + 0.5) / 5)));
@@ -72,7 +73,7 @@ public sealed class CoatTests
     [Fact]
     public void Lines_start_high_and_low_by_turns_widen_and_meet_where_the_panel_is_held()
     {
-        var lines = On(new PanelPaint(Shape.Staggered, 4, 6, 0.5, Strokes: 5, StrokeShare: 0.3, MergeCm: 14));
+        var lines = On(new PanelPaint(new Shape.Staggered(6) { Stroked = new(0.3, 14) }, 4, 0.5));
         double Share(double s) => Enumerable.Range(0, 200).Average(i => lines.CoverageAlong((i + 0.5) / 200, s));
         Assert.True(
             lines.CoverageAlong(0.1, 7) > 0.9 && lines.CoverageAlong(0.3, 7) < 0.1,
@@ -80,13 +81,16 @@ public sealed class CoatTests
         );
         Assert.True(Share(6) < Share(11) && Share(11) < Share(15));
         Assert.True(Share(19) > 0.97, $"solid where held: {Share(19)}");
-        Assert.True(On(lines.Paint with { MergeCm = 8 }).CoverageAlong(0.2, 13) > lines.CoverageAlong(0.2, 13));
+        Assert.True(
+            On(lines.Paint with { Shape = new Shape.Staggered(6) { Stroked = new(0.3, 8) } }).CoverageAlong(0.2, 13)
+                > lines.CoverageAlong(0.2, 13)
+        );
     }
 
     [Fact]
     public void Tips_are_measured_from_each_strands_own_end()
     {
-        var tip = On(new PanelPaint(Shape.Tip, StartCm: 24, DropCm: 0, BlurCm: 1));
+        var tip = On(new PanelPaint(new Shape.Tip(), 24, 1));
         Assert.Equal((0, 1), (tip.CoverageAlong(0.5, 23, 30, 0), tip.CoverageAlong(0.5, 26, 30, 0)));
         Assert.Equal((0, 1), (tip.CoverageAlong(0.5, 13, 20, 0), tip.CoverageAlong(0.5, 16, 20, 0)));
     }
@@ -94,10 +98,10 @@ public sealed class CoatTests
     [Fact]
     public void A_band_ends_and_reverse_is_full_at_the_root()
     {
-        var fold = On(Shapes.In(new PanelPaint(StartCm: 2), Shape.Fold));
+        var fold = On((PanelPaint.Usual with { StartCm = 2 }).In(ShapeKind.Fold));
         Assert.True(fold.CoverageAlong(0.5, 6) > 0.9);
         Assert.Equal(0, fold.CoverageAlong(0.5, 10.01));
-        var reverse = On(Shapes.In(new PanelPaint(), Shape.Reverse) with { BlurCm = 6 });
+        var reverse = On(PanelPaint.Usual.In(ShapeKind.Reverse) with { BlurCm = 6 });
         Assert.Equal(1, reverse.CoverageAlong(0.5, 0.1));
         Assert.InRange(reverse.CoverageAlong(0.5, 9), 0.4, 0.6);
         Assert.Equal(0, reverse.CoverageAlong(0.5, 12));
@@ -114,11 +118,7 @@ public sealed class CoatTests
                             .Range(0, 900)
                             .Average(i =>
                                 PaintedPanel
-                                    .On(
-                                        Given.PanelOf(10),
-                                        new PanelPaint(Shape.Scrunch, 2, 0, 1, Strokes: passes),
-                                        seed
-                                    )
+                                    .On(Given.PanelOf(10), new PanelPaint(new Shape.Scrunch(passes), 2, 1), seed)
                                     .CoverageAlong((i % 30 + 0.5) / 30, 4 + i / 30 * 0.8)
                             );
                     Assert.True(Share(1) < Share(3) && Share(3) < Share(6));
@@ -142,18 +142,18 @@ public sealed class CoatTests
     [Fact]
     public void What_was_laid_first_holds_the_hair_where_two_lie()
     {
-        var mild = new Formula("C", Lightener.Clay, 10, 30);
-        var first = Level(Deep with { Next = Deep with { Formula = "C" } }, 0.9, formulas: mild);
-        var second = Level(Deep with { Formula = "C", Next = Deep }, 0.9, formulas: mild);
+        var mild = Formula.Lightening(FormulaId.C, Lightener.Clay, 10, 30);
+        var first = Level(Deep with { Next = Deep with { Formula = FormulaId.C } }, 0.9, formulas: mild);
+        var second = Level(Deep with { Formula = FormulaId.C, Next = Deep }, 0.9, formulas: mild);
         Assert.Equal(Level(Deep, 0.9), first, 0.05);
-        Assert.Equal(Level(Deep with { Formula = "C" }, 0.9, formulas: mild), second, 0.05);
+        Assert.Equal(Level(Deep with { Formula = FormulaId.C }, 0.9, formulas: mild), second, 0.05);
         Assert.True(first > second + 0.5);
     }
 
     [Fact]
     public void Deposit_above_and_light_below_on_the_same_strand()
     {
-        var root = new PanelPaint(Shape.Reverse, 0, 0, 3, 40, 40, Formula: "B", BandCm: 9);
+        var root = new PanelPaint(new Shape.Reverse(), 0, 3, 40, 40, BandCm: 9) { Formula = FormulaId.B };
         var both = root with { Next = Deep with { StartCm = 12, BlurCm = 4 } };
         Assert.Equal(3, Level(both, 0.1), 0.1);
         Assert.True(Level(both, 0.95) > 7.5);
@@ -175,7 +175,7 @@ public sealed class CoatTests
     [Fact]
     public void Firm_strokes_go_deeper_teasing_holds_strands_back_and_stiff_mixtures_lift_less()
     {
-        var paint = new PanelPaint(MidsMm: 5, EndsMm: 5);
+        var paint = PanelPaint.Usual with { MidsMm = 5, EndsMm = 5 };
         Assert.True(On(paint with { Pressure = Pressure.Firm }).Depth(1) > On(paint).Depth(1));
         Assert.True(On(paint with { Pressure = Pressure.Light }).Depth(1) < On(paint).Depth(1));
         Assert.Equal(
@@ -210,16 +210,16 @@ public sealed class CoatTests
     [Fact]
     public void Coats_are_added_taken_and_swapped_by_edits()
     {
-        string[] one = ["upperBack/1/1"];
+        PanelKey[] one = [PanelKey.Of("upperBack/1/1")];
         var plan = Given.Bare.Apply(new SetFormula(Lowlight), new PaintPanels(one, Deep with { StartCm = 8 })).Plan;
         PanelPaint Of(Plan p) => p.Zones[Zone.UpperBack].Paint[one[0]];
         var two = plan.Apply(
-            new AddCoat(one, Shapes.In(new PanelPaint(Formula: "B"), Shape.Reverse)),
+            new AddCoat(one, (PanelPaint.Usual with { Formula = FormulaId.B }).In(ShapeKind.Reverse)),
             Given.Cutting
         ).Plan;
-        Assert.Equal(["A", "B"], Of(two).Coats().Select(c => c.Formula));
+        Assert.Equal([FormulaId.A, FormulaId.B], Of(two).Coats().Select(c => c.Formula));
         var swapped = two.Apply(new SwapCoats(one, 0), Given.Cutting).Plan;
-        Assert.Equal(["B", "A"], Of(swapped).Coats().Select(c => c.Formula));
+        Assert.Equal([FormulaId.B, FormulaId.A], Of(swapped).Coats().Select(c => c.Formula));
         Assert.Equal(Of(plan), Of(two.Apply(new TakeCoat(one, 1), Given.Cutting).Plan));
         var moved = two.Apply(new SetBand(one, 5, Coat: 1), Given.Cutting).Plan;
         Assert.Equal((null, 5), (Of(moved).BandCm, Of(moved).Next!.BandCm));

@@ -1,6 +1,7 @@
 using CsCheck;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 
 namespace Wendro.Core.Tests.Paint;
 
@@ -12,7 +13,7 @@ public sealed class ShapeTests
     [Fact]
     public void V_is_high_at_both_edges_and_low_in_the_middle()
     {
-        var v = On(new PanelPaint(Shape.V, StartCm: 6, DropCm: 8));
+        var v = On(new PanelPaint(new Shape.V(8), 6));
         Assert.Equal(6, v.UpperEdge(0));
         Assert.Equal(14, v.UpperEdge(0.5));
         Assert.Equal(6, v.UpperEdge(1));
@@ -23,19 +24,22 @@ public sealed class ShapeTests
     {
         Assert.Equal(
             (5, 11),
-            (On(new PanelPaint(Shape.Slant, 5, 6)).UpperEdge(0), On(new PanelPaint(Shape.Slant, 5, 6)).UpperEdge(1))
+            (
+                On(new PanelPaint(new Shape.Slant(6), 5)).UpperEdge(0),
+                On(new PanelPaint(new Shape.Slant(6), 5)).UpperEdge(1)
+            )
         );
-        Assert.Equal(11, On(new PanelPaint(Shape.Slant, 5, 6, Flip: true)).UpperEdge(0));
+        Assert.Equal(11, On(new PanelPaint(new Shape.Slant(6, Flip: true), 5)).UpperEdge(0));
     }
 
     [Fact]
     public void Full_is_straight() =>
-        Gen.Double[0, 1].Sample(u => Assert.Equal(3, On(new PanelPaint(Shape.Full, 3, 9)).UpperEdge(u)));
+        Gen.Double[0, 1].Sample(u => Assert.Equal(3, On(new PanelPaint(new Shape.Full(), 3)).UpperEdge(u)));
 
     [Fact]
     public void Coverage_is_nothing_at_the_start_and_all_of_it_a_blur_further_down()
     {
-        var full = On(new PanelPaint(Shape.Full, 4, 0, BlurCm: 5));
+        var full = On(new PanelPaint(new Shape.Full(), 4, 5));
         Assert.Equal(0, full.CoverageAlong(0.3, 4));
         Assert.Equal(0.5, full.CoverageAlong(0.3, 6.5), 1e-9);
         Assert.Equal(1, full.CoverageAlong(0.3, 9));
@@ -44,7 +48,7 @@ public sealed class ShapeTests
     [Fact]
     public void Coverage_only_grows_towards_the_ends() =>
         Gen.Select(
-                Given.AnyPaint.Where(p => p.Shape != Shape.Scrunch).Select(p => p with { BandCm = null }),
+                Given.AnyPaint.Where(p => p.Shape is not Shape.Scrunch).Select(p => p with { BandCm = null }),
                 Gen.Double[0, 1],
                 Gen.Double[0, 40],
                 Gen.Double[0, 5]
@@ -57,27 +61,27 @@ public sealed class ShapeTests
     [Fact]
     public void Depth_is_penetration_over_thickness_linear_from_mids_to_ends()
     {
-        var p = On(new PanelPaint(MidsMm: 4, EndsMm: 8), thickness: 10);
+        var p = On(PanelPaint.Usual with { MidsMm = 4, EndsMm = 8 }, thickness: 10);
         Assert.Equal(0.4, p.Depth(0.2), 1e-9);
         Assert.Equal(0.4, p.Depth(0.5), 1e-9);
         Assert.Equal(0.6, p.Depth(0.75), 1e-9);
         Assert.Equal(0.8, p.Depth(1), 1e-9);
-        Assert.Equal(1, On(new PanelPaint(MidsMm: 20), thickness: 10).Depth(0));
+        Assert.Equal(1, On(PanelPaint.Usual with { MidsMm = 20 }, thickness: 10).Depth(0));
     }
 
     [Fact]
     public void Surface_reaches_from_the_top_and_underside_from_below()
     {
-        var top = On(new PanelPaint(MidsMm: 3, Face: Face.Surface));
-        var under = On(new PanelPaint(MidsMm: 3, Face: Face.Underside));
+        var top = On(PanelPaint.Usual with { MidsMm = 3, Face = Face.Surface });
+        var under = On(PanelPaint.Usual with { MidsMm = 3, Face = Face.Underside });
         Assert.Equal((1, 0), (top.CoverageThrough(0.1, 0.2), top.CoverageThrough(0.9, 0.2)));
         Assert.Equal((0, 1), (under.CoverageThrough(0.1, 0.2), under.CoverageThrough(0.9, 0.2)));
-        Assert.Equal(1, On(new PanelPaint(MidsMm: 3, Face: Face.Both)).CoverageThrough(0.9, 0.2));
+        Assert.Equal(1, On(PanelPaint.Usual with { MidsMm = 3, Face = Face.Both }).CoverageThrough(0.9, 0.2));
     }
 
     [Fact]
     public void A_share_of_the_length_resolves_against_the_panel() =>
-        Assert.Equal(9, On(new PanelPaint(StartCm: 2, StartShare: 0.3)).StartCm, 1e-9);
+        Assert.Equal(9, On(PanelPaint.Usual with { StartCm = 2, StartShare = 0.3 }).StartCm, 1e-9);
 
     [Fact]
     public void Spread_sets_neighbours_more_than_a_stripe_apart() =>
@@ -85,7 +89,7 @@ public sealed class ShapeTests
             .Sample(
                 (row, column, spread, seed) =>
                 {
-                    var paint = new PanelPaint(StartCm: 10, SpreadCm: spread);
+                    var paint = PanelPaint.Usual with { StartCm = 10, SpreadCm = spread };
                     var a = paint.StartOn(new PanelKey(Zone.Crown, row, column), 30, seed);
                     var b = paint.StartOn(new PanelKey(Zone.Crown, row, column + 1), 30, seed);
                     Assert.True(Math.Abs(a - b) >= 1.1 * spread - 1e-9);
@@ -96,7 +100,7 @@ public sealed class ShapeTests
     [Fact]
     public void Spread_is_the_same_on_both_sides_of_the_head()
     {
-        var paint = new PanelPaint(SpreadCm: 2);
+        var paint = PanelPaint.Usual with { SpreadCm = 2 };
         Assert.Equal(
             paint.StartOn(new PanelKey(Zone.SideLeft, 1, 2), 30, 7),
             paint.StartOn(new PanelKey(Zone.SideRight, 1, 2), 30, 7)

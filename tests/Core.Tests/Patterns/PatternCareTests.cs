@@ -14,7 +14,7 @@ public sealed class PatternCareTests
         HairProfile.Usual,
         HairProfile.Usual with
         {
-            NaturalLevel = 3.5,
+            NaturalLevel = new(3.5),
             Density = Density.High,
         },
         HairProfile.Usual with
@@ -27,11 +27,11 @@ public sealed class PatternCareTests
         },
         HairProfile.Usual with
         {
-            History = [new(0, 8, BandState.Natural, 5), new(8, 34, BandState.Lightened, 8.5)],
+            History = [new(0, 8, BandState.Natural, new(5)), new(8, 34, BandState.Lightened, new(8.5))],
         },
         HairProfile.Usual with
         {
-            History = [new(0, 6, BandState.Natural, 5), new(6, 34, BandState.Lightened, 8, 0.3)],
+            History = [new(0, 6, BandState.Natural, new(5)), new(6, 34, BandState.Lightened, new(8), 0.3)],
         },
         HairProfile.Usual with
         {
@@ -60,12 +60,13 @@ public sealed class PatternCareTests
         Assert.Contains(head.Panels, p => p.Coats.Count > 0);
         Assert.Empty(
             head.AllFindings.Where(f =>
-                    f.Kind
-                        is FindingKind.ScalpContact
-                            or FindingKind.BleedThrough
-                            or FindingKind.HotRoot
-                            or FindingKind.LowlightOnTop
-                    || (f.Kind == FindingKind.Overlap && f.Severity != Severity.Note)
+                    new[]
+                    {
+                        BlendFault.ScalpContact,
+                        BlendFault.BleedThrough,
+                        BlendFault.HotRoot,
+                        BlendFault.LowlightOnTop,
+                    }.Contains(f.Kind) || (f.Kind == BlendFault.Overlap && f.Severity != Severity.Note)
                 )
                 .Select(f => f.Text)
         );

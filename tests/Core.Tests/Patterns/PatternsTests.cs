@@ -4,18 +4,24 @@ using Wendro.Core.Head;
 using Wendro.Core.Paint;
 using Wendro.Core.Patterns;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Patterns;
 
 public sealed class PatternsTests
 {
-    private static readonly Band[] Stripes = [new(0, 4, BandState.Natural, 5), new(4, 30, BandState.Lightened, 8, 0.3)];
+    private static readonly Band[] Stripes =
+    [
+        new(0, 4, BandState.Natural, new(5)),
+        new(4, 30, BandState.Lightened, new(8), 0.3),
+    ];
 
     private static readonly Dictionary<string, HairProfile> Heads = new()
     {
-        ["straight dark"] = HairProfile.Usual with { NaturalLevel = 3, Cut = new Cut(44) },
+        ["straight dark"] = HairProfile.Usual with { NaturalLevel = new(3), Cut = new Cut(44) },
         ["wavy, striped"] = HairProfile.Usual with { Curl = Curl.Wavy, Cut = new Cut(40, 6), History = Stripes },
-        ["fine bob"] = HairProfile.Usual with { NaturalLevel = 7, Diameter = Diameter.Fine, Cut = new Cut(22) },
+        ["fine bob"] = HairProfile.Usual with { NaturalLevel = new(7), Diameter = Diameter.Fine, Cut = new Cut(22) },
         ["curly"] = HairProfile.Usual with { Curl = Curl.Curly, Density = Density.High, Cut = new Cut(36, 8) },
         ["coily, undercut"] = HairProfile.Usual with
         {
@@ -73,7 +79,7 @@ public sealed class PatternsTests
         {
             var part = parts[i % parts.Length];
             var used = Plan.Fresh() with { Part = part };
-            used = used.Apply(new PaintZone(Zone.Crown, new PanelPaint()), On(hair)).Plan;
+            used = used.Apply(new PaintZone(Zone.Crown, PanelPaint.Usual), On(hair)).Plan;
             used = used.Apply(new LeaveOut(Region.Veil, 1, "before"), On(hair)).Plan;
             var steps = StartingPatterns.Of(id)!.StepsFor(used, On(hair), HouseRules.Usual);
             Each.Of(steps, s => Assert.True(s.Why.Length > 5 && s.Edits.Count > 0));
@@ -106,12 +112,12 @@ public sealed class PatternsTests
             plan.Zones.Where(z => z.Value.Excluded is null).Select(z => z.Value.Sections);
 
         Assert.Equal(Frame.Tiers, On("curl-shell").Frame);
-        Each.Of(On("curl-shell").Zones[Zone.UpperBack].Paint.Values, p => Assert.Equal(Shape.Scrunch, p.Shape));
+        Each.Of(On("curl-shell").Zones[Zone.UpperBack].Paint.Values, p => Assert.IsType<Shape.Scrunch>(p.Shape));
         Each.Of(On("quiet-dark").Zones[Zone.LowerBack].Paint.Values, p => Assert.Equal(Covering.Film, p.Covering));
         Each.Of(On("hairline-express").Zones, z => Assert.Equal(ZoneFacts.IsHairline(z.Key), z.Value.Excluded is null));
         Each.Of(
             On("grey-blend").Zones[Zone.UpperBack].Paint.Values,
-            p => Assert.Equal(Wendro.Core.Lift.Lightener.Half, On("grey-blend").FormulaOf(p.Formula)!.Lightener)
+            p => Assert.Equal(Wendro.Core.Lift.Lightener.Half, On("grey-blend").FormulaOf(p.Formula)!.Light!.Lightener)
         );
         Assert.True(On("shadow-mesh").Zones[Zone.UpperBack].Sections is { ThicknessMm: <= 9, LeaveOutMm: >= 10 });
         Assert.True(On("woven-bob").Zones[Zone.UpperBack].Sections.Woven);
@@ -125,11 +131,11 @@ public sealed class PatternsTests
         Assert.Equal(RowOrder.HighFirst, On("face-block").Zones[Zone.FaceFrameLeft].Sections.Order);
         Assert.Equal(2, On("face-block").Formulas.Length);
         Each.Of(
-            On("high-low-foil").Zones[Zone.UpperBack].Paint.GroupBy(p => PanelKey.Parse(p.Key)!.Value.Row % 2),
+            On("high-low-foil").Zones[Zone.UpperBack].Paint.GroupBy(p => p.Key.Row % 2),
             g => Assert.Single(g.Select(p => p.Value.StartShare).Distinct())
         );
         Assert.Contains(On("oval-out").Regions, r => r.Region == Region.Oval);
-        Assert.True(On("oval-out").FormulaOf("A")!.Volume < On("oval-out").FormulaOf("B")!.Volume);
+        Assert.True(On("oval-out").FormulaOf(FormulaId.A)!.Volume < On("oval-out").FormulaOf(FormulaId.B)!.Volume);
         Assert.Contains(Cut(On("lines-softened")), s => s.Woven);
         Assert.NotNull(On("raised-after-cut").Zones[Zone.Nape].Excluded);
         Assert.True(On("raised-after-cut").Zones[Zone.UpperBack].Sections.Bricklay);
@@ -140,7 +146,7 @@ public sealed class PatternsTests
         Assert.True(heavy.Zones[Zone.Nape].Sections.LeaveOutMm > heavy.Zones[Zone.TopLeft].Sections.LeaveOutMm);
         Assert.True(heavy.Zones[Zone.Nape].Usual!.StartShare > heavy.Zones[Zone.TopLeft].Usual!.StartShare);
         var refresh = On("refresh-dark").Zones[Zone.UpperBack];
-        Each.Of(refresh.Paint.Keys, k => Assert.Equal(1, PanelKey.Parse(k)!.Value.Column % 2));
+        Each.Of(refresh.Paint.Keys, k => Assert.Equal(1, k.Column % 2));
         Assert.Equal(Frame.Quadrants, On("zigzag-quadrants").Frame);
         Assert.Equal(Parting.Zigzag, On("zigzag-quadrants").Zones[Zone.Crown].Sections.Parting);
         Assert.Contains(On("zigzag-quadrants").Regions, r => r.Region == Region.Veil);
@@ -151,7 +157,7 @@ public sealed class PatternsTests
         Assert.Equal(Parting.Horizontal, On("four-quarters").Zones[Zone.TopLeft].Sections.Parting);
         Each.Of(
             On("staggered-lines").Zones[Zone.UpperBack].Paint.Values,
-            p => Assert.Equal((Shape.Staggered, 3), (p.Shape, p.Strokes))
+            p => Assert.Equal(3, Assert.IsType<Shape.Staggered>(p.Shape).Lines)
         );
     }
 
@@ -166,7 +172,9 @@ public sealed class PatternsTests
         Assert.True(dense.ThicknessMm < usual.ThicknessMm && curly.ThicknessMm > usual.ThicknessMm);
 
         double Drop(double hem) =>
-            Laid("wide-narrow", HairProfile.Usual with { Cut = new Cut(hem) }).Zones[Zone.UpperBack].Usual!.DropCm;
+            Laid("wide-narrow", HairProfile.Usual with { Cut = new Cut(hem) })
+                .Zones[Zone.UpperBack]
+                .Usual!.Shape.DropCm;
         Assert.True(Drop(50) > 1.8 * Drop(25));
 
         // Parted on her left, more hair falls to her right: that side gets thinner sections and more pieces.
@@ -204,7 +212,7 @@ public sealed class PatternsTests
     public void A_pattern_after_another_is_as_if_it_were_the_first()
     {
         var hair = HairProfile.Usual;
-        static Plan Bare(Plan plan) => plan with { Formulas = [.. plan.Formulas.Where(f => f.Id == "A")] };
+        static Plan Bare(Plan plan) => plan with { Formulas = [.. plan.Formulas.Where(f => f.Id == FormulaId.A)] };
         Plan Lay(Plan plan, string id) =>
             plan.Apply(
                 new Together(
@@ -243,7 +251,7 @@ public sealed class PatternsTests
         var hair = HairProfile.Usual;
         var house = HouseRules.Usual with
         {
-            Formula = new Wendro.Core.Lift.Formula("A", Wendro.Core.Lift.Lightener.Cream, 20, 35),
+            Formula = Wendro.Core.Lift.Formula.Lightening(FormulaId.A, Wendro.Core.Lift.Lightener.Cream, 20, 35),
             BabyHairCm = 0.5,
         };
         var plan = Plan.Fresh(1, house).Apply(new ExcludeZone(Zone.SideLeft, "eczema"), On(hair)).Plan;
@@ -261,7 +269,7 @@ public sealed class PatternsTests
         var thick = StartingPatterns.Of("thick-all-over")!.StepsFor(plan, On(hair), house);
         Assert.Contains(
             thick.SelectMany(s => s.Edits),
-            e => e is SetFormula { Formula.Lightener: Wendro.Core.Lift.Lightener.Cream }
+            e => e is SetFormula { Formula.Light.Lightener: Wendro.Core.Lift.Lightener.Cream }
         );
     }
 

@@ -6,6 +6,7 @@ using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Patterns;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Patterns;
@@ -14,15 +15,19 @@ namespace Wendro.Core.Tests.Patterns;
 public sealed class TechniqueTests
 {
     private static readonly Dictionary<HairProfile, (HairLooks Looks, Cutting Cutting)> Kept = [];
-    private static readonly HairProfile Dark = HairProfile.Usual with { NaturalLevel = 3.5, Density = Density.High };
+    private static readonly HairProfile Dark = HairProfile.Usual with
+    {
+        NaturalLevel = new(3.5),
+        Density = Density.High,
+    };
     private static readonly HairProfile Bob = HairProfile.Usual with { Cut = new Cut(22, 0, 2) };
     private static readonly HairProfile Grown = HairProfile.Usual with
     {
-        History = [new(0, 8, BandState.Natural, 5), new(8, 34, BandState.Lightened, 8.5)],
+        History = [new(0, 8, BandState.Natural, new(5)), new(8, 34, BandState.Lightened, new(8.5))],
     };
     private static readonly HairProfile Striped = HairProfile.Usual with
     {
-        History = [new(0, 6, BandState.Natural, 5), new(6, 34, BandState.Lightened, 8, 0.3)],
+        History = [new(0, 6, BandState.Natural, new(5)), new(6, 34, BandState.Lightened, new(8), 0.3)],
     };
 
     private static (PlannedHead Head, Cutting Cutting) On(string id, HairProfile? hair = null, params PlanEdit[] first)
@@ -108,11 +113,11 @@ public sealed class TechniqueTests
         Assert.Equal(5, Mean(head, Upper, 0, 60, 0.55, 1), 0.02);
         var once = After(
             (head, cutting),
-            new SetStrokes(In(head, Zone.UpperBack).Select(p => p.Panel.Key.ToString()).ToArray(), Strokes: 1)
+            new SetStrokes(In(head, Zone.UpperBack).Select(p => p.Panel.Key).ToArray(), Strokes: 1)
         );
         var often = After(
             (head, cutting),
-            new SetStrokes(In(head, Zone.UpperBack).Select(p => p.Panel.Key.ToString()).ToArray(), Strokes: 5)
+            new SetStrokes(In(head, Zone.UpperBack).Select(p => p.Panel.Key).ToArray(), Strokes: 5)
         );
         Assert.True(Mean(often, z => z == Zone.UpperBack, 15, 40) > Mean(once, z => z == Zone.UpperBack, 15, 40) + 0.1);
     }
@@ -122,7 +127,7 @@ public sealed class TechniqueTests
     {
         var on = On("quiet-dark", Dark);
         Assert.InRange(on.Head.Measures.LightShare, 0.02, 0.5);
-        var keys = on.Head.Panels.Where(p => p.Light is not null).Select(p => p.Panel.Key.ToString()).ToArray();
+        var keys = on.Head.Panels.Where(p => p.Light is not null).Select(p => p.Panel.Key).ToArray();
         Assert.True(After(on, new SetCovering(keys, Covering.Open)).Measures.LightShare < on.Head.Measures.LightShare);
     }
 
@@ -141,13 +146,22 @@ public sealed class TechniqueTests
         var (head, _) = On("grey-blend", HairProfile.Usual with { GreyShare = 0.35 });
         Each.Of(In(head, Zone.TopLeft), p => Assert.True(p.Painted!.StartCm < 6));
         Assert.True(Math.Abs(head.Measures.Balance) < 0.15);
-        Assert.DoesNotContain(head.Findings, f => f.Kind is FindingKind.PartMismatch or FindingKind.WeakSide);
+        Assert.DoesNotContain(
+            head.Findings,
+            f => new[] { BlendFault.PartMismatch, BlendFault.WeakSide }.Contains(f.Kind)
+        );
     }
 
     [Fact]
     public void T05_reverse_darkens_the_roots_and_leaves_the_ends()
     {
-        var (head, _) = On("shadow-mesh", HairProfile.Usual with { History = [new(0, 34, BandState.Lightened, 8.5)] });
+        var (head, _) = On(
+            "shadow-mesh",
+            HairProfile.Usual with
+            {
+                History = [new(0, 34, BandState.Lightened, new(8.5))],
+            }
+        );
         Assert.True(Mean(head, Upper, 2, 8) < Mean(head, Upper, 2, 8, levels: Before(head)) - 2);
         Assert.Equal(Mean(head, Upper, 28, 40, levels: Before(head)), Mean(head, Upper, 28, 40), 0.05);
         Assert.True(Mean(head, Upper, 12, 14) > Mean(head, Upper, 4, 6), "feathered out downwards");
@@ -160,7 +174,10 @@ public sealed class TechniqueTests
         var means = In(head, Zone.UpperBack)
             .GroupBy(p => p.Formula!.Id)
             .ToDictionary(g => g.Key, g => g.Average(p => p.MeanLevel(head.Hair, Moment.Rinsed)));
-        Assert.True(means["A"] > means["B"] + 0.3, $"{means["A"]:0.0} {means["B"]:0.0}");
+        Assert.True(
+            means[FormulaId.A] > means[FormulaId.B] + 0.3,
+            $"{means[FormulaId.A]:0.0} {means[FormulaId.B]:0.0}"
+        );
         Each.Of(In(head, Zone.UpperBack), p => Assert.True(p.Painted!.HeldBack > 0));
     }
 
@@ -182,7 +199,7 @@ public sealed class TechniqueTests
     {
         var (head, _) = On("face-block");
         Assert.True(head.Measures.FaceFrameLift >= 1, $"{head.Measures.FaceFrameLift:0.00}");
-        Assert.DoesNotContain(head.Findings, f => f.Kind == FindingKind.FrontNotBrighter);
+        Assert.DoesNotContain(head.Findings, f => f.Kind == BlendFault.FrontNotBrighter);
         Assert.True(
             Mean(head, ZoneFacts.IsHairline, 10, 40)
                 > Mean(head, z => z is Zone.SideLeft or Zone.SideRight, 10, 40) + 0.5
@@ -192,20 +209,20 @@ public sealed class TechniqueTests
     [Fact]
     public void T09_alternate_heights_lower_the_stripe_finding_and_foil_reaches_where_open_air_dries_first()
     {
-        var on = On("high-low-foil", null, new SetWish(new Wish(EndsLevel: 8.3)));
-        var keys = In(on.Head, Zone.UpperBack).Select(p => p.Panel.Key.ToString()).ToArray();
+        var on = On("high-low-foil", null, new SetWish(new Wish { EndsLevel = new(8.3) }));
+        var keys = In(on.Head, Zone.UpperBack).Select(p => p.Panel.Key).ToArray();
         double Rows(PlannedHead head) =>
             head.Findings.FirstOrDefault(f => f.Id == $"Stripes:{Zone.UpperBack}")?.Evidence[0].Value ?? 0;
         Assert.True(Rows(on.Head) < Rows(After(on, new SetHeights(keys, StartCm: 8))));
-        Assert.DoesNotContain(on.Head.Findings, f => f.Kind == FindingKind.DriesFirst);
+        Assert.DoesNotContain(on.Head.Findings, f => f.Kind == BlendFault.DriesFirst);
         var open = After(
             on,
             new SetCovering(
-                on.Head.Panels.Where(p => p.Coats.Count > 0).Select(p => p.Panel.Key.ToString()).ToArray(),
+                on.Head.Panels.Where(p => p.Coats.Count > 0).Select(p => p.Panel.Key).ToArray(),
                 Covering.Open
             )
         );
-        Assert.Contains(open.Findings, f => f.Kind == FindingKind.DriesFirst);
+        Assert.Contains(open.Findings, f => f.Kind == BlendFault.DriesFirst);
     }
 
     [Fact]
@@ -247,7 +264,7 @@ public sealed class TechniqueTests
         Assert.DoesNotContain(head.Panels, p => p.Panel.Key.Zone == Zone.Nape && p.Coats.Count > 0);
         double Start(PlannedHead h) => In(h, Zone.UpperBack).Average(p => p.Painted!.StartCm / p.Panel.LengthCm);
         Assert.True(Start(head) < Start(On("thick-all-over", Bob).Head) - 0.05);
-        Assert.DoesNotContain(head.Findings, f => f.Kind == FindingKind.CrownTooHigh);
+        Assert.DoesNotContain(head.Findings, f => f.Kind == BlendFault.CrownTooHigh);
     }
 
     [Fact]
@@ -275,7 +292,7 @@ public sealed class TechniqueTests
         var (head, _) = On("wide-narrow");
         Assert.DoesNotContain(
             head.Findings,
-            f => f.Kind is FindingKind.PartMismatch or FindingKind.WeakSide or FindingKind.CrownTooHigh
+            f => new[] { BlendFault.PartMismatch, BlendFault.WeakSide, BlendFault.CrownTooHigh }.Contains(f.Kind)
         );
         Assert.Equal(2, head.Panels.Where(p => p.Coats.Count > 0).Select(p => p.Formula!.Volume).Distinct().Count());
     }
@@ -296,7 +313,7 @@ public sealed class TechniqueTests
     public void T16_only_dark_pieces_are_refreshed_and_light_ones_are_left_alone()
     {
         var (head, _) = On("refresh-dark", Grown);
-        Assert.DoesNotContain(head.Findings, f => f.Kind == FindingKind.Overlap);
+        Assert.DoesNotContain(head.Findings, f => f.Kind == BlendFault.Overlap);
         Assert.Equal(Mean(head, Upper, 14, 40, levels: Before(head)), Mean(head, Upper, 14, 40), 0.02);
         Assert.True(Mean(head, Upper, 4, 8) > Mean(head, Upper, 4, 8, levels: Before(head)));
     }
@@ -307,7 +324,7 @@ public sealed class TechniqueTests
         var (head, _) = On("zigzag-quadrants", Dark);
         Assert.Equal(3.5, Mean(head, Upper, 0, 2), 0.1);
         Assert.True(Mean(head, Upper, 20, 40, 0, 0.6) > 6);
-        Assert.DoesNotContain(head.Findings, f => f.Kind == FindingKind.ScalpContact);
+        Assert.DoesNotContain(head.Findings, f => f.Kind == BlendFault.ScalpContact);
         Assert.Contains(head.Panels, p => p.Coats.Count == 2);
     }
 
@@ -318,7 +335,7 @@ public sealed class TechniqueTests
             "triangle-melt",
             HairProfile.Usual with
             {
-                History = [new(0, 34, BandState.Lightened, 8.5)],
+                History = [new(0, 34, BandState.Lightened, new(8.5))],
             }
         );
         var means = In(head, Zone.UpperBack)
@@ -338,7 +355,7 @@ public sealed class TechniqueTests
     public void T19_regrowth_blends_into_light_ends_without_overlap()
     {
         var (head, cutting) = On("regrowth-blend", Grown);
-        Assert.DoesNotContain(head.Findings, f => f.Kind == FindingKind.Overlap);
+        Assert.DoesNotContain(head.Findings, f => f.Kind == BlendFault.Overlap);
         Assert.Equal(Mean(head, Upper, 16, 40, levels: Before(head)), Mean(head, Upper, 16, 40), 0.03);
         var bare = After(
             (head, cutting),
@@ -363,9 +380,9 @@ public sealed class TechniqueTests
     public void T21_staggered_lines_have_no_edge_and_meet_where_the_panel_is_held()
     {
         var on = On("staggered-lines");
-        var keys = on.Head.Panels.Where(p => p.Coats.Count > 0).Select(p => p.Panel.Key.ToString()).ToArray();
-        Assert.DoesNotContain(on.Head.Findings, f => f.Kind == FindingKind.Stripes);
-        var straight = After(on, new SetShape(keys, Shape.Full), new SetBlur(keys, 3));
+        var keys = on.Head.Panels.Where(p => p.Coats.Count > 0).Select(p => p.Panel.Key).ToArray();
+        Assert.DoesNotContain(on.Head.Findings, f => f.Kind == BlendFault.Stripes);
+        var straight = After(on, new SetShape(keys, ShapeKind.Full), new SetBlur(keys, 3));
         Assert.True(on.Head.Measures.RootSoftness < straight.Measures.RootSoftness);
         Assert.True(on.Head.Measures.RegrowthWeeks > straight.Measures.RegrowthWeeks);
         var higher = After(on, new SetStrokes(keys, MergeCm: 7));
@@ -381,7 +398,7 @@ public sealed class TechniqueTests
         var on = On("thick-all-over", null, new SetWears([Wear.Down, Wear.TiedHigh]));
         var frame = on
             .Head.Panels.Where(p => ZoneFacts.IsFaceFrame(p.Panel.Key.Zone))
-            .Select(p => p.Panel.Key.ToString())
+            .Select(p => p.Panel.Key)
             .ToArray();
         var dark = After(on, new SetFace(frame, Face.Surface), new SetDepth(frame, 4, 4));
         var both = After((dark, on.Cutting), new SetFace(frame, Face.Both), new SetDepth(frame, 4, 4));

@@ -10,7 +10,7 @@ namespace Wendro.Core.Tests.Placement;
 
 public sealed class SearchTests
 {
-    private static readonly Wish Wanted = new(8, 0.8, 0.25, 0.45, 0.6);
+    private static readonly Wish Wanted = new(0.8, 0.25, 0.45, 0.6) { EndsLevel = new(8) };
 
     private static IReadOnlyList<Proposal> Found(
         Plan plan,
@@ -24,7 +24,7 @@ public sealed class SearchTests
             .Sample(
                 (seed, ends, face, soft) =>
                 {
-                    var wish = Wanted with { EndsLevel = ends, FaceFrameLift = face, RootSoftness = soft };
+                    var wish = Wanted with { EndsLevel = new(ends), FaceFrameLift = face, RootSoftness = soft };
                     var found = Found(Plan.Fresh(seed) with { Wish = wish });
                     Assert.Equal(found.Min(f => f.Distance), found[0].Distance);
                     Assert.Equal(3, found.Select(f => f.Strength).Distinct().Count());
@@ -65,7 +65,10 @@ public sealed class SearchTests
             f =>
                 Assert.DoesNotContain(
                     f.Head.Findings,
-                    x => x.Kind is FindingKind.ScalpContact or FindingKind.CrownTooHigh or FindingKind.BleedThrough
+                    x =>
+                        new[] { BlendFault.ScalpContact, BlendFault.CrownTooHigh, BlendFault.BleedThrough }.Contains(
+                            x.Kind
+                        )
                 )
         );
         Assert.Contains(told, t => t.Share is > 0 and < 1);
@@ -141,7 +144,7 @@ public sealed class SearchTests
         var (looks, cutting) = Given.Looks(
             HairProfile.Usual with
             {
-                NaturalLevel = 1.5,
+                NaturalLevel = new(1.5),
                 Diameter = Diameter.Coarse,
                 Porosity = Porosity.Low,
             }
@@ -149,7 +152,7 @@ public sealed class SearchTests
         var found = Search.Of(
             Plan.Fresh() with
             {
-                Wish = Wanted with { EndsLevel = 10 },
+                Wish = Wanted with { EndsLevel = new(10) },
             },
             looks,
             cutting,

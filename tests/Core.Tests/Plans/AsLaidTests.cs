@@ -5,6 +5,7 @@ using Wendro.Core.Lift;
 using Wendro.Core.Mix;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 using Wendro.Core.Timing;
 using Wendro.Core.Units;
 
@@ -13,7 +14,7 @@ namespace Wendro.Core.Tests.Plans;
 /// <summary>What was laid otherwise lies over the plan, coat by coat; what came out is measured as a plan is.</summary>
 public sealed class AsLaidTests
 {
-    private static readonly PanelPaint Soft = new(Shape.V, 8, 8, 6, 6, 8);
+    private static readonly PanelPaint Soft = new PanelPaint(new Shape.V(8), 8, 6, 6, 8);
 
     private static readonly PlannedHead Painted = PlannedHead.Of(
         Given.Usual,
@@ -70,7 +71,7 @@ public sealed class AsLaidTests
     [Fact]
     public void One_after_another_or_at_once_the_same_head_comes_of_it()
     {
-        var weak = new Laid(Formula.Usual with { Volume = 10 });
+        var weak = new Laid(Formula.Usual with { Volume = new(10) });
         var keys = Painted.Panels.Where(p => p.Coats.Count > 0).Select(p => p.Panel.Key).Take(3).ToArray();
         var all = keys.Aggregate(AsLaid.Planned, (laid, k) => laid.With(k, 0, weak));
         var step = Painted;
@@ -89,7 +90,7 @@ public sealed class AsLaidTests
     [Fact]
     public void What_is_known_of_a_coat_is_kept_when_more_is_learnt()
     {
-        var weak = Formula.Usual with { Volume = 10 };
+        var weak = Formula.Usual with { Volume = new(10) };
         var coat = AsLaid
             .Planned.With(One.Panel.Key, 0, new Laid(weak))
             .With(One.Panel.Key, 0, new Laid(Works: Exposure.Lasting(7)))

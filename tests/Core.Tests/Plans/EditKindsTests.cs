@@ -4,21 +4,25 @@ using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 
 namespace Wendro.Core.Tests.Plans;
 
 /// <summary>Every kind of edit has a name of its own and says in words what it did.</summary>
 public sealed class EditKindsTests
 {
-    private static readonly string[] One = ["crown/0/0"];
+    private static readonly PanelKey[] One = [PanelKey.Of("crown/0/0")];
 
     public static TheoryData<PlanEdit, string> Labels =>
         new()
         {
             { new RaiseFaceFrame(2), "Raised the face frame 2 cm" },
             { new SetHeights(One, StartCm: 3.5), "Started 1 panel at 3.5 cm" },
-            { new SetHeights(["crown/0/0", "crown/0/1"], DropCm: 3), "Changed the heights of 2 panels" },
-            { new PaintZone(Zone.SideLeft, new PanelPaint()), "Painted the left side" },
+            {
+                new SetHeights([PanelKey.Of("crown/0/0"), PanelKey.Of("crown/0/1")], DropCm: 3),
+                "Changed the heights of 2 panels"
+            },
+            { new PaintZone(Zone.SideLeft, PanelPaint.Usual), "Painted the left side" },
             { new MirrorSide(Side.Right), "Mirrored the right side" },
             { new LeaveOut(Region.Veil, 1, "soft"), "Left out the veil at the part" },
             { new SetCovering(One, Covering.Film), "Covered 1 panel: film" },

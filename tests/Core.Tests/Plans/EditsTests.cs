@@ -6,20 +6,23 @@ using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
 using Wendro.Formats;
 
 namespace Wendro.Core.Tests.Plans;
 
 public sealed class EditsTests
 {
-    private static readonly string[] Keys = Given.Bare.Panels.Select(p => p.Panel.Key.ToString()).ToArray();
+    private static readonly PanelKey[] Keys = Given.Bare.Panels.Select(p => p.Panel.Key).ToArray();
 
     private static Gen<PlanEdit> AnyEdit { get; } =
         Gen.OneOf<PlanEdit>(
             Gen.Select(Given.AnyZone, Given.AnyPaint).Select(x => (PlanEdit)new PaintZone(x.Item1, x.Item2)),
             Gen.Select(Gen.OneOfConst(Keys), Given.AnyPaint).Select(x => (PlanEdit)new PaintPanels([x.Item1], x.Item2)),
             Gen.OneOfConst(Keys).Select(k => (PlanEdit)new ClearPanels([k])),
-            Gen.Select(Gen.OneOfConst(Keys), Gen.Enum<Shape>()).Select(x => (PlanEdit)new SetShape([x.Item1], x.Item2)),
+            Gen.Select(Gen.OneOfConst(Keys), Gen.Enum<ShapeKind>())
+                .Select(x => (PlanEdit)new SetShape([x.Item1], x.Item2)),
             Gen.Select(Gen.OneOfConst(Keys), Gen.Double[0, 40], Gen.Double[0, 20])
                 .Select(x => (PlanEdit)new SetHeights([x.Item1], x.Item2, null, x.Item3)),
             Gen.Select(Gen.OneOfConst(Keys), Gen.Double[0, 12]).Select(x => (PlanEdit)new SetBlur([x.Item1], x.Item2)),
@@ -27,7 +30,7 @@ public sealed class EditsTests
                 .Select(x => (PlanEdit)new AlternateRows(x.Item1, x.Item2, x.Item3)),
             Gen.Enum<Side>().Select(s => (PlanEdit)new MirrorSide(s)),
             Gen.Select(Gen.Enum<Lightener>(), Gen.Double[5, 40], Gen.Double[1, 120])
-                .Select(x => (PlanEdit)new SetFormula(new Formula("A", x.Item1, x.Item2, x.Item3)))
+                .Select(x => (PlanEdit)new SetFormula(Formula.Lightening(FormulaId.A, x.Item1, x.Item2, x.Item3)))
         );
 
     private static string Json(Plan plan) => JsonSerializer.Serialize(plan, WendroJson.Options);
@@ -58,10 +61,12 @@ public sealed class EditsTests
             .Sample(
                 (key, paint) =>
                 {
-                    var before = Given.Bare.Apply(new PaintZone(Zone.UpperBack, new PanelPaint(SpreadCm: 2)));
+                    var before = Given.Bare.Apply(
+                        new PaintZone(Zone.UpperBack, PanelPaint.Usual with { SpreadCm = 2 })
+                    );
                     var after = before.Apply(new PaintPanels([key], paint));
                     Each.Of(
-                        before.Panels.Zip(after.Panels).Where(p => p.First.Panel.Key.ToString() != key),
+                        before.Panels.Zip(after.Panels).Where(p => p.First.Panel.Key != key),
                         p => Assert.Same(p.First, p.Second)
                     );
                 },
@@ -74,9 +79,9 @@ public sealed class EditsTests
     {
         var head = Given.Bare.Apply(
             new CutZone(Zone.SideLeft, Parting.DiagonalBack, 9, 3.5, 3, true),
-            new PaintZone(Zone.SideLeft, new PanelPaint(Shape.Slant, 5, 6, SpreadCm: 2)),
-            new PaintZone(Zone.UpperBack, new PanelPaint(Shape.Slant, 7, 6, SpreadCm: 2)),
-            new PaintZone(Zone.FaceFrameLeft, new PanelPaint(Shape.Full, 2, 0, 8, 14, 20)),
+            new PaintZone(Zone.SideLeft, new PanelPaint(new Shape.Slant(6), 5, SpreadCm: 2)),
+            new PaintZone(Zone.UpperBack, new PanelPaint(new Shape.Slant(6), 7, SpreadCm: 2)),
+            new PaintZone(Zone.FaceFrameLeft, new PanelPaint(new Shape.Full(), 2, 8, 14, 20)),
             new MirrorSide(Side.Left)
         );
         foreach (var left in head.Panels.Where(p => ZoneFacts.IsLeft(p.Panel.Key.Zone)))
@@ -90,8 +95,8 @@ public sealed class EditsTests
 
         // Across the middle a slant turns round: both outer edges are the high ones.
         var row = head.Panels.Where(p => p.Panel.Key is { Zone: Zone.UpperBack, Row: 0 }).ToArray();
-        Assert.False(row[0].Painted!.Paint.Flip);
-        Assert.True(row[^1].Painted!.Paint.Flip);
+        Assert.False(Assert.IsType<Shape.Slant>(row[0].Painted!.Paint.Shape).Flip);
+        Assert.True(Assert.IsType<Shape.Slant>(row[^1].Painted!.Paint.Shape).Flip);
         Assert.Equal(row[0].Painted!.StartCm, row[^1].Painted!.StartCm, 1e-9);
     }
 
@@ -99,7 +104,7 @@ public sealed class EditsTests
     public void Alternate_rows_start_high_and_low_by_turns()
     {
         var head = Given.Bare.Apply(
-            new PaintZone(Zone.LowerBack, new PanelPaint()),
+            new PaintZone(Zone.LowerBack, PanelPaint.Usual),
             new AlternateRows(Zone.LowerBack, 4, 9)
         );
         Each.Of(
@@ -112,8 +117,8 @@ public sealed class EditsTests
     public void A_new_cut_hands_paint_to_what_overlaps_it_and_one_undo_brings_all_back()
     {
         var before = Given.Bare.Apply(
-            new PaintZone(Zone.UpperBack, new PanelPaint(StartCm: 5)),
-            new PaintPanels(["upperBack/1/2"], new PanelPaint(StartCm: 9))
+            new PaintZone(Zone.UpperBack, PanelPaint.Usual with { StartCm = 5 }),
+            new PaintPanels([PanelKey.Of("upperBack/1/2")], PanelPaint.Usual with { StartCm = 9 })
         );
         var applied = before.Plan.Apply(
             new CutZone(Zone.UpperBack, Parting.Horizontal, 6, 2.5, 2, true),
@@ -134,7 +139,7 @@ public sealed class EditsTests
     [Fact]
     public void A_moved_part_keeps_paint_where_it_was()
     {
-        var before = Given.Bare.Apply(new PaintZone(Zone.TopLeft, new PanelPaint(StartCm: 6)));
+        var before = Given.Bare.Apply(new PaintZone(Zone.TopLeft, PanelPaint.Usual with { StartCm = 6 }));
         var after = before.Plan.Apply(new MovePart(2, 1), Given.Cutting).Plan;
         Assert.Equal(new PartLine(2, 1), after.Part);
         Assert.NotEmpty(after.Zones[Zone.TopLeft].Paint);
@@ -145,7 +150,7 @@ public sealed class EditsTests
     [Fact]
     public void A_zone_left_out_keeps_its_paint_for_later()
     {
-        var painted = Given.Bare.Apply(new PaintZone(Zone.Nape, new PanelPaint()));
+        var painted = Given.Bare.Apply(new PaintZone(Zone.Nape, PanelPaint.Usual));
         var outside = painted.Apply(new ExcludeZone(Zone.Nape, "undercut"));
         Assert.DoesNotContain(outside.Panels, p => p.Panel.Key.Zone == Zone.Nape);
         Assert.Equal(Json(painted.Plan), Json(outside.Apply(new IncludeZone(Zone.Nape)).Plan));
@@ -159,17 +164,16 @@ public sealed class EditsTests
             { new CutZone((Zone)99, Parting.Horizontal, 10, 4, 0, false), "zone" },
             { new MovePart(9, 0), "frontCm" },
             { new ExcludeZone(Zone.Nape, " "), "reason" },
-            { new PaintZone(Zone.Nape, new PanelPaint(StartCm: -1)), "paint.startCm" },
-            { new PaintZone(Zone.Nape, new PanelPaint(Formula: "Z")), "paint.formula" },
-            { new SetShape(["nape/99/0"], Shape.V), "panels[0]" },
-            { new SetShape([], Shape.V), "panels" },
-            { new SetShape(["nonsense"], Shape.V), "panels[0]" },
-            { new SetHeights(["nape/0/0"]), "startCm" },
-            { new SetHeights(["nape/0/0"], 3, 0.2), "startShare" },
-            { new SetBlur(["nape/0/0"], double.PositiveInfinity), "blurCm" },
-            { new SetFormula(new Formula("A", Lightener.Clay, 60, 40)), "formula.volume" },
-            { new SetFormula(new Formula("Q", Lightener.Clay, 30, 40)), "formula.id" },
-            { new SetWish(new Wish(EndsLevel: 11)), "wish.endsLevel" },
+            { new PaintZone(Zone.Nape, PanelPaint.Usual with { StartCm = -1 }), "paint.startCm" },
+            { new PaintZone(Zone.Nape, PanelPaint.Usual with { Formula = FormulaId.E }), "paint.formula" },
+            { new SetShape([PanelKey.Of("nape/99/0")], ShapeKind.V), "panels[0]" },
+            { new SetShape([], ShapeKind.V), "panels" },
+            { new SetHeights([PanelKey.Of("nape/0/0")]), "startCm" },
+            { new SetHeights([PanelKey.Of("nape/0/0")], 3, 0.2), "startShare" },
+            { new SetBlur([PanelKey.Of("nape/0/0")], double.PositiveInfinity), "blurCm" },
+            { new SetFormula(Formula.Lightening(FormulaId.A, Lightener.Clay, 30, 0)), "formula.minutes" },
+            { new SetWish(new Wish(RootSoftness: 9)), "wish.rootSoftness" },
+            { new PaintZone(Zone.Nape, PanelPaint.Usual with { Shape = new Shape.Scrunch(7) }), "paint.strokes" },
             { new SetWears([Wear.TiedHigh]), "wears" },
         };
 

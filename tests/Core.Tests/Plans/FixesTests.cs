@@ -1,143 +1,146 @@
 using Wendro.Core.Blend;
+using Wendro.Core.Consult;
 using Wendro.Core.Fall;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Plans;
 
 /// <summary>Every finding has a plan that triggers it and a repaired plan that does not.</summary>
 public sealed class FixesTests
 {
-    private static readonly PanelPaint Straight = new(Shape.Full, 6, 0, 0, 8, 8);
-    private static readonly PanelPaint Soft = new(Shape.V, 7, 7, 6, 5, 8, SpreadCm: 1.5);
+    private static readonly PanelPaint Straight = new PanelPaint(new Shape.Full(), 6, 0, 8, 8);
+    private static readonly PanelPaint Soft = new PanelPaint(new Shape.V(7), 7, 6, 5, 8, SpreadCm: 1.5);
     private static readonly Zone[] Behind = ZoneFacts.All.Where(z => !ZoneFacts.IsHairline(z)).ToArray();
     private static readonly HairProfile OldLight = HairProfile.Usual with
     {
-        History = [new(0, 8, BandState.Natural, 5), new(8, 34, BandState.Lightened, 8.5)],
+        History = [new(0, 8, BandState.Natural, new(5)), new(8, 34, BandState.Lightened, new(8.5))],
     };
 
     private static readonly Dictionary<FindingKind, (HairProfile Hair, PlanEdit[] Edits)> Flaws = new()
     {
-        [FindingKind.HardLine] = (
+        [BlendFault.HardLine] = (
             HairProfile.Usual,
             [new PaintZone(Zone.TopLeft, Straight with { MidsMm = 40, EndsMm = 40 })]
         ),
-        [FindingKind.Stripes] = (HairProfile.Usual, [new PaintZone(Zone.UpperBack, Soft with { SpreadCm = 0 })]),
-        [FindingKind.FrontNotBrighter] = (HairProfile.Usual, [new PaintZone(Zone.UpperBack, Soft)]),
-        [FindingKind.DriesFirst] = (
+        [BlendFault.Stripes] = (HairProfile.Usual, [new PaintZone(Zone.UpperBack, Soft with { SpreadCm = 0 })]),
+        [BlendFault.FrontNotBrighter] = (HairProfile.Usual, [new PaintZone(Zone.UpperBack, Soft)]),
+        [BlendFault.DriesFirst] = (
             HairProfile.Usual,
             [
-                new SetFormula(new Formula("A", Lightener.Powder, 20, 45)),
-                new SetWish(new Wish(EndsLevel: 8)),
+                new SetFormula(Formula.Lightening(FormulaId.A, Lightener.Powder, 20, 45)),
+                new SetWish(new Wish { EndsLevel = new(8) }),
                 new PaintZone(Zone.UpperBack, Soft),
             ]
         ),
-        [FindingKind.DarkBehindHairline] = (
+        [BlendFault.DarkBehindHairline] = (
             HairProfile.Usual,
             [
                 .. ZoneFacts
                     .All.Where(z => !ZoneFacts.IsFaceFrame(z))
-                    .Select(z => new PaintZone(z, new PanelPaint(Shape.Full, 2, 0, 6, 8, 8, SpreadCm: 1.5))),
+                    .Select(z => new PaintZone(z, new PanelPaint(new Shape.Full(), 2, 6, 8, 8, SpreadCm: 1.5))),
             ]
         ),
-        [FindingKind.BleedThrough] = (
+        [BlendFault.BleedThrough] = (
             HairProfile.Usual,
             [
-                new SetFormula(new Formula("A", Lightener.Clay, 30, 40, Consistency: Consistency.Runny)),
+                new SetFormula(Formula.Usual with { Consistency = Consistency.Runny }),
                 new PaintZone(Zone.UpperBack, Soft with { MidsMm = 9, EndsMm = 9, Tension = Tension.Slack }),
             ]
         ),
-        [FindingKind.ScalpContact] = (
+        [BlendFault.ScalpContact] = (
             HairProfile.Usual,
             [new PaintZone(Zone.Crown, Soft with { StartCm = 0.2, SpreadCm = 0 })]
         ),
-        [FindingKind.HotRoot] = (
+        [BlendFault.HotRoot] = (
             HairProfile.Usual,
             [
-                new SetFormula(new Formula("B", Lightener.Clay, 30, 30, DepositLevel: 4)),
-                new PaintZone(Zone.UpperBack, Shapes.In(new PanelPaint(Formula: "B"), Shape.Reverse)),
+                new SetFormula(Formula.Colouring(FormulaId.B, 4, 30, 30)),
+                new PaintZone(Zone.UpperBack, (PanelPaint.Usual with { Formula = FormulaId.B }).In(ShapeKind.Reverse)),
             ]
         ),
-        [FindingKind.SolidBlock] = (
+        [BlendFault.SolidBlock] = (
             HairProfile.Usual,
             [
                 new CutZone(Zone.UpperBack, Parting.Horizontal, 12, 4, 0, true),
-                new PaintZone(Zone.UpperBack, new PanelPaint(Shape.Full, 3, 0, 6, 40, 40, Covering: Covering.Foil)),
+                new PaintZone(Zone.UpperBack, new PanelPaint(new Shape.Full(), 3, 6, 40, 40, Covering: Covering.Foil)),
             ]
         ),
-        [FindingKind.NothingDarkLeft] = (
+        [BlendFault.NothingDarkLeft] = (
             HairProfile.Usual,
             [
                 .. ZoneFacts.All.Select(z => new PaintZone(
                     z,
-                    new PanelPaint(Shape.Full, 3, 0, 8, 40, 40, Covering: Covering.Foil)
+                    new PanelPaint(new Shape.Full(), 3, 8, 40, 40, Covering: Covering.Foil)
                 )),
             ]
         ),
-        [FindingKind.DarkNape] = (
+        [BlendFault.DarkNape] = (
             HairProfile.Usual,
             [
                 .. ZoneFacts
                     .All.Where(z => z != Zone.Nape)
                     .Select(z => new PaintZone(
                         z,
-                        new PanelPaint(Shape.Full, 2, 0, 6, 30, 30, Covering: Covering.Film, SpreadCm: 1)
+                        new PanelPaint(new Shape.Full(), 2, 6, 30, 30, Covering: Covering.Film, SpreadCm: 1)
                     )),
             ]
         ),
-        [FindingKind.PartMismatch] = (
+        [BlendFault.PartMismatch] = (
             HairProfile.Usual,
             [
                 new PaintZone(Zone.TopLeft, Soft with { StartCm = 4 }),
                 new PaintZone(Zone.TopRight, Soft with { StartCm = 8 }),
             ]
         ),
-        [FindingKind.WeakSide] = (
+        [BlendFault.WeakSide] = (
             HairProfile.Usual,
             [.. ZoneFacts.All.Where(z => ZoneFacts.IsLeft(z)).Select(z => new PaintZone(z, Soft))]
         ),
-        [FindingKind.CrownTooHigh] = (
+        [BlendFault.CrownTooHigh] = (
             HairProfile.Usual,
             [
                 new PaintZone(Zone.Crown, Soft with { StartCm = 4 }),
                 .. Behind.Where(z => z != Zone.Crown).Select(z => new PaintZone(z, Soft with { StartCm = 8 })),
             ]
         ),
-        [FindingKind.OutOfReach] = (
+        [BlendFault.OutOfReach] = (
             HairProfile.Usual,
             [
-                new SetFormula(new Formula("A", Lightener.Clay, 10, 40)),
-                new SetWish(new Wish(EndsLevel: 9)),
+                new SetFormula(Formula.Lightening(FormulaId.A, Lightener.Clay, 10, 40)),
+                new SetWish(new Wish { EndsLevel = new(9) }),
                 new PaintZone(Zone.UpperBack, Soft),
             ]
         ),
-        [FindingKind.Overlap] = (OldLight, [new PaintZone(Zone.UpperBack, Soft with { StartCm = 4 })]),
-        [FindingKind.BabyHairPainted] = (
+        [BlendFault.Overlap] = (OldLight, [new PaintZone(Zone.UpperBack, Soft with { StartCm = 4 })]),
+        [BlendFault.BabyHairPainted] = (
             HairProfile.Usual with
             {
                 Marked = [new(MarkKind.BabyHair, 0, 10, 1.5)],
             },
             [new PaintZone(Zone.FaceFrameLeft, Soft)]
         ),
-        [FindingKind.BreakingHairPainted] = (
+        [BlendFault.BreakingHairPainted] = (
             HairProfile.Usual with
             {
                 Condition = Condition.Breaking,
             },
             [new PaintZone(Zone.UpperBack, Soft)]
         ),
-        [FindingKind.SkinAtRisk] = (
+        [BlendFault.SkinAtRisk] = (
             HairProfile.Usual,
             [new PaintZone(Zone.FaceFrameLeft, Soft with { Face = Face.Both })]
         ),
-        [FindingKind.LowlightOnTop] = (
+        [BlendFault.LowlightOnTop] = (
             OldLight,
             [
-                new SetFormula(new Formula("B", Lightener.Clay, 10, 30, DepositLevel: 3)),
-                new PaintZone(Zone.TopLeft, Shapes.In(new PanelPaint(Formula: "B"), Shape.Reverse)),
+                new SetFormula(Formula.Colouring(FormulaId.B, 3, 10, 30)),
+                new PaintZone(Zone.TopLeft, (PanelPaint.Usual with { Formula = FormulaId.B }).In(ShapeKind.Reverse)),
             ]
         ),
     };
@@ -145,13 +148,13 @@ public sealed class FixesTests
     /// <summary>Found by the visit, not by the plan: tested with the consultation, or by itself.</summary>
     private static readonly FindingKind[] Elsewhere =
     [
-        FindingKind.TestsMissing,
-        FindingKind.RegrowthShows,
-        FindingKind.HiddenWork,
+        ConsultFault.TestsMissing,
+        ConsultFault.RegrowthShows,
+        BlendFault.HiddenWork,
         .. Mix.MixFindingsTests.Kinds,
     ];
 
-    public static TheoryData<FindingKind> Kinds => [.. Enum.GetValues<FindingKind>().Except(Elsewhere)];
+    public static TheoryData<FindingKind> Kinds => [.. FindingKinds.All.Except(Elsewhere)];
 
     private static (PlannedHead Head, Finding Finding, Cutting Cutting) Flawed(FindingKind kind)
     {
@@ -218,7 +221,7 @@ public sealed class FixesTests
     {
         var (head, finding, cutting) = Flawed(kind);
         var dismissed = head.Plan.Apply(new Dismiss(finding.Id, finding.Severity, "she likes it so"), cutting);
-        if (Finding.StaysSaid(finding.Id))
+        if (finding.Kind.KeepsSafe)
         {
             Assert.Equal("finding", Assert.Single(dismissed.Problems).Field);
             return;
@@ -233,7 +236,7 @@ public sealed class FixesTests
     [Fact]
     public void What_was_set_aside_is_heard_again_when_it_matters_more()
     {
-        var (head, finding, cutting) = Flawed(FindingKind.HardLine);
+        var (head, finding, cutting) = Flawed(BlendFault.HardLine);
         Assert.Equal(Severity.Alarm, finding.Severity);
         Assert.Contains(
             After(head, cutting, new Dismiss(finding.Id, Severity.Caution, "a little line is fine")).Findings,
@@ -249,11 +252,11 @@ public sealed class FixesTests
             PlannedHead.Of(looks, cutting, Plan.Fresh()),
             cutting,
             [
-                new SetFormula(new Formula("A", Lightener.Clay, 30, 30, DepositLevel: 3)),
+                new SetFormula(Formula.Colouring(FormulaId.A, 3, 30, 30)),
                 new SetWish(new Wish(LightShareHigh: 0.3)),
                 .. ZoneFacts
                     .All.Where(z => z != Zone.Nape && !ZoneFacts.IsFaceFrame(z))
-                    .Select(z => new PaintZone(z, Shapes.In(new PanelPaint(), Shape.Reverse))),
+                    .Select(z => new PaintZone(z, PanelPaint.Usual.In(ShapeKind.Reverse))),
             ]
         );
         Assert.True(head.Findings.Count >= 3);
@@ -264,13 +267,13 @@ public sealed class FixesTests
     public void The_first_formula_that_lightens_is_taken_where_none_is_named()
     {
         var head = Given.Bare.Apply(
-            new SetFormula(new Formula("A", Lightener.Clay, 10, 30, DepositLevel: 3)),
-            new SetFormula(new Formula("B", Lightener.Clay, 30, 40)),
-            new SetShape(["crown/0/0"], Shape.V)
+            new SetFormula(Formula.Colouring(FormulaId.A, 3, 10, 30)),
+            new SetFormula(Formula.Lightening(FormulaId.B, Lightener.Clay, 30, 40)),
+            new SetShape([PanelKey.Of("crown/0/0")], ShapeKind.V)
         );
-        Assert.Equal("B", head.Plan.Zones[Zone.Crown].Paint["crown/0/0"].Formula);
-        var fix = Fixes.For(head.Findings.First(f => f.Kind == FindingKind.FrontNotBrighter), head, Given.Cutting)!;
-        Assert.Equal("B", Assert.IsType<PaintPanels>(fix.Edit).Paint.Formula);
+        Assert.Equal(FormulaId.B, head.Plan.Zones[Zone.Crown].Paint[PanelKey.Of("crown/0/0")].Formula);
+        var fix = Fixes.For(head.Findings.First(f => f.Kind == BlendFault.FrontNotBrighter), head, Given.Cutting)!;
+        Assert.Equal(FormulaId.B, Assert.IsType<PaintPanels>(fix.Edit).Paint.Formula);
     }
 
     [Fact]
@@ -278,14 +281,14 @@ public sealed class FixesTests
     {
         PlannedHead Dry(params Zone[] zones) =>
             Given.Bare.Apply([
-                new SetFormula(new Formula("A", Lightener.Powder, 20, 45)),
-                new SetFormula(new Formula("B", Lightener.Powder, 30, 45)),
-                new SetWish(new Wish(EndsLevel: 9)),
+                new SetFormula(Formula.Lightening(FormulaId.A, Lightener.Powder, 20, 45)),
+                new SetFormula(Formula.Lightening(FormulaId.B, Lightener.Powder, 30, 45)),
+                new SetWish(new Wish { EndsLevel = new(9) }),
                 .. zones.Select(z => (PlanEdit)new PaintZone(z, Soft)),
-                new PaintZone(Zone.Nape, Soft with { Formula = "B" }),
+                new PaintZone(Zone.Nape, Soft with { Formula = FormulaId.B }),
             ]);
         string[] Ids(PlannedHead head) =>
-            head.Findings.Where(f => f.Kind == FindingKind.DriesFirst).Select(f => f.Id).Order().ToArray();
+            head.Findings.Where(f => f.Kind == BlendFault.DriesFirst).Select(f => f.Id).Order().ToArray();
         Assert.Equal(2, Ids(Dry(Zone.Crown)).Distinct().Count());
         Assert.Equal(Ids(Dry(Zone.Crown)), Ids(Dry(Zone.Crown, Zone.UpperBack)));
     }
@@ -293,14 +296,14 @@ public sealed class FixesTests
     [Fact]
     public void The_smallest_change_that_mends_is_offered()
     {
-        var (head, finding, cutting) = Flawed(FindingKind.Stripes);
+        var (head, finding, cutting) = Flawed(BlendFault.Stripes);
         var fix = Fixes.For(finding, head, cutting)!;
         var spread = Assert.IsType<SpreadHeights>(fix.Edit).SpreadCm;
         Assert.True(spread > 0);
         if (spread > 1)
         {
             var less = After(head, cutting, new SpreadHeights(((SpreadHeights)fix.Edit).Panels, 1));
-            Assert.Contains(less.Findings, f => f.Kind == FindingKind.Stripes);
+            Assert.Contains(less.Findings, f => f.Kind == BlendFault.Stripes);
         }
     }
 
@@ -322,7 +325,7 @@ public sealed class FixesTests
     [Fact]
     public void Limits_are_house_rules_and_decide()
     {
-        var (head, finding, cutting) = Flawed(FindingKind.PartMismatch);
+        var (head, finding, cutting) = Flawed(BlendFault.PartMismatch);
         Assert.DoesNotContain(
             After(head, cutting, new SetLimits(Limits.Usual with { PartCm = 6 })).Findings,
             f => f.Id == finding.Id

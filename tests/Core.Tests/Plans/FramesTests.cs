@@ -3,6 +3,8 @@ using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Plans;
 
@@ -11,7 +13,7 @@ public sealed class FramesTests
     private static Applied Apply(Plan plan, PlanEdit edit) => plan.Apply(edit, Given.Cutting);
 
     private static Plan Painted =>
-        ZoneFacts.All.Aggregate(Plan.Fresh(), (p, z) => Apply(p, new PaintZone(z, new PanelPaint())).Plan);
+        ZoneFacts.All.Aggregate(Plan.Fresh(), (p, z) => Apply(p, new PaintZone(z, PanelPaint.Usual)).Plan);
 
     [Fact]
     public void Every_frame_has_an_order_that_names_every_zone_once() =>
@@ -64,7 +66,7 @@ public sealed class FramesTests
             Plan.Fresh(),
             new CutZone(Zone.UpperBack, Parting.Horizontal, 12, 4, 4, true, Order: RowOrder.HighFirst)
         ).Plan;
-        var order = Frames.Working(plan, Given.Cutting.Cut(plan).Values.SelectMany(c => c.Panels).Select(p => p.Key));
+        var order = WorkingOrder.Of(plan, Given.Cutting.Cut(plan).Values.SelectMany(c => c.Panels).Select(p => p.Key));
         Assert.Equal(plan.Working, order.Select(k => k.Zone).Distinct());
         var back = order.Where(k => k.Zone == Zone.UpperBack).Select(k => k.Row).ToArray();
         Assert.Equal(back.OrderDescending(), back);
@@ -160,16 +162,16 @@ public sealed class FramesTests
             FaceThicknessMm = 6,
             Frame = Frame.Tiers,
             BabyHairCm = 0.5,
-            Formula = new Formula("A", Lightener.Cream, 20, 35),
+            Formula = Formula.Lightening(FormulaId.A, Lightener.Cream, 20, 35),
         };
         Assert.Empty(rules.Problems());
         var plan = Plan.Fresh(1, rules);
         Assert.Equal(9, plan.Zones[Zone.Crown].Sections.ThicknessMm);
         Assert.Equal(6, plan.Zones[Zone.FaceFrameRight].Sections.ThicknessMm);
-        Assert.Equal((Frame.Tiers, Lightener.Cream), (plan.Frame, plan.Formulas.Single().Lightener));
+        Assert.Equal((Frame.Tiers, Lightener.Cream), (plan.Frame, plan.Formulas.Single().Light!.Lightener));
         Assert.Equal(Region.BabyHair, plan.Regions.Single().Region);
         Covering Usually(HouseRules house, Zone zone) =>
-            Apply(Plan.Fresh(1, house), new SetBlur([$"{(zone == Zone.Nape ? "nape" : "crown")}/0/0"], 4))
+            Apply(Plan.Fresh(1, house), new SetBlur([PanelKey.Of($"{(zone == Zone.Nape ? "nape" : "crown")}/0/0")], 4))
                 .Plan.Zones[zone]
                 .Paint.Values.Single()
                 .Covering;
@@ -185,13 +187,13 @@ public sealed class FramesTests
         {
             ThicknessMm = 2,
             BabyHairCm = 3,
-            Formula = new Formula("B", Lightener.Clay, 50, 0),
+            Formula = Formula.Lightening(FormulaId.B, Lightener.Clay, 40, 0),
         };
         Assert.Equal(["babyHairCm"], (HouseRules.Usual with { BabyHairCm = 0.1 }).Problems().Select(p => p.Field));
         Assert.Equal(["thicknessMm", "babyHairCm", "formula"], wrong.Problems().Select(p => p.Field));
         Assert.Equal(
-            ["formula.volume"],
-            (HouseRules.Usual with { Formula = new Formula("A", Lightener.Clay, 50, 10) })
+            ["formula.minutes"],
+            (HouseRules.Usual with { Formula = Formula.Lightening(FormulaId.A, Lightener.Clay, 40, 0) })
                 .Problems()
                 .Select(p => p.Field)
         );
@@ -202,8 +204,8 @@ public sealed class FramesTests
     {
         var plan = Apply(Plan.Fresh(), new CutZone(Zone.UpperBack, Parting.Vertical, 15, 4, 3, false)).Plan;
         var panels = Given.Cutting.Cut(plan, Zone.UpperBack).Panels;
-        var left = panels.Where(p => p.Centre.Map.X > 0).Select(p => p.Key.ToString()).ToArray();
-        plan = Apply(plan, new PaintPanels(left, new PanelPaint())).Plan;
+        var left = panels.Where(p => p.Centre.Map.X > 0).Select(p => p.Key).ToArray();
+        plan = Apply(plan, new PaintPanels(left, PanelPaint.Usual)).Plan;
         plan = Apply(plan, new MirrorSide(Side.Left)).Plan;
         Assert.Equal(panels.Count, plan.Zones[Zone.UpperBack].Paint.Count);
         Gen.Int[0, panels.Count - 1]

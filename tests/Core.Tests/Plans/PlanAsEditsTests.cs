@@ -4,6 +4,8 @@ using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Plans;
 
@@ -20,15 +22,18 @@ public sealed class PlanAsEditsTests
                     PlanEdit[] edits =
                     [
                         new SetFormula(
-                            new Formula("B", Lightener.Powder, 10, 25, DepositLevel: 4, Consistency: Consistency.Stiff)
+                            Formula.Colouring(FormulaId.B, 4, 10, 25) with
+                            {
+                                Consistency = Consistency.Stiff,
+                            }
                         ),
-                        new PaintZone(zone, first with { Next = second with { Formula = "B" } }),
-                        new ClearPanels([$"{Name(zone)}/0/0"]),
+                        new PaintZone(zone, first with { Next = second with { Formula = FormulaId.B } }),
+                        new ClearPanels([PanelKey.Of($"{Name(zone)}/0/0")]),
                         new PaintZone(other, second),
                         new SetLimits(Limits.Usual with { StripeRun = 4, PartCm = 2.5 }),
                         new Dismiss("WeakSide", Severity.Caution, "she parts it there"),
                         new LeaveOut(Region.BabyHair, 0.4, "new hair"),
-                        new SetWish(new Wish(8.5, Tone: 0.2)),
+                        new SetWish(new Wish(Tone: 0.2) { EndsLevel = new(8.5) }),
                         new MovePart(1, 0.5),
                     ];
                     foreach (var edit in edits)

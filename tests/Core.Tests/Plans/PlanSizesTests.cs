@@ -3,6 +3,7 @@ using Wendro.Core.Blend;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Plans;
@@ -42,7 +43,7 @@ public sealed class PlanSizesTests
     [Fact]
     public void Levels_at_a_minute_lie_between_before_and_rinsed()
     {
-        var head = Given.Bare.Apply(new PaintZone(Zone.UpperBack, new PanelPaint()));
+        var head = Given.Bare.Apply(new PaintZone(Zone.UpperBack, PanelPaint.Usual));
         var (early, late) = (head.DrawnAt(Moment.At(new Minutes(10))), head.DrawnAt(Moment.At(new Minutes(25))));
         Assert.True(early.Zip(late).All(p => p.First <= p.Second));
         Assert.True(late.Zip(head.Drawn).All(p => p.First <= p.Second + 1));

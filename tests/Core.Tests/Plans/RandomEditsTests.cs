@@ -5,6 +5,8 @@ using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Plans;
 
@@ -13,21 +15,21 @@ public sealed class RandomEditsTests
 {
     private static readonly HairProfile OldLight = HairProfile.Usual with
     {
-        History = [new(0, 8, BandState.Natural, 5), new(8, 34, BandState.Lightened, 8, 0.6)],
+        History = [new(0, 8, BandState.Natural, new(5)), new(8, 34, BandState.Lightened, new(8), 0.6)],
     };
 
-    private static Gen<PlanEdit> AnyEdit(IReadOnlyList<string> keys)
+    private static Gen<PlanEdit> AnyEdit(IReadOnlyList<PanelKey> keys)
     {
         var some = Gen.Int[0, keys.Count - 1]
             .Array[1, 4]
-            .Select(at => (IReadOnlyList<string>)at.Select(i => keys[i]).Distinct().ToArray());
+            .Select(at => (IReadOnlyList<PanelKey>)at.Select(i => keys[i]).Distinct().ToArray());
         var coat = Gen.Int[0, 1];
         return Gen.OneOf<PlanEdit>(
             Gen.Select(Given.AnyZone, Given.AnyPaint).Select(t => (PlanEdit)new PaintZone(t.Item1, t.Item2)),
             Gen.Select(some, Given.AnyPaint).Select(t => (PlanEdit)new PaintPanels(t.Item1, t.Item2)),
             some.Select(p => (PlanEdit)new ClearPanels(p)),
             Given.AnyZone.Select(z => (PlanEdit)new ClearZone(z)),
-            Gen.Select(some, Gen.Enum<Shape>(), coat)
+            Gen.Select(some, Gen.Enum<ShapeKind>(), coat)
                 .Select(t => (PlanEdit)new SetShape(t.Item1, t.Item2, null, t.Item3)),
             Gen.Select(some, Gen.Double[0, 30], coat)
                 .Select(t => (PlanEdit)new SetHeights(t.Item1, StartCm: t.Item2, Coat: t.Item3)),
@@ -51,7 +53,11 @@ public sealed class RandomEditsTests
             Gen.Select(Gen.Double[5, 40], Gen.Double[1, 10])
                 .Select(t =>
                     (PlanEdit)
-                        new SetFormula(new Formula("A", Lightener.Clay, t.Item1, 40, t.Item2 > 5 ? t.Item2 : null))
+                        new SetFormula(
+                            t.Item2 > 5
+                                ? Formula.Colouring(FormulaId.A, t.Item2, t.Item1, 40)
+                                : Formula.Lightening(FormulaId.A, Lightener.Clay, t.Item1, 40)
+                        )
                 ),
             Gen.Double[4, 20].Select(mm => (PlanEdit)new ThinHairline(Math.Round(mm))),
             Given.AnyZone.Select(z => (PlanEdit)new ExcludeZone(z, "not today")),
@@ -66,7 +72,7 @@ public sealed class RandomEditsTests
     {
         var (looks, cutting) = Given.Looks(OldLight);
         var start = PlannedHead.Of(looks, cutting, Plan.Fresh(3));
-        var keys = start.Panels.Where((_, i) => i % 7 == 0).Select(p => p.Panel.Key.ToString()).ToArray();
+        var keys = start.Panels.Where((_, i) => i % 7 == 0).Select(p => p.Panel.Key).ToArray();
         AnyEdit(keys)
             .Array[300]
             .Sample(

@@ -5,22 +5,24 @@ using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Plans;
 
 /// <summary>A safety stop asks what would be painted before and after, whatever the edit is called.</summary>
 public sealed class StoppedTests
 {
-    private static readonly string[] Crown =
+    private static readonly PanelKey[] Crown =
     [
-        .. Given.Cutting.Cut(Plan.Fresh(), Zone.Crown).Panels.Select(p => p.Key.ToString()),
+        .. Given.Cutting.Cut(Plan.Fresh(), Zone.Crown).Panels.Select(p => p.Key),
     ];
 
     private static readonly Plan Painted = With(
         Plan.Fresh(),
-        new SetFormula(Formula.Usual with { Id = "B", Volume = 20 }),
-        new PaintZone(Zone.Crown, new PanelPaint(StartCm: 7, MidsMm: 4, EndsMm: 4)),
-        new PaintZone(Zone.Nape, new PanelPaint()),
+        new SetFormula(Formula.Usual with { Id = FormulaId.B, Volume = new(20) }),
+        new PaintZone(Zone.Crown, PanelPaint.Usual with { StartCm = 7, MidsMm = 4, EndsMm = 4 }),
+        new PaintZone(Zone.Nape, PanelPaint.Usual),
         new ExcludeZone(Zone.Nape, "not today")
     );
 
@@ -37,10 +39,10 @@ public sealed class StoppedTests
             new LeaveOut(Region.Veil, 3, "a veil"),
             new CutZone(Zone.UpperBack, Parting.Vertical, 12, 4, 3, false),
             new SetReach(Reach.Hairline),
-            new SetFormula(Formula.Usual with { Minutes = 20 }),
-            new SetFormula(Formula.Usual with { Id = "B", Volume = 40 }),
+            new SetFormula(Formula.Usual with { Minutes = new(20) }),
+            new SetFormula(Formula.Usual with { Id = FormulaId.B, Volume = new(40) }),
             new SetOrder([.. ZoneFacts.All]),
-            new SetWish(new Wish { EndsLevel = 9 }),
+            new SetWish(new Wish { EndsLevel = new(9) }),
             new SetWears([Wear.Down]),
             new SetLimits(Limits.Usual),
             new DropCrown(2),
@@ -51,18 +53,18 @@ public sealed class StoppedTests
     public static TheoryData<PlanEdit> Refused =>
         [
             new IncludeZone(Zone.Nape),
-            new PaintZone(Zone.TopLeft, new PanelPaint()),
-            new PaintPanels([Crown[0]], new PanelPaint(StartCm: 2)),
+            new PaintZone(Zone.TopLeft, PanelPaint.Usual),
+            new PaintPanels([Crown[0]], PanelPaint.Usual with { StartCm = 2 }),
             new SetHeights([Crown[0]], StartCm: 6),
-            new SetShape([Crown[0]], Shape.Full),
+            new SetShape([Crown[0]], ShapeKind.Full),
             new SetBlur([Crown[0]], 1),
             new SetDepth([Crown[0]], 6, 6),
             new SetFace([Crown[0]], Face.Both),
             new SetCovering([Crown[0]], Covering.Foil),
-            new UseFormula([Crown[0]], "B"),
-            new AddCoat([Crown[0]], new PanelPaint(Formula: "B")),
-            new SetFormula(Formula.Usual with { Volume = 40 }),
-            new SetFormula(Formula.Usual with { Minutes = 60 }),
+            new UseFormula([Crown[0]], FormulaId.B),
+            new AddCoat([Crown[0]], PanelPaint.Usual with { Formula = FormulaId.B }),
+            new SetFormula(Formula.Usual with { Volume = new(40) }),
+            new SetFormula(Formula.Usual with { Minutes = new(60) }),
             new SetFormula(Formula.Usual with { LowHeat = true, HeatConfirmed = true }),
             new SpreadHeights(Crown, 3),
             new AlternatePanels(Crown, 3, 12),
@@ -82,7 +84,7 @@ public sealed class StoppedTests
     [Fact]
     public void A_reach_brings_back_what_a_reach_left_out()
     {
-        var half = With(With(Plan.Fresh(), new PaintZone(Zone.UpperBack, new PanelPaint())), new SetReach(Reach.Half));
+        var half = With(With(Plan.Fresh(), new PaintZone(Zone.UpperBack, PanelPaint.Usual)), new SetReach(Reach.Half));
         Assert.True(Stopped.LaysMore(half, With(half, new SetReach(Reach.Full)), Given.Cutting));
         Assert.False(Stopped.LaysMore(half, With(half, new SetReach(Reach.Hairline)), Given.Cutting));
     }
@@ -90,7 +92,7 @@ public sealed class StoppedTests
     [Fact]
     public void A_moved_part_takes_paint_to_hair_that_had_none()
     {
-        var left = With(Plan.Fresh(), new PaintZone(Zone.TopLeft, new PanelPaint()));
+        var left = With(Plan.Fresh(), new PaintZone(Zone.TopLeft, PanelPaint.Usual));
         Assert.True(Stopped.LaysMore(left, With(left, new MovePart(-3, -1)), Given.Cutting));
     }
 
@@ -119,7 +121,7 @@ public sealed class StoppedTests
                                 BandCm = null,
                                 MidsMm = 5,
                                 EndsMm = 5,
-                                Shape = Shape.Full,
+                                Shape = new Shape.Full(),
                             }
                         )
                     );

@@ -4,16 +4,18 @@ using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Plans;
 
 /// <summary>What an artist says in one sentence does what it says, and nothing else.</summary>
 public sealed class WholeHeadTests
 {
-    private static readonly PanelPaint Soft = new(Shape.V, 7, 6, 5, 5, 8);
+    private static readonly PanelPaint Soft = new PanelPaint(new Shape.V(6), 7, 5, 5, 8);
     private static readonly HairProfile Grown = HairProfile.Usual with
     {
-        History = [new(0, 8, BandState.Natural, 5), new(8, 34, BandState.Lightened, 8.5, 0.5)],
+        History = [new(0, 8, BandState.Natural, new(5)), new(8, 34, BandState.Lightened, new(8.5), 0.5)],
     };
 
     private static PlannedHead Whole(PanelPaint? paint = null) =>
@@ -40,7 +42,7 @@ public sealed class WholeHeadTests
     [Fact]
     public void Alternate_panels_differ_from_every_neighbour_in_row_and_column()
     {
-        var keys = In(Whole(), Zone.UpperBack).Select(p => p.Panel.Key.ToString()).ToArray();
+        var keys = In(Whole(), Zone.UpperBack).Select(p => p.Panel.Key).ToArray();
         var head = Whole().Apply(new AlternatePanels(keys, 5, 9));
         Each.Of(
             In(head, Zone.UpperBack),
@@ -70,10 +72,16 @@ public sealed class WholeHeadTests
     public void One_side_of_the_part_is_painted_as_the_other_and_the_rest_stays()
     {
         var head = Whole()
-            .Apply(new PaintZone(Zone.TopLeft, Soft with { StartCm = 4, Shape = Shape.U }), new MatchPart(Side.Left));
-        Each.Of(In(head, Zone.TopRight), p => Assert.Equal((4, Shape.U), (p.Painted!.StartCm, p.Painted.Paint.Shape)));
+            .Apply(
+                new PaintZone(Zone.TopLeft, Soft with { StartCm = 4, Shape = new Shape.U(6) }),
+                new MatchPart(Side.Left)
+            );
+        Each.Of(
+            In(head, Zone.TopRight),
+            p => Assert.Equal((4, ShapeKind.U), (p.Painted!.StartCm, p.Painted.Paint.Shape.Kind))
+        );
         Assert.Equal(7, Start(head, Zone.SideRight));
-        Assert.DoesNotContain(head.Findings, f => f.Kind == FindingKind.PartMismatch);
+        Assert.DoesNotContain(head.Findings, f => f.Kind == BlendFault.PartMismatch);
     }
 
     [Fact]
@@ -114,17 +122,15 @@ public sealed class WholeHeadTests
     public void Only_the_regrowth_is_touched_up_and_deposits_are_left_alone()
     {
         var (before, after, cutting) = OnGrown(new TouchUpRegrowth());
-        Assert.Contains(before.AllFindings, f => f.Kind == FindingKind.Overlap);
-        Assert.DoesNotContain(after.AllFindings, f => f.Kind == FindingKind.Overlap);
+        Assert.Contains(before.AllFindings, f => f.Kind == BlendFault.Overlap);
+        Assert.DoesNotContain(after.AllFindings, f => f.Kind == BlendFault.Overlap);
         Each.Of(In(after, [.. ZoneFacts.All]), p => Assert.Equal(9, p.Painted!.EndsAtCm, 1e-9));
 
-        var keys = before.Panels.Take(3).Select(p => p.Panel.Key.ToString()).ToArray();
-        var deposit = Shapes.In(new PanelPaint(Formula: "B"), Shape.Reverse) with { BandCm = 20 };
-        var plan = before
-            .Plan.Apply(new SetFormula(new Formula("B", Lightener.Clay, 10, 30, DepositLevel: 4)), cutting)
-            .Plan;
+        var keys = before.Panels.Take(3).Select(p => p.Panel.Key).ToArray();
+        var deposit = (PanelPaint.Usual with { Formula = FormulaId.B }).In(ShapeKind.Reverse) with { BandCm = 20 };
+        var plan = before.Plan.Apply(new SetFormula(Formula.Colouring(FormulaId.B, 4, 10, 30)), cutting).Plan;
         plan = plan.Apply(new AddCoat(keys, deposit), cutting).Plan.Apply(new TouchUpRegrowth(), cutting).Plan;
-        Each.Of(keys, k => Assert.Equal(deposit, plan.Zones[PanelKey.Parse(k)!.Value.Zone].Paint[k].Next));
+        Each.Of(keys, k => Assert.Equal(deposit, plan.Zones[k.Zone].Paint[k].Next));
     }
 
     [Fact]

@@ -25,10 +25,10 @@ public sealed partial class SentenceTests
     public void Findings_and_fixes_carry_every_quantity_they_speak_of()
     {
         var head = Given.Bare.Apply(
-            new PaintZone(Zone.Crown, new PanelPaint(Shape.Full, 0.2, 0, 0, 40, 40)),
-            new PaintZone(Zone.UpperBack, new PanelPaint(Shape.Full, 12, 0, 0, 20, 20)),
-            new PaintZone(Zone.TopLeft, new PanelPaint(StartCm: 3)),
-            new PaintZone(Zone.TopRight, new PanelPaint(StartCm: 12))
+            new PaintZone(Zone.Crown, new PanelPaint(new Shape.Full(), 0.2, 0, 40, 40)),
+            new PaintZone(Zone.UpperBack, new PanelPaint(new Shape.Full(), 12, 0, 20, 20)),
+            new PaintZone(Zone.TopLeft, PanelPaint.Usual with { StartCm = 3 }),
+            new PaintZone(Zone.TopRight, PanelPaint.Usual with { StartCm = 12 })
         );
         var said = head.Findings.SelectMany(f => new[] { f.Text, f.Why }).ToList();
         said.AddRange(head.Findings.Select(f => Fixes.For(f, head, Given.Cutting)?.Label).OfType<Sentence>());
@@ -37,10 +37,10 @@ public sealed partial class SentenceTests
             s => Each.Of(s.Parts, p => Assert.False(p.Quantity is null && Bare().IsMatch(p.Text), s.ToString()))
         );
         Assert.True(said.SelectMany(s => s.Parts).Count(p => p.Quantity is not null) > 10);
-        Assert.Contains(head.Findings, f => f.Kind == FindingKind.BleedThrough);
+        Assert.Contains(head.Findings, f => f.Kind == BlendFault.BleedThrough);
         Assert.DoesNotContain(
             "%",
-            head.Findings.First(f => f.Kind == FindingKind.BleedThrough).Text.ToString(),
+            head.Findings.First(f => f.Kind == BlendFault.BleedThrough).Text.ToString(),
             StringComparison.Ordinal
         );
     }

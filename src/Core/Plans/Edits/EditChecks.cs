@@ -1,5 +1,6 @@
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
@@ -36,16 +37,16 @@ internal sealed class EditChecks(Plan plan, Cutting cutting)
         Problem.Range(problems, field, value, low, high, unit);
 
     /// <summary>A formula the plan has.</summary>
-    public void FormulaId(string? id, string field)
+    public void HasFormula(FormulaId id, string field)
     {
-        if (id is null || Plan.FormulaOf(id) is null)
+        if (Plan.FormulaOf(id) is null)
         {
             Say(field, $"There is no such formula. The plan has {string.Join(", ", Plan.Formulas.Select(f => f.Id))}.");
         }
     }
 
     /// <summary>Panels that are there and not left out.</summary>
-    public void Panels(IReadOnlyList<string>? panels)
+    public void Panels(IReadOnlyList<PanelKey>? panels)
     {
         if (panels is null || panels.Count is 0 or > MostPanels)
         {
@@ -58,11 +59,8 @@ internal sealed class EditChecks(Plan plan, Cutting cutting)
 
         for (var i = 0; i < panels.Count; i++)
         {
-            if (PanelKey.Parse(panels[i]) is not { } key)
-            {
-                Say($"panels[{i}]", "A panel is named zone/row/column, like sideLeft/2/1.");
-            }
-            else if (Cutting.Cut(Plan, key.Zone).Panels.All(p => p.Key != key))
+            var key = panels[i];
+            if (Cutting.Cut(Plan, key.Zone).Panels.All(p => p.Key != key))
             {
                 Say($"panels[{i}]", $"There is no panel {key} as this head is cut.");
             }
@@ -74,7 +72,7 @@ internal sealed class EditChecks(Plan plan, Cutting cutting)
     }
 
     /// <summary>Panels, and one of their products by number.</summary>
-    public void Panels(IReadOnlyList<string>? panels, int coat)
+    public void Panels(IReadOnlyList<PanelKey>? panels, int coat)
     {
         Panels(panels);
         Range(coat, 0, PanelPaint.MostCoats - 1, "coat", string.Empty);
@@ -85,7 +83,7 @@ internal sealed class EditChecks(Plan plan, Cutting cutting)
     }
 
     /// <summary>Panels that can take so many more products.</summary>
-    public void MostCoats(IReadOnlyList<string>? panels, int more)
+    public void MostCoats(IReadOnlyList<PanelKey>? panels, int more)
     {
         if (KeysOf(panels).Any(k => CoatsOf(k) + more > PanelPaint.MostCoats))
         {
@@ -118,32 +116,37 @@ internal sealed class EditChecks(Plan plan, Cutting cutting)
 
     private void Coat(PanelPaint paint, string field)
     {
-        Known(paint.Shape, $"{field}.shape");
         Known(paint.Face, $"{field}.face");
         Known(paint.Covering, $"{field}.covering");
         Known(paint.Pressure, $"{field}.pressure");
         Known(paint.Tension, $"{field}.tension");
         Known(paint.Teasing, $"{field}.teasing");
         Range(paint.StartCm, 0, PanelPaint.MostStartCm, $"{field}.startCm", "cm");
-        Range(paint.DropCm, 0, 40, $"{field}.dropCm", "cm");
         Range(paint.BlurCm, 0, 12, $"{field}.blurCm", "cm");
         Range(paint.MidsMm, 0, 40, $"{field}.midsMm", "mm");
         Range(paint.EndsMm, 0, 40, $"{field}.endsMm", "mm");
         Range(paint.SpreadCm, 0, 6, $"{field}.spreadCm", "cm");
         Range(paint.StartShare ?? 0, 0, 1, $"{field}.startShare", "of the length");
         Range(paint.SlopeCm, -20, 20, $"{field}.slopeCm", "cm");
-        Range(paint.CentreU, 0.1, 0.9, $"{field}.centreU", "across the panel");
-        Range(paint.CentreCm, 0, 40, $"{field}.centreCm", "cm");
-        Range(paint.Strokes, 1, 9, $"{field}.strokes", string.Empty);
-        Range(paint.StrokeShare, 0.05, 1, $"{field}.strokeShare", "of its room");
-        Range(paint.MergeCm, 0, 60, $"{field}.mergeCm", "cm");
         Range(paint.BandCm ?? 1, 0.5, 75, $"{field}.bandCm", "cm");
-        FormulaId(paint.Formula, $"{field}.formula");
+        Shape(paint.Shape, field);
+        HasFormula(paint.Formula, $"{field}.formula");
     }
 
-    private static IEnumerable<PanelKey> KeysOf(IReadOnlyList<string>? panels) =>
-        (panels ?? []).Select(PanelKey.Parse).OfType<PanelKey>();
+    private void Shape(Shape shape, string field)
+    {
+        Range(shape.DropCm, 0, Core.Paint.Shape.MostDropCm, $"{field}.dropCm", "cm");
+        Range(shape.MiddleU, 0.1, 0.9, $"{field}.centreU", "across the panel");
+        Range(shape.PeakCm, 0, Core.Paint.Shape.MostDropCm, $"{field}.centreCm", "cm");
+        Range(shape.Count, shape.Counts.Fewest, shape.Counts.Most, $"{field}.strokes", string.Empty);
+        if (shape.Stroked is { } stroke)
+        {
+            Range(stroke.Width, 0.05, 1, $"{field}.strokeShare", "of its room");
+            Range(stroke.MergeCm, 0, 60, $"{field}.mergeCm", "cm");
+        }
+    }
 
-    private int CoatsOf(PanelKey key) =>
-        Plan.Zones[key.Zone].Paint.GetValueOrDefault(key.ToString())?.Coats().Count ?? 0;
+    private static IEnumerable<PanelKey> KeysOf(IReadOnlyList<PanelKey>? panels) => panels ?? [];
+
+    private int CoatsOf(PanelKey key) => Plan.Zones[key.Zone].Paint.GetValueOrDefault(key)?.Coats().Count ?? 0;
 }

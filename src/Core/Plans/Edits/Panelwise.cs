@@ -1,5 +1,6 @@
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 
 namespace Wendro.Core.Plans;
 
@@ -7,15 +8,15 @@ namespace Wendro.Core.Plans;
 internal static class Panelwise
 {
     /// <summary>Changes one of the products of each panel.</summary>
-    public static Plan Coat(Plan plan, IReadOnlyList<string> panels, int coat, Func<PanelPaint, PanelPaint> change) =>
+    public static Plan Coat(Plan plan, IReadOnlyList<PanelKey> panels, int coat, Func<PanelPaint, PanelPaint> change) =>
         Each(plan, panels, p => p.With(coat, change));
 
     /// <summary>
     /// Changes all of each panel's paint; null leaves it natural. One that has none is painted as usual first.
     /// </summary>
-    public static Plan Each(Plan plan, IReadOnlyList<string> panels, Func<PanelPaint, PanelPaint?> change)
+    public static Plan Each(Plan plan, IReadOnlyList<PanelKey> panels, Func<PanelPaint, PanelPaint?> change)
     {
-        foreach (var group in panels.Distinct(StringComparer.Ordinal).GroupBy(p => PanelKey.Parse(p)!.Value.Zone))
+        foreach (var group in panels.Distinct().GroupBy(p => p.Zone))
         {
             plan = plan.With(
                 group.Key,
@@ -54,7 +55,11 @@ internal static class Panelwise
         // Other layers come to lie on what is painted low on the head.
         var covering = plan.LowerFilm && zone is Zone.Nape or Zone.LowerBack ? Covering.Film : Covering.Open;
         return ZoneFacts.IsFaceFrame(zone)
-            ? new PanelPaint(Shape.Full, 2.5, 0, 5, 12, 20, Formula: formula)
-            : new PanelPaint(Formula: formula, Covering: covering);
+            ? new PanelPaint(new Shape.Full(), 2.5, 5, 12, 20) { Formula = formula }
+            : PanelPaint.Usual with
+            {
+                Formula = formula,
+                Covering = covering,
+            };
     }
 }

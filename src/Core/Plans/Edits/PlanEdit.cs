@@ -1,3 +1,5 @@
+using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
@@ -38,11 +40,11 @@ public abstract record PlanEdit
 /// <summary>A plan as an edit leaves it.</summary>
 /// <param name="Plan">The plan.</param>
 /// <param name="Lost">Panels whose paint found no place.</param>
-internal readonly record struct Edited(Plan Plan, IReadOnlyList<string> Lost)
+internal readonly record struct Edited(Plan Plan, IReadOnlyList<PanelKey> Lost)
 {
     public static implicit operator Edited(Plan plan) => new(plan, []);
 
-    public static implicit operator Edited((Plan Plan, IReadOnlyList<string> Lost) made) => new(made.Plan, made.Lost);
+    public static implicit operator Edited((Plan Plan, IReadOnlyList<PanelKey> Lost) made) => new(made.Plan, made.Lost);
 }
 
 /// <summary>What an edit is called where it is written down: in files, in patterns, on the wire.</summary>

@@ -1,4 +1,6 @@
 using Wendro.Core.Head;
+using Wendro.Core.Paint;
+using Wendro.Core.Section;
 
 namespace Wendro.Core.Plans;
 
@@ -7,7 +9,7 @@ internal static class Say
 {
     public static string The(Zone zone) => $"the {ZoneFacts.Words(zone)}";
 
-    public static string Count(IReadOnlyList<string>? panels) =>
+    public static string Count(IReadOnlyList<PanelKey>? panels) =>
         panels?.Count == 1 ? "1 panel" : $"{panels?.Count ?? 0} panels";
 
     public static string Side(Side side) => side == Plans.Side.Left ? "left" : "right";

@@ -1,3 +1,5 @@
+using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
@@ -36,7 +38,7 @@ public sealed record Together(IReadOnlyList<PlanEdit> Edits) : PlanEdit
         }
 
         var after = plan;
-        var lost = new List<string>();
+        var lost = new List<PanelKey>();
         for (var i = 0; i < Edits.Count; i++)
         {
             var next = Edits[i] is null or Together

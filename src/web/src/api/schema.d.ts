@@ -1025,8 +1025,7 @@ export interface components {
             /** Format: double */
             toCm: number;
             state: components["schemas"]["BandState"];
-            /** Format: double */
-            level: number;
+            level: components["schemas"]["Level"];
             /**
              * Format: double
              * @default 1
@@ -1057,7 +1056,7 @@ export interface components {
         BeginBowl: {
             /** Format: int32 */
             baseRevision: number;
-            formula: string;
+            formula: components["schemas"]["FormulaId"];
             /** Format: int32 */
             ordinal: number;
         };
@@ -1148,7 +1147,7 @@ export interface components {
         BowlView: {
             /** Format: int32 */
             number: number;
-            formula: string;
+            formula: components["schemas"]["FormulaId"];
             /** Format: int32 */
             ordinal: number;
             /** Format: double */
@@ -1358,7 +1357,7 @@ export interface components {
             value: number;
             unit: string;
         };
-        /** @enum {unknown} */
+        /** @enum {string} */
         FindingKind: "hardLine" | "frontNotBrighter" | "stripes" | "driesFirst" | "darkBehindHairline" | "bleedThrough" | "scalpContact" | "hotRoot" | "solidBlock" | "nothingDarkLeft" | "darkNape" | "partMismatch" | "weakSide" | "crownTooHigh" | "outOfReach" | "overlap" | "babyHairPainted" | "breakingHairPainted" | "skinAtRisk" | "lowlightOnTop" | "hiddenWork" | "regrowthShows" | "testsMissing" | "bowlOutlives" | "unevenRecipe" | "runnyForDepth" | "strengthOverScalp" | "heatAgainstLeaflet" | "pastLeaflet" | "additiveLowersLift" | "noSuchDeveloper" | "notEnoughStock" | "runsLow";
         FindingView: {
             id: string;
@@ -1400,13 +1399,10 @@ export interface components {
             high: number;
         };
         Formula: {
-            id: string;
+            id: components["schemas"]["FormulaId"];
             lightener: components["schemas"]["Lightener"];
-            /** Format: double */
-            volume: number;
-            /** Format: double */
-            minutes: number;
-            /** Format: double */
+            volume: components["schemas"]["Volume"];
+            minutes: components["schemas"]["Minutes"];
             depositLevel?: null | number;
             consistency?: components["schemas"]["Consistency"];
             /**
@@ -1429,6 +1425,8 @@ export interface components {
             /** @default false */
             heatConfirmed: boolean;
         };
+        /** @enum {string} */
+        FormulaId: "A" | "B" | "C" | "D" | "E";
         FormulaView: {
             formula: components["schemas"]["Formula"];
             words: string;
@@ -1473,8 +1471,7 @@ export interface components {
             weeks: number;
         };
         HairProfile: {
-            /** Format: double */
-            naturalLevel: number;
+            naturalLevel: components["schemas"]["Level"];
             diameter: components["schemas"]["Diameter"];
             density: components["schemas"]["Density"];
             porosity: components["schemas"]["Porosity"];
@@ -1583,6 +1580,7 @@ export interface components {
          * @enum {unknown}
          */
         LeftOutBy: "hand" | "reach" | "pattern";
+        Level: number;
         LiftAnswer: {
             /** Format: double */
             level: number;
@@ -1793,6 +1791,7 @@ export interface components {
                 [key: string]: number;
             };
         };
+        Minutes: number;
         MixFindingView: {
             id: string;
             about: null | string;
@@ -1878,8 +1877,8 @@ export interface components {
             /** Format: double */
             together: number;
         };
-        PanelPaint: {
-            shape?: components["schemas"]["Shape"];
+        PaintAsSent: {
+            shape?: components["schemas"]["ShapeKind"];
             /**
              * Format: double
              * @default 7
@@ -1907,8 +1906,6 @@ export interface components {
             endsMm: number;
             face?: components["schemas"]["Face"];
             covering?: components["schemas"]["Covering"];
-            /** @default A */
-            formula: string;
             /**
              * Format: double
              * @default 0
@@ -1953,10 +1950,88 @@ export interface components {
             pressure?: components["schemas"]["Pressure"];
             tension?: components["schemas"]["Tension"];
             teasing?: components["schemas"]["Teasing"];
-            next?: null | components["schemas"]["PanelPaint"];
+            next?: null | components["schemas"]["PaintAsSent"];
+            formula: components["schemas"]["FormulaId"];
+        };
+        PanelKey: string;
+        PanelPaint: {
+            shape?: components["schemas"]["ShapeKind"];
+            /**
+             * Format: double
+             * @default 7
+             */
+            startCm: number;
+            /**
+             * Format: double
+             * @default 7
+             */
+            dropCm: number;
+            /**
+             * Format: double
+             * @default 5
+             */
+            blurCm: number;
+            /**
+             * Format: double
+             * @default 6
+             */
+            midsMm: number;
+            /**
+             * Format: double
+             * @default 8
+             */
+            endsMm: number;
+            face?: components["schemas"]["Face"];
+            covering?: components["schemas"]["Covering"];
+            /**
+             * Format: double
+             * @default 0
+             */
+            spreadCm: number;
+            /** @default false */
+            flip: boolean;
+            /** Format: double */
+            startShare?: null | number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            slopeCm: number;
+            /**
+             * Format: double
+             * @default 0.5
+             */
+            centreU: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            centreCm: number;
+            /**
+             * Format: int32
+             * @default 1
+             */
+            strokes: number;
+            /**
+             * Format: double
+             * @default 0.3
+             */
+            strokeShare: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            mergeCm: number;
+            /** Format: double */
+            bandCm?: null | number;
+            pressure?: components["schemas"]["Pressure"];
+            tension?: components["schemas"]["Tension"];
+            teasing?: components["schemas"]["Teasing"];
+            next?: null | components["schemas"]["PaintAsSent"];
+            formula: components["schemas"]["FormulaId"];
         };
         PanelView: {
-            key: string;
+            key: components["schemas"]["PanelKey"];
             zone: components["schemas"]["Zone"];
             /** Format: int32 */
             row: number;
@@ -2035,7 +2110,33 @@ export interface components {
             part: components["schemas"]["PartLine"];
             wears: components["schemas"]["Wear"][];
             wish: components["schemas"]["Wish"];
-            formulas: components["schemas"]["Formula"][];
+            formulas: {
+                id: components["schemas"]["FormulaId"];
+                lightener: components["schemas"]["Lightener"];
+                volume: components["schemas"]["Volume"];
+                minutes: components["schemas"]["Minutes"];
+                depositLevel?: null | number;
+                consistency?: components["schemas"]["Consistency"];
+                /**
+                 * Format: double
+                 * @default 1
+                 */
+                lightenerParts: number;
+                /**
+                 * Format: double
+                 * @default 1.5
+                 */
+                developerParts: number;
+                product?: null | string;
+                figures?: null | components["schemas"]["LightenerFigures"];
+                second?: null | components["schemas"]["SecondLightener"];
+                additive?: null | components["schemas"]["Additive"];
+                shades?: null | components["schemas"]["ShadeMix"];
+                /** @default false */
+                lowHeat: boolean;
+                /** @default false */
+                heatConfirmed: boolean;
+            }[];
             zones: {
                 [key: string]: components["schemas"]["ZonePlan"];
             };
@@ -2319,7 +2420,7 @@ export interface components {
             /** @enum {string} */
             kind?: "setShape";
             panels: string[];
-            shape: components["schemas"]["Shape"];
+            shape: components["schemas"]["ShapeKind"];
             flip?: null | boolean;
             /**
              * Format: int32
@@ -2413,7 +2514,7 @@ export interface components {
             /** @enum {string} */
             kind?: "useFormula";
             panels: string[];
-            formula: string;
+            formula: components["schemas"]["FormulaId"];
             /**
              * Format: int32
              * @default 0
@@ -2471,7 +2572,7 @@ export interface components {
             gramsPerGram: number;
             /** Format: double */
             openAirGramsPerGram: number;
-            slows: components["schemas"]["Said"];
+            slows: components["schemas"]["Sourced"];
             name: string;
             stock: components["schemas"]["Stock"];
         };
@@ -2495,8 +2596,7 @@ export interface components {
         ProductDeveloperProduct: {
             /** @enum {string} */
             kind?: "developer";
-            /** Format: double */
-            volume: number;
+            volume: components["schemas"]["Volume"];
             name: string;
             stock: components["schemas"]["Stock"];
         };
@@ -2504,14 +2604,14 @@ export interface components {
             /** @enum {string} */
             kind?: "lightener";
             type: components["schemas"]["Lightener"];
-            ratedLevels: components["schemas"]["Said"];
-            dryingMinutes: components["schemas"]["Said"];
-            workingMinutes: components["schemas"]["Said"];
+            ratedLevels: components["schemas"]["Sourced"];
+            dryingMinutes: components["schemas"]["Sourced"];
+            workingMinutes: components["schemas"]["Sourced"];
             swells: boolean;
             scalpSafe: boolean;
             heatAllowed: boolean;
-            limitMinutes: components["schemas"]["Said"];
-            windowMinutes: components["schemas"]["Said"];
+            limitMinutes: components["schemas"]["Sourced"];
+            windowMinutes: components["schemas"]["Sourced"];
             ratios: number[];
             /** Format: double */
             scoopGrams?: null | number;
@@ -2521,16 +2621,13 @@ export interface components {
         ProductShadeProduct: {
             /** @enum {string} */
             kind?: "shade";
-            /** Format: double */
-            depth: number;
+            depth: components["schemas"]["Level"];
             reflect: components["schemas"]["Reflect"];
             base: components["schemas"]["ShadeBase"];
             /** Format: double */
             developerParts: number;
-            /** Format: double */
-            developerVolume: number;
-            /** Format: double */
-            minutes: number;
+            developerVolume: components["schemas"]["Volume"];
+            minutes: components["schemas"]["Minutes"];
             name: string;
             stock: components["schemas"]["Stock"];
         };
@@ -2579,10 +2676,8 @@ export interface components {
             text: string;
         };
         Reading: {
-            /** Format: double */
-            minutes: number;
-            /** Format: double */
-            level: number;
+            minutes: components["schemas"]["Minutes"];
+            level: components["schemas"]["Level"];
         };
         /** @enum {unknown} */
         Reflect: "natural" | "ash" | "matte" | "violet" | "pearl" | "beige" | "gold" | "copper" | "red";
@@ -2673,11 +2768,6 @@ export interface components {
             words: string;
             reason?: null | string;
         };
-        Said: {
-            /** Format: double */
-            value: number;
-            source: components["schemas"]["Source"];
-        };
         /** @enum {unknown} */
         Salts: "none" | "notSure" | "yes";
         ScaleReading: {
@@ -2738,8 +2828,7 @@ export interface components {
         Severity: "alarm" | "caution" | "note";
         Shade: {
             name: string;
-            /** Format: double */
-            depth: number;
+            depth: components["schemas"]["Level"];
             reflect: components["schemas"]["Reflect"];
             /** Format: double */
             parts: number;
@@ -2750,7 +2839,7 @@ export interface components {
             shades: components["schemas"]["Shade"][];
         };
         /** @enum {unknown} */
-        Shape: "v" | "w" | "u" | "slant" | "spined" | "sawtooth" | "staggered" | "full" | "centre" | "fold" | "scrunch" | "tip" | "reverse";
+        ShapeKind: "v" | "w" | "u" | "slant" | "spined" | "sawtooth" | "staggered" | "full" | "centre" | "fold" | "scrunch" | "tip" | "reverse";
         ShelfPreview: {
             added: string[];
             changed: components["schemas"]["ChangedProduct"][];
@@ -2761,6 +2850,11 @@ export interface components {
         Side: "left" | "right";
         /** @enum {unknown} */
         Source: "leaflet" | "trade" | "assumption";
+        Sourced: {
+            /** Format: double */
+            value: number;
+            source: components["schemas"]["Source"];
+        };
         /** @enum {unknown} */
         Stage: "consult" | "section" | "paint" | "mix";
         /** @enum {unknown} */
@@ -2835,8 +2929,7 @@ export interface components {
         };
         StrandTest: {
             lightener: components["schemas"]["Lightener"];
-            /** Format: double */
-            volume: number;
+            volume: components["schemas"]["Volume"];
             covering: components["schemas"]["Covering"];
             readings: components["schemas"]["Reading"][];
         };
@@ -3026,6 +3119,7 @@ export interface components {
              */
             weeksBetween: number;
         };
+        Volume: number;
         /** @enum {unknown} */
         Wear: "down" | "tiedHigh" | "tiedLow" | "halfUp" | "otherPart" | "tucked" | "sweptBack";
         /** @enum {unknown} */
@@ -3041,11 +3135,6 @@ export interface components {
             meanLevel: number;
         };
         Wish: {
-            /**
-             * Format: double
-             * @default 8
-             */
-            endsLevel: number;
             /**
              * Format: double
              * @default 1
@@ -3066,7 +3155,6 @@ export interface components {
              * @default 0.6
              */
             rootSoftness: number;
-            /** Format: double */
             midsLevel?: null | number;
             /**
              * Format: double
@@ -3075,11 +3163,11 @@ export interface components {
             tone: number;
             /** @default true */
             underneath: boolean;
+            endsLevel: components["schemas"]["Level"];
         };
         /** @enum {unknown} */
         Zone: "nape" | "lowerBack" | "upperBack" | "crown" | "sideLeft" | "sideRight" | "topLeft" | "topRight" | "fringeLeft" | "fringeRight" | "faceFrameLeft" | "faceFrameRight";
         ZoneHair: {
-            /** Format: double */
             naturalLevel?: null | number;
             diameter?: null | components["schemas"]["Diameter"];
             density?: null | components["schemas"]["Density"];
@@ -3092,7 +3180,82 @@ export interface components {
             excluded: null | string;
             usual: null | components["schemas"]["PanelPaint"];
             paint: {
-                [key: string]: components["schemas"]["PanelPaint"];
+                [key: string]: {
+                    shape?: components["schemas"]["ShapeKind"];
+                    /**
+                     * Format: double
+                     * @default 7
+                     */
+                    startCm: number;
+                    /**
+                     * Format: double
+                     * @default 7
+                     */
+                    dropCm: number;
+                    /**
+                     * Format: double
+                     * @default 5
+                     */
+                    blurCm: number;
+                    /**
+                     * Format: double
+                     * @default 6
+                     */
+                    midsMm: number;
+                    /**
+                     * Format: double
+                     * @default 8
+                     */
+                    endsMm: number;
+                    face?: components["schemas"]["Face"];
+                    covering?: components["schemas"]["Covering"];
+                    /**
+                     * Format: double
+                     * @default 0
+                     */
+                    spreadCm: number;
+                    /** @default false */
+                    flip: boolean;
+                    /** Format: double */
+                    startShare?: null | number;
+                    /**
+                     * Format: double
+                     * @default 0
+                     */
+                    slopeCm: number;
+                    /**
+                     * Format: double
+                     * @default 0.5
+                     */
+                    centreU: number;
+                    /**
+                     * Format: double
+                     * @default 0
+                     */
+                    centreCm: number;
+                    /**
+                     * Format: int32
+                     * @default 1
+                     */
+                    strokes: number;
+                    /**
+                     * Format: double
+                     * @default 0.3
+                     */
+                    strokeShare: number;
+                    /**
+                     * Format: double
+                     * @default 0
+                     */
+                    mergeCm: number;
+                    /** Format: double */
+                    bandCm?: null | number;
+                    pressure?: components["schemas"]["Pressure"];
+                    tension?: components["schemas"]["Tension"];
+                    teasing?: components["schemas"]["Teasing"];
+                    next?: null | components["schemas"]["PaintAsSent"];
+                    formula?: components["schemas"]["FormulaId"];
+                };
             };
             excludedBy?: components["schemas"]["LeftOutBy"];
         };

@@ -1,6 +1,6 @@
 import type { PanelPaint, Schemas } from "../api/client";
 
-export type Shape = Schemas["Shape"];
+export type Shape = Schemas["ShapeKind"];
 
 /** Every shape with its name and a drawing on a 28 × 34 tile: light is what is painted. */
 export const shapes: { shape: Shape; name: string; d: string }[] = [

@@ -1,11 +1,12 @@
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
 /// <summary>Lays one more product on some panels, after those they have.</summary>
 [Kind("addCoat")]
-public sealed record AddCoat(IReadOnlyList<string> Panels, PanelPaint Paint) : PlanEdit
+public sealed record AddCoat(IReadOnlyList<PanelKey> Panels, PanelPaint Paint) : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => $"Added a product on {Say.Count(Panels)}";

@@ -26,10 +26,7 @@ public sealed record SetFormula(Formula Formula) : PlanEdit
         var told = Formula.After(plan.FormulaOf(Formula.Id)).Told();
         return plan with
         {
-            Formulas =
-            [
-                .. plan.Formulas.Where(f => f.Id != Formula.Id).Append(told).OrderBy(f => f.Id, StringComparer.Ordinal),
-            ],
+            Formulas = [.. plan.Formulas.Where(f => f.Id != Formula.Id).Append(told).OrderBy(f => f.Id)],
         };
     }
 }

@@ -1,11 +1,12 @@
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
 /// <summary>Lays a product after the one that followed it: where both lie, the first holds its share.</summary>
 [Kind("swapCoats")]
-public sealed record SwapCoats(IReadOnlyList<string> Panels, int Coat) : PlanEdit
+public sealed record SwapCoats(IReadOnlyList<PanelKey> Panels, int Coat) : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => $"Changed the order of products on {Say.Count(Panels)}";

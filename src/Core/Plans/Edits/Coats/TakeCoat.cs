@@ -1,11 +1,12 @@
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
 /// <summary>Takes one of several products off some panels.</summary>
 [Kind("takeCoat")]
-public sealed record TakeCoat(IReadOnlyList<string> Panels, int Coat) : PlanEdit
+public sealed record TakeCoat(IReadOnlyList<PanelKey> Panels, int Coat) : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => $"Removed a product from {Say.Count(Panels)}";

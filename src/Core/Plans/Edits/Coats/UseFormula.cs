@@ -1,11 +1,13 @@
 using Wendro.Core.Lift;
+using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
 /// <summary>Changes which formula some panels take.</summary>
 [Kind("useFormula")]
-public sealed record UseFormula(IReadOnlyList<string> Panels, string Formula, int Coat = 0) : PlanEdit
+public sealed record UseFormula(IReadOnlyList<PanelKey> Panels, FormulaId Formula, int Coat = 0) : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => $"Used formula {Formula} on {Say.Count(Panels)}";
@@ -13,7 +15,7 @@ public sealed record UseFormula(IReadOnlyList<string> Panels, string Formula, in
     internal override void Check(EditChecks on)
     {
         on.Panels(Panels, Coat);
-        on.FormulaId(Formula, "formula");
+        on.HasFormula(Formula, "formula");
     }
 
     internal override Edited Make(Plan plan, Cutting cutting) =>

@@ -1,11 +1,12 @@
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
 /// <summary>Lets neighbours in a row start high and low by turns, next rows the other way about.</summary>
 [Kind("alternatePanels")]
-public sealed record AlternatePanels(IReadOnlyList<string> Panels, double HighCm, double LowCm) : PlanEdit
+public sealed record AlternatePanels(IReadOnlyList<PanelKey> Panels, double HighCm, double LowCm) : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => $"Alternated {Say.Count(Panels)}";
@@ -18,15 +19,9 @@ public sealed record AlternatePanels(IReadOnlyList<string> Panels, double HighCm
     }
 
     internal override Edited Make(Plan plan, Cutting cutting) =>
-        Panels
-            .Select(k => PanelKey.Parse(k)!.Value)
-            .Aggregate(
-                plan,
-                (p, key) =>
-                    Panelwise.Each(
-                        p,
-                        [key.ToString()],
-                        paint => paint.StartingAt((key.Row + key.Column) % 2 == 0 ? HighCm : LowCm)
-                    )
-            );
+        Panels.Aggregate(
+            plan,
+            (p, key) =>
+                Panelwise.Each(p, [key], paint => paint.StartingAt((key.Row + key.Column) % 2 == 0 ? HighCm : LowCm))
+        );
 }

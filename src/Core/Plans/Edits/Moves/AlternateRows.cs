@@ -26,7 +26,7 @@ public sealed record AlternateRows(Zone Zone, double HighCm, double LowCm) : Pla
                 var paint = zone.Paint.ToBuilder();
                 foreach (var panel in cutting.Cut(plan, Zone).Panels)
                 {
-                    var key = panel.Key.ToString();
+                    var key = panel.Key;
                     if (paint.TryGetValue(key, out var now))
                     {
                         paint[key] = now with { StartCm = panel.Key.Row % 2 == 0 ? HighCm : LowCm, StartShare = null };

@@ -1,5 +1,6 @@
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
@@ -31,7 +32,7 @@ public sealed record MatchPart(Side From) : PlanEdit
                     + Math.Abs(g.Panel.Key.Column - panel.Key.Column)
                 );
                 var start = pair.Paint.StartOn(pair.Panel.Key, pair.Panel.LengthCm, plan.Seed);
-                plan = Panelwise.Each(plan, [panel.Key.ToString()], _ => pair.Paint.StartingAt(start));
+                plan = Panelwise.Each(plan, [panel.Key], _ => pair.Paint.StartingAt(start));
             }
         }
 

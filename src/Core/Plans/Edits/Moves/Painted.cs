@@ -1,5 +1,6 @@
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 
 namespace Wendro.Core.Plans;
 
@@ -19,7 +20,7 @@ internal static class Painted
         Plan plan,
         IEnumerable<(Panel Panel, PanelPaint Paint)> painted,
         Func<Panel, PanelPaint, PanelPaint?> change
-    ) => painted.Aggregate(plan, (p, x) => Panelwise.Each(p, [x.Panel.Key.ToString()], _ => change(x.Panel, x.Paint)));
+    ) => painted.Aggregate(plan, (p, x) => Panelwise.Each(p, [x.Panel.Key], _ => change(x.Panel, x.Paint)));
 
     /// <summary>
     /// Starts the painted panels of some zones further from the scalp, or nearer where that is negative, cm.

@@ -1,6 +1,7 @@
 using Wendro.Core.Hair;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
@@ -47,7 +48,10 @@ public sealed record TouchUpRegrowth : PlanEdit
         var begins = next.StartOn(panel.Key, panel.LengthCm, plan.Seed);
         return next with
         {
-            DropCm = Math.Min(next.DropCm, Math.Max(0, (old.FromCm - begins) * LowestWithin)),
+            Shape = next.Shape with
+            {
+                DropCm = Math.Min(next.Shape.DropCm, Math.Max(0, (old.FromCm - begins) * LowestWithin)),
+            },
             BlurCm = Math.Min(next.BlurCm, Math.Max(0.5, old.FromCm - begins)),
             BandCm = Math.Max(0.5, old.FromCm + plan.LimitsOf().OverlapCm - begins),
         };

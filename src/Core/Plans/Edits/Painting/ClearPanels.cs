@@ -1,10 +1,12 @@
+using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
 /// <summary>Leaves some panels natural.</summary>
 [Kind("clearPanels")]
-public sealed record ClearPanels(IReadOnlyList<string> Panels) : PlanEdit
+public sealed record ClearPanels(IReadOnlyList<PanelKey> Panels) : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => $"Left {Say.Count(Panels)} natural";

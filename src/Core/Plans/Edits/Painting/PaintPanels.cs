@@ -1,11 +1,12 @@
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
 /// <summary>Paints some panels.</summary>
 [Kind("paintPanels")]
-public sealed record PaintPanels(IReadOnlyList<string> Panels, PanelPaint Paint) : PlanEdit
+public sealed record PaintPanels(IReadOnlyList<PanelKey> Panels, PanelPaint Paint) : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => $"Painted {Say.Count(Panels)}";

@@ -26,9 +26,7 @@ public sealed record PaintZone(Zone Zone, PanelPaint Paint) : PlanEdit
                     Usual = Paint,
                     Paint = z
                         .Paint.Clear()
-                        .AddRange(
-                            cutting.Cut(plan, Zone).Panels.Select(p => KeyValuePair.Create(p.Key.ToString(), Paint))
-                        ),
+                        .AddRange(cutting.Cut(plan, Zone).Panels.Select(p => KeyValuePair.Create(p.Key, Paint))),
                 }
         );
 }

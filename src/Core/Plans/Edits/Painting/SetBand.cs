@@ -1,10 +1,12 @@
+using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
 /// <summary>Changes where paint ends, cm below its start; null lets it go to the ends.</summary>
 [Kind("setBand")]
-public sealed record SetBand(IReadOnlyList<string> Panels, double? BandCm, int Coat = 0) : PlanEdit
+public sealed record SetBand(IReadOnlyList<PanelKey> Panels, double? BandCm, int Coat = 0) : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => $"Changed where paint ends on {Say.Count(Panels)}";

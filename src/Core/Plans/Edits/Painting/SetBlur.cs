@@ -1,10 +1,12 @@
+using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
 /// <summary>Changes how softly paint fades in, cm.</summary>
 [Kind("setBlur")]
-public sealed record SetBlur(IReadOnlyList<string> Panels, double BlurCm, int Coat = 0) : PlanEdit
+public sealed record SetBlur(IReadOnlyList<PanelKey> Panels, double BlurCm, int Coat = 0) : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => $"Blurred {Say.Count(Panels)} over {Quantity.Cm(BlurCm)}";

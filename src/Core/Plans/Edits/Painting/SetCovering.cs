@@ -1,12 +1,13 @@
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
 /// <summary>Changes what covers the paint.</summary>
 [Kind("setCovering")]
-public sealed record SetCovering(IReadOnlyList<string> Panels, Covering Covering, int Coat = 0) : PlanEdit
+public sealed record SetCovering(IReadOnlyList<PanelKey> Panels, Covering Covering, int Coat = 0) : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => $"Covered {Say.Count(Panels)}: {Remedies.Words(Covering)}";

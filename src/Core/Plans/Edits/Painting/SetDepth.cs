@@ -1,10 +1,12 @@
+using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
 /// <summary>Changes how deep paint goes, mm.</summary>
 [Kind("setDepth")]
-public sealed record SetDepth(IReadOnlyList<string> Panels, double MidsMm, double EndsMm, int Coat = 0) : PlanEdit
+public sealed record SetDepth(IReadOnlyList<PanelKey> Panels, double MidsMm, double EndsMm, int Coat = 0) : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => $"Changed the depth of {Say.Count(Panels)}";

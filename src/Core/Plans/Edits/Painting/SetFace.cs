@@ -1,11 +1,12 @@
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
 /// <summary>Changes the side painted.</summary>
 [Kind("setFace")]
-public sealed record SetFace(IReadOnlyList<string> Panels, Face Face, int Coat = 0) : PlanEdit
+public sealed record SetFace(IReadOnlyList<PanelKey> Panels, Face Face, int Coat = 0) : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => $"Changed the side painted on {Say.Count(Panels)}";

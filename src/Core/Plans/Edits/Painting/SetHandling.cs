@@ -1,4 +1,5 @@
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
@@ -6,7 +7,7 @@ namespace Wendro.Core.Plans;
 /// <summary>Changes how the brush is pressed, how the panel is held, how much is teased. What is null stays.</summary>
 [Kind("setHandling")]
 public sealed record SetHandling(
-    IReadOnlyList<string> Panels,
+    IReadOnlyList<PanelKey> Panels,
     Pressure? Pressure = null,
     Tension? Tension = null,
     Teasing? Teasing = null,

@@ -1,4 +1,5 @@
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
@@ -9,7 +10,7 @@ namespace Wendro.Core.Plans;
 /// </summary>
 [Kind("setHeights")]
 public sealed record SetHeights(
-    IReadOnlyList<string> Panels,
+    IReadOnlyList<PanelKey> Panels,
     double? StartCm = null,
     double? StartShare = null,
     double? DropCm = null,
@@ -31,7 +32,7 @@ public sealed record SetHeights(
         on.Range(CentreCm ?? 0, 0, 40, "centreCm", "cm");
         on.Range(StartCm ?? 0, 0, PanelPaint.MostStartCm, "startCm", "cm");
         on.Range(StartShare ?? 0, 0, 1, "startShare", "of the length");
-        on.Range(DropCm ?? 0, 0, 40, "dropCm", "cm");
+        on.Range(DropCm ?? 0, 0, Shape.MostDropCm, "dropCm", "cm");
         if (StartCm is not null && StartShare is not null)
         {
             on.Say("startShare", "Give the start in cm or as a share, not both.");
@@ -52,8 +53,7 @@ public sealed record SetHeights(
             StartCm = StartCm ?? p.StartCm,
             StartShare = StartCm is not null ? null : StartShare ?? p.StartShare,
             SpreadCm = StartCm is null && StartShare is null ? p.SpreadCm : 0,
-            DropCm = DropCm ?? p.DropCm,
             SlopeCm = SlopeCm ?? p.SlopeCm,
-            CentreCm = CentreCm ?? p.CentreCm,
+            Shape = p.Shape with { DropCm = DropCm ?? p.Shape.DropCm, PeakCm = CentreCm ?? p.Shape.PeakCm },
         };
 }

@@ -1,4 +1,5 @@
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
@@ -12,7 +13,8 @@ namespace Wendro.Core.Plans;
 /// <param name="Flip">Whether a slant runs the other way; null as it was.</param>
 /// <param name="Coat">Which of the products on it, from 0.</param>
 [Kind("setShape")]
-public sealed record SetShape(IReadOnlyList<string> Panels, Shape Shape, bool? Flip = null, int Coat = 0) : PlanEdit
+public sealed record SetShape(IReadOnlyList<PanelKey> Panels, ShapeKind Shape, bool? Flip = null, int Coat = 0)
+    : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => $"Changed the shape of {Say.Count(Panels)}";
@@ -23,6 +25,16 @@ public sealed record SetShape(IReadOnlyList<string> Panels, Shape Shape, bool? F
         on.Known(Shape, "shape");
     }
 
-    internal override Edited Make(Plan plan, Cutting cutting) =>
-        Panelwise.Coat(plan, Panels, Coat, p => Shapes.In(p, Shape) with { Flip = Flip ?? p.Flip });
+    internal override Edited Make(Plan plan, Cutting cutting) => Panelwise.Coat(plan, Panels, Coat, On);
+
+    private PanelPaint On(PanelPaint p)
+    {
+        var next = p.In(Shape);
+        return next.Shape is Shape.Slant slant
+            ? next with
+            {
+                Shape = slant with { Flip = Flip ?? (p.Shape as Shape.Slant)?.Flip ?? false },
+            }
+            : next;
+    }
 }

@@ -1,3 +1,5 @@
+using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
@@ -8,7 +10,7 @@ namespace Wendro.Core.Plans;
 /// </summary>
 [Kind("setStrokes")]
 public sealed record SetStrokes(
-    IReadOnlyList<string> Panels,
+    IReadOnlyList<PanelKey> Panels,
     int? Strokes = null,
     double? StrokeShare = null,
     double? MergeCm = null,
@@ -33,17 +35,19 @@ public sealed record SetStrokes(
     }
 
     internal override Edited Make(Plan plan, Cutting cutting) =>
-        Panelwise.Coat(
-            plan,
-            Panels,
-            Coat,
-            p =>
-                p with
-                {
-                    Strokes = Strokes ?? p.Strokes,
-                    StrokeShare = StrokeShare ?? p.StrokeShare,
-                    MergeCm = MergeCm ?? p.MergeCm,
-                    CentreU = CentreU ?? p.CentreU,
-                }
-        );
+        Panelwise.Coat(plan, Panels, Coat, p => p with { Shape = On(p.Shape) });
+
+    private Shape On(Shape shape)
+    {
+        var counted = Strokes is { } count
+            ? shape.Counting(Math.Clamp(count, shape.Counts.Fewest, shape.Counts.Most))
+            : shape;
+        return counted with
+        {
+            MiddleU = CentreU ?? counted.MiddleU,
+            Stroked = counted.Stroked is { } stroke
+                ? new(StrokeShare ?? stroke.Width, MergeCm ?? stroke.MergeCm)
+                : null,
+        };
+    }
 }

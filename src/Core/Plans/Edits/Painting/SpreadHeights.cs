@@ -1,10 +1,12 @@
+using Wendro.Core.Paint;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
 /// <summary>Lets heights vary from panel to panel, hashed from seed and key.</summary>
 [Kind("spreadHeights")]
-public sealed record SpreadHeights(IReadOnlyList<string> Panels, double SpreadCm) : PlanEdit
+public sealed record SpreadHeights(IReadOnlyList<PanelKey> Panels, double SpreadCm) : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => $"Spread the heights of {Say.Count(Panels)} by {Quantity.Cm(SpreadCm)}";

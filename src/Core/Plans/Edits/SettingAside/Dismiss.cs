@@ -18,7 +18,7 @@ public sealed record Dismiss(string Finding, Severity At, string Reason) : PlanE
         on.Text(Finding, 80, "finding");
         on.Known(At, "at");
         on.Text(Reason, 200, "reason");
-        if (Finding is { } id && Blend.Finding.StaysSaid(id))
+        if (Finding is { } id && FindingKinds.KeepsSafe(id))
         {
             on.Say("finding", "This one keeps people safe: it stays until it is fixed.");
         }

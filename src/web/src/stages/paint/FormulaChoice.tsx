@@ -20,7 +20,7 @@ export function FormulaChoice({ plan, panels, paint, coat, edit }: Props) {
   const mine = formulas.find((f) => f.id === paint.formula) ?? formulas[0];
   const [draft, setDraft] = useState(mine);
   const [open, setOpen] = useState(false);
-  const free = ["A", "B", "C", "D", "E"].find((id) => !formulas.some((f) => f.id === id));
+  const free = (["A", "B", "C", "D", "E"] as const).find((id) => !formulas.some((f) => f.id === id));
   const deposit = draft.depositLevel != null;
   return (
     <Popover

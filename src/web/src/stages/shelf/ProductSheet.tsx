@@ -11,7 +11,7 @@ interface Props {
   onLeave(): void;
 }
 
-type Said = Schemas["Said"];
+type Said = Schemas["Sourced"];
 
 /** What is noted of one product; what can't be taken is said beside its field, and nothing is lost. */
 export function ProductSheet({ stored, onDone, onLeave }: Props) {

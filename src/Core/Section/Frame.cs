@@ -1,7 +1,6 @@
 using Wendro.Core.Head;
-using Wendro.Core.Paint;
 
-namespace Wendro.Core.Plans;
+namespace Wendro.Core.Section;
 
 /// <summary>What the head is divided by before it is sectioned.</summary>
 public enum Frame
@@ -86,29 +85,4 @@ public static class Frames
             Reach.Hairline => "hairline only",
             _ => "full head",
         };
-
-    /// <summary>Whether two plans work the same panels in the same order.</summary>
-    public static bool IsWorkedLike(Plan one, Plan other)
-    {
-        ArgumentNullException.ThrowIfNull(one);
-        ArgumentNullException.ThrowIfNull(other);
-        return one.Working.SequenceEqual(other.Working)
-            && ZoneFacts.All.All(z => one.Zones[z].Sections.Order == other.Zones[z].Sections.Order);
-    }
-
-    /// <summary>Panels in the order they are worked: zone by zone, each row by row.</summary>
-    public static IReadOnlyList<PanelKey> Working(Plan plan, IEnumerable<PanelKey> panels)
-    {
-        ArgumentNullException.ThrowIfNull(plan);
-        var byZone = panels.ToLookup(p => p.Zone);
-        return plan
-            .Working.SelectMany(zone =>
-            {
-                var rows = byZone[zone].OrderBy(p => p.Row).ThenBy(p => p.Column);
-                return plan.Zones[zone].Sections.Order == RowOrder.HighFirst
-                    ? rows.OrderByDescending(p => p.Row).ThenBy(p => p.Column)
-                    : rows;
-            })
-            .ToArray();
-    }
 }

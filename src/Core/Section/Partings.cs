@@ -1,7 +1,7 @@
 using Wendro.Core.Head;
 using Wendro.Core.Units;
 
-namespace Wendro.Core.Paint;
+namespace Wendro.Core.Section;
 
 /// <summary>
 /// The two numbers a zone is cut by: how high a place lies across the sections (cm on the head, low edge to part or

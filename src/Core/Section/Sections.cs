@@ -1,4 +1,4 @@
-namespace Wendro.Core.Paint;
+namespace Wendro.Core.Section;
 
 /// <summary>Which way partings run.</summary>
 public enum Parting

@@ -1,7 +1,7 @@
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
 
-namespace Wendro.Core.Paint;
+namespace Wendro.Core.Section;
 
 /// <summary>A part of the scalp that is left out whatever zones it lies in.</summary>
 public enum Region

@@ -3,8 +3,9 @@ using NetTopologySuite.Geometries;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 
-namespace Wendro.Core.Tests.Paint;
+namespace Wendro.Core.Tests.Section;
 
 public sealed class SectionsTests
 {
@@ -22,7 +23,8 @@ public sealed class SectionsTests
                 {
                     var area = Given.Head.ZonesFor(part).AreaOf(zone);
                     var panels = Cut(zone, sections with { LeaveOutMm = 0 }, part).Panels.Sum(p => p.AreaCm2);
-                    Assert.InRange(panels, area * 0.99 - 0.05, area * 1.01);
+                    // Crumbs too small to be held, as at a pivot, are nobody's.
+                    Assert.InRange(panels, area * 0.985 - 0.05, area * 1.01);
                 },
                 iter: 150
             );

@@ -1,7 +1,7 @@
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
 
-namespace Wendro.Core.Paint;
+namespace Wendro.Core.Section;
 
 /// <summary>How a zone is to be cut.</summary>
 /// <param name="Part">Her part.</param>
@@ -162,8 +162,11 @@ public sealed class ZonePanels
         double At(double x, double y) =>
             partings.Across(chart.At(new MapPoint(panel.Centre.Map.X + x, panel.Centre.Map.Y + y)));
         var (gx, gy) = ((At(step, 0) - At(-step, 0)) / (2 * step), (At(0, step) - At(0, -step)) / (2 * step));
-        var steep = Math.Max(Math.Sqrt(gx * gx + gy * gy), 0.2);
-        var (nx, ny) = (gx / steep, gy / steep);
+        var slope = Math.Sqrt(gx * gx + gy * gy);
+        var steep = Math.Max(slope, 0.2);
+
+        // Where a zigzag turns the numbers hardly rise: which way they do still says where up is.
+        var (nx, ny) = slope > 1e-9 ? (gx / slope, gy / slope) : (0, 1);
         var up = panel.ThicknessMm / 20 / steep;
 
         // The map keeps areas: what it narrows across, it widens along.

@@ -1,6 +1,6 @@
 using Wendro.Core.Head;
 
-namespace Wendro.Core.Paint;
+namespace Wendro.Core.Section;
 
 /// <summary>
 /// A place where two columns of a row meet: at a value of the row's length, slanted where panels are triangles.

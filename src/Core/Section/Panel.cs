@@ -1,13 +1,16 @@
 using System.Globalization;
 using Wendro.Core.Head;
 
-namespace Wendro.Core.Paint;
+namespace Wendro.Core.Section;
 
 /// <summary>
 /// Which panel: zone, row counted from the low edge, column from her face (at the back from her left); all from 0.
 /// </summary>
-public readonly record struct PanelKey(Zone Zone, int Row, int Column)
+public readonly record struct PanelKey(Zone Zone, int Row, int Column) : IComparable<PanelKey>
 {
+    /// <summary>What is said of a name that is none.</summary>
+    public const string Called = "A panel is named zone/row/column, like sideLeft/2/1.";
+
     /// <summary>As written: zone/row/column, e.g. sideLeft/2/1.</summary>
     public override string ToString() => $"{NameOf(Zone)}/{Row}/{Column}";
 
@@ -27,6 +30,25 @@ public readonly record struct PanelKey(Zone Zone, int Row, int Column)
 
         return new(ZoneFacts.All.First(z => NameOf(z) == parts[0]), row, column);
     }
+
+    /// <summary>Reads what <see cref="ToString"/> writes.</summary>
+    /// <exception cref="FormatException">It is not a key.</exception>
+    public static PanelKey Of(string text) => Parse(text) ?? throw new FormatException(Called);
+
+    /// <summary>Zone by zone as they are numbered, row by row, from her face backwards.</summary>
+    public int CompareTo(PanelKey other) => (Zone, Row, Column).CompareTo((other.Zone, other.Row, other.Column));
+
+    /// <summary>Comes before.</summary>
+    public static bool operator <(PanelKey a, PanelKey b) => a.CompareTo(b) < 0;
+
+    /// <summary>Comes after.</summary>
+    public static bool operator >(PanelKey a, PanelKey b) => a.CompareTo(b) > 0;
+
+    /// <summary>Comes before or is the same.</summary>
+    public static bool operator <=(PanelKey a, PanelKey b) => a.CompareTo(b) <= 0;
+
+    /// <summary>Comes after or is the same.</summary>
+    public static bool operator >=(PanelKey a, PanelKey b) => a.CompareTo(b) >= 0;
 
     /// <summary>In plain words, counted from 1: "left side, row 3, panel 2".</summary>
     public string Words => $"{ZoneFacts.Words(Zone)}, row {Row + 1}, panel {Column + 1}";

@@ -2,8 +2,9 @@ using CsCheck;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 
-namespace Wendro.Core.Tests.Paint;
+namespace Wendro.Core.Tests.Section;
 
 public sealed class GripTests
 {

@@ -1,7 +1,7 @@
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
 
-namespace Wendro.Core.Paint;
+namespace Wendro.Core.Section;
 
 /// <summary>Cuts the rows of a zone, and rows into panels.</summary>
 internal sealed class Knife(

@@ -1,0 +1,120 @@
+using Wendro.Core.Tone;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Lift;
+
+/// <summary>A second lightener in the same bowl.</summary>
+/// <param name="Lightener">What it is.</param>
+/// <param name="Share">Its share of all lightener, 0.05..0.95.</param>
+/// <param name="Product">Which product of the shelf, by name; null for any.</param>
+/// <param name="Figures">What its leaflet and the studio say of it; null as the tables have its kind.</param>
+public sealed record SecondLightener(
+    Lightener Lightener,
+    double Share,
+    string? Product = null,
+    LightenerFigures? Figures = null
+);
+
+/// <summary>An additive that guards the hair's bonds, and slows.</summary>
+/// <param name="GramsPerGram">How much of it to a gram of lightener, g, above 0..1.</param>
+/// <param name="Slows">Share of the speed it takes at this dose, 0..0.1. Model assumption.</param>
+/// <param name="Product">Which product of the shelf, by name; null for any.</param>
+public sealed record Additive(double GramsPerGram, double Slows, string? Product = null)
+{
+    /// <summary>Most of the speed that an additive takes at any dose, share. Model assumption.</summary>
+    public const double SlowsMost = 0.1;
+}
+
+/// <summary>One shade of a deposit.</summary>
+/// <param name="Name">Which product of the shelf, by name.</param>
+/// <param name="Depth">Its level.</param>
+/// <param name="Reflect">Its reflect.</param>
+/// <param name="Parts">Its parts among the shades, above 0..100.</param>
+public sealed record Shade(string Name, Level Depth, Reflect Reflect, double Parts);
+
+/// <summary>Shades in parts.</summary>
+/// <param name="Shades">One to four.</param>
+public sealed record ShadeMix(IReadOnlyList<Shade> Shades)
+{
+    /// <summary>Most shades in one bowl.</summary>
+    public const int Most = 4;
+
+    /// <summary>The level they colour to together: the mean by parts.</summary>
+    public Level Level => Units.Level.Clamp(Shades.Sum(s => s.Depth * s.Parts) / Shades.Sum(s => s.Parts));
+
+    /// <summary>Share of one shade among them, 0..1.</summary>
+    public double ShareOf(Shade shade)
+    {
+        ArgumentNullException.ThrowIfNull(shade);
+        return shade.Parts / Shades.Sum(s => s.Parts);
+    }
+
+    /// <inheritdoc/>
+    public bool Equals(ShadeMix? other) => other is not null && Shades.SequenceEqual(other.Shades);
+
+    /// <inheritdoc/>
+    public override int GetHashCode() => Shades.Aggregate(0, HashCode.Combine);
+}
+
+/// <summary>What a formula is made of beside its developer: a lightener's, or a deposit's.</summary>
+public abstract record Mixture
+{
+    private protected Mixture() { }
+
+    /// <summary>In plain words, developer aside.</summary>
+    public abstract string Words { get; }
+}
+
+/// <summary>What lightens.</summary>
+/// <param name="Lightener">What it is.</param>
+/// <param name="Product">Which lightener of the shelf, by name; null for any of its kind.</param>
+/// <param name="Figures">What its leaflet and the studio say of it; null as the tables have its kind.</param>
+/// <param name="Second">A second lightener in the same bowl; null for none.</param>
+/// <param name="Additive">A bond additive; null for none.</param>
+public sealed record LightenerMixture(
+    Lightener Lightener,
+    string? Product = null,
+    LightenerFigures? Figures = null,
+    SecondLightener? Second = null,
+    Additive? Additive = null
+) : Mixture
+{
+    /// <summary>What is lightened with, both lighteners by share.</summary>
+    public LightenerFigures FiguresOf()
+    {
+        var first = Figures ?? LiftTables.Of(Lightener);
+        return Second is null
+            ? first
+            : first.With(
+                Second.Figures ?? LiftTables.Of(Second.Lightener),
+                Second.Share,
+                (Lightener, Second.Lightener)
+                    is
+                        (Lightener.Clay, Lightener.Powder)
+                        or
+                        (Lightener.Powder, Lightener.Clay)
+            );
+    }
+
+    /// <summary>The same where they are not those of its kind; null as tabled.</summary>
+    public LightenerFigures? OwnFigures() => Figures is null && Second is null ? null : FiguresOf();
+
+    /// <inheritdoc/>
+    public override string Words =>
+        Second is { } second
+            ? $"{1 - second.Share:P0} {Remedies.Words(Lightener)}, {second.Share:P0} {Remedies.Words(second.Lightener)}"
+            : Remedies.Words(Lightener);
+}
+
+/// <summary>What colours: a lowlight or a root stretch.</summary>
+/// <param name="Level">The level it colours to.</param>
+/// <param name="Shades">What it is made of; null where only its level is known.</param>
+public sealed record DepositMixture(Level Level, ShadeMix? Shades = null) : Mixture
+{
+    /// <summary>The same with the level its shades make, where it has shades.</summary>
+    public DepositMixture Told() =>
+        Shades is { } shades ? this with { Level = new(Math.Round(shades.Level, 2)) } : this;
+
+    /// <inheritdoc/>
+    public override string Words => $"deposit level {Level.Value:0.#}";
+}

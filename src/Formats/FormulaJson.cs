@@ -1,0 +1,99 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using Wendro.Core.Lift;
+using Wendro.Core.Units;
+
+namespace Wendro.Formats;
+
+/// <summary>
+/// A formula as it is sent and stored: lightener and deposit side by side, told apart by whether there is a level to
+/// colour to.
+/// </summary>
+/// <param name="Id">Which.</param>
+/// <param name="Lightener">What lightens; says nothing for a deposit, but has always been written.</param>
+/// <param name="Volume">Developer.</param>
+/// <param name="Minutes">Until it is rinsed.</param>
+/// <param name="DepositLevel">The level it colours to; nothing for a lightener.</param>
+/// <param name="Consistency">How it holds.</param>
+/// <param name="LightenerParts">Parts of lightener or colour.</param>
+/// <param name="DeveloperParts">Parts of developer.</param>
+/// <param name="Product">Which lightener of the shelf.</param>
+/// <param name="Figures">What its leaflet and the studio say of it.</param>
+/// <param name="Second">A second lightener.</param>
+/// <param name="Additive">A bond additive.</param>
+/// <param name="Shades">What a deposit is made of.</param>
+/// <param name="LowHeat">Low heat on it.</param>
+/// <param name="HeatConfirmed">That its leaflet allows heat was read and confirmed.</param>
+public sealed record FormulaAsSent(
+    FormulaId Id,
+    Lightener Lightener,
+    Volume Volume,
+    Minutes Minutes,
+    Level? DepositLevel = null,
+    Consistency Consistency = Consistency.Right,
+    double LightenerParts = 1,
+    double DeveloperParts = 1.5,
+    string? Product = null,
+    LightenerFigures? Figures = null,
+    SecondLightener? Second = null,
+    Additive? Additive = null,
+    ShadeMix? Shades = null,
+    bool LowHeat = false,
+    bool HeatConfirmed = false
+)
+{
+    /// <summary>A formula as it is sent.</summary>
+    public static FormulaAsSent Of(Formula formula)
+    {
+        ArgumentNullException.ThrowIfNull(formula);
+        return new(
+            formula.Id,
+            formula.Light?.Lightener ?? Lightener.Clay,
+            formula.Volume,
+            formula.Minutes,
+            formula.Deposit?.Level,
+            formula.Consistency,
+            formula.Parts,
+            formula.DeveloperParts,
+            formula.Light?.Product,
+            formula.Light?.Figures,
+            formula.Light?.Second,
+            formula.Light?.Additive,
+            formula.Deposit?.Shades,
+            formula.LowHeat,
+            formula.HeatConfirmed
+        );
+    }
+
+    /// <summary>The formula it says. What a deposit can't have, and what a lightener can't, is left away.</summary>
+    /// <exception cref="UnreadableException">It has shades but no level to colour to.</exception>
+    public Formula ToFormula() =>
+        new(Id, Mixture(), Volume, Minutes, Consistency, LightenerParts, DeveloperParts, LowHeat, HeatConfirmed);
+
+    private Mixture Mixture() =>
+        (DepositLevel, Shades) switch
+        {
+            ({ } level, _) => new DepositMixture(level, Shades),
+            (null, null) => new LightenerMixture(Lightener, Product, Figures, Second, Additive),
+            (null, _) => throw new UnreadableException("Shades belong to a deposit: give it a level.", ".shades"),
+        };
+}
+
+/// <summary>Formulas are written as <see cref="FormulaAsSent"/>.</summary>
+internal sealed class FormulaJson : JsonConverter<Formula>
+{
+    public override Formula? Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options)
+    {
+        try
+        {
+            return JsonSerializer.Deserialize<FormulaAsSent>(ref reader, options)?.ToFormula();
+        }
+        catch (JsonException inner)
+        {
+            throw UnreadableException.From(inner);
+        }
+    }
+
+    public override void Write(Utf8JsonWriter writer, Formula value, JsonSerializerOptions options) =>
+        JsonSerializer.Serialize(writer, FormulaAsSent.Of(value), options);
+}

@@ -1,0 +1,117 @@
+using System.Text.Json;
+using System.Text.Json.Serialization;
+using Wendro.Core.Blend;
+using Wendro.Core.Plans;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
+
+namespace Wendro.Formats;
+
+/// <summary>A value that can be read as JSON but can't be so; its message is for people.</summary>
+public sealed class UnreadableException : JsonException
+{
+    /// <summary>What can't be so.</summary>
+    /// <param name="message">What is wrong and what would do.</param>
+    /// <param name="within">Where below its own path, e.g. ".second.share"; empty for the value itself.</param>
+    /// <param name="isForPeople">Whether the message may be shown as it is.</param>
+    public UnreadableException(string message, string within = "", bool isForPeople = true)
+        : base(message)
+    {
+        Within = within;
+        IsForPeople = isForPeople;
+    }
+
+    /// <summary>Where below its own path.</summary>
+    public string Within { get; }
+
+    /// <summary>Whether the message may be shown as it is.</summary>
+    public bool IsForPeople { get; }
+
+    /// <summary>
+    /// The same fault seen from the object it lies in: a converter that reads another object knows the way inwards,
+    /// the reader around it adds the way there.
+    /// </summary>
+    public static UnreadableException From(JsonException inner)
+    {
+        ArgumentNullException.ThrowIfNull(inner);
+        var path = (inner.Path ?? "$").TrimStart('$');
+        return inner is UnreadableException own
+            ? new(own.Message, path + own.Within, own.IsForPeople)
+            : new(inner.Message, path, isForPeople: false);
+    }
+}
+
+/// <summary>Numbers that carry a unit are written as the number alone.</summary>
+internal sealed class NumberJson<T>(Func<double, T?> read, Func<T, double> write, string otherwise) : JsonConverter<T>
+    where T : struct
+{
+    public override T Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) =>
+        reader.TokenType != JsonTokenType.Number
+            ? throw new JsonException()
+            : read(reader.GetDouble()) ?? throw new UnreadableException(otherwise);
+
+    public override void Write(Utf8JsonWriter writer, T value, JsonSerializerOptions options) =>
+        writer.WriteNumberValue(write(value));
+}
+
+/// <summary>Names are written as words, as values and as keys.</summary>
+internal sealed class NameJson<T>(Func<string?, T?> read, string otherwise) : JsonConverter<T>
+    where T : struct
+{
+    public override T Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) =>
+        reader.TokenType != JsonTokenType.String ? throw new JsonException() : Named(reader.GetString());
+
+    public override T ReadAsPropertyName(
+        ref Utf8JsonReader reader,
+        Type typeToConvert,
+        JsonSerializerOptions options
+    ) => Named(reader.GetString());
+
+    public override void Write(Utf8JsonWriter writer, T value, JsonSerializerOptions options) =>
+        writer.WriteStringValue(value.ToString());
+
+    public override void WriteAsPropertyName(Utf8JsonWriter writer, T value, JsonSerializerOptions options) =>
+        writer.WritePropertyName(value.ToString()!);
+
+    private T Named(string? text) => read(text) ?? throw new UnreadableException(otherwise);
+}
+
+/// <summary>Kinds of findings are written by their name.</summary>
+internal sealed class KindJson : JsonConverter<FindingKind>
+{
+    public override FindingKind? Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options)
+    {
+        var name = reader.GetString();
+        return FindingKinds.All.FirstOrDefault(k => JsonNamingPolicy.CamelCase.ConvertName(k.Name) == name)
+            ?? throw new UnreadableException("There is no such kind of finding.");
+    }
+
+    public override void Write(Utf8JsonWriter writer, FindingKind value, JsonSerializerOptions options) =>
+        writer.WriteStringValue(JsonNamingPolicy.CamelCase.ConvertName(value.Name));
+}
+
+/// <summary>How Core's small types are written.</summary>
+internal static class ValueJson
+{
+    public static IEnumerable<JsonConverter> All { get; } =
+    [
+        new NumberJson<Level>(
+            v => Level.IsValid(v) ? new(v) : null,
+            l => l.Value,
+            Problem.Outside("", Level.Darkest, Level.Lightest, "").Message
+        ),
+        new NumberJson<Volume>(
+            v => Volume.IsValid(v) ? new(v) : null,
+            l => l.Value,
+            Problem.Outside("", Volume.Weakest, Volume.Strongest, "vol").Message
+        ),
+        new NumberJson<Minutes>(
+            v => Minutes.IsValid(v) ? new(v) : null,
+            l => l.Value,
+            Problem.Outside("", 0, Minutes.Longest, "min").Message
+        ),
+        new NameJson<PanelKey>(PanelKey.Parse, PanelKey.Called),
+        new NameJson<FormulaId>(FormulaId.Parse, FormulaId.Called),
+        new KindJson(),
+    ];
+}
