@@ -23,21 +23,21 @@ namespace Wendro.Core.Blend;
 /// <param name="HiddenMinutes">Work hardly seen may take this long, minutes, 0..60.</param>
 /// <param name="RegrowthWeeks">Regrowth may begin to show this much before she comes again, weeks, 0..26.</param>
 public sealed record Limits(
-    double LineSoftness = 1.5,
-    double StripeCm = 1,
-    int StripeRun = 3,
-    double DarkBand = 0.5,
-    double LightBehind = 0.5,
-    double BleedShare = 0.92,
-    double ScalpCm = 0.5,
-    double BlockLevels = 0.45,
-    double PartCm = 1.5,
-    double SideLevels = 0.25,
-    double CrownCm = 0.5,
-    double OverlapCm = 1,
-    double BabyHairCm = 0.5,
-    double HiddenMinutes = 8,
-    double RegrowthWeeks = 1
+    [property: Within(0.3, 5, "levels a cm")] double LineSoftness = 1.5,
+    [property: Within(0, 5, "cm")] double StripeCm = 1,
+    [property: Within(2, 12, "panels")] int StripeRun = 3,
+    [property: Within(0.1, 3, "levels")] double DarkBand = 0.5,
+    [property: Within(0.1, 3, "levels")] double LightBehind = 0.5,
+    [property: Within(0.5, 1, "of the section")] double BleedShare = 0.92,
+    [property: Within(0, 3, "cm")] double ScalpCm = 0.5,
+    [property: Within(0, 2, "levels")] double BlockLevels = 0.45,
+    [property: Within(0.2, 6, "cm")] double PartCm = 1.5,
+    [property: Within(0.05, 2, "levels")] double SideLevels = 0.25,
+    [property: Within(0, 6, "cm")] double CrownCm = 0.5,
+    [property: Within(0, 10, "cm")] double OverlapCm = 1,
+    [property: Within(0.1, 2, "cm")] double BabyHairCm = 0.5,
+    [property: Within(0, 60, "min")] double HiddenMinutes = 8,
+    [property: Within(0, 26, "weeks")] double RegrowthWeeks = 1
 )
 {
     /// <summary>The usual ones.</summary>
@@ -46,22 +46,6 @@ public sealed record Limits(
     /// <summary>What can't be taken, by field.</summary>
     public IReadOnlyList<Problem> Problems()
     {
-        var found = new List<Problem>();
-        Problem.Range(found, "lineSoftness", LineSoftness, 0.3, 5, "levels a cm");
-        Problem.Range(found, "stripeCm", StripeCm, 0, 5, "cm");
-        Problem.Range(found, "stripeRun", StripeRun, 2, 12, "panels");
-        Problem.Range(found, "darkBand", DarkBand, 0.1, 3, "levels");
-        Problem.Range(found, "lightBehind", LightBehind, 0.1, 3, "levels");
-        Problem.Range(found, "bleedShare", BleedShare, 0.5, 1, "of the section");
-        Problem.Range(found, "scalpCm", ScalpCm, 0, 3, "cm");
-        Problem.Range(found, "blockLevels", BlockLevels, 0, 2, "levels");
-        Problem.Range(found, "partCm", PartCm, 0.2, 6, "cm");
-        Problem.Range(found, "sideLevels", SideLevels, 0.05, 2, "levels");
-        Problem.Range(found, "crownCm", CrownCm, 0, 6, "cm");
-        Problem.Range(found, "overlapCm", OverlapCm, 0, 10, "cm");
-        Problem.Range(found, "babyHairCm", BabyHairCm, 0.1, 2, "cm");
-        Problem.Range(found, "hiddenMinutes", HiddenMinutes, 0, 60, "min");
-        Problem.Range(found, "regrowthWeeks", RegrowthWeeks, 0, 26, "weeks");
-        return found;
+        return WithinAttribute.Outside(this).ToArray();
     }
 }

@@ -11,12 +11,12 @@ namespace Wendro.Core.Blend;
 /// <param name="Tone">−1 cool .. 0 as it lifts .. 1 warm.</param>
 /// <param name="Underneath">Bright underneath as well; else only what lies on top.</param>
 public sealed record Wish(
-    double FaceFrameLift = 1.0,
-    double LightShareLow = 0.25,
-    double LightShareHigh = 0.50,
-    double RootSoftness = 0.6,
+    [property: Within(0, 5, "levels")] double FaceFrameLift = 1.0,
+    [property: Within(0, 1)] double LightShareLow = 0.25,
+    [property: Within(0, 1)] double LightShareHigh = 0.50,
+    [property: Within(0.1, 3, "levels a cm")] double RootSoftness = 0.6,
     Level? MidsLevel = null,
-    double Tone = 0,
+    [property: Within(-1, 1)] double Tone = 0,
     bool Underneath = true
 )
 {
@@ -24,7 +24,7 @@ public sealed record Wish(
     public Level EndsLevel { get; init; } = new(8);
 
     /// <summary>How much lower mids lie where nothing was said about them, levels. Model assumption.</summary>
-    private const double MidsBelow = 0.7;
+    public const double MidsBelow = 0.7;
 
     /// <summary>Level of the light at mid-length (a method: a record writes out its properties).</summary>
     public Level MidsOf() => MidsLevel ?? Level.Clamp(EndsLevel - MidsBelow);
@@ -32,12 +32,7 @@ public sealed record Wish(
     /// <summary>What can't be so, by field.</summary>
     public IReadOnlyList<Problem> Problems()
     {
-        var found = new List<Problem>();
-        Problem.Range(found, "faceFrameLift", FaceFrameLift, 0, 5, "levels");
-        Problem.Range(found, "lightShareLow", LightShareLow, 0, 1, string.Empty);
-        Problem.Range(found, "lightShareHigh", LightShareHigh, 0, 1, string.Empty);
-        Problem.Range(found, "rootSoftness", RootSoftness, 0.1, 3, "levels a cm");
-        Problem.Range(found, "tone", Tone, -1, 1, string.Empty);
+        var found = WithinAttribute.Outside(this).ToList();
         if (LightShareHigh < LightShareLow)
         {
             found.Add(new("lightShareHigh", "The most must not be below the least."));

@@ -16,6 +16,7 @@ public static partial class DeskSums
     {
         ArgumentNullException.ThrowIfNull(q);
         var problems = new List<Problem>();
+        problems.AddRange(WithinAttribute.Outside(q));
         Strength(problems, "wantedVolume", q.WantedVolume);
         Above(problems, "grams", q.Grams, "g");
         for (var i = 0; i < q.Available.Count; i++)
@@ -64,6 +65,7 @@ public static partial class DeskSums
     {
         ArgumentNullException.ThrowIfNull(q);
         var problems = new List<Problem>();
+        problems.AddRange(WithinAttribute.Outside(q));
         Above(problems, "grams", q.Grams, "g");
         Parts(problems, q.LightenerParts, q.DeveloperParts);
         if (problems.Count > 0)
@@ -86,6 +88,7 @@ public static partial class DeskSums
     {
         ArgumentNullException.ThrowIfNull(q);
         var problems = new List<Problem>();
+        problems.AddRange(WithinAttribute.Outside(q));
         Parts(problems, q.LightenerParts, q.DeveloperParts);
         Above(problems, "lightenerGrams", q.LightenerGrams, "g");
         Above(problems, "developerGrams", q.DeveloperGrams, "g");
@@ -115,9 +118,7 @@ public static partial class DeskSums
     {
         ArgumentNullException.ThrowIfNull(q);
         var problems = new List<Problem>();
-        Problem.Range(problems, "level", q.Level, Level.Darkest, Level.Lightest, string.Empty);
-        Problem.Range(problems, "depth", q.Depth, Level.Darkest, Level.Lightest, string.Empty);
-        Problem.Range(problems, "minutes", q.Minutes, 0, Minutes.Longest, "min");
+        problems.AddRange(WithinAttribute.Outside(q));
         var undertone = q.Undertone is null ? null : Undertone.LevelOf(q.Undertone);
         if (q.Undertone is not null && undertone is null)
         {
@@ -147,6 +148,7 @@ public static partial class DeskSums
     {
         ArgumentNullException.ThrowIfNull(q);
         var problems = new List<Problem>();
+        problems.AddRange(WithinAttribute.Outside(q));
         if (q.Windows.Count > MostWindows)
         {
             problems.Add(new("windows", $"At most {MostWindows} at once."));

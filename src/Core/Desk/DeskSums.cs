@@ -27,7 +27,7 @@ public static partial class DeskSums
     {
         ArgumentNullException.ThrowIfNull(q);
         var problems = Lifts(q.Level, q.Volume, q.Coat);
-        Problem.Range(problems, "minutes", q.Minutes, 0, Minutes.Longest, "minutes");
+        problems.AddRange(WithinAttribute.Outside(q));
         if (problems.Count > 0)
         {
             return problems;
@@ -62,7 +62,7 @@ public static partial class DeskSums
     {
         ArgumentNullException.ThrowIfNull(q);
         var problems = Lifts(q.Level, q.Volume, q.Coat);
-        Problem.Range(problems, "targetLevel", q.TargetLevel, Level.Darkest, Level.Lightest, string.Empty);
+        problems.AddRange(WithinAttribute.Outside(q));
         if (problems.Count > 0)
         {
             return problems;
@@ -98,9 +98,7 @@ public static partial class DeskSums
     {
         ArgumentNullException.ThrowIfNull(q);
         var problems = new List<Problem>();
-        Problem.Range(problems, "level", q.Level, Level.Darkest, Level.Lightest, string.Empty);
-        Problem.Range(problems, "targetLevel", q.TargetLevel, Level.Darkest, Level.Lightest, string.Empty);
-        Problem.Range(problems, "weeksBetween", q.WeeksBetween, 1, 52, "weeks");
+        problems.AddRange(WithinAttribute.Outside(q));
         if (problems.Count > 0)
         {
             return problems;
@@ -138,8 +136,7 @@ public static partial class DeskSums
         ArgumentNullException.ThrowIfNull(q);
         const double percentAVolume = 0.3;
         var problems = OneOf("volume", q.Volume, "percent", q.Percent);
-        Problem.Range(problems, "volume", q.Volume ?? 0, 0, 100, "vol");
-        Problem.Range(problems, "percent", q.Percent ?? 0, 0, 30, "%");
+        problems.AddRange(WithinAttribute.Outside(q));
         if (problems.Count > 0)
         {
             return problems;
@@ -158,8 +155,7 @@ public static partial class DeskSums
     {
         ArgumentNullException.ThrowIfNull(q);
         var problems = OneOf("grams", q.Grams, "ounces", q.Ounces);
-        Problem.Range(problems, "grams", q.Grams ?? 0, 0, 100_000, "g");
-        Problem.Range(problems, "ounces", q.Ounces ?? 0, 0, 4000, "oz");
+        problems.AddRange(WithinAttribute.Outside(q));
         if (problems.Count > 0)
         {
             return problems;
@@ -179,8 +175,7 @@ public static partial class DeskSums
     {
         ArgumentNullException.ThrowIfNull(q);
         var problems = OneOf("cm", q.Cm, "months", q.Months);
-        Problem.Range(problems, "cm", q.Cm ?? 0, 0, 200, "cm");
-        Problem.Range(problems, "months", q.Months ?? 0, 0, 240, "months");
+        problems.AddRange(WithinAttribute.Outside(q));
         if (problems.Count > 0)
         {
             return problems;

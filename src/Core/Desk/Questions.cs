@@ -25,7 +25,7 @@ public sealed record LiftQuestion(
     Lightener Lightener,
     double Volume,
     Covering Covering,
-    double Minutes,
+    [property: Within(0, Minutes.Longest, "minutes")] double Minutes,
     bool Coloured = false,
     bool LowHeat = false,
     double Coat = 1
@@ -50,7 +50,7 @@ public sealed record TimeQuestion(
     Lightener Lightener,
     double Volume,
     Covering Covering,
-    double TargetLevel,
+    [property: Within(Level.Darkest, Level.Lightest)] double TargetLevel,
     bool Coloured = false,
     bool LowHeat = false,
     double Coat = 1
@@ -117,12 +117,12 @@ public sealed record RescueAnswer(
 /// <param name="Minutes">How long it stays, 0..600.</param>
 /// <param name="Undertone">The undertone the hair shows, in a word; that of its level where it is left out.</param>
 public sealed record ToneQuestion(
-    double Level,
-    double Depth,
+    [property: Within(Level.Darkest, Level.Lightest)] double Level,
+    [property: Within(Level.Darkest, Level.Lightest)] double Depth,
     Reflect Reflect,
     Porosity Porosity,
     Dryness Dryness,
-    double Minutes,
+    [property: Within(0, Minutes.Longest, "min")] double Minutes,
     string? Undertone = null
 );
 
@@ -144,19 +144,28 @@ public sealed record RinseQuestion(IReadOnlyList<RinseWindow> Windows);
 public sealed record RinseAnswer(IReadOnlyList<double> Waves, Sentence Why);
 
 /// <summary>One strength in the other scale: give one of the two.</summary>
-public sealed record StrengthQuestion(double? Volume = null, double? Percent = null);
+public sealed record StrengthQuestion(
+    [property: Within(0, 100, "vol")] double? Volume = null,
+    [property: Within(0, 30, "%")] double? Percent = null
+);
 
 /// <summary>Both.</summary>
 public sealed record StrengthAnswer(double Volume, double Percent, Sentence Why);
 
 /// <summary>One mass in the other unit: give one of the two.</summary>
-public sealed record MassQuestion(double? Grams = null, double? Ounces = null);
+public sealed record MassQuestion(
+    [property: Within(0, 100_000, "g")] double? Grams = null,
+    [property: Within(0, 4000, "oz")] double? Ounces = null
+);
 
 /// <summary>Both; and millilitres of developer, which weigh a gram each.</summary>
 public sealed record MassAnswer(double Grams, double Ounces, double DeveloperMillilitres, Sentence Why);
 
 /// <summary>Regrowth and months: give one of the two.</summary>
-public sealed record RegrowthQuestion(double? Cm = null, double? Months = null);
+public sealed record RegrowthQuestion(
+    [property: Within(0, 200, "cm")] double? Cm = null,
+    [property: Within(0, 240, "months")] double? Months = null
+);
 
 /// <summary>Both.</summary>
 public sealed record RegrowthAnswer(double Cm, double Months, Sentence Why);
@@ -169,12 +178,12 @@ public sealed record RegrowthAnswer(double Cm, double Months, Sentence Why);
 /// <param name="Coloured">Whether the hair carries artificial colour.</param>
 /// <param name="WeeksBetween">Weeks between visits, 1..52.</param>
 public sealed record VisitsQuestion(
-    double Level,
-    double TargetLevel,
+    [property: Within(Level.Darkest, Level.Lightest)] double Level,
+    [property: Within(Level.Darkest, Level.Lightest)] double TargetLevel,
     Diameter Diameter,
     Porosity Porosity,
     bool Coloured = false,
-    double WeeksBetween = 8
+    [property: Within(1, 52, "weeks")] double WeeksBetween = 8
 );
 
 /// <summary>One visit: from, to, give or take, with what.</summary>

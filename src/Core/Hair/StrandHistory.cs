@@ -110,6 +110,29 @@ public static class StrandHistory
         return [new Band(0, grown, BandState.Natural, naturalLevel), .. moved];
     }
 
+    /// <summary>
+    /// The bands of a head of hair some weeks later, to a millimetre: what grows past the length was cut off; hair whose
+    /// history nobody told is one band.
+    /// </summary>
+    /// <param name="hair">The hair.</param>
+    /// <param name="weeks">How many weeks, 0..<see cref="MostWeeks"/>.</param>
+    public static IReadOnlyList<Band> Grown(HairProfile hair, double weeks)
+    {
+        ArgumentNullException.ThrowIfNull(hair);
+        var longest = hair.Cut.LongestCm;
+        IReadOnlyList<Band> told =
+            hair.Bands.Count > 0
+                ? hair.Bands
+                : [new(0, longest, hair.Coloured ? BandState.Coloured : BandState.Natural, hair.NaturalLevel)];
+        return Grown(told, hair.NaturalLevel, weeks)
+            .Where(b => b.FromCm < longest - Touching)
+            .Select(b => b with { FromCm = Math.Round(b.FromCm, 1), ToCm = Math.Round(Math.Min(b.ToCm, longest), 1) })
+            .ToArray();
+    }
+
+    /// <summary>Longest that a strand is looked ahead, weeks: ten years.</summary>
+    public const double MostWeeks = 520;
+
     /// <summary>Centimetres grown in some weeks.</summary>
     public static double GrowthCm(double weeks, double cmPerMonth = HairFibre.GrowthCmPerMonth) =>
         weeks * cmPerMonth * 12 / 52;

@@ -25,14 +25,14 @@ public enum Lightener
 /// <param name="WindowMinutes">How long a mixed bowl of it can be painted from, minutes; the leaflet rules.
 /// Trade.</param>
 public sealed record LightenerFigures(
-    double RatedLevels,
-    double DryingMinutes,
-    double WorkingMinutes,
+    [property: Within(1, 10, "levels")] double RatedLevels,
+    [property: Within(2, 200, "min")] double DryingMinutes,
+    [property: Within(4, 100, "min")] double WorkingMinutes,
     bool ScalpSafe,
     bool ExcludesHeat,
     bool Swells = false,
-    double LimitMinutes = LiftTables.LeafletLimitMinutes,
-    double WindowMinutes = LiftTables.BowlWindowMinutes
+    [property: Within(5, 120, "min")] double LimitMinutes = LiftTables.LeafletLimitMinutes,
+    [property: Within(1, 120, "min")] double WindowMinutes = LiftTables.BowlWindowMinutes
 )
 {
     /// <summary>
@@ -67,13 +67,7 @@ public sealed record LightenerFigures(
     /// <summary>What can't be taken, by field.</summary>
     public IEnumerable<Problem> Problems()
     {
-        var found = new List<Problem>();
-        Problem.Range(found, "ratedLevels", RatedLevels, 1, 10, "levels");
-        Problem.Range(found, "dryingMinutes", DryingMinutes, 2, 200, "min");
-        Problem.Range(found, "workingMinutes", WorkingMinutes, 4, 100, "min");
-        Problem.Range(found, "limitMinutes", LimitMinutes, 5, 120, "min");
-        Problem.Range(found, "windowMinutes", WindowMinutes, 1, 120, "min");
-        return found;
+        return WithinAttribute.Outside(this).ToArray();
     }
 }
 

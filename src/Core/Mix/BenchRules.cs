@@ -9,10 +9,10 @@ namespace Wendro.Core.Mix;
 /// <param name="BowlGrams">What a bowl holds in all, g, 20..1000. Trade.</param>
 /// <param name="MixingMinutes">What mixing a bowl takes, minutes, 0..10. Model assumption.</param>
 public sealed record BenchRules(
-    double Waste = 0.15,
-    double LeastGrams = 0.5,
-    double BowlGrams = 250,
-    double MixingMinutes = 3
+    [property: Within(0, 0.5, "of what lies on the hair")] double Waste = 0.15,
+    [property: Within(0.1, 5, "g")] double LeastGrams = 0.5,
+    [property: Within(20, 1000, "g")] double BowlGrams = 250,
+    [property: Within(0, 10, "min")] double MixingMinutes = 3
 )
 {
     /// <summary>As it usually is.</summary>
@@ -28,11 +28,6 @@ public sealed record BenchRules(
     /// <summary>What can't be taken, by field.</summary>
     public IReadOnlyList<Problem> Problems()
     {
-        var found = new List<Problem>();
-        Problem.Range(found, "waste", Waste, 0, 0.5, "of what lies on the hair");
-        Problem.Range(found, "leastGrams", LeastGrams, 0.1, 5, "g");
-        Problem.Range(found, "bowlGrams", BowlGrams, 20, 1000, "g");
-        Problem.Range(found, "mixingMinutes", MixingMinutes, 0, 10, "min");
-        return found;
+        return WithinAttribute.Outside(this).ToArray();
     }
 }

@@ -74,7 +74,7 @@ public static class MixFindings
             .SelectMany(rule => rule(mix))
             .Concat(AdditiveLowersLift(mix, hair))
             .OrderBy(f => f.Severity)
-            .ThenBy(f => f.Kind)
+            .ThenBy(f => f.Kind.Order)
             .ToArray();
     }
 

@@ -22,12 +22,12 @@ namespace Wendro.Core.Plans;
 /// <param name="Limits">What counts as wrong; null as usual.</param>
 /// <param name="Bench">How it mixes; null as usual.</param>
 public sealed record HouseRules(
-    double ThicknessMm,
-    double WidthCm,
-    double LeaveOutMm,
+    [property: Within(Sections.ThinnestMm, Sections.ThickestMm, "mm")] double ThicknessMm,
+    [property: Within(Sections.NarrowestCm, Sections.WidestCm, "cm")] double WidthCm,
+    [property: Within(0, Sections.MostLeaveOutMm, "mm")] double LeaveOutMm,
     bool Bricklay,
-    double FaceThicknessMm,
-    double FaceWidthCm,
+    [property: Within(Sections.ThinnestMm, Sections.ThickestMm, "mm")] double FaceThicknessMm,
+    [property: Within(Sections.NarrowestCm, Sections.WidestCm, "cm")] double FaceWidthCm,
     Frame Frame,
     double BabyHairCm,
     bool LowerFilm,
@@ -63,12 +63,7 @@ public sealed record HouseRules(
     /// <summary>What can't be taken, by field.</summary>
     public IReadOnlyList<Problem> Problems()
     {
-        var found = new List<Problem>();
-        Problem.Range(found, "thicknessMm", ThicknessMm, Sections.ThinnestMm, Sections.ThickestMm, "mm");
-        Problem.Range(found, "widthCm", WidthCm, Sections.NarrowestCm, Sections.WidestCm, "cm");
-        Problem.Range(found, "leaveOutMm", LeaveOutMm, 0, Sections.MostLeaveOutMm, "mm");
-        Problem.Range(found, "faceThicknessMm", FaceThicknessMm, Sections.ThinnestMm, Sections.ThickestMm, "mm");
-        Problem.Range(found, "faceWidthCm", FaceWidthCm, Sections.NarrowestCm, Sections.WidestCm, "cm");
+        var found = WithinAttribute.Outside(this).ToList();
         if (BabyHairCm != 0)
         {
             Problem.Range(found, "babyHairCm", BabyHairCm, LeftOut.LeastCm, 1.5, "cm, or none");

@@ -115,6 +115,23 @@ public sealed record Plan(
     /// <summary>Zones in the order they are worked.</summary>
     public IReadOnlyList<Zone> Working => Order ?? Frames.OrderOf(Frame);
 
+    /// <summary>
+    /// How much of the head is worked: by what a reach leaves out, whatever a hand leaves out besides; null where that is
+    /// no reach there is (a method: a record writes out its properties).
+    /// </summary>
+    public Reach? ReachOf()
+    {
+        var left = Zones.Where(z => z.Value.Excluded is not null).Select(z => z.Key).ToHashSet();
+        var byReach = left.Where(z => Zones[z].ExcludedBy == LeftOutBy.Reach).ToArray();
+        return Enum.GetValues<Reach>()
+            .Select(r => (Reach?)r)
+            .FirstOrDefault(r =>
+                byReach.All(z => !Frames.Has(r!.Value, z))
+                && ZoneFacts.All.All(z => Frames.Has(r!.Value, z) || left.Contains(z))
+                && (r == Reach.Full || byReach.Length > 0)
+            );
+    }
+
     /// <summary>How a zone is cut.</summary>
     public ZoneCut CutOf(Zone zone) =>
         new(

@@ -37,14 +37,18 @@ internal sealed record StrandCurve(
     OwnLift? Own
 );
 
-/// <summary>The consultation as it stands, with what follows from it.</summary>
+/// <summary>
+/// The consultation as it stands, with what follows from it, and how much lower mids lie where a wish says nothing of
+/// them, levels.
+/// </summary>
 internal sealed record ConsultView(
     int Version,
     HairProfile Hair,
     Consultation Consultation,
     IReadOnlyList<SafetyPoint> Safety,
     Verdict Verdict,
-    StrandCurve Curve
+    StrandCurve Curve,
+    double MidsBelow
 );
 
 /// <summary>Consult: her hair, the answers, whether it can be done.</summary>
@@ -113,12 +117,12 @@ internal static class ConsultEndpoints
                 async (AtWork at, HttpRequest request) =>
                 {
                     var body = await Body.ReadAsync<GrownBody>(request);
-                    if (!(body.Weeks is >= 0 and <= 520))
+                    if (!(body.Weeks is >= 0 and <= StrandHistory.MostWeeks))
                     {
-                        throw new BadInputException([Problem.Outside("weeks", 0, 520, "weeks")]);
+                        throw new BadInputException([Problem.Outside("weeks", 0, StrandHistory.MostWeeks, "weeks")]);
                     }
 
-                    return Results.Ok(Grown(at.Visit.Hair, body.Weeks));
+                    return Results.Ok(StrandHistory.Grown(at.Visit.Hair, body.Weeks));
                 }
             )
             .Accepts<GrownBody>("application/json")
@@ -146,21 +150,6 @@ internal static class ConsultEndpoints
             .WithSummary("Level bytes of the head as a wish would have it, strands × 64; stores nothing");
     }
 
-    /// <summary>Bands grown outwards; what grows past the length was cut off.</summary>
-    private static Band[] Grown(HairProfile hair, double weeks)
-    {
-        var longest = hair.Cut.LongestCm;
-        IReadOnlyList<Band> told =
-            hair.Bands.Count > 0
-                ? hair.Bands
-                : [new Band(0, longest, hair.Coloured ? BandState.Coloured : BandState.Natural, hair.NaturalLevel)];
-        return StrandHistory
-            .Grown(told, hair.NaturalLevel, weeks)
-            .Where(b => b.FromCm < longest - StrandHistory.Touching)
-            .Select(b => b with { FromCm = Math.Round(b.FromCm, 1), ToCm = Math.Round(Math.Min(b.ToCm, longest), 1) })
-            .ToArray();
-    }
-
     private static byte[] Look(AtWork at, Wish? wish)
     {
         var problems = wish is null ? [new Problem("wish", "A wish is needed.")] : wish.Problems();
@@ -179,7 +168,8 @@ internal static class ConsultEndpoints
             consultation,
             Safety.Of(consultation, hair, now),
             Verdict.Of(hair, at.Stored.Plan.Wish, consultation, minutes, now),
-            CurveOf(hair, consultation.Strand ?? UsualTest)
+            CurveOf(hair, consultation.Strand ?? UsualTest),
+            Wish.MidsBelow
         );
     }
 

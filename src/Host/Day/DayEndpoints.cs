@@ -62,6 +62,11 @@ internal static class DayEndpoints
     {
         var api = app.MapGroup("/api").WithTags("Day");
 
+        api.MapGet("/usual-hair", () => Results.Ok(HairProfile.Usual))
+            .Produces<HairProfile>()
+            .WithName("GetUsualHair")
+            .WithSummary("The hair that a client nobody has looked at yet starts with");
+
         api.MapGet(
                 "/day",
                 async (Visits visits, TimeProvider clock, CancellationToken stop) =>

@@ -287,7 +287,8 @@ internal sealed record MixView(
     IReadOnlyList<string> Cautions,
     IReadOnlyList<TrayView> Tray,
     WeighedForecast? Forecast,
-    Offers Offers
+    Offers Offers,
+    Settling Settling
 )
 {
     /// <summary>What is told of a mix.</summary>
@@ -311,7 +312,8 @@ internal sealed record MixView(
             PlanCautions.Of(mix.Head),
             mix.Tray().Select(t => new TrayView(t.Id, t.Words, t.Count, t.Why, at.Ticked.Contains(t.Id))).ToArray(),
             findings.Any(f => f.Kind == MixFault.UnevenRecipe) ? Weighed(at, heads) : null,
-            Offers.Of(mix.Shelf)
+            Offers.Of(mix.Shelf),
+            Settling.Usual
         );
     }
 

@@ -158,7 +158,7 @@ internal sealed record FindingView(
             .Concat(painted && head.HiddenWork() is { } hidden ? [hidden] : [])
             .OrderBy(f => head.IsSetAside(f))
             .ThenBy(f => f.Severity)
-            .ThenBy(f => f.Kind)
+            .ThenBy(f => f.Kind.Order)
             .ToArray();
         var fixes = new Fix?[all.Length];
         Parallel.For(

@@ -1,4 +1,5 @@
 using System.Globalization;
+using System.Reflection;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Serialization.Metadata;
@@ -46,6 +47,20 @@ internal static class ApiDocument
         },
     };
 
+    /// <summary>
+    /// The bounds a record gives one of its numbers; what is written as another type is has those of that it stands for.
+    /// </summary>
+    private static WithinAttribute? BoundsOf(JsonPropertyInfo? property)
+    {
+        if (property?.AttributeProvider is not PropertyInfo own)
+        {
+            return null;
+        }
+
+        var meant = AsSent.FirstOrDefault(s => s.Value == own.DeclaringType).Key?.GetProperty(own.Name);
+        return own.GetCustomAttribute<WithinAttribute>() ?? meant?.GetCustomAttribute<WithinAttribute>();
+    }
+
     private static bool IsOurs(Type type) => Values.ContainsKey(type) || AsSent.ContainsKey(type);
 
     private static void Number(OpenApiSchema schema, double low, double high)
@@ -69,6 +84,12 @@ internal static class ApiDocument
             async (schema, context, stop) =>
             {
                 var type = context.JsonTypeInfo.Type;
+                if (BoundsOf(context.JsonPropertyInfo) is { } bounds)
+                {
+                    schema.Minimum = bounds.Low.ToString(CultureInfo.InvariantCulture);
+                    schema.Maximum = bounds.High.ToString(CultureInfo.InvariantCulture);
+                }
+
                 if (AsSent.TryGetValue(type, out var sent))
                 {
                     Take(schema, await context.GetOrCreateSchemaAsync(sent, null, stop));

@@ -37,12 +37,13 @@ internal sealed record ZoneWork(
 /// <param name="Edit">Gives the heavier side more pieces; null where it has them.</param>
 internal sealed record HeavierView(Side? Side, double LeftGrams, double RightGrams, PlanEdit? Edit);
 
-/// <summary>The head divided: order of work, and the heavier side.</summary>
+/// <summary>The head divided: order of work, the heavier side, and how much of the head is worked.</summary>
 internal sealed record SectionView(
     IReadOnlyList<ZoneWork> Order,
     IReadOnlyList<PanelKey> Panels,
     HeavierView Heavier,
-    double Minutes
+    double Minutes,
+    Reach? Reach
 );
 
 /// <summary>A pattern fitted to a client.</summary>
@@ -220,7 +221,8 @@ internal static class SectionEndpoints
             minutes,
             head.Working,
             new HeavierView(Heavier.SideOf(plan.Part), left, right, edits.Count > 0 ? new Together(edits) : null),
-            timeline.Minutes
+            timeline.Minutes,
+            plan.ReachOf()
         );
     }
 

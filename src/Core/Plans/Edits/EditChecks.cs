@@ -26,7 +26,7 @@ internal sealed class EditChecks(Plan plan, Cutting cutting)
 
     /// <summary>Notes what was found in a part of the edit.</summary>
     public void Add(string field, IEnumerable<Problem> found) =>
-        problems.AddRange(found.Select(p => p with { Field = $"{field}.{p.Field}".TrimEnd('.') }));
+        problems.AddRange(found.Select(p => p with { Field = $"{field}.{p.Field}".Trim('.') }));
 
     public void Text(string? text, int most, string field) => Problem.Text(problems, field, text, most);
 
@@ -35,6 +35,9 @@ internal sealed class EditChecks(Plan plan, Cutting cutting)
 
     public void Range(double value, double low, double high, string field, string unit) =>
         Problem.Range(problems, field, value, low, high, unit);
+
+    /// <summary>Every number of a record that says its bounds.</summary>
+    public void Within(object of, string field = "") => Add(field, WithinAttribute.Outside(of));
 
     /// <summary>A formula the plan has.</summary>
     public void HasFormula(FormulaId id, string field)
@@ -121,14 +124,7 @@ internal sealed class EditChecks(Plan plan, Cutting cutting)
         Known(paint.Pressure, $"{field}.pressure");
         Known(paint.Tension, $"{field}.tension");
         Known(paint.Teasing, $"{field}.teasing");
-        Range(paint.StartCm, 0, PanelPaint.MostStartCm, $"{field}.startCm", "cm");
-        Range(paint.BlurCm, 0, 12, $"{field}.blurCm", "cm");
-        Range(paint.MidsMm, 0, 40, $"{field}.midsMm", "mm");
-        Range(paint.EndsMm, 0, 40, $"{field}.endsMm", "mm");
-        Range(paint.SpreadCm, 0, 6, $"{field}.spreadCm", "cm");
-        Range(paint.StartShare ?? 0, 0, 1, $"{field}.startShare", "of the length");
-        Range(paint.SlopeCm, -20, 20, $"{field}.slopeCm", "cm");
-        Range(paint.BandCm ?? 1, 0.5, 75, $"{field}.bandCm", "cm");
+        Within(paint, field);
         Shape(paint.Shape, field);
         HasFormula(paint.Formula, $"{field}.formula");
     }

@@ -21,6 +21,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/usual-hair": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The hair that a client nobody has looked at yet starts with */
+        get: operations["GetUsualHair"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/day": {
         parameters: {
             query?: never;
@@ -1241,6 +1258,8 @@ export interface components {
             safety: components["schemas"]["SafetyPoint"][];
             verdict: components["schemas"]["Verdict"];
             curve: components["schemas"]["StrandCurve"];
+            /** Format: double */
+            midsBelow: number;
         };
         Consultation: {
             patch?: null | components["schemas"]["PatchTest"];
@@ -1833,6 +1852,7 @@ export interface components {
             tray: components["schemas"]["TrayView"][];
             forecast: null | components["schemas"]["WeighedForecast"];
             offers: components["schemas"]["Offers"];
+            settling: components["schemas"]["Settling"];
         };
         NewClient: {
             name: string;
@@ -2795,6 +2815,7 @@ export interface components {
             heavier: components["schemas"]["HeavierView"];
             /** Format: double */
             minutes: number;
+            reach: null | components["schemas"]["Reach"];
         };
         Sections: {
             parting: components["schemas"]["Parting"];
@@ -2823,6 +2844,18 @@ export interface components {
             covering: components["schemas"]["Covering"];
             /** Format: double */
             minutes: number;
+        };
+        Settling: {
+            /** Format: double */
+            leastBowlGrams: number;
+            /** Format: double */
+            metMs: number;
+            /** Format: double */
+            overMs: number;
+            /** Format: double */
+            stillGrams: number;
+            /** Format: double */
+            moreGrams: number;
         };
         /** @enum {unknown} */
         Severity: "alarm" | "caution" | "note";
@@ -3298,6 +3331,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Health"];
+                };
+            };
+        };
+    };
+    GetUsualHair: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HairProfile"];
                 };
             };
         };

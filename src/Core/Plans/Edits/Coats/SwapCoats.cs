@@ -6,7 +6,8 @@ namespace Wendro.Core.Plans;
 
 /// <summary>Lays a product after the one that followed it: where both lie, the first holds its share.</summary>
 [Kind("swapCoats")]
-public sealed record SwapCoats(IReadOnlyList<PanelKey> Panels, int Coat) : PlanEdit
+public sealed record SwapCoats(IReadOnlyList<PanelKey> Panels, [property: Within(0, PanelPaint.MostCoats - 2)] int Coat)
+    : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => $"Changed the order of products on {Say.Count(Panels)}";
@@ -14,7 +15,7 @@ public sealed record SwapCoats(IReadOnlyList<PanelKey> Panels, int Coat) : PlanE
     internal override void Check(EditChecks on)
     {
         on.Panels(Panels, Coat < PanelPaint.MostCoats ? Coat + 1 : Coat);
-        on.Range(Coat, 0, PanelPaint.MostCoats - 2, "coat", string.Empty);
+        on.Within(this);
     }
 
     internal override Edited Make(Plan plan, Cutting cutting) => Panelwise.Each(plan, Panels, Swapped);

@@ -10,9 +10,9 @@ namespace Wendro.Core.Plans;
 public sealed record CutZone(
     Zone Zone,
     Parting Parting,
-    double ThicknessMm,
-    double WidthCm,
-    double LeaveOutMm,
+    [property: Within(Sections.ThinnestMm, Sections.ThickestMm, "mm")] double ThicknessMm,
+    [property: Within(Sections.NarrowestCm, Sections.WidestCm, "cm")] double WidthCm,
+    [property: Within(0, Sections.MostLeaveOutMm, "mm")] double LeaveOutMm,
     bool Bricklay,
     bool Woven = false,
     RowOrder Order = RowOrder.LowFirst
@@ -25,9 +25,7 @@ public sealed record CutZone(
     {
         on.Known(Zone, "zone");
         on.Known(Parting, "parting");
-        on.Range(ThicknessMm, Sections.ThinnestMm, Sections.ThickestMm, "thicknessMm", "mm");
-        on.Range(WidthCm, Sections.NarrowestCm, Sections.WidestCm, "widthCm", "cm");
-        on.Range(LeaveOutMm, 0, Sections.MostLeaveOutMm, "leaveOutMm", "mm");
+        on.Within(this);
         on.Known(Order, "order");
     }
 

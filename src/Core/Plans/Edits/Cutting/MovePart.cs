@@ -8,16 +8,18 @@ namespace Wendro.Core.Plans;
 /// is.
 /// </summary>
 [Kind("movePart")]
-public sealed record MovePart(double FrontCm, double BackCm, double? ZigzagMm = null) : PlanEdit
+public sealed record MovePart(
+    [property: Within(-5, 5, "cm")] double FrontCm,
+    [property: Within(-3, 3, "cm")] double BackCm,
+    [property: Within(0, 15, "mm")] double? ZigzagMm = null
+) : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => "Moved the part";
 
     internal override void Check(EditChecks on)
     {
-        on.Range(FrontCm, -5, 5, "frontCm", "cm");
-        on.Range(BackCm, -3, 3, "backCm", "cm");
-        on.Range(ZigzagMm ?? 0, 0, 15, "zigzagMm", "mm");
+        on.Within(this);
     }
 
     internal override Edited Make(Plan plan, Cutting cutting) =>

@@ -7,13 +7,13 @@ namespace Wendro.Core.Plans;
 
 /// <summary>Cuts face frame and fringe into thinner sections.</summary>
 [Kind("thinHairline")]
-public sealed record ThinHairline(double ThicknessMm) : PlanEdit
+public sealed record ThinHairline([property: Within(Sections.ThinnestMm, Sections.ThickestMm, "mm")] double ThicknessMm)
+    : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => $"Thinned the hairline to {Quantity.Mm(ThicknessMm)}";
 
-    internal override void Check(EditChecks on) =>
-        on.Range(ThicknessMm, Sections.ThinnestMm, Sections.ThickestMm, "thicknessMm", "mm");
+    internal override void Check(EditChecks on) => on.Within(this);
 
     internal override Edited Make(Plan plan, Cutting cutting)
     {

@@ -6,7 +6,12 @@ namespace Wendro.Core.Plans;
 
 /// <summary>Leaves a region out across zones; one that is left out already changes its size.</summary>
 [Kind("leaveOut")]
-public sealed record LeaveOut(Region Region, double SizeCm, string Reason, LeftOutBy By = LeftOutBy.Hand) : PlanEdit
+public sealed record LeaveOut(
+    Region Region,
+    [property: Within(LeftOut.LeastCm, LeftOut.MostCm, "cm")] double SizeCm,
+    string Reason,
+    LeftOutBy By = LeftOutBy.Hand
+) : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => $"Left out the {LeftOut.Words(Region)}";
@@ -14,7 +19,7 @@ public sealed record LeaveOut(Region Region, double SizeCm, string Reason, LeftO
     internal override void Check(EditChecks on)
     {
         on.Known(Region, "region");
-        on.Range(SizeCm, LeftOut.LeastCm, LeftOut.MostCm, "sizeCm", "cm");
+        on.Within(this);
         on.Text(Reason, 200, "reason");
         on.Known(By, "by");
     }

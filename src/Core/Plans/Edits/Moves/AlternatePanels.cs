@@ -6,7 +6,11 @@ namespace Wendro.Core.Plans;
 
 /// <summary>Lets neighbours in a row start high and low by turns, next rows the other way about.</summary>
 [Kind("alternatePanels")]
-public sealed record AlternatePanels(IReadOnlyList<PanelKey> Panels, double HighCm, double LowCm) : PlanEdit
+public sealed record AlternatePanels(
+    IReadOnlyList<PanelKey> Panels,
+    [property: Within(0, PanelPaint.MostStartCm, "cm")] double HighCm,
+    [property: Within(0, PanelPaint.MostStartCm, "cm")] double LowCm
+) : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => $"Alternated {Say.Count(Panels)}";
@@ -14,8 +18,7 @@ public sealed record AlternatePanels(IReadOnlyList<PanelKey> Panels, double High
     internal override void Check(EditChecks on)
     {
         on.Panels(Panels);
-        on.Range(HighCm, 0, PanelPaint.MostStartCm, "highCm", "cm");
-        on.Range(LowCm, 0, PanelPaint.MostStartCm, "lowCm", "cm");
+        on.Within(this);
     }
 
     internal override Edited Make(Plan plan, Cutting cutting) =>

@@ -6,7 +6,11 @@ namespace Wendro.Core.Plans;
 
 /// <summary>Lets the rows of a zone start high and low by turns, the lowest row high.</summary>
 [Kind("alternateRows")]
-public sealed record AlternateRows(Zone Zone, double HighCm, double LowCm) : PlanEdit
+public sealed record AlternateRows(
+    Zone Zone,
+    [property: Within(0, PanelPaint.MostStartCm, "cm")] double HighCm,
+    [property: Within(0, PanelPaint.MostStartCm, "cm")] double LowCm
+) : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => $"Alternated the rows of {Say.The(Zone)}";
@@ -14,8 +18,7 @@ public sealed record AlternateRows(Zone Zone, double HighCm, double LowCm) : Pla
     internal override void Check(EditChecks on)
     {
         on.Known(Zone, "zone");
-        on.Range(HighCm, 0, PanelPaint.MostStartCm, "highCm", "cm");
-        on.Range(LowCm, 0, PanelPaint.MostStartCm, "lowCm", "cm");
+        on.Within(this);
     }
 
     internal override Edited Make(Plan plan, Cutting cutting) =>

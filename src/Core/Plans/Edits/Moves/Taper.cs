@@ -6,7 +6,10 @@ namespace Wendro.Core.Plans;
 
 /// <summary>Lets painted panels start from one height at the front to another at the back.</summary>
 [Kind("taper")]
-public sealed record Taper(double FrontCm, double BackCm) : PlanEdit
+public sealed record Taper(
+    [property: Within(0, PanelPaint.MostStartCm, "cm")] double FrontCm,
+    [property: Within(0, PanelPaint.MostStartCm, "cm")] double BackCm
+) : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() =>
@@ -14,8 +17,7 @@ public sealed record Taper(double FrontCm, double BackCm) : PlanEdit
 
     internal override void Check(EditChecks on)
     {
-        on.Range(FrontCm, 0, PanelPaint.MostStartCm, "frontCm", "cm");
-        on.Range(BackCm, 0, PanelPaint.MostStartCm, "backCm", "cm");
+        on.Within(this);
     }
 
     internal override Edited Make(Plan plan, Cutting cutting)

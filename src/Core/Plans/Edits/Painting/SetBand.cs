@@ -6,7 +6,11 @@ namespace Wendro.Core.Plans;
 
 /// <summary>Changes where paint ends, cm below its start; null lets it go to the ends.</summary>
 [Kind("setBand")]
-public sealed record SetBand(IReadOnlyList<PanelKey> Panels, double? BandCm, int Coat = 0) : PlanEdit
+public sealed record SetBand(
+    IReadOnlyList<PanelKey> Panels,
+    [property: Within(0.5, 75, "cm")] double? BandCm,
+    int Coat = 0
+) : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => $"Changed where paint ends on {Say.Count(Panels)}";
@@ -14,7 +18,7 @@ public sealed record SetBand(IReadOnlyList<PanelKey> Panels, double? BandCm, int
     internal override void Check(EditChecks on)
     {
         on.Panels(Panels, Coat);
-        on.Range(BandCm ?? 1, 0.5, 75, "bandCm", "cm");
+        on.Within(this);
     }
 
     internal override Edited Make(Plan plan, Cutting cutting) =>

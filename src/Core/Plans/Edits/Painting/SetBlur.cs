@@ -6,7 +6,11 @@ namespace Wendro.Core.Plans;
 
 /// <summary>Changes how softly paint fades in, cm.</summary>
 [Kind("setBlur")]
-public sealed record SetBlur(IReadOnlyList<PanelKey> Panels, double BlurCm, int Coat = 0) : PlanEdit
+public sealed record SetBlur(
+    IReadOnlyList<PanelKey> Panels,
+    [property: Within(0, 12, "cm")] double BlurCm,
+    int Coat = 0
+) : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => $"Blurred {Say.Count(Panels)} over {Quantity.Cm(BlurCm)}";
@@ -14,7 +18,7 @@ public sealed record SetBlur(IReadOnlyList<PanelKey> Panels, double BlurCm, int 
     internal override void Check(EditChecks on)
     {
         on.Panels(Panels, Coat);
-        on.Range(BlurCm, 0, 12, "blurCm", "cm");
+        on.Within(this);
     }
 
     internal override Edited Make(Plan plan, Cutting cutting) =>

@@ -6,7 +6,12 @@ namespace Wendro.Core.Plans;
 
 /// <summary>Changes how deep paint goes, mm.</summary>
 [Kind("setDepth")]
-public sealed record SetDepth(IReadOnlyList<PanelKey> Panels, double MidsMm, double EndsMm, int Coat = 0) : PlanEdit
+public sealed record SetDepth(
+    IReadOnlyList<PanelKey> Panels,
+    [property: Within(0, 40, "mm")] double MidsMm,
+    [property: Within(0, 40, "mm")] double EndsMm,
+    int Coat = 0
+) : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => $"Changed the depth of {Say.Count(Panels)}";
@@ -14,8 +19,7 @@ public sealed record SetDepth(IReadOnlyList<PanelKey> Panels, double MidsMm, dou
     internal override void Check(EditChecks on)
     {
         on.Panels(Panels, Coat);
-        on.Range(MidsMm, 0, 40, "midsMm", "mm");
-        on.Range(EndsMm, 0, 40, "endsMm", "mm");
+        on.Within(this);
     }
 
     internal override Edited Make(Plan plan, Cutting cutting) =>

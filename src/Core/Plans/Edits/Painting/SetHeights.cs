@@ -11,11 +11,11 @@ namespace Wendro.Core.Plans;
 [Kind("setHeights")]
 public sealed record SetHeights(
     IReadOnlyList<PanelKey> Panels,
-    double? StartCm = null,
-    double? StartShare = null,
-    double? DropCm = null,
-    double? SlopeCm = null,
-    double? CentreCm = null,
+    [property: Within(0, PanelPaint.MostStartCm, "cm")] double? StartCm = null,
+    [property: Within(0, 1, "of the length")] double? StartShare = null,
+    [property: Within(0, Shape.MostDropCm, "cm")] double? DropCm = null,
+    [property: Within(-20, 20, "cm")] double? SlopeCm = null,
+    [property: Within(0, 40, "cm")] double? CentreCm = null,
     int Coat = 0
 ) : PlanEdit
 {
@@ -28,11 +28,7 @@ public sealed record SetHeights(
     internal override void Check(EditChecks on)
     {
         on.Panels(Panels, Coat);
-        on.Range(SlopeCm ?? 0, -20, 20, "slopeCm", "cm");
-        on.Range(CentreCm ?? 0, 0, 40, "centreCm", "cm");
-        on.Range(StartCm ?? 0, 0, PanelPaint.MostStartCm, "startCm", "cm");
-        on.Range(StartShare ?? 0, 0, 1, "startShare", "of the length");
-        on.Range(DropCm ?? 0, 0, Shape.MostDropCm, "dropCm", "cm");
+        on.Within(this);
         if (StartCm is not null && StartShare is not null)
         {
             on.Say("startShare", "Give the start in cm or as a share, not both.");

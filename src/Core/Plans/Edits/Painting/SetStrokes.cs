@@ -11,10 +11,10 @@ namespace Wendro.Core.Plans;
 [Kind("setStrokes")]
 public sealed record SetStrokes(
     IReadOnlyList<PanelKey> Panels,
-    int? Strokes = null,
-    double? StrokeShare = null,
-    double? MergeCm = null,
-    double? CentreU = null,
+    [property: Within(1, 9)] int? Strokes = null,
+    [property: Within(0.05, 1, "of its room")] double? StrokeShare = null,
+    [property: Within(0, 60, "cm")] double? MergeCm = null,
+    [property: Within(0.1, 0.9, "across the panel")] double? CentreU = null,
     int Coat = 0
 ) : PlanEdit
 {
@@ -24,10 +24,7 @@ public sealed record SetStrokes(
     internal override void Check(EditChecks on)
     {
         on.Panels(Panels, Coat);
-        on.Range(Strokes ?? 1, 1, 9, "strokes", string.Empty);
-        on.Range(StrokeShare ?? 1, 0.05, 1, "strokeShare", "of its room");
-        on.Range(MergeCm ?? 0, 0, 60, "mergeCm", "cm");
-        on.Range(CentreU ?? 0.5, 0.1, 0.9, "centreU", "across the panel");
+        on.Within(this);
         if (this is { Strokes: null, StrokeShare: null, MergeCm: null, CentreU: null })
         {
             on.Say("strokes", "Give strokes, their width, where they meet, or where the middle lies.");

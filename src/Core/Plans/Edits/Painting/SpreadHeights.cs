@@ -6,7 +6,8 @@ namespace Wendro.Core.Plans;
 
 /// <summary>Lets heights vary from panel to panel, hashed from seed and key.</summary>
 [Kind("spreadHeights")]
-public sealed record SpreadHeights(IReadOnlyList<PanelKey> Panels, double SpreadCm) : PlanEdit
+public sealed record SpreadHeights(IReadOnlyList<PanelKey> Panels, [property: Within(0, 6, "cm")] double SpreadCm)
+    : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => $"Spread the heights of {Say.Count(Panels)} by {Quantity.Cm(SpreadCm)}";
@@ -14,7 +15,7 @@ public sealed record SpreadHeights(IReadOnlyList<PanelKey> Panels, double Spread
     internal override void Check(EditChecks on)
     {
         on.Panels(Panels);
-        on.Range(SpreadCm, 0, 6, "spreadCm", "cm");
+        on.Within(this);
     }
 
     internal override Edited Make(Plan plan, Cutting cutting) =>

@@ -40,7 +40,14 @@ export function ConsultScreen() {
             />
           }
         >
-          <Wishes wish={wish ?? plan.plan.wish} onTry={setWish} edit={work.edit} />
+          {consult && (
+            <Wishes
+              wish={wish ?? plan.plan.wish}
+              midsBelow={consult.view.midsBelow}
+              onTry={setWish}
+              edit={work.edit}
+            />
+          )}
         </HeadColumn>
       }
       where={{

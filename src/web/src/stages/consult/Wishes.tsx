@@ -32,18 +32,20 @@ export function useLook(visit: string, wish: Wish | undefined, hairKey: string):
 
 interface Props {
   wish: Wish;
+  /** How much lower mids lie where nothing is said of them, levels. */
+  midsBelow: number;
   /** While a slider moves: the head moves with it, nothing is stored. */
   onTry(wish: Wish | undefined): void;
   edit(edit: PlanEdit): Promise<boolean>;
 }
 
-const mids = (w: Wish) => w.midsLevel ?? w.endsLevel - 0.7;
 const toneWords = (t: number) => (t < -0.3 ? "cool" : t > 0.3 ? "warm" : "as it lifts");
 const softWords = (s: number) =>
   s <= 0.4 ? "melts away" : s <= 0.6 ? "soft" : s <= 1 ? "visible" : "a line";
 
 /** What she wants, as a look that can be recognised: every slider moves the head. */
-export function Wishes({ wish, onTry, edit }: Props) {
+export function Wishes({ wish, midsBelow, onTry, edit }: Props) {
+  const mids = wish.midsLevel ?? wish.endsLevel - midsBelow;
   const set = async (change: Partial<Wish>) => {
     await edit({ kind: "setWish", wish: { ...wish, ...change } });
     onTry(undefined);
@@ -84,7 +86,7 @@ export function Wishes({ wish, onTry, edit }: Props) {
         placement="rightBottom"
         content={
           <fieldset className="wishes more" aria-label="More of the wish">
-            {slider("Mids", mids(wish), [1, 10, 0.5], `level ${mids(wish).toFixed(1)}`, (midsLevel) => ({
+            {slider("Mids", mids, [1, 10, 0.5], `level ${mids.toFixed(1)}`, (midsLevel) => ({
               midsLevel,
             }))}
             <div className="wish">

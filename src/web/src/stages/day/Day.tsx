@@ -10,16 +10,6 @@ import { Num } from "../../views/Num";
 import { hairWords } from "../../views/words";
 import { HouseRules } from "./HouseRules";
 
-const usual: HairProfile = {
-  naturalLevel: 5,
-  diameter: "medium",
-  density: "medium",
-  porosity: "normal",
-  coloured: false,
-  cut: { hemCm: 34, layersCm: 0, faceLayersCm: 0 },
-  greyShare: 0,
-};
-
 /** Home is the day: its visits in time order, each head as it is and as planned. */
 export function Day() {
   const { data, error, isPending } = useQuery({
@@ -154,13 +144,26 @@ function AtAGlance({
 
 function NewClient({ open, close }: { open: boolean; close(): void }) {
   const [name, setName] = useState("");
-  const [hair, setHair] = useState(usual);
+  const usual = useQuery({
+    queryKey: ["usualHair"],
+    queryFn: async () => {
+      const answer = await api.GET("/api/usual-hair");
+      if (!answer.data) {
+        throw new Error(wordsOf(answer.error));
+      }
+      return answer.data;
+    },
+    enabled: open,
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  const [told, setHair] = useState<HairProfile>();
+  const hair = told ?? usual.data;
   const { message } = App.useApp();
   const go = useNavigate();
   const make = useMutation({
     mutationFn: async () => {
       const { data, error } = await api.POST("/api/clients", {
-        body: { name, about: null, hair, startsAt: null },
+        body: { name, about: null, hair: told ?? null, startsAt: null },
       });
       if (!data) {
         throw new Error(wordsOf(error));
@@ -192,51 +195,55 @@ function NewClient({ open, close }: { open: boolean; close(): void }) {
           onPressEnter={() => name.trim() && make.mutate()}
         />
         <p className="soft">A name is enough. The hair can be described now or in Consult:</p>
-        <Num
-          name="Natural level"
-          min={1}
-          max={10}
-          step={0.5}
-          value={hair.naturalLevel}
-          onSet={(naturalLevel) => setHair({ ...hair, naturalLevel })}
-        />
-        <Num
-          name="Crown to hem"
-          unit="cm"
-          min={16}
-          max={75}
-          step={1}
-          value={hair.cut.hemCm}
-          onSet={(hemCm) => setHair({ ...hair, cut: { ...hair.cut, hemCm } })}
-        />
-        <Line name="Strand">
-          <Segmented
-            aria-label="Strand"
-            value={hair.diameter}
-            options={["fine", "medium", "coarse"]}
-            onChange={(v) => setHair({ ...hair, diameter: v as Schemas["Diameter"] })}
-          />
-        </Line>
-        <Line name="Density">
-          <Segmented
-            aria-label="Density"
-            value={hair.density}
-            options={["low", "medium", "high"]}
-            onChange={(v) => setHair({ ...hair, density: v as Schemas["Density"] })}
-          />
-        </Line>
-        <Line name="Porosity">
-          <Segmented
-            aria-label="Porosity"
-            value={hair.porosity}
-            options={[
-              { value: "low", label: "slowly" },
-              { value: "normal", label: "normally" },
-              { value: "high", label: "fast" },
-            ]}
-            onChange={(v) => setHair({ ...hair, porosity: v as Schemas["Porosity"] })}
-          />
-        </Line>
+        {hair && (
+          <>
+            <Num
+              name="Natural level"
+              min={1}
+              max={10}
+              step={0.5}
+              value={hair.naturalLevel}
+              onSet={(naturalLevel) => setHair({ ...hair, naturalLevel })}
+            />
+            <Num
+              name="Crown to hem"
+              unit="cm"
+              min={16}
+              max={75}
+              step={1}
+              value={hair.cut.hemCm}
+              onSet={(hemCm) => setHair({ ...hair, cut: { ...hair.cut, hemCm } })}
+            />
+            <Line name="Strand">
+              <Segmented
+                aria-label="Strand"
+                value={hair.diameter}
+                options={["fine", "medium", "coarse"]}
+                onChange={(v) => setHair({ ...hair, diameter: v as Schemas["Diameter"] })}
+              />
+            </Line>
+            <Line name="Density">
+              <Segmented
+                aria-label="Density"
+                value={hair.density}
+                options={["low", "medium", "high"]}
+                onChange={(v) => setHair({ ...hair, density: v as Schemas["Density"] })}
+              />
+            </Line>
+            <Line name="Porosity">
+              <Segmented
+                aria-label="Porosity"
+                value={hair.porosity}
+                options={[
+                  { value: "low", label: "slowly" },
+                  { value: "normal", label: "normally" },
+                  { value: "high", label: "fast" },
+                ]}
+                onChange={(v) => setHair({ ...hair, porosity: v as Schemas["Porosity"] })}
+              />
+            </Line>
+          </>
+        )}
       </div>
     </Modal>
   );

@@ -26,7 +26,12 @@ export function useWeighing(
 ): Weighing {
   const onScale = onScaleOf(bowl, reading);
   useEffect(() => {
-    const [next, event] = weigh(memory.current, { bowl, reading, busy: mixing.busy, now: performance.now() });
+    const rule = mixing.mix?.settling;
+    if (!rule) {
+      return;
+    }
+    const { busy } = mixing;
+    const [next, event] = weigh(memory.current, { bowl, reading, busy, now: performance.now(), rule });
     memory.current = next;
     if (event) {
       mixing.happen(bowl, event).then((taken) => {

@@ -1,7 +1,9 @@
 import { describe, expect, it } from "vitest";
 import type { Bowl } from "./useMix";
 import type { Reading } from "./useScale";
-import { dwell, type Memory, nothing, weigh } from "./weighing";
+import { type Memory, nothing, type Settling, weigh } from "./weighing";
+
+const rule: Settling = { leastBowlGrams: 20, metMs: 700, overMs: 1300, stillGrams: 0.4, moreGrams: 0.3 };
 
 const live = (grossGrams: number, stable = true): Reading => ({
   state: "live",
@@ -36,7 +38,7 @@ function over(b: Bowl, readings: Reading[], memory: Memory = nothing, from = 0) 
   let m = memory;
   const sent = [];
   for (const [i, reading] of readings.entries()) {
-    const [next, event] = weigh(m, { bowl: b, reading, busy: false, now: from + i * 100 });
+    const [next, event] = weigh(m, { bowl: b, reading, busy: false, now: from + i * 100, rule });
     m = next;
     if (event) {
       sent.push(event);
@@ -50,7 +52,7 @@ const many = (reading: Reading, n = 20) => Array.from({ length: n }, () => readi
 describe("weighing", () => {
   it("takes an empty bowl's weight once it has stood", () => {
     const empty = bowl({ tareGrams: null, grossGrams: null });
-    expect(over(empty, many(live(212), dwell.met / 100)).sent).toEqual([]);
+    expect(over(empty, many(live(212), rule.metMs / 100)).sent).toEqual([]);
     expect(over(empty, many(live(212))).sent).toEqual([{ kind: "tared", grossGrams: 212 }]);
   });
 

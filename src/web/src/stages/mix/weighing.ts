@@ -4,12 +4,8 @@ import type { Reading } from "./useScale";
 
 export type BowlEvent = Schemas["BowlHappened"]["event"];
 
-/** Lighter than this nothing counts as a bowl, g. */
-export const leastBowl = 20;
-/** How long a weight must stand before it is taken, ms: within its mark, and beyond it. */
-export const dwell = { met: 700, over: 1300 };
-/** What changes by less still stands, g. */
-const still = 0.4;
+/** When a weight stands: the house's rule, as the server says it. */
+export type Settling = Schemas["Settling"];
 
 /** What is remembered from one reading of the scale to the next. */
 export interface Memory {
@@ -31,6 +27,7 @@ export interface Seen {
   /** Whether an answer is being waited for. */
   busy: boolean;
   now: number;
+  rule: Settling;
 }
 
 /** All that stands on the scale, g; undefined while it can't say. */
@@ -49,12 +46,12 @@ export const onScaleOf = (bowl: Bowl, reading: Reading) => {
  * has stood long enough.
  * All is counted from what the scale shows in all, so that a scale that was unplugged in between finds its place again.
  */
-export function weigh(memory: Memory, { bowl, reading, busy, now }: Seen): [Memory, BowlEvent?] {
+export function weigh(memory: Memory, { bowl, reading, busy, now, rule }: Seen): [Memory, BowlEvent?] {
   const gross = grossOf(reading);
   let m = memory;
   if (gross !== undefined) {
     const poured = bowl.steps.some((s) => s.pouredGrams > 0);
-    const used = gross >= leastBowl && (m.used || poured);
+    const used = gross >= rule.leastBowlGrams && (m.used || poured);
     m = used === m.used ? m : { ...m, used };
   }
   const { begun } = bowl;
@@ -62,7 +59,7 @@ export function weigh(memory: Memory, { bowl, reading, busy, now }: Seen): [Memo
     return [{ ...m, since: undefined }];
   }
   if (m.held !== undefined) {
-    if (Math.abs(gross - m.held) < still) {
+    if (Math.abs(gross - m.held) < rule.stillGrams) {
       return [m];
     }
     m = { ...m, held: undefined };
@@ -73,8 +70,8 @@ export function weigh(memory: Memory, { bowl, reading, busy, now }: Seen): [Memo
     return now - since.at >= ms && m.sent !== mark ? [{ ...m, since, sent: mark }, event] : [{ ...m, since }];
   };
   if (begun.tareGrams === null) {
-    return gross >= leastBowl && !m.used
-      ? stand("tare", dwell.met, { kind: "tared", grossGrams: gross })
+    return gross >= rule.leastBowlGrams && !m.used
+      ? stand("tare", rule.metMs, { kind: "tared", grossGrams: gross })
       : [{ ...m, since: undefined }];
   }
   const onScale = onScaleOf(bowl, reading);
@@ -83,9 +80,9 @@ export function weigh(memory: Memory, { bowl, reading, busy, now }: Seen): [Memo
   }
   const grams = Math.round(onScale * 100) / 100;
   const pour = (ingredient: number): BowlEvent => ({ kind: "poured", ingredient, grams, how: "scale" });
-  if (begun.over !== null && onScale > 0.3) {
+  if (begun.over !== null && onScale > rule.moreGrams) {
     // More of the same came on while the question was open.
-    return stand(`more ${begun.events}`, dwell.over, pour(begun.over));
+    return stand(`more ${begun.events}`, rule.overMs, pour(begun.over));
   }
   const step = begun.next === null ? undefined : bowl.steps[begun.next];
   if (begun.next === null || !step || grams <= 0) {
@@ -93,7 +90,9 @@ export function weigh(memory: Memory, { bowl, reading, busy, now }: Seen): [Memo
   }
   const off = onScale - step.toGoGrams;
   if (Math.abs(off) <= step.toleranceGrams) {
-    return stand(`met ${begun.events}`, dwell.met, pour(begun.next));
+    return stand(`met ${begun.events}`, rule.metMs, pour(begun.next));
   }
-  return off > 0 ? stand(`over ${begun.events}`, dwell.over, pour(begun.next)) : [{ ...m, since: undefined }];
+  return off > 0
+    ? stand(`over ${begun.events}`, rule.overMs, pour(begun.next))
+    : [{ ...m, since: undefined }];
 }

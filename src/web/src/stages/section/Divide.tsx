@@ -27,14 +27,6 @@ interface Props {
 export function Divide({ visit, plan, section, edit }: Props) {
   const out = allZones.filter((z) => plan.plan.zones[z]?.excluded);
   const byReach = out.filter((z) => plan.plan.zones[z].excludedBy === "reach");
-  const reach =
-    out.length === 0
-      ? "full"
-      : byReach.some((z) => z === "crown")
-        ? "hairline"
-        : byReach.length
-          ? "half"
-          : undefined;
   const hidden = section?.order.filter((z) => z.hiddenMinutes >= 0.5) ?? [];
   const heavier = section?.heavier;
   const marks = (plan.hair.marked ?? []).filter((m) => m.kind === "undercut" || m.kind === "breakage");
@@ -49,7 +41,7 @@ export function Divide({ visit, plan, section, edit }: Props) {
       <Segmented
         block
         aria-label="How much of the head"
-        value={reach}
+        value={section?.reach ?? undefined}
         options={(Object.keys(reaches) as (keyof typeof reaches)[]).map((r) => ({
           value: r,
           label: reaches[r],
