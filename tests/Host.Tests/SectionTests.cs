@@ -95,6 +95,60 @@ public sealed class SectionTests(Server server) : IClassFixture<Server>
     }
 
     [Fact]
+    public async Task A_pattern_is_seen_with_what_it_takes_before_it_is_used_and_nothing_is_stored()
+    {
+        var visit = await http.NewVisitAsync();
+        var patterns = (await http.ReadAsync($"/api/visits/{visit}/patterns")).AsArray();
+        var pattern = patterns.Single(p => (string)p!["id"]! == "wide-narrow")!;
+        var figures = await http.ReadAsync($"/api/visits/{visit}/patterns/wide-narrow/figures");
+        Task<byte[]> Picture(string id) =>
+            http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/patterns/{id}/picture", UriKind.Relative));
+        var seen = await Picture("wide-narrow");
+        Assert.Equal("PNG"u8.ToArray(), seen[1..4]);
+        Assert.NotEqual(await Picture("heavy-front"), seen);
+        Assert.Equal(1, await RevisionAsync(visit));
+
+        var (status, laid) = await http.EditAsync(visit, 1, pattern["edit"]!.ToJsonString());
+        Assert.Equal(200, status);
+        var mix = await http.ReadAsync($"/api/visits/{visit}/mix");
+        Assert.Equal((double)mix["grams"]!, (double)figures["grams"]!, 1e-6);
+        var section = await http.ReadAsync($"/api/visits/{visit}/section");
+        Assert.Equal((double)section["minutes"]!, (double)figures["minutes"]!, 1e-6);
+        Assert.Equal(laid!["panels"]!.AsArray().Count(p => p!["paint"] is not null), (int)figures["panels"]!);
+        Assert.Equal(
+            System.Net.HttpStatusCode.NotFound,
+            (await http.GetAsync(new Uri($"/api/visits/{visit}/patterns/none/figures", UriKind.Relative))).StatusCode
+        );
+    }
+
+    [Theory]
+    [InlineData("PlanEditSetBlur", "blurCm", 12)]
+    [InlineData("PanelPaint", "startCm", 75)]
+    [InlineData("Limits", "lineSoftness", 5)]
+    [InlineData("HouseRules", "thicknessMm", 40)]
+    public async Task The_api_says_the_bounds_that_are_checked(string schema, string property, double most)
+    {
+        var schemas = (await http.ReadAsync("/openapi/v1.json"))["components"]!["schemas"]!;
+        Assert.Equal(most, (double)schemas[schema]!["properties"]![property]!["maximum"]!);
+        Assert.Equal(10, (double)schemas["Level"]!["maximum"]!);
+    }
+
+    [Theory]
+    [InlineData("12", 200)]
+    [InlineData("12.1", 400)]
+    public async Task A_value_at_its_bound_is_taken_and_one_beyond_it_is_not(string blur, int expected)
+    {
+        var visit = await http.NewVisitAsync();
+        await http.EditAsync(visit, 1, """{"kind":"paintZone","zone":"crown","paint":{"shape":"v"}}""");
+        var (status, _) = await http.EditAsync(
+            visit,
+            2,
+            $$"""{"kind":"setBlur","panels":["crown/0/0"],"blurCm":{{blur}}}"""
+        );
+        Assert.Equal(expected, status);
+    }
+
+    [Fact]
     public async Task A_pattern_of_the_studios_own_is_kept_laid_on_another_head_and_forgotten()
     {
         var visit = await http.NewVisitAsync();

@@ -1,3 +1,5 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Fall;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
 using Wendro.Core.Patterns;
@@ -5,6 +7,7 @@ using Wendro.Core.Plans;
 using Wendro.Core.Section;
 using Wendro.Core.Timing;
 using Wendro.Core.Units;
+using Wendro.Formats;
 using Wendro.Host.Pipeline;
 using Wendro.Host.Work;
 using Wendro.Store;
@@ -76,6 +79,11 @@ internal sealed record KeptPattern(Guid Id, string Name);
 /// <summary>Section: how the head is divided, house rules, patterns to start from.</summary>
 internal static class SectionEndpoints
 {
+    /// <summary>From where a pattern's picture is seen, degrees: half from the front, so that face and side both show.</summary>
+    private const int PictureAngle = 30;
+
+    private const int PictureWidth = 180;
+
     public static void MapSection(this IEndpointRouteBuilder app)
     {
         var visit = app.MapVisit("", "Section");
@@ -101,6 +109,38 @@ internal static class SectionEndpoints
             .Produces<IReadOnlyList<PatternView>>()
             .WithName("GetPatterns")
             .WithSummary("Patterns to start from, fitted to this client; the edit goes to plan/edits");
+
+        visit
+            .MapGet(
+                "/patterns/{pattern}/figures",
+                async (AtWork at, string pattern, PatternHeads tried, CancellationToken stop) =>
+                    await tried.OfAsync(at, pattern, stop) is { } on
+                        ? Results.Ok(new PatternFigures(on.Panels, on.Minutes, on.Grams))
+                        : Answers.NotFound("pattern")
+            )
+            .Produces<PatternFigures>()
+            .ProducesProblem(StatusCodes.Status404NotFound)
+            .WithName("GetPatternFigures")
+            .WithSummary("What a pattern takes on this client: panels, minutes, grams; stores nothing");
+
+        visit
+            .MapGet(
+                "/patterns/{pattern}/picture",
+                async (AtWork at, string pattern, PatternHeads tried, CancellationToken stop) =>
+                    await tried.OfAsync(at, pattern, stop) is { } on
+                        ? Results.Bytes(
+                            PictureFile.Png(
+                                Picture.Colour(on.Head.Looks.Seen(Wear.Down, PictureAngle), on.Head.Drawn),
+                                PictureWidth
+                            ),
+                            "image/png"
+                        )
+                        : Answers.NotFound("pattern")
+            )
+            .Produces<byte[]>(contentType: "image/png")
+            .ProducesProblem(StatusCodes.Status404NotFound)
+            .WithName("GetPatternPicture")
+            .WithSummary("This client's head with a pattern, as a small PNG; stores nothing");
 
         var studio = app.MapGroup("/api").WithTags("Section");
         studio

@@ -210,6 +210,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{visit}/patterns/{pattern}/figures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What a pattern takes on this client: panels, minutes, grams; stores nothing */
+        get: operations["GetPatternFigures"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/patterns/{pattern}/picture": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** This client's head with a pattern, as a small PNG; stores nothing */
+        get: operations["GetPatternPicture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/house-rules": {
         parameters: {
             query?: never;
@@ -2114,6 +2148,14 @@ export interface components {
             at: string;
             result: components["schemas"]["PatchResult"];
         };
+        PatternFigures: {
+            /** Format: int32 */
+            panels: number;
+            /** Format: double */
+            minutes: number;
+            /** Format: double */
+            grams: number;
+        };
         PatternView: {
             id: string;
             name: string;
@@ -3766,6 +3808,70 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PatternView"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetPatternFigures: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                pattern: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PatternFigures"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetPatternPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                pattern: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": string;
                 };
             };
             /** @description Not Found */

@@ -2,6 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { App, Button, Drawer, Input, Popover, Spin } from "antd";
 import { useState } from "react";
 import { api, type PlanEdit, type PlanView, wordsOf } from "../../api/client";
+import { quantity, useUnits } from "../../views/units";
 
 interface Props {
   visit: string;
@@ -14,6 +15,8 @@ export function Patterns({ visit, plan, edit }: Props) {
   const { message } = App.useApp();
   const cache = useQueryClient();
   const [open, setOpen] = useState(false);
+  // One head after another: the list stands at once, and the first is there soonest.
+  const [turn, setTurn] = useState(0);
   const { data, error } = useQuery({
     queryKey: ["patterns", visit, plan.revision],
     enabled: open,
@@ -38,15 +41,23 @@ export function Patterns({ visit, plan, edit }: Props) {
         Start from a pattern
       </Button>
       <KeepAsPattern visit={visit} />
-      <Drawer open={open} onClose={() => setOpen(false)} title="Start from a pattern" size={560}>
+      <Drawer open={open} onClose={() => setOpen(false)} title="Start from a pattern" size={720}>
         {!data && (
           <div className="waiting">
             {error ? error.message : <Spin description="Fitting patterns to this client…" />}
           </div>
         )}
         <ul className="patterns" aria-label="Patterns">
-          {data?.map((p) => (
+          {data?.map((p, i) => (
             <li key={p.id}>
+              <OnClient
+                visit={visit}
+                revision={plan.revision}
+                pattern={p.id}
+                name={p.name}
+                go={i <= turn}
+                done={() => setTurn((t) => Math.max(t, i + 1))}
+              />
               <div>
                 <b>{p.name}</b>
                 <p>{p.for}</p>
@@ -82,6 +93,63 @@ export function Patterns({ visit, plan, edit }: Props) {
         </ul>
       </Drawer>
     </div>
+  );
+}
+
+/** A pattern as a small head on this client, with what it takes. */
+function OnClient({
+  visit,
+  revision,
+  pattern,
+  name,
+  go,
+  done,
+}: {
+  visit: string;
+  revision: number;
+  pattern: string;
+  name: string;
+  go: boolean;
+  done(): void;
+}) {
+  const units = useUnits();
+  const { data } = useQuery({
+    queryKey: ["pattern", visit, revision, pattern],
+    enabled: go,
+    queryFn: async () => {
+      const answer = await api.GET("/api/visits/{visit}/patterns/{pattern}/figures", {
+        params: { path: { visit, pattern } },
+      });
+      if (!answer.data) {
+        throw new Error(wordsOf(answer.error));
+      }
+      return answer.data;
+    },
+  });
+  return (
+    <figure>
+      {go ? (
+        <img
+          alt={`${name} on this client`}
+          src={`/api/visits/${visit}/patterns/${pattern}/picture?r=${revision}`}
+          width="120"
+          height="148"
+          onLoad={done}
+          onError={done}
+        />
+      ) : (
+        <span className="notyet" />
+      )}
+      <figcaption>
+        {data && (
+          <>
+            <b>{data.minutes.toFixed(0)} min</b>
+            <br />
+            {data.panels} panels · {quantity(data.grams, "g", units, 0)}
+          </>
+        )}
+      </figcaption>
+    </figure>
   );
 }
 
