@@ -1,3 +1,5 @@
+using MathNet.Numerics.LinearAlgebra;
+using MathNet.Numerics.Optimization;
 using Wendro.Core.Hair;
 using Wendro.Core.Paint;
 using Wendro.Core.Units;
@@ -23,7 +25,8 @@ public sealed record StrandTest(Lightener Lightener, Volume Volume, Covering Cov
     /// </summary>
     public const double ReadingSpread = 0.17;
 
-    private const int Steps = 60;
+    private const int MostSteps = 2000;
+    private const double Tolerance = 1e-9;
     private const double Nudge = 1e-4;
 
     /// <summary>
@@ -57,10 +60,9 @@ public sealed record StrandTest(Lightener Lightener, Volume Volume, Covering Cov
 
     /// <summary>
     /// The client's own speed and cap: least squares over the readings with the spread of clients as prior (speed in
-    /// logarithms),
-    /// so that one noisy reading moves it a little and five move it a lot. Found by damped Gauss–Newton steps; the
-    /// spread is that of
-    /// the linearised problem there. Source: standard least squares; the spreads are model assumptions.
+    /// logarithms), so that one noisy reading moves it a little and five move it a lot. Found by a simplex search;
+    /// the spread is that of the linearised problem there. Source: standard least squares; the spreads are model
+    /// assumptions.
     /// </summary>
     /// <param name="readings">Readings with the case each was taken under; none gives <see
     /// cref="OwnLift.Unread"/>.</param>
@@ -73,79 +75,43 @@ public sealed record StrandTest(Lightener Lightener, Volume Volume, Covering Cov
             return prior;
         }
 
-        var (x, c) = (0.0, 0.0);
-        var damping = 1e-3;
-        var cost = Cost(readings, x, c);
-        for (var k = 0; k < Steps; k++)
+        var observed = Vector<double>.Build.Dense([
+            0,
+            0,
+            .. readings.Select(r => r.Reading.Level.Value / ReadingSpread),
+        ]);
+
+        // Two observations stand for the prior: nothing is known of this client's speed and cap, each to its spread.
+        Vector<double> Model(Vector<double> p) =>
+            Vector<double>.Build.Dense([
+                p[0] / prior.SpeedSpread,
+                p[1] / prior.CapSpread,
+                .. readings.Select(r => Predicted(r.Case, r.Reading.Minutes, p[0], p[1]) / ReadingSpread),
+            ]);
+
+        // Where hair can get no lighter the model has a kink, at which a search by slopes stands still: a simplex does not.
+        var at = new NelderMeadSimplex(Tolerance, MostSteps)
+            .FindMinimum(
+                ObjectiveFunction.Value(p => Math.Pow((Model(p) - observed).L2Norm(), 2)),
+                Vector<double>.Build.Dense(2),
+                Vector<double>.Build.Dense([prior.SpeedSpread, prior.CapSpread])
+            )
+            .MinimizingPoint;
+        var slopes = Matrix<double>.Build.Dense(observed.Count, 2);
+        for (var c = 0; c < 2; c++)
         {
-            var (a, b, d, gx, gc) = Normal(readings, x, c);
-            var (ad, dd) = (a * (1 + damping), d * (1 + damping));
-            var det = ad * dd - b * b;
-            var (nx, nc) = (x - (dd * gx - b * gc) / det, c - (ad * gc - b * gx) / det);
-            var next = Cost(readings, nx, nc);
-            if (next < cost)
-            {
-                var done = cost - next < 1e-12;
-                (x, c, cost, damping) = (nx, nc, next, damping / 4);
-                if (done)
-                {
-                    break;
-                }
-            }
-            else
-            {
-                damping *= 8;
-            }
+            var step = Vector<double>.Build.Dense(2);
+            step[c] = Nudge;
+            slopes.SetColumn(c, (Model(at + step) - Model(at - step)) / (2 * Nudge));
         }
 
-        var (aa, bb, cc, _, _) = Normal(readings, x, c);
-        var all = aa * cc - bb * bb;
-        var (varX, varC, cov) = (cc / all, aa / all, -bb / all);
-        return new OwnLift(Math.Exp(x), c, Math.Sqrt(varX), Math.Sqrt(varC), cov / Math.Sqrt(varX * varC));
+        var covariance = slopes.TransposeThisAndMultiply(slopes).Inverse();
+        var (speed, cap) = (Math.Sqrt(covariance[0, 0]), Math.Sqrt(covariance[1, 1]));
+        return new OwnLift(Math.Exp(at[0]), at[1], speed, cap, covariance[0, 1] / (speed * cap));
     }
 
     private static double Predicted(LiftCase of, double minutes, double x, double c) =>
         new Lifting(of with { Own = new OwnLift(Math.Exp(x), c, 0, 0, 0) }).After(new(minutes)).Value;
-
-    private static double Cost(IReadOnlyList<(LiftCase Case, Reading Reading)> readings, double x, double c)
-    {
-        var prior = OwnLift.Unread;
-        return Square(x / prior.SpeedSpread)
-            + Square(c / prior.CapSpread)
-            + readings.Sum(r => Square((Predicted(r.Case, r.Reading.Minutes, x, c) - r.Reading.Level) / ReadingSpread));
-    }
-
-    /// <summary>The normal equations: [a b; b d] and the gradient.</summary>
-    private static (double A, double B, double D, double Gx, double Gc) Normal(
-        IReadOnlyList<(LiftCase Case, Reading Reading)> readings,
-        double x,
-        double c
-    )
-    {
-        var prior = OwnLift.Unread;
-        var (a, b, d) = (1 / Square(prior.SpeedSpread), 0.0, 1 / Square(prior.CapSpread));
-        var (gx, gc) = (a * x, d * c);
-        foreach (var (of, reading) in readings)
-        {
-            var at = Predicted(of, reading.Minutes, x, c);
-            var jx =
-                (Predicted(of, reading.Minutes, x + Nudge, c) - Predicted(of, reading.Minutes, x - Nudge, c))
-                / (2 * Nudge * ReadingSpread);
-            var jc =
-                (Predicted(of, reading.Minutes, x, c + Nudge) - Predicted(of, reading.Minutes, x, c - Nudge))
-                / (2 * Nudge * ReadingSpread);
-            var off = (at - reading.Level) / ReadingSpread;
-            a += jx * jx;
-            b += jx * jc;
-            d += jc * jc;
-            gx += jx * off;
-            gc += jc * off;
-        }
-
-        return (a, b, d, gx, gc);
-    }
-
-    private static double Square(double v) => v * v;
 }
 
 /// <summary>A level as a band: predictions are not points.</summary>

@@ -101,4 +101,61 @@ public sealed class StrandTestTests
         Assert.Null(test.OwnOf(hair));
         Assert.Equal(4, test.CaseOf(hair).From.Value);
     }
+
+    [Fact]
+    public void No_other_speed_and_cap_explain_the_readings_better() =>
+        Gen.Select(
+                Given.AnyLift.Where(l => l.From.Value is > 2 and < 7),
+                Gen.Select(Gen.Double[-0.5, 0.5], Gen.Double[-1, 1]),
+                Gen.Select(Gen.Double[5, 60], Gen.Double[-0.3, 0.3]).Array[1, 6],
+                Gen.Select(Gen.Double[-1, 1], Gen.Double[-2, 2]).Array[40]
+            )
+            .Sample(
+                (any, client, read, others) =>
+                {
+                    // Readings of some client's hair, off as an eye is off.
+                    var of = any with
+                    {
+                        Coverage = 1,
+                    };
+                    var truth = new Lifting(
+                        of with
+                        {
+                            Own = new OwnLift(Math.Exp(client.Item1), client.Item2, 0, 0, 0),
+                        }
+                    );
+                    var readings = read.Select(r =>
+                            (of, new Reading(new(r.Item1), Level.Clamp(truth.After(new(r.Item1)).Value + r.Item2)))
+                        )
+                        .ToArray();
+                    var own = StrandTest.Fit(readings);
+                    double Cost(double speed, double cap) =>
+                        Math.Pow(Math.Log(speed) / OwnLift.Unread.SpeedSpread, 2)
+                        + Math.Pow(cap / OwnLift.Unread.CapSpread, 2)
+                        + readings.Sum(r =>
+                            Math.Pow(
+                                (
+                                    new Lifting(of with { Own = own with { Speed = speed, CapLevels = cap } })
+                                        .After(r.Item2.Minutes)
+                                        .Value - r.Item2.Level.Value
+                                ) / StrandTest.ReadingSpread,
+                                2
+                            )
+                        );
+                    var best = Cost(own.Speed, own.CapLevels);
+                    Assert.True(own.Speed > 0 && double.IsFinite(own.SpeedSpread) && double.IsFinite(own.CapSpread));
+                    Assert.InRange(own.Together, -1.000001, 1.000001);
+
+                    // Near by: far away a level that can rise no further may hide another valley.
+                    Assert.All(
+                        others,
+                        o =>
+                            Assert.True(
+                                Cost(own.Speed * Math.Exp(0.05 * o.Item1), own.CapLevels + 0.05 * o.Item2)
+                                    >= best - 1e-5 * (1 + best)
+                            )
+                    );
+                },
+                iter: 300
+            );
 }
