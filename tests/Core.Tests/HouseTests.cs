@@ -27,9 +27,9 @@ public sealed partial class HouseTests
     {
         ["api"] = [],
         ["views"] = ["api"],
-        ["frame"] = ["api", "views"],
-        ["visit"] = ["api", "views", "frame"],
-        ["stages"] = ["api", "views", "frame", "visit"],
+        ["shell"] = ["api", "views"],
+        ["visit"] = ["api", "views", "shell"],
+        ["stages"] = ["api", "views", "shell", "visit"],
     };
 
     private static string Root

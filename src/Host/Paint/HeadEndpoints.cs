@@ -106,7 +106,7 @@ internal static class HeadEndpoints
             .WithName("GetPicture")
             .WithSummary("The head as a PNG picture");
 
-        var colours = app.MapGroup("/api/colours").WithTags("Frame");
+        var colours = app.MapGroup("/api/colours").WithTags("Shell");
         colours
             .MapGet(
                 "",

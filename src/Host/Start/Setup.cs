@@ -101,7 +101,7 @@ internal static class Setup
         app.MapOpenApi();
         app.MapGet("/api/health", () => new Health("ok"))
             .WithName("GetHealth")
-            .WithTags("Frame")
+            .WithTags("Shell")
             .WithSummary("Whether the server is well");
         // Pages have addresses of their own; what the API does not know stays unknown.
         app.MapFallbackToFile("{**path:regex(^(?!api(/|$)|openapi(/|$)).*$):nonfile}", "index.html");

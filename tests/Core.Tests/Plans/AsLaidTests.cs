@@ -27,20 +27,6 @@ public sealed class AsLaidTests
     private static PlannedHead As(AsLaid laid) => PlannedHead.Of(Given.Usual, Given.Cutting, Painted.Plan, laid);
 
     [Fact]
-    public void An_exposure_works_from_when_it_was_laid_and_no_longer_than_it_is_left_on() =>
-        Gen.Select(Gen.Double[0, 200], Gen.Double[0, 120], Gen.Double[0, 400])
-            .Sample(
-                (from, lasts, minute) =>
-                {
-                    var works = new Exposure(new(from), new(lasts));
-                    Assert.Equal(from + lasts, works.RinsedAt, 1e-9);
-                    Assert.Equal(minute <= from ? 0 : Math.Min(minute - from, lasts), works.At(minute), 1e-9);
-                    Assert.Equal(Math.Min(minute, lasts), works.After(minute), 1e-9);
-                    Assert.Equal(lasts, works.At(works.RinsedAt + minute), 1e-9);
-                }
-            );
-
-    [Fact]
     public void A_moment_of_the_work_counts_from_each_coats_own_laying()
     {
         var late = new Exposure(new(20), new(40));

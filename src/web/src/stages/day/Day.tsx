@@ -4,7 +4,7 @@ import { useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api, type HairProfile, type Schemas, wordsOf } from "../../api/client";
 import { glanceOf } from "../../api/glance";
-import { MainNav } from "../../frame/MainNav";
+import { MainNav } from "../../shell/MainNav";
 import { Line } from "../../views/Choice";
 import { Num } from "../../views/Num";
 import { hairWords } from "../../views/words";

@@ -1,7 +1,7 @@
 import { Input, type InputRef } from "antd";
 import { useEffect, useRef, useState } from "react";
 import { api, type Schemas } from "../../api/client";
-import { MainNav } from "../../frame/MainNav";
+import { MainNav } from "../../shell/MainNav";
 import { said, useUnits } from "../../views/units";
 import { Sum, sums } from "./sums";
 

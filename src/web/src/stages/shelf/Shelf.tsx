@@ -2,7 +2,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { Alert, App, Button, Dropdown, Spin } from "antd";
 import { useEffect, useState } from "react";
 import { api, type Schemas, wordsOf } from "../../api/client";
-import { MainNav } from "../../frame/MainNav";
+import { MainNav } from "../../shell/MainNav";
 import { quantity, type Units, useUnits } from "../../views/units";
 import { cm } from "../../views/words";
 import { ProductSheet } from "./ProductSheet";
