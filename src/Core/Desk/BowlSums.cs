@@ -138,7 +138,12 @@ public static partial class DeskSums
             toned.Colour.Lightness,
             toned.Colour.Chroma,
             toned.Colour.Hue,
-            $"R = R₀ · 10^(−dose · uptake · a): dose {Toner.Dose(q.Depth):0.00}, uptake "
+            (
+                toned.Neutralised >= 0
+                    ? $"It takes {toned.Neutralised:P0} of the undertone away; what is left is {toned.Remaining}. "
+                    : $"It adds {-toned.Neutralised:P0} to the undertone; it is {toned.Remaining} then. "
+            )
+                + $"R = R₀ · 10^(−dose · uptake · a): dose {Toner.Dose(q.Depth):0.00}, uptake "
                 + $"{Toner.Uptake(q.Minutes, q.Porosity, q.Dryness):0.00}."
         );
     }

@@ -106,7 +106,8 @@ public sealed class Lifting
         var tau = Speed / rate;
         return string.Create(
             System.Globalization.CultureInfo.InvariantCulture,
-            $"cap {Cap:0.00}; X = {warmth:0.000} · {drying:0.0} · (1 − e^(−{minutes:0.#}/{drying:0.0})) = "
+            $"It lifts {Gain(minutes):0.0} of the {Cap:0.0} levels this mixture can give here, in {minutes:0.#} min: "
+                + $"cap {Cap:0.00}; X = {warmth:0.000} · {drying:0.0} · (1 − e^(−{minutes:0.#}/{drying:0.0})) = "
                 + $"{Exposure(minutes):0.0}; k = {Speed:0.000}, τ = {tau:0.#}; "
                 + $"lift = {Cap:0.00} · (1 − e^(−{Exposure(minutes):0.0} · {Speed:0.000} / {tau:0.#})) = "
                 + $"{Gain(minutes):0.00}"
