@@ -23,7 +23,9 @@ public sealed class AsLaid
     /// <summary>All as planned.</summary>
     public static AsLaid Planned { get; } = new(ImmutableDictionary<(PanelKey, int), Laid>.Empty);
 
-    /// <summary>The same with one coat laid otherwise; what is already known of it stays where nothing new is said.</summary>
+    /// <summary>
+    /// The same with one coat laid otherwise; what is already known of it stays where nothing new is said.
+    /// </summary>
     /// <param name="panel">On which panel.</param>
     /// <param name="coat">Which of its products, from 0.</param>
     /// <param name="laid">What really lies there.</param>

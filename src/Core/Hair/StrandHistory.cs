@@ -111,8 +111,8 @@ public static class StrandHistory
     }
 
     /// <summary>
-    /// The bands of a head of hair some weeks later, to a millimetre: what grows past the length was cut off; hair whose
-    /// history nobody told is one band.
+    /// The bands of a head of hair some weeks later, to a millimetre: what grows past the length was cut off; hair
+    /// whose history nobody told is one band.
     /// </summary>
     /// <param name="hair">The hair.</param>
     /// <param name="weeks">How many weeks, 0..<see cref="MostWeeks"/>.</param>

@@ -89,7 +89,8 @@ public sealed record StrandTest(Lightener Lightener, Volume Volume, Covering Cov
                 .. readings.Select(r => Predicted(r.Case, r.Reading.Minutes, p[0], p[1]) / ReadingSpread),
             ]);
 
-        // Where hair can get no lighter the model has a kink, at which a search by slopes stands still: a simplex does not.
+        // Where hair can get no lighter the model has a kink, at which a search by slopes stands still: a simplex does
+        // not.
         var at = new NelderMeadSimplex(Tolerance, MostSteps)
             .FindMinimum(
                 ObjectiveFunction.Value(p => Math.Pow((Model(p) - observed).L2Norm(), 2)),

@@ -234,7 +234,8 @@ public static class MixFindings
                 Severity.Alarm,
                 "Longer than the leaflet allows",
                 $"{formula.Id} ({formula.Words}) is rinsed after {formula.Minutes.Value:0} min; "
-                    + $"{(formula.Light?.Figures is null ? "most leaflets end" : "its leaflet ends")} at {limit:0} min.",
+                    + (formula.Light?.Figures is null ? "most leaflets end" : "its leaflet ends")
+                    + $" at {limit:0} min.",
                 "Never past the leaflet's time.",
                 mix.CoatsOf(formula).Select(c => c.Panel.Panel.Key).ToArray(),
                 formula.Id.ToString(),

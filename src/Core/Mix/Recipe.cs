@@ -162,8 +162,8 @@ public sealed record Recipe(IReadOnlyList<Ingredient> Ingredients, string? Missi
         return blend is null
             ? (
                 [One(wanted, grams)],
-                $"Developer {wanted.Value:0.#} vol lies outside of what is on the shelf, {at.Min(d => d.Volume.Value):0.#} "
-                    + $"to {at.Max(d => d.Volume.Value):0.#} vol."
+                $"Developer {wanted.Value:0.#} vol lies outside of what is on the shelf, "
+                    + $"{at.Min(d => d.Volume.Value):0.#} to {at.Max(d => d.Volume.Value):0.#} vol."
             )
             : (blend.Select(p => One(p.Volume, p.Grams)), null);
     }

@@ -116,8 +116,8 @@ public sealed record Plan(
     public IReadOnlyList<Zone> Working => Order ?? Frames.OrderOf(Frame);
 
     /// <summary>
-    /// How much of the head is worked: by what a reach leaves out, whatever a hand leaves out besides; null where that is
-    /// no reach there is (a method: a record writes out its properties).
+    /// How much of the head is worked: by what a reach leaves out, whatever a hand leaves out besides; null where that
+    /// is no reach there is (a method: a record writes out its properties).
     /// </summary>
     public Reach? ReachOf()
     {

@@ -13,7 +13,9 @@ public readonly record struct Exposure(Minutes From, Minutes For)
     /// <summary>When it is rinsed, minutes into the work.</summary>
     public double RinsedAt => From.Value + For.Value;
 
-    /// <summary>How long it has worked some minutes after it was laid, minutes; never longer than it is left on.</summary>
+    /// <summary>
+    /// How long it has worked some minutes after it was laid, minutes; never longer than it is left on.
+    /// </summary>
     public double After(double minutes) => Math.Clamp(minutes, 0, For.Value);
 
     /// <summary>How long it has worked at a minute of the work, minutes; nothing before it was laid.</summary>

@@ -4,8 +4,8 @@ using System.Reflection;
 namespace Wendro.Core.Units;
 
 /// <summary>
-/// The bounds of a number in a record: checked where it comes in, and told in the API's description. Nothing, where it may
-/// be nothing, is within.
+/// The bounds of a number in a record: checked where it comes in, and told in the API's description. Nothing, where it
+/// may be nothing, is within.
 /// </summary>
 /// <param name="low">Least it can be.</param>
 /// <param name="high">Most it can be.</param>
@@ -24,7 +24,9 @@ public sealed class WithinAttribute(double low, double high, string unit = "") :
     /// <summary>Of what; empty for a plain number.</summary>
     public string Unit { get; } = unit;
 
-    /// <summary>The numbers of a record that are not within their bounds, by field, in the order they are told.</summary>
+    /// <summary>
+    /// The numbers of a record that are not within their bounds, by field, in the order they are told.
+    /// </summary>
     public static IEnumerable<Problem> Outside(object of)
     {
         ArgumentNullException.ThrowIfNull(of);

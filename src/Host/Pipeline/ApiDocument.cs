@@ -48,7 +48,8 @@ internal static class ApiDocument
     };
 
     /// <summary>
-    /// The bounds a record gives one of its numbers; what is written as another type is has those of that it stands for.
+    /// The bounds a record gives one of its numbers; what is written as another type is has those of that it stands
+    /// for.
     /// </summary>
     private static WithinAttribute? BoundsOf(JsonPropertyInfo? property)
     {

@@ -17,7 +17,9 @@ internal sealed record PatternOnClient(PlannedHead Head, int Panels, double Minu
 /// <summary>What a pattern takes on a client.</summary>
 internal sealed record PatternFigures(int Panels, double Minutes, double Grams);
 
-/// <summary>Patterns tried on clients; the last few are kept, for a picture and its figures are asked for one by one.</summary>
+/// <summary>
+/// Patterns tried on clients; the last few are kept, for a picture and its figures are asked for one by one.
+/// </summary>
 internal sealed class PatternHeads(Heads heads, Studio studio, ProductShelf shelf)
 {
     private readonly Recent<(Guid Visit, int Revision, string Pattern), PatternOnClient> kept = new(3);

@@ -79,7 +79,9 @@ internal sealed record KeptPattern(Guid Id, string Name);
 /// <summary>Section: how the head is divided, house rules, patterns to start from.</summary>
 internal static class SectionEndpoints
 {
-    /// <summary>From where a pattern's picture is seen, degrees: half from the front, so that face and side both show.</summary>
+    /// <summary>
+    /// From where a pattern's picture is seen, degrees: half from the front, so that face and side both show.
+    /// </summary>
     private const int PictureAngle = 30;
 
     private const int PictureWidth = 180;

@@ -62,7 +62,9 @@ public abstract partial record Shape
         init { }
     }
 
-    /// <summary>How much lower a peak or spine in the middle begins than the corners, cm; 0 where it has none.</summary>
+    /// <summary>
+    /// How much lower a peak or spine in the middle begins than the corners, cm; 0 where it has none.
+    /// </summary>
     public virtual double PeakCm
     {
         get => 0;
