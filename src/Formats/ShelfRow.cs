@@ -43,53 +43,24 @@ internal sealed class ShelfRow(IReadOnlyDictionary<string, string> cells, List<P
     }
 
     /// <summary>A strength that has to be there.</summary>
-    public Volume Volume(string column) =>
-        Within(
-            column,
-            Core.Units.Volume.IsValid,
-            Core.Units.Volume.Weakest,
-            Core.Units.Volume.Strongest,
-            "vol",
-            v => new Volume(v)
-        );
+    public Volume Volume(string column) => new(Within(column, Core.Units.Volume.Bounds));
 
     /// <summary>A level that has to be there.</summary>
-    public Level Level(string column) =>
-        Within(
-            column,
-            Core.Units.Level.IsValid,
-            Core.Units.Level.Darkest,
-            Core.Units.Level.Lightest,
-            string.Empty,
-            v => new Level(v)
-        );
+    public Level Level(string column) => new(Within(column, Core.Units.Level.Bounds));
 
     /// <summary>A time that has to be there.</summary>
-    public Minutes Minutes(string column) =>
-        Within(column, Core.Units.Minutes.IsValid, 0, Core.Units.Minutes.Longest, "min", v => new Minutes(v));
+    public Minutes Minutes(string column) => new(Within(column, Core.Units.Minutes.Bounds));
 
-    private T Within<T>(
-        string column,
-        Func<double, bool> isValid,
-        double low,
-        double high,
-        string unit,
-        Func<double, T> make
-    )
+    private double Within(string column, WithinAttribute bounds)
     {
         var value = Needed(column);
-        if (isValid(value))
+        if (!bounds.Holds(value) && !double.IsNaN(value))
         {
-            return make(value);
-        }
-
-        if (!double.IsNaN(value))
-        {
-            Unfit.Add(Problem.Outside(column, low, high, unit));
+            Unfit.Add(bounds.Of(column));
         }
 
         // Refused already; what stands in for it goes nowhere.
-        return make(low);
+        return bounds.Holds(value) ? value : bounds.Low;
     }
 
     /// <summary>Numbers with semicolons between them.</summary>

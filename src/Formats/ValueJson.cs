@@ -42,16 +42,23 @@ public sealed class UnreadableException : JsonException
 }
 
 /// <summary>Numbers that carry a unit are written as the number alone.</summary>
-internal sealed class NumberJson<T>(Func<double, T?> read, Func<T, double> write, string otherwise) : JsonConverter<T>
+internal sealed class NumberJson<T>(WithinAttribute bounds, Func<double, T> make, Func<T, double> number)
+    : JsonConverter<T>
     where T : struct
 {
-    public override T Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) =>
-        reader.TokenType != JsonTokenType.Number
-            ? throw new JsonException()
-            : read(reader.GetDouble()) ?? throw new UnreadableException(otherwise);
+    public override T Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options)
+    {
+        if (reader.TokenType != JsonTokenType.Number)
+        {
+            throw new JsonException();
+        }
+
+        var value = reader.GetDouble();
+        return bounds.Holds(value) ? make(value) : throw new UnreadableException(bounds.Of(string.Empty).Message);
+    }
 
     public override void Write(Utf8JsonWriter writer, T value, JsonSerializerOptions options) =>
-        writer.WriteNumberValue(write(value));
+        writer.WriteNumberValue(number(value));
 }
 
 /// <summary>Names are written as words, as values and as keys.</summary>
@@ -76,6 +83,27 @@ internal sealed class NameJson<T>(Func<string?, T?> read, string otherwise) : Js
     private T Named(string? text) => read(text) ?? throw new UnreadableException(otherwise);
 }
 
+/// <summary>What is written as something flatter: it is read as that first, and a fault in it is told at its full path.</summary>
+internal sealed class AsSentJson<T, TSent>(Func<T, TSent> flat, Func<TSent, T> made) : JsonConverter<T>
+    where T : class
+    where TSent : class
+{
+    public override T? Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options)
+    {
+        try
+        {
+            return JsonSerializer.Deserialize<TSent>(ref reader, options) is { } sent ? made(sent) : null;
+        }
+        catch (JsonException inner)
+        {
+            throw UnreadableException.From(inner);
+        }
+    }
+
+    public override void Write(Utf8JsonWriter writer, T value, JsonSerializerOptions options) =>
+        JsonSerializer.Serialize(writer, flat(value), options);
+}
+
 /// <summary>Kinds of findings are written by their name.</summary>
 internal sealed class KindJson : JsonConverter<FindingKind>
 {
@@ -95,21 +123,9 @@ internal static class ValueJson
 {
     public static IEnumerable<JsonConverter> All { get; } =
     [
-        new NumberJson<Level>(
-            v => Level.IsValid(v) ? new(v) : null,
-            l => l.Value,
-            Problem.Outside("", Level.Darkest, Level.Lightest, "").Message
-        ),
-        new NumberJson<Volume>(
-            v => Volume.IsValid(v) ? new(v) : null,
-            l => l.Value,
-            Problem.Outside("", Volume.Weakest, Volume.Strongest, "vol").Message
-        ),
-        new NumberJson<Minutes>(
-            v => Minutes.IsValid(v) ? new(v) : null,
-            l => l.Value,
-            Problem.Outside("", 0, Minutes.Longest, "min").Message
-        ),
+        new NumberJson<Level>(Level.Bounds, v => new(v), l => l.Value),
+        new NumberJson<Volume>(Volume.Bounds, v => new(v), v => v.Value),
+        new NumberJson<Minutes>(Minutes.Bounds, v => new(v), m => m.Value),
         new NameJson<PanelKey>(PanelKey.Parse, PanelKey.Called),
         new NameJson<FormulaId>(FormulaId.Parse, FormulaId.Called),
         new KindJson(),

@@ -1,6 +1,8 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
+using Wendro.Core.Lift;
+using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 
 namespace Wendro.Formats;
@@ -13,12 +15,17 @@ public static class WendroJson
     /// <summary>For what is sent and stored.</summary>
     public static JsonSerializerOptions Options { get; } = Make();
 
+    /// <summary>For what comes in: as above, and what can't be is refused even where it would be left away.</summary>
+    public static JsonSerializerOptions Received { get; } = Make(p => p.Received());
+
     /// <summary>For files: an unknown field is refused rather than lost.</summary>
     public static JsonSerializerOptions Strict { get; } =
         new(Make()) { UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow, WriteIndented = true };
 
     /// <summary>Applies the same rules to somebody else's options.</summary>
-    public static void Configure(JsonSerializerOptions options)
+    /// <param name="options">The options.</param>
+    /// <param name="paint">How paint is made of what was sent; null as it stands.</param>
+    public static void Configure(JsonSerializerOptions options, Func<PaintAsSent, PanelPaint>? paint = null)
     {
         ArgumentNullException.ThrowIfNull(options);
         options.PropertyNamingPolicy = JsonNamingPolicy.CamelCase;
@@ -34,8 +41,8 @@ public static class WendroJson
             new DefaultJsonTypeInfoResolver { Modifiers = { WithKinds, WithoutDerived, SentenceJson.WithParts } }
         );
         options.Converters.Add(new SentenceJson());
-        options.Converters.Add(new FormulaJson());
-        options.Converters.Add(new PaintJson());
+        options.Converters.Add(new AsSentJson<Formula, FormulaAsSent>(FormulaAsSent.Of, f => f.ToFormula()));
+        options.Converters.Add(new AsSentJson<PanelPaint, PaintAsSent>(PaintAsSent.Of, paint ?? (p => p.ToPaint())));
         foreach (var converter in ValueJson.All)
         {
             options.Converters.Add(converter);
@@ -87,10 +94,10 @@ public static class WendroJson
         }
     }
 
-    private static JsonSerializerOptions Make()
+    private static JsonSerializerOptions Make(Func<PaintAsSent, PanelPaint>? paint = null)
     {
         var options = new JsonSerializerOptions(JsonSerializerDefaults.Web);
-        Configure(options);
+        Configure(options, paint);
         return options;
     }
 }

@@ -102,7 +102,7 @@ internal static class Given
     )
     {
         var usual = Shape.Usual(kind, dropCm);
-        var shape = usual.Counting(Math.Clamp(count, usual.Counts.Fewest, usual.Counts.Most)) with
+        var shape = usual.Counting(count) with
         {
             MiddleU = middle,
             PeakCm = peakCm,

@@ -20,7 +20,7 @@ public sealed partial class HouseTests
         ["Mix"] = OfAStage,
         ["Shelf"] = ["Pipeline"],
         ["Desk"] = ["Pipeline"],
-        ["Start"] = ["Pipeline", "Work", "Section", "Paint", "StandIns"],
+        ["Start"] = ["Pipeline", "Work", "Paint", "StandIns"],
     };
 
     private static readonly Dictionary<string, string[]> PageMay = new()

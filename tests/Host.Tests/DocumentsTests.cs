@@ -240,7 +240,7 @@ public sealed class DocumentsTests
             "flip" => made is Shape.Slant,
             "centreU" => (made with { MiddleU = 0.3 }).MiddleU < 0.4,
             "centreCm" => (made with { PeakCm = 1 }).PeakCm > 0,
-            "strokes" => made.Counts.Most > 1,
+            "strokes" => made.Counting(7).Count == 7,
             "strokeShare" or "mergeCm" => made.Stroked is not null,
             _ => true,
         };

@@ -80,10 +80,7 @@ public sealed class PaintTests(Server server) : IClassFixture<Server>
     }
 
     [Theory]
-    [InlineData(
-        """{"kind":"addCoat","panels":["crown/0/0"],"paint":{"shape":"staggered","strokes":44}}""",
-        "edit.paint.strokes"
-    )]
+    [InlineData("""{"kind":"addCoat","panels":["crown/0/0"],"paint":{"strokes":44}}""", "edit.paint.strokes")]
     [InlineData("""{"kind":"setStrokes","panels":["crown/0/0"],"centreU":2}""", "edit.centreU")]
     [InlineData("""{"kind":"setStrokes","panels":["crown/0/0"]}""", "edit.strokes")]
     [InlineData("""{"kind":"setBand","panels":["crown/0/0"],"bandCm":-3}""", "edit.bandCm")]

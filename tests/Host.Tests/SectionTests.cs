@@ -100,12 +100,11 @@ public sealed class SectionTests(Server server) : IClassFixture<Server>
         var visit = await http.NewVisitAsync();
         var patterns = (await http.ReadAsync($"/api/visits/{visit}/patterns")).AsArray();
         var pattern = patterns.Single(p => (string)p!["id"]! == "wide-narrow")!;
-        var figures = await http.ReadAsync($"/api/visits/{visit}/patterns/wide-narrow/figures");
-        Task<byte[]> Picture(string id) =>
-            http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/patterns/{id}/picture", UriKind.Relative));
-        var seen = await Picture("wide-narrow");
+        Task<JsonNode> Tried(string id) => http.ReadAsync($"/api/visits/{visit}/patterns/{id}/tried");
+        var figures = await Tried("wide-narrow");
+        var seen = Convert.FromBase64String((string)figures["picture"]!);
         Assert.Equal("PNG"u8.ToArray(), seen[1..4]);
-        Assert.NotEqual(await Picture("heavy-front"), seen);
+        Assert.NotEqual((string)(await Tried("heavy-front"))["picture"]!, (string)figures["picture"]!);
         Assert.Equal(1, await RevisionAsync(visit));
 
         var (status, laid) = await http.EditAsync(visit, 1, pattern["edit"]!.ToJsonString());
@@ -117,12 +116,37 @@ public sealed class SectionTests(Server server) : IClassFixture<Server>
         Assert.Equal(laid!["panels"]!.AsArray().Count(p => p!["paint"] is not null), (int)figures["panels"]!);
         Assert.Equal(
             System.Net.HttpStatusCode.NotFound,
-            (await http.GetAsync(new Uri($"/api/visits/{visit}/patterns/none/figures", UriKind.Relative))).StatusCode
+            (await http.GetAsync(new Uri($"/api/visits/{visit}/patterns/none/tried", UriKind.Relative))).StatusCode
         );
+    }
+
+    [Fact]
+    public async Task What_a_pattern_takes_follows_the_hair_though_the_plan_is_the_same()
+    {
+        var visit = await http.NewVisitAsync();
+        var before = await http.ReadAsync($"/api/visits/{visit}/patterns/wide-narrow/tried");
+        var consult = await http.ReadAsync($"/api/visits/{visit}/consult");
+        var hair = consult["hair"]!.DeepClone();
+        hair["density"] = "high";
+        var body = new JsonObject
+        {
+            ["baseVersion"] = (int)consult["version"]!,
+            ["hair"] = hair,
+            ["consultation"] = consult["consultation"]!.DeepClone(),
+        };
+        using var sent = new StringContent(body.ToJsonString(), System.Text.Encoding.UTF8, "application/json");
+        var put = await http.PutAsync(new Uri($"/api/visits/{visit}/consult", UriKind.Relative), sent);
+        Assert.True(put.IsSuccessStatusCode);
+        var after = await http.ReadAsync($"/api/visits/{visit}/patterns/wide-narrow/tried");
+        Assert.True((double)after["grams"]! > (double)before["grams"]!);
     }
 
     [Theory]
     [InlineData("PlanEditSetBlur", "blurCm", 12)]
+    [InlineData("PanelPaint", "dropCm", 40)]
+    [InlineData("PanelPaint", "strokes", 9)]
+    [InlineData("Cut", "hemCm", 75)]
+    [InlineData("LiftQuestion", "coat", 1)]
     [InlineData("PanelPaint", "startCm", 75)]
     [InlineData("Limits", "lineSoftness", 5)]
     [InlineData("HouseRules", "thicknessMm", 40)]

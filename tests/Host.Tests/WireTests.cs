@@ -32,7 +32,7 @@ public sealed class WireTests
     public void Paint_of_every_shape_comes_back_as_it_was(ShapeKind kind)
     {
         var usual = Shape.Usual(kind, 6.5);
-        var shape = usual.Counting(usual.Counts.Most) with
+        var shape = usual.Counting(3) with
         {
             MiddleU = 0.3,
             PeakCm = 1.5,
@@ -77,6 +77,19 @@ public sealed class WireTests
         Assert.Equal(new Shape.Slant(5, true), Read<PanelPaint>("""{"shape":"slant","dropCm":5,"flip":true}""").Shape);
         Assert.Equal(new Shape.V(5), Read<PanelPaint>("""{"shape":"v","dropCm":5,"flip":true}""").Shape);
         Assert.Equal(PanelPaint.Usual, Read<PanelPaint>("{}"));
+    }
+
+    [Theory]
+    [InlineData("""{"shape":"full","dropCm":41}""", "$.dropCm")]
+    [InlineData("""{"shape":"v","strokes":44}""", "$.strokes")]
+    [InlineData("""{"next":{"shape":"tip","centreU":2}}""", "$.next.centreU")]
+    public void From_outside_a_measure_that_can_not_be_is_refused_even_where_it_means_nothing(string json, string path)
+    {
+        var refused = Assert.Throws<UnreadableException>(() =>
+            JsonSerializer.Deserialize<PanelPaint>(json, WendroJson.Received)
+        );
+        Assert.Equal(path, refused.Path + refused.Within);
+        Assert.NotNull(Read<PanelPaint>(json));
     }
 
     [Fact]

@@ -67,28 +67,5 @@ public static class BlendFault
     public static FindingKind HiddenWork { get; } = new(nameof(HiddenWork), 20);
 
     /// <summary>All of them.</summary>
-    public static IReadOnlyList<FindingKind> All { get; } =
-    [
-        HardLine,
-        FrontNotBrighter,
-        Stripes,
-        DriesFirst,
-        DarkBehindHairline,
-        BleedThrough,
-        ScalpContact,
-        HotRoot,
-        SolidBlock,
-        NothingDarkLeft,
-        DarkNape,
-        PartMismatch,
-        WeakSide,
-        CrownTooHigh,
-        OutOfReach,
-        Overlap,
-        BabyHairPainted,
-        BreakingHairPainted,
-        SkinAtRisk,
-        LowlightOnTop,
-        HiddenWork,
-    ];
+    public static IReadOnlyList<FindingKind> All { get; } = FindingKind.Of(typeof(BlendFault));
 }

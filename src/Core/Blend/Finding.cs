@@ -19,6 +19,15 @@ public sealed record FindingKind
         KeepsSafe = keepsSafe;
     }
 
+    /// <summary>The kinds that a room tells, in their order.</summary>
+    /// <param name="room">A class whose kinds are its static properties, told before the list itself.</param>
+    internal static FindingKind[] Of(Type room) =>
+        room.GetProperties()
+            .Where(p => p.PropertyType == typeof(FindingKind))
+            .Select(p => (FindingKind)p.GetValue(null)!)
+            .OrderBy(k => k.Order)
+            .ToArray();
+
     /// <summary>Its name, one word.</summary>
     public string Name { get; }
 

@@ -25,20 +25,8 @@ public static class ConsultChecks
             return found;
         }
 
-        Problem.Range(found, "cut.hemCm", hair.Cut.HemCm, 16, 75, "cm");
-        Problem.Range(found, "cut.layersCm", hair.Cut.LayersCm, 0, 30, "cm");
-        Problem.Range(found, "cut.faceLayersCm", hair.Cut.FaceLayersCm, 0, 30, "cm");
-        Problem.Range(found, "greyShare", hair.GreyShare, 0, 1, string.Empty);
-        if (hair.Cut.FringeCm is { } fringe)
-        {
-            Problem.Range(found, "cut.fringeCm", fringe, 4, 20, "cm");
-        }
-
-        if (hair.Cut.EvenCm is { } even)
-        {
-            Problem.Range(found, "cut.evenCm", even, 3, 60, "cm");
-        }
-
+        found.AddRange(WithinAttribute.Outside(hair));
+        found.AddRange(WithinAttribute.Outside(hair.Cut, "cut"));
         Marks(found, hair.Marks);
         ByZone(found, hair.ByZone ?? new Dictionary<Zone, ZoneHair>());
         if (hair.Bands.Count > MostBands)
@@ -53,11 +41,7 @@ public static class ConsultChecks
         );
         if (hair.Own is { } own)
         {
-            Problem.Range(found, "own.speed", own.Speed, 0.1, 10, string.Empty);
-            Problem.Range(found, "own.capLevels", own.CapLevels, -5, 5, "levels");
-            Problem.Range(found, "own.speedSpread", own.SpeedSpread, 0, 2, string.Empty);
-            Problem.Range(found, "own.capSpread", own.CapSpread, 0, 5, "levels");
-            Problem.Range(found, "own.together", own.Together, -1, 1, string.Empty);
+            found.AddRange(WithinAttribute.Outside(own, "own"));
         }
 
         return found;
@@ -82,8 +66,7 @@ public static class ConsultChecks
             found.Add(new("patch.at", "In the future: a test is noted once it was put on."));
         }
 
-        Problem.Range(found, "minutesToday", consultation.MinutesToday, 30, 600, "min");
-        Problem.Range(found, "weeksBetween", consultation.WeeksBetween, 2, 52, "weeks");
+        found.AddRange(WithinAttribute.Outside(consultation));
         if (consultation.Strand is { } strand)
         {
             if (strand.Readings.Count > MostReadings)
@@ -138,9 +121,7 @@ public static class ConsultChecks
 
         for (var i = 0; i < marks.Count; i++)
         {
-            Problem.Range(found, $"marked[{i}].x", marks[i].X, -20, 20, "cm");
-            Problem.Range(found, $"marked[{i}].y", marks[i].Y, -22, 16, "cm");
-            Problem.Range(found, $"marked[{i}].radiusCm", marks[i].RadiusCm, Mark.LeastCm, Mark.MostCm, "cm");
+            found.AddRange(WithinAttribute.Outside(marks[i], $"marked[{i}]"));
             if (!Enum.IsDefined(marks[i].Kind))
             {
                 found.Add(new($"marked[{i}].kind", "swirl, breakage, babyHair or undercut."));
@@ -159,7 +140,7 @@ public static class ConsultChecks
                 continue;
             }
 
-            Problem.Range(found, $"{field}.greyShare", there.GreyShare ?? 0, 0, 1, string.Empty);
+            found.AddRange(WithinAttribute.Outside(there, field));
         }
     }
 }

@@ -12,5 +12,5 @@ public static class ConsultFault
     public static FindingKind TestsMissing { get; } = new(nameof(TestsMissing), 101, keepsSafe: true);
 
     /// <summary>All of them.</summary>
-    public static IReadOnlyList<FindingKind> All { get; } = [RegrowthShows, TestsMissing];
+    public static IReadOnlyList<FindingKind> All { get; } = FindingKind.Of(typeof(ConsultFault));
 }

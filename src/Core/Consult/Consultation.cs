@@ -1,5 +1,6 @@
 using Wendro.Core.Fall;
 using Wendro.Core.Lift;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Consult;
 
@@ -76,8 +77,8 @@ public sealed record Consultation(
     bool? Adult = null,
     bool AtHome = false,
     StrandTest? Strand = null,
-    double MinutesToday = 180,
-    double WeeksBetween = 8,
+    [property: Within(30, 600, "min")] double MinutesToday = 180,
+    [property: Within(2, 52, "weeks")] double WeeksBetween = 8,
     IReadOnlyList<Override>? Overrides = null,
     string? Words = null,
     PartHabit? Part = null,

@@ -15,13 +15,14 @@ public static partial class DeskSums
     public static DeskResult<DeveloperAnswer> Of(DeveloperQuestion q)
     {
         ArgumentNullException.ThrowIfNull(q);
-        var problems = new List<Problem>();
-        problems.AddRange(WithinAttribute.Outside(q));
-        Strength(problems, "wantedVolume", q.WantedVolume);
+        var problems = WithinAttribute.Outside(q).ToList();
         Above(problems, "grams", q.Grams, "g");
         for (var i = 0; i < q.Available.Count; i++)
         {
-            Strength(problems, $"available[{i}]", q.Available[i]);
+            if (!Volume.IsValid(q.Available[i]))
+            {
+                problems.Add(Volume.Bounds.Of($"available[{i}]"));
+            }
         }
 
         if (problems.Count > 0)
@@ -65,7 +66,6 @@ public static partial class DeskSums
     {
         ArgumentNullException.ThrowIfNull(q);
         var problems = new List<Problem>();
-        problems.AddRange(WithinAttribute.Outside(q));
         Above(problems, "grams", q.Grams, "g");
         Parts(problems, q.LightenerParts, q.DeveloperParts);
         if (problems.Count > 0)
@@ -88,7 +88,6 @@ public static partial class DeskSums
     {
         ArgumentNullException.ThrowIfNull(q);
         var problems = new List<Problem>();
-        problems.AddRange(WithinAttribute.Outside(q));
         Parts(problems, q.LightenerParts, q.DeveloperParts);
         Above(problems, "lightenerGrams", q.LightenerGrams, "g");
         Above(problems, "developerGrams", q.DeveloperGrams, "g");
@@ -117,8 +116,7 @@ public static partial class DeskSums
     public static DeskResult<ToneAnswer> Of(ToneQuestion q)
     {
         ArgumentNullException.ThrowIfNull(q);
-        var problems = new List<Problem>();
-        problems.AddRange(WithinAttribute.Outside(q));
+        var problems = WithinAttribute.Outside(q).ToList();
         var undertone = q.Undertone is null ? null : Undertone.LevelOf(q.Undertone);
         if (q.Undertone is not null && undertone is null)
         {
@@ -153,7 +151,6 @@ public static partial class DeskSums
     {
         ArgumentNullException.ThrowIfNull(q);
         var problems = new List<Problem>();
-        problems.AddRange(WithinAttribute.Outside(q));
         if (q.Windows.Count > MostWindows)
         {
             problems.Add(new("windows", $"At most {MostWindows} at once."));
@@ -183,9 +180,6 @@ public static partial class DeskSums
                 + $"No fewer do."
         );
     }
-
-    private static void Strength(List<Problem> problems, string field, double value) =>
-        Problem.Range(problems, field, value, Volume.Weakest, Volume.Strongest, "vol");
 
     private static void Parts(List<Problem> problems, double lightener, double developer)
     {

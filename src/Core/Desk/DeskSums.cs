@@ -26,8 +26,7 @@ public static partial class DeskSums
     public static DeskResult<LiftAnswer> Of(LiftQuestion q)
     {
         ArgumentNullException.ThrowIfNull(q);
-        var problems = Lifts(q.Level, q.Volume, q.Coat);
-        problems.AddRange(WithinAttribute.Outside(q));
+        var problems = WithinAttribute.Outside(q).ToList();
         if (problems.Count > 0)
         {
             return problems;
@@ -61,8 +60,7 @@ public static partial class DeskSums
     public static DeskResult<TimeAnswer> Of(TimeQuestion q)
     {
         ArgumentNullException.ThrowIfNull(q);
-        var problems = Lifts(q.Level, q.Volume, q.Coat);
-        problems.AddRange(WithinAttribute.Outside(q));
+        var problems = WithinAttribute.Outside(q).ToList();
         if (problems.Count > 0)
         {
             return problems;
@@ -97,8 +95,7 @@ public static partial class DeskSums
     public static DeskResult<VisitsAnswer> Of(VisitsQuestion q)
     {
         ArgumentNullException.ThrowIfNull(q);
-        var problems = new List<Problem>();
-        problems.AddRange(WithinAttribute.Outside(q));
+        var problems = WithinAttribute.Outside(q).ToList();
         if (problems.Count > 0)
         {
             return problems;
@@ -191,21 +188,4 @@ public static partial class DeskSums
 
     private static List<Problem> OneOf(string a, double? first, string b, double? second) =>
         first is null == second is null ? [new(a, $"Give {a} or {b}, one of the two.")] : [];
-
-    private static List<Problem> Lifts(double level, double volume, double coat)
-    {
-        var problems = new List<Problem>();
-        if (!Level.IsValid(level))
-        {
-            problems.Add(new("level", "A level lies between 1 and 10."));
-        }
-
-        if (!Volume.IsValid(volume))
-        {
-            problems.Add(new("volume", "A developer lies between 5 and 40 vol."));
-        }
-
-        Problem.Range(problems, "coat", coat, 0, 1, string.Empty);
-        return problems;
-    }
 }

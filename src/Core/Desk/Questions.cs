@@ -19,16 +19,16 @@ namespace Wendro.Core.Desk;
 /// <param name="LowHeat">Low heat on it.</param>
 /// <param name="Coat">Share of the coat the work takes, 0..1.</param>
 public sealed record LiftQuestion(
-    double Level,
+    [property: Within(Units.Level.Darkest, Units.Level.Lightest)] double Level,
     Diameter Diameter,
     Porosity Porosity,
     Lightener Lightener,
-    double Volume,
+    [property: Within(Units.Volume.Weakest, Units.Volume.Strongest, "vol")] double Volume,
     Covering Covering,
     [property: Within(0, Minutes.Longest, "minutes")] double Minutes,
     bool Coloured = false,
     bool LowHeat = false,
-    double Coat = 1
+    [property: Within(0, 1)] double Coat = 1
 );
 
 /// <summary>How light it is then, and how that came about.</summary>
@@ -44,16 +44,16 @@ public sealed record LiftAnswer(
 
 /// <summary>How long to a level?</summary>
 public sealed record TimeQuestion(
-    double Level,
+    [property: Within(Units.Level.Darkest, Units.Level.Lightest)] double Level,
     Diameter Diameter,
     Porosity Porosity,
     Lightener Lightener,
-    double Volume,
+    [property: Within(Units.Volume.Weakest, Units.Volume.Strongest, "vol")] double Volume,
     Covering Covering,
     [property: Within(Level.Darkest, Level.Lightest)] double TargetLevel,
     bool Coloured = false,
     bool LowHeat = false,
-    double Coat = 1
+    [property: Within(0, 1)] double Coat = 1
 );
 
 /// <summary>How long, or why never and what would help.</summary>
@@ -70,7 +70,11 @@ public sealed record TimeAnswer(
 /// <param name="WantedVolume">Strength wanted, 5..40 vol.</param>
 /// <param name="Grams">How much of it, g, above 0.</param>
 /// <param name="Available">Strengths at hand, 5..40 vol.</param>
-public sealed record DeveloperQuestion(double WantedVolume, double Grams, IReadOnlyList<double> Available);
+public sealed record DeveloperQuestion(
+    [property: Within(Units.Volume.Weakest, Units.Volume.Strongest, "vol")] double WantedVolume,
+    double Grams,
+    IReadOnlyList<double> Available
+);
 
 /// <summary>So much of one developer.</summary>
 public sealed record DeveloperPour(double Volume, double Grams);

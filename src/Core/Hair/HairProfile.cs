@@ -53,11 +53,11 @@ public enum Condition
 /// <param name="EvenCm">One length all over, pulled straight, cm, 3..60: then there is no hem; null where it is cut
 /// to the hem.</param>
 public sealed record Cut(
-    double HemCm,
-    double LayersCm = 0,
-    double FaceLayersCm = 0,
-    double? FringeCm = null,
-    double? EvenCm = null
+    [property: Within(16, 75, "cm")] double HemCm,
+    [property: Within(0, 30, "cm")] double LayersCm = 0,
+    [property: Within(0, 30, "cm")] double FaceLayersCm = 0,
+    [property: Within(4, 20, "cm")] double? FringeCm = null,
+    [property: Within(3, 60, "cm")] double? EvenCm = null
 )
 {
     /// <summary>Length of the longest hair, pulled straight, cm.</summary>
@@ -89,7 +89,7 @@ public sealed record HairProfile(
     Cut Cut,
     IReadOnlyList<Band>? History = null,
     Curl Curl = Curl.Straight,
-    double GreyShare = 0,
+    [property: Within(0, 1)] double GreyShare = 0,
     Condition Condition = Condition.Sound,
     OwnLift? Own = null,
     IReadOnlyList<Mark>? Marked = null,

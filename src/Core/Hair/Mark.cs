@@ -25,7 +25,13 @@ public enum MarkKind
 /// <param name="Y">On the crown map, cm, + her face.</param>
 /// <param name="RadiusCm">How far it reaches, cm on the head, 0.5..12.</param>
 /// <param name="Clockwise">Which way a swirl turns, seen from above.</param>
-public sealed record Mark(MarkKind Kind, double X, double Y, double RadiusCm, bool Clockwise = true)
+public sealed record Mark(
+    MarkKind Kind,
+    [property: Within(-20, 20, "cm")] double X,
+    [property: Within(-22, 16, "cm")] double Y,
+    [property: Within(Mark.LeastCm, Mark.MostCm, "cm")] double RadiusCm,
+    bool Clockwise = true
+)
 {
     /// <summary>Least and greatest reach of a mark, cm.</summary>
     public const double LeastCm = 0.5,
@@ -60,5 +66,5 @@ public sealed record ZoneHair(
     Diameter? Diameter = null,
     Density? Density = null,
     Porosity? Porosity = null,
-    double? GreyShare = null
+    [property: Within(0, 1)] double? GreyShare = null
 );

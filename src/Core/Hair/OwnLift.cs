@@ -1,3 +1,5 @@
+using Wendro.Core.Units;
+
 namespace Wendro.Core.Hair;
 
 /// <summary>
@@ -8,7 +10,13 @@ namespace Wendro.Core.Hair;
 /// <param name="SpeedSpread">Standard deviation of the natural logarithm of <paramref name="Speed"/>.</param>
 /// <param name="CapSpread">Standard deviation of <paramref name="CapLevels"/>, levels.</param>
 /// <param name="Together">Correlation of the two, −1..1.</param>
-public sealed record OwnLift(double Speed, double CapLevels, double SpeedSpread, double CapSpread, double Together)
+public sealed record OwnLift(
+    [property: Within(0.1, 10)] double Speed,
+    [property: Within(-5, 5, "levels")] double CapLevels,
+    [property: Within(0, 2)] double SpeedSpread,
+    [property: Within(0, 5, "levels")] double CapSpread,
+    [property: Within(-1, 1)] double Together
+)
 {
     /// <summary>Before any reading: clients differ by about this much. Model assumption.</summary>
     public static OwnLift Unread { get; } = new(1, 0, 0.3, 0.6, 0);

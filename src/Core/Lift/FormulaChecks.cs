@@ -41,15 +41,14 @@ public static class FormulaChecks
         if (light.Second is { } second)
         {
             Problem.Known(found, "second.lightener", second.Lightener);
-            Problem.Range(found, "second.share", second.Share, 0.05, 0.95, "of the lightener");
+            found.AddRange(WithinAttribute.Outside(second, "second"));
             Named(found, second.Product, "second.product");
             Figures(found, second.Figures, "second.figures");
         }
 
         if (light.Additive is { } additive)
         {
-            Problem.Range(found, "additive.gramsPerGram", additive.GramsPerGram, 0.001, 1, "g per g of lightener");
-            Problem.Range(found, "additive.slows", additive.Slows, 0, Additive.SlowsMost, "of the speed");
+            found.AddRange(WithinAttribute.Outside(additive, "additive"));
             Named(found, additive.Product, "additive.product");
         }
     }
@@ -77,7 +76,7 @@ public static class FormulaChecks
 
             Named(found, shade.Name, $"{field}.name");
             Problem.Known(found, $"{field}.reflect", shade.Reflect);
-            Problem.Range(found, $"{field}.parts", shade.Parts, 0.01, 100, "parts");
+            found.AddRange(WithinAttribute.Outside(shade, field));
         }
     }
 

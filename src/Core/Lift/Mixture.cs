@@ -10,7 +10,7 @@ namespace Wendro.Core.Lift;
 /// <param name="Figures">What its leaflet and the studio say of it; null as the tables have its kind.</param>
 public sealed record SecondLightener(
     Lightener Lightener,
-    double Share,
+    [property: Within(0.05, 0.95, "of the lightener")] double Share,
     string? Product = null,
     LightenerFigures? Figures = null
 );
@@ -19,7 +19,11 @@ public sealed record SecondLightener(
 /// <param name="GramsPerGram">How much of it to a gram of lightener, g, above 0..1.</param>
 /// <param name="Slows">Share of the speed it takes at this dose, 0..0.1. Model assumption.</param>
 /// <param name="Product">Which product of the shelf, by name; null for any.</param>
-public sealed record Additive(double GramsPerGram, double Slows, string? Product = null)
+public sealed record Additive(
+    [property: Within(0.001, 1, "g per g of lightener")] double GramsPerGram,
+    [property: Within(0, Additive.SlowsMost, "of the speed")] double Slows,
+    string? Product = null
+)
 {
     /// <summary>Most of the speed that an additive takes at any dose, share. Model assumption.</summary>
     public const double SlowsMost = 0.1;
@@ -30,7 +34,12 @@ public sealed record Additive(double GramsPerGram, double Slows, string? Product
 /// <param name="Depth">Its level.</param>
 /// <param name="Reflect">Its reflect.</param>
 /// <param name="Parts">Its parts among the shades, above 0..100.</param>
-public sealed record Shade(string Name, Level Depth, Reflect Reflect, double Parts);
+public sealed record Shade(
+    string Name,
+    Level Depth,
+    Reflect Reflect,
+    [property: Within(0.01, 100, "parts")] double Parts
+);
 
 /// <summary>Shades in parts.</summary>
 /// <param name="Shades">One to four.</param>

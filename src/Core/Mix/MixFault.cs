@@ -36,17 +36,5 @@ public static class MixFault
     public static FindingKind RunsLow { get; } = new(nameof(RunsLow), 209);
 
     /// <summary>All of them.</summary>
-    public static IReadOnlyList<FindingKind> All { get; } =
-    [
-        BowlOutlives,
-        UnevenRecipe,
-        RunnyForDepth,
-        StrengthOverScalp,
-        HeatAgainstLeaflet,
-        PastLeaflet,
-        AdditiveLowersLift,
-        NoSuchDeveloper,
-        NotEnoughStock,
-        RunsLow,
-    ];
+    public static IReadOnlyList<FindingKind> All { get; } = FindingKind.Of(typeof(MixFault));
 }

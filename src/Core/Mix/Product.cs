@@ -42,9 +42,9 @@ public enum ShadeBase
 /// <param name="OpenedOn">When it was opened.</param>
 public sealed record Stock(
     StockUnit Unit = StockUnit.Gram,
-    double? Price = null,
-    double? OnHand = null,
-    double? LowAt = null,
+    [property: Within(0, 10_000, "a unit")] double? Price = null,
+    [property: Within(0, 1_000_000, "units")] double? OnHand = null,
+    [property: Within(0, 1_000_000, "units")] double? LowAt = null,
     string? Lot = null,
     DateOnly? OpenedOn = null
 )
@@ -90,7 +90,7 @@ public sealed record LightenerProduct(
     Sourced LimitMinutes,
     Sourced WindowMinutes,
     IReadOnlyList<double> Ratios,
-    double? ScoopGrams = null
+    [property: Within(0.1, 200, "g")] double? ScoopGrams = null
 ) : Product(Name, Stock)
 {
     /// <summary>What a formula of it is forecast with.</summary>
@@ -124,7 +124,7 @@ public sealed record ShadeProduct(
     Level Depth,
     Reflect Reflect,
     ShadeBase Base,
-    double DeveloperParts,
+    [property: Within(0.1, 10, "parts")] double DeveloperParts,
     Volume DeveloperVolume,
     Minutes Minutes
 ) : Product(Name, Stock);
@@ -136,8 +136,8 @@ public sealed record ShadeProduct(
 public sealed record AdditiveProduct(
     string Name,
     Stock Stock,
-    double GramsPerGram,
-    double OpenAirGramsPerGram,
+    [property: Within(0.001, 1, "g per g of lightener")] double GramsPerGram,
+    [property: Within(0.001, 1, "g per g of lightener")] double OpenAirGramsPerGram,
     Sourced Slows
 ) : Product(Name, Stock)
 {
@@ -152,5 +152,9 @@ public sealed record AdditiveProduct(
 /// <summary>Something to cover with.</summary>
 /// <param name="Covering">What it is.</param>
 /// <param name="SheetCm">Length of a sheet, cm, 5..100.</param>
-public sealed record CoveringProduct(string Name, Stock Stock, Covering Covering, double SheetCm)
-    : Product(Name, Stock);
+public sealed record CoveringProduct(
+    string Name,
+    Stock Stock,
+    Covering Covering,
+    [property: Within(5, 100, "cm")] double SheetCm
+) : Product(Name, Stock);

@@ -26,22 +26,18 @@ public static class ProductChecks
         }
 
         Stock(found, product.Stock);
+        found.AddRange(WithinAttribute.Outside(product));
         switch (product)
         {
             case LightenerProduct p:
                 Lightener(found, p);
                 break;
-            case DeveloperProduct:
-                break;
             case ShadeProduct p:
                 Problem.Known(found, "reflect", p.Reflect);
                 Problem.Known(found, "base", p.Base);
-                Problem.Range(found, "developerParts", p.DeveloperParts, 0.1, 10, "parts");
                 Problem.Range(found, "minutes", p.Minutes, 1, 120, "min");
                 break;
             case AdditiveProduct p:
-                Problem.Range(found, "gramsPerGram", p.GramsPerGram, 0.001, 1, "g per g of lightener");
-                Problem.Range(found, "openAirGramsPerGram", p.OpenAirGramsPerGram, 0.001, 1, "g per g of lightener");
                 Said(found, "slows", p.Slows, 0, 0.1, "of the speed");
                 break;
             case CoveringProduct p:
@@ -51,7 +47,6 @@ public static class ProductChecks
                     found.Add(new("covering", "One of mesh, film, foil."));
                 }
 
-                Problem.Range(found, "sheetCm", p.SheetCm, 5, 100, "cm");
                 break;
         }
 
@@ -74,8 +69,6 @@ public static class ProductChecks
         {
             found.Add(new("ratios", "Parts of developer to one of lightener, between 0.1 and 10."));
         }
-
-        Problem.Range(found, "scoopGrams", p.ScoopGrams ?? 1, 0.1, 200, "g");
     }
 
     private static void Stock(List<Problem> found, Stock? stock)
@@ -87,9 +80,7 @@ public static class ProductChecks
         }
 
         Problem.Known(found, "stock.unit", stock.Unit);
-        Problem.Range(found, "stock.price", stock.Price ?? 0, 0, 10_000, "a unit");
-        Problem.Range(found, "stock.onHand", stock.OnHand ?? 0, 0, 1_000_000, "units");
-        Problem.Range(found, "stock.lowAt", stock.LowAt ?? 0, 0, 1_000_000, "units");
+        found.AddRange(WithinAttribute.Outside(stock, "stock"));
         if (stock.Lot is { } lot && (lot.Length > 40 || lot.Any(char.IsControl)))
         {
             found.Add(new("stock.lot", "At most 40 characters."));

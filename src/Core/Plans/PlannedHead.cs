@@ -154,7 +154,15 @@ public sealed class PlannedHead
             return Of(looks, cutting, next, really);
         }
 
-        var panels = Panels.Select(p => Replanned(p, next, really)).ToArray();
+        // Whole zones nobody touched are known by being the very same; so are mixtures and what was laid.
+        var mixed = ReferenceEquals(really, Laid) && Plan.Formulas.SequenceEqual(next.Formulas);
+        var panels = Panels
+            .Select(p =>
+                mixed && ReferenceEquals(Plan.Zones[p.Panel.Key.Zone], next.Zones[p.Panel.Key.Zone])
+                    ? p
+                    : Replanned(p, next, really, mixed)
+            )
+            .ToArray();
         var changed = Enumerable.Range(0, panels.Length).Where(i => !ReferenceEquals(panels[i], Panels[i])).ToArray();
         var levels = (byte[])Levels.Clone();
         foreach (var p in changed)
@@ -251,15 +259,18 @@ public sealed class PlannedHead
         );
     }
 
-    private PlannedPanel Replanned(PlannedPanel before, Plan next, AsLaid laid)
+    private static PlannedPanel Replanned(PlannedPanel before, Plan next, AsLaid laid, bool mixed)
     {
         var key = before.Panel.Key;
         var paint = next.Zones[key.Zone].Of(key);
         var same =
-            Plan.Zones[key.Zone].Of(key) == paint
-            && before
-                .Coats.Select((c, i) => laid.Coat(key, i, c.Painted, next.FormulaOf(c.Painted.Paint.Formula)!) == c)
-                .All(s => s);
+            before.Painted?.Paint == paint
+            && (
+                mixed
+                || before
+                    .Coats.Select((c, i) => laid.Coat(key, i, c.Painted, next.FormulaOf(c.Painted.Paint.Formula)!) == c)
+                    .All(s => s)
+            );
         return same ? before : Planned(before.Panel, next, laid);
     }
 }

@@ -46,7 +46,7 @@ public static class Stopped
 
     /// <summary>A zone cut as before: panel by panel.</summary>
     private static bool InPanels(Plan from, Plan to, ZonePanels cut) =>
-        cut.Panels.Any(panel => More(Laid.On(panel, from), Laid.On(panel, to)));
+        cut.Panels.Any(panel => More(Lying.On(panel, from), Lying.On(panel, to)));
 
     /// <summary>
     /// Zones cut otherwise: place by place, what lay there against what would. Two panels painted alike are told
@@ -72,8 +72,8 @@ public static class Stopped
             var cut = before[were.At(p)];
             var (was, becomes) = (cut.At(p) is { } then ? cut.Panels[then.Panel] : null, after[zone].Panels[now.Panel]);
             return seen.Add((was?.Key, becomes.Key))
-                && !(was is not null && Laid.Alike(from, was.Key, to, becomes.Key))
-                && More(was is null ? [] : Laid.On(was, from), Laid.On(becomes, to));
+                && !(was is not null && Lying.Alike(from, was.Key, to, becomes.Key))
+                && More(was is null ? [] : Lying.On(was, from), Lying.On(becomes, to));
         }
 
         return zones.SelectMany(z => after[z].Panels).Any(p => MoreAt(p.Centre))
@@ -84,7 +84,7 @@ public static class Stopped
     /// Whether a product lies where it did not, thicker than it did, or works longer, warmer or under a tighter
     /// cover.
     /// </summary>
-    private static bool More(IReadOnlyList<Laid> before, IReadOnlyList<Laid> after)
+    private static bool More(IReadOnlyList<Lying> before, IReadOnlyList<Lying> after)
     {
         foreach (var product in after.Select(l => l.Product).Distinct())
         {
@@ -106,7 +106,7 @@ public static class Stopped
         return false;
     }
 
-    private static bool Thicker(Laid[] was, Laid[] becomes)
+    private static bool Thicker(Lying[] was, Lying[] becomes)
     {
         var length = becomes.Max(l => l.Painted.LengthCm);
         for (var i = 0; i < Across; i++)
@@ -136,16 +136,16 @@ public static class Stopped
     }
 
     /// <summary>One product as it lies on a panel.</summary>
-    private sealed record Laid(PaintedPanel Painted, Formula Product, Strength Strength)
+    private sealed record Lying(PaintedPanel Painted, Formula Product, Strength Strength)
     {
-        public static IReadOnlyList<Laid> On(Panel panel, Plan plan) =>
+        public static IReadOnlyList<Lying> On(Panel panel, Plan plan) =>
             plan.Zones[panel.Key.Zone].Of(panel.Key) is { } paint
                 ? paint
                     .Coats()
                     .Select(coat =>
                     {
                         var formula = plan.FormulaOf(coat.Formula)!;
-                        return new Laid(
+                        return new Lying(
                             PaintedPanel.On(panel, coat, plan.Seed),
                             ProductOf(formula),
                             new(formula.Minutes, formula.LowHeat, coat.Covering)

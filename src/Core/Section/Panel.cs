@@ -36,7 +36,10 @@ public readonly record struct PanelKey(Zone Zone, int Row, int Column) : ICompar
     public static PanelKey Of(string text) => Parse(text) ?? throw new FormatException(Called);
 
     /// <summary>Zone by zone as they are numbered, row by row, from her face backwards.</summary>
-    public int CompareTo(PanelKey other) => (Zone, Row, Column).CompareTo((other.Zone, other.Row, other.Column));
+    public int CompareTo(PanelKey other) =>
+        Zone != other.Zone ? (int)Zone - (int)other.Zone
+        : Row != other.Row ? Row.CompareTo(other.Row)
+        : Column.CompareTo(other.Column);
 
     /// <summary>Comes before.</summary>
     public static bool operator <(PanelKey a, PanelKey b) => a.CompareTo(b) < 0;

@@ -27,8 +27,11 @@ public readonly record struct Level : IComparable<Level>, IFormattable
     /// <summary>The number alone, to reckon with.</summary>
     public static implicit operator double(Level level) => level.Value;
 
+    /// <summary>What it can be.</summary>
+    public static WithinAttribute Bounds { get; } = new(Darkest, Lightest);
+
     /// <summary>Whether a number is a level at all.</summary>
-    public static bool IsValid(double value) => value is >= Darkest and <= Lightest;
+    public static bool IsValid(double value) => Bounds.Holds(value);
 
     /// <summary>The nearest level to any finite number.</summary>
     public static Level Clamp(double value) => new(Math.Clamp(value, Darkest, Lightest));

@@ -24,8 +24,11 @@ public readonly record struct Minutes : IComparable<Minutes>, IFormattable
     /// <summary>The number alone, to reckon with.</summary>
     public static implicit operator double(Minutes minutes) => minutes.Value;
 
+    /// <summary>What it can be.</summary>
+    public static WithinAttribute Bounds { get; } = new(0, Longest, "min");
+
     /// <summary>Whether a number is a time the tables cover.</summary>
-    public static bool IsValid(double value) => value is >= 0 and <= Longest;
+    public static bool IsValid(double value) => Bounds.Holds(value);
 
     /// <inheritdoc/>
     public override string ToString() => $"{Value:0.#} min";

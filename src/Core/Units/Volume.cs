@@ -27,8 +27,11 @@ public readonly record struct Volume : IComparable<Volume>, IFormattable
     /// <summary>The number alone, to reckon with.</summary>
     public static implicit operator double(Volume volume) => volume.Value;
 
+    /// <summary>What it can be.</summary>
+    public static WithinAttribute Bounds { get; } = new(Weakest, Strongest, "vol");
+
     /// <summary>Whether a number is a strength the tables cover.</summary>
-    public static bool IsValid(double value) => value is >= Weakest and <= Strongest;
+    public static bool IsValid(double value) => Bounds.Holds(value);
 
     /// <inheritdoc/>
     public override string ToString() => $"{Value:0.#} vol";

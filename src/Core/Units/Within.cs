@@ -24,29 +24,32 @@ public sealed class WithinAttribute(double low, double high, string unit = "") :
     /// <summary>Of what; empty for a plain number.</summary>
     public string Unit { get; } = unit;
 
+    /// <summary>Whether a number is within; what is no number never is.</summary>
+    public bool Holds(double value) => value >= Low && value <= High;
+
+    /// <summary>What is said of a number that is not.</summary>
+    /// <param name="field">The field's path.</param>
+    public Problem Of(string field) => Problem.Outside(field, Low, High, Unit);
+
     /// <summary>
     /// The numbers of a record that are not within their bounds, by field, in the order they are told.
     /// </summary>
-    public static IEnumerable<Problem> Outside(object of)
+    /// <param name="of">The record.</param>
+    /// <param name="within">The path of the record itself; empty where it is the whole.</param>
+    public static IEnumerable<Problem> Outside(object of, string within = "")
     {
         ArgumentNullException.ThrowIfNull(of);
-        var found = new List<Problem>();
         foreach (var (property, bounds) in Known.GetOrAdd(of.GetType(), BoundedOf))
         {
-            if (property.GetValue(of) is { } value)
+            if (
+                property.GetValue(of) is { } value
+                && !bounds.Holds(Convert.ToDouble(value, System.Globalization.CultureInfo.InvariantCulture))
+            )
             {
-                Problem.Range(
-                    found,
-                    char.ToLowerInvariant(property.Name[0]) + property.Name[1..],
-                    Convert.ToDouble(value, System.Globalization.CultureInfo.InvariantCulture),
-                    bounds.Low,
-                    bounds.High,
-                    bounds.Unit
-                );
+                var field = char.ToLowerInvariant(property.Name[0]) + property.Name[1..];
+                yield return bounds.Of(within.Length == 0 ? field : $"{within}.{field}");
             }
         }
-
-        return found;
     }
 
     private static (PropertyInfo, WithinAttribute)[] BoundedOf(Type type) =>

@@ -107,7 +107,7 @@ internal static partial class Body
         var bytes = await BytesAsync(request);
         try
         {
-            return JsonSerializer.Deserialize<T>(bytes, WendroJson.Options)
+            return JsonSerializer.Deserialize<T>(bytes, WendroJson.Received)
                 ?? throw new BadInputException([new Problem("body", "A JSON object is needed.")]);
         }
         catch (JsonException problem)

@@ -31,9 +31,9 @@ internal static class ApiDocument
     private static readonly Dictionary<Type, Action<OpenApiSchema>> Values = new()
     {
         [typeof(Sentence)] = s => s.Type = JsonSchemaType.String,
-        [typeof(Level)] = s => Number(s, Level.Darkest, Level.Lightest),
-        [typeof(Volume)] = s => Number(s, Volume.Weakest, Volume.Strongest),
-        [typeof(Minutes)] = s => Number(s, 0, Minutes.Longest),
+        [typeof(Level)] = s => Number(s, Level.Bounds),
+        [typeof(Volume)] = s => Number(s, Volume.Bounds),
+        [typeof(Minutes)] = s => Number(s, Minutes.Bounds),
         [typeof(PanelKey)] = s => s.Type = JsonSchemaType.String,
         [typeof(FindingKind)] = s =>
         {
@@ -64,11 +64,16 @@ internal static class ApiDocument
 
     private static bool IsOurs(Type type) => Values.ContainsKey(type) || AsSent.ContainsKey(type);
 
-    private static void Number(OpenApiSchema schema, double low, double high)
+    private static void Number(OpenApiSchema schema, WithinAttribute bounds)
     {
         schema.Type = JsonSchemaType.Number;
-        schema.Minimum = low.ToString(CultureInfo.InvariantCulture);
-        schema.Maximum = high.ToString(CultureInfo.InvariantCulture);
+        Bound(schema, bounds);
+    }
+
+    private static void Bound(OpenApiSchema schema, WithinAttribute bounds)
+    {
+        schema.Minimum = bounds.Low.ToString(CultureInfo.InvariantCulture);
+        schema.Maximum = bounds.High.ToString(CultureInfo.InvariantCulture);
     }
 
     /// <summary>Describes a type as another is described, which it is written as.</summary>
@@ -87,8 +92,7 @@ internal static class ApiDocument
                 var type = context.JsonTypeInfo.Type;
                 if (BoundsOf(context.JsonPropertyInfo) is { } bounds)
                 {
-                    schema.Minimum = bounds.Low.ToString(CultureInfo.InvariantCulture);
-                    schema.Maximum = bounds.High.ToString(CultureInfo.InvariantCulture);
+                    Bound(schema, bounds);
                 }
 
                 if (AsSent.TryGetValue(type, out var sent))
@@ -105,14 +109,14 @@ internal static class ApiDocument
                 }
                 else if (context.JsonTypeInfo.ElementType is { } element && IsOurs(element))
                 {
-                    // Described as it is met: the generator goes on into what stands here.
+                    // The generator goes on into what stands here; by its title it is found and named afterwards.
                     if (context.JsonTypeInfo.Kind == JsonTypeInfoKind.Dictionary)
                     {
-                        schema.AdditionalProperties = new OpenApiSchema();
+                        schema.AdditionalProperties = new OpenApiSchema { Title = element.Name };
                     }
                     else
                     {
-                        schema.Items = new OpenApiSchema();
+                        schema.Items = new OpenApiSchema { Title = element.Name };
                     }
                 }
             }
@@ -128,6 +132,7 @@ internal static class ApiDocument
                     + Core.Care.Cautions.LeafletFirst;
                 document.Servers?.Clear();
                 SayListsInFull(document);
+                NameOurs(document);
                 SayWhatIsAlwaysSent(document);
                 NameEnumsWithoutNull(document);
                 NameVisits(document);
@@ -171,17 +176,42 @@ internal static class ApiDocument
         }
     }
 
+    /// <summary>
+    /// Our types are described once, under their own name: not as what they are written as, and not again in every list
+    /// of them.
+    /// </summary>
+    private static void NameOurs(OpenApiDocument document)
+    {
+        if (document.Components?.Schemas is not { } schemas)
+        {
+            return;
+        }
+
+        var ours = Values.Keys.Concat(AsSent.Keys).Select(t => t.Name).ToHashSet();
+        IOpenApiSchema Named(IOpenApiSchema schema) =>
+            schema is OpenApiSchema { Title: { } title } && ours.Contains(title)
+                ? new OpenApiSchemaReference(title, document)
+            : schema is OpenApiSchemaReference r
+            && AsSent.FirstOrDefault(s => s.Value.Name == r.Reference.Id).Key is { } own
+                ? new OpenApiSchemaReference(own.Name, document)
+            : schema;
+        foreach (var sent in AsSent.Values)
+        {
+            schemas.Remove(sent.Name);
+        }
+
+        foreach (var property in schemas.Values.SelectMany(s => s.Properties?.Values ?? []).OfType<OpenApiSchema>())
+        {
+            property.Items = property.Items is { } items ? Named(items) : null;
+            property.AdditionalProperties = property.AdditionalProperties is { } each ? Named(each) : null;
+            property.OneOf = property.OneOf?.Select(Named).ToList();
+        }
+    }
+
     /// <summary>What has a usual value may be left away when it is read, but is always written.</summary>
     private static void SayWhatIsAlwaysSent(OpenApiDocument document)
     {
-        foreach (
-            var (schema, property) in new[]
-            {
-                (nameof(Wish), "endsLevel"),
-                (nameof(PanelPaint), "formula"),
-                (nameof(PaintAsSent), "formula"),
-            }
-        )
+        foreach (var (schema, property) in new[] { (nameof(Wish), "endsLevel"), (nameof(PanelPaint), "formula") })
         {
             if (document.Components?.Schemas?[schema] is OpenApiSchema described)
             {

@@ -1,5 +1,3 @@
-using Wendro.Core.Blend;
-using Wendro.Core.Fall;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
 using Wendro.Core.Patterns;
@@ -7,7 +5,6 @@ using Wendro.Core.Plans;
 using Wendro.Core.Section;
 using Wendro.Core.Timing;
 using Wendro.Core.Units;
-using Wendro.Formats;
 using Wendro.Host.Pipeline;
 using Wendro.Host.Work;
 using Wendro.Store;
@@ -79,13 +76,6 @@ internal sealed record KeptPattern(Guid Id, string Name);
 /// <summary>Section: how the head is divided, house rules, patterns to start from.</summary>
 internal static class SectionEndpoints
 {
-    /// <summary>
-    /// From where a pattern's picture is seen, degrees: half from the front, so that face and side both show.
-    /// </summary>
-    private const int PictureAngle = 30;
-
-    private const int PictureWidth = 180;
-
     public static void MapSection(this IEndpointRouteBuilder app)
     {
         var visit = app.MapVisit("", "Section");
@@ -114,35 +104,16 @@ internal static class SectionEndpoints
 
         visit
             .MapGet(
-                "/patterns/{pattern}/figures",
-                async (AtWork at, string pattern, PatternHeads tried, CancellationToken stop) =>
-                    await tried.OfAsync(at, pattern, stop) is { } on
-                        ? Results.Ok(new PatternFigures(on.Panels, on.Minutes, on.Grams))
+                "/patterns/{pattern}/tried",
+                async (MixAtWork at, string pattern, Heads heads, Studio studio, CancellationToken stop) =>
+                    PatternOnClient.Of(at, pattern, await studio.PatternsAsync(stop), heads) is { } tried
+                        ? Results.Ok(tried)
                         : Answers.NotFound("pattern")
             )
-            .Produces<PatternFigures>()
+            .Produces<PatternOnClient>()
             .ProducesProblem(StatusCodes.Status404NotFound)
-            .WithName("GetPatternFigures")
-            .WithSummary("What a pattern takes on this client: panels, minutes, grams; stores nothing");
-
-        visit
-            .MapGet(
-                "/patterns/{pattern}/picture",
-                async (AtWork at, string pattern, PatternHeads tried, CancellationToken stop) =>
-                    await tried.OfAsync(at, pattern, stop) is { } on
-                        ? Results.Bytes(
-                            PictureFile.Png(
-                                Picture.Colour(on.Head.Looks.Seen(Wear.Down, PictureAngle), on.Head.Drawn),
-                                PictureWidth
-                            ),
-                            "image/png"
-                        )
-                        : Answers.NotFound("pattern")
-            )
-            .Produces<byte[]>(contentType: "image/png")
-            .ProducesProblem(StatusCodes.Status404NotFound)
-            .WithName("GetPatternPicture")
-            .WithSummary("This client's head with a pattern, as a small PNG; stores nothing");
+            .WithName("GetPatternTried")
+            .WithSummary("A pattern on this client: panels, minutes, grams, a small PNG; stores nothing");
 
         var studio = app.MapGroup("/api").WithTags("Section");
         studio

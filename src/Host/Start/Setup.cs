@@ -6,7 +6,6 @@ using Wendro.Core.Section;
 using Wendro.Formats;
 using Wendro.Host.Paint;
 using Wendro.Host.Pipeline;
-using Wendro.Host.Section;
 using Wendro.Host.StandIns;
 using Wendro.Host.Work;
 using Wendro.Store;
@@ -66,7 +65,6 @@ internal static class Setup
         builder.Services.AddSingleton<PlansAtWork>();
         builder.Services.AddSingleton<MixesAtWork>();
         builder.Services.AddSingleton<Proposals>();
-        builder.Services.AddSingleton<PatternHeads>();
         builder.Services.AddSingleton<DemoData>();
         builder.Services.AddSingleton<Readiness>();
         builder.Services.AddSignalR().AddJsonProtocol(json => WendroJson.Configure(json.PayloadSerializerOptions));

@@ -40,14 +40,19 @@ public sealed class ShapeKindsTests
 
     [Theory]
     [MemberData(nameof(Kinds))]
-    public void Its_count_stays_within_what_it_can_be(ShapeKind kind)
+    public void What_it_counts_is_counted_and_nothing_else_is(ShapeKind kind)
     {
-        var shape = Shape.Usual(kind);
-        Assert.InRange(shape.Count, shape.Counts.Fewest, shape.Counts.Most);
-        Assert.Equal(shape.Counts.Most, shape.Counting(shape.Counts.Most).Count);
+        var counts = kind is ShapeKind.Spined or ShapeKind.Sawtooth or ShapeKind.Staggered or ShapeKind.Scrunch;
+        Assert.Equal(counts ? 7 : 1, Shape.Usual(kind).Counting(7).Count);
         Assert.Equal(
-            shape.Counts.Most > 1,
-            kind is ShapeKind.Spined or ShapeKind.Sawtooth or ShapeKind.Staggered or ShapeKind.Scrunch
+            kind switch
+            {
+                ShapeKind.Sawtooth => 4,
+                ShapeKind.Staggered => 5,
+                ShapeKind.Scrunch => 2,
+                _ => 1,
+            },
+            Shape.Usual(kind).Count
         );
     }
 

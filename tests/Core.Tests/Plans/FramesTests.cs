@@ -199,6 +199,24 @@ public sealed class FramesTests
         );
     }
 
+    [Theory]
+    [InlineData(Reach.Full)]
+    [InlineData(Reach.Half)]
+    [InlineData(Reach.Hairline)]
+    public void How_much_of_the_head_is_worked_is_read_off_the_plan(Reach reach)
+    {
+        var plan = Apply(Plan.Fresh(), new SetReach(reach)).Plan;
+        Assert.Equal(reach, plan.ReachOf());
+
+        // What a hand leaves out besides is no reach; a zone taken in again leaves none.
+        var byHand = Apply(plan, new ExcludeZone(Zone.FringeLeft, "too short")).Plan;
+        Assert.Equal(reach, byHand.ReachOf());
+        if (reach != Reach.Full)
+        {
+            Assert.Null(Apply(plan, new IncludeZone(Zone.Nape)).Plan.ReachOf());
+        }
+    }
+
     [Fact]
     public void Mirroring_upright_sections_at_the_back_turns_rows_not_columns()
     {

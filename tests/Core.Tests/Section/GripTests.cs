@@ -35,6 +35,26 @@ public sealed class GripTests
             );
 
     [Fact]
+    public void Where_a_zigzag_turns_the_grip_is_as_long_as_elsewhere()
+    {
+        var how = new ZoneCut(PartLine.Central, Zone.TopLeft, new Sections(Parting.Zigzag, 239 / 13.0, 4, 2, false));
+        var cut = ZonePanels.Cut(Given.Head, how, HairProfile.Usual, _ => 30);
+        Each.Of(
+            cut.Panels.Where(p => p.AreaCm2 > 3),
+            panel =>
+            {
+                var grip = cut.GripOf(panel, Given.Head.Chart);
+                var (up, aside) = (Math.Sqrt(grip.Up.X * grip.Up.X + grip.Up.Y * grip.Up.Y), grip.Aside);
+                Assert.InRange(
+                    up * Math.Sqrt(aside.X * aside.X + aside.Y * aside.Y) * 40 / (panel.ThicknessMm * panel.WidthCm),
+                    0.95,
+                    1.05
+                );
+            }
+        );
+    }
+
+    [Fact]
     public void Half_way_up_from_the_middle_lies_nearer_the_part()
     {
         var how = new ZoneCut(PartLine.Central, Zone.UpperBack, new Sections(Parting.Horizontal, 12, 4, 0, false));

@@ -53,6 +53,10 @@ public sealed class WithinTests
         Assert.Equal(within, !WithinAttribute.Outside(new Some(cm)).Any());
 
     [Fact]
+    public void Within_something_else_the_field_is_told_with_its_way() =>
+        Assert.Equal("cut.cm", Assert.Single(WithinAttribute.Outside(new Some(9), "cut")).Field);
+
+    [Fact]
     public void The_word_says_what_would_do() =>
         Assert.Equal("Between 1 and 5 cm.", Assert.Single(WithinAttribute.Outside(new Some(9))).Message);
 

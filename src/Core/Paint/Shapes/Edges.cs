@@ -108,9 +108,6 @@ public abstract partial record Shape
         public override int Count => Teeth;
 
         /// <inheritdoc/>
-        public override (int Fewest, int Most) Counts => (2, 9);
-
-        /// <inheritdoc/>
         public override Shape Counting(int count) => this with { Teeth = count };
 
         internal override bool IsEdge => true;

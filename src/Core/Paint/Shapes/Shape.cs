@@ -49,10 +49,10 @@ public abstract partial record Shape
     /// <summary>How many strokes, teeth, spines or passes, by its own name; 1 where it has none.</summary>
     public virtual int Count => 1;
 
-    /// <summary>Fewest and most of them.</summary>
-    public virtual (int Fewest, int Most) Counts => (1, 1);
+    /// <summary>Most of them on any shape; a shape's own sensible range stands beside its count.</summary>
+    public const int MostCount = 9;
 
-    /// <summary>The same with another count; one that counts nothing stays as it is.</summary>
+    /// <summary>The same with another count, 1..9; one that counts nothing stays as it is.</summary>
     public virtual Shape Counting(int count) => this;
 
     /// <summary>How its strokes are laid; null where it has none.</summary>

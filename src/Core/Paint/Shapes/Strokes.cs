@@ -80,9 +80,6 @@ public abstract partial record Shape
         public override int Count => Spines;
 
         /// <inheritdoc/>
-        public override (int Fewest, int Most) Counts => (1, 3);
-
-        /// <inheritdoc/>
         public override Shape Counting(int count) => this with { Spines = count };
 
         internal override double Below(double u, int salt) => DropCm * (1 - Math.Abs(FromMiddle(MiddleU, u)));
@@ -117,9 +114,6 @@ public abstract partial record Shape
 
         /// <inheritdoc/>
         public override int Count => Lines;
-
-        /// <inheritdoc/>
-        public override (int Fewest, int Most) Counts => (3, 9);
 
         /// <inheritdoc/>
         public override Shape Counting(int count) => this with { Lines = count };
@@ -184,9 +178,6 @@ public abstract partial record Shape
 
         /// <inheritdoc/>
         public override int Count => Passes;
-
-        /// <inheritdoc/>
-        public override (int Fewest, int Most) Counts => (1, 6);
 
         /// <inheritdoc/>
         public override Shape Counting(int count) => this with { Passes = count };

@@ -26,7 +26,7 @@ internal sealed class EditChecks(Plan plan, Cutting cutting)
 
     /// <summary>Notes what was found in a part of the edit.</summary>
     public void Add(string field, IEnumerable<Problem> found) =>
-        problems.AddRange(found.Select(p => p with { Field = $"{field}.{p.Field}".Trim('.') }));
+        problems.AddRange(found.Select(p => p with { Field = $"{field}.{p.Field}".TrimEnd('.') }));
 
     public void Text(string? text, int most, string field) => Problem.Text(problems, field, text, most);
 
@@ -37,7 +37,7 @@ internal sealed class EditChecks(Plan plan, Cutting cutting)
         Problem.Range(problems, field, value, low, high, unit);
 
     /// <summary>Every number of a record that says its bounds.</summary>
-    public void Within(object of, string field = "") => Add(field, WithinAttribute.Outside(of));
+    public void Within(object of, string field = "") => problems.AddRange(WithinAttribute.Outside(of, field));
 
     /// <summary>A formula the plan has.</summary>
     public void HasFormula(FormulaId id, string field)
@@ -134,7 +134,7 @@ internal sealed class EditChecks(Plan plan, Cutting cutting)
         Range(shape.DropCm, 0, Core.Paint.Shape.MostDropCm, $"{field}.dropCm", "cm");
         Range(shape.MiddleU, 0.1, 0.9, $"{field}.centreU", "across the panel");
         Range(shape.PeakCm, 0, Core.Paint.Shape.MostDropCm, $"{field}.centreCm", "cm");
-        Range(shape.Count, shape.Counts.Fewest, shape.Counts.Most, $"{field}.strokes", string.Empty);
+        Range(shape.Count, 1, Core.Paint.Shape.MostCount, $"{field}.strokes", string.Empty);
         if (shape.Stroked is { } stroke)
         {
             Range(stroke.Width, 0.05, 1, $"{field}.strokeShare", "of its room");

@@ -210,32 +210,15 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{visit}/patterns/{pattern}/figures": {
+    "/api/visits/{visit}/patterns/{pattern}/tried": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        /** What a pattern takes on this client: panels, minutes, grams; stores nothing */
-        get: operations["GetPatternFigures"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/visits/{visit}/patterns/{pattern}/picture": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        /** This client's head with a pattern, as a small PNG; stores nothing */
-        get: operations["GetPatternPicture"];
+        /** A pattern on this client: panels, minutes, grams, a small PNG; stores nothing */
+        get: operations["GetPatternTried"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1218,7 +1201,7 @@ export interface components {
             /** Format: double */
             livesUntilMinute: number;
             outlived: boolean;
-            panels: string[];
+            panels: components["schemas"]["PanelKey"][];
             steps: components["schemas"]["StepView"][];
             missing: null | string;
             begun: null | components["schemas"]["BegunView"];
@@ -1232,8 +1215,8 @@ export interface components {
             /** Format: double */
             high: number;
             met: boolean;
-            thank: string[];
-            blame: string[];
+            thank: components["schemas"]["PanelKey"][];
+            blame: components["schemas"]["PanelKey"][];
             words: string;
         };
         /** @enum {unknown} */
@@ -1420,7 +1403,7 @@ export interface components {
             text: components["schemas"]["Sentence"];
             why: components["schemas"]["Sentence"];
             zones: components["schemas"]["Zone"][];
-            panels: string[];
+            panels: components["schemas"]["PanelKey"][];
             wear: components["schemas"]["Wear"];
             /** Format: int32 */
             angle: number;
@@ -1493,7 +1476,7 @@ export interface components {
             /** Format: double */
             limitMinutes: null | number;
             isOpen: boolean;
-            panels: string[];
+            panels: components["schemas"]["PanelKey"][];
             /** Format: double */
             hairGrams: number;
             /** Format: double */
@@ -1853,7 +1836,7 @@ export interface components {
             title: string;
             text: components["schemas"]["Sentence"];
             why: components["schemas"]["Sentence"];
-            panels: string[];
+            panels: components["schemas"]["PanelKey"][];
             canDismiss: boolean;
             fix: null | components["schemas"]["MixFix"];
             setAside: null | string;
@@ -1931,82 +1914,6 @@ export interface components {
             /** Format: double */
             together: number;
         };
-        PaintAsSent: {
-            shape?: components["schemas"]["ShapeKind"];
-            /**
-             * Format: double
-             * @default 7
-             */
-            startCm: number;
-            /**
-             * Format: double
-             * @default 7
-             */
-            dropCm: number;
-            /**
-             * Format: double
-             * @default 5
-             */
-            blurCm: number;
-            /**
-             * Format: double
-             * @default 6
-             */
-            midsMm: number;
-            /**
-             * Format: double
-             * @default 8
-             */
-            endsMm: number;
-            face?: components["schemas"]["Face"];
-            covering?: components["schemas"]["Covering"];
-            /**
-             * Format: double
-             * @default 0
-             */
-            spreadCm: number;
-            /** @default false */
-            flip: boolean;
-            /** Format: double */
-            startShare?: null | number;
-            /**
-             * Format: double
-             * @default 0
-             */
-            slopeCm: number;
-            /**
-             * Format: double
-             * @default 0.5
-             */
-            centreU: number;
-            /**
-             * Format: double
-             * @default 0
-             */
-            centreCm: number;
-            /**
-             * Format: int32
-             * @default 1
-             */
-            strokes: number;
-            /**
-             * Format: double
-             * @default 0.3
-             */
-            strokeShare: number;
-            /**
-             * Format: double
-             * @default 0
-             */
-            mergeCm: number;
-            /** Format: double */
-            bandCm?: null | number;
-            pressure?: components["schemas"]["Pressure"];
-            tension?: components["schemas"]["Tension"];
-            teasing?: components["schemas"]["Teasing"];
-            next?: null | components["schemas"]["PaintAsSent"];
-            formula: components["schemas"]["FormulaId"];
-        };
         PanelKey: string;
         PanelPaint: {
             shape?: components["schemas"]["ShapeKind"];
@@ -2081,7 +1988,7 @@ export interface components {
             pressure?: components["schemas"]["Pressure"];
             tension?: components["schemas"]["Tension"];
             teasing?: components["schemas"]["Teasing"];
-            next?: null | components["schemas"]["PaintAsSent"];
+            next?: null | components["schemas"]["PanelPaint"];
             formula: components["schemas"]["FormulaId"];
         };
         PanelView: {
@@ -2148,13 +2055,15 @@ export interface components {
             at: string;
             result: components["schemas"]["PatchResult"];
         };
-        PatternFigures: {
+        PatternOnClient: {
             /** Format: int32 */
             panels: number;
             /** Format: double */
             minutes: number;
             /** Format: double */
             grams: number;
+            /** Format: byte */
+            picture: string;
         };
         PatternView: {
             id: string;
@@ -2172,33 +2081,7 @@ export interface components {
             part: components["schemas"]["PartLine"];
             wears: components["schemas"]["Wear"][];
             wish: components["schemas"]["Wish"];
-            formulas: {
-                id: components["schemas"]["FormulaId"];
-                lightener: components["schemas"]["Lightener"];
-                volume: components["schemas"]["Volume"];
-                minutes: components["schemas"]["Minutes"];
-                depositLevel?: null | number;
-                consistency?: components["schemas"]["Consistency"];
-                /**
-                 * Format: double
-                 * @default 1
-                 */
-                lightenerParts: number;
-                /**
-                 * Format: double
-                 * @default 1.5
-                 */
-                developerParts: number;
-                product?: null | string;
-                figures?: null | components["schemas"]["LightenerFigures"];
-                second?: null | components["schemas"]["SecondLightener"];
-                additive?: null | components["schemas"]["Additive"];
-                shades?: null | components["schemas"]["ShadeMix"];
-                /** @default false */
-                lowHeat: boolean;
-                /** @default false */
-                heatConfirmed: boolean;
-            }[];
+            formulas: components["schemas"]["Formula"][];
             zones: {
                 [key: string]: components["schemas"]["ZonePlan"];
             };
@@ -2219,10 +2102,10 @@ export interface components {
             undoes: null | string;
             redoes: null | string;
             recut: boolean;
-            lost: string[];
+            lost: components["schemas"]["PanelKey"][];
             plan: components["schemas"]["Plan"];
             panels: components["schemas"]["PanelView"][];
-            working: null | string[];
+            working: null | components["schemas"]["PanelKey"][];
             measures: components["schemas"]["MeasuresView"];
             findings: components["schemas"]["FindingView"][];
             cautions: string[];
@@ -2606,7 +2489,7 @@ export interface components {
             redoes: null | string;
             plan: components["schemas"]["Plan"];
             panels: components["schemas"]["PanelView"][];
-            working: string[];
+            working: components["schemas"]["PanelKey"][];
             measures: components["schemas"]["MeasuresView"];
             findings: components["schemas"]["FindingView"][];
             stops: string[];
@@ -2853,7 +2736,7 @@ export interface components {
         };
         SectionView: {
             order: components["schemas"]["ZoneWork"][];
-            panels: string[];
+            panels: components["schemas"]["PanelKey"][];
             heavier: components["schemas"]["HeavierView"];
             /** Format: double */
             minutes: number;
@@ -3255,82 +3138,7 @@ export interface components {
             excluded: null | string;
             usual: null | components["schemas"]["PanelPaint"];
             paint: {
-                [key: string]: {
-                    shape?: components["schemas"]["ShapeKind"];
-                    /**
-                     * Format: double
-                     * @default 7
-                     */
-                    startCm: number;
-                    /**
-                     * Format: double
-                     * @default 7
-                     */
-                    dropCm: number;
-                    /**
-                     * Format: double
-                     * @default 5
-                     */
-                    blurCm: number;
-                    /**
-                     * Format: double
-                     * @default 6
-                     */
-                    midsMm: number;
-                    /**
-                     * Format: double
-                     * @default 8
-                     */
-                    endsMm: number;
-                    face?: components["schemas"]["Face"];
-                    covering?: components["schemas"]["Covering"];
-                    /**
-                     * Format: double
-                     * @default 0
-                     */
-                    spreadCm: number;
-                    /** @default false */
-                    flip: boolean;
-                    /** Format: double */
-                    startShare?: null | number;
-                    /**
-                     * Format: double
-                     * @default 0
-                     */
-                    slopeCm: number;
-                    /**
-                     * Format: double
-                     * @default 0.5
-                     */
-                    centreU: number;
-                    /**
-                     * Format: double
-                     * @default 0
-                     */
-                    centreCm: number;
-                    /**
-                     * Format: int32
-                     * @default 1
-                     */
-                    strokes: number;
-                    /**
-                     * Format: double
-                     * @default 0.3
-                     */
-                    strokeShare: number;
-                    /**
-                     * Format: double
-                     * @default 0
-                     */
-                    mergeCm: number;
-                    /** Format: double */
-                    bandCm?: null | number;
-                    pressure?: components["schemas"]["Pressure"];
-                    tension?: components["schemas"]["Tension"];
-                    teasing?: components["schemas"]["Teasing"];
-                    next?: null | components["schemas"]["PaintAsSent"];
-                    formula?: components["schemas"]["FormulaId"];
-                };
+                [key: string]: components["schemas"]["PanelPaint"];
             };
             excludedBy?: components["schemas"]["LeftOutBy"];
         };
@@ -3821,7 +3629,7 @@ export interface operations {
             };
         };
     };
-    GetPatternFigures: {
+    GetPatternTried: {
         parameters: {
             query?: never;
             header?: never;
@@ -3839,39 +3647,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["PatternFigures"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
-    GetPatternPicture: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                visit: string;
-                pattern: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "image/png": string;
+                    "application/json": components["schemas"]["PatternOnClient"];
                 };
             };
             /** @description Not Found */

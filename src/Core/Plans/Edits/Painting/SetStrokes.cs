@@ -11,7 +11,7 @@ namespace Wendro.Core.Plans;
 [Kind("setStrokes")]
 public sealed record SetStrokes(
     IReadOnlyList<PanelKey> Panels,
-    [property: Within(1, 9)] int? Strokes = null,
+    [property: Within(1, Shape.MostCount)] int? Strokes = null,
     [property: Within(0.05, 1, "of its room")] double? StrokeShare = null,
     [property: Within(0, 60, "cm")] double? MergeCm = null,
     [property: Within(0.1, 0.9, "across the panel")] double? CentreU = null,
@@ -36,9 +36,7 @@ public sealed record SetStrokes(
 
     private Shape On(Shape shape)
     {
-        var counted = Strokes is { } count
-            ? shape.Counting(Math.Clamp(count, shape.Counts.Fewest, shape.Counts.Most))
-            : shape;
+        var counted = Strokes is { } count ? shape.Counting(count) : shape;
         return counted with
         {
             MiddleU = CentreU ?? counted.MiddleU,

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { App, Button, Drawer, Input, Popover, Spin } from "antd";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { api, type PlanEdit, type PlanView, wordsOf } from "../../api/client";
 import { quantity, useUnits } from "../../views/units";
 
@@ -113,11 +113,11 @@ function OnClient({
   done(): void;
 }) {
   const units = useUnits();
-  const { data } = useQuery({
+  const { data, isFetched } = useQuery({
     queryKey: ["pattern", visit, revision, pattern],
     enabled: go,
     queryFn: async () => {
-      const answer = await api.GET("/api/visits/{visit}/patterns/{pattern}/figures", {
+      const answer = await api.GET("/api/visits/{visit}/patterns/{pattern}/tried", {
         params: { path: { visit, pattern } },
       });
       if (!answer.data) {
@@ -126,16 +126,20 @@ function OnClient({
       return answer.data;
     },
   });
+  // biome-ignore lint/correctness/useExhaustiveDependencies: said once, when it has come
+  useEffect(() => {
+    if (isFetched) {
+      done();
+    }
+  }, [isFetched]);
   return (
     <figure>
-      {go ? (
+      {data ? (
         <img
           alt={`${name} on this client`}
-          src={`/api/visits/${visit}/patterns/${pattern}/picture?r=${revision}`}
+          src={`data:image/png;base64,${data.picture}`}
           width="120"
           height="148"
-          onLoad={done}
-          onError={done}
         />
       ) : (
         <span className="notyet" />

@@ -1,5 +1,3 @@
-using System.Text.Json;
-using System.Text.Json.Serialization;
 using Wendro.Core.Lift;
 using Wendro.Core.Units;
 
@@ -77,23 +75,4 @@ public sealed record FormulaAsSent(
             (null, null) => new LightenerMixture(Lightener, Product, Figures, Second, Additive),
             (null, _) => throw new UnreadableException("Shades belong to a deposit: give it a level.", ".shades"),
         };
-}
-
-/// <summary>Formulas are written as <see cref="FormulaAsSent"/>.</summary>
-internal sealed class FormulaJson : JsonConverter<Formula>
-{
-    public override Formula? Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options)
-    {
-        try
-        {
-            return JsonSerializer.Deserialize<FormulaAsSent>(ref reader, options)?.ToFormula();
-        }
-        catch (JsonException inner)
-        {
-            throw UnreadableException.From(inner);
-        }
-    }
-
-    public override void Write(Utf8JsonWriter writer, Formula value, JsonSerializerOptions options) =>
-        JsonSerializer.Serialize(writer, FormulaAsSent.Of(value), options);
 }

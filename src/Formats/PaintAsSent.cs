@@ -1,5 +1,3 @@
-using System.Text.Json;
-using System.Text.Json.Serialization;
 using Wendro.Core.Paint;
 using Wendro.Core.Units;
 
@@ -34,7 +32,7 @@ namespace Wendro.Formats;
 public sealed record PaintAsSent(
     ShapeKind Shape = ShapeKind.V,
     double StartCm = 7,
-    double DropCm = 7,
+    [property: Within(0, Core.Paint.Shape.MostDropCm, "cm")] double DropCm = 7,
     double BlurCm = 5,
     double MidsMm = 6,
     double EndsMm = 8,
@@ -44,11 +42,11 @@ public sealed record PaintAsSent(
     bool Flip = false,
     double? StartShare = null,
     double SlopeCm = 0,
-    double CentreU = 0.5,
-    double CentreCm = 0,
-    int Strokes = 1,
-    double StrokeShare = 0.3,
-    double MergeCm = 0,
+    [property: Within(0.1, 0.9, "across the panel")] double CentreU = 0.5,
+    [property: Within(0, Core.Paint.Shape.MostDropCm, "cm")] double CentreCm = 0,
+    [property: Within(1, Core.Paint.Shape.MostCount)] int Strokes = 1,
+    [property: Within(0.05, 1, "of its room")] double StrokeShare = 0.3,
+    [property: Within(0, 60, "cm")] double MergeCm = 0,
     double? BandCm = null,
     Pressure Pressure = Pressure.Normal,
     Tension Tension = Tension.Taut,
@@ -116,6 +114,25 @@ public sealed record PaintAsSent(
             Formula = Formula,
         };
 
+    /// <summary>
+    /// The same as it comes from outside: a measure that can't be is refused even where its shape is not made of it. What
+    /// is stored is read as it stands.
+    /// </summary>
+    /// <exception cref="UnreadableException">One of the measures can't be.</exception>
+    public PanelPaint Received()
+    {
+        var field = string.Empty;
+        for (var coat = this; coat is not null; (coat, field) = (coat.Next, $"{field}.next"))
+        {
+            if (WithinAttribute.Outside(coat).FirstOrDefault() is { } wrong)
+            {
+                throw new UnreadableException(wrong.Message, $"{field}.{wrong.Field}");
+            }
+        }
+
+        return ToPaint();
+    }
+
     private Shape ToShape()
     {
         var usual = Core.Paint.Shape.Usual(Shape, DropCm).Counting(Strokes);
@@ -127,23 +144,4 @@ public sealed record PaintAsSent(
         };
         return shape is Core.Paint.Shape.Slant slant ? slant with { Flip = Flip } : shape;
     }
-}
-
-/// <summary>Paint is written as <see cref="PaintAsSent"/>.</summary>
-internal sealed class PaintJson : JsonConverter<PanelPaint>
-{
-    public override PanelPaint? Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options)
-    {
-        try
-        {
-            return JsonSerializer.Deserialize<PaintAsSent>(ref reader, options)?.ToPaint();
-        }
-        catch (JsonException inner)
-        {
-            throw UnreadableException.From(inner);
-        }
-    }
-
-    public override void Write(Utf8JsonWriter writer, PanelPaint value, JsonSerializerOptions options) =>
-        JsonSerializer.Serialize(writer, PaintAsSent.Of(value), options);
 }
