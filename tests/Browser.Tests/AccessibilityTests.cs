@@ -14,7 +14,7 @@ public sealed class AccessibilityTests
     private static readonly (string At, By Ready, string[] Opens)[] Screens =
     [
         ("", By.XPath("//ol[@class]//a"), ["New client", "House rules"]),
-        ("desk", By.CssSelector("section.sum .result"), []),
+        ("desk", By.CssSelector("[aria-label='Sums'] [role='status'] > p:first-child:not([role])"), []),
         ("shelf", By.XPath("//button[contains(., 'Lantern clay')]"), ["Lantern clay"]),
         (
             "consult",
@@ -88,7 +88,7 @@ public sealed class AccessibilityTests
             d =>
                 d.FindElements(
                         By.CssSelector(
-                            ".ant-modal, .ant-popover, .ant-drawer, .ant-dropdown, section.placements, section.sheet"
+                            ".ant-modal, .ant-popover, .ant-drawer, .ant-dropdown, [aria-label='From look to placement'], [role='group'][aria-label^='Formula ']"
                         )
                     )
                     .Any(o => o.Displayed)

@@ -92,8 +92,9 @@ public sealed class JourneyTests
         app.Until(
             "the second look to be done",
             d =>
-                d.FindElements(By.CssSelector(".findings[aria-busy='false']")).Count > 0
-                && d.FindElements(By.CssSelector(".card-line")).Count > 0
+                d.FindElements(By.CssSelector("[aria-label='Second look'] [aria-busy='false']")).Count > 0
+                && d.FindElements(By.CssSelector("[aria-label='Second look'] button[aria-label*=': show what']")).Count
+                    > 0
                     ? d
                     : null
         );

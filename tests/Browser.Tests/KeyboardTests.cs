@@ -56,9 +56,8 @@ public sealed class KeyboardTests
         app.Until(
             "the fixes",
             d =>
-                d.FindElements(
-                    By.CssSelector("[aria-label='Second look'] .findings[aria-busy='false'] .ant-btn-primary")
-                ).Count > 0
+                d.FindElements(By.CssSelector("[aria-label='Second look'] [aria-busy='false'] .ant-btn-primary")).Count
+                > 0
                     ? d
                     : null
         );

@@ -148,7 +148,11 @@ public sealed class MixTests
         app.Find("a word", By.XPath("//*[@aria-label='Answer'][contains(., 'means nothing here')]"));
         app.Until(
             "every sum has its answer",
-            d => d.FindElements(By.CssSelector("section.sum .result")).Count == 11 ? d : null
+            d =>
+                d.FindElements(By.CssSelector("[aria-label='Sums'] [role='status'] > p:first-child:not([role])")).Count
+                == 11
+                    ? d
+                    : null
         );
         app.Click("US units", By.XPath("//label[contains(., 'oz · in')]"));
         var regrowth = app.Find("regrowth in inches", By.CssSelector("input[aria-label='Regrowth']"));

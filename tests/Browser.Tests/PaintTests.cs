@@ -158,8 +158,7 @@ public sealed class PaintTests
         app.Until(
             "the fixes",
             d =>
-                d.FindElements(By.CssSelector("[aria-label='Second look'] .findings[aria-busy='false'] article")).Count
-                > 1
+                d.FindElements(By.CssSelector("[aria-label='Second look'] [aria-busy='false'] article")).Count > 1
                     ? d
                     : null
         );

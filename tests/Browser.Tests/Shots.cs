@@ -65,8 +65,7 @@ public sealed class Shots
         app.Until(
             "fixes",
             d =>
-                d.FindElements(By.CssSelector("[aria-label='Second look'] .findings[aria-busy='false'] article")).Count
-                > 2
+                d.FindElements(By.CssSelector("[aria-label='Second look'] [aria-busy='false'] article")).Count > 2
                     ? d
                     : null,
             seconds: 60
@@ -128,7 +127,11 @@ public sealed class Shots
         app.Find("the sum", By.XPath("//*[@aria-label='Answer'][contains(., '45.0 g of 20 vol')]"));
         app.Until(
             "every sum has its answer",
-            d => d.FindElements(By.CssSelector("section.sum .result")).Count == 11 ? d : null
+            d =>
+                d.FindElements(By.CssSelector("[aria-label='Sums'] [role='status'] > p:first-child:not([role])")).Count
+                == 11
+                    ? d
+                    : null
         );
         Take(app, "desk");
         Assert.Empty(app.ConsoleErrors);

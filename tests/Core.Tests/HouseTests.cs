@@ -26,10 +26,11 @@ public sealed partial class HouseTests
     private static readonly Dictionary<string, string[]> PageMay = new()
     {
         ["api"] = [],
-        ["views"] = ["api"],
-        ["shell"] = ["api", "views"],
-        ["visit"] = ["api", "views", "shell"],
-        ["stages"] = ["api", "views", "shell", "visit"],
+        ["style"] = [],
+        ["views"] = ["api", "style"],
+        ["shell"] = ["api", "style", "views"],
+        ["visit"] = ["api", "style", "views", "shell"],
+        ["stages"] = ["api", "style", "views", "shell", "visit"],
     };
 
     private static string Root

@@ -1,13 +1,12 @@
 import "@fontsource-variable/atkinson-hyperlegible-next";
-import "./app.css";
-import "./visit/visit.css";
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import "./style/base.css";
+import "./style/parts.module.css";
 import { App as AntApp, ConfigProvider } from "antd";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { Mishap } from "./shell/Mishap";
-import { theme } from "./shell/theme";
+import { Queries } from "./shell/Queries";
 import { ConsultScreen } from "./stages/consult/ConsultScreen";
 import { Day } from "./stages/day/Day";
 import { Desk } from "./stages/desk/Desk";
@@ -16,6 +15,8 @@ import { MixScreen } from "./stages/mix/MixScreen";
 import { PaintScreen } from "./stages/paint/PaintScreen";
 import { SectionScreen } from "./stages/section/SectionScreen";
 import { Shelf } from "./stages/shelf/Shelf";
+import { theme } from "./style/theme";
+import { toStyles } from "./style/tokens";
 import { VisitLayout } from "./visit/VisitLayout";
 
 const router = createBrowserRouter([
@@ -38,17 +39,17 @@ const router = createBrowserRouter([
   },
   { path: "*", element: <Navigate to="/" replace /> },
 ]);
-const queries = new QueryClient({ defaultOptions: { queries: { refetchOnWindowFocus: false, retry: 1 } } });
 
+toStyles(document.documentElement);
 const root = document.getElementById("root");
 if (root) {
   createRoot(root).render(
     <StrictMode>
       <ConfigProvider theme={theme}>
         <AntApp>
-          <QueryClientProvider client={queries}>
+          <Queries>
             <RouterProvider router={router} />
-          </QueryClientProvider>
+          </Queries>
         </AntApp>
       </ConfigProvider>
     </StrictMode>,

@@ -15,24 +15,6 @@ export type HairProfile = Schemas["HairProfile"];
 
 export const api = createClient<paths>({ baseUrl: "" });
 
-/** What a refused request said, in one line. */
-export function wordsOf(problem: unknown): string {
-  const p = problem as { title?: string; detail?: string; errors?: Record<string, string[]> } | undefined;
-  const first = p?.errors && Object.entries(p.errors)[0];
-  if (first) {
-    return `${first[0].replace(/^edit\./, "")}: ${first[1][0]}`;
-  }
-  return p?.detail ?? p?.title ?? "The server did not answer.";
-}
-
-export async function bytes(url: string, signal?: AbortSignal): Promise<ArrayBuffer> {
-  const answer = await fetch(url, { signal });
-  if (!answer.ok) {
-    throw new Error(wordsOf(await answer.json().catch(() => undefined)));
-  }
-  return answer.arrayBuffer();
-}
-
 export function fromBase64(text: string): Uint8Array {
   const raw = atob(text);
   const out = new Uint8Array(raw.length);

@@ -1,4 +1,5 @@
-import { api, bytes, type Wear } from "./client";
+import { api, type Wear } from "./client";
+import { bytes, given } from "./given";
 
 /** What is seen from one side: see docs/formats/seen.md. */
 export interface Seen {
@@ -65,12 +66,9 @@ export function readSeen(buffer: ArrayBuffer): Seen {
 export async function fetchColours(tone = 0): Promise<Colours> {
   const [table, named] = await Promise.all([
     bytes(`/api/colours/table?tone=${tone}`),
-    api.GET("/api/colours"),
+    given(api.GET("/api/colours")),
   ]);
-  if (!named.data) {
-    throw new Error("The colours did not come.");
-  }
-  return { table: new Uint16Array(table), levels: named.data.levels, shineGain: named.data.shineGain };
+  return { table: new Uint16Array(table), levels: named.levels, shineGain: named.shineGain };
 }
 
 export async function fetchSeen(

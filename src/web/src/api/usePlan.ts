@@ -1,6 +1,8 @@
+import { useIsMutating, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { App } from "antd";
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
-import { api, bytes, fromBase64, type PlanChange, type PlanEdit, type PlanView, wordsOf } from "./client";
+import { useCallback, useMemo, useRef, useState } from "react";
+import { api, fromBase64, type PlanChange, type PlanEdit, type PlanView } from "./client";
+import { bytes, given, Refused } from "./given";
 
 /** Before, rinsed, a minute of processing, or weeks of growth: "12w". */
 export type MomentKey = "before" | "rinsed" | number | `${number}w`;
@@ -73,192 +75,191 @@ function withChange(plan: PlanView, change: PlanChange): PlanView {
   };
 }
 
+/** A plan as it was read or changed last: its panels, its strands' levels when rinsed, and whose each strand is. */
+interface Stored {
+  plan: PlanView;
+  rinsed: Uint8Array;
+  panelOf: Int16Array;
+}
+
+const planQuery = (visit: string) => ({
+  queryKey: ["plan", visit],
+  // It changes by what is done here; whoever comes back reads it anew.
+  staleTime: Number.POSITIVE_INFINITY,
+  gcTime: 0,
+  queryFn: async (): Promise<Stored> => {
+    const [plan, levels, strands] = await Promise.all([
+      given(api.GET("/api/visits/{visit}/plan", { params: { path: { visit } } })),
+      bytes(`/api/visits/${visit}/plan/levels`),
+      bytes(`/api/visits/${visit}/plan/strands`),
+    ]);
+    return { plan, rinsed: new Uint8Array(levels), panelOf: new Int16Array(strands) };
+  },
+});
+
+type Doing = { edit: PlanEdit } | "undo" | "redo" | "read";
+
+const send = (visit: string, doing: Exclude<Doing, "read">, baseRevision: number) => {
+  const params = { path: { visit } };
+  return given(
+    doing === "undo"
+      ? api.POST("/api/visits/{visit}/plan/undo", { params, body: { baseRevision } })
+      : doing === "redo"
+        ? api.POST("/api/visits/{visit}/plan/redo", { params, body: { baseRevision } })
+        : api.POST("/api/visits/{visit}/plan/edits", {
+            params,
+            body: { baseRevision, edit: doing.edit, sequence: 0 },
+          }),
+  );
+};
+
 /**
  * A plan at work in this window: edits go out one after another, previews newest first, and nothing
  * acknowledged is lost.
  */
 export function usePlan(visit: string): { work: Work | undefined; problem: string | undefined } {
   const { message } = App.useApp();
-  const [plan, setPlan] = useState<PlanView>();
-  const [rinsed, setRinsed] = useState<Uint8Array>();
-  const [atMoment, setAtMoment] = useState<{ moment: MomentKey; levels: Uint8Array }>();
-  const [panelOf, setPanelOf] = useState<Int16Array>();
+  const cache = useQueryClient();
+  const { data: stored, error } = useQuery(planQuery(visit));
   const [moment, setMoment] = useState<MomentKey>("rinsed");
-  const [preview, setPreview] = useState<PlanChange>();
-  const [problem, setProblem] = useState<string>();
-  const [waiting, setWaiting] = useState(0);
-  const current = useRef<PlanView>(undefined);
-  const line = useRef<Promise<unknown>>(Promise.resolve());
+  const preview = usePreview(visit, () => cache.getQueryData<Stored>(["plan", visit])?.plan.revision);
+  const { data: atMoment } = useQuery<Uint8Array>({
+    queryKey: ["levels", visit, moment, stored?.plan.revision],
+    enabled: stored !== undefined && moment !== "rinsed",
+    gcTime: 0,
+    placeholderData: (before) => before,
+    queryFn: async ({ signal }) =>
+      new Uint8Array(await bytes(`/api/visits/${visit}/plan/levels?moment=${moment}`, signal)),
+  });
+
+  const { mutateAsync } = useMutation({
+    mutationKey: ["plan", visit],
+    // One after another, in the order they were asked for.
+    scope: { id: `plan ${visit}` },
+    mutationFn: async (doing: Doing) => {
+      const readAgain = () => cache.fetchQuery({ ...planQuery(visit), staleTime: 0 });
+      const before = cache.getQueryData<Stored>(["plan", visit]);
+      if (!before || doing === "read") {
+        await readAgain();
+        return;
+      }
+      try {
+        const change = await send(visit, doing, before.plan.revision);
+        if (change.lost.length > 0) {
+          message.warning(
+            `${change.lost.length} painted panels didn't fit the new sections. One undo brings them back.`,
+          );
+        }
+        if (change.recut) {
+          await readAgain();
+        } else {
+          cache.setQueryData<Stored>(["plan", visit], {
+            ...before,
+            plan: withChange(before.plan, change),
+            rinsed: withStrands(before.rinsed, change),
+          });
+        }
+      } catch (e) {
+        if (e instanceof Refused && e.status === 409) {
+          await readAgain();
+        }
+        throw e;
+      }
+    },
+    onSettled: () => preview.drop(),
+  });
+  const waiting = useIsMutating({ mutationKey: ["plan", visit] });
+  const change = useCallback(
+    (doing: Doing) =>
+      mutateAsync(doing).then(
+        () => true,
+        () => false,
+      ),
+    [mutateAsync],
+  );
+
+  const reload = useCallback(() => void change("read"), [change]);
+  const tried = preview.change;
+  const levels = useMemo(() => {
+    if (moment !== "rinsed") {
+      return atMoment ?? stored?.rinsed;
+    }
+    return stored && tried ? withStrands(stored.rinsed, tried) : stored?.rinsed;
+  }, [moment, atMoment, stored, tried]);
+
+  if (!stored) {
+    return { work: undefined, problem: error?.message };
+  }
+  const { plan } = stored;
+  return {
+    problem: error?.message,
+    work: {
+      plan: tried ? withChange(plan, { ...tried, findings: plan.findings }) : plan,
+      revision: plan.revision,
+      levels,
+      rinsed: stored.rinsed,
+      panelOf: stored.panelOf,
+      moment,
+      busy: waiting > 0,
+      preview: tried,
+      setMoment,
+      edit: (edit) => {
+        preview.forget();
+        return change({ edit });
+      },
+      tryOut: preview.tryOut,
+      leaveBe: preview.stop,
+      undo: () => void change("undo"),
+      redo: () => void change("redo"),
+      reload,
+    },
+  };
+}
+
+/** What an edit would change, while a handle moves: asked one at a time, always the newest, and dropped once stopped. */
+function usePreview(visit: string, revision: () => number | undefined) {
+  const [change, setChange] = useState<PlanChange>();
   const trying = useRef<{ busy: boolean; next: PlanEdit | undefined; sequence: number; stopped: number }>({
     busy: false,
     next: undefined,
     sequence: 0,
     stopped: 0,
   });
-
-  const read = useCallback(async () => {
-    const answer = await api.GET("/api/visits/{visit}/plan", { params: { path: { visit } } });
-    if (!answer.data) {
-      setProblem(wordsOf(answer.error));
-      return;
-    }
-    const [levels, strands] = await Promise.all([
-      bytes(`/api/visits/${visit}/plan/levels`),
-      bytes(`/api/visits/${visit}/plan/strands`),
-    ]);
-    current.current = answer.data;
-    setPlan(answer.data);
-    setRinsed(new Uint8Array(levels));
-    setPanelOf(new Int16Array(strands));
-    setProblem(undefined);
-  }, [visit]);
-
-  useEffect(() => {
-    read().catch((e: Error) => setProblem(e.message));
-  }, [read]);
-
-  const revision = plan?.revision;
-  useEffect(() => {
-    if (moment === "rinsed" || revision === undefined) {
-      setAtMoment(undefined);
-      return;
-    }
-    const stop = new AbortController();
-    bytes(`/api/visits/${visit}/plan/levels?moment=${moment}`, stop.signal)
-      .then((b) => setAtMoment({ moment, levels: new Uint8Array(b) }))
-      .catch(() => undefined);
-    return () => stop.abort();
-  }, [visit, moment, revision]);
-
-  const change = useCallback(
-    (send: (base: number) => Promise<{ data?: PlanChange; error?: unknown; response: Response }>) => {
-      const step = line.current.then(async () => {
-        const before = current.current;
-        if (!before) {
-          return false;
-        }
-        setWaiting((n) => n + 1);
-        try {
-          const { data, error, response } = await send(before.revision);
-          if (!data) {
-            message.error(wordsOf(error));
-            if (response.status === 409) {
-              await read();
-            }
-            return false;
-          }
-          if (data.lost.length > 0) {
-            message.warning(
-              `${data.lost.length} painted panels didn't fit the new sections. One undo brings them back.`,
-            );
-          }
-          if (data.recut) {
-            await read();
-          } else {
-            const next = withChange(before, data);
-            current.current = next;
-            setPlan(next);
-            setRinsed((levels) => levels && withStrands(levels, data));
-          }
-          return true;
-        } catch {
-          message.error("The server does not answer. Nothing that was saved is lost; try again.");
-          return false;
-        } finally {
-          trying.current.stopped = trying.current.sequence;
-          setPreview(undefined);
-          setWaiting((n) => n - 1);
-        }
-      });
-      line.current = step;
-      return step;
-    },
-    [message, read],
-  );
-
-  const edit = useCallback(
-    (e: PlanEdit) => {
-      trying.current.next = undefined;
-      return change((baseRevision) =>
-        api.POST("/api/visits/{visit}/plan/edits", {
-          params: { path: { visit } },
-          body: { baseRevision, edit: e, sequence: 0 },
-        }),
-      );
-    },
-    [change, visit],
-  );
-
-  const tryOut = useCallback(
-    (e: PlanEdit) => {
-      const t = trying.current;
-      t.next = e;
-      if (t.busy) {
-        return;
-      }
-      t.busy = true;
-      (async () => {
-        while (t.next && current.current) {
-          const body = { baseRevision: current.current.revision, edit: t.next, sequence: ++t.sequence };
-          t.next = undefined;
-          const { data } = await api.POST("/api/visits/{visit}/plan/previews", {
-            params: { path: { visit } },
-            body,
-          });
-          if (data && body.sequence > t.stopped) {
-            setPreview(data);
-          }
-        }
-      })()
-        .catch(() => undefined)
-        .finally(() => {
-          t.busy = false;
-        });
-    },
-    [visit],
-  );
-
-  const levels = useMemo(() => {
-    if (moment !== "rinsed") {
-      return atMoment?.levels ?? rinsed;
-    }
-    return rinsed && preview ? withStrands(rinsed, preview) : rinsed;
-  }, [moment, atMoment, rinsed, preview]);
-
-  if (!plan) {
-    return { work: undefined, problem };
-  }
-  return {
-    problem,
-    work: {
-      plan: preview ? withChange(plan, { ...preview, findings: plan.findings }) : plan,
-      revision: plan.revision,
-      levels,
-      rinsed,
-      panelOf,
-      moment,
-      busy: waiting > 0,
-      preview,
-      setMoment,
-      edit,
-      tryOut,
-      leaveBe: () => {
-        trying.current.next = undefined;
-        trying.current.stopped = trying.current.sequence;
-        setPreview(undefined);
-      },
-      undo: () =>
-        change((baseRevision) =>
-          api.POST("/api/visits/{visit}/plan/undo", { params: { path: { visit } }, body: { baseRevision } }),
-        ),
-      redo: () =>
-        change((baseRevision) =>
-          api.POST("/api/visits/{visit}/plan/redo", { params: { path: { visit } }, body: { baseRevision } }),
-        ),
-      reload: () => {
-        // In the same line as the edits: what is read must not be older than what was changed.
-        line.current = line.current.then(() => read().catch((e: Error) => setProblem(e.message)));
-      },
-    },
+  const forget = () => {
+    trying.current.next = undefined;
   };
+  const drop = () => {
+    trying.current.stopped = trying.current.sequence;
+    setChange(undefined);
+  };
+  const stop = () => {
+    forget();
+    drop();
+  };
+  const tryOut = (edit: PlanEdit) => {
+    const t = trying.current;
+    t.next = edit;
+    if (t.busy) {
+      return;
+    }
+    t.busy = true;
+    (async () => {
+      for (let base = revision(); t.next && base !== undefined; base = revision()) {
+        const body = { baseRevision: base, edit: t.next, sequence: ++t.sequence };
+        t.next = undefined;
+        const data = await given(
+          api.POST("/api/visits/{visit}/plan/previews", { params: { path: { visit } }, body }),
+        );
+        if (body.sequence > t.stopped) {
+          setChange(data);
+        }
+      }
+    })()
+      // What can't be tried shows nothing: the edit itself will say why.
+      .catch(() => undefined)
+      .finally(() => {
+        t.busy = false;
+      });
+  };
+  return { change, tryOut, forget, drop, stop };
 }

@@ -1,6 +1,8 @@
 import { Segmented } from "antd";
 import { NavLink } from "react-router";
+import parts from "../style/parts.module.css";
 import { setUnits, useUnits } from "../views/units";
+import css from "./MainNav.module.css";
 
 const places = [
   { to: "/", name: "Day" },
@@ -12,10 +14,15 @@ const places = [
 export function MainNav() {
   const units = useUnits();
   return (
-    <div className="row places">
-      <nav className="row" aria-label="Places">
+    <div className={`${parts.row} ${css.places}`}>
+      <nav className={parts.row} aria-label="Places">
         {places.map((p) => (
-          <NavLink key={p.to} to={p.to} end className={({ isActive }) => (isActive ? "place now" : "place")}>
+          <NavLink
+            key={p.to}
+            to={p.to}
+            end
+            className={({ isActive }) => (isActive ? `${parts.place} ${css.now}` : parts.place)}
+          >
             {p.name}
           </NavLink>
         ))}

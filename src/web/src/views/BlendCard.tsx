@@ -1,5 +1,7 @@
 import { useState } from "react";
 import type { PlanView, Schemas } from "../api/client";
+import parts from "../style/parts.module.css";
+import css from "./BlendCard.module.css";
 import { rise, unitsNow } from "./units";
 import { zoneWords } from "./words";
 
@@ -77,19 +79,19 @@ export function BlendCard({ plan, card, onLight }: Props) {
     },
   ];
   return (
-    <dl className="measures">
+    <dl className={css.measures}>
       {bars.map((b) => {
         const x = (v: number) => `${Math.min(100, Math.max(0, ((v - b.from) / (b.to - b.from)) * 100))}%`;
         const line = card?.lines.find((l) => l.measure === b.line);
         const outside = line !== undefined && (b.value === null || b.value < line.low || b.value > line.high);
         const panels = outside && line?.blame.length ? line.blame : (line?.thank ?? []);
         return (
-          <div key={b.name} className={outside ? "outside" : undefined}>
+          <div key={b.name} className={outside ? css.outside : undefined}>
             <dt>
               {panels.length > 0 ? (
                 <button
                   type="button"
-                  className="card-line"
+                  className={css.cardLine}
                   title={line?.words}
                   aria-label={`${b.name}: show ${outside ? "what holds it back" : "what to thank"}`}
                   onClick={() => {
@@ -105,21 +107,23 @@ export function BlendCard({ plan, card, onLight }: Props) {
               {outside && b.where && <small>{b.where}</small>}
             </dt>
             <dd>
-              <span className="bar" aria-hidden="true">
+              <span className={css.bar} aria-hidden="true">
                 {line && (
                   <span
-                    className="band"
+                    className={css.band}
                     style={{ left: x(line.low), right: `calc(100% - ${x(line.high)})` }}
                   />
                 )}
-                {b.value !== null && <span className="mark" style={{ left: x(b.value) }} />}
+                {b.value !== null && <span className={css.mark} style={{ left: x(b.value) }} />}
               </span>
               <output aria-label={b.name}>
                 {b.text}
-                {outside && <span className="hidden"> outside the wish</span>}
+                {outside && <span className={parts.hidden}> outside the wish</span>}
               </output>
             </dd>
-            {open === b.line && line?.words && <p className="why card-words">{line.words}</p>}
+            {open === b.line && line?.words && (
+              <p className={`${parts.why} ${css.cardWords}`}>{line.words}</p>
+            )}
           </div>
         );
       })}

@@ -1,5 +1,6 @@
 import { Segmented, Select, Switch } from "antd";
 import { Children } from "react";
+import parts from "../style/parts.module.css";
 
 /** One of a few, under a word that says of what. */
 export function Choice<T extends string>({
@@ -31,7 +32,7 @@ export function Choice<T extends string>({
 /** A word and what is set beside it. */
 export function Line({ name, children }: { name: string; children: React.ReactNode }) {
   return (
-    <div className="set">
+    <div className={parts.set}>
       <span>{name}</span>
       {Children.count(children) > 1 ? <div>{children}</div> : children}
     </div>

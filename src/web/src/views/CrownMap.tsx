@@ -1,5 +1,7 @@
 import { memo, type ReactNode } from "react";
 import type { PanelView } from "../api/client";
+import { tokens } from "../style/tokens";
+import css from "./CrownMap.module.css";
 
 interface Props {
   scalp: number[];
@@ -58,7 +60,7 @@ export const pathOf = (outline: number[]) => {
 };
 
 export const hexOf = (colours: string[] | undefined, level: number) =>
-  colours?.[Math.round((Math.min(10, Math.max(1, level)) - 1) * 10)] ?? "#777777";
+  colours?.[Math.round((Math.min(10, Math.max(1, level)) - 1) * 10)] ?? tokens.unknown;
 
 /** The scalp unrolled from above in true areas: panels filled with the level they reach, what stays natural dark. */
 export const CrownMap = memo(function CrownMap(props: Props) {
@@ -66,18 +68,18 @@ export const CrownMap = memo(function CrownMap(props: Props) {
   const dark = hexOf(colours, natural);
   const chosen = panels.find((p) => p.key === selected);
   return (
-    <svg className="map" viewBox={mapBox} role="group" aria-label="Crown map">
-      <path d={`M-0.9 -12.3 Q0 -13.6 0.9 -12.3`} fill="none" stroke="#8b928e" strokeWidth="0.18" />
-      <text x="-17.4" y="0.6" fontSize="1.45" fill="#566064">
+    <svg className={css.map} viewBox={mapBox} role="group" aria-label="Crown map">
+      <path d={`M-0.9 -12.3 Q0 -13.6 0.9 -12.3`} fill="none" stroke={tokens.edge} strokeWidth="0.18" />
+      <text x="-17.4" y="0.6" fontSize="1.45" fill={tokens.inkSoft}>
         ear
       </text>
-      <text x="17.4" y="0.6" fontSize="1.45" fill="#566064" textAnchor="end">
+      <text x="17.4" y="0.6" fontSize="1.45" fill={tokens.inkSoft} textAnchor="end">
         ear
       </text>
-      <text x="-17.4" y="-11.6" fontSize="1.45" fill="#566064">
+      <text x="-17.4" y="-11.6" fontSize="1.45" fill={tokens.inkSoft}>
         her left
       </text>
-      <path d={`${pathOf(scalp)}Z`} fill={dark} stroke="#8b928e" strokeWidth="0.2" />
+      <path d={`${pathOf(scalp)}Z`} fill={dark} stroke={tokens.edge} strokeWidth="0.2" />
       {panels.map((p) => (
         <path
           key={p.key}
@@ -87,7 +89,11 @@ export const CrownMap = memo(function CrownMap(props: Props) {
           stroke={p.paint ? "rgba(20,20,20,0.35)" : "rgba(255,255,255,0.22)"}
           strokeWidth={picked?.has(p.key) ? 0.4 : marked.has(p.key) ? 0.32 : 0.09}
           style={
-            picked?.has(p.key) ? { stroke: "#1590ab" } : marked.has(p.key) ? { stroke: "#ffffff" } : undefined
+            picked?.has(p.key)
+              ? { stroke: tokens.accentBright }
+              : marked.has(p.key)
+                ? { stroke: tokens.white }
+                : undefined
           }
           role="button"
           tabIndex={p.key === selected ? 0 : -1}
@@ -115,7 +121,7 @@ export const CrownMap = memo(function CrownMap(props: Props) {
       <path
         d={pathOf(part)}
         fill="none"
-        stroke="#ffffff"
+        stroke={tokens.white}
         strokeWidth="0.34"
         strokeLinecap="round"
         pointerEvents="none"
@@ -124,12 +130,12 @@ export const CrownMap = memo(function CrownMap(props: Props) {
         <g pointerEvents="none" fill="none" strokeLinejoin="round">
           <path
             d={`${chosen.outlines.map((o) => pathOf(o)).join("Z")}Z`}
-            stroke="#0b6a80"
+            stroke={tokens.accent}
             strokeWidth="0.75"
           />
           <path
             d={`${chosen.outlines.map((o) => pathOf(o)).join("Z")}Z`}
-            stroke="#ffffff"
+            stroke={tokens.white}
             strokeWidth="0.3"
           />
         </g>

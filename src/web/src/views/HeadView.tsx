@@ -3,7 +3,10 @@ import { Button } from "antd";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { Wear } from "../api/client";
 import { type Colours, colourHead, fetchSeen, strandAt } from "../api/seen";
+import { tokens } from "../style/tokens";
+import css from "./HeadView.module.css";
 import { type Wiped, WipeLine } from "./Wipe";
+import wipeCss from "./Wipe.module.css";
 
 export const angleStep = 30;
 const names: Record<number, string> = {
@@ -169,8 +172,8 @@ export function HeadView(props: Props) {
   };
 
   return (
-    <div className="head">
-      <div className="picture">
+    <div className={plain ? `${css.head} ${css.middle}` : css.head}>
+      <div className={css.picture}>
         <canvas
           ref={canvas}
           width={520}
@@ -210,10 +213,10 @@ export function HeadView(props: Props) {
           }}
         />
         {wiped && seen && <WipeLine at={wipeAt} onAt={setWipeAt} wiped={wiped} />}
-        {caption && <span className="wipe-word left">{caption}</span>}
+        {caption && <span className={`${wipeCss.wipeWord} ${wipeCss.left}`}>{caption}</span>}
         {!plain && (
           <Button
-            className="save-picture"
+            className={css.savePicture}
             aria-label="Save picture"
             title="Save picture"
             onClick={() =>
@@ -231,7 +234,7 @@ export function HeadView(props: Props) {
           />
         )}
         <Button
-          className="above"
+          className={css.above}
           aria-pressed={tilt > usualTilt}
           aria-label="From above"
           title="From above"
@@ -240,7 +243,7 @@ export function HeadView(props: Props) {
         />
       </div>
       {!seen && (
-        <div className="head-wait">{error ? `${error.message}` : "The hair is falling into place…"}</div>
+        <div className={css.headWait}>{error ? `${error.message}` : "The hair is falling into place…"}</div>
       )}
       {!plain && <Ring angle={angle} onAngle={onAngle} />}
     </div>
@@ -256,14 +259,14 @@ export function Ring({ angle, onAngle }: { angle: number; onAngle(a: number): vo
     return { x: w / 2 - Math.sin(-r) * 132, y: 26 + Math.cos(r) * 15 };
   };
   return (
-    <div className="ring">
+    <div className={css.ring}>
       <Button
         aria-label="Turn left"
         onClick={() => turn(-angleStep)}
         icon={<span aria-hidden="true">‹</span>}
       />
       <svg width={w} height={52} viewBox={`0 0 ${w} 52`} role="group" aria-label="Angles">
-        <ellipse cx={w / 2} cy={26} rx={132} ry={15} fill="none" stroke="#9aa09c" strokeWidth="2" />
+        <ellipse cx={w / 2} cy={26} rx={132} ry={15} fill="none" stroke={tokens.edge} strokeWidth="2" />
         {Object.keys(names).map((key) => {
           const a = Number(key);
           const p = at(a);
@@ -273,7 +276,7 @@ export function Ring({ angle, onAngle }: { angle: number; onAngle(a: number): vo
                 cx={p.x}
                 cy={p.y}
                 r={a === angle ? 9 : 4.5}
-                fill={a === angle ? "#0b6a80" : "#7c8480"}
+                fill={a === angle ? tokens.accent : tokens.edge}
               />
               {/* biome-ignore lint/a11y/noStaticElementInteractions: arrow keys on the head do the same */}
               <circle
@@ -287,7 +290,7 @@ export function Ring({ angle, onAngle }: { angle: number; onAngle(a: number): vo
             </g>
           );
         })}
-        <text x={w / 2} y={31} textAnchor="middle" fontSize="14" fill="#3f484b">
+        <text x={w / 2} y={31} textAnchor="middle" fontSize="14" fill={tokens.deep}>
           {names[angle]}
         </text>
       </svg>

@@ -1,4 +1,6 @@
 import { useRef, useState } from "react";
+import { tokens } from "../style/tokens";
+import css from "./MapHandle.module.css";
 
 interface Props {
   /** Where it stands on the map, cm; +x her left, +y her face. */
@@ -40,7 +42,7 @@ export function MapHandle(props: Props) {
   return (
     <g
       transform={`translate(${-at.x} ${-at.y})`}
-      className="maphandle"
+      className={css.maphandle}
       role="slider"
       tabIndex={0}
       aria-label={label}
@@ -70,11 +72,11 @@ export function MapHandle(props: Props) {
       }}
     >
       <circle r="1.7" fill="transparent" />
-      <circle r="0.72" fill="#ffffff" stroke="#0b6a80" strokeWidth="0.26" />
+      <circle r="0.72" fill={tokens.white} stroke={tokens.accent} strokeWidth="0.26" />
       {held && (
         <g transform="translate(0 -2.1)" pointerEvents="none">
           <rect x="-3.1" y="-1.25" width="6.2" height="2" rx="0.9" fill="rgba(29,35,37,0.85)" />
-          <text textAnchor="middle" y="0.25" fontSize="1.3" fontWeight="600" fill="#ffffff">
+          <text textAnchor="middle" y="0.25" fontSize="1.3" fontWeight="600" fill={tokens.white}>
             {text.replace(/[-\d.]+/, String(Number(held.value.toFixed(1))))}
           </text>
         </g>

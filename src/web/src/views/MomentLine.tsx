@@ -1,5 +1,6 @@
 import { Button, Slider } from "antd";
 import { longestMinutes, type MomentKey, momentWords, type Work } from "../api/usePlan";
+import css from "./MomentLine.module.css";
 
 const weeksShown = [6, 12, 20] as const;
 
@@ -13,7 +14,7 @@ export function MomentLine({ work }: { work: Work }) {
   const button = (m: MomentKey, words: string) => (
     <Button
       type="text"
-      className={moment === m ? "now" : ""}
+      className={moment === m ? css.now : undefined}
       aria-pressed={moment === m}
       onClick={() => work.setMoment(m)}
     >
@@ -21,7 +22,7 @@ export function MomentLine({ work }: { work: Work }) {
     </Button>
   );
   return (
-    <div className="moment">
+    <div className={css.moment}>
       <Slider
         min={0}
         max={longest}
@@ -32,14 +33,12 @@ export function MomentLine({ work }: { work: Work }) {
         ariaLabelForHandle="Moment"
         ariaValueTextFormatterForHandle={(v) => momentWords(grown ? moment : key(v))}
       />
-      <div className="row">
+      <div className={css.ends}>
         {button("before", "Before")}
-        {value > 0 && value < longest && <span className="now">minute {value}</span>}
+        {value > 0 && value < longest && <span className={css.now}>minute {value}</span>}
         {button("rinsed", "Rinsed")}
         {weeksShown.map((w) => (
-          <span key={w} className="later">
-            {button(`${w}w`, `+${w} wk`)}
-          </span>
+          <span key={w}>{button(`${w}w`, `+${w} wk`)}</span>
         ))}
       </div>
     </div>

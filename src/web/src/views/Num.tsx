@@ -1,4 +1,5 @@
 import { InputNumber } from "antd";
+import parts from "../style/parts.module.css";
 import { shownAs, useUnits } from "./units";
 
 /**
@@ -22,7 +23,7 @@ export function Num(props: {
   const digits = scale?.digits ?? 0;
   const out = (v: number) => (scale ? Number((v / scale.per).toFixed(digits)) : v);
   return (
-    <label className="set">
+    <label className={parts.set}>
       <span>
         {name}
         {error && <small role="alert">{error}</small>}

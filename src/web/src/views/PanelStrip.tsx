@@ -1,6 +1,9 @@
 import { useEffect, useRef } from "react";
 import type { PanelView, PlanEdit, Strip } from "../api/client";
 import type { Colours } from "../api/seen";
+import parts from "../style/parts.module.css";
+import { tokens } from "../style/tokens";
+import css from "./PanelStrip.module.css";
 import { coatOf } from "./shapes";
 import { DepthBar, depthLeft, depthWidth, drawStrip, Edge, height, left, top, width } from "./stripDrawing";
 import { type Handle, handlesOf } from "./stripHandles";
@@ -46,7 +49,7 @@ export function PanelStrip({ panel, strip, colours, coat, onTry, onEdit }: Props
   const [unit, each, figures] = useUnits() === "us" ? [2.54, 1, 4] : [1, 2, 10];
   const ticks = Array.from({ length: Math.floor(length / unit / each) + 1 }, (_, i) => i * each);
   return (
-    <div className="strip" style={{ height: top + height + 26 }}>
+    <div className={css.strip} style={{ height: top + height + 26 }}>
       <canvas
         ref={canvas}
         width={width}
@@ -56,13 +59,13 @@ export function PanelStrip({ panel, strip, colours, coat, onTry, onEdit }: Props
         aria-label={`Strip of ${panel.words}`}
       />
       <svg ref={svg} width={210} height={top + height + 26} role="group" aria-label="Strip handles">
-        <text x={left + width / 2} y={14} textAnchor="middle" className="small">
+        <text x={left + width / 2} y={14} textAnchor="middle" className={css.small}>
           scalp
         </text>
-        <text x={left + width / 2} y={top + height + 18} textAnchor="middle" className="small">
+        <text x={left + width / 2} y={top + height + 18} textAnchor="middle" className={css.small}>
           ends
         </text>
-        <text x={depthLeft + depthWidth / 2} y={14} textAnchor="middle" className="small">
+        <text x={depthLeft + depthWidth / 2} y={14} textAnchor="middle" className={css.small}>
           depth
         </text>
         {ticks.map((t) => (
@@ -72,10 +75,10 @@ export function PanelStrip({ panel, strip, colours, coat, onTry, onEdit }: Props
               x2={left - 1}
               y1={top + t * unit * perCm}
               y2={top + t * unit * perCm}
-              stroke="#7c8480"
+              stroke={tokens.edge}
             />
             {t % figures === 0 && (
-              <text x={left - 12} y={top + t * unit * perCm + 4} textAnchor="end" className="small">
+              <text x={left - 12} y={top + t * unit * perCm + 4} textAnchor="end" className={css.small}>
                 {t}
               </text>
             )}
@@ -88,7 +91,7 @@ export function PanelStrip({ panel, strip, colours, coat, onTry, onEdit }: Props
         {handles.map((h) => (
           <g
             key={h.name}
-            className="handle"
+            className={parts.handle}
             transform={`translate(${h.x} ${h.y})`}
             role="slider"
             tabIndex={0}
@@ -122,8 +125,8 @@ export function PanelStrip({ panel, strip, colours, coat, onTry, onEdit }: Props
             <circle r={22} fill="transparent" />
             {h.pill ? (
               <>
-                <rect x={-30} y={-13} width={60} height={26} rx={13} fill="#0b6a80" />
-                <text y={5} textAnchor="middle" className="pill">
+                <rect x={-30} y={-13} width={60} height={26} rx={13} fill={tokens.accent} />
+                <text y={5} textAnchor="middle" className={css.pill}>
                   {h.label}
                 </text>
               </>
@@ -131,8 +134,8 @@ export function PanelStrip({ panel, strip, colours, coat, onTry, onEdit }: Props
               <>
                 <circle
                   r={h.quiet && h.sideways ? 7 : 10}
-                  fill="#ffffff"
-                  stroke="#0b6a80"
+                  fill={tokens.white}
+                  stroke={tokens.accent}
                   strokeWidth={h.quiet && h.sideways ? 2.5 : 3.5}
                 />
                 {!h.sideways && !h.quiet && (
@@ -144,13 +147,13 @@ export function PanelStrip({ panel, strip, colours, coat, onTry, onEdit }: Props
                     }
                   >
                     <rect width={labelWidth(h.label)} height={20} rx={10} fill="rgba(24,30,32,0.82)" />
-                    <text x={labelWidth(h.label) / 2} y={14.5} textAnchor="middle" className="pill">
+                    <text x={labelWidth(h.label) / 2} y={14.5} textAnchor="middle" className={css.pill}>
                       {h.label}
                     </text>
                   </g>
                 )}
                 {h.sideways && !h.quiet && (
-                  <text y={-15} textAnchor="middle" className="small strong">
+                  <text y={-15} textAnchor="middle" className={`${css.small} ${css.strong}`}>
                     {h.label}
                   </text>
                 )}

@@ -1,6 +1,8 @@
 import { Button, Popover } from "antd";
 import type { Finding, PlanEdit, PlanView, Schemas } from "../api/client";
+import parts from "../style/parts.module.css";
 import { BlendCard } from "./BlendCard";
+import css from "./SecondLook.module.css";
 import { SetAside, SetAsideList } from "./SetAside";
 import { SeverityMark } from "./SeverityMark";
 import { quantity, rise, said, unitsNow, useUnits } from "./units";
@@ -28,15 +30,15 @@ export function SecondLook(props: Props) {
   const heard = findings.filter((f) => f.setAside == null);
   const aside = findings.filter((f) => f.setAside != null);
   return (
-    <section className="look" aria-label="Second look">
+    <section className={css.look} aria-label="Second look">
       <h2>Against the wish</h2>
       <BlendCard plan={plan} card={card} onLight={onLight} />
-      <div className="findings" aria-live="polite" aria-busy={looking}>
+      <div aria-live="polite" aria-busy={looking}>
         {heard.map((f) => (
           <One key={f.id} {...props} finding={f} />
         ))}
         {heard.length === 0 && (
-          <p className="calm">
+          <p className={parts.calm}>
             {painted
               ? "No issues. Check every side once more."
               : "Nothing is painted yet. Pick a panel on the map and give it a shape."}
@@ -70,23 +72,23 @@ function One({
   const trying = tried === f.id;
   const units = useUnits();
   return (
-    <article className="finding" aria-label={f.title}>
+    <article className={parts.finding} aria-label={f.title}>
       <h3>
         <SeverityMark severity={f.severity} />
         <span>{f.title}</span>
-        <Popover trigger="click" content={<p className="why">{said(f.whyParts, units)}</p>}>
+        <Popover trigger="click" content={<p className={parts.why}>{said(f.whyParts, units)}</p>}>
           <Button type="text">Why</Button>
         </Popover>
       </h3>
       <p>{said(f.textParts, units)}</p>
       {f.fix && trying && (
-        <p className="effect" role="status">
+        <p className={css.effect} role="status">
           {f.fix.now.name}: {figure(f.fix.now.value, f.fix.now.unit)} →{" "}
           <b>{f.fix.after == null ? "fixed" : figure(f.fix.after, f.fix.now.unit)}</b>
           {f.fix.brings.length > 0 && `; brings ${f.fix.brings.join(", ").toLowerCase()}`}
         </p>
       )}
-      <div className="row">
+      <div className={parts.row}>
         {trying ? (
           <>
             <Button key="keep" autoFocus type="primary" onClick={() => onKeep(f)}>
@@ -108,7 +110,7 @@ function One({
           </>
         )}
       </div>
-      {f.fix && !f.fix.mends && <p className="soft">Better, not yet enough.</p>}
+      {f.fix && !f.fix.mends && <p className={parts.soft}>Better, not yet enough.</p>}
     </article>
   );
 }

@@ -1,6 +1,8 @@
 import { Button, Input, Popover } from "antd";
 import { useState } from "react";
 import type { PlanEdit, Schemas } from "../api/client";
+import parts from "../style/parts.module.css";
+import css from "./SetAside.module.css";
 
 interface Heard {
   id: string;
@@ -17,7 +19,7 @@ export function SetAside({ finding, edit }: { finding: Heard; edit(edit: PlanEdi
     <Popover
       trigger="click"
       content={
-        <div className="move" role="group" aria-label={`Set aside: ${finding.title}`}>
+        <div className={parts.move} role="group" aria-label={`Set aside: ${finding.title}`}>
           <Input
             aria-label="Reason"
             placeholder="Reason to set it aside"
@@ -43,7 +45,7 @@ export function SetAsideList({ aside, edit }: { aside: Heard[]; edit(edit: PlanE
     <details>
       <summary>{aside.length === 1 ? "One set aside" : `${aside.length} set aside`}</summary>
       {aside.map((f) => (
-        <div key={f.id} className="aside">
+        <div key={f.id} className={css.aside}>
           <span>
             {f.title}: {f.setAside}
           </span>

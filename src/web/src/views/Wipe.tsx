@@ -1,4 +1,5 @@
 import type { Colours } from "../api/seen";
+import css from "./Wipe.module.css";
 
 /** Another state of the same head, shown to the right of a line that can be drawn across. */
 export interface Wiped {
@@ -13,10 +14,10 @@ export function WipeLine({ at, onAt, wiped }: { at: number; onAt(at: number): vo
   const within = (v: number) => Math.min(1, Math.max(0, v));
   return (
     <>
-      <span className="wipe-word left">{wiped.left}</span>
-      <span className="wipe-word right">{wiped.right}</span>
+      <span className={`${css.wipeWord} ${css.left}`}>{wiped.left}</span>
+      <span className={`${css.wipeWord} ${css.right}`}>{wiped.right}</span>
       <div
-        className="wipe-line"
+        className={css.wipeLine}
         style={{ left: `${at * 100}%` }}
         role="slider"
         tabIndex={0}

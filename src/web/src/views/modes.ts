@@ -1,5 +1,6 @@
 import type { PanelView } from "../api/client";
 import type { Colours } from "../api/seen";
+import { tokens } from "../style/tokens";
 
 /** What the colours of the head stand for. */
 export type Mode = "hair" | "level" | "panel" | "seen" | "toCome";
@@ -117,7 +118,7 @@ export function showAs(
     ? {
         levels: bytes,
         colours: tableOf((i) => (i === 0 ? [70, 72, 74] : cool[(i - 1) % cool.length]), colours),
-        legend: [{ hex: "#46484a", label: "left out" }],
+        legend: [{ hex: tokens.leftOut, label: "left out" }],
       }
     : {
         levels: bytes,

@@ -1,5 +1,6 @@
 import { fromBase64, type Strip } from "../api/client";
 import type { Colours } from "../api/seen";
+import { tokens } from "../style/tokens";
 
 /** Where the strip and its cross-section lie, pixels. */
 export const top = 24;
@@ -28,7 +29,7 @@ export function Edge({
     <polyline
       points={points.join(" ")}
       fill="none"
-      stroke="#0b6a80"
+      stroke={tokens.accent}
       strokeWidth={quiet ? 1.2 : 2}
       strokeOpacity={quiet ? 0.6 : 1}
       strokeDasharray="5 5"
@@ -42,7 +43,7 @@ export function Edge({
  */
 export function DepthBar({ strip, colours }: { strip: Strip | undefined; colours: Colours | undefined }) {
   if (!strip || !colours) {
-    return <rect x={depthLeft} y={top} width={depthWidth} height={height} fill="#555555" rx={3} />;
+    return <rect x={depthLeft} y={top} width={depthWidth} height={height} fill={tokens.inkSoft} rx={3} />;
   }
   const levels = fromBase64(strip.section);
   const row = height / strip.rows;

@@ -1,4 +1,6 @@
 import { useState } from "react";
+import parts from "../style/parts.module.css";
+import css from "./Care.module.css";
 
 interface Props {
   stops: readonly string[];
@@ -15,9 +17,9 @@ export function Care({ stops, cautions }: Props) {
   const fresh = cautions.filter((c) => !read.has(c));
   const shown = open ? cautions : fresh.slice(0, 1);
   return (
-    <div className="care" role="note" aria-label="Care">
+    <div className={parts.care} role="note" aria-label="Care">
       {stops.map((s) => (
-        <p key={s} className="stop">
+        <p key={s} className={css.stop}>
           <b>Stop.</b> {s}
         </p>
       ))}
@@ -26,7 +28,7 @@ export function Care({ stops, cautions }: Props) {
       ))}
       <button
         type="button"
-        className="care-line"
+        className={css.careLine}
         aria-expanded={open}
         onClick={() => {
           setOpen(!open);

@@ -1,4 +1,6 @@
 import { type ReactNode, useState } from "react";
+import parts from "../style/parts.module.css";
+import css from "./Columns.module.css";
 import { useNarrow } from "./useNarrow";
 
 /** A column of a stage: what it is called there, and what stands in it. */
@@ -19,7 +21,7 @@ interface Props {
 
 const tabs = ["where", "along", "mind"] as const;
 const names = { where: "Where", along: "Along", mind: "Mind" } as const;
-const classes = { where: "map-col", along: "strip-col", mind: "look-col" } as const;
+const classes = { where: css.mapCol, along: css.stripCol, mind: parts.lookCol } as const;
 
 /**
  * The four columns that every stage shares: what is seen, where, along the strand (or the clock), what to
@@ -31,10 +33,10 @@ export function Columns({ seen, count = 0, ...columns }: Props) {
   const [tab, setTab] = useState<(typeof tabs)[number]>("where");
   if (!narrow) {
     return (
-      <main className="workspace">
+      <main className={css.workspace}>
         {seen}
         {tabs.map((t) => (
-          <section key={t} className={`col ${classes[t]}`} aria-label={columns[t].label}>
+          <section key={t} className={`${parts.col} ${classes[t]}`} aria-label={columns[t].label}>
             {columns[t].content}
           </section>
         ))}
@@ -42,10 +44,10 @@ export function Columns({ seen, count = 0, ...columns }: Props) {
     );
   }
   return (
-    <main className="workspace narrow">
+    <main className={`${css.workspace} ${css.narrow}`}>
       {seen}
-      <div className="tabbed">
-        <div className="tabs" role="tablist" aria-label="Columns">
+      <div className={css.tabbed}>
+        <div className={css.tabs} role="tablist" aria-label="Columns">
           {tabs.map((t) => (
             <button
               key={t}
@@ -66,14 +68,14 @@ export function Columns({ seen, count = 0, ...columns }: Props) {
               }}
             >
               {names[t]}
-              {t === "mind" && count > 0 && <span className="count">{count}</span>}
+              {t === "mind" && count > 0 && <span className={css.count}>{count}</span>}
             </button>
           ))}
         </div>
         <section
           id="tab-panel"
           role="tabpanel"
-          className={`col ${classes[tab]}`}
+          className={`${parts.col} ${classes[tab]}`}
           aria-label={columns[tab].label}
         >
           {columns[tab].content}

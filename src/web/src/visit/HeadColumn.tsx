@@ -1,10 +1,12 @@
 import { Button } from "antd";
 import { type ReactNode, useEffect, useMemo } from "react";
 import type { MomentKey } from "../api/usePlan";
+import parts from "../style/parts.module.css";
 import { HeadView, Ring } from "../views/HeadView";
 import { modeWords, showAs } from "../views/modes";
 import type { Wiped } from "../views/Wipe";
 import { wearWords } from "../views/words";
+import css from "./HeadColumn.module.css";
 import { LookBar, useAgainst } from "./LookBar";
 import { useVisit } from "./useVisit";
 
@@ -66,9 +68,9 @@ export function HeadColumn({ moment, wears, wiped, own, children }: Props) {
     onPick: (i: number, besides: boolean) => plan.panels[i] && selection.select(plan.panels[i].key, besides),
   };
   return (
-    <section className="col head-col" aria-label="Head">
-      <div className="row head-acts">
-        <div className="row wears" role="group" aria-label="Worn">
+    <section className={`${parts.col} ${css.headCol}`} aria-label="Head">
+      <div className={parts.row}>
+        <div className={parts.row} role="group" aria-label="Worn">
           {plan.plan.wears.map((w) => (
             <Button
               key={w}
@@ -93,7 +95,7 @@ export function HeadColumn({ moment, wears, wiped, own, children }: Props) {
           />
         )}
       </div>
-      <div className={beside ? "heads" : "heads one"}>
+      <div className={beside ? css.heads : `${css.heads} ${css.one}`}>
         <HeadView
           {...head}
           levels={own ? work.levels : shown?.levels}
@@ -108,7 +110,7 @@ export function HeadColumn({ moment, wears, wiped, own, children }: Props) {
       </div>
       {beside && <Ring angle={angle} onAngle={setAngle} />}
       {!own && shown && shown.legend.length > 0 && (
-        <ul className="legend" aria-label={`Colours: ${modeWords[mode]}`}>
+        <ul className={css.legend} aria-label={`Colours: ${modeWords[mode]}`}>
           {shown.legend.map((l) => (
             <li key={l.label}>
               <span style={{ background: l.hex }} />

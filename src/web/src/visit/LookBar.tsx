@@ -1,11 +1,13 @@
 import { useQuery } from "@tanstack/react-query";
 import { Button, Dropdown } from "antd";
 import { useMemo } from "react";
-import { bytes } from "../api/client";
+import { bytes } from "../api/given";
 import type { Colours } from "../api/seen";
 import { longestMinutes, type MomentKey, momentWords, type Work } from "../api/usePlan";
+import parts from "../style/parts.module.css";
 import { type Mode, modeWords } from "../views/modes";
 import type { Wiped } from "../views/Wipe";
+import css from "./LookBar.module.css";
 
 /** What the head is held against. */
 export type Against = { moment: MomentKey } | { revision: number } | { proposal: number; name: string };
@@ -79,7 +81,7 @@ export function LookBar({ work, mode, onMode, comparing, onCompare, problem }: P
       : { moment: (/^\d+$/.test(rest) ? Number(rest) : rest) as MomentKey };
   };
   return (
-    <div className="row look-bar" role="group" aria-label="How it is shown">
+    <div className={`${parts.row} ${css.lookBar}`} role="group" aria-label="How it is shown">
       <Dropdown
         trigger={["click"]}
         menu={{

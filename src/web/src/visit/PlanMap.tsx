@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import parts from "../style/parts.module.css";
 import { CrownMap } from "../views/CrownMap";
 import { useVisit } from "./useVisit";
 
@@ -8,7 +9,7 @@ export function PlanMap({ selected, children }: { selected: string | undefined; 
   const { plan } = work;
   return (
     <>
-      <div className="title">
+      <div className={parts.title}>
         <h2>Crown map</h2>
         <span>
           {plan.panels.length} panels · {plan.panels.filter((p) => p.paint).length} painted

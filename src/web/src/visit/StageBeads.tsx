@@ -1,4 +1,6 @@
 import { NavLink } from "react-router";
+import { tokens } from "../style/tokens";
+import css from "./StageBeads.module.css";
 
 const stages = [
   { at: "consult", name: "Consult" },
@@ -21,13 +23,13 @@ export function StageBeads({ visit, done }: { visit: string; done: ReadonlySet<S
     " ",
   );
   return (
-    <nav className="strand" aria-label="Stages of the visit">
+    <nav className={css.strand} aria-label="Stages of the visit">
       <svg width={width} height={44} viewBox={`0 0 ${width} 44`} aria-hidden="true">
         <defs>
           <linearGradient id="strand" x1="0" x2="1">
-            <stop offset="0" stopColor="#2f3638" />
-            <stop offset="0.55" stopColor="#6d7678" />
-            <stop offset="1" stopColor="#c9cac6" />
+            <stop offset="0" stopColor={tokens.deep} />
+            <stop offset="0.55" stopColor={tokens.inkSoft} />
+            <stop offset="1" stopColor={tokens.line} />
           </linearGradient>
         </defs>
         <path d={path} stroke="url(#strand)" strokeWidth="5" fill="none" strokeLinecap="round" />
@@ -36,14 +38,16 @@ export function StageBeads({ visit, done }: { visit: string; done: ReadonlySet<S
         <NavLink
           key={s.at}
           to={`/visits/${visit}/${s.at}`}
-          className={({ isActive }) => `bead${isActive ? " now" : ""}${done.has(s.at) ? " done" : ""}`}
+          className={({ isActive }) =>
+            [css.bead, isActive && css.now, done.has(s.at) && css.done].filter(Boolean).join(" ")
+          }
           style={{ left: xs[i], top: wave(xs[i]) }}
           aria-current="step"
         >
-          <span className="dot" aria-hidden="true">
+          <span className={css.dot} aria-hidden="true">
             {done.has(s.at) ? "✓" : ""}
           </span>
-          <span className="name">{s.name}</span>
+          <span>{s.name}</span>
         </NavLink>
       ))}
     </nav>

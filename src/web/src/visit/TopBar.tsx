@@ -5,6 +5,7 @@ import { glanceOf } from "../api/glance";
 import type { Work } from "../api/usePlan";
 import { hairWords } from "../views/words";
 import { type Stage, StageBeads } from "./StageBeads";
+import css from "./TopBar.module.css";
 
 /** Who she is, where in the order of work we are, and the way back. */
 export function TopBar({ visit, work }: { visit: string; work: Work }) {
@@ -12,9 +13,9 @@ export function TopBar({ visit, work }: { visit: string; work: Work }) {
   const { data: glance } = useQuery(glanceOf(visit, work.revision));
   const done = new Set<Stage>(glance?.done);
   return (
-    <header className="top">
-      <div className="who">
-        <Link to="/" aria-label="Back to the day" className="back">
+    <header className={css.top}>
+      <div className={css.who}>
+        <Link to="/" aria-label="Back to the day" className={css.back}>
           ‹
         </Link>
         <div>
@@ -23,7 +24,7 @@ export function TopBar({ visit, work }: { visit: string; work: Work }) {
         </div>
       </div>
       <StageBeads visit={visit} done={done} />
-      <div className="acts">
+      <div className={css.acts}>
         <span role="status">{work.busy ? "saving…" : "saved"}</span>
         <Button
           aria-label="Undo"

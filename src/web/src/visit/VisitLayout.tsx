@@ -6,11 +6,13 @@ import { Link, Outlet, useParams } from "react-router";
 import type { Wear } from "../api/client";
 import { fetchColours } from "../api/seen";
 import { usePlan, type Work } from "../api/usePlan";
+import parts from "../style/parts.module.css";
 import type { Mode } from "../views/modes";
 import type { Comparing } from "./LookBar";
 import { TopBar } from "./TopBar";
 import { useSelection } from "./useSelection";
 import { VisitContext } from "./useVisit";
+import css from "./VisitLayout.module.css";
 
 /** One visit: who she is and how far it is, and the screen of a stage beneath. */
 export function VisitLayout() {
@@ -18,7 +20,7 @@ export function VisitLayout() {
   const { work, problem } = usePlan(visit);
   if (!work) {
     return (
-      <main className="waiting">
+      <main className={parts.waiting}>
         {problem ? (
           <>
             <h1>{problem}</h1>
@@ -72,7 +74,7 @@ function AtWork({ visit, work }: { visit: string; work: Work }) {
         setComparing,
       }}
     >
-      <div className="visit-frame">
+      <div className={css.visitFrame}>
         <TopBar visit={visit} work={work} />
         <Outlet />
       </div>

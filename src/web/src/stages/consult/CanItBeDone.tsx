@@ -2,7 +2,9 @@ import { Button, DatePicker, Input, Popover, Segmented } from "antd";
 import dayjs from "dayjs";
 import { useState } from "react";
 import type { Schemas } from "../../api/client";
+import parts from "../../style/parts.module.css";
 import { SeverityMark } from "../../views/SeverityMark";
+import css from "./CanItBeDone.module.css";
 import type { Consult } from "./useConsult";
 
 const standing = { stop: "alarm", caution: "caution", ask: "note", clear: "clear" } as const;
@@ -12,23 +14,23 @@ export function CanItBeDone({ consult, client }: { consult: Consult; client: str
   const { verdict } = consult.view;
   const [words, setWords] = useState<string>();
   return (
-    <div className="verdict" role="group" aria-label="Can it be done">
+    <div className={css.verdict} role="group" aria-label="Can it be done">
       <h2>Can it be done</h2>
-      <p className="large" role="status" aria-label="Verdict">
+      <p className={css.large} role="status" aria-label="Verdict">
         {verdict.title}
       </p>
       <p>{verdict.text}</p>
-      <div className="row">
+      <div className={parts.row}>
         <Popover
           trigger="click"
           content={
-            <table className="grounds">
+            <table className={css.grounds}>
               <tbody>
                 {verdict.grounds.map((g) => (
                   <tr key={g.what}>
                     <th scope="row">{g.what}</th>
                     <td>{g.value}</td>
-                    <td className="soft">{g.kind}</td>
+                    <td className={parts.soft}>{g.kind}</td>
                   </tr>
                 ))}
               </tbody>
@@ -41,7 +43,7 @@ export function CanItBeDone({ consult, client }: { consult: Consult; client: str
           trigger="click"
           onOpenChange={(open) => open && setWords(verdict.wordsForHer)}
           content={
-            <div className="wordsforher" role="group" aria-label="Words for the client">
+            <div className={css.wordsforher} role="group" aria-label="Words for the client">
               <Input.TextArea
                 aria-label="Words for the client"
                 rows={7}
@@ -49,7 +51,7 @@ export function CanItBeDone({ consult, client }: { consult: Consult; client: str
                 value={words ?? verdict.wordsForHer}
                 onChange={(e) => setWords(e.target.value)}
               />
-              <div className="row">
+              <div className={parts.row}>
                 <Button type="primary" onClick={() => consult.answer({ words: words || null })}>
                   Keep
                 </Button>
@@ -62,12 +64,12 @@ export function CanItBeDone({ consult, client }: { consult: Consult; client: str
           <Button type="primary">Words for the client</Button>
         </Popover>
       </div>
-      <section className="paper" aria-hidden="true">
+      <section className={css.paper} aria-hidden="true">
         <h1>{client}</h1>
         <p>{words ?? verdict.wordsForHer}</p>
       </section>
       {verdict.visits.length > 1 && (
-        <ol className="visits" aria-label="Visits">
+        <ol className={css.visits} aria-label="Visits">
           {verdict.visits.map((v) => (
             <li key={v.number}>
               {v.number === 1 ? "Today" : `After ${v.weeksAfter.toFixed(0)} weeks`}: level{" "}
@@ -83,7 +85,7 @@ export function CanItBeDone({ consult, client }: { consult: Consult; client: str
       <Popover
         trigger="click"
         content={
-          <ul className="ruledout">
+          <ul className={css.ruledout}>
             {verdict.ruledOut.map((a) => (
               <li key={a.technique}>
                 <b>{a.technique}</b>: {a.why}
@@ -95,7 +97,7 @@ export function CanItBeDone({ consult, client }: { consult: Consult; client: str
         <Button>Ruled out</Button>
       </Popover>
       <h2>Safe to start</h2>
-      <ul className="safety">
+      <ul className={css.safety}>
         {consult.view.safety.map((s) => (
           <li key={s.question}>
             <Question point={s} consult={consult} />
@@ -111,7 +113,7 @@ function Question({ point, consult }: { point: Schemas["SafetyPoint"]; consult: 
   const row = (
     <>
       <SeverityMark severity={standing[point.standing]} />
-      <span className="what">
+      <span>
         {point.title}
         {point.reason && <small aria-hidden="true">Overridden: {point.reason}</small>}
       </span>{" "}
@@ -119,20 +121,20 @@ function Question({ point, consult }: { point: Schemas["SafetyPoint"]; consult: 
     </>
   );
   if (!form) {
-    return <div className="point">{row}</div>;
+    return <div className={css.point}>{row}</div>;
   }
   return (
     <Popover
       trigger="click"
       content={
-        <div className="question" role="group" aria-label={point.title}>
+        <div className={css.question} role="group" aria-label={point.title}>
           {point.words && <p>{point.words}</p>}
           {form}
           {point.standing === "caution" && <GoPast point={point} consult={consult} />}
         </div>
       }
     >
-      <button type="button" className="point" aria-label={`${point.title} ${point.answer}`}>
+      <button type="button" className={css.point} aria-label={`${point.title} ${point.answer}`}>
         {row}
       </button>
     </Popover>
@@ -143,7 +145,7 @@ function Question({ point, consult }: { point: Schemas["SafetyPoint"]; consult: 
 function GoPast({ point, consult }: { point: Schemas["SafetyPoint"]; consult: Consult }) {
   const [reason, setReason] = useState("");
   return (
-    <div className="gopast">
+    <div className={css.gopast}>
       <Input
         aria-label="Reason to override"
         placeholder="Override because…"
@@ -209,7 +211,7 @@ const forms: Record<string, (consult: Consult) => React.ReactNode> = {
           }
         />
         {c.errors["patch.at"] && (
-          <p role="alert" className="wrong">
+          <p role="alert" className={parts.wrong}>
             {c.errors["patch.at"]}
           </p>
         )}

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import parts from "../../style/parts.module.css";
 import { cm, longestCm } from "../../views/words";
 import { Columns } from "../../visit/Columns";
 import { HeadColumn } from "../../visit/HeadColumn";
@@ -54,7 +55,7 @@ export function ConsultScreen() {
         label: "Where",
         content: consult && (
           <>
-            <div className="title">
+            <div className={parts.title}>
               <h2>Hair</h2>
               <span role="status" aria-label="Consultation">
                 {consult.busy ? "saving…" : "saved"}
@@ -69,7 +70,7 @@ export function ConsultScreen() {
         label: "One strand",
         content: consult && (
           <>
-            <div className="title">
+            <div className={parts.title}>
               <h2>One strand</h2>
               <span>{cm(longestCm(plan.hair))}</span>
             </div>

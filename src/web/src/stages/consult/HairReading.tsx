@@ -1,7 +1,9 @@
 import { Segmented } from "antd";
 import type { HairProfile, PlanEdit, PlanView, Schemas } from "../../api/client";
+import parts from "../../style/parts.module.css";
 import { Line } from "../../views/Choice";
 import { Num } from "../../views/Num";
+import css from "./HairReading.module.css";
 import type { Consult } from "./useConsult";
 import { ZoneDiffers } from "./ZoneDiffers";
 
@@ -28,7 +30,7 @@ export function HairReading({
     field: K,
     options: { value: HairProfile[K]; label: string }[],
   ) => (
-    <div className="set">
+    <div className={parts.set}>
       <span>{label}</span>
       <Segmented
         aria-label={label}
@@ -59,7 +61,7 @@ export function HairReading({
   );
   const { cut } = hair;
   return (
-    <div className="settings" role="group" aria-label="Hair and time">
+    <div className={parts.settings} role="group" aria-label="Hair and time">
       {number("Natural level", "naturalLevel", hair.naturalLevel, [1, 10, 0.5], (v) =>
         consult.setHair({ naturalLevel: v }),
       )}
@@ -135,7 +137,7 @@ export function HairReading({
         { value: "breaking", label: "breaking" },
       ])}
       <Line name="Curl">
-        <span className="row" role="radiogroup" aria-label="Curl">
+        <span className={parts.row} role="radiogroup" aria-label="Curl">
           {(Object.keys(curls) as Schemas["Curl"][]).map((c) => (
             <button
               key={c}
@@ -143,7 +145,7 @@ export function HairReading({
               role="radio"
               aria-checked={hair.curl === c}
               aria-label={c}
-              className="tile curl"
+              className={`${parts.tile} ${css.curl}`}
               onClick={() => consult.setHair({ curl: c })}
             >
               <svg width="24" height="28" viewBox="0 0 24 28" aria-hidden="true">
@@ -189,7 +191,7 @@ export function HairReading({
         />
       </Line>
       {consultation.part && consultation.part !== "alwaysHere" && (
-        <p className="soft">Look at “Other part” too: both partings have to work.</p>
+        <p className={parts.soft}>Look at “Other part” too: both partings have to work.</p>
       )}
       {number(
         "Time today",

@@ -1,6 +1,8 @@
 import { Button, Checkbox, Popover, Segmented, Select } from "antd";
 import type { Schemas, Wear } from "../../api/client";
+import parts from "../../style/parts.module.css";
 import { wearWords } from "../../views/words";
+import css from "./HowSheWearsIt.module.css";
 import type { Consult } from "./useConsult";
 
 const often: Record<Schemas["Often"], string> = {
@@ -28,9 +30,9 @@ export function HowSheWearsIt({
     <Popover
       trigger="click"
       content={
-        <div className="wearlist" role="group" aria-label="How it is worn">
+        <div className={css.wearlist} role="group" aria-label="How it is worn">
           {(Object.keys(wearWords) as Wear[]).map((w) => (
-            <div key={w} className="set">
+            <div key={w} className={parts.set}>
               <Checkbox
                 disabled={w === "down"}
                 checked={wears.includes(w)}

@@ -2,12 +2,15 @@ import { Button, Popover, Switch } from "antd";
 import { useState } from "react";
 import type { PlanEdit, PlanView, Schemas } from "../../api/client";
 import type { Colours } from "../../api/seen";
+import parts from "../../style/parts.module.css";
+import { tokens } from "../../style/tokens";
 import { Line } from "../../views/Choice";
 import { CrownMap } from "../../views/CrownMap";
 import { MapHandle } from "../../views/MapHandle";
 import { Num } from "../../views/Num";
 import { PartHandles } from "../../views/PartHandles";
 import { cm } from "../../views/words";
+import css from "./MarksMap.module.css";
 import type { Consult } from "./useConsult";
 
 type Mark = Schemas["Mark"];
@@ -49,7 +52,7 @@ export function MarksMap({ consult, plan, colours, edit, tryOut }: Props) {
     ]);
   };
   return (
-    <div className="marks">
+    <div className={css.marks}>
       <CrownMap
         scalp={plan.scalpOutline}
         part={plan.partLine}
@@ -68,7 +71,7 @@ export function MarksMap({ consult, plan, colours, edit, tryOut }: Props) {
               cy={-m.y}
               r={m.radiusCm}
               fill="rgba(255,255,255,0.16)"
-              stroke="#ffffff"
+              stroke={tokens.white}
               strokeWidth="0.22"
               strokeDasharray={m.kind === "swirl" ? undefined : "0.7 0.5"}
               pointerEvents="none"
@@ -78,7 +81,7 @@ export function MarksMap({ consult, plan, colours, edit, tryOut }: Props) {
                 d={`M${-m.x} ${-m.y} q1 -0.8 1.3 0.5 q0.1 1.6 -1.7 1.5 q-2 -0.5 -1.6 -2.4`}
                 transform={m.clockwise ? undefined : `matrix(-1 0 0 1 ${-2 * m.x} 0)`}
                 fill="none"
-                stroke="#ffffff"
+                stroke={tokens.white}
                 strokeWidth="0.28"
                 pointerEvents="none"
               />
@@ -117,7 +120,7 @@ export function MarksMap({ consult, plan, colours, edit, tryOut }: Props) {
           />
         )}
       </CrownMap>
-      <div className="row chips">
+      <div className={`${parts.row} ${css.chips}`}>
         {marks.map((m, i) => (
           <Popover
             key={`${m.kind} ${m.x} ${m.y}`}
@@ -125,7 +128,7 @@ export function MarksMap({ consult, plan, colours, edit, tryOut }: Props) {
             open={open === i}
             onOpenChange={(o) => setOpen(o ? i : undefined)}
             content={
-              <div className="formula" role="group" aria-label={kinds[m.kind].words}>
+              <div className={parts.formula} role="group" aria-label={kinds[m.kind].words}>
                 <Num
                   name="Reach"
                   unit="cm"
@@ -184,7 +187,7 @@ export function MarksMap({ consult, plan, colours, edit, tryOut }: Props) {
         <Popover
           trigger="click"
           content={
-            <div className="formula" role="group" aria-label="What to mark">
+            <div className={parts.formula} role="group" aria-label="What to mark">
               {(Object.keys(kinds) as Schemas["MarkKind"][]).map((k) => (
                 <Button
                   key={k}
@@ -208,7 +211,7 @@ export function MarksMap({ consult, plan, colours, edit, tryOut }: Props) {
           </Button>
         </Popover>
         {placing && (
-          <span role="status" className="soft">
+          <span role="status" className={parts.soft}>
             Tap where the {kinds[placing].words} is.
           </span>
         )}

@@ -1,12 +1,17 @@
+import { useMutation } from "@tanstack/react-query";
 import { Button, Popover, Segmented } from "antd";
 import { useRef, useState } from "react";
 import type { Schemas } from "../../api/client";
 import { api } from "../../api/client";
+import { given } from "../../api/given";
 import type { Colours } from "../../api/seen";
+import parts from "../../style/parts.module.css";
+import { tokens } from "../../style/tokens";
 import { Line } from "../../views/Choice";
 import { hexOf } from "../../views/CrownMap";
 import { Num } from "../../views/Num";
 import { cm, longestCm } from "../../views/words";
+import css from "./StrandBands.module.css";
 import type { Consult } from "./useConsult";
 
 type Band = Schemas["Band"];
@@ -66,7 +71,7 @@ export function StrandBands({
     set(rest);
   };
   return (
-    <div className="bands">
+    <div className={css.bands}>
       <svg
         ref={svg}
         width={212}
@@ -87,7 +92,7 @@ export function StrandBands({
         }}
       >
         {Array.from({ length: Math.floor(length / 10) + 1 }, (_, i) => i * 10).map((c) => (
-          <text key={c} x={left - 8} y={top + c * perCm + 5} textAnchor="end" className="small">
+          <text key={c} x={left - 8} y={top + c * perCm + 5} textAnchor="end">
             {c}
           </text>
         ))}
@@ -118,10 +123,10 @@ export function StrandBands({
                     fill={hexOf(colours?.levels, b.level)}
                   />
                 ))}
-              <text x={left + width + 12} y={y + Math.max(14, h / 2)} className="small strong">
+              <text x={left + width + 12} y={y + Math.max(14, h / 2)}>
                 {regrowth ? `regrowth ${edgeAt(i)}` : `level ${b.level}`}
               </text>
-              <text x={left + width + 12} y={y + Math.max(14, h / 2) + 16} className="small">
+              <text x={left + width + 12} y={y + Math.max(14, h / 2) + 16}>
                 {regrowth ? `${(edgeAt(i) / growthCm).toFixed(0)} months` : stateOf(b)}
               </text>
             </g>
@@ -138,7 +143,7 @@ export function StrandBands({
             aria-valuemin={b.fromCm}
             aria-valuemax={bands[i + 1].toCm}
             aria-valuetext={cm(edgeAt(i))}
-            className="handle"
+            className={parts.handle}
             onPointerDown={(e) => {
               e.currentTarget.ownerSVGElement?.setPointerCapture(e.pointerId);
               setDrag({ edge: i, cm: b.toCm });
@@ -152,19 +157,19 @@ export function StrandBands({
             }}
           >
             <rect x={-22} y={-22} width={width + 30} height={44} fill="transparent" />
-            <line x1={0} x2={width + 6} stroke="#0b6a80" strokeWidth={3} />
-            <circle r={10} fill="#ffffff" stroke="#0b6a80" strokeWidth={3.5} />
+            <line x1={0} x2={width + 6} stroke={tokens.accent} strokeWidth={3} />
+            <circle r={10} fill={tokens.white} stroke={tokens.accent} strokeWidth={3.5} />
           </g>
         ))}
       </svg>
       {Object.entries(consult.errors)
         .filter(([f]) => f.startsWith("history"))
         .map(([f, words]) => (
-          <p key={f} role="alert" className="wrong">
+          <p key={f} role="alert" className={parts.wrong}>
             {words}
           </p>
         ))}
-      <div className="row">
+      <div className={parts.row}>
         {bands.map((b, i) => (
           <Popover
             key={`${b.fromCm}-${b.toCm}`}
@@ -212,17 +217,13 @@ function GrownSince({ visit, set }: { visit: string; set(bands: Band[]): void })
   const [unit, setUnit] = useState<keyof typeof units>("weeks");
   const [amount, setAmount] = useState(8);
   const weeks = amount * units[unit].weeks;
-  const grow = async () => {
-    const { data } = await api.POST("/api/visits/{visit}/consult/grown", {
-      params: { path: { visit } },
-      body: { weeks },
-    });
-    if (data) {
-      set(data);
-    }
-  };
+  const grow = useMutation({
+    mutationFn: () =>
+      given(api.POST("/api/visits/{visit}/consult/grown", { params: { path: { visit } }, body: { weeks } })),
+    onSuccess: set,
+  });
   return (
-    <div className="formula" role="group" aria-label="Grown since">
+    <div className={parts.formula} role="group" aria-label="Grown since">
       <Segmented
         block
         aria-label="Given in"
@@ -243,10 +244,10 @@ function GrownSince({ visit, set }: { visit: string; set(bands: Band[]): void })
         value={amount}
         onSet={setAmount}
       />
-      <p className="soft">
+      <p className={parts.soft}>
         About {cm((weeks * growthCm * 12) / 52)} of new hair, {((weeks * 12) / 52).toFixed(1)} months.
       </p>
-      <Button type="primary" onClick={grow}>
+      <Button type="primary" onClick={() => grow.mutate()}>
         Let it grow
       </Button>
     </div>
@@ -265,7 +266,7 @@ function BandForm({
   remove: (() => void) | undefined;
 }) {
   return (
-    <div className="bandform" role="group" aria-label="Band">
+    <div className={parts.bandform} role="group" aria-label="Band">
       <Segmented
         aria-label="What was done"
         value={band.state}
@@ -315,7 +316,7 @@ function BandForm({
           onChange={(v) => set({ porosity: v === "as the rest" ? null : (v as Schemas["Porosity"]) })}
         />
       </Line>
-      <div className="row">
+      <div className={parts.row}>
         <Button onClick={split}>Split in two</Button>
         {remove && <Button onClick={remove}>Remove</Button>}
       </div>

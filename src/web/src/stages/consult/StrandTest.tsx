@@ -4,8 +4,11 @@ import { area, line } from "d3-shape";
 import { useState } from "react";
 import type { Schemas } from "../../api/client";
 import type { Colours } from "../../api/seen";
+import parts from "../../style/parts.module.css";
+import { tokens } from "../../style/tokens";
 import { hexOf } from "../../views/CrownMap";
 import { lightenerWords } from "../../views/words";
+import css from "./StrandTest.module.css";
 import type { Consult } from "./useConsult";
 
 const w = 212;
@@ -36,8 +39,8 @@ export function StrandTest({ consult, colours }: { consult: Consult; colours: Co
     .y((p) => y(p.level));
   const save = (change: Partial<Schemas["StrandTest"]>) => consult.answer({ strand: { ...test, ...change } });
   return (
-    <div className="strandtest" role="group" aria-label="Strand test">
-      <div className="title">
+    <div className={css.strandtest} role="group" aria-label="Strand test">
+      <div className={parts.title}>
         <h2>Strand test</h2>
         <span>{test.readings.length === 1 ? "1 reading" : `${test.readings.length} readings`}</span>
       </div>
@@ -52,17 +55,17 @@ export function StrandTest({ consult, colours }: { consult: Consult; colours: Co
         }
       >
         {y.ticks(3).map((t) => (
-          <text key={t} x={18} y={y(t) + 4} textAnchor="end" className="small">
+          <text key={t} x={18} y={y(t) + 4} textAnchor="end">
             {t}
           </text>
         ))}
         {[0, 20, 40, 60].map((t) => (
-          <text key={t} x={x(t)} y={h - 4} textAnchor="middle" className="small">
+          <text key={t} x={x(t)} y={h - 4} textAnchor="middle">
             {t}
           </text>
         ))}
-        <path d={band(points) ?? undefined} fill="#0b6a80" opacity={0.18} />
-        <path d={likely(points) ?? undefined} fill="none" stroke="#0b6a80" strokeWidth={2.5} />
+        <path d={band(points) ?? undefined} fill={tokens.accent} opacity={0.18} />
+        <path d={likely(points) ?? undefined} fill="none" stroke={tokens.accent} strokeWidth={2.5} />
         {test.readings.map((r) => (
           <circle
             key={`${r.minutes}-${r.level}`}
@@ -70,21 +73,21 @@ export function StrandTest({ consult, colours }: { consult: Consult; colours: Co
             cy={y(r.level)}
             r={5.5}
             fill={hexOf(colours?.levels, r.level)}
-            stroke="#1d2325"
+            stroke={tokens.ink}
             strokeWidth={1.8}
           />
         ))}
       </svg>
-      <p className="soft">
+      <p className={parts.soft}>
         {curve.own ? `Own speed ${curve.own.speed.toFixed(2)}, ` : "Standard speed, "}
         {curve.levels[20].toFixed(1)} ± {((curve.high[20] - curve.low[20]) / 2).toFixed(1)} at 40 min
       </p>
-      <div className="row">
+      <div className={parts.row}>
         <Popover
           trigger="click"
           content={
-            <div className="bandform" role="group" aria-label="New reading">
-              <label className="set">
+            <div className={parts.bandform} role="group" aria-label="New reading">
+              <label className={parts.set}>
                 <span>Minute</span>
                 <InputNumber
                   aria-label="Minute"
@@ -95,7 +98,7 @@ export function StrandTest({ consult, colours }: { consult: Consult; colours: Co
                   onChange={(v) => setMinutes(v ?? minutes)}
                 />
               </label>
-              <label className="set">
+              <label className={parts.set}>
                 <span>Level seen</span>
                 <InputNumber
                   aria-label="Level seen"
@@ -133,7 +136,7 @@ export function StrandTest({ consult, colours }: { consult: Consult; colours: Co
         <Popover
           trigger="click"
           content={
-            <div className="bandform" role="group" aria-label="Tested with">
+            <div className={parts.bandform} role="group" aria-label="Tested with">
               <Select
                 aria-label="Lightener"
                 value={test.lightener}

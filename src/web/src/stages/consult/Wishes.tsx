@@ -1,9 +1,10 @@
 import { useQuery } from "@tanstack/react-query";
 import { Button, Popover, Segmented, Slider } from "antd";
 import type { PlanEdit, Schemas } from "../../api/client";
-import { wordsOf } from "../../api/client";
+import { posted } from "../../api/given";
 import { fetchColours } from "../../api/seen";
 import type { Wiped } from "../../views/Wipe";
+import css from "./Wishes.module.css";
 
 export type Wish = Schemas["Wish"];
 
@@ -15,15 +16,7 @@ export function useLook(visit: string, wish: Wish | undefined, hairKey: string):
     gcTime: 0,
     placeholderData: (p) => p,
     queryFn: async ({ signal }) => {
-      const answer = await fetch(`/api/visits/${visit}/consult/look`, {
-        method: "POST",
-        headers: { "content-type": "application/json" },
-        body: JSON.stringify({ wish }),
-        signal,
-      });
-      if (!answer.ok) {
-        throw new Error(wordsOf(await answer.json().catch(() => undefined)));
-      }
+      const answer = await posted(`/api/visits/${visit}/consult/look`, { wish }, signal);
       const [levels, colours] = await Promise.all([answer.arrayBuffer(), fetchColours(wish?.tone ?? 0)]);
       return { levels: new Uint8Array(levels), colours, left: "As it is", right: "As wanted" };
     },
@@ -57,7 +50,7 @@ export function Wishes({ wish, midsBelow, onTry, edit }: Props) {
     words: string,
     change: (v: number) => Partial<Wish>,
   ) => (
-    <div className="wish">
+    <div className={css.wish}>
       <span>{label}</span>
       <Slider
         min={min}
@@ -74,7 +67,7 @@ export function Wishes({ wish, midsBelow, onTry, edit }: Props) {
     </div>
   );
   return (
-    <fieldset className="wishes" aria-label="Wish">
+    <fieldset className={css.wishes} aria-label="Wish">
       {slider("Ends", wish.endsLevel, [1, 10, 0.5], `level ${wish.endsLevel}`, (endsLevel) => ({
         endsLevel,
       }))}
@@ -85,11 +78,11 @@ export function Wishes({ wish, midsBelow, onTry, edit }: Props) {
         trigger="click"
         placement="rightBottom"
         content={
-          <fieldset className="wishes more" aria-label="More of the wish">
+          <fieldset className={`${css.wishes} ${css.more}`} aria-label="More of the wish">
             {slider("Mids", mids, [1, 10, 0.5], `level ${mids.toFixed(1)}`, (midsLevel) => ({
               midsLevel,
             }))}
-            <div className="wish">
+            <div className={css.wish}>
               <span>Light</span>
               <Slider
                 range

@@ -1,6 +1,7 @@
 import { Button, Popover, Select } from "antd";
 import { useState } from "react";
 import type { Schemas, Zone } from "../../api/client";
+import parts from "../../style/parts.module.css";
 import { Line } from "../../views/Choice";
 import { Num } from "../../views/Num";
 import { allZones, zoneWords } from "../../views/words";
@@ -34,7 +35,7 @@ export function ZoneDiffers({ consult }: { consult: Consult }) {
     field: K,
     words: string[],
   ) => (
-    <div className="set">
+    <div className={parts.set}>
       <span>{label}</span>
       <Select
         aria-label={`${label} there`}
@@ -51,7 +52,7 @@ export function ZoneDiffers({ consult }: { consult: Consult }) {
       <Popover
         trigger="click"
         content={
-          <div className="formula" role="group" aria-label="Differs by zone">
+          <div className={parts.formula} role="group" aria-label="Differs by zone">
             <Select
               aria-label="Zone that differs"
               value={zone}

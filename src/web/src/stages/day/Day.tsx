@@ -1,26 +1,23 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
-import { Alert, App, Button, Input, Modal, Segmented, Spin } from "antd";
+import { Alert, Button, Input, Modal, Segmented, Spin } from "antd";
 import { useEffect, useState } from "react";
 import { Link, useNavigate } from "react-router";
-import { api, type HairProfile, type Schemas, wordsOf } from "../../api/client";
+import { api, type HairProfile, type Schemas } from "../../api/client";
+import { given } from "../../api/given";
 import { glanceOf } from "../../api/glance";
 import { MainNav } from "../../shell/MainNav";
+import parts from "../../style/parts.module.css";
 import { Line } from "../../views/Choice";
 import { Num } from "../../views/Num";
 import { hairWords } from "../../views/words";
+import css from "./Day.module.css";
 import { HouseRules } from "./HouseRules";
 
 /** Home is the day: its visits in time order, each head as it is and as planned. */
 export function Day() {
   const { data, error, isPending } = useQuery({
     queryKey: ["day"],
-    queryFn: async () => {
-      const answer = await api.GET("/api/day");
-      if (!answer.data) {
-        throw new Error(wordsOf(answer.error));
-      }
-      return answer.data;
-    },
+    queryFn: () => given(api.GET("/api/day")),
     refetchOnMount: "always",
   });
   const [open, setOpen] = useState(false);
@@ -31,13 +28,13 @@ export function Day() {
   }, []);
   const today = new Date().toLocaleDateString(undefined, { weekday: "long", day: "numeric", month: "long" });
   return (
-    <main className="day">
+    <main className={parts.day}>
       <header>
         <div>
           <h1>{today}</h1>
           <p>{data ? (data.length === 1 ? "One visit" : `${data.length} visits`) : " "}</p>
         </div>
-        <div className="row">
+        <div className={parts.row}>
           <MainNav />
           <HouseRules />
           <Button type="primary" size="large" onClick={() => setOpen(true)}>
@@ -48,12 +45,12 @@ export function Day() {
       {isPending && <Spin size="large" />}
       {error && <Alert type="error" title="The day can't be shown" description={error.message} />}
       {data?.length === 0 && (
-        <p className="calm">Nobody is booked today. A new client is one tap and one name.</p>
+        <p className={parts.calm}>Nobody is booked today. A new client is one tap and one name.</p>
       )}
-      <ol className="visits">
+      <ol className={css.visits}>
         {data?.map((v, i) => (
           <li key={v.visitId}>
-            <Link to={`/visits/${v.visitId}/paint`} className="visit">
+            <Link to={`/visits/${v.visitId}/paint`} className={css.visit}>
               <time>
                 {new Date(v.startsAt).toLocaleTimeString([], {
                   hour: "2-digit",
@@ -61,7 +58,7 @@ export function Day() {
                   minute: "2-digit",
                 })}
               </time>
-              <span className="heads">
+              <span className={css.heads}>
                 {i <= turn &&
                   [
                     { moment: "before", as: "as it is" },
@@ -79,10 +76,10 @@ export function Day() {
                     />
                   ))}
               </span>
-              <span className="about">
+              <span className={css.about}>
                 <strong>{v.client}</strong>
                 <span>{v.about}</span>
-                <span className="soft">{hairWords(v.hair)}</span>
+                <span className={parts.soft}>{hairWords(v.hair)}</span>
                 <AtAGlance
                   visit={v.visitId}
                   revision={v.revision}
@@ -94,7 +91,7 @@ export function Day() {
           </li>
         ))}
       </ol>
-      <p className="care" role="note">
+      <p className={parts.care} role="note">
         Wendro plans, it does not certify. The product's leaflet, local rules and a licensed professional's
         judgement come first. Patch test 48 hours before.
       </p>
@@ -125,16 +122,16 @@ function AtAGlance({
     }
   }, [isFetched]);
   if (!data) {
-    return <span className="soft">Loading…</span>;
+    return <span className={parts.soft}>Loading…</span>;
   }
   return (
     <>
-      <span className="soft">
+      <span className={parts.soft}>
         {data.painted} of {data.panels} panels painted
         {data.minutes > 0 && ` · ${data.minutes.toFixed(0)} min of mixing and painting`}
       </span>
       {data.missing.map((m) => (
-        <span key={m} className="missing">
+        <span key={m} className={css.missing}>
           <i aria-hidden="true" /> {m}
         </span>
       ))}
@@ -146,32 +143,17 @@ function NewClient({ open, close }: { open: boolean; close(): void }) {
   const [name, setName] = useState("");
   const usual = useQuery({
     queryKey: ["usualHair"],
-    queryFn: async () => {
-      const answer = await api.GET("/api/usual-hair");
-      if (!answer.data) {
-        throw new Error(wordsOf(answer.error));
-      }
-      return answer.data;
-    },
+    queryFn: () => given(api.GET("/api/usual-hair")),
     enabled: open,
     staleTime: Number.POSITIVE_INFINITY,
   });
   const [told, setHair] = useState<HairProfile>();
   const hair = told ?? usual.data;
-  const { message } = App.useApp();
   const go = useNavigate();
   const make = useMutation({
-    mutationFn: async () => {
-      const { data, error } = await api.POST("/api/clients", {
-        body: { name, about: null, hair: told ?? null, startsAt: null },
-      });
-      if (!data) {
-        throw new Error(wordsOf(error));
-      }
-      return data;
-    },
+    mutationFn: () =>
+      given(api.POST("/api/clients", { body: { name, about: null, hair: told ?? null, startsAt: null } })),
     onSuccess: (made) => go(`/visits/${made.visitId}/consult`),
-    onError: (e) => message.error(e.message),
   });
   return (
     <Modal
@@ -183,7 +165,7 @@ function NewClient({ open, close }: { open: boolean; close(): void }) {
       onOk={() => make.mutate()}
       destroyOnHidden
     >
-      <div className="newclient">
+      <div className={parts.newclient}>
         <Input
           aria-label="Name"
           placeholder="Client's name"
@@ -194,7 +176,7 @@ function NewClient({ open, close }: { open: boolean; close(): void }) {
           onChange={(e) => setName(e.target.value)}
           onPressEnter={() => name.trim() && make.mutate()}
         />
-        <p className="soft">A name is enough. The hair can be described now or in Consult:</p>
+        <p className={parts.soft}>A name is enough. The hair can be described now or in Consult:</p>
         {hair && (
           <>
             <Num

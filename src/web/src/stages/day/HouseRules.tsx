@@ -1,7 +1,9 @@
-import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { App, Button, Modal, Segmented } from "antd";
 import { useState } from "react";
-import { api, type Schemas, wordsOf } from "../../api/client";
+import { api, type Schemas } from "../../api/client";
+import { fieldsOf, given, Refused } from "../../api/given";
+import parts from "../../style/parts.module.css";
 import { Choice, Line, Pick, Whether } from "../../views/Choice";
 import { Num } from "../../views/Num";
 import { lightenerWords } from "../../views/words";
@@ -47,38 +49,25 @@ export function HouseRules() {
   const { message } = App.useApp();
   const cache = useQueryClient();
   const [rules, setRules] = useState<Rules>();
-  const [errors, setErrors] = useState<Record<string, string>>({});
   const { data } = useQuery({
     queryKey: ["rules"],
-    queryFn: async () => (await api.GET("/api/house-rules")).data ?? null,
+    queryFn: () => given(api.GET("/api/house-rules")),
   });
   const now = rules ?? data?.rules;
   const change = (by: Partial<Rules>) => now && setRules({ ...now, ...by });
-  const keep = async () => {
-    if (!rules || !data) {
-      return;
-    }
-    const { error, response } = await api.PUT("/api/house-rules", {
-      body: { baseVersion: data.version, rules },
-    });
-    if (error) {
-      const fields = (error as { errors?: Record<string, string[]> }).errors;
-      setErrors(
-        Object.fromEntries(Object.entries(fields ?? {}).map(([f, w]) => [f.replace(/^rules\./, ""), w[0]])),
-      );
-      if (!fields) {
-        message.error(wordsOf(error));
-      }
-      if (response.status === 409) {
-        await cache.invalidateQueries({ queryKey: ["rules"] });
-      }
-      return;
-    }
-    await cache.invalidateQueries({ queryKey: ["rules"] });
-    setErrors({});
-    setRules(undefined);
-    message.success("Kept. Plans begun from now on start from these.");
-  };
+  const keep = useMutation({
+    meta: { fields: true },
+    mutationFn: (kept: { baseVersion: number; rules: Rules }) =>
+      given(api.PUT("/api/house-rules", { body: kept })),
+    onSuccess: async () => {
+      await cache.invalidateQueries({ queryKey: ["rules"] });
+      setRules(undefined);
+      message.success("Kept. Plans begun from now on start from these.");
+    },
+    onError: (e) =>
+      e instanceof Refused && e.status === 409 ? cache.invalidateQueries({ queryKey: ["rules"] }) : undefined,
+  });
+  const errors = fieldsOf(keep.error, /^rules\./);
   const num = (name: string, field: keyof Rules, unit: string, [min, max, step]: [number, number, number]) =>
     now && (
       <Num
@@ -102,12 +91,12 @@ export function HouseRules() {
         open={rules !== undefined}
         onCancel={() => setRules(undefined)}
         okText="Keep"
-        onOk={keep}
+        onOk={() => rules && data && keep.mutate({ baseVersion: data.version, rules })}
         destroyOnHidden
       >
         {now && (
-          <div className="newclient" role="group" aria-label="House rules">
-            <p className="soft">What a new plan starts from. Every visit can depart from it.</p>
+          <div className={parts.newclient} role="group" aria-label="House rules">
+            <p className={parts.soft}>What a new plan starts from. Every visit can depart from it.</p>
             {num("Section thickness", "thicknessMm", "mm", [4, 40, 1])}
             {num("Panel width", "widthCm", "cm", [1, 10, 0.5])}
             {num("Left out between", "leaveOutMm", "mm", [0, 20, 1])}

@@ -1,53 +1,36 @@
+import { useQuery } from "@tanstack/react-query";
 import { Input, type InputRef } from "antd";
 import { useEffect, useRef, useState } from "react";
-import { api, type Schemas } from "../../api/client";
+import { api } from "../../api/client";
+import { fieldsOf, given } from "../../api/given";
+import { useSettled } from "../../api/useSettled";
 import { MainNav } from "../../shell/MainNav";
+import parts from "../../style/parts.module.css";
 import { said, useUnits } from "../../views/units";
+import css from "./Desk.module.css";
 import { Sum, sums } from "./sums";
-
-type Read = Schemas["ReadAnswer"];
 
 /** Quick sums without a visit: a line that is understood, and a sheet for each sum. */
 export function Desk() {
   const [line, setLine] = useState("");
-  const [read, setRead] = useState<Read>();
-  const [problem, setProblem] = useState<string>();
   const units = useUnits();
   const entry = useRef<InputRef>(null);
   useEffect(() => {
     document.title = "Desk · Wendro";
     entry.current?.focus();
   }, []);
-  // Each line is asked as it is typed; an answer to an older one is dropped.
-  useEffect(() => {
-    if (line.trim() === "") {
-      setRead(undefined);
-      setProblem(undefined);
-      return;
-    }
-    const stop = new AbortController();
-    const soon = setTimeout(async () => {
-      try {
-        const { data, error } = await api.POST("/api/desk/read", {
-          body: { text: line },
-          signal: stop.signal,
-        });
-        setRead(data);
-        setProblem((error as { errors?: Record<string, string[]> } | undefined)?.errors?.text?.[0]);
-      } catch {
-        if (!stop.signal.aborted) {
-          setRead(undefined);
-          setProblem("The server does not answer.");
-        }
-      }
-    }, 120);
-    return () => {
-      clearTimeout(soon);
-      stop.abort();
-    };
-  }, [line]);
+  const asked = useSettled(line.trim(), 120);
+  const { data, error } = useQuery({
+    queryKey: ["desk", "read", asked],
+    enabled: asked !== "",
+    retry: false,
+    queryFn: ({ signal }) => given(api.POST("/api/desk/read", { body: { text: asked }, signal })),
+    placeholderData: (before) => before,
+  });
+  const read = asked === "" || error ? undefined : data;
+  const problem = error ? (fieldsOf(error).text ?? error.message) : undefined;
   return (
-    <main className="day desk">
+    <main className={`${parts.day} ${css.desk}`}>
       <header>
         <div>
           <h1>Desk</h1>
@@ -55,7 +38,7 @@ export function Desk() {
         </div>
         <MainNav />
       </header>
-      <section className="entry" aria-label="Short entry">
+      <section className={css.entry} aria-label="Short entry">
         <Input
           ref={entry}
           size="large"
@@ -65,15 +48,15 @@ export function Desk() {
           value={line}
           onChange={(e) => setLine(e.target.value)}
         />
-        <div className="answer" role="status" aria-label="Answer">
+        <div className={css.answer} role="status" aria-label="Answer">
           {read ? (
             <>
-              <p className="result">{said(read.resultParts, units)}</p>
+              <p className={`${parts.result} ${css.read}`}>{said(read.resultParts, units)}</p>
               <p>Read as: {said(read.readAsParts, units)}</p>
-              <p className="soft">Why: {said(read.whyParts, units)}</p>
+              <p className={parts.soft}>Why: {said(read.whyParts, units)}</p>
             </>
           ) : (
-            <p className={problem ? undefined : "soft"}>
+            <p className={problem ? undefined : parts.soft}>
               {problem ??
                 "Try 1:2 90 g · 1:1.5 40 g 70 g bowl 250 · 3% · 5 to 8 clay 30 vol film · " +
                   "8 pearl on 9 20 min · 10-20 15-30 40-50"}
@@ -81,12 +64,12 @@ export function Desk() {
           )}
         </div>
       </section>
-      <div className="sums">
+      <div className={css.sums} role="group" aria-label="Sums">
         {sums.map((s) => (
           <Sum key={s.path} sum={s} />
         ))}
       </div>
-      <p className="care" role="note">
+      <p className={parts.care} role="note">
         The product's leaflet, local rules and a licensed professional's judgement come before any figure
         here.
       </p>

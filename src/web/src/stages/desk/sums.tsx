@@ -1,10 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
 import { Button, Input, Popover } from "antd";
 import { useState } from "react";
-import { wordsOf } from "../../api/client";
+import { posted } from "../../api/given";
+import parts from "../../style/parts.module.css";
 import { asWords, Line, Pick, Whether } from "../../views/Choice";
 import { Num } from "../../views/Num";
 import { quantity, said, type Units, useUnits } from "../../views/units";
+import css from "./sums.module.css";
 
 type Value = number | string | boolean | null;
 type Values = Record<string, Value>;
@@ -34,7 +36,7 @@ export interface SumOf {
 const g = (value: number, units: Units) => quantity(value, "g", units);
 const level = (key: string, name: string): Field => ({ key, name, range: [1, 10, 0.5] });
 const grams = (key: string, name: string): Field => ({ key, name, unit: "g", range: [0.1, 5000, 5] });
-const parts = (key: string, name: string): Field => ({ key, name, range: [0.1, 20, 0.5] });
+const byParts = (key: string, name: string): Field => ({ key, name, range: [0.1, 20, 0.5] });
 const hair: Field[] = [
   { key: "diameter", name: "Hair", words: ["fine", "medium", "coarse"] },
   { key: "porosity", name: "Porosity", words: ["low", "normal", "high"] },
@@ -83,8 +85,8 @@ export const sums: readonly SumOf[] = [
     title: "Batch",
     fields: [
       grams("grams", "In all"),
-      parts("lightenerParts", "Parts lightener"),
-      parts("developerParts", "Parts developer"),
+      byParts("lightenerParts", "Parts lightener"),
+      byParts("developerParts", "Parts developer"),
     ],
     start: { grams: 90, lightenerParts: 1, developerParts: 1.5 },
     say: (a, units) => `${g(a.lightenerGrams, units)} lightener + ${g(a.developerGrams, units)} developer`,
@@ -93,8 +95,8 @@ export const sums: readonly SumOf[] = [
     path: "rescue",
     title: "Rescue a pour",
     fields: [
-      parts("lightenerParts", "Parts lightener"),
-      parts("developerParts", "Parts developer"),
+      byParts("lightenerParts", "Parts lightener"),
+      byParts("developerParts", "Parts developer"),
       grams("lightenerGrams", "Lightener in it"),
       grams("developerGrams", "Developer in it"),
       grams("bowlGrams", "The bowl holds"),
@@ -250,26 +252,15 @@ export function Sum({ sum }: { sum: SumOf }) {
     queryKey: ["desk", sum.path, values],
     placeholderData: (p: Answer) => p,
     retry: false,
-    queryFn: async ({ signal }) => {
-      const answer = await fetch(`/api/desk/${sum.path}`, {
-        method: "POST",
-        headers: { "content-type": "application/json" },
-        body: JSON.stringify(sum.ask ? sum.ask(values) : values),
-        signal,
-      });
-      const body = await answer.json();
-      if (!answer.ok) {
-        throw new Error(wordsOf(body));
-      }
-      return body as Answer;
-    },
+    queryFn: async ({ signal }) =>
+      (await posted(`/api/desk/${sum.path}`, sum.ask ? sum.ask(values) : values, signal)).json(),
   });
   return (
-    <section className="sum" aria-label={sum.title}>
+    <section className={css.sum} aria-label={sum.title}>
       <h2>
         {sum.title}
         {data && (
-          <Popover trigger="click" content={<p className="why">{said(data.whyParts, units)}</p>}>
+          <Popover trigger="click" content={<p className={parts.why}>{said(data.whyParts, units)}</p>}>
             <Button type="text">Why</Button>
           </Popover>
         )}
@@ -279,19 +270,19 @@ export function Sum({ sum }: { sum: SumOf }) {
           <p role="alert">{error.message}</p>
         ) : data ? (
           <>
-            <p className="result">
+            <p className={parts.result}>
               {sum.say(data, units)}
               {data.hex && <i style={{ background: data.hex }} />}
             </p>
             {sum.also?.(data, units).map((w) => (
-              <p key={w} className="soft">
+              <p key={w} className={parts.soft}>
                 {w}
               </p>
             ))}
           </>
         ) : null}
       </div>
-      <div className="fields">
+      <div className={css.fields}>
         {sum.fields.map((f) =>
           "range" in f ? (
             <Num

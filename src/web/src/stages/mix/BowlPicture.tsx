@@ -1,10 +1,12 @@
+import { tokens } from "../../style/tokens";
+import css from "./BowlPicture.module.css";
 import type { Bowl } from "./useMix";
 
 const tones: Record<string, string> = {
-  lightener: "#cdc6b8",
-  colour: "#8d8580",
-  developer: "#e0e7ea",
-  additive: "#b9c4c1",
+  lightener: tokens.powder,
+  colour: tokens.cream,
+  developer: tokens.developer,
+  additive: tokens.additive,
 };
 
 const [top, bottom, wide, narrow] = [20, 178, 150, 62];
@@ -37,7 +39,7 @@ export function BowlPicture({
   const edge = (grams: number) => half((bottom - y(grams)) / (bottom - top));
   return (
     <svg
-      className="bowl"
+      className={css.bowl}
       viewBox="0 0 400 190"
       role="img"
       aria-label={
@@ -68,20 +70,20 @@ export function BowlPicture({
           .map((t) => `L${200 + half(t)} ${bottom - (bottom - top) * t}`)
           .join(" ")}`}
         fill="none"
-        stroke="#8f9594"
+        stroke={tokens.edge}
         strokeWidth="4"
       />
-      <ellipse cx="200" cy={top} rx={wide} ry="9" fill="none" stroke="#8f9594" strokeWidth="3" />
+      <ellipse cx="200" cy={top} rx={wide} ry="9" fill="none" stroke={tokens.edge} strokeWidth="3" />
       <line
         x1={200 - edge(bowl.totalGrams)}
         x2={200 + edge(bowl.totalGrams)}
         y1={y(bowl.totalGrams)}
         y2={y(bowl.totalGrams)}
-        stroke="#1d6b4a"
+        stroke={tokens.good}
         strokeWidth="2.5"
         strokeDasharray="7 5"
       />
-      <text x={208 + edge(bowl.totalGrams)} y={y(bowl.totalGrams) + 5} className="mark">
+      <text x={208 + edge(bowl.totalGrams)} y={y(bowl.totalGrams) + 5} className={css.mark}>
         {words(bowl.totalGrams)}
       </text>
     </svg>

@@ -1,6 +1,8 @@
 import { Button, Spin } from "antd";
 import { Link, useParams } from "react-router";
+import parts from "../../style/parts.module.css";
 import { quantity, useUnits } from "../../views/units";
+import css from "./Card.module.css";
 import { useMix } from "./useMix";
 
 /** Labels for the bowls and the recipe card, as they are printed. */
@@ -10,7 +12,7 @@ export function Card() {
   const units = useUnits();
   const g = (v: number) => quantity(v, "g", units);
   if (!mix) {
-    return <main className="waiting">{problem ? <h1>{problem}</h1> : <Spin size="large" />}</main>;
+    return <main className={parts.waiting}>{problem ? <h1>{problem}</h1> : <Spin size="large" />}</main>;
   }
   const day = new Date(mix.startsAt).toLocaleDateString(undefined, {
     day: "numeric",
@@ -18,8 +20,8 @@ export function Card() {
     year: "numeric",
   });
   return (
-    <main className="cardpage">
-      <div className="row noprint">
+    <main className={css.cardpage}>
+      <div className={`${parts.row} ${css.noprint}`}>
         <Link to={`/visits/${visit}/mix`}>Back to Mix</Link>
         <Button type="primary" onClick={() => window.print()}>
           Print
@@ -43,7 +45,7 @@ export function Card() {
           <tbody>
             {mix.bowls.flatMap((b) =>
               b.steps.map((s, i) => (
-                <tr key={`${b.number} ${s.ingredient.words}`} className={i === 0 ? "first" : undefined}>
+                <tr key={`${b.number} ${s.ingredient.words}`} className={i === 0 ? css.first : undefined}>
                   <td>{i === 0 ? `${b.number} · ${b.formula}` : ""}</td>
                   <td>{s.ingredient.product ?? s.ingredient.words}</td>
                   <td>{g(s.targetGrams)}</td>
@@ -67,7 +69,7 @@ export function Card() {
           ))}
         </ul>
       </article>
-      <div className="labels" role="list" aria-label="Labels">
+      <div className={css.labels} role="list" aria-label="Labels">
         {mix.bowls.map((b) => (
           <div key={b.number} role="listitem">
             <h2>

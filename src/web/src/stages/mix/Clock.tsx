@@ -1,3 +1,6 @@
+import parts from "../../style/parts.module.css";
+import { tokens } from "../../style/tokens";
+import css from "./Clock.module.css";
 import type { Bowl, MixView } from "./useMix";
 
 const whenOf = (b: Bowl) =>
@@ -22,14 +25,14 @@ export function Clock({ mix, chosen, onChoose }: Props) {
   const wide = 168 / lanes;
   return (
     <>
-      <div className="title">
+      <div className={parts.title}>
         <h2>Clock</h2>
         <span>min</span>
       </div>
-      <svg className="clock" viewBox={`0 0 208 ${height}`} role="group" aria-label="Bowls on the clock">
+      <svg className={css.clock} viewBox={`0 0 208 ${height}`} role="group" aria-label="Bowls on the clock">
         {Array.from({ length: Math.floor(end / every) + 1 }, (_, i) => i * every).map((m) => (
           <g key={m}>
-            <line x1="34" x2="206" y1={y(m)} y2={y(m)} stroke="#cfd1cd" />
+            <line x1="34" x2="206" y1={y(m)} y2={y(m)} stroke={tokens.line} />
             <text x="26" y={y(m) + 4} textAnchor="end">
               {m}
             </text>
@@ -57,7 +60,7 @@ export function Clock({ mix, chosen, onChoose }: Props) {
                 width={wide - 6}
                 y={y(b.readyAtMinute)}
                 height={Math.max(2, y(b.livesUntilMinute) - y(b.readyAtMinute))}
-                fill="#c2d2d5"
+                fill={tokens.accentSoft}
                 rx="5"
               />
               <rect
@@ -65,8 +68,8 @@ export function Clock({ mix, chosen, onChoose }: Props) {
                 width={wide - 6}
                 y={y(b.mixAtMinute)}
                 height={Math.max(3, y(b.paintedUntilMinute) - y(b.mixAtMinute))}
-                fill={b.begun?.isDone ? "#353c3f" : "#0b6a80"}
-                stroke={b.number === chosen ? "#1d2325" : "none"}
+                fill={b.begun?.isDone ? tokens.deep : tokens.accent}
+                stroke={b.number === chosen ? tokens.ink : "none"}
                 strokeWidth="3"
                 rx="5"
               />
@@ -75,11 +78,11 @@ export function Clock({ mix, chosen, onChoose }: Props) {
                 x2={x + wide - 6}
                 y1={y(b.livesUntilMinute)}
                 y2={y(b.livesUntilMinute)}
-                stroke="#a33a1f"
+                stroke={tokens.alarm}
                 strokeWidth="3"
               />
               <text
-                className="on"
+                className={css.on}
                 x={x + (wide - 6) / 2}
                 y={(y(b.mixAtMinute) + y(b.paintedUntilMinute)) / 2 + 5}
                 textAnchor="middle"
@@ -90,8 +93,8 @@ export function Clock({ mix, chosen, onChoose }: Props) {
           );
         })}
       </svg>
-      <p className="soft">Filled: mixed and painted from. Red line: its end of life.</p>
-      <ol className="mixat">
+      <p className={parts.soft}>Filled: mixed and painted from. Red line: its end of life.</p>
+      <ol className={css.mixat}>
         {bowls.map((b) => (
           <li key={b.number}>
             <b>

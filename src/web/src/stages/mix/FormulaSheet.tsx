@@ -1,6 +1,7 @@
 import { Button, Checkbox, InputNumber } from "antd";
 import { useState } from "react";
 import type { PlanEdit, Schemas } from "../../api/client";
+import parts from "../../style/parts.module.css";
 import { Choice, Line, Pick } from "../../views/Choice";
 import { Num } from "../../views/Num";
 
@@ -29,7 +30,7 @@ export function FormulaSheet({ formula, openAir, offers, edit, onDone }: Props) 
   const ratio = (draft.developerParts ?? 1.5) / (draft.lightenerParts ?? 1);
   const setRatio = (d: number) => by({ lightenerParts: 1, developerParts: d });
   return (
-    <div className="sheet" role="group" aria-label={`Formula ${formula.id}`}>
+    <div className={parts.sheet} role="group" aria-label={`Formula ${formula.id}`}>
       {deposit ? (
         <Shades draft={draft} by={by} shades={offers.shades} />
       ) : (
@@ -132,7 +133,7 @@ export function FormulaSheet({ formula, openAir, offers, edit, onDone }: Props) 
           </Checkbox>
         </>
       )}
-      <div className="row">
+      <div className={parts.row}>
         <Button
           type="primary"
           onClick={async () => {

@@ -1,9 +1,12 @@
 import { Button, Popover } from "antd";
 import { useState } from "react";
 import type { PlanEdit, PlanView, Schemas } from "../../api/client";
+import parts from "../../style/parts.module.css";
+import { formulaFills, tokens } from "../../style/tokens";
 import { mapBox, pathOf } from "../../views/CrownMap";
 import { quantity, said, useUnits } from "../../views/units";
 import { FormulaSheet } from "./FormulaSheet";
+import css from "./Formulas.module.css";
 import type { MixView } from "./useMix";
 
 interface Props {
@@ -23,7 +26,7 @@ export function Formulas({ plan, mix, formula, lit, edit, onLight }: Props) {
   const g = (v: number, digits = 0) => quantity(v, "g", units, digits);
   return (
     <>
-      <div className="title">
+      <div className={parts.title}>
         <h2>Formulas</h2>
         <span>
           {units === "us" ? "ounces" : "grams"} for {new Set(mix.formulas.flatMap((f) => f.panels)).size}{" "}
@@ -41,7 +44,7 @@ export function Formulas({ plan, mix, formula, lit, edit, onLight }: Props) {
         />
       ))}
       <Served plan={plan} mix={mix} lit={lit} />
-      <dl className="totals">
+      <dl className={css.totals}>
         <div>
           <dt>Hair reached</dt>
           <dd>{g(mix.hairGrams)}</dd>
@@ -57,7 +60,7 @@ export function Formulas({ plan, mix, formula, lit, edit, onLight }: Props) {
         <div>
           <dt>
             Usual for this work{" "}
-            <Popover trigger="click" content={<p className="why">{said(mix.usual.whyParts, units)}</p>}>
+            <Popover trigger="click" content={<p className={parts.why}>{said(mix.usual.whyParts, units)}</p>}>
               <Button type="text" size="small">
                 Why
               </Button>
@@ -93,7 +96,10 @@ function Formula(props: {
     ...(f.formula.shades?.shades.map((s) => s.name) ?? []),
   ].filter(Boolean);
   return (
-    <article className={now ? "formula-card now" : "formula-card"} aria-label={`Formula ${f.formula.id}`}>
+    <article
+      className={now ? `${css.formulaCard} ${css.now}` : css.formulaCard}
+      aria-label={`Formula ${f.formula.id}`}
+    >
       <h3>
         <span>
           {f.formula.id} · {products.length > 0 ? products.join(" + ") : f.words}
@@ -105,13 +111,13 @@ function Formula(props: {
         {f.formula.additive ? `, ${f.formula.additive.product ?? "bond additive"}` : ""}
         {f.formula.lowHeat ? ", low heat" : ""}
       </p>
-      <p className="soft">
+      <p className={parts.soft}>
         {f.panels.length} panels · {bowls.length} {bowls.length === 1 ? "bowl" : "bowls"} · usable for{" "}
         {f.windowMinutes} min
         {f.strength !== 1 && ` · strength ${Math.round((f.strength - 1) * 1000) / 10} %`}
         {f.runsFurther > 0 && ` · bleeds ${Math.round(f.runsFurther * 100)} % further`}
       </p>
-      <div className="row">
+      <div className={parts.row}>
         <Consistency
           developer={(f.formula.developerParts ?? 1.5) / (f.formula.lightenerParts ?? 1)}
           words={f.holds}
@@ -140,7 +146,9 @@ function Formula(props: {
         </Button>
       </div>
       {f.shelfDiffers && (
-        <p className="soft">Product details have changed. Choose it again under Change to take that in.</p>
+        <p className={parts.soft}>
+          Product details have changed. Choose it again under Change to take that in.
+        </p>
       )}
     </article>
   );
@@ -165,21 +173,19 @@ function Consistency({ developer, words }: { developer: number; words: string })
           `C${36 - wide * 0.5} 35 33 ${35 - height * 0.6} 38 ${35 - height}`,
           `C38 ${35 - height * 0.5} ${36 + wide * 0.4} 35 ${36 + wide} 35 Z`,
         ].join(" ")}
-        fill="#8f9a9a"
+        fill={tokens.edge}
       />
-      <line x1="0" x2="72" y1="36" y2="36" stroke="#566064" strokeWidth="2" />
+      <line x1="0" x2="72" y1="36" y2="36" stroke={tokens.inkSoft} strokeWidth="2" />
     </svg>
   );
 }
-
-const fills = ["#5f7f88", "#3d4a4e", "#93a7a5", "#6d6f72", "#b3bdbb"];
 
 /** Which formula goes where: seen from above, nose up, her left on the left. */
 function Served({ plan, mix, lit }: { plan: PlanView; mix: MixView; lit: ReadonlySet<string> }) {
   const of = (key: string) => mix.formulas.findIndex((f) => f.panels.includes(key));
   return (
-    <svg className="served" viewBox={mapBox} role="img" aria-label="Which formula goes where">
-      <path d={`${pathOf(plan.scalpOutline)}Z`} fill="#d8d9d5" stroke="#8f9594" strokeWidth="0.15" />
+    <svg className={css.served} viewBox={mapBox} role="img" aria-label="Which formula goes where">
+      <path d={`${pathOf(plan.scalpOutline)}Z`} fill={tokens.track} stroke={tokens.edge} strokeWidth="0.15" />
       {plan.panels.map((p) => {
         const at = of(p.key);
         return at < 0
@@ -188,8 +194,8 @@ function Served({ plan, mix, lit }: { plan: PlanView; mix: MixView; lit: Readonl
               <path
                 key={`${p.key} ${o[0]}`}
                 d={`${pathOf(o)}Z`}
-                fill={lit.has(p.key) ? "#0b6a80" : fills[at % fills.length]}
-                stroke="#e6e6e3"
+                fill={lit.has(p.key) ? tokens.accent : formulaFills[at % formulaFills.length]}
+                stroke={tokens.surround}
                 strokeWidth="0.12"
               />
             ));

@@ -1,11 +1,13 @@
 import { Alert, Button, Spin } from "antd";
 import { useRef, useState } from "react";
 import { Link } from "react-router";
+import parts from "../../style/parts.module.css";
 import { Care } from "../../visit/Care";
 import { Columns } from "../../visit/Columns";
 import { useVisit } from "../../visit/useVisit";
 import { Clock } from "./Clock";
 import { Formulas } from "./Formulas";
+import css from "./MixScreen.module.css";
 import { ToMind } from "./ToMind";
 import { TrayList } from "./TrayList";
 import { useMix } from "./useMix";
@@ -27,7 +29,7 @@ export function MixScreen() {
     return mixing.problem ? (
       <Alert type="error" title="The mix can't be shown" description={mixing.problem} />
     ) : (
-      <main className="waiting">
+      <main className={parts.waiting}>
         <Spin size="large" />
       </main>
     );
@@ -46,8 +48,8 @@ export function MixScreen() {
   return (
     <Columns
       seen={
-        <section className="col weigh-col" aria-label="Bowl on the scale">
-          <div className="row" role="group" aria-label="Bowls">
+        <section className={`${parts.col} ${css.weighCol}`} aria-label="Bowl on the scale">
+          <div className={parts.row} role="group" aria-label="Bowls">
             <Button
               shape="round"
               type={at === "tray" || !bowl ? "primary" : "default"}
@@ -89,7 +91,7 @@ export function MixScreen() {
               onLight={(panels) => setLit(new Set(panels))}
             />
             {mix.bowls.length > 0 && (
-              <Link className="print" to={`/visits/${visit}/card`}>
+              <Link className={css.print} to={`/visits/${visit}/card`}>
                 Labels and recipe card to print
               </Link>
             )}
@@ -102,7 +104,7 @@ export function MixScreen() {
           mix.bowls.length > 0 ? (
             <Clock mix={mix} chosen={bowl?.number} onChoose={choose} />
           ) : (
-            <p className="calm">Paint first: bowls follow from the plan.</p>
+            <p className={parts.calm}>Paint first: bowls follow from the plan.</p>
           ),
       }}
       mind={{

@@ -1,17 +1,27 @@
+import { useMutation } from "@tanstack/react-query";
 import { Button, InputNumber, Popover } from "antd";
 import { useState } from "react";
 import { api, type Schemas } from "../../api/client";
+import { given } from "../../api/given";
+import parts from "../../style/parts.module.css";
+import css from "./ScaleHands.module.css";
 
 type Hand = Schemas["HandAtScale"];
 type Step = Schemas["StepView"];
 
-const hand = (does: Hand["does"], by: Partial<Hand> = {}) =>
-  api.POST("/api/stand-ins/scale", {
-    body: { does, grams: 0, seconds: 0, gramsPerSecond: 0, ...by },
+/** What a hand does at the scale, in the order it is done. */
+function useHand() {
+  const { mutate } = useMutation({
+    scope: { id: "hand at the scale" },
+    mutationFn: (hand: Hand) => given(api.POST("/api/stand-ins/scale", { body: hand })),
   });
+  return (does: Hand["does"], by: Partial<Hand> = {}) =>
+    mutate({ does, grams: 0, seconds: 0, gramsPerSecond: 0, ...by });
+}
 
 /** The hands at the simulated scale: there is no real one to pour on. */
 export function ScaleHands({ step, poured }: { step: Step | undefined; poured: number }) {
+  const hand = useHand();
   const [grams, setGrams] = useState(10);
   const left = step ? Math.max(0, step.toGoGrams - poured) : 0;
   const pourFor = (g: number) => hand("pour", { grams: g, seconds: Math.min(4, Math.max(0.4, g / 15)) });
@@ -19,19 +29,19 @@ export function ScaleHands({ step, poured }: { step: Step | undefined; poured: n
     <Popover
       trigger="click"
       content={
-        <div className="hands" role="group" aria-label="Simulated scale">
-          <p className="soft">A simulated scale ships with Wendro. These are its hands.</p>
-          <div className="row">
+        <div className={css.hands} role="group" aria-label="Simulated scale">
+          <p className={parts.soft}>A simulated scale ships with Wendro. These are its hands.</p>
+          <div className={parts.row}>
             <Button onClick={() => hand("pour", { grams: 212, seconds: 0.4 })}>Put a bowl on</Button>
             <Button onClick={() => hand("clear")}>Take all off</Button>
           </div>
-          <div className="row">
+          <div className={parts.row}>
             <Button disabled={left < 0.05} onClick={() => pourFor(Math.round(left * 100) / 100)}>
               Pour what is to go
             </Button>
             <HoldToPour />
           </div>
-          <div className="row">
+          <div className={parts.row}>
             <InputNumber
               aria-label="Grams to pour"
               min={0.1}
@@ -43,7 +53,7 @@ export function ScaleHands({ step, poured }: { step: Step | undefined; poured: n
             />
             <Button onClick={() => pourFor(grams)}>Pour this much</Button>
           </div>
-          <div className="row">
+          <div className={parts.row}>
             <Button onClick={() => hand("unplug")}>Pull the plug</Button>
             <Button onClick={() => hand("plug")}>Plug it in</Button>
           </div>
@@ -56,6 +66,7 @@ export function ScaleHands({ step, poured }: { step: Step | undefined; poured: n
 }
 
 function HoldToPour() {
+  const hand = useHand();
   const stop = () => hand("stop");
   return (
     <Button

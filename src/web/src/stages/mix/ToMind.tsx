@@ -1,5 +1,7 @@
 import { Button, Popover } from "antd";
 import type { PlanEdit, PlanView, Schemas } from "../../api/client";
+import parts from "../../style/parts.module.css";
+import secondLookCss from "../../views/SecondLook.module.css";
 import { SetAside, SetAsideList } from "../../views/SetAside";
 import { SeverityMark } from "../../views/SeverityMark";
 import { said, useUnits } from "../../views/units";
@@ -19,21 +21,21 @@ export function ToMind({ plan, mix, edit, onLight }: Props) {
   const aside = mix.findings.filter((f) => f.setAside != null);
   const { forecast } = mix;
   return (
-    <section className="look" aria-label="Issues">
+    <section className={secondLookCss.look} aria-label="Issues">
       <h2>Issues</h2>
-      <div className="findings" aria-live="polite">
+      <div aria-live="polite">
         {heard.map((f) => (
-          <article key={f.id} className="finding" aria-label={f.title}>
+          <article key={f.id} className={parts.finding} aria-label={f.title}>
             <h3>
               <SeverityMark severity={f.severity} />
               <span>{f.title}</span>
-              <Popover trigger="click" content={<p className="why">{said(f.whyParts, units)}</p>}>
+              <Popover trigger="click" content={<p className={parts.why}>{said(f.whyParts, units)}</p>}>
                 <Button type="text">Why</Button>
               </Popover>
             </h3>
             <p>{said(f.textParts, units)}</p>
             {f.kind === "unevenRecipe" && forecast && (
-              <p className="effect">
+              <p className={secondLookCss.effect}>
                 Forecast with it: {level(forecast.meanLevelPlanned)} → <b>{level(forecast.meanLevel)}</b> on
                 average
                 {forecast.endsLevel != null &&
@@ -41,7 +43,7 @@ export function ToMind({ plan, mix, edit, onLight }: Props) {
                 .
               </p>
             )}
-            <div className="row">
+            <div className={parts.row}>
               {f.panels.length > 0 && <Button onClick={() => onLight(f.panels)}>Show</Button>}
               {f.fix && (
                 <Button type="primary" onClick={() => f.fix && edit(f.fix.edit)}>
@@ -53,10 +55,10 @@ export function ToMind({ plan, mix, edit, onLight }: Props) {
             </div>
           </article>
         ))}
-        {heard.length === 0 && <p className="calm">No issues with the bowls.</p>}
+        {heard.length === 0 && <p className={parts.calm}>No issues with the bowls.</p>}
         <SetAsideList aside={aside} edit={edit} />
         {mix.unneeded.length > 0 && (
-          <p className="soft">No longer needed by the plan: {mix.unneeded.join("; ")}.</p>
+          <p className={parts.soft}>No longer needed by the plan: {mix.unneeded.join("; ")}.</p>
         )}
       </div>
     </section>
@@ -80,7 +82,7 @@ function ConfirmHeat({
     <Popover
       trigger="click"
       content={
-        <div className="move">
+        <div className={parts.move}>
           <p>Read the leaflet of the product in your hand. Stay with the client while it is warm.</p>
           <Button onClick={() => edit({ kind: "setFormula", formula: { ...formula, heatConfirmed: true } })}>
             Its leaflet allows low heat

@@ -1,11 +1,13 @@
 import { Checkbox } from "antd";
+import parts from "../../style/parts.module.css";
+import css from "./TrayList.module.css";
 import type { Mixing, MixView } from "./useMix";
 
 /** What must lie ready, ticked off by touch. */
 export function TrayList({ mix, mixing }: { mix: MixView; mixing: Mixing }) {
   const left = mix.tray.filter((t) => !t.isThere).length;
   return (
-    <div className="tray">
+    <div className={css.tray}>
       <h2>
         {mix.tray.length === 0
           ? "Nothing is painted yet."
@@ -21,7 +23,7 @@ export function TrayList({ mix, mixing }: { mix: MixView; mixing: Mixing }) {
                 {t.count > 1 ? `${t.count} × ` : ""}
                 {t.words}
               </b>
-              <span className="soft">{t.why}</span>
+              <span className={parts.soft}>{t.why}</span>
             </Checkbox>
           </li>
         ))}

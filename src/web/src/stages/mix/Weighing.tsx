@@ -1,11 +1,14 @@
 import { Button, InputNumber } from "antd";
 import { type RefObject, useState } from "react";
+import parts from "../../style/parts.module.css";
+import { tokens } from "../../style/tokens";
 import { quantity, useUnits } from "../../views/units";
 import { BowlPicture } from "./BowlPicture";
 import { ScaleHands } from "./ScaleHands";
 import type { Bowl, Mixing } from "./useMix";
 import type { Reading } from "./useScale";
 import { useWeighing } from "./useWeighing";
+import css from "./Weighing.module.css";
 import type { Memory } from "./weighing";
 
 const states = { live: "Scale live", lost: "Scale lost", overRange: "Too heavy" } as const;
@@ -32,10 +35,10 @@ export function Weighing({
   const scoop = mixing.mix?.offers.lighteners.find((l) => l.name === step?.ingredient.product)?.scoopGrams;
   const shown = step ? step.pouredGrams + Math.max(0, onScale ?? 0) : undefined;
   return (
-    <div className="weighing">
+    <div className={css.weighing}>
       {!begun ? (
-        <div className="say">
-          <p className="soft">
+        <div className={css.say}>
+          <p className={parts.soft}>
             Formula {bowl.formula}, bowl {bowl.number}
           </p>
           <Big value={g(bowl.totalGrams)} />
@@ -47,8 +50,8 @@ export function Weighing({
           </Button>
         </div>
       ) : begun.isDone ? (
-        <div className="say" role="status">
-          <p className="soft">Bowl {bowl.number} is mixed.</p>
+        <div className={css.say} role="status">
+          <p className={parts.soft}>Bowl {bowl.number} is mixed.</p>
           <Big value={g(bowl.steps.reduce((s, i) => s + i.pouredGrams, 0))} />
           <p>
             {begun.ratioNow !== null && `1 : ${begun.ratioNow.toFixed(2)}. `}
@@ -58,8 +61,8 @@ export function Weighing({
           </p>
         </div>
       ) : begun.tareGrams === null && !poured && reading.state === "live" ? (
-        <div className="say" role="status">
-          <p className="name">Bowl, tare</p>
+        <div className={css.say} role="status">
+          <p className={css.name}>Bowl, tare</p>
           <Big value={g(reading.grossGrams ?? 0)} />
           <p>
             {stands
@@ -72,15 +75,15 @@ export function Weighing({
       ) : (
         step &&
         shown !== undefined && (
-          <div className="say">
-            <p className="name">
+          <div className={css.say}>
+            <p className={css.name}>
               <b>{capital(step.ingredient.words)}</b>
-              <span className="soft">of {g(step.targetGrams)}</span>
+              <span className={parts.soft}>of {g(step.targetGrams)}</span>
             </p>
             {reading.state === "live" ? (
               <Big value={g(shown)} />
             ) : (
-              <p className="lost" role="alert">
+              <p className={css.lost} role="alert">
                 {reading.state === "lost"
                   ? "Scale lost. What was weighed is kept: plug it in, or type the weight."
                   : "Too heavy for the scale. Take something off, or type the weight."}
@@ -93,14 +96,16 @@ export function Weighing({
               g={g}
               lifted={lifted}
             />
-            {scoop && <p className="soft">About {(step.targetGrams / scoop).toFixed(1)} of its scoops.</p>}
-            {step.ingredient.note && <p className="soft">{step.ingredient.note}</p>}
+            {scoop && (
+              <p className={parts.soft}>About {(step.targetGrams / scoop).toFixed(1)} of its scoops.</p>
+            )}
+            {step.ingredient.note && <p className={parts.soft}>{step.ingredient.note}</p>}
           </div>
         )
       )}
       <BowlPicture bowl={bowl} pouring={onScale ?? 0} words={g} />
-      <ol className="pours" aria-label={`Steps of bowl ${bowl.number}`}>
-        <li className={begun && begun.tareGrams !== null ? "met" : undefined}>
+      <ol className={css.pours} aria-label={`Steps of bowl ${bowl.number}`}>
+        <li>
           <Tick met={begun != null && begun.tareGrams !== null} />
           <span>Bowl, tare</span>
           <span>{begun?.tareGrams != null ? g(begun.tareGrams) : ""}</span>
@@ -108,7 +113,7 @@ export function Weighing({
         {bowl.steps.map((s, i) => (
           <li
             key={s.ingredient.words}
-            className={i === at ? "now" : undefined}
+            className={i === at ? css.now : undefined}
             data-state={s.state}
             aria-current={i === at ? "step" : undefined}
           >
@@ -120,7 +125,7 @@ export function Weighing({
           </li>
         ))}
       </ol>
-      <div className="row">
+      <div className={parts.row}>
         {begun && poured && (
           <Button
             disabled={mixing.busy}
@@ -143,7 +148,7 @@ export function Weighing({
           />
         )}
         <ScaleHands step={step} poured={Math.max(0, onScale ?? 0)} />
-        <span className={`scale ${reading.state}`} role="status">
+        <span className={`${css.scale} ${css[reading.state] ?? ""}`} role="status">
           {states[reading.state]}
         </span>
       </div>
@@ -157,7 +162,7 @@ const capital = (words: string) => words[0].toUpperCase() + words.slice(1);
 function Big({ value }: { value: string }) {
   const [figure, ...unit] = value.split(" ");
   return (
-    <p className="big">
+    <p className={css.big}>
       {figure}
       <small> {unit.join(" ")}</small>
     </p>
@@ -184,7 +189,7 @@ function Bar(props: {
         : "stop";
   return (
     <div
-      className="pourbar"
+      className={css.pourbar}
       role="meter"
       aria-label="Poured"
       aria-valuemin={0}
@@ -192,9 +197,9 @@ function Bar(props: {
       aria-valuenow={Math.round(shown * 10) / 10}
       aria-valuetext={words}
     >
-      <div className="fill" style={{ width: share(shown) }} />
+      <div className={css.fill} style={{ width: share(shown) }} />
       <div
-        className="goal"
+        className={css.goal}
         style={{
           left: `calc(${share(target - tolerance)} - 4px)`,
           width: `calc(${((200 * tolerance) / most).toFixed(2)}% + 8px)`,
@@ -219,19 +224,19 @@ function Tick({ met, over, now }: { met?: boolean; over?: boolean; now?: boolean
       aria-label={over ? "too much" : met ? "done" : now ? "now" : "to do"}
     >
       {over ? (
-        <path d="M11 2 21 20H1Z" fill="#a33a1f" />
+        <path d="M11 2 21 20H1Z" fill={tokens.alarm} />
       ) : met ? (
         <>
-          <circle cx="11" cy="11" r="10" fill="#353c3f" />
-          <path d="M6.4 11.4 9.8 14.6l5.8-6.8" fill="none" stroke="#fff" strokeWidth="2.2" />
+          <circle cx="11" cy="11" r="10" fill={tokens.deep} />
+          <path d="M6.4 11.4 9.8 14.6l5.8-6.8" fill="none" stroke={tokens.white} strokeWidth="2.2" />
         </>
       ) : (
         <circle
           cx="11"
           cy="11"
           r="9"
-          fill={now ? "#0b6a80" : "none"}
-          stroke={now ? "#0b6a80" : "#8f9594"}
+          fill={now ? tokens.accent : "none"}
+          stroke={now ? tokens.accent : tokens.edge}
           strokeWidth="2.5"
         />
       )}
@@ -260,8 +265,8 @@ function Over({ bowl, mixing, g }: { bowl: Bowl; mixing: Mixing; g(v: number): s
       : "the shelf has enough",
   ];
   return (
-    <div className="say over" role="alert">
-      <p className="name">
+    <div className={`${css.say} ${css.over}`} role="alert">
+      <p className={css.name}>
         <b>
           {g(step.pouredGrams - step.targetGrams)} too much {step.ingredient.words}
         </b>
@@ -270,7 +275,7 @@ function Over({ bowl, mixing, g }: { bowl: Bowl; mixing: Mixing; g(v: number): s
         To restore the ratio pour {adds.map((a) => `${g(a.grams)} ${a.words}`).join(" and ")}:{" "}
         {g(rescuing.rescue.totalGrams)} in the bowl then. {capital(takes.join(", "))}.
       </p>
-      <div className="row">
+      <div className={parts.row}>
         <Button
           type="primary"
           size="large"
@@ -296,14 +301,14 @@ function Typed({ name, open, onTake }: { name: string; open: boolean; onTake(gra
   const [value, setValue] = useState<number | null>(null);
   if (!open && !shown) {
     return (
-      <Button className="typed" onClick={() => setShown(true)}>
+      <Button className={css.typed} onClick={() => setShown(true)}>
         Type it…
       </Button>
     );
   }
   return (
     <form
-      className="row typed"
+      className={`${parts.row} ${css.typed}`}
       onSubmit={(e) => {
         e.preventDefault();
         if (value) {

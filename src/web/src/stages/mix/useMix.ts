@@ -1,7 +1,6 @@
-import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { App } from "antd";
-import { useCallback, useState } from "react";
-import { api, type Schemas, wordsOf } from "../../api/client";
+import { useIsMutating, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { api, type Schemas } from "../../api/client";
+import { given, Refused } from "../../api/given";
 
 export type MixView = Schemas["MixView"];
 export type Bowl = Schemas["BowlView"];
@@ -18,76 +17,73 @@ export interface Mixing {
 
 /** The plan as bowls, and what is done with them; every answer is the mix as it stands then. */
 export function useMix(visit: string, revision: number): Mixing {
-  const { message } = App.useApp();
   const cache = useQueryClient();
-  const [busy, setBusy] = useState(false);
-  const key = ["mix", visit];
   const { data, error } = useQuery({
-    queryKey: [...key, revision],
+    queryKey: ["mix", visit, revision],
     placeholderData: (p) => p,
     refetchOnMount: "always",
-    queryFn: async () => {
-      const answer = await api.GET("/api/visits/{visit}/mix", { params: { path: { visit } } });
-      if (!answer.data) {
-        throw new Error(wordsOf(answer.error));
-      }
-      return answer.data;
-    },
+    queryFn: () => given(api.GET("/api/visits/{visit}/mix", { params: { path: { visit } } })),
   });
-
-  const send = useCallback(
-    async (ask: () => Promise<{ data?: MixView; error?: unknown; response: Response }>, quiet = false) => {
-      setBusy(true);
-      try {
-        const answer = await ask();
-        if (answer.data) {
-          cache.setQueryData(["mix", visit, revision], answer.data);
-          cache.invalidateQueries({ queryKey: ["glance", visit] });
-          return true;
-        }
-        // Another window weighs along and was first: what it kept is read.
-        if (!quiet || answer.response.status !== 409) {
-          message.error(wordsOf(answer.error));
-        }
-        if (answer.response.status === 409) {
-          await cache.invalidateQueries({ queryKey: ["mix", visit] });
-        }
-        return false;
-      } catch {
-        message.error("The server does not answer. What was weighed so far is kept; try again.");
-        return false;
-      } finally {
-        setBusy(false);
-      }
+  const how = {
+    mutationKey: ["mix", visit],
+    scope: { id: `mix ${visit}` },
+    mutationFn: (ask: () => Promise<MixView>) => ask(),
+    onSuccess: (mix: MixView) => {
+      cache.setQueryData(["mix", visit, revision], mix);
+      cache.invalidateQueries({ queryKey: ["glance", visit] });
     },
-    [cache, message, visit, revision],
-  );
+    onError: (e: Error) =>
+      e instanceof Refused && e.status === 409
+        ? cache.invalidateQueries({ queryKey: ["mix", visit] })
+        : undefined,
+  };
+  const byHand = useMutation(how);
+  // Another window may weigh along and be first: what it kept is read, and nothing needs saying.
+  const byScale = useMutation({ ...how, meta: { quietWhenLate: true } });
+  const waiting = useIsMutating({ mutationKey: ["mix", visit] });
+  const done = (asked: Promise<MixView>) =>
+    asked.then(
+      () => true,
+      () => false,
+    );
+  const params = { path: { visit } };
 
   return {
     mix: data,
     problem: error?.message,
-    busy,
-    begin: (bowl) =>
-      send(() =>
-        api.POST("/api/visits/{visit}/mix/bowls", {
-          params: { path: { visit } },
-          body: { baseRevision: data?.revision ?? revision, formula: bowl.formula, ordinal: bowl.ordinal },
-        }),
+    busy: waiting > 0,
+    begin: ({ formula, ordinal }) =>
+      done(
+        byHand.mutateAsync(() =>
+          given(
+            api.POST("/api/visits/{visit}/mix/bowls", {
+              params,
+              body: { baseRevision: data?.revision ?? revision, formula, ordinal },
+            }),
+          ),
+        ),
       ),
-    happen: (bowl, event) =>
-      bowl.begun
-        ? send(
-            () =>
-              api.POST("/api/visits/{visit}/mix/bowls/{bowl}/events", {
-                params: { path: { visit, bowl: bowl.begun?.id ?? "" } },
-                body: { after: bowl.begun?.events ?? 0, event },
-              }),
-            event.kind === "tared" || (event.kind === "poured" && event.how === "scale"),
-          )
-        : Promise.resolve(false),
+    happen: ({ begun }, event) => {
+      if (!begun) {
+        return Promise.resolve(false);
+      }
+      const scale = event.kind === "tared" || (event.kind === "poured" && event.how === "scale");
+      return done(
+        (scale ? byScale : byHand).mutateAsync(() =>
+          given(
+            api.POST("/api/visits/{visit}/mix/bowls/{bowl}/events", {
+              params: { path: { visit, bowl: begun.id } },
+              body: { after: begun.events, event },
+            }),
+          ),
+        ),
+      );
+    },
     tick: (item, isThere) =>
-      send(() =>
-        api.POST("/api/visits/{visit}/mix/tray", { params: { path: { visit } }, body: { item, isThere } }),
+      done(
+        byHand.mutateAsync(() =>
+          given(api.POST("/api/visits/{visit}/mix/tray", { params, body: { item, isThere } })),
+        ),
       ),
   };
 }

@@ -1,6 +1,7 @@
 import { Button, InputNumber, Popover, Segmented } from "antd";
 import { useState } from "react";
 import type { PanelPaint, PlanEdit, PlanView, Schemas } from "../../api/client";
+import parts from "../../style/parts.module.css";
 import { formulaWords } from "../../views/words";
 
 interface Props {
@@ -31,8 +32,8 @@ export function FormulaChoice({ plan, panels, paint, coat, edit }: Props) {
         setDraft(mine);
       }}
       content={
-        <div className="formula" role="group" aria-label="Formula">
-          <div className="row">
+        <div className={parts.formula} role="group" aria-label="Formula">
+          <div className={parts.row}>
             {formulas.map((f) => (
               <Button
                 key={f.id}
@@ -89,7 +90,7 @@ export function FormulaChoice({ plan, panels, paint, coat, edit }: Props) {
               )
             }
           />
-          <div className="row">
+          <div className={parts.row}>
             {deposit && (
               <InputNumber
                 aria-label="Deposit level"
@@ -130,7 +131,9 @@ export function FormulaChoice({ plan, panels, paint, coat, edit }: Props) {
             ]}
             onChange={(v) => setDraft({ ...draft, consistency: v as Schemas["Consistency"] })}
           />
-          <p className="why">The leaflet of the product comes first. Over 20 vol stays off the scalp.</p>
+          <p className={parts.why}>
+            The leaflet of the product comes first. Over 20 vol stays off the scalp.
+          </p>
           <Button
             type="primary"
             onClick={async () => {

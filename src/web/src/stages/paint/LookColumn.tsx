@@ -2,6 +2,7 @@ import { Button } from "antd";
 import { useState } from "react";
 import type { Finding } from "../../api/client";
 import type { Work } from "../../api/usePlan";
+import parts from "../../style/parts.module.css";
 import { SecondLook } from "../../views/SecondLook";
 import type { Against } from "../../visit/LookBar";
 import type { Selection } from "../../visit/useSelection";
@@ -61,7 +62,7 @@ export function LookColumn({ visit, work, selection, onShow, onCompare }: Props)
         onLeave={work.leaveBe}
         edit={work.edit}
       />
-      <Button className="wide placing" onClick={() => setPlacing(true)}>
+      <Button className={`${parts.wide} ${parts.still}`} onClick={() => setPlacing(true)}>
         From look to placement…
       </Button>
     </>

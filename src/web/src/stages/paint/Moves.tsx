@@ -1,6 +1,7 @@
 import { Button, Dropdown, InputNumber, Popover } from "antd";
 import { useState } from "react";
 import type { PanelView, PlanEdit, PlanView } from "../../api/client";
+import parts from "../../style/parts.module.css";
 import { zoneWords } from "../../views/words";
 
 interface Props {
@@ -119,7 +120,7 @@ export function Moves({ plan, panel, picked, edit }: Props) {
       trigger="click"
       content={
         asked?.asks && (
-          <div className="move" role="group" aria-label={asked.words}>
+          <div className={parts.move} role="group" aria-label={asked.words}>
             <strong>{asked.words}</strong>
             {asked.asks.map((a, i) => (
               <InputNumber
@@ -163,7 +164,7 @@ export function Moves({ plan, panel, picked, edit }: Props) {
           },
         }}
       >
-        <Button className="wide">Whole-head moves…</Button>
+        <Button className={parts.wide}>Whole-head moves…</Button>
       </Dropdown>
     </Popover>
   );

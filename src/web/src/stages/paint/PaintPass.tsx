@@ -2,8 +2,10 @@ import { Button } from "antd";
 import { useMemo } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import type { PanelPaint, PanelView, PlanEdit, PlanView } from "../../api/client";
+import parts from "../../style/parts.module.css";
 import { ShapeTile } from "../../views/ShapeTile";
 import { shapes } from "../../views/shapes";
+import css from "./PaintPass.module.css";
 
 interface Props {
   panel: PanelView;
@@ -67,8 +69,8 @@ export function PaintPass({ panel, order, edit, onGo, onEnd }: Props) {
     }
   });
   return (
-    <div className="pass" role="group" aria-label="Paint pass">
-      <div className="title">
+    <div className={css.pass} role="group" aria-label="Paint pass">
+      <div className={parts.title}>
         <h2>
           Panel {at + 1} of {order.length}
         </h2>
@@ -76,37 +78,37 @@ export function PaintPass({ panel, order, edit, onGo, onEnd }: Props) {
           End
         </Button>
       </div>
-      <p className="panel-name">{panel.words}</p>
+      <p className={parts.panelName}>{panel.words}</p>
       <Button
         type="primary"
-        className="pass-next"
+        className={css.passNext}
         disabled={!panel.paint && !last}
         onClick={() => void same()}
       >
         {panel.paint ? "Next" : "Same again"}
       </Button>
-      <div className="row">
-        <Button className="pass-key" onClick={() => void skip()}>
+      <div className={css.pair}>
+        <Button className={css.passKey} onClick={() => void skip()}>
           Leave natural
         </Button>
-        <Button className="pass-key" disabled={at === 0} onClick={() => go(order[at - 1]?.key)}>
+        <Button className={css.passKey} disabled={at === 0} onClick={() => go(order[at - 1]?.key)}>
           Back
         </Button>
       </div>
-      <div className="row">
-        <Button className="pass-key" disabled={!panel.paint} onClick={() => void move(-1)}>
+      <div className={css.pair}>
+        <Button className={css.passKey} disabled={!panel.paint} onClick={() => void move(-1)}>
           Start 1 cm higher
         </Button>
-        <Button className="pass-key" disabled={!panel.paint} onClick={() => void move(1)}>
+        <Button className={css.passKey} disabled={!panel.paint} onClick={() => void move(1)}>
           1 cm lower
         </Button>
       </div>
-      <div className="shape-grid" role="group" aria-label="Shapes">
+      <div className={`${parts.shapeGrid} ${css.three}`} role="group" aria-label="Shapes">
         {shapes.slice(0, 9).map((s, i) => (
           <button
             key={s.shape}
             type="button"
-            className="tile"
+            className={parts.tile}
             aria-label={s.name}
             aria-pressed={panel.paint?.shape === s.shape}
             onClick={() =>
@@ -118,7 +120,9 @@ export function PaintPass({ panel, order, edit, onGo, onEnd }: Props) {
           </button>
         ))}
       </div>
-      <p className="soft">Keys: Enter next, Backspace back, S skip, 1–9 shape, − higher, + lower, Esc end.</p>
+      <p className={parts.soft}>
+        Keys: Enter next, Backspace back, S skip, 1–9 shape, − higher, + lower, Esc end.
+      </p>
     </div>
   );
 }

@@ -1,12 +1,14 @@
 import { Button, InputNumber, Popover } from "antd";
 import { useState } from "react";
 import type { PanelPaint, PanelView, PlanEdit, PlanView } from "../../api/client";
+import parts from "../../style/parts.module.css";
 import { Choice, Line } from "../../views/Choice";
 import { Num } from "../../views/Num";
 import { ShapeTile } from "../../views/ShapeTile";
 import { coatOf, coatsOf, countOf, hasStrokes, type Shape, shapeName, shapes } from "../../views/shapes";
 import { zoneWords } from "../../views/words";
 import { FormulaChoice } from "./FormulaChoice";
+import css from "./PanelSettings.module.css";
 
 interface Props {
   plan: PlanView;
@@ -26,8 +28,8 @@ export function PanelSettings({ plan, panel, picked, coat, onCoat, edit }: Props
   const many = picked.length > 1;
   const count = paint && countOf(paint.shape ?? "v");
   return (
-    <div className="settings" role="group" aria-label="Panel settings">
-      <div className="title">
+    <div className={parts.settings} role="group" aria-label="Panel settings">
+      <div className={parts.title}>
         <h2>{many ? `${picked.length} panels` : zoneWords(panel.zone)}</h2>
         <span>
           {many
@@ -35,7 +37,7 @@ export function PanelSettings({ plan, panel, picked, coat, onCoat, edit }: Props
             : `row ${panel.row + 1}, panel ${panel.column + 1} · ${panel.areaCm2.toFixed(1)} cm²`}
         </span>
       </div>
-      <div className="row paint-acts">
+      <div className={`${parts.row} ${css.paintActs}`}>
         <ShapeChoice
           shape={paint?.shape}
           onPick={(shape) =>
@@ -55,7 +57,11 @@ export function PanelSettings({ plan, panel, picked, coat, onCoat, edit }: Props
       {paint && (
         <>
           {coats.length > 1 && (
-            <div className="row coats" role="group" aria-label="Products in the order they are laid">
+            <div
+              className={`${parts.row} ${css.coats}`}
+              role="group"
+              aria-label="Products in the order they are laid"
+            >
               {coats.map((c, i) => (
                 <Button
                   key={`${i}${c.formula}`}
@@ -181,7 +187,7 @@ export function PanelSettings({ plan, panel, picked, coat, onCoat, edit }: Props
               onSet={(v) => edit({ kind: "setStrokes", panels: picked, strokeShare: v / 100, coat })}
             />
           )}
-          <div className="row">
+          <div className={parts.row}>
             <Hand paint={paint} picked={picked} coat={coat} edit={edit} />
             <Button
               onClick={() => edit({ kind: "paintZone", zone: panel.zone, paint: panel.paint as PanelPaint })}
@@ -189,7 +195,7 @@ export function PanelSettings({ plan, panel, picked, coat, onCoat, edit }: Props
               Zone like this
             </Button>
           </div>
-          <p className="facts">
+          <p className={parts.facts}>
             Reaches level <strong>{panel.brightestLevel.toFixed(1)}</strong> ± {panel.levelSpread.toFixed(1)},
             mean <strong>{panel.meanLevel.toFixed(1)}</strong>;{" "}
             <strong>{(panel.seenShare * 100).toFixed(1)} %</strong> of the hair seen.
@@ -211,7 +217,7 @@ function ShapeChoice({ shape, onPick }: { shape: Shape | undefined; onPick(shape
       onOpenChange={setOpen}
       destroyOnHidden
       content={
-        <div className="shape-grid" role="radiogroup" aria-label="Shape">
+        <div className={parts.shapeGrid} role="radiogroup" aria-label="Shape">
           {shapes.map((s, i) => (
             <button
               key={s.shape}
@@ -220,7 +226,7 @@ function ShapeChoice({ shape, onPick }: { shape: Shape | undefined; onPick(shape
               autoFocus={shape ? shape === s.shape : i === 0}
               role="radio"
               aria-checked={shape === s.shape}
-              className="tile"
+              className={parts.tile}
               onClick={() => {
                 setOpen(false);
                 onPick(s.shape);
@@ -233,7 +239,7 @@ function ShapeChoice({ shape, onPick }: { shape: Shape | undefined; onPick(shape
         </div>
       }
     >
-      <Button className="shape-now" aria-label={`Shape: ${shapeName(shape)}`}>
+      <Button className={css.shapeNow} aria-label={`Shape: ${shapeName(shape)}`}>
         <ShapeTile d={now?.d} />
         {shapeName(shape)}
       </Button>
@@ -267,7 +273,7 @@ function Hand({
     <Popover
       trigger="click"
       content={
-        <div className="settings" role="group" aria-label="How it is held">
+        <div className={parts.settings} role="group" aria-label="How it is held">
           <Choice
             name="Held"
             value={paint.tension ?? "taut"}
@@ -297,7 +303,7 @@ function Hand({
             ]}
             onChange={(teasing) => set({ teasing })}
           />
-          <p className="why">
+          <p className={parts.why}>
             Slack hair and firm strokes carry product further; teasing softens the upper edge and holds short
             strands back.
           </p>

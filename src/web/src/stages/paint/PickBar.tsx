@@ -1,11 +1,13 @@
 import { Button } from "antd";
+import parts from "../../style/parts.module.css";
 import type { Selection } from "../../visit/useSelection";
+import css from "./PickBar.module.css";
 
 /** Picking several panels with a finger: tap after tap, by row, by zone, or all that are painted. */
 export function PickBar({ selection }: { selection: Selection }) {
   const { panel, several, setSeveral, pickAll, picked } = selection;
   return (
-    <div className="row pick-bar" role="group" aria-label="Pick panels">
+    <div className={`${parts.row} ${css.pickBar}`} role="group" aria-label="Pick panels">
       <Button
         type={several || picked.length > 1 ? "primary" : "default"}
         aria-pressed={several}

@@ -1,7 +1,10 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Button, Progress } from "antd";
-import { api, type PlanEdit, type Schemas, wordsOf } from "../../api/client";
+import { api, type PlanEdit, type Schemas } from "../../api/client";
+import { given } from "../../api/given";
+import parts from "../../style/parts.module.css";
 import type { Against } from "../../visit/LookBar";
+import css from "./Placements.module.css";
 
 interface Props {
   visit: string;
@@ -17,40 +20,33 @@ export function Placements({ visit, revision, edit, onCompare, onClose }: Props)
   const key = ["proposals", visit];
   const { data, error } = useQuery({
     queryKey: key,
-    queryFn: async () => {
-      const { data } = await api.GET("/api/visits/{visit}/plan/proposals", { params: { path: { visit } } });
-      return data ?? null;
-    },
+    queryFn: () => given(api.GET("/api/visits/{visit}/plan/proposals", { params: { path: { visit } } })),
     refetchInterval: (q) => (q.state.data?.state === "searching" ? 250 : false),
   });
   const begin = useMutation({
-    mutationFn: async () => {
-      const { data, error } = await api.POST("/api/visits/{visit}/plan/proposals", {
-        params: { path: { visit } },
-      });
-      if (!data) {
-        throw new Error(wordsOf(error));
-      }
-      return data;
-    },
+    mutationFn: () => given(api.POST("/api/visits/{visit}/plan/proposals", { params: { path: { visit } } })),
     onSuccess: (begun) => {
       client.setQueryData(key, begun);
       client.invalidateQueries({ queryKey: key });
     },
   });
-  const refused =
-    begin.error?.message ?? data?.problem ?? (error ? "The server does not answer." : undefined);
+  const end = useMutation({
+    mutationFn: () =>
+      given(api.DELETE("/api/visits/{visit}/plan/proposals", { params: { path: { visit } } })),
+    onSuccess: () => client.invalidateQueries({ queryKey: key }),
+  });
+  const refused = begin.error?.message ?? data?.problem ?? error?.message;
   const searching = data?.state === "searching";
   return (
-    <section className="placements" aria-label="From look to placement">
-      <div className="title">
+    <section className={css.placements} aria-label="From look to placement">
+      <div className={parts.title}>
         <h2>From look to placement</h2>
         <Button type="text" onClick={onClose}>
           Close
         </Button>
       </div>
       {data?.state === "none" && (
-        <p className="why">
+        <p className={parts.why}>
           Searches sections, heights, depth, covering and strength within the house rules for the wish.
         </p>
       )}
@@ -61,13 +57,11 @@ export function Placements({ visit, revision, edit, onCompare, onClose }: Props)
             status="active"
             aria-label="How far the search is"
           />
-          <p className="why">
+          <p className={parts.why}>
             {data.evaluations.toLocaleString()} heads judged
             {data.best != null && `, nearest so far ${data.best.toFixed(2)} off`}
           </p>
-          <Button
-            onClick={() => api.DELETE("/api/visits/{visit}/plan/proposals", { params: { path: { visit } } })}
-          >
+          <Button loading={end.isPending} onClick={() => end.mutate()}>
             Stop, keep the best
           </Button>
         </div>
@@ -82,22 +76,22 @@ export function Placements({ visit, revision, edit, onCompare, onClose }: Props)
       )}
       {refused && <p role="alert">{refused}</p>}
       {data?.state === "done" && data.revision !== revision && (
-        <p className="soft">Found for an earlier revision of this plan.</p>
+        <p className={parts.soft}>Found for an earlier revision of this plan.</p>
       )}
       {data?.found.map((p, i) => (
-        <article key={p.strength} className="finding" aria-label={p.name}>
+        <article key={p.strength} className={parts.finding} aria-label={p.name}>
           <h3>{p.name}</h3>
           <Figures p={p} />
           {p.unmet.map((u) => (
-            <p key={u.wish} className="unmet">
+            <p key={u.wish} className={css.unmet}>
               <b>
                 Not met: {u.wish} {number(u.reached, u.unit)} instead of {number(u.wanted, u.unit)}.
               </b>{" "}
               {u.because}
             </p>
           ))}
-          <p className="why">Gives up {p.givesUp.join("; ")}.</p>
-          <div className="row">
+          <p className={parts.why}>Gives up {p.givesUp.join("; ")}.</p>
+          <div className={parts.row}>
             <Button onClick={() => onCompare({ proposal: i, name: p.name.toLowerCase() })}>Compare</Button>
             <Button
               type="primary"

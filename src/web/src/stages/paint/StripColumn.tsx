@@ -1,8 +1,10 @@
 import { useQuery } from "@tanstack/react-query";
 import { Button } from "antd";
 import { api, type PanelView } from "../../api/client";
+import { given } from "../../api/given";
 import type { Colours } from "../../api/seen";
 import type { Work } from "../../api/usePlan";
+import parts from "../../style/parts.module.css";
 import { PanelStrip } from "../../views/PanelStrip";
 import { cm, mm } from "../../views/words";
 import { Moves } from "./Moves";
@@ -28,22 +30,23 @@ export function StripColumn({ visit, work, panel, picked, coat, colours, passing
       if (!panel) {
         return null;
       }
-      const { data } = await api.GET("/api/visits/{visit}/plan/panels/{zone}/{row}/{column}/strip", {
-        params: { path: { visit, zone: panel.zone, row: panel.row, column: panel.column } },
-      });
-      return data ?? null;
+      return await given(
+        api.GET("/api/visits/{visit}/plan/panels/{zone}/{row}/{column}/strip", {
+          params: { path: { visit, zone: panel.zone, row: panel.row, column: panel.column } },
+        }),
+      );
     },
     placeholderData: (p) => p,
   });
   return (
     <>
-      <div className="title">
+      <div className={parts.title}>
         <h2>Strip</h2>
         <span>{panel ? `${cm(Math.round(panel.lengthCm))} · ${mm(Math.round(panel.thicknessMm))}` : ""}</span>
       </div>
       {panel && (
         <>
-          <p className="panel-name">{panel.words}</p>
+          <p className={parts.panelName}>{panel.words}</p>
           <PanelStrip
             panel={panel}
             strip={panel.strip ?? fetched ?? undefined}
@@ -52,10 +55,10 @@ export function StripColumn({ visit, work, panel, picked, coat, colours, passing
             onTry={work.tryOut}
             onEdit={work.edit}
           />
-          {!panel.paint && <p className="soft">Natural. Pick a shape to paint it.</p>}
+          {!panel.paint && <p className={parts.soft}>Natural. Pick a shape to paint it.</p>}
           {!passing && (
             <>
-              <Button className="wide" onClick={onPass}>
+              <Button className={parts.wide} onClick={onPass}>
                 Paint pass, panel by panel
               </Button>
               <Moves plan={plan} panel={panel} picked={picked} edit={work.edit} />

@@ -1,16 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
-import { useEffect, useState } from "react";
 import { api, type Finding } from "../../api/client";
-
-/** A number that has stood still for a moment: while changes follow one another, nothing is asked for. */
-function useSettled(value: number, ms: number): number {
-  const [settled, setSettled] = useState(value);
-  useEffect(() => {
-    const timer = setTimeout(() => setSettled(value), ms);
-    return () => clearTimeout(timer);
-  }, [value, ms]);
-  return settled;
-}
+import { given } from "../../api/given";
+import { useSettled } from "../../api/useSettled";
 
 const settlesAfter = 350;
 
@@ -23,13 +14,12 @@ export function useFindings(visit: string, revision: number, quick: Finding[]) {
   const { data, isFetching } = useQuery({
     queryKey: ["findings", visit, revision],
     enabled: still,
-    queryFn: async ({ signal }) => {
-      const { data } = await api.GET("/api/visits/{visit}/plan/findings", {
-        params: { path: { visit } },
-        signal,
-      });
-      return data ? { revision, findings: data } : null;
-    },
+    queryFn: async ({ signal }) => ({
+      revision,
+      findings: await given(
+        api.GET("/api/visits/{visit}/plan/findings", { params: { path: { visit } }, signal }),
+      ),
+    }),
   });
   return {
     findings: data?.revision === revision ? data.findings : quick,
@@ -43,8 +33,8 @@ export function useCard(visit: string, revision: number) {
   const { data } = useQuery({
     queryKey: ["card", visit, revision],
     enabled: still,
-    queryFn: async ({ signal }) =>
-      (await api.GET("/api/visits/{visit}/plan/card", { params: { path: { visit } }, signal })).data ?? null,
+    queryFn: ({ signal }) =>
+      given(api.GET("/api/visits/{visit}/plan/card", { params: { path: { visit } }, signal })),
     placeholderData: (p) => p,
   });
   return data ?? undefined;

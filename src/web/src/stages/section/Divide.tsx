@@ -1,8 +1,10 @@
 import { Button, Input, Popover, Segmented, Select } from "antd";
 import { useState } from "react";
 import type { PlanEdit, PlanView, Schemas } from "../../api/client";
+import parts from "../../style/parts.module.css";
 import { Num } from "../../views/Num";
 import { allZones, cm, zoneWords } from "../../views/words";
+import css from "./Divide.module.css";
 import { Patterns } from "./Patterns";
 
 type Region = Schemas["Region"];
@@ -35,7 +37,7 @@ export function Divide({ visit, plan, section, edit }: Props) {
     heavier &&
     `${Math.round(heavier.leftGrams)} g left of the part, ${Math.round(heavier.rightGrams)} g right`;
   return (
-    <div className="divide">
+    <div className={css.divide}>
       <Patterns visit={visit} plan={plan} edit={edit} />
       <h2>How much of the head</h2>
       <Segmented
@@ -49,7 +51,7 @@ export function Divide({ visit, plan, section, edit }: Props) {
         onChange={(r) => edit({ kind: "setReach", reach: r as Schemas["Reach"] })}
       />
       <h2>Left out</h2>
-      <ul className="leftout" aria-label="Left out">
+      <ul className={css.leftout} aria-label="Left out">
         {(plan.plan.leftOut ?? []).map((r) => (
           <li key={r.region}>
             <span>
@@ -99,7 +101,7 @@ export function Divide({ visit, plan, section, edit }: Props) {
               ? `More hair falls to the ${heavier.side}: ${sides}.`
               : `The part is about central: ${sides}.`}
           </p>
-          <div className="row">
+          <div className={parts.row}>
             {heavier.edit && (
               <Button onClick={() => heavier.edit && edit(heavier.edit)}>More pieces {heavier.side}</Button>
             )}
@@ -123,7 +125,7 @@ function LeaveRegionOut({ edit }: { edit: Props["edit"] }) {
       open={open}
       onOpenChange={setOpen}
       content={
-        <div className="formula" role="group" aria-label="Leave a region out">
+        <div className={parts.formula} role="group" aria-label="Leave a region out">
           <Select
             aria-label="Region"
             value={region}

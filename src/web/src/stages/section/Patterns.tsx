@@ -1,8 +1,11 @@
-import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { App, Button, Drawer, Input, Popover, Spin } from "antd";
 import { useEffect, useState } from "react";
-import { api, type PlanEdit, type PlanView, wordsOf } from "../../api/client";
+import { api, type PlanEdit, type PlanView } from "../../api/client";
+import { given } from "../../api/given";
+import parts from "../../style/parts.module.css";
 import { quantity, useUnits } from "../../views/units";
+import css from "./Patterns.module.css";
 
 interface Props {
   visit: string;
@@ -12,7 +15,6 @@ interface Props {
 
 /** Ways to start, fitted to her; the studio's own first. Laying one is a single step that undo takes back. */
 export function Patterns({ visit, plan, edit }: Props) {
-  const { message } = App.useApp();
   const cache = useQueryClient();
   const [open, setOpen] = useState(false);
   // One head after another: the list stands at once, and the first is there soonest.
@@ -20,34 +22,26 @@ export function Patterns({ visit, plan, edit }: Props) {
   const { data, error } = useQuery({
     queryKey: ["patterns", visit, plan.revision],
     enabled: open,
-    queryFn: async () => {
-      const answer = await api.GET("/api/visits/{visit}/patterns", { params: { path: { visit } } });
-      if (!answer.data) {
-        throw new Error(wordsOf(answer.error));
-      }
-      return answer.data;
-    },
+    queryFn: () => given(api.GET("/api/visits/{visit}/patterns", { params: { path: { visit } } })),
   });
-  const forget = async (pattern: string) => {
-    const { error } = await api.DELETE("/api/patterns/{pattern}", { params: { path: { pattern } } });
-    if (error) {
-      message.error(wordsOf(error));
-    }
-    await cache.invalidateQueries({ queryKey: ["patterns", visit] });
-  };
+  const forget = useMutation({
+    mutationFn: (pattern: string) =>
+      given(api.DELETE("/api/patterns/{pattern}", { params: { path: { pattern } } })),
+    onSettled: () => cache.invalidateQueries({ queryKey: ["patterns", visit] }),
+  });
   return (
-    <div className="row">
+    <div className={parts.row}>
       <Button type="primary" onClick={() => setOpen(true)}>
         Start from a pattern
       </Button>
       <KeepAsPattern visit={visit} />
       <Drawer open={open} onClose={() => setOpen(false)} title="Start from a pattern" size={720}>
         {!data && (
-          <div className="waiting">
+          <div className={parts.waiting}>
             {error ? error.message : <Spin description="Fitting patterns to this client…" />}
           </div>
         )}
-        <ul className="patterns" aria-label="Patterns">
+        <ul className={css.patterns} aria-label="Patterns">
           {data?.map((p, i) => (
             <li key={p.id}>
               <OnClient
@@ -61,7 +55,7 @@ export function Patterns({ visit, plan, edit }: Props) {
               <div>
                 <b>{p.name}</b>
                 <p>{p.for}</p>
-                {p.against && <p className="against">Not suited: {p.against}</p>}
+                {p.against && <p className={css.against}>Not suited: {p.against}</p>}
                 <details>
                   <summary>{p.why.length} steps</summary>
                   <ol>
@@ -83,7 +77,7 @@ export function Patterns({ visit, plan, edit }: Props) {
                   Use pattern
                 </Button>
                 {p.technique === null && (
-                  <Button type="text" aria-label={`Forget ${p.name}`} onClick={() => forget(p.id)}>
+                  <Button type="text" aria-label={`Forget ${p.name}`} onClick={() => forget.mutate(p.id)}>
                     Forget
                   </Button>
                 )}
@@ -116,15 +110,10 @@ function OnClient({
   const { data, isFetched } = useQuery({
     queryKey: ["pattern", visit, revision, pattern],
     enabled: go,
-    queryFn: async () => {
-      const answer = await api.GET("/api/visits/{visit}/patterns/{pattern}/tried", {
-        params: { path: { visit, pattern } },
-      });
-      if (!answer.data) {
-        throw new Error(wordsOf(answer.error));
-      }
-      return answer.data;
-    },
+    queryFn: () =>
+      given(
+        api.GET("/api/visits/{visit}/patterns/{pattern}/tried", { params: { path: { visit, pattern } } }),
+      ),
   });
   // biome-ignore lint/correctness/useExhaustiveDependencies: said once, when it has come
   useEffect(() => {
@@ -142,7 +131,7 @@ function OnClient({
           height="148"
         />
       ) : (
-        <span className="notyet" />
+        <span className={css.notyet} />
       )}
       <figcaption>
         {data && (
@@ -162,22 +151,20 @@ function KeepAsPattern({ visit }: { visit: string }) {
   const [open, setOpen] = useState(false);
   const [name, setName] = useState("");
   const [why, setWhy] = useState("");
-  const keep = async () => {
-    const { error } = await api.POST("/api/patterns", { body: { name, why, visitId: visit } });
-    if (error) {
-      message.error(wordsOf(error));
-      return;
-    }
-    message.success(`${name} is kept. It stands first among the patterns.`);
-    setOpen(false);
-  };
+  const keep = useMutation({
+    mutationFn: () => given(api.POST("/api/patterns", { body: { name, why, visitId: visit } })),
+    onSuccess: () => {
+      message.success(`${name} is kept. It stands first among the patterns.`);
+      setOpen(false);
+    },
+  });
   return (
     <Popover
       trigger="click"
       open={open}
       onOpenChange={setOpen}
       content={
-        <div className="formula" role="group" aria-label="Keep as a pattern">
+        <div className={parts.formula} role="group" aria-label="Keep as a pattern">
           <Input
             aria-label="Name of the pattern"
             placeholder="Name"
@@ -192,7 +179,7 @@ function KeepAsPattern({ visit }: { visit: string }) {
             value={why}
             onChange={(e) => setWhy(e.target.value)}
           />
-          <Button type="primary" disabled={!name.trim() || !why.trim()} onClick={keep}>
+          <Button type="primary" disabled={!name.trim() || !why.trim()} onClick={() => keep.mutate()}>
             Keep
           </Button>
         </div>

@@ -1,4 +1,5 @@
 import type { PanelView, PlanEdit, PlanView } from "../../api/client";
+import { tokens } from "../../style/tokens";
 import { MapHandle } from "../../views/MapHandle";
 import { PartHandles } from "../../views/PartHandles";
 import { cm, mm } from "../../views/words";
@@ -58,7 +59,7 @@ function Sizes({
           `M${-mx - ux} ${-my - uy}L${-stand(ux, uy, up).x} ${-stand(ux, uy, up).y}` +
           `M${-mx - ax} ${-my - ay}L${-stand(ax, ay, aside).x} ${-stand(ax, ay, aside).y}`
         }
-        stroke="#0b6a80"
+        stroke={tokens.accent}
         strokeWidth="0.22"
         pointerEvents="none"
       />

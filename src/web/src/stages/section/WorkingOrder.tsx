@@ -1,6 +1,8 @@
 import { Button, Select } from "antd";
 import type { PlanEdit, PlanView, Schemas, Zone } from "../../api/client";
+import parts from "../../style/parts.module.css";
 import { zoneWords } from "../../views/words";
+import css from "./WorkingOrder.module.css";
 
 const frames: Record<Schemas["Frame"], string> = {
   quadrants: "four quadrants",
@@ -30,21 +32,21 @@ export function WorkingOrder({ plan, section, zone, edit, onPick }: Props) {
   };
   return (
     <>
-      <div className="title">
+      <div className={parts.title}>
         <h2>Working order</h2>
         <span>{total > 0 ? `${total.toFixed(0)} min with mixing` : ""}</span>
       </div>
       <Select
         aria-label="Divided by"
-        className="wide"
+        className={parts.wide}
         value={plan.plan.frame}
         options={(Object.keys(frames) as Schemas["Frame"][]).map((f) => ({ value: f, label: frames[f] }))}
         onChange={(frame) => edit({ kind: "setFrame", frame })}
       />
-      <ol className="order" aria-label="Working order">
+      <ol className={css.order} aria-label="Working order">
         {order.map((z, i) => (
-          <li key={z.zone} className={z.excluded ? "out" : z.zone === zone ? "now" : ""}>
-            <button type="button" className="plainrow" onClick={() => onPick(z.zone)}>
+          <li key={z.zone} className={z.excluded ? css.out : z.zone === zone ? css.now : undefined}>
+            <button type="button" className={css.plainrow} onClick={() => onPick(z.zone)}>
               <b>{zoneWords(z.zone)}</b>
               <span>{z.excluded ? "left out" : workOf(z)}</span>
             </button>

@@ -1,6 +1,7 @@
 import { Button, Input, Popover, Segmented, Select } from "antd";
 import { useState } from "react";
 import type { PanelView, PlanEdit, PlanView, Schemas, Zone } from "../../api/client";
+import parts from "../../style/parts.module.css";
 import { Line, Whether } from "../../views/Choice";
 import { Num } from "../../views/Num";
 import { allZones, zoneWords } from "../../views/words";
@@ -38,8 +39,8 @@ export function ZoneSettings({ plan, section, panel, chosen, edit, onPickZone }:
   const cut = (change: Partial<typeof s>) => edit({ kind: "cutZone", zone, ...s, ...change });
   const part = plan.plan.part;
   return (
-    <div className="settings" role="group" aria-label="Zone settings">
-      <div className="title">
+    <div className={parts.settings} role="group" aria-label="Zone settings">
+      <div className={parts.title}>
         <Select
           aria-label="Zone"
           value={zone}
@@ -54,7 +55,7 @@ export function ZoneSettings({ plan, section, panel, chosen, edit, onPickZone }:
         </span>
       </div>
       {!planned.excluded && (
-        <p className="facts">
+        <p className={parts.facts}>
           {minutes > 0 ? (
             <>
               <strong>{minutes.toFixed(0)} min</strong> to paint
@@ -131,13 +132,13 @@ export function ZoneSettings({ plan, section, panel, chosen, edit, onPickZone }:
               onChange={(v) => cut({ order: v as Schemas["RowOrder"] })}
             />
           </Line>
-          <div className="row">
+          <div className={parts.row}>
             <LeaveOut zone={zone} edit={edit} />
             <Popover
               trigger="click"
               content={
-                <div className="formula" role="group" aria-label="Part">
-                  <p className="why">Plus moves it to the client's left. Panels and paint follow.</p>
+                <div className={parts.formula} role="group" aria-label="Part">
+                  <p className={parts.why}>Plus moves it to the client's left. Panels and paint follow.</p>
                   <Num
                     name="At the hairline"
                     unit="cm"
@@ -183,7 +184,7 @@ function LeaveOut({ zone, edit }: { zone: Zone; edit: Props["edit"] }) {
     <Popover
       trigger="click"
       content={
-        <div className="formula">
+        <div className={parts.formula}>
           <Input
             aria-label="Why it is left out"
             placeholder="Undercut, veil, not today…"

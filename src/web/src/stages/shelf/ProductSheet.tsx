@@ -1,8 +1,12 @@
-import { App, Button, Input, Modal, Select } from "antd";
+import { useMutation } from "@tanstack/react-query";
+import { Button, Input, Modal, Select } from "antd";
 import { useState } from "react";
-import { api, type Schemas, wordsOf } from "../../api/client";
+import { api, type Schemas } from "../../api/client";
+import { fieldsOf, given } from "../../api/given";
+import parts from "../../style/parts.module.css";
 import { asWords, Line, Pick, Whether } from "../../views/Choice";
 import { Num } from "../../views/Num";
+import css from "./ProductSheet.module.css";
 import type { Product, StoredProduct } from "./useShelf";
 
 interface Props {
@@ -15,30 +19,28 @@ type Said = Schemas["Sourced"];
 
 /** What is noted of one product; what can't be taken is said beside its field, and nothing is lost. */
 export function ProductSheet({ stored, onDone, onLeave }: Props) {
-  const { message } = App.useApp();
   const [draft, setDraft] = useState<Product>(stored.product);
-  const [errors, setErrors] = useState<Record<string, string>>({});
   const by = (change: object) => setDraft({ ...draft, ...change } as Product);
   const stock = (change: Partial<Schemas["Stock"]>) => by({ stock: { ...draft.stock, ...change } });
+  const keep = useMutation({
+    meta: { fields: true },
+    mutationFn: () =>
+      given(
+        stored.id
+          ? api.PUT("/api/shelf/{id}", {
+              params: { path: { id: stored.id } },
+              body: { baseVersion: stored.version ?? 0, product: draft },
+            })
+          : api.POST("/api/shelf", { body: { baseVersion: 0, product: draft } }),
+      ),
+    onSuccess: onDone,
+  });
+  const off = useMutation({
+    mutationFn: () => given(api.DELETE("/api/shelf/{id}", { params: { path: { id: stored.id ?? "" } } })),
+    onSuccess: onDone,
+  });
+  const errors = fieldsOf(keep.error);
   const error = (field: string) => errors[`product.${field}`];
-
-  const keep = async () => {
-    const { error: refused, response } = stored.id
-      ? await api.PUT("/api/shelf/{id}", {
-          params: { path: { id: stored.id } },
-          body: { baseVersion: stored.version ?? 0, product: draft },
-        })
-      : await api.POST("/api/shelf", { body: { baseVersion: 0, product: draft } });
-    if (!refused) {
-      onDone();
-      return;
-    }
-    const fields = (refused as { errors?: Record<string, string[]> }).errors;
-    setErrors(Object.fromEntries(Object.entries(fields ?? {}).map(([f, w]) => [f, w[0]])));
-    if (!fields || response.status === 409) {
-      message.error(wordsOf(refused));
-    }
-  };
 
   const num = (name: string, field: string, unit: string, [min, max, step]: number[]) => (
     <Num
@@ -55,7 +57,7 @@ export function ProductSheet({ stored, onDone, onLeave }: Props) {
   const said = (name: string, field: string, unit: string, [min, max, step]: number[]) => {
     const value = (draft as unknown as Record<string, Said>)[field];
     return (
-      <div className="said">
+      <div className={css.said}>
         <Num
           name={name}
           unit={unit}
@@ -117,33 +119,20 @@ export function ProductSheet({ stored, onDone, onLeave }: Props) {
       title={stored.id ? stored.product.name : "New product"}
       onCancel={onLeave}
       footer={
-        <div className="row">
-          <Button type="primary" onClick={keep}>
+        <div className={parts.row}>
+          <Button type="primary" onClick={() => keep.mutate()}>
             Keep
           </Button>
           <Button onClick={onLeave}>Leave</Button>
           {stored.id && (
-            <Button
-              danger
-              type="text"
-              onClick={async () => {
-                const { error: refused } = await api.DELETE("/api/shelf/{id}", {
-                  params: { path: { id: stored.id ?? "" } },
-                });
-                if (refused) {
-                  message.error(wordsOf(refused));
-                } else {
-                  onDone();
-                }
-              }}
-            >
+            <Button danger type="text" onClick={() => off.mutate()}>
               Off the shelf
             </Button>
           )}
         </div>
       }
     >
-      <div className="sheet wide">
+      <div className={`${parts.sheet} ${parts.wide}`}>
         <Line name="Name">
           <Input
             aria-label="Name"

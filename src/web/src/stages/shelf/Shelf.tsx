@@ -1,12 +1,15 @@
-import { useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Alert, App, Button, Dropdown, Spin } from "antd";
 import { useEffect, useState } from "react";
-import { api, type Schemas, wordsOf } from "../../api/client";
+import { api, type Schemas } from "../../api/client";
+import { given } from "../../api/given";
 import { MainNav } from "../../shell/MainNav";
+import parts from "../../style/parts.module.css";
 import { quantity, type Units, useUnits } from "../../views/units";
 import { cm } from "../../views/words";
 import { ProductSheet } from "./ProductSheet";
 import { fresh, type Kind, kinds } from "./products";
+import css from "./Shelf.module.css";
 import { ShelfFile } from "./ShelfFile";
 import { type Product, type StoredProduct, useShelf } from "./useShelf";
 
@@ -20,25 +23,24 @@ export function Shelf() {
     document.title = "Shelf · Wendro";
   }, []);
   const again = () => cache.invalidateQueries({ queryKey: ["shelf"] });
-  const addGeneric = async () => {
-    const generic = (await api.GET("/api/shelf/generic")).data ?? [];
-    const there = new Set((data ?? []).map((p) => p.product.name.toLowerCase()));
-    const missing = generic.filter((p) => !there.has(p.name.toLowerCase()));
-    for (const product of missing) {
-      const { error } = await api.POST("/api/shelf", { body: { product, baseVersion: 0 } });
-      if (error) {
-        message.error(wordsOf(error));
+  const addGeneric = useMutation({
+    mutationFn: async () => {
+      const generic = await given(api.GET("/api/shelf/generic"));
+      const there = new Set((data ?? []).map((p) => p.product.name.toLowerCase()));
+      const missing = generic.filter((p) => !there.has(p.name.toLowerCase()));
+      for (const product of missing) {
+        await given(api.POST("/api/shelf", { body: { product, baseVersion: 0 } }));
       }
-    }
-    await again();
-    message.success(
-      missing.length === 0
-        ? "They are all there."
-        : `${missing.length} entries added. Correct them by the leaflet.`,
-    );
-  };
+      return missing.length;
+    },
+    onSuccess: (added) =>
+      message.success(
+        added === 0 ? "They are all there." : `${added} entries added. Correct them by the leaflet.`,
+      ),
+    onSettled: again,
+  });
   return (
-    <main className="day shelf">
+    <main className={parts.day}>
       <header>
         <div>
           <h1>Shelf</h1>
@@ -46,7 +48,7 @@ export function Shelf() {
         </div>
         <MainNav />
       </header>
-      <div className="row">
+      <div className={`${parts.row} ${css.hands}`}>
         <Dropdown
           trigger={["click"]}
           menu={{
@@ -56,16 +58,18 @@ export function Shelf() {
         >
           <Button type="primary">New product…</Button>
         </Dropdown>
-        <Button onClick={addGeneric}>Add generic entries</Button>
+        <Button loading={addGeneric.isPending} onClick={() => addGeneric.mutate()}>
+          Add generic entries
+        </Button>
         <ShelfFile onTaken={again} />
-        <a className="place" href="/api/shelf/file" download="shelf.csv">
+        <a className={parts.place} href="/api/shelf/file" download="shelf.csv">
           Save as CSV
         </a>
       </div>
       {isPending && <Spin size="large" />}
       {error && <Alert type="error" title="The shelf can't be shown" description={error.message} />}
       {data?.length === 0 && (
-        <p className="calm">
+        <p className={parts.calm}>
           Nothing is on the shelf. Begin with generic entries and correct them by their leaflets.
         </p>
       )}
@@ -74,7 +78,7 @@ export function Shelf() {
         return rows.length === 0 ? null : (
           <section key={kind} aria-label={many}>
             <h2>{many}</h2>
-            <ul className="products">
+            <ul className={css.products}>
               {rows.map((p) => (
                 <li key={p.id}>
                   <Row stored={p} onOpen={() => setOpen(p)} />
@@ -106,18 +110,18 @@ function Row({ stored, onOpen }: { stored: StoredProduct; onOpen(): void }) {
   const { product } = stored;
   const { stock } = product;
   return (
-    <button type="button" className="product" onClick={onOpen}>
+    <button type="button" className={css.product} onClick={onOpen}>
       <b>{product.name}</b>
       <span>{does(product)}</span>
-      <span className={stored.isLow ? "low" : undefined}>
+      <span className={stored.isLow ? css.low : undefined}>
         {stock.onHand == null
           ? "not counted"
           : `${quantity(stock.onHand, units[stock.unit ?? "gram"], shown, 0)}${stored.isLow ? ", low" : ""}`}
       </span>
-      <span className="soft">
+      <span className={parts.soft}>
         {stock.price == null ? "no price" : priced(stock.price, stock.unit ?? "gram", shown)}
       </span>
-      <span className="soft">{stock.lot ? `lot ${stock.lot}` : ""}</span>
+      <span className={parts.soft}>{stock.lot ? `lot ${stock.lot}` : ""}</span>
     </button>
   );
 }

@@ -1,6 +1,9 @@
 import { Button, Modal } from "antd";
 import { useRef, useState } from "react";
 import type { Schemas } from "../../api/client";
+import { fieldsOf, raw } from "../../api/given";
+import parts from "../../style/parts.module.css";
+import css from "./ShelfFile.module.css";
 
 type Preview = Schemas["ShelfPreview"];
 
@@ -8,20 +11,20 @@ interface Looked {
   name: string;
   file: File;
   preview?: Preview;
-  errors?: Record<string, string[]>;
+  errors?: Record<string, string>;
 }
 
-const send = async (path: string, file: File) => {
+const send = async (path: string, file: File): Promise<Pick<Looked, "preview" | "errors">> => {
   try {
-    const answer = await fetch(path, { method: "POST", headers: { "content-type": "text/csv" }, body: file });
-    const body = await answer.json();
-    return answer.ok
-      ? { preview: body as Preview }
-      : {
-          errors: (body.errors ?? { file: [body.title ?? "It can't be read."] }) as Record<string, string[]>,
-        };
-  } catch {
-    return { errors: { file: ["The server does not answer. Nothing was changed."] } };
+    const answer = await raw(path, {
+      method: "POST",
+      headers: { "content-type": "text/csv" },
+      body: file,
+    });
+    return { preview: await answer.json() };
+  } catch (e) {
+    const fields = fieldsOf(e);
+    return { errors: Object.keys(fields).length > 0 ? fields : { file: (e as Error).message } };
   }
 };
 
@@ -67,7 +70,7 @@ export function ShelfFile({ onTaken }: { onTaken(): void }) {
         title={looked?.name}
         onCancel={() => setLooked(undefined)}
         footer={
-          <div className="row">
+          <div className={parts.row}>
             {preview && !nothing && (
               <Button type="primary" onClick={take}>
                 Import it
@@ -82,10 +85,10 @@ export function ShelfFile({ onTaken }: { onTaken(): void }) {
             <p role="alert">
               <b>Nothing was imported.</b> Fix these and try again:
             </p>
-            <ul className="rowerrors">
+            <ul className={css.rowerrors}>
               {Object.entries(errors).map(([field, words]) => (
                 <li key={field}>
-                  <b>{field}</b> {words.join(" ")}
+                  <b>{field}</b> {words}
                 </li>
               ))}
             </ul>
@@ -105,7 +108,9 @@ export function ShelfFile({ onTaken }: { onTaken(): void }) {
                 {few(preview.changed.map((c) => `${c.name} (${c.columns.join(", ")})`))}
               </p>
             )}
-            <p className="soft">{preview.unchanged} stay as they are. Nothing is taken off the shelf.</p>
+            <p className={parts.soft}>
+              {preview.unchanged} stay as they are. Nothing is taken off the shelf.
+            </p>
           </>
         )}
       </Modal>

@@ -1,5 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
-import { api, type Schemas, wordsOf } from "../../api/client";
+import { api, type Schemas } from "../../api/client";
+import { given } from "../../api/given";
 
 export type StoredProduct = Schemas["StoredProduct"];
 export type Product = Schemas["Product"];
@@ -9,12 +10,6 @@ export function useShelf() {
   return useQuery({
     queryKey: ["shelf"],
     refetchOnMount: "always",
-    queryFn: async () => {
-      const answer = await api.GET("/api/shelf");
-      if (!answer.data) {
-        throw new Error(wordsOf(answer.error));
-      }
-      return answer.data;
-    },
+    queryFn: () => given(api.GET("/api/shelf")),
   });
 }
