@@ -120,7 +120,7 @@ public static class BlendCard
             CardMeasure.Light => line.Value > line.High ? Dark(sums) : Bright(sums),
             CardMeasure.Face => Pick(Frame(sums), s => s.Mean - mean, s => s.FrontSamples > 0 && s.Mean > mean),
             CardMeasure.Softness => Pick(sums, s => s.Blur, s => s.Painted && s.Key.Zone != m.SteepestZone),
-            _ => [],
+            CardMeasure.Balance or CardMeasure.Regrowth => [],
         };
 
     private static PanelKey[] Blames(CardLine line, PanelSums[] sums, Measures m, Wish wish, double mean) =>
@@ -138,7 +138,11 @@ public static class BlendCard
                 .. Pick(sums, s => s.FrontLight, s => !ZoneFacts.IsFaceFrame(s.Key.Zone) && s.FrontLight > 0).Take(2),
             ],
             CardMeasure.Balance => Pick(sums, s => s.Light, s => s.Light > 0 && s.IsLeft == m.Balance > 0),
-            _ => Pick(sums, s => -s.Blur, s => s.Painted && s.Key.Zone == m.SteepestZone),
+            CardMeasure.Softness or CardMeasure.Regrowth => Pick(
+                sums,
+                s => -s.Blur,
+                s => s.Painted && s.Key.Zone == m.SteepestZone
+            ),
         };
 
     private static IEnumerable<PanelSums> Frame(PanelSums[] sums) => sums.Where(s => ZoneFacts.IsFaceFrame(s.Key.Zone));

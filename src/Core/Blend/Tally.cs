@@ -22,6 +22,13 @@ public sealed class Tally
 
     private const int Zones = 12;
     private const int RiseScale = 4096;
+    private const double LevelsPerByte = 9.0 / 255;
+
+    // Fewer samples than these say nothing: of light ends, of a half centimetre, of a lower half, of a root.
+    private const int FewAtEnds = 40;
+    private const int FewAlong = 150;
+    private const int FewBelow = 200;
+    private const int FewAtRoot = 60;
     private static readonly int EndsPlace = Enumerable.Range(0, Places.Count).First(k => Places.Share(k) >= EndsFrom);
     private const int RootBins = (int)(1 / SeenWeights.BinCm);
     private static readonly int LowerPlace = Enumerable.Range(0, Places.Count).First(k => Places.Share(k) >= 0.5);
@@ -29,17 +36,15 @@ public sealed class Tally
     private readonly StrandMap map;
     private readonly bool[] left;
     private readonly byte[] lightFrom;
-    private readonly long[] zone = new long[Zones * 2];
-    private readonly long[] zoneFront = new long[Zones * 2];
-    private readonly long[] side = new long[4];
-    private readonly long[] light = new long[4];
-    private readonly long[] along = new long[Zones * SeenWeights.Bins * 2];
+    private readonly OfZone[] zones = new OfZone[Zones];
 
-    // By zone, of its lower half: samples, levels, their squares, light samples. By zone, of its first centimetre:
-    // samples, levels.
-    private readonly long[] low = new long[Zones * 4];
-    private readonly long[] root = new long[Zones * 2];
-    private readonly long[] zoneLight = new long[Zones];
+    /// <summary>By zone and half centimetre along the hair: samples and how their levels rise there.</summary>
+    private readonly Seen[] along = new Seen[Zones * SeenWeights.Bins];
+    private Seen leftSide;
+    private Seen rightSide;
+    private Seen lightEnds;
+    private long samples;
+    private long lightSamples;
 
     private Tally(SeenWeights weights, StrandMap map, bool[] left, HairProfile hair)
     {
@@ -52,18 +57,45 @@ public sealed class Tally
     private Tally(Tally of)
     {
         (weights, map, left, lightFrom) = (of.weights, of.map, of.left, of.lightFrom);
-        (zone, zoneFront, side, light, along) = (
-            (long[])of.zone.Clone(),
-            (long[])of.zoneFront.Clone(),
-            (long[])of.side.Clone(),
-            (long[])of.light.Clone(),
-            (long[])of.along.Clone()
-        );
-        (low, root, zoneLight) = ((long[])of.low.Clone(), (long[])of.root.Clone(), (long[])of.zoneLight.Clone());
+        (zones, along) = ((OfZone[])of.zones.Clone(), (Seen[])of.along.Clone());
+        (leftSide, rightSide, lightEnds) = (of.leftSide, of.rightSide, of.lightEnds);
+        (samples, lightSamples) = (of.samples, of.lightSamples);
+    }
+
+    /// <summary>Samples that are seen and the sum of what they show: level bytes, or their rise.</summary>
+    private struct Seen
+    {
+        public long Samples;
+        public long Sum;
+
+        /// <summary>Mean level; natural black where nothing is seen.</summary>
+        public readonly double Level => Mean(Sum, Samples);
+
+        public void Add(long samples, long sum)
+        {
+            Samples += samples;
+            Sum += sum;
+        }
+    }
+
+    /// <summary>What is seen of one zone.</summary>
+    private struct OfZone
+    {
+        public Seen All;
+        public Seen Front;
+
+        /// <summary>Its first centimetre from the scalp.</summary>
+        public Seen Root;
+
+        /// <summary>Its lower half, the squares of its level bytes, and how much of it is light.</summary>
+        public Seen Lower;
+        public long LowerSquares;
+        public long LowerLight;
+        public long Light;
     }
 
     /// <summary>Samples of hair seen in all.</summary>
-    public long Samples => light[0];
+    public long Samples => samples;
 
     /// <summary>Counts everything seen.</summary>
     /// <param name="weights">What is seen.</param>
@@ -113,22 +145,13 @@ public sealed class Tally
         (long Samples, long Levels) Front,
         (long Samples, long Levels) Left,
         (long Samples, long Levels) Right
-    ) Sums =>
-        ((Sum(zone, 0), Sum(zone, 1)), (Sum(zoneFront, 0), Sum(zoneFront, 1)), (side[0], side[1]), (side[2], side[3]));
+    ) Sums => (Pair(Over(_ => true, z => z.All)), Pair(Over(_ => true, z => z.Front)), Pair(leftSide), Pair(rightSide));
 
     /// <summary>Light samples; at the ends, light samples and their level bytes.</summary>
-    public (long Light, long EndsSamples, long EndsLevels) LightSums => (light[1], light[2], light[3]);
+    public (long Light, long EndsSamples, long EndsLevels) LightSums =>
+        (lightSamples, lightEnds.Samples, lightEnds.Sum);
 
-    private static long Sum(long[] pairs, int at)
-    {
-        long sum = 0;
-        for (var i = at; i < pairs.Length; i += 2)
-        {
-            sum += pairs[i];
-        }
-
-        return sum;
-    }
+    private static (long Samples, long Levels) Pair(Seen seen) => (seen.Samples, seen.Sum);
 
     private static bool[] SidesOf(Strands strands) => strands.Scalp.Select(p => p.Map.X > 0).ToArray();
 
@@ -152,7 +175,7 @@ public sealed class Tally
     }
 
     /// <summary>Share of the seen hair that is light, 0..1.</summary>
-    public double LightShare => light[0] == 0 ? 0 : (double)light[1] / light[0];
+    public double LightShare => samples == 0 ? 0 : (double)lightSamples / samples;
 
     /// <summary>The same of some zones alone.</summary>
     public double LightShareOf(Func<Zone, bool> which)
@@ -161,24 +184,24 @@ public sealed class Tally
         var (some, of) = (0L, 0L);
         foreach (var z in ZoneFacts.All.Where(which))
         {
-            some += zoneLight[(int)z];
-            of += zone[(int)z * 2];
+            some += zones[(int)z].Light;
+            of += zones[(int)z].All.Samples;
         }
 
         return of == 0 ? 0 : (double)some / of;
     }
 
     /// <summary>Mean level of the light hair seen at the ends; null where there is none.</summary>
-    public double? EndsLevel => light[2] < 40 ? null : Mean(light[3], light[2]);
+    public double? EndsLevel => lightEnds.Samples < FewAtEnds ? null : lightEnds.Level;
 
     /// <summary>Mean seen level left and right of the middle of the head.</summary>
-    public (double Left, double Right) Sides => (Mean(side[1], side[0]), Mean(side[3], side[2]));
+    public (double Left, double Right) Sides => (leftSide.Level, rightSide.Level);
 
     /// <summary>Mean seen level of some zones over all four views; null where none of their hair is seen.</summary>
-    public double? LevelOf(Func<Zone, bool> which) => Over(zone, which);
+    public double? LevelOf(Func<Zone, bool> which) => LevelOf(Over(which, z => z.All));
 
     /// <summary>The same from the front alone.</summary>
-    public double? LevelFromFront(Func<Zone, bool> which) => Over(zoneFront, which);
+    public double? LevelFromFront(Func<Zone, bool> which) => LevelOf(Over(which, z => z.Front));
 
     /// <summary>
     /// Steepest rise of a zone's level along the hair, levels a cm, and how far from the scalp: at every half
@@ -191,20 +214,20 @@ public sealed class Tally
     public (double Slope, double AtCm) Softness(Zone of, int sampled = 1)
     {
         // Places hardly seen, where few strands speak for the zone, say nothing.
-        var from = (int)of * SeenWeights.Bins * 2;
-        var least = Math.Max(150 / sampled, zone[(int)of * 2] / 100);
+        var from = (int)of * SeenWeights.Bins;
+        var least = Math.Max(FewAlong / sampled, zones[(int)of].All.Samples / 100);
         var steepest = 0.0;
         var at = 0.0;
         for (var b = 0; b + 1 < SeenWeights.Bins; b++)
         {
-            var i = from + b * 2;
-            var samples = along[i] + along[i + 2];
-            if (samples < least)
+            var (here, next) = (along[from + b], along[from + b + 1]);
+            var there = here.Samples + next.Samples;
+            if (there < least)
             {
                 continue;
             }
 
-            var rise = Math.Abs((along[i + 1] + along[i + 3]) * (9.0 / 255) / RiseScale / samples);
+            var rise = Math.Abs((here.Sum + next.Sum) * LevelsPerByte / RiseScale / there);
             if (rise > steepest)
             {
                 steepest = rise;
@@ -221,97 +244,80 @@ public sealed class Tally
     /// </summary>
     public (double Contrast, double LightShare)? Ribbons(Zone of)
     {
-        var i = (int)of * 4;
-        if (low[i] < 200)
+        ref readonly var zone = ref zones[(int)of];
+        var seen = zone.Lower.Samples;
+        if (seen < FewBelow)
         {
             return null;
         }
 
-        var mean = (double)low[i + 1] / low[i];
+        var mean = (double)zone.Lower.Sum / seen;
         return (
-            Math.Sqrt(Math.Max(0, (double)low[i + 2] / low[i] - mean * mean)) * (9.0 / 255),
-            (double)low[i + 3] / low[i]
+            Math.Sqrt(Math.Max(0, (double)zone.LowerSquares / seen - mean * mean)) * LevelsPerByte,
+            (double)zone.LowerLight / seen
         );
     }
 
     /// <summary>
     /// Mean seen level of a zone's first centimetre from the scalp; null where too little of it is seen.
     /// </summary>
-    public double? RootLevel(Zone of) => root[(int)of * 2] < 60 ? null : Mean(root[(int)of * 2 + 1], root[(int)of * 2]);
+    public double? RootLevel(Zone of) => zones[(int)of].Root is { Samples: >= FewAtRoot } root ? root.Level : null;
 
     /// <summary>Mean seen level of the lower half less that of the first centimetre, whole head, levels.</summary>
-    public double Gradient
-    {
-        get
-        {
-            long Sum(long[] of, int step, int at) => Enumerable.Range(0, Zones).Sum(z => of[z * step + at]);
-            return Mean(Sum(low, 4, 1), Sum(low, 4, 0)) - Mean(Sum(root, 2, 1), Sum(root, 2, 0));
-        }
-    }
+    public double Gradient => Over(_ => true, z => z.Lower).Level - Over(_ => true, z => z.Root).Level;
 
-    private static double Mean(long levels, long samples) => samples == 0 ? 0 : 1 + levels * (9.0 / 255) / samples;
+    private static double Mean(long levels, long samples) => samples == 0 ? 0 : 1 + levels * LevelsPerByte / samples;
 
-    private static double? Over(long[] sums, Func<Zone, bool> which)
+    private static double? LevelOf(Seen seen) => seen.Samples == 0 ? null : seen.Level;
+
+    private Seen Over(Func<Zone, bool> which, Func<OfZone, Seen> of)
     {
-        long samples = 0,
-            levels = 0;
-        foreach (var z in ZoneFacts.All)
+        var all = default(Seen);
+        foreach (var z in ZoneFacts.All.Where(which))
         {
-            if (which(z))
-            {
-                samples += sums[(int)z * 2];
-                levels += sums[(int)z * 2 + 1];
-            }
+            var seen = of(zones[(int)z]);
+            all.Add(seen.Samples, seen.Sum);
         }
 
-        return samples == 0 ? null : Mean(levels, samples);
+        return all;
     }
 
     private void Count(int i, byte[] levels, int sign)
     {
-        var z = map.Zone[i] * 2;
+        ref var zone = ref zones[map.Zone[i]];
         var lightest = lightFrom[map.Zone[i]];
         var bins = map.Zone[i] * SeenWeights.Bins;
-        var s = left[i] ? 0 : 2;
+        ref var side = ref (left[i] ? ref leftSide : ref rightSide);
         var perLength = RiseScale / weights.Lengths[i];
         for (var c = weights.Start[i]; c < weights.Start[i + 1]; c++)
         {
             int level = levels[i * Places.Count + weights.Place[c]];
             var n = weights.All[c] * sign;
             var front = weights.Front[c] * sign;
-            zone[z] += n;
-            zone[z + 1] += n * level;
-            zoneFront[z] += front;
-            zoneFront[z + 1] += front * level;
-            side[s] += n;
-            side[s + 1] += n * level;
-            var b = (bins + weights.Bin[c]) * 2;
-            along[b] += n;
-            along[b + 1] += (long)n * RiseAt(levels, i, weights.Place[c], perLength);
-            light[0] += n;
+            zone.All.Add(n, n * level);
+            zone.Front.Add(front, front * level);
+            side.Add(n, n * level);
+            along[bins + weights.Bin[c]].Add(n, (long)n * RiseAt(levels, i, weights.Place[c], perLength));
+            samples += n;
             if (weights.Bin[c] < RootBins)
             {
-                root[z] += n;
-                root[z + 1] += n * level;
+                zone.Root.Add(n, n * level);
             }
 
             if (weights.Place[c] >= LowerPlace)
             {
-                var l = z * 2;
-                low[l] += n;
-                low[l + 1] += n * level;
-                low[l + 2] += (long)n * level * level;
-                low[l + 3] += level >= lightest ? n : 0;
+                zone.Lower.Add(n, n * level);
+                zone.LowerSquares += (long)n * level * level;
+                zone.LowerLight += level >= lightest ? n : 0;
             }
 
             if (level >= lightest)
             {
-                light[1] += n;
-                zoneLight[map.Zone[i]] += n;
+                lightSamples += n;
+                zone.Light += n;
                 if (weights.Place[c] >= EndsPlace)
                 {
-                    light[2] += n;
-                    light[3] += n * level;
+                    lightEnds.Add(n, n * level);
                 }
             }
         }

@@ -131,7 +131,7 @@ public static class Safety
                 "An allergy or reaction is a stop. A doctor decides, not the studio."
             ),
             false => new("reacted", Standing.Clear, "Earlier reaction", "none", string.Empty),
-            _ => new(
+            null => new(
                 "reacted",
                 Standing.Ask,
                 "Earlier reaction",
@@ -158,7 +158,7 @@ public static class Safety
                 "Stay well off the scalp, or come another day."
             ),
             Consult.Scalp.Calm => new("scalp", Standing.Clear, "Scalp", "calm", string.Empty),
-            _ => new("scalp", Standing.Ask, "Scalp", "not looked at", "Part the hair and look."),
+            null => new("scalp", Standing.Ask, "Scalp", "not looked at", "Part the hair and look."),
         };
 
     private static SafetyPoint SaltsInIt(Salts? salts) =>
@@ -179,7 +179,7 @@ public static class Safety
                 "Test a strand in the product before anything else."
             ),
             Consult.Salts.None => new("salts", Standing.Clear, "Metallic salts, henna", "none", string.Empty),
-            _ => new(
+            null => new(
                 "salts",
                 Standing.Ask,
                 "Metallic salts, henna",
@@ -205,7 +205,7 @@ public static class Safety
                 "dry and rough",
                 "Weaker developer, shorter time, a strand test first."
             ),
-            _ => new("condition", Standing.Clear, "Breakage", "none", string.Empty),
+            Condition.Sound => new("condition", Standing.Clear, "Breakage", "none", string.Empty),
         };
 
     private static SafetyPoint Age(bool? adult, bool atHome) =>

@@ -102,7 +102,7 @@ internal sealed class Haircut(HeadForm head, HairProfile hair, PartLine part, St
                     BabyHairCm * (0.6f + 0.8f * Hash.Unit(i, 14))
                 ),
                 MarkKind.Breakage when Hash.Unit(i, 15) < 0.45f => length * (0.25f + 0.4f * Hash.Unit(i, 16)),
-                _ => length,
+                MarkKind.BabyHair or MarkKind.Breakage or MarkKind.Swirl => length,
             };
         }
 

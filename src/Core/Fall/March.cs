@@ -39,7 +39,7 @@ internal sealed class March(
     {
         Diameter.Fine => 0.85f,
         Diameter.Coarse => 1.25f,
-        _ => 1f,
+        Diameter.Medium => 1f,
     };
 
     /// <summary>How much room hair takes, from density and diameter; 1 for medium.</summary>
@@ -102,104 +102,135 @@ internal sealed class March(
         out float reached
     )
     {
-        var l = strands.Lock[strand];
-        var h = strands.Above[strand];
-        var side = (float)sides[strand];
-        var isFringe = Fringe.Has(hair.Cut, strands.Scalp[strand]);
-        var lockHash = Hash.Unit(l, 1);
-        var own = Hash.Unit(strand, 2);
-        var body = 1.75f * MathF.Pow(h, 0.75f);
-        var gravity = texture.Gravity / (stiffness * (1 + 0.15f * Hash.Signed(l, 3)));
-        Vector3 n;
-        var target = float.NaN;
+        var own = new OwnWay(strands, sides, hair, strand);
+        var gravity = texture.Gravity / (stiffness * (1 + 0.15f * Hash.Signed(own.Lock, 3)));
+        var going = new Going(at, dir, gone);
         path[0] = at;
         var count = 1;
-        var s = gone;
         while (count < Most)
         {
-            var step = MathF.Min(Step(s), length - s);
-            if (step <= 1e-3f || at.Y <= lowest)
+            going.Step = MathF.Min(Step(going.FromRoot), length - going.FromRoot);
+            if (going.Step <= 1e-3f || going.At.Y <= lowest)
             {
                 break;
             }
 
-            var field = head.Grid.At(at);
-            n = Vector3.Normalize(new Vector3(field.X, field.Y, field.Z));
-            // Locks part in depth only on their way down, so that the top of the head stays one smooth line.
-            var apart = Curve.Smooth(1f, 9f, s);
-            var off =
-                volume
-                    * (
-                        0.12f
-                        + body * (1 + 0.28f * (lockHash - 0.5f) * apart)
-                        + 0.25f * (0.5f + (lockHash - 0.5f) * apart)
-                    )
-                + 0.03f * own;
-            off *= isFringe ? 0.6f : 1;
-            var want = texture.Upright
-                ? 0.05f
-                : off * (0.62f * Curve.Smooth(-1f, 6f, s) + 0.38f * Curve.Smooth(4f, 14f, s));
-
-            if (!texture.Upright && field.W < want + 1.3f && at.Y > -3)
+            var field = head.Grid.At(going.At);
+            var outwards = Vector3.Normalize(new Vector3(field.X, field.Y, field.Z));
+            var standoff = Standoff(own, going);
+            FollowComb(own, ref going, outwards, field.W, standoff);
+            ComeBack(ref going, outwards, field.W, standoff);
+            Sink(ref going, gravity);
+            if (!own.IsFringe)
             {
-                var comb = 0.55f * step * (1 - Curve.Smooth(9f, 15f, s));
-                if (comb > 0)
-                {
-                    var combed = isFringe ? Fringe.Forward(at, n) : flow.At(at, n, side, s);
-                    if (Vector3.Dot(dir, combed) < -0.3f)
-                    {
-                        // Hair that grows against the comb goes round, it does not stand up.
-                        combed = Vector3.Normalize(combed + Vector3.Cross(n, dir) * (1.2f * side));
-                    }
-
-                    dir = Vector3.Normalize(Vector3.Lerp(dir, combed, MathF.Min(comb, 1)));
-                }
+                KeepFaceFree(own, ref going);
             }
 
-            if (swirls && s < 12 && at.Y > -1 && field.W > want + 0.6f)
-            {
-                // What a swirl drives off the head comes back to it.
-                dir -= n * MathF.Min(0.5f * step * (field.W - want - 0.6f), 1);
-            }
-
-            dir.Y -= gravity * step * Math.Clamp(s / 6, 0.1f, 1f);
-            if (!isFringe)
-            {
-                KeepFaceFree(ref at, ref dir, side, s, step);
-            }
-
-            DrawIn(at, ref dir, step);
-            Choose(l, at, ref dir, ref target, step);
-            dir = Vector3.Normalize(dir);
-            at += dir * step;
-
-            field = head.Grid.At(at);
-            if (field.W < want)
-            {
-                n = Vector3.Normalize(new Vector3(field.X, field.Y, field.Z));
-                if (at.Y < -10.5f || (at.Z < -5 && at.Y < -4))
-                {
-                    n = OverShoulder(n, target);
-                }
-
-                at += n * (want - field.W);
-                var inward = Vector3.Dot(dir, n);
-                if (inward < 0)
-                {
-                    dir = Vector3.Normalize(dir - n * inward);
-                }
-            }
-
-            s += (at - path[count - 1]).Length();
-            path[count++] = at;
+            DrawIn(ref going);
+            ChooseSideOfShoulder(own, ref going);
+            going.Dir = Vector3.Normalize(going.Dir);
+            going.At += going.Dir * going.Step;
+            StayOutside(ref going, standoff);
+            going.FromRoot += (going.At - path[count - 1]).Length();
+            path[count++] = going.At;
         }
 
-        reached = s;
+        reached = going.FromRoot;
         return count;
     }
 
-    private static void KeepFaceFree(ref Vector3 at, ref Vector3 dir, float side, float s, float step)
+    /// <summary>What is a strand's own on its way down.</summary>
+    private readonly struct OwnWay(Strands strands, sbyte[] sides, HairProfile hair, int strand)
     {
+        public int Lock { get; } = strands.Lock[strand];
+        public float Side { get; } = sides[strand];
+        public bool IsFringe { get; } = Fringe.Has(hair.Cut, strands.Scalp[strand]);
+        public float LockHash { get; } = Hash.Unit(strands.Lock[strand], 1);
+        public float OwnHash { get; } = Hash.Unit(strand, 2);
+
+        /// <summary>How far the hair beneath lifts it: none at the part, most low on the head.</summary>
+        public float Body { get; } = 1.75f * MathF.Pow(strands.Above[strand], 0.75f);
+    }
+
+    /// <summary>A strand on its way.</summary>
+    private struct Going(Vector3 at, Vector3 dir, float fromRoot)
+    {
+        public Vector3 At = at;
+        public Vector3 Dir = dir;
+
+        /// <summary>How far from its root it is, cm along it.</summary>
+        public float FromRoot = fromRoot;
+
+        /// <summary>How far it goes next, cm.</summary>
+        public float Step;
+
+        /// <summary>The depth at which its lock means to pass the shoulder, cm; not a number until it has chosen.</summary>
+        public float Target = float.NaN;
+    }
+
+    /// <summary>How far from skin and cloth it lies, cm: more where much hair lies beneath.</summary>
+    private float Standoff(in OwnWay own, in Going going)
+    {
+        if (texture.Upright)
+        {
+            return 0.05f;
+        }
+
+        // Locks part in depth only on their way down, so that the top of the head stays one smooth line.
+        var apart = Curve.Smooth(1f, 9f, going.FromRoot);
+        var off =
+            volume
+                * (
+                    0.12f
+                    + own.Body * (1 + 0.28f * (own.LockHash - 0.5f) * apart)
+                    + 0.25f * (0.5f + (own.LockHash - 0.5f) * apart)
+                )
+            + 0.03f * own.OwnHash;
+        off *= own.IsFringe ? 0.6f : 1;
+        return off * (0.62f * Curve.Smooth(-1f, 6f, going.FromRoot) + 0.38f * Curve.Smooth(4f, 14f, going.FromRoot));
+    }
+
+    /// <summary>Near the head it turns to the way it is combed.</summary>
+    private void FollowComb(in OwnWay own, ref Going going, Vector3 outwards, float off, float standoff)
+    {
+        if (texture.Upright || off >= standoff + 1.3f || going.At.Y <= -3)
+        {
+            return;
+        }
+
+        var comb = 0.55f * going.Step * (1 - Curve.Smooth(9f, 15f, going.FromRoot));
+        if (comb <= 0)
+        {
+            return;
+        }
+
+        var combed = own.IsFringe
+            ? Fringe.Forward(going.At, outwards)
+            : flow.At(going.At, outwards, own.Side, going.FromRoot);
+        if (Vector3.Dot(going.Dir, combed) < -0.3f)
+        {
+            // Hair that grows against the comb goes round, it does not stand up.
+            combed = Vector3.Normalize(combed + Vector3.Cross(outwards, going.Dir) * (1.2f * own.Side));
+        }
+
+        going.Dir = Vector3.Normalize(Vector3.Lerp(going.Dir, combed, MathF.Min(comb, 1)));
+    }
+
+    /// <summary>What a swirl drives off the head comes back to it.</summary>
+    private void ComeBack(ref Going going, Vector3 outwards, float off, float standoff)
+    {
+        if (swirls && going.FromRoot < 12 && going.At.Y > -1 && off > standoff + 0.6f)
+        {
+            going.Dir -= outwards * MathF.Min(0.5f * going.Step * (off - standoff - 0.6f), 1);
+        }
+    }
+
+    private static void Sink(ref Going going, float gravity) =>
+        going.Dir.Y -= gravity * going.Step * Math.Clamp(going.FromRoot / 6, 0.1f, 1f);
+
+    private static void KeepFaceFree(in OwnWay own, ref Going going)
+    {
+        ref var at = ref going.At;
         if (at.Z < 0.5f || at.Y > 8.5f)
         {
             return;
@@ -210,19 +241,25 @@ internal sealed class March(
             at.Y > -2 ? 5.4f
             : at.Y > -9.5f ? 5.4f + (at.Y + 2) / 7.5f * 1.1f
             : MathF.Max(2.5f, 4.3f + (at.Y + 9.5f) * 0.14f);
-        var missing = clear - side * at.X;
+        var missing = clear - own.Side * at.X;
         if (missing <= 0)
         {
             return;
         }
 
-        var push = missing * Curve.Smooth(0.5f, 5f, s) * Curve.Smooth(0.5f, 2f, at.Z) * Curve.Smooth(8.5f, 6f, at.Y);
-        at.X += side * MathF.Min(push * 0.3f, 0.4f) * step;
-        dir.X += side * MathF.Min(push * 0.12f, 0.3f) * step;
+        var push =
+            missing
+            * Curve.Smooth(0.5f, 5f, going.FromRoot)
+            * Curve.Smooth(0.5f, 2f, at.Z)
+            * Curve.Smooth(8.5f, 6f, at.Y);
+        at.X += own.Side * MathF.Min(push * 0.3f, 0.4f) * going.Step;
+        going.Dir.X += own.Side * MathF.Min(push * 0.12f, 0.3f) * going.Step;
     }
 
-    private static void DrawIn(Vector3 at, ref Vector3 dir, float step)
+    /// <summary>Below the jaw hair draws in towards the neck.</summary>
+    private static void DrawIn(ref Going going)
     {
+        var at = going.At;
         if (at.Y > -3.5f)
         {
             return;
@@ -234,13 +271,17 @@ internal sealed class March(
         var over = MathF.Max(r - 6, 0) * 0.011f + (at.Y > -13 ? MathF.Max(MathF.Abs(x) - 9, 0) * 0.03f : 0);
         if (over > 0)
         {
-            dir.X -= x / r * over * step;
-            dir.Z -= z / r * over * step;
+            going.Dir.X -= x / r * over * going.Step;
+            going.Dir.Z -= z / r * over * going.Step;
         }
     }
 
-    private static void Choose(int l, Vector3 at, ref Vector3 dir, ref float target, float step)
+    /// <summary>One lock goes one way, well before it touches: in front of the shoulder's ridge or behind it.</summary>
+    private static void ChooseSideOfShoulder(in OwnWay own, ref Going going)
     {
+        var at = going.At;
+        var l = own.Lock;
+
         // Locks part at different heights, or they would open in one clean line.
         var height = 6 + 2 * Hash.Unit(l, 17);
         if (at.Y > -height)
@@ -248,17 +289,40 @@ internal sealed class March(
             return;
         }
 
-        if (float.IsNaN(target))
+        if (float.IsNaN(going.Target))
         {
-            // One lock goes one way, well before it touches: in front of the shoulder's ridge or behind it.
             var spread = 3f * Hash.Signed(l, 5);
-            target = at.Z + 1.8f * Hash.Signed(l, 6) > ShoulderRidgeZ ? 0.3f + spread * 0.8f : -9.6f + spread * 0.6f;
+            going.Target =
+                at.Z + 1.8f * Hash.Signed(l, 6) > ShoulderRidgeZ ? 0.3f + spread * 0.8f : -9.6f + spread * 0.6f;
         }
 
         // Below the shoulder, hair by the neck hangs where it likes.
         if (MathF.Abs(at.X) > 4 || at.Y > -12)
         {
-            dir.Z += 0.026f * (target - at.Z) * step * Curve.Smooth(height, height + 2.5f, -at.Y);
+            going.Dir.Z += 0.026f * (going.Target - at.Z) * going.Step * Curve.Smooth(height, height + 2.5f, -at.Y);
+        }
+    }
+
+    /// <summary>Nothing lies in the head or the body: it slides outwards until it lies on them.</summary>
+    private void StayOutside(ref Going going, float standoff)
+    {
+        var field = head.Grid.At(going.At);
+        if (field.W >= standoff)
+        {
+            return;
+        }
+
+        var outwards = Vector3.Normalize(new Vector3(field.X, field.Y, field.Z));
+        if (going.At.Y < -10.5f || (going.At.Z < -5 && going.At.Y < -4))
+        {
+            outwards = OverShoulder(outwards, going.Target);
+        }
+
+        going.At += outwards * (standoff - field.W);
+        var inward = Vector3.Dot(going.Dir, outwards);
+        if (inward < 0)
+        {
+            going.Dir = Vector3.Normalize(going.Dir - outwards * inward);
         }
     }
 

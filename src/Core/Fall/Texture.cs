@@ -123,7 +123,7 @@ internal sealed record Texture
             Curl.Straight => Straight,
             Curl.Wavy => Wavy,
             Curl.Curly => Curly,
-            _ => Coily,
+            Curl.Coily => Coily,
         };
 
     /// <summary>Share of the strand's length at a point.</summary>

@@ -32,7 +32,11 @@ internal sealed record Tie(Vector3 Direction, float OffCm, float Part)
             Wear.TiedHigh => High,
             Wear.TiedLow => Low,
             Wear.HalfUp => Half,
-            _ => throw new ArgumentOutOfRangeException(nameof(wear), wear, "This wear has no tie."),
+            Wear.Down or Wear.OtherPart or Wear.Tucked or Wear.SweptBack => throw new ArgumentOutOfRangeException(
+                nameof(wear),
+                wear,
+                "This wear has no tie."
+            ),
         };
 
     /// <summary>

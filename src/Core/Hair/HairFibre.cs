@@ -15,7 +15,7 @@ public static class HairFibre
         {
             Diameter.Fine => 55e-4,
             Diameter.Coarse => 90e-4,
-            _ => 70e-4,
+            Diameter.Medium => 70e-4,
         };
 
     /// <summary>Hairs per cm² of scalp.</summary>
@@ -24,7 +24,7 @@ public static class HairFibre
         {
             Density.Low => 130,
             Density.High => 230,
-            _ => 180,
+            Density.Medium => 180,
         };
 
     /// <summary>Grams of hair: area × hairs/cm² × length × π d²/4 × 1.3 g/cm³.</summary>

@@ -51,7 +51,7 @@ public sealed record Mark(
             MarkKind.Swirl => "swirl",
             MarkKind.Breakage => "breakage",
             MarkKind.BabyHair => "new baby hair",
-            _ => "undercut",
+            MarkKind.Undercut => "undercut",
         };
 }
 

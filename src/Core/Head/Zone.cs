@@ -35,7 +35,7 @@ public static class ZoneFacts
             Zone.FringeRight => Zone.FringeLeft,
             Zone.FaceFrameLeft => Zone.FaceFrameRight,
             Zone.FaceFrameRight => Zone.FaceFrameLeft,
-            _ => zone,
+            Zone.Nape or Zone.LowerBack or Zone.UpperBack or Zone.Crown => zone,
         };
 
     /// <summary>Whether a zone lies across the middle of the head.</summary>
@@ -69,6 +69,6 @@ public static class ZoneFacts
             Zone.FringeLeft => "fringe left",
             Zone.FringeRight => "fringe right",
             Zone.FaceFrameLeft => "face frame left",
-            _ => "face frame right",
+            Zone.FaceFrameRight => "face frame right",
         };
 }

@@ -115,7 +115,7 @@ public static class LiftTables
             Lightener.Clay => new(7, 40, 26, false, true),
             Lightener.Powder => new(8, 14, 16, false, false, Swells: true),
             Lightener.Cream => new(7.5, 28, 20, true, false),
-            _ => new(7.5, 28, 21, false, true),
+            Lightener.Half => new(7.5, 28, 21, false, true),
         };
 
     /// <summary>Share of the rated lift a developer gives, .25..1; smooth and monotone between 5 and 40 vol.</summary>
@@ -130,13 +130,13 @@ public static class LiftTables
         {
             Diameter.Fine => 1.2,
             Diameter.Coarse => 0.8,
-            _ => 1.0,
+            Diameter.Medium => 1.0,
         }
         * porosity switch
         {
             Porosity.Low => 0.85,
             Porosity.High => 1.2,
-            _ => 1.0,
+            Porosity.Normal => 1.0,
         };
 
     /// <summary>How much longer the film stays moist, and how warm it is, °C.</summary>
@@ -147,7 +147,7 @@ public static class LiftTables
             Covering.Mesh => (2.0, 28.0),
             Covering.Film => (3.0, 29.0),
             Covering.Foil => (6.0, 31.0),
-            _ => (1.0, 27.0),
+            Covering.Open => (1.0, 27.0),
         };
         return lowHeat
             ? (drying * (covering == Covering.Open ? 0.7 : 0.9), degrees + LowHeatDegrees)

@@ -127,7 +127,7 @@ public static class Remedies
             Covering.Open => "open air",
             Covering.Mesh => "mesh",
             Covering.Film => "film",
-            _ => "foil",
+            Covering.Foil => "foil",
         };
 
     /// <summary>A lightener in plain words.</summary>
@@ -137,6 +137,6 @@ public static class Remedies
             Lightener.Clay => "clay",
             Lightener.Powder => "powder",
             Lightener.Cream => "cream",
-            _ => "half clay, half powder",
+            Lightener.Half => "half clay, half powder",
         };
 }

@@ -45,7 +45,7 @@ public sealed record PaintedPanel(PanelPaint Paint, double StartCm, double Thick
         {
             Teasing.Light => 0.12,
             Teasing.Strong => 0.25,
-            _ => 0,
+            Teasing.None => 0,
         };
 
     /// <summary>
@@ -56,7 +56,7 @@ public sealed record PaintedPanel(PanelPaint Paint, double StartCm, double Thick
         {
             Teasing.Light => 1.5,
             Teasing.Strong => 3,
-            _ => 0,
+            Teasing.None => 0,
         };
 
     /// <summary>
@@ -67,7 +67,7 @@ public sealed record PaintedPanel(PanelPaint Paint, double StartCm, double Thick
         {
             Pressure.Light => 0.8,
             Pressure.Firm => 1.25,
-            _ => 1,
+            Pressure.Normal => 1,
         };
 
     /// <summary>Whether teasing holds a strand back.</summary>

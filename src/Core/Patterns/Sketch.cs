@@ -247,13 +247,13 @@ public sealed class Sketch
         {
             Density.High => 0.85,
             Density.Low => 1.15,
-            _ => 1,
+            Density.Medium => 1,
         };
         var curled = Hair.Curl switch
         {
             Curl.Curly => 1.25,
             Curl.Coily => 1.4,
-            _ => 1,
+            Curl.Straight or Curl.Wavy => 1,
         };
         var heavy =
             HeavierSide is { } side && !ZoneFacts.IsAcross(zone) && ZoneFacts.IsLeft(zone) == (side == Side.Left)

@@ -13,7 +13,7 @@ internal static class Words
         {
             Strength.Nearest => "Nearest to the look",
             Strength.Soonest => "Soonest done",
-            _ => "Slowest to grow out",
+            Strength.SlowToGrowOut => "Slowest to grow out",
         };
 
     /// <summary>Wishes not met within tolerance, and why.</summary>

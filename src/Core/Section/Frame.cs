@@ -62,7 +62,7 @@ public static class Frames
                 Zone.Crown,
                 .. Front.Where(z => z is not (Zone.SideLeft or Zone.SideRight)),
             ],
-            _ => [.. Back, .. Front],
+            Frame.EarToEar => [.. Back, .. Front],
         };
 
     /// <summary>Parts the head is clipped away into: back, crown and two sides; four quadrants; three tiers.</summary>
@@ -74,7 +74,7 @@ public static class Frames
         {
             Reach.Half => zone is not (Zone.Nape or Zone.LowerBack or Zone.UpperBack),
             Reach.Hairline => ZoneFacts.IsHairline(zone),
-            _ => true,
+            Reach.Full => true,
         };
 
     /// <summary>What a reach is called: the reason of zones it leaves out.</summary>
@@ -83,6 +83,6 @@ public static class Frames
         {
             Reach.Half => "half head",
             Reach.Hairline => "hairline only",
-            _ => "full head",
+            Reach.Full => "full head",
         };
 }

@@ -58,7 +58,7 @@ public sealed record LeftOut(Region Region, double SizeCm, string Reason, LeftOu
             Region.Oval when !ZoneFacts.IsFaceFrame(zone) => p => OvalOf(p),
             Region.Teardrop => p => TeardropOf(p),
             Region.BabyHair when ZoneFacts.IsHairline(zone) => p => p.FromHairlineCm - SizeCm,
-            _ => null,
+            Region.Veil or Region.Oval or Region.BabyHair => null,
         };
 
     /// <summary>The middle of a region that has one and could lie wholly within a zone; null for a strip.</summary>
@@ -104,6 +104,6 @@ public sealed record LeftOut(Region Region, double SizeCm, string Reason, LeftOu
             Region.Veil => "veil at the part",
             Region.Oval => "oval on top",
             Region.Teardrop => "teardrop on top",
-            _ => "baby hair at the hairline",
+            Region.BabyHair => "baby hair at the hairline",
         };
 }

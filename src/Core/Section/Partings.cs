@@ -33,7 +33,11 @@ internal sealed record Partings(Func<ScalpPoint, double> Across, Func<ScalpPoint
                 p => Math.Sqrt(Squared(p, PivotY(zone))),
                 ZoneFacts.IsAcross(zone)
             ),
-            _ => new(Level(zone, parting, part), Round(zone), false),
+            Parting.Horizontal
+            or Parting.DiagonalBack
+            or Parting.DiagonalForward
+            or Parting.Zigzag
+            or Parting.Triangles => new(Level(zone, parting, part), Round(zone), false),
         };
 
     private static Func<ScalpPoint, double> Level(Zone zone, Parting parting, PartLine part)
@@ -69,7 +73,7 @@ internal sealed record Partings(Func<ScalpPoint, double> Across, Func<ScalpPoint
             Zone.TopLeft or Zone.TopRight or Zone.FringeLeft or Zone.FringeRight => p => -p.Position.Z,
             Zone.FaceFrameLeft or Zone.FaceFrameRight => p => Math.Abs(p.Azimuth),
             Zone.SideLeft or Zone.SideRight => p => Math.Abs(p.Around),
-            _ => FromHerLeft,
+            Zone.Nape or Zone.LowerBack or Zone.UpperBack or Zone.Crown => FromHerLeft,
         };
 
     private static Func<ScalpPoint, double> Height(Zone zone, PartLine part) =>
@@ -78,7 +82,8 @@ internal sealed record Partings(Func<ScalpPoint, double> Across, Func<ScalpPoint
             Zone.TopLeft or Zone.TopRight or Zone.FringeLeft or Zone.FringeRight => p =>
                 -Math.Abs(Zones.FromPart(p, part)),
             Zone.FaceFrameLeft or Zone.FaceFrameRight => p => p.FromHairlineCm,
-            _ => p => -p.FromTopCm,
+            Zone.Nape or Zone.LowerBack or Zone.UpperBack or Zone.Crown or Zone.SideLeft or Zone.SideRight => p =>
+                -p.FromTopCm,
         };
 
     /// <summary>
@@ -133,7 +138,8 @@ internal sealed record Partings(Func<ScalpPoint, double> Across, Func<ScalpPoint
             Zone.SideLeft or Zone.SideRight => p => -Math.Abs(p.Around) * 0.145,
 
             // Rounded where both sides meet at the back: nobody parts a sharp V.
-            _ => p => Math.Sqrt(Math.Pow((FromHerLeft(p) - 180) * 0.145, 2) + 0.5),
+            Zone.Nape or Zone.LowerBack or Zone.UpperBack or Zone.Crown => p =>
+                Math.Sqrt(Math.Pow((FromHerLeft(p) - 180) * 0.145, 2) + 0.5),
         };
 
     private static double FromHerLeft(ScalpPoint p) => p.Around >= 0 ? p.Around : p.Around + 360;

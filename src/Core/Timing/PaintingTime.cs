@@ -41,7 +41,7 @@ public static class PaintingTime
         {
             Covering.Film => 6.0,
             Covering.Foil => 18.0,
-            _ => 0.0,
+            Covering.Open or Covering.Mesh => 0.0,
         };
         var passes = painted.Paint.Shape is Shape.Scrunch scrunch ? scrunch.Passes * PassTakes : 1;
         var length = Math.Max(Math.Min(panel.LengthCm, painted.EndsAtCm) - painted.StartCm, 0);

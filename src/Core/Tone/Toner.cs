@@ -74,7 +74,7 @@ public static class Toner
             Reflect.Gold => (.08, .22, .60),
             Reflect.Copper => (.06, .42, .70),
             Reflect.Red => (.05, .62, .60),
-            _ => (.30, .30, .30),
+            Reflect.Natural => (.30, .30, .30),
         };
 
     /// <summary>How strong a toner of a depth is. Model assumption.</summary>
@@ -87,13 +87,13 @@ public static class Toner
         {
             Porosity.Low => 0.8,
             Porosity.High => 1.3,
-            _ => 1,
+            Porosity.Normal => 1,
         }
         * dryness switch
         {
             Dryness.Soaked => 0.6,
             Dryness.Dry => 1.05,
-            _ => 1,
+            Dryness.Damp => 1,
         };
 
     /// <summary>Tones hair.</summary>

@@ -45,7 +45,6 @@ public static class StagesDone
                     Stage.Section => IsDivided(mix.Head.Plan, rules),
                     Stage.Paint => IsPainted(mix.Head),
                     Stage.Mix => IsMixed(mix),
-                    _ => throw new InvalidOperationException($"No rule for {s}."),
                 }
             )
             .ToArray();
@@ -65,7 +64,7 @@ public static class StagesDone
                     Standing.Clear => true,
                     Standing.Caution => p.Reason is not null,
                     Standing.Ask => p.Question == "strand",
-                    _ => false,
+                    Standing.Stop => false,
                 }
             );
 

@@ -77,7 +77,7 @@ export const CrownMap = memo(function CrownMap(props: Props) {
         ear
       </text>
       <text x="-17.4" y="-11.6" fontSize="1.45" fill={tokens.inkSoft}>
-        her left
+        client’s left
       </text>
       <path d={`${pathOf(scalp)}Z`} fill={dark} stroke={tokens.edge} strokeWidth="0.2" />
       {panels.map((p) => (
