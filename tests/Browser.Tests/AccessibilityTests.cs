@@ -4,7 +4,7 @@ using OpenQA.Selenium;
 namespace Wendro.Browser.Tests;
 
 /// <summary>Every screen and every sheet that opens, checked by machine for WCAG 2.2 A and AA: nothing serious is left.</summary>
-public sealed class AccessibilityTests
+public sealed class AccessibilityTests(App app) : IClassFixture<App>
 {
     private static readonly string Axe = File.ReadAllText(
         Path.Combine(App.Root, "src", "web", "node_modules", "axe-core", "axe.min.js")
@@ -35,13 +35,9 @@ public sealed class AccessibilityTests
     [InlineData(1024, 768)]
     public void Nothing_serious_is_left_on_any_screen_or_open_sheet(int width, int height)
     {
-        using var app = new App();
+        app.Begin();
         app.Size(width, height);
-        app.Browser.Navigate().GoToUrl(app.Address);
-        var visit = app.Find("a visit", By.XPath("//a[contains(., 'Maelis Thornby')]"))
-            .GetAttribute("href")!
-            .Split("/visits/")[1]
-            .Split('/')[0];
+        var visit = app.VisitOf("Maelis Thornby");
         var found = new List<string>();
         foreach (var (at, ready, opens) in Screens)
         {

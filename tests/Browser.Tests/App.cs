@@ -1,6 +1,8 @@
 using System.Diagnostics;
 using System.Net;
+using System.Net.Http.Json;
 using System.Net.Sockets;
+using System.Text.Json.Nodes;
 using OpenQA.Selenium;
 using OpenQA.Selenium.Chrome;
 using OpenQA.Selenium.Interactions;
@@ -8,14 +10,17 @@ using OpenQA.Selenium.Support.UI;
 
 namespace Wendro.Browser.Tests;
 
-/// <summary>The real server with demo data in a folder of its own, and a real browser with a fresh profile.</summary>
+/// <summary>
+/// The real server with demo data in a folder of its own, and a real browser with a fresh profile. The tests of a class share one, each
+/// with clients of its own.
+/// </summary>
 public sealed class App : IDisposable
 {
     /// <summary>The checkout.</summary>
     public static string Root { get; } = FindRoot();
     private readonly string folder = Directory.CreateTempSubdirectory("wendro-browser-").FullName;
     private readonly System.Collections.Concurrent.ConcurrentQueue<string> said = new();
-    private readonly int owner;
+    private int owner;
     private int kept;
     private Process? server;
 
@@ -24,9 +29,47 @@ public sealed class App : IDisposable
         Port = FreePort();
         StartServer();
         Browser = StartBrowser();
-        owner = Environment.CurrentManagedThreadId;
         AppDomain.CurrentDomain.FirstChanceException += OnFailure;
     }
+
+    /// <summary>A test begins: the page as it is opened for the first time, nothing said yet.</summary>
+    public void Begin()
+    {
+        owner = Environment.CurrentManagedThreadId;
+        kept = 0;
+        said.Clear();
+        Size(1280, 800);
+        Browser.Navigate().GoToUrl("about:blank");
+        Browser.ExecuteCdpCommand(
+            "Storage.clearDataForOrigin",
+            new Dictionary<string, object?> { ["origin"] = Address, ["storageTypes"] = "all" }
+        );
+        _ = ConsoleErrors;
+    }
+
+    /// <summary>
+    /// The visit of a client, one begun with usual hair if nobody is called so: without the day, whose heads take their time.
+    /// </summary>
+    public string VisitOf(string client)
+    {
+        using var http = new HttpClient { BaseAddress = new Uri(Address) };
+        var day = http.GetFromJsonAsync<JsonArray>(new Uri("/api/day", UriKind.Relative)).GetAwaiter().GetResult()!;
+        var visit = day.FirstOrDefault(v => (string)v!["client"]! == client);
+        if (visit is null)
+        {
+            using var made = http.PostAsJsonAsync(new Uri("/api/clients", UriKind.Relative), new { name = client })
+                .GetAwaiter()
+                .GetResult();
+            made.EnsureSuccessStatusCode();
+            visit = made.Content.ReadFromJsonAsync<JsonNode>().GetAwaiter().GetResult();
+        }
+
+        return (string)visit!["visitId"]!;
+    }
+
+    /// <summary>Opens the visit of a client at a stage.</summary>
+    public void Visit(string client, string stage) =>
+        Browser.Navigate().GoToUrl($"{Address}/visits/{VisitOf(client)}/{stage}");
 
     /// <summary>
     /// A test that fails leaves its picture, the page's console and the server's last lines under .wendro/failed, and says so. What an assertion

@@ -3,15 +3,13 @@ using OpenQA.Selenium;
 namespace Wendro.Browser.Tests;
 
 /// <summary>The consultation through the real page.</summary>
-public sealed class ConsultTests
+public sealed class ConsultTests(App app) : IClassFixture<App>
 {
     [Fact]
     public void A_strand_is_told_a_reading_noted_a_stop_stops_and_all_is_there_again()
     {
-        using var app = new App();
-        app.Browser.Navigate().GoToUrl(app.Address);
-        app.Click("a visit", By.XPath("//a[contains(., 'Ottoline Fjeldra')]"));
-        app.Click("Consult", By.XPath("//nav//a[contains(., 'Consult')]"));
+        app.Begin();
+        app.Visit("Ottoline Fjeldra", "consult");
         app.Find("a verdict", By.CssSelector("[aria-label='Verdict']"));
 
         // Her ends are old colour: the verdict changes, the strand shows two bands.
@@ -79,10 +77,8 @@ public sealed class ConsultTests
     [Fact]
     public void Marks_zones_and_the_wish_move_her_head()
     {
-        using var app = new App();
-        app.Browser.Navigate().GoToUrl(app.Address);
-        app.Click("a visit", By.XPath("//a[contains(., 'Maelis Thornby')]"));
-        app.Click("Consult", By.XPath("//nav//a[contains(., 'Consult')]"));
+        app.Begin();
+        app.Visit("Maelis Thornby", "consult");
         app.Find("the line between", By.CssSelector("[role='slider'][aria-label='Between As it is and As wanted']"));
         long Pixels() =>
             (long)

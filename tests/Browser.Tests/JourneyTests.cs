@@ -5,14 +5,14 @@ using OpenQA.Selenium.Interactions;
 namespace Wendro.Browser.Tests;
 
 /// <summary>What a colourist does, through the real page: by role and label.</summary>
-public sealed class JourneyTests
+public sealed class JourneyTests(App app) : IClassFixture<App>
 {
     private static readonly By Panels = By.CssSelector("[aria-label='Crown map'] [role='button']");
 
     [Fact]
     public void Opens_the_demo_changes_a_panel_mends_what_is_wrong_and_finds_it_all_there_again()
     {
-        using var app = new App();
+        app.Begin();
         app.Browser.Navigate().GoToUrl(app.Address);
         app.Click("the flawed plan", By.XPath("//a[contains(., 'Perrin Askew')]"));
         Drawn(app);
@@ -111,7 +111,7 @@ public sealed class JourneyTests
     [Fact]
     public void A_new_client_is_sectioned_painted_turned_and_tied()
     {
-        using var app = new App();
+        app.Begin();
         app.Browser.Navigate().GoToUrl(app.Address);
         app.Button("New client").Click();
         app.Find("her name", By.CssSelector("input[aria-label='Name']")).SendKeys("Wilhelmina Oake");

@@ -5,12 +5,12 @@ using OpenQA.Selenium.Interactions;
 namespace Wendro.Browser.Tests;
 
 /// <summary>The whole of Section and Paint without a pointer.</summary>
-public sealed class KeyboardTests
+public sealed class KeyboardTests(App app) : IClassFixture<App>
 {
     [Fact]
     public void A_panel_is_picked_painted_mended_and_undone_with_keys_alone()
     {
-        using var app = new App();
+        app.Begin();
         app.Browser.Navigate().GoToUrl(app.Address);
         app.Find("the day", By.XPath("//a[contains(., 'Perrin Askew')]"));
         TabTo(app, "Perrin Askew");
@@ -77,7 +77,7 @@ public sealed class KeyboardTests
     [Fact]
     public void A_new_client_is_consulted_and_divided_with_keys_alone()
     {
-        using var app = new App();
+        app.Begin();
         app.Browser.Navigate().GoToUrl(app.Address);
         app.Find("the day", By.XPath("//a[contains(., 'Perrin Askew')]"));
         TabTo(app, "New client");

@@ -7,7 +7,7 @@ using OpenQA.Selenium;
 namespace Wendro.Browser.Tests;
 
 /// <summary>Mixing with the simulated scale; the shelf's table; the desk's line.</summary>
-public sealed class MixTests
+public sealed class MixTests(App app) : IClassFixture<App>
 {
     private const string Figures =
         """{"ratedLevels":7,"dryingMinutes":40,"workingMinutes":26,"scalpSafe":false,"excludesHeat":true,"windowMinutes":""";
@@ -16,7 +16,7 @@ public sealed class MixTests
     [Fact]
     public void Three_bowls_of_two_formulas_are_weighed_with_an_over_pour_rescued_and_the_plug_pulled()
     {
-        using var app = new App();
+        app.Begin();
         using var http = new HttpClient { BaseAddress = new Uri(app.Address) };
         var visit = Plan(http);
         var mix = Mix(http, visit);
@@ -105,7 +105,7 @@ public sealed class MixTests
     [Fact]
     public void A_table_is_looked_at_before_it_is_taken_in_and_a_bad_one_changes_nothing()
     {
-        using var app = new App();
+        app.Begin();
         app.Browser.Navigate().GoToUrl($"{app.Address}/shelf");
         app.Find("the shelf", By.XPath("//button[contains(., 'Lantern clay')]"));
         var file = Path.Combine(Directory.CreateTempSubdirectory("wendro-csv-").FullName, "more.csv");
@@ -133,7 +133,7 @@ public sealed class MixTests
     [Fact]
     public void The_desk_understands_a_line_says_how_it_read_it_and_shows_ounces_where_they_are_wanted()
     {
-        using var app = new App();
+        app.Begin();
         app.Browser.Navigate().GoToUrl($"{app.Address}/desk");
         var line = app.Find("the line", By.CssSelector("input[aria-label='Type a sum']"));
         line.SendKeys("25 vol 60 g from 20 40");

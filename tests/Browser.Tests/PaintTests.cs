@@ -4,7 +4,7 @@ using OpenQA.Selenium.Interactions;
 namespace Wendro.Browser.Tests;
 
 /// <summary>Painting a whole head: several panels, several products, whole-head moves, the pass with keys, comparing, setting aside, proposals.</summary>
-public sealed class PaintTests
+public sealed class PaintTests(App app) : IClassFixture<App>
 {
     private static readonly By Painted = By.CssSelector(
         "[aria-label='Crown map'] [role='button'][aria-label*=', level']"
@@ -13,7 +13,7 @@ public sealed class PaintTests
     [Fact]
     public void Several_panels_take_one_change_and_one_undo()
     {
-        using var app = new App();
+        app.Begin();
         Open(app, "Ottoline Fjeldra");
         app.Button("Zone").Click();
         app.Find("many picked", By.XPath("//div[@aria-label='Pick panels']//button[contains(., 'picked')]"));
@@ -72,12 +72,8 @@ public sealed class PaintTests
     [Fact]
     public void A_whole_head_is_painted_from_a_pattern_and_a_pass_with_keys()
     {
-        using var app = new App();
-        app.Browser.Navigate().GoToUrl(app.Address);
-        app.Button("New client").Click();
-        app.Find("her name", By.CssSelector("input[aria-label='Name']")).SendKeys("Henrike Vael");
-        app.Button("Begin").Click();
-        app.Click("Paint", By.XPath("//nav//a[contains(., 'Paint')]"));
+        app.Begin();
+        app.Visit("Henrike Vael", "paint");
         Drawn(app);
         app.Button("Paint pass, panel by panel").Click();
         var pass = app.Find("the pass", By.CssSelector("[aria-label='Paint pass']"));
@@ -111,7 +107,7 @@ public sealed class PaintTests
     [Fact]
     public void She_is_seen_weeks_later_beside_today_in_other_colours_and_saved_as_a_picture()
     {
-        using var app = new App();
+        app.Begin();
         Open(app, "Maelis Thornby");
         var rinsed = Sum(app);
         app.Button("+12 wk").Click();
@@ -120,7 +116,7 @@ public sealed class PaintTests
         app.Until("as rinsed", _ => Sum(app) == rinsed ? "yes" : null);
         app.Button("Compare with… ▾").Click();
         app.Click("before", By.XPath("//li[normalize-space(.)='before']"));
-        var line = app.Find("the line", By.CssSelector(".wipe-line"));
+        var line = app.Find("the line", By.CssSelector("[role='slider'][aria-label^='Between']"));
         var half = Sum(app);
         line.SendKeys(Keys.ArrowLeft + Keys.ArrowLeft + Keys.ArrowLeft);
         app.Until("more of before", _ => Sum(app) < half ? "yes" : null);
@@ -134,7 +130,7 @@ public sealed class PaintTests
         {
             app.Click("colours", By.CssSelector("button[aria-label^='Colours:']"));
             app.Click(mode, By.XPath($"//li[normalize-space(.)='{mode}']"));
-            app.Find("its legend", By.CssSelector($"[aria-label='Colours: {mode}'].legend"));
+            app.Find("its legend", By.CssSelector($"ul[aria-label='Colours: {mode}']"));
         }
 
         var folder = Directory.CreateTempSubdirectory("wendro-saved-").FullName;
@@ -153,7 +149,7 @@ public sealed class PaintTests
     [Fact]
     public void A_finding_is_set_aside_with_a_reason_and_a_placement_is_searched_compared_and_taken()
     {
-        using var app = new App();
+        app.Begin();
         Open(app, "Perrin Askew");
         app.Until(
             "the fixes",
@@ -174,7 +170,7 @@ public sealed class PaintTests
         app.Click("what is set aside", By.XPath("//summary[contains(., 'set aside')]"));
         Assert.Contains(
             "she likes it so",
-            app.Find("with its reason", By.CssSelector("details .aside")).Text,
+            app.Find("with its reason", By.CssSelector("[aria-label='Second look'] details")).Text,
             StringComparison.Ordinal
         );
         app.Button("Restore").Click();
@@ -192,7 +188,7 @@ public sealed class PaintTests
             d => d.FindElements(By.CssSelector("[aria-label='From look to placement'] article")).Count == 3 ? d : null
         );
         app.Click("compare", By.XPath("(//section[@aria-label='From look to placement']//button[.='Compare'])[1]"));
-        app.Find("the line", By.CssSelector(".wipe-line"));
+        app.Find("the line", By.CssSelector("[role='slider'][aria-label^='Between']"));
         var before = app.Browser.FindElements(Painted).Count;
         app.Click("take it", By.XPath("(//section[@aria-label='From look to placement']//button[.='Take it'])[1]"));
         app.Until(
@@ -211,9 +207,7 @@ public sealed class PaintTests
 
     private static void Open(App app, string client)
     {
-        app.Browser.Navigate().GoToUrl(app.Address);
-        app.Click(client, By.XPath($"//a[contains(., '{client}')]"));
-        app.Click("Paint", By.XPath("//nav//a[contains(., 'Paint')]"));
+        app.Visit(client, "paint");
         Drawn(app);
     }
 
@@ -230,7 +224,7 @@ public sealed class PaintTests
         );
 
     private static void Saved(App app) =>
-        app.Until("saved", d => d.FindElement(By.CssSelector(".acts [role='status']")).Text == "saved" ? d : null);
+        app.Until("saved", d => d.FindElement(By.CssSelector("header [role='status']")).Text == "saved" ? d : null);
 
     private static int Position(App app) =>
         int.Parse(

@@ -5,12 +5,12 @@ using OpenQA.Selenium.Interactions;
 namespace Wendro.Browser.Tests;
 
 /// <summary>Dividing a head through the real page.</summary>
-public sealed class SectionTests
+public sealed class SectionTests(App app) : IClassFixture<App>
 {
     [Fact]
     public void A_pattern_is_laid_sizes_dragged_a_region_left_out_the_order_changed_and_all_taken_back()
     {
-        using var app = new App();
+        app.Begin();
         Open(app, "Maelis Thornby");
         var panels = Panels(app);
 
@@ -121,7 +121,7 @@ public sealed class SectionTests
     [Fact]
     public void House_rules_are_set_and_a_studios_own_pattern_is_kept()
     {
-        using var app = new App();
+        app.Begin();
         app.Browser.Navigate().GoToUrl(app.Address);
         app.Until(
                     "the house rules ready",
@@ -179,14 +179,17 @@ public sealed class SectionTests
                     ? d
                     : null
         );
+        app.Button("Forget Ours").Click();
+        app.Until(
+            "ours is gone",
+            d => d.FindElements(By.CssSelector("[aria-label='Patterns'] > li")).Count == 21 ? d : null
+        );
         Assert.Empty(app.ConsoleErrors);
     }
 
     private static void Open(App app, string client)
     {
-        app.Browser.Navigate().GoToUrl(app.Address);
-        app.Click(client, By.XPath($"//a[contains(., '{client}')]"));
-        app.Click("Section", By.XPath("//nav//a[contains(., 'Section')]"));
+        app.Visit(client, "section");
         app.Find("working order", By.CssSelector("ol[aria-label='Working order'] li"));
     }
 

@@ -58,7 +58,7 @@ public sealed class Shots
             seconds: 90
         );
         app.Click("compare", By.XPath("(//section[@aria-label='From look to placement']//button[.='Compare'])[1]"));
-        app.Find("the line between", By.CssSelector(".wipe-line"));
+        app.Find("the line between", By.CssSelector("[role='slider'][aria-label^='Between']"));
         Take(app, "placements");
 
         Open(app, "Perrin Askew");
@@ -176,8 +176,7 @@ public sealed class Shots
 
     private static void Open(App app, string client)
     {
-        app.Browser.Navigate().GoToUrl(app.Address);
-        app.Click(client, By.XPath($"//a[contains(., '{client}')]"));
+        app.Visit(client, "paint");
         Drawn(app, "worn down");
     }
 
