@@ -52,6 +52,8 @@ public static class Documents
         [typeof(BowlEvent)] = ("weighing", []),
         [typeof(Product)] = ("product", []),
         [typeof(HouseRules)] = ("set of house rules", []),
+        [typeof(PlanFile)] = ("plan file", []),
+        [typeof(VisitFile)] = ("visit file", []),
     };
 
     /// <summary>Kinds of documents that are stored.</summary>

@@ -1,4 +1,5 @@
 using System.Text.Json;
+using System.Text.Json.Nodes;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Plans;
@@ -20,7 +21,7 @@ public sealed record PlanFile(string Format, int Version, HairProfile Hair, Plan
     public const string Name = "wendro-plan";
 
     /// <summary>The newest version read and written.</summary>
-    public const int Newest = 1;
+    public static int Newest => Documents.NewestOf(typeof(PlanFile));
 
     /// <summary>Writes a plan.</summary>
     public static byte[] Write(HairProfile hair, Plan plan) =>
@@ -29,7 +30,7 @@ public sealed record PlanFile(string Format, int Version, HairProfile Hair, Plan
     /// <summary>Reads a plan; its values are checked when its edits are applied.</summary>
     /// <exception cref="FileRefusedException">Not such a file, newer than this program, or with fields it doesn't
     /// know.</exception>
-    public static PlanFile Read(ReadOnlySpan<byte> utf8) => FileReading.Read<PlanFile>(utf8, Name, Newest);
+    public static PlanFile Read(ReadOnlySpan<byte> utf8) => FileReading.Read<PlanFile>(utf8, Name);
 }
 
 /// <summary>A client with one visit and its plan, as demo data is kept.</summary>
@@ -57,7 +58,7 @@ public sealed record VisitFile(
     public const string Name = "wendro-visit";
 
     /// <summary>The newest version read and written.</summary>
-    public const int Newest = 1;
+    public static int Newest => Documents.NewestOf(typeof(VisitFile));
 
     /// <summary>Writes a visit.</summary>
     public byte[] Write() => JsonSerializer.SerializeToUtf8Bytes(this, WendroJson.Strict);
@@ -65,47 +66,38 @@ public sealed record VisitFile(
     /// <summary>Reads a visit.</summary>
     /// <exception cref="FileRefusedException">Not such a file, newer than this program, or with fields it doesn't
     /// know.</exception>
-    public static VisitFile Read(ReadOnlySpan<byte> utf8) => FileReading.Read<VisitFile>(utf8, Name, Newest);
+    public static VisitFile Read(ReadOnlySpan<byte> utf8) => FileReading.Read<VisitFile>(utf8, Name);
 }
 
 /// <summary>Reading of files that say what they are.</summary>
 internal static class FileReading
 {
-    public static T Read<T>(ReadOnlySpan<byte> utf8, string name, int newest)
+    public static T Read<T>(ReadOnlySpan<byte> utf8, string name)
     {
         try
         {
             var reader = new Utf8JsonReader(utf8);
-            using var document = JsonDocument.ParseValue(ref reader);
-            var root = document.RootElement;
             if (
-                root.ValueKind != JsonValueKind.Object
-                || !root.TryGetProperty("format", out var format)
-                || format.ValueKind != JsonValueKind.String
-                || format.GetString() != name
+                JsonNode.Parse(ref reader) is not JsonObject root
+                || root["format"] is not JsonValue format
+                || !format.TryGetValue(out string? said)
+                || said != name
             )
             {
                 throw new FileRefusedException($"This is not a {name} file: it does not say so in \"format\".");
             }
 
-            if (
-                !root.TryGetProperty("version", out var version)
-                || version.ValueKind != JsonValueKind.Number
-                || !version.TryGetInt32(out var number)
-                || number < 1
-            )
+            if (root["version"] is not JsonValue version || !version.TryGetValue(out int number) || number < 1)
             {
                 throw new FileRefusedException("The file does not say its version.");
             }
 
-            if (number > newest)
-            {
-                throw new FileRefusedException(
-                    $"The file is of version {number}; this program reads up to {newest}. Bring it up to date first."
-                );
-            }
-
+            Documents.BringUpToDate(typeof(T), root, number);
             return root.Deserialize<T>(WendroJson.Strict) ?? throw new FileRefusedException("The file is empty.");
+        }
+        catch (NewerDocumentException newer)
+        {
+            throw new FileRefusedException(newer.Message);
         }
         catch (JsonException problem)
         {

@@ -31,6 +31,32 @@ public sealed class DocumentsTests
         ["rules"] = typeof(HouseRules),
     };
 
+    /// <summary>Files of their own, and how they are read.</summary>
+    private static readonly Dictionary<string, (Type Kind, Func<byte[], object> Read)> FileOf = new()
+    {
+        ["planFile"] = (typeof(PlanFile), utf8 => PlanFile.Read(utf8)),
+        ["visitFile"] = (typeof(VisitFile), utf8 => VisitFile.Read(utf8)),
+    };
+
+    [Theory]
+    [InlineData("planFile")]
+    [InlineData("visitFile")]
+    public void Every_version_of_a_file_is_read_and_a_newer_one_refused(string name)
+    {
+        var (kind, read) = FileOf[name];
+        for (var version = 1; version <= Documents.NewestOf(kind); version++)
+        {
+            Assert.NotNull(read(File.ReadAllBytes(Path.Combine(Fixtures, $"v{version}", $"{name}.json"))));
+        }
+
+        var newer = JsonNode.Parse(File.ReadAllText(Path.Combine(Fixtures, "v1", $"{name}.json")))!;
+        newer["version"] = Documents.NewestOf(kind) + 1;
+        var refused = Assert.Throws<FileRefusedException>(() =>
+            read(System.Text.Encoding.UTF8.GetBytes(newer.ToJsonString()))
+        );
+        Assert.Contains("newer Wendro", refused.Message, StringComparison.Ordinal);
+    }
+
     public static TheoryData<string, int> Kept
     {
         get
@@ -50,7 +76,10 @@ public sealed class DocumentsTests
 
     [Fact]
     public void Every_kind_that_is_stored_has_fixtures() =>
-        Assert.Equal(Documents.Kinds.OrderBy(k => k.Name), KindOf.Values.OrderBy(k => k.Name));
+        Assert.Equal(
+            Documents.Kinds.OrderBy(k => k.Name),
+            KindOf.Values.Concat(FileOf.Values.Select(f => f.Kind)).OrderBy(k => k.Name)
+        );
 
     [Theory]
     [MemberData(nameof(Kept))]
