@@ -29,6 +29,7 @@ namespace Wendro.Formats;
 /// <param name="Tension">How the panel is held.</param>
 /// <param name="Teasing">How much is teased back first.</param>
 /// <param name="Next">A product laid after this one.</param>
+/// <param name="LiesOn">What lies beneath it.</param>
 public sealed record PaintAsSent(
     ShapeKind Shape = ShapeKind.V,
     double StartCm = 7,
@@ -51,7 +52,8 @@ public sealed record PaintAsSent(
     Pressure Pressure = Pressure.Normal,
     Tension Tension = Tension.Taut,
     Teasing Teasing = Teasing.None,
-    PaintAsSent? Next = null
+    PaintAsSent? Next = null,
+    LiesOn LiesOn = LiesOn.Nothing
 )
 {
     /// <summary>Which formula of the plan.</summary>
@@ -84,7 +86,8 @@ public sealed record PaintAsSent(
             paint.Pressure,
             paint.Tension,
             paint.Teasing,
-            paint.Next is null ? null : Of(paint.Next)
+            paint.Next is null ? null : Of(paint.Next),
+            paint.LiesOn
         )
         {
             Formula = paint.Formula,
@@ -108,7 +111,8 @@ public sealed record PaintAsSent(
             Pressure,
             Tension,
             Teasing,
-            Next?.ToPaint()
+            Next?.ToPaint(),
+            LiesOn
         )
         {
             Formula = Formula,

@@ -209,8 +209,7 @@ internal static class ProductFindings
                     + $"after {dries:0} min and stops near level {most:0.0}; "
                     + $"wanted {target}. {Findings.Panels(group.Count())}.",
                 "Lift while the film is moist: the most exposure it can give is Q·τd; "
-                    + $"dry is the minute after which the gain falls below {LiftTables.DryGainPerMinute} level a "
-                    + $"minute.",
+                    + $"it is dry when {LiftTables.DryMoisture:P0} of its moisture is left, at 1.2 τd.",
                 group.Select(d => d.Panel.Panel.Key.Zone).Distinct().ToArray(),
                 group.Select(d => d.Panel.Panel.Key).ToArray(),
                 Wear.Down,
@@ -336,7 +335,8 @@ internal static class ProductFindings
             .Painted.Where(p =>
                 ZoneFacts.IsFaceFrame(p.Panel.Key.Zone)
                 && p.Coats.Any(c =>
-                    c.Painted.Paint.Covering == Covering.Open
+                    c.Painted.Paint.LiesOn == LiesOn.Nothing
+                    && c.Painted.Paint.Covering != Covering.Foil
                     && (c.Painted.Paint.Face != Face.Surface || Through(c, p.Panel) >= 1)
                 )
             )
@@ -348,11 +348,12 @@ internal static class ProductFindings
 
         yield return new Finding(
             BlendFault.SkinAtRisk,
-            Severity.Note,
+            Severity.Caution,
             "Skin at risk",
-            $"{Findings.Panels(bare.Length)} at the hairline are painted through and lie on the face uncovered: "
+            $"{Findings.Panels(bare.Length)} at the hairline are painted through and lie on the bare face: "
                 + $"barrier cream, and film under them.",
-            "Face frame painted on its underside, or through all of its section, with nothing covering it.",
+            "Face frame painted on its underside, or through all of its section, with nothing beneath it; foil is its own "
+                + "sheet.",
             Findings.Zones(bare),
             Findings.Keys(bare),
             Wear.Down,

@@ -47,6 +47,28 @@ public static class ConsultChecks
         return found;
     }
 
+    private const int MostPatches = 6;
+    private const int LongestProduct = 60,
+        LongestLot = 40;
+
+    private static void Patch(List<Problem> found, string field, PatchTest patch, DateTimeOffset now)
+    {
+        if (patch.At > now)
+        {
+            found.Add(new($"{field}.at", "In the future: a test is noted once it was put on."));
+        }
+
+        if (patch.Product?.Length > LongestProduct)
+        {
+            found.Add(new($"{field}.product", $"Up to {LongestProduct} letters."));
+        }
+
+        if (patch.Lot?.Length > LongestLot)
+        {
+            found.Add(new($"{field}.lot", $"Up to {LongestLot} letters."));
+        }
+    }
+
     /// <summary>What can't be so about the answers; fields as in their record.</summary>
     /// <param name="consultation">The answers.</param>
     /// <param name="now">The time now: nothing was tested tomorrow.</param>
@@ -55,15 +77,26 @@ public static class ConsultChecks
         ArgumentNullException.ThrowIfNull(consultation);
         var found = new List<Problem>();
         Nothing(found, "overrides", consultation.GonePast);
+        Nothing(found, "patches", consultation.OfColours);
         Nothing(found, "strand.readings", consultation.Strand?.Readings ?? []);
         if (found.Count > 0)
         {
             return found;
         }
 
-        if (consultation.Patch is { } patch && patch.At > now)
+        if (consultation.Patch is { } first)
         {
-            found.Add(new("patch.at", "In the future: a test is noted once it was put on."));
+            Patch(found, "patch", first, now);
+        }
+
+        if (consultation.OfColours.Count > MostPatches)
+        {
+            found.Add(new("patches", $"At most {MostPatches} patch tests of colours."));
+        }
+
+        for (var i = 0; i < consultation.OfColours.Count; i++)
+        {
+            Patch(found, $"patches[{i}]", consultation.OfColours[i], now);
         }
 
         found.AddRange(WithinAttribute.Outside(consultation));

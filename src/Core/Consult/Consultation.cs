@@ -31,7 +31,9 @@ public enum Salts
 /// <summary>A patch test behind the ear or in the elbow.</summary>
 /// <param name="At">When it was put on.</param>
 /// <param name="Result">Result of it.</param>
-public sealed record PatchTest(DateTimeOffset At, PatchResult Result);
+/// <param name="Product">Which product was put on, up to 60 characters; null where nobody noted it.</param>
+/// <param name="Lot">Its lot, up to 40 characters; null where nobody noted it.</param>
+public sealed record PatchTest(DateTimeOffset At, PatchResult Result, string? Product = null, string? Lot = null);
 
 /// <summary>Somebody went on in spite of a caution, and said why. Kept with the visit.</summary>
 /// <param name="Question">Which question: patch, scalp, salts, condition or age.</param>
@@ -69,6 +71,7 @@ public enum Often
 /// <param name="Words">Words for the client, as edited; null leaves them as written here.</param>
 /// <param name="Part">How sure her part is.</param>
 /// <param name="Wears">How often she wears her hair each way she uses.</param>
+/// <param name="Patches">Patch tests of colours, each its own, up to 6.</param>
 public sealed record Consultation(
     PatchTest? Patch = null,
     bool? Reacted = null,
@@ -82,11 +85,15 @@ public sealed record Consultation(
     IReadOnlyList<Override>? Overrides = null,
     string? Words = null,
     PartHabit? Part = null,
-    IReadOnlyDictionary<Wear, Often>? Wears = null
+    IReadOnlyDictionary<Wear, Often>? Wears = null,
+    IReadOnlyList<PatchTest>? Patches = null
 )
 {
     /// <summary>Nothing asked yet.</summary>
     public static Consultation Fresh { get; } = new();
+
+    /// <summary>Patch tests of colours; none where none was put on.</summary>
+    internal IReadOnlyList<PatchTest> OfColours => Patches ?? [];
 
     /// <summary>Cautions gone past; none when nobody did.</summary>
     public IReadOnlyList<Override> GonePast => Overrides ?? [];

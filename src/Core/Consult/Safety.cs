@@ -50,7 +50,8 @@ public static class Safety
         ArgumentNullException.ThrowIfNull(hair);
         SafetyPoint[] points =
         [
-            Patch(consultation.Patch, now),
+            Patch(consultation.Patch, "patch", now),
+            .. consultation.OfColours.Select((p, i) => Patch(p, $"patch {i + 2}", now)),
             Reacted(consultation.Reacted),
             ScalpToday(consultation.Scalp),
             SaltsInIt(consultation.Salts),
@@ -76,12 +77,25 @@ public static class Safety
     public static IReadOnlyList<SafetyPoint> Stops(Consultation consultation, HairProfile hair, DateTimeOffset now) =>
         Of(consultation, hair, now).Where(p => p.Standing == Standing.Stop).ToArray();
 
-    private static SafetyPoint Patch(PatchTest? patch, DateTimeOffset now)
+    /// <summary>What to do about any reaction.</summary>
+    private const string IfItSpreads =
+        "Product off, seek medical advice; if the face swells or breathing is hard, call the emergency number.";
+
+    private static string Named(PatchTest patch) =>
+        patch.Product is { } product
+            ? patch.Lot is { } lot
+                ? $"{product}, lot {lot}"
+                : product
+            : "this product";
+
+    private static string Lot(PatchTest patch) => patch.Lot is { } lot ? $", lot {lot}" : string.Empty;
+
+    private static SafetyPoint Patch(PatchTest? patch, string question, DateTimeOffset now)
     {
-        const string title = "Patch test";
+        var title = patch?.Product is { } product ? $"Patch test, {product}" : "Patch test";
         if (patch is null)
         {
-            return new("patch", Standing.Caution, title, "none", $"Do one, {PatchHours:0} hours before the visit.");
+            return new(question, Standing.Caution, title, "none", $"Do one, {PatchHours:0} hours before the visit.");
         }
 
         var hours = (now - patch.At).TotalHours;
@@ -89,34 +103,34 @@ public static class Safety
         return patch.Result switch
         {
             PatchResult.Reacted => new(
-                "patch",
+                question,
                 Standing.Stop,
                 title,
                 "reacted",
-                "The client reacted: none of this product today. See a doctor if it spreads."
+                $"The client reacted: none of {Named(patch)} today. {IfItSpreads}"
             ),
             _ when hours < PatchHours => new(
-                "patch",
+                question,
                 Standing.Caution,
                 title,
                 ago,
                 $"Too early to tell: {PatchHours:0} hours are needed."
             ),
             PatchResult.Waiting => new(
-                "patch",
+                question,
                 Standing.Caution,
                 title,
                 $"{ago}, not read",
                 "Look at it and note what came."
             ),
             _ when hours > PatchDays * 24 => new(
-                "patch",
+                question,
                 Standing.Caution,
                 title,
-                $"{ago}, clear",
+                $"{ago}, clear{Lot(patch)}",
                 "Long ago: do it again."
             ),
-            _ => new("patch", Standing.Clear, title, $"{ago}, clear", string.Empty),
+            _ => new(question, Standing.Clear, title, $"{ago}, clear{Lot(patch)}", string.Empty),
         };
     }
 
@@ -128,7 +142,7 @@ public static class Safety
                 Standing.Stop,
                 "Earlier reaction",
                 "yes",
-                "An allergy or reaction is a stop. A doctor decides, not the studio."
+                $"An allergy or reaction is a stop. A doctor decides, not the studio. {IfItSpreads}"
             ),
             false => new("reacted", Standing.Clear, "Earlier reaction", "none", string.Empty),
             null => new(
@@ -152,10 +166,10 @@ public static class Safety
             ),
             Consult.Scalp.Irritated => new(
                 "scalp",
-                Standing.Caution,
+                Standing.Stop,
                 "Scalp",
                 "irritated",
-                "Stay well off the scalp, or come another day."
+                "No lightener while the scalp is irritated. Another day."
             ),
             Consult.Scalp.Calm => new("scalp", Standing.Clear, "Scalp", "calm", string.Empty),
             null => new("scalp", Standing.Ask, "Scalp", "not looked at", "Part the hair and look."),

@@ -51,6 +51,7 @@ public static partial class DeskSums
             lifting.Cap,
             Undertone.At(level),
             lifting.DriesAtMinutes(),
+            lifting.FinishedAtMinutes(),
             Cautions.For(of, q.Minutes),
             lifting.Sum(q.Minutes)
         );
@@ -108,7 +109,7 @@ public static partial class DeskSums
             Porosity = q.Porosity,
             Coloured = q.Coloured,
         };
-        var visits = Consult.Verdict.VisitsTo(hair, new Level(q.TargetLevel), q.WeeksBetween);
+        var visits = Consult.VisitsAhead.To(hair, new Level(q.TargetLevel), q.WeeksBetween);
         return new VisitsAnswer(
             q.Level >= q.TargetLevel
                 || (visits.Count > 0 && visits[^1].Level.Level >= q.TargetLevel - Consult.Verdict.Tolerance),

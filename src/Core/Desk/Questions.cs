@@ -38,6 +38,7 @@ public sealed record LiftAnswer(
     double Cap,
     string Undertone,
     double DriesAtMinutes,
+    double FinishedAtMinutes,
     IReadOnlyList<string> Cautions,
     Sentence Why
 );

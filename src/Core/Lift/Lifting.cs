@@ -61,7 +61,8 @@ public sealed class Lifting
         Cap = Math.Max(
             0,
             Math.Min(
-                figures.RatedLevels * LiftTables.ShareOfRated(of.Volume) + (of.Own?.CapLevels ?? 0),
+                figures.RatedLevels * LiftTables.ShareOfRated(of.Volume) * LiftTables.Darkness(of.From)
+                    + (of.Own?.CapLevels ?? 0),
                 Level.Lightest - of.From.Value
             ) - (of.Coloured ? LiftTables.ColouredCapLoss : 0)
         );
@@ -117,19 +118,24 @@ public sealed class Lifting
     /// <summary>Level after some minutes.</summary>
     public Level After(Minutes minutes) => Level.Clamp(Case.From.Value + Gain(minutes.Value));
 
-    /// <summary>The minute after which the gain falls below 0.02 level a minute; 0 if it never reaches that.</summary>
-    public double DriesAtMinutes()
+    /// <summary>The minute at which too little moisture is left to work: 1.2 times the film's time constant.</summary>
+    public double DriesAtMinutes() => -drying * Math.Log(LiftTables.DryMoisture);
+
+    /// <summary>
+    /// The minute after which the gain falls below 0.02 level a minute, dry or not; 0 if it never reaches that.
+    /// </summary>
+    public double FinishedAtMinutes()
     {
         // The gain a minute only ever falls, so its crossing is found by halving.
         double GainPerMinute(double t) => Cap * rate * Math.Exp(-Exposure(t) * rate) * warmth * Math.Exp(-t / drying);
-        if (GainPerMinute(0) <= LiftTables.DryGainPerMinute)
+        if (GainPerMinute(0) <= LiftTables.FinishedGainPerMinute)
         {
             return 0;
         }
 
         double low = 0,
             high = 1;
-        while (GainPerMinute(high) > LiftTables.DryGainPerMinute)
+        while (GainPerMinute(high) > LiftTables.FinishedGainPerMinute)
         {
             high *= 2;
         }
@@ -137,7 +143,7 @@ public sealed class Lifting
         for (var i = 0; i < 80; i++)
         {
             var mid = (low + high) / 2;
-            (low, high) = GainPerMinute(mid) > LiftTables.DryGainPerMinute ? (mid, high) : (low, mid);
+            (low, high) = GainPerMinute(mid) > LiftTables.FinishedGainPerMinute ? (mid, high) : (low, mid);
         }
 
         return high;

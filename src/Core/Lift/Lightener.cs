@@ -22,8 +22,9 @@ public enum Lightener
 /// <param name="ExcludesHeat">Whether its leaflet excludes heat, as many do.</param>
 /// <param name="Swells">Whether it swells while it works.</param>
 /// <param name="LimitMinutes">Longest its leaflet allows, minutes; the leaflet rules. Trade.</param>
-/// <param name="WindowMinutes">How long a mixed bowl of it can be painted from, minutes; the leaflet rules.
-/// Trade.</param>
+/// <param name="WindowMinutes">How long a mixed bowl of it can be painted from, covered, minutes; the leaflet rules.
+/// Model assumption.</param>
+/// <param name="ExcludesFoil">Whether its leaflet excludes foil: clay dries on the outside, and needs that.</param>
 public sealed record LightenerFigures(
     [property: Within(1, 10, "levels")] double RatedLevels,
     [property: Within(2, 200, "min")] double DryingMinutes,
@@ -32,14 +33,16 @@ public sealed record LightenerFigures(
     bool ExcludesHeat,
     bool Swells = false,
     [property: Within(5, 120, "min")] double LimitMinutes = LiftTables.LeafletLimitMinutes,
-    [property: Within(1, 120, "min")] double WindowMinutes = LiftTables.BowlWindowMinutes
+    [property: Within(1, 120, "min")] double WindowMinutes = LiftTables.BowlWindowMinutes,
+    bool ExcludesFoil = false
 )
 {
     /// <summary>
-    /// Where clay meets powder half and half, the mixture dries this much slower than the mean, minutes. Model
-    /// assumption.
+    /// Where clay meets powder half and half, the mixture dries this much slower than the mean, minutes, and lifts this
+    /// much less, levels. Model assumption.
     /// </summary>
-    private const double HoldMinutes = 1;
+    private const double HoldMinutes = 1,
+        HoldLevels = 0.25;
 
     /// <summary>
     /// Two lighteners in one bowl: figures by share; whatever one of them forbids is forbidden, the shorter limit
@@ -52,15 +55,17 @@ public sealed record LightenerFigures(
     {
         ArgumentNullException.ThrowIfNull(other);
         double Mean(double a, double b) => a + (b - a) * share;
+        var held = holds ? 4 * share * (1 - share) : 0;
         return new(
-            Mean(RatedLevels, other.RatedLevels),
-            Mean(DryingMinutes, other.DryingMinutes) + (holds ? HoldMinutes * 4 * share * (1 - share) : 0),
+            Mean(RatedLevels, other.RatedLevels) - HoldLevels * held,
+            Mean(DryingMinutes, other.DryingMinutes) + HoldMinutes * held,
             Mean(WorkingMinutes, other.WorkingMinutes),
             ScalpSafe && other.ScalpSafe,
             ExcludesHeat || other.ExcludesHeat,
             Swells || other.Swells,
             Math.Min(LimitMinutes, other.LimitMinutes),
-            Math.Min(WindowMinutes, other.WindowMinutes)
+            Math.Min(WindowMinutes, other.WindowMinutes),
+            ExcludesFoil || other.ExcludesFoil
         );
     }
 
@@ -77,11 +82,18 @@ public static class LiftTables
     /// <summary>Longest processing leaflets usually allow, minutes; the leaflet rules. Trade.</summary>
     public const double LeafletLimitMinutes = 50;
 
-    /// <summary>How long a mixed bowl is usually painted from, minutes; the leaflet rules. Trade.</summary>
+    /// <summary>How long a mixed bowl of powder is painted from, covered, minutes; the leaflet rules. Model assumption.</summary>
     public const double BowlWindowMinutes = 25;
 
-    /// <summary>The film counts as dry when the gain falls below this, levels a minute. Model assumption.</summary>
-    public const double DryGainPerMinute = 0.02;
+    /// <summary>The same of cream and of clay, minutes. Model assumption.</summary>
+    public const double CreamWindowMinutes = 35,
+        ClayWindowMinutes = 40;
+
+    /// <summary>The film counts as dry when this share of its moisture is left. Model assumption.</summary>
+    public const double DryMoisture = 0.3;
+
+    /// <summary>The work is finished when the gain falls below this, levels a minute, dry or not. Model assumption.</summary>
+    public const double FinishedGainPerMinute = 0.02;
 
     /// <summary>Coloured hair lifts at this share of the speed. Model assumption.</summary>
     public const double ColouredSpeed = 0.6;
@@ -102,7 +114,7 @@ public static class LiftTables
     public const double LevelsAVisit = 4;
 
     private static readonly double[] Volumes = [5, 10, 20, 30, 40];
-    private static readonly CubicSpline Shares = CubicSpline.InterpolatePchipSorted(Volumes, [.25, .50, .75, .90, 1.0]);
+    private static readonly CubicSpline Shares = CubicSpline.InterpolatePchipSorted(Volumes, [.20, .35, .55, .75, .90]);
     private static readonly CubicSpline Speeds = CubicSpline.InterpolatePchipSorted(
         Volumes,
         [.45, .65, .85, 1.0, 1.15]
@@ -112,13 +124,37 @@ public static class LiftTables
     public static LightenerFigures Of(Lightener lightener) =>
         lightener switch
         {
-            Lightener.Clay => new(7, 40, 26, false, true),
+            Lightener.Clay => new(
+                6.5,
+                40,
+                26,
+                false,
+                ExcludesHeat: true,
+                WindowMinutes: ClayWindowMinutes,
+                ExcludesFoil: true
+            ),
             Lightener.Powder => new(8, 14, 16, false, false, Swells: true),
-            Lightener.Cream => new(7.5, 28, 20, true, false),
-            Lightener.Half => new(7.5, 28, 21, false, true),
+            Lightener.Cream => new(7, 28, 20, true, false, WindowMinutes: CreamWindowMinutes),
+            Lightener.Half => new(7, 28, 21, false, ExcludesHeat: true, ExcludesFoil: true),
         };
 
-    /// <summary>Share of the rated lift a developer gives, .25..1; smooth and monotone between 5 and 40 vol.</summary>
+    /// <summary>
+    /// Share of the rated lift that dark hair gives: its red and orange stages hold longest. .85 up to level 3, .92 at 4,
+    /// 1 from 5 on, linear between. Model assumption.
+    /// </summary>
+    public static double Darkness(Level from) =>
+        from.Value switch
+        {
+            <= 3 => DarkShare,
+            < 4 => DarkShare + (AtFourShare - DarkShare) * (from.Value - 3),
+            < 5 => AtFourShare + (1 - AtFourShare) * (from.Value - 4),
+            _ => 1,
+        };
+
+    private const double DarkShare = 0.85,
+        AtFourShare = 0.92;
+
+    /// <summary>Share of the rated lift a developer gives, .2 to .9; smooth and monotone between 5 and 40 vol.</summary>
     public static double ShareOfRated(Volume volume) => Shares.Interpolate(volume.Value);
 
     /// <summary>Speed a developer gives, .45..1.15; smooth and monotone between 5 and 40 vol.</summary>

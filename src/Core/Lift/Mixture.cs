@@ -91,11 +91,19 @@ public sealed record LightenerMixture(
     /// <summary>What is lightened with, both lighteners by share.</summary>
     public LightenerFigures FiguresOf()
     {
-        var first = Figures ?? LiftTables.Of(Lightener);
+        // Clay dries on its outside, whoever made it: foil is excluded by what it is.
+        static LightenerFigures Told(LightenerFigures? own, Lightener kind) =>
+            own is null
+                ? LiftTables.Of(kind)
+                : own with
+                {
+                    ExcludesFoil = own.ExcludesFoil || LiftTables.Of(kind).ExcludesFoil,
+                };
+        var first = Told(Figures, Lightener);
         return Second is null
             ? first
             : first.With(
-                Second.Figures ?? LiftTables.Of(Second.Lightener),
+                Told(Second.Figures, Second.Lightener),
                 Second.Share,
                 (Lightener, Second.Lightener)
                     is

@@ -7,7 +7,22 @@ namespace Wendro.Core.Lift;
 /// <param name="Kind">covering, volume, lightener, coat, heat or visits.</param>
 /// <param name="Words">What to change, in plain words.</param>
 /// <param name="Minutes">Minutes it would take; null for several visits.</param>
-public sealed record Remedy(string Kind, string Words, double? Minutes);
+/// <param name="Change">The change as figures; for several visits that of the first.</param>
+public sealed record Remedy(string Kind, string Words, double? Minutes, LiftChange? Change = null);
+
+/// <summary>What a remedy changes; null stays as it is.</summary>
+/// <param name="Lightener">Another lightener.</param>
+/// <param name="Volume">Another developer, volume.</param>
+/// <param name="Covering">Another covering.</param>
+/// <param name="LowHeat">Heat added.</param>
+/// <param name="Minutes">So many minutes.</param>
+public sealed record LiftChange(
+    Lightener? Lightener = null,
+    double? Volume = null,
+    Covering? Covering = null,
+    bool? LowHeat = null,
+    double? Minutes = null
+);
 
 /// <summary>How long a level takes, or why it is never reached and what would help.</summary>
 /// <param name="Reachable">Whether it is reached at all.</param>
@@ -52,14 +67,26 @@ public static class Remedies
         return new(false, null, false, why, Find(of, target));
     }
 
+    private static readonly double[] Strengths = [10, 20, 30, 40];
+
     private static List<Remedy> Find(LiftCase of, Level target)
     {
-        var found = new List<Remedy>();
+        var offer = Offer.On(of);
+        var found = new List<(Remedy Remedy, double Harshness)>();
         void Try(string kind, string words, LiftCase changed)
         {
-            if (new Lifting(changed).MinutesTo(target) is { } m && m <= changed.FiguresOf().LimitMinutes)
+            if (
+                offer.Allows(Way.Of(changed))
+                && new Lifting(changed).MinutesTo(target) is { } m
+                && m <= changed.FiguresOf().LimitMinutes
+            )
             {
-                found.Add(new Remedy(kind, $"{words}: level {target} after {m:0} min.", m));
+                found.Add(
+                    (
+                        new Remedy(kind, $"{words}: level {target} after {m:0} min.", m, Between(of, changed, m)),
+                        Way.Of(changed).Harshness
+                    )
+                );
             }
         }
 
@@ -73,7 +100,7 @@ public static class Remedies
             Try("covering", $"Cover with {Words(covering)}", of with { Covering = covering });
         }
 
-        foreach (var volume in new[] { 10.0, 20, 30, 40 }.Where(v => v > of.Volume.Value))
+        foreach (var volume in Strengths.Where(v => v > of.Volume.Value))
         {
             Try("volume", $"Developer {volume:0} vol", of with { Volume = new Volume(volume) });
         }
@@ -83,42 +110,60 @@ public static class Remedies
             Try("lightener", $"Use {Words(lightener)}", of with { Lightener = lightener, Figures = null });
         }
 
-        if (!of.LowHeat && !of.FiguresOf().ExcludesHeat)
+        if (!of.LowHeat)
         {
             Try("heat", "Low heat, if the leaflet allows it", of with { LowHeat = true });
         }
 
         if (found.Count == 0)
         {
-            Try(
-                "covering",
-                "Foil and 40 vol together",
-                of with
-                {
-                    Covering = Covering.Foil,
-                    Volume = new Volume(40),
-                    Coverage = 1,
-                }
-            );
+            foreach (var other in Others(of))
+            {
+                Try("covering", $"{Words(other.Lightener)}, {other.Volume}, {Words(other.Covering)} together", other);
+            }
         }
 
-        if (found.Count == 0)
-        {
-            var best = new Lifting(of with { Covering = Covering.Foil, Coverage = 1 }).Gain(
-                of.FiguresOf().LimitMinutes
-            );
-            found.Add(
-                new Remedy(
-                    "visits",
-                    $"Go lighter over several visits, weeks apart: foil today reaches about "
-                        + $"{of.From.Value + best:0.0}.",
-                    null
-                )
-            );
-        }
-
-        return found;
+        return found.Count > 0 ? [.. found.OrderBy(f => f.Harshness).Select(f => f.Remedy)] : [OverVisits(of, offer)];
     }
+
+    /// <summary>Everything of it changed at once.</summary>
+    private static IEnumerable<LiftCase> Others(LiftCase of) =>
+        from lightener in Enum.GetValues<Lightener>()
+        from covering in Enum.GetValues<Covering>()
+        from volume in Strengths
+        select of with
+        {
+            Lightener = lightener,
+            Figures = lightener == of.Lightener ? of.Figures : null,
+            Covering = covering,
+            Volume = new Volume(volume),
+            Coverage = 1,
+        };
+
+    private static Remedy OverVisits(LiftCase of, Offer offer)
+    {
+        var best = Others(of)
+            .Where(o => offer.Allows(Way.Of(o)))
+            .Select(o => new Lifting(o))
+            .MaxBy(o => o.Gain(o.Case.FiguresOf().LimitMinutes))!;
+        return new Remedy(
+            "visits",
+            $"Go lighter over several visits, weeks apart: {Words(best.Case.Lightener)}, {best.Case.Volume}, "
+                + $"{Words(best.Case.Covering)} today reaches about "
+                + $"{of.From.Value + best.Gain(best.Case.FiguresOf().LimitMinutes):0.0}.",
+            null,
+            Between(of, best.Case, best.Case.FiguresOf().LimitMinutes)
+        );
+    }
+
+    private static LiftChange Between(LiftCase of, LiftCase changed, double minutes) =>
+        new(
+            changed.Lightener == of.Lightener ? null : changed.Lightener,
+            changed.Volume == of.Volume ? null : changed.Volume.Value,
+            changed.Covering == of.Covering ? null : changed.Covering,
+            changed.LowHeat == of.LowHeat ? null : changed.LowHeat,
+            minutes
+        );
 
     /// <summary>A covering in plain words.</summary>
     public static string Words(Covering covering) =>

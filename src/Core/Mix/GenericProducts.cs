@@ -26,7 +26,7 @@ public static class GenericProducts
         Shade("Gloss 7 beige", 7, Reflect.Beige, ShadeBase.AcidGloss, 1, 5, 20),
         Shade("Demi 5 natural", 5, Reflect.Natural, ShadeBase.Demi, 1.5, 10, 25),
         Shade("Demi 6 ash", 6, Reflect.Ash, ShadeBase.Demi, 1.5, 10, 25),
-        new AdditiveProduct("Bond additive", new(), 0.06, 0.03, new(0.06, Source.Assumption)),
+        new AdditiveProduct("Bond additive", new(), 0.05, 0.03, new(0.06, Source.Assumption)),
         new CoveringProduct("Film", new(StockUnit.Sheet), Covering.Film, 30),
         new CoveringProduct("Foil", new(StockUnit.Sheet), Covering.Foil, 30),
         new CoveringProduct("Mesh", new(StockUnit.Sheet), Covering.Mesh, 25),
@@ -58,8 +58,8 @@ public static class GenericProducts
             false,
             !f.ExcludesHeat,
             Trade(f.LimitMinutes),
-            Trade(f.WindowMinutes),
-            [1.5, 1, 2],
+            Ours(f.WindowMinutes),
+            type == Lightener.Clay ? [2, 1.5, 1] : [1.5, 1, 2],
             type == Lightener.Cream ? null : 20
         );
     }

@@ -103,7 +103,8 @@ public sealed record LightenerProduct(
             !HeatAllowed,
             Swells,
             LimitMinutes.Value,
-            WindowMinutes.Value
+            WindowMinutes.Value,
+            LiftTables.Of(Type).ExcludesFoil
         );
 }
 

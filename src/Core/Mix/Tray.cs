@@ -99,22 +99,56 @@ public static class Tray
     private static int Together(IReadOnlyList<Batch> batches) =>
         batches.Select(b => batches.Count(o => o.MixAt <= b.MixAt && o.PaintedUntil > b.MixAt)).DefaultIfEmpty(0).Max();
 
-    /// <summary>Sheets by covering and length: one for each product that is covered by itself, some to spare.</summary>
-    private static IEnumerable<TrayItem> Sheets(IReadOnlyList<(Panel Panel, Coat Coat)> coats) =>
-        from c in coats
-        where c.Coat.Painted.Paint.Covering != Covering.Open
-        let cm = 5
-            * (int)
-                Math.Ceiling(
-                    (c.Panel.LengthCm - Math.Min(c.Coat.Painted.StartCm, c.Panel.LengthCm) + SheetSparesCm) / 5
-                )
-        group c by (c.Coat.Painted.Paint.Covering, Cm: cm) into alike
-        orderby alike.Key.Covering, alike.Key.Cm
-        let needed = alike.Select(c => c.Panel.Key).Distinct().Count()
-        select new TrayItem(
-            $"{alike.Key.Covering.ToString().ToLowerInvariant()}{alike.Key.Cm}",
-            $"Sheets of {Remedies.Words(alike.Key.Covering)}, {alike.Key.Cm} cm",
-            needed + (needed + SpareOneIn - 1) / SpareOneIn,
-            $"{needed} and some to spare"
-        );
+    /// <summary>
+    /// Sheets by what they are and their length: film one a row, over it or beneath it, foil and mesh one a panel, in
+    /// three lengths at most; some to spare.
+    /// </summary>
+    private static IEnumerable<TrayItem> Sheets(IReadOnlyList<(Panel Panel, Coat Coat)> coats)
+    {
+        var needed = coats
+            .SelectMany(c => Needed(c.Panel, c.Coat))
+            .GroupBy(n => (n.Covering, n.Place))
+            .Select(g => (g.Key.Covering, Cm: g.Max(n => n.Cm)))
+            .ToArray();
+        return from sheet in needed
+            group sheet by (sheet.Covering, Cm: CutTo(sheet, needed)) into alike
+            orderby alike.Key.Covering, alike.Key.Cm
+            let count = alike.Count()
+            select new TrayItem(
+                $"{alike.Key.Covering.ToString().ToLowerInvariant()}{alike.Key.Cm}",
+                $"Sheets of {Remedies.Words(alike.Key.Covering)}, {alike.Key.Cm} cm",
+                count + (count + SpareOneIn - 1) / SpareOneIn,
+                $"{(alike.Key.Covering == Covering.Film ? "one a row: " : string.Empty)}{count} and some to spare"
+            );
+    }
+
+    /// <summary>What a panel needs sheets of, where it shares one, and how long, cm.</summary>
+    private static IEnumerable<(Covering Covering, PanelKey Place, double Cm)> Needed(Panel panel, Coat coat)
+    {
+        var paint = coat.Painted.Paint;
+        var cm = panel.LengthCm - Math.Min(coat.Painted.StartCm, panel.LengthCm) + SheetSparesCm;
+        var row = panel.Key with { Column = 0 };
+        if (paint.Covering != Covering.Open)
+        {
+            yield return (paint.Covering, paint.Covering == Covering.Film ? row : panel.Key, cm);
+        }
+
+        if (paint.LiesOn == LiesOn.Film && paint.Covering != Covering.Film)
+        {
+            yield return (Covering.Film, row, cm);
+        }
+    }
+
+    /// <summary>Of one material no more than three lengths are cut, in steps of 5 cm.</summary>
+    private static int CutTo((Covering Covering, double Cm) sheet, IReadOnlyList<(Covering Covering, double Cm)> all)
+    {
+        var alike = all.Where(n => n.Covering == sheet.Covering).Select(n => n.Cm).ToArray();
+        var (shortest, longest) = (alike.Min(), alike.Max());
+        var share = longest - shortest < 1e-9 ? 1 : (sheet.Cm - shortest) / (longest - shortest);
+        var third = Math.Max(1, Math.Ceiling(share * Lengths - 1e-9));
+        return 5 * (int)Math.Ceiling((shortest + (longest - shortest) * third / Lengths) / 5);
+    }
+
+    /// <summary>Different lengths of one material that are cut at most.</summary>
+    private const int Lengths = 3;
 }

@@ -44,6 +44,16 @@ public enum Teasing
     Strong,
 }
 
+/// <summary>
+/// What a panel lies on while it works: a sheet beneath keeps skin and the hair below clean and changes no lift.
+/// </summary>
+public enum LiesOn
+{
+    Nothing,
+    Film,
+    Board,
+}
+
 /// <summary>How one panel is painted with one product.</summary>
 /// <param name="Shape">Upper edge or strokes.</param>
 /// <param name="StartCm">How far from the scalp the paint begins at its highest point, cm, 0..75; for tips, how far
@@ -63,6 +73,7 @@ public enum Teasing
 /// <param name="Tension">How the panel is held.</param>
 /// <param name="Teasing">How much is teased back first.</param>
 /// <param name="Next">A product laid after this one on the same panel; null for none.</param>
+/// <param name="LiesOn">What lies beneath it, apart from what covers it.</param>
 public sealed record PanelPaint(
     Shape Shape,
     [property: Within(0, PanelPaint.MostStartCm, "cm")] double StartCm = 7,
@@ -78,7 +89,8 @@ public sealed record PanelPaint(
     Pressure Pressure = Pressure.Normal,
     Tension Tension = Tension.Taut,
     Teasing Teasing = Teasing.None,
-    PanelPaint? Next = null
+    PanelPaint? Next = null,
+    LiesOn LiesOn = LiesOn.Nothing
 )
 {
     /// <summary>A V as it is usually begun.</summary>

@@ -100,9 +100,11 @@ internal static class Painted
 
     private static void CurlShell(Sketch s)
     {
-        // Tight curls are scrunched by hand; looser ones are pressed on coated foil, which keeps them moist.
-        var covering = s.Hair.Curl == Curl.Coily ? Covering.Open : Covering.Foil;
-        var shell = s.From(ShapeKind.Scrunch, 0.3, 0, 5, 8) with { BlurCm = 2, Covering = covering };
+        var by =
+            s.Hair.Curl == Curl.Coily
+                ? "Laid by hand, lock by lock."
+                : "Pressed on with a coated sheet, which is taken away again.";
+        var shell = s.From(ShapeKind.Scrunch, 0.3, 0, 5, 8) with { BlurCm = 2 };
         s.Frame(
                 Frame.Tiers,
                 "Three tiers from the nape up, so that each curl shell is reached before the next falls over it."
@@ -118,7 +120,7 @@ internal static class Painted
                 {
                     Shape = new Shape.Scrunch(1),
                 },
-                "The lowest tier: one pass over the expanded curls, only the outer shell takes product."
+                $"The lowest tier: one pass over the expanded curls, only the outer shell takes product. {by}"
             )
             .Paint(
                 Sketch.Upper.Append(Zone.UpperBack),
@@ -134,7 +136,6 @@ internal static class Painted
                 {
                     StartShare = 0.2,
                     Shape = new Shape.Scrunch(4),
-                    Covering = Covering.Open,
                 },
                 "Most round the face, by hand."
             );
@@ -295,8 +296,8 @@ internal static class Painted
                 new Sections(Parting.Horizontal, 12, 4.5, 4, true),
                 "Level sections round the head under the oval."
             )
-            .Mix(FormulaId.A, Lightener.Clay, 20, 30, "Weaker where painted first, under film, which keeps it working.")
-            .Mix(FormulaId.B, Lightener.Clay, 30, 40, "Stronger where painted last, so that all is ready together.")
+            .Mix(FormulaId.A, Lightener.Clay, 20, 45, "Weaker where painted first, under film, which keeps it working.")
+            .Mix(FormulaId.B, Lightener.Clay, 30, 32, "Stronger where painted last, so that all is ready together.")
             .Paint(
                 [Zone.Nape, Zone.LowerBack],
                 s.From(ShapeKind.V, 0.25, 0.2, 6, 9) with

@@ -55,7 +55,7 @@ public sealed class Sketch
             )
             .Append(new SetReach(Reach.Full))
             .Append(new SetFrame(Section.Frame.EarToEar))
-            .Append(new SetFormula(house.Formula))
+            .Append(new SetFormula(Offer.On(cutting.Hair).Within(house.Formula, Covering.Open)))
             .ToArray();
         Step("Start from a clean head.", clean);
     }
@@ -123,9 +123,12 @@ public sealed class Sketch
     public Sketch Cut(IEnumerable<Zone> zones, Sections sections, string why) =>
         Step(why, zones.Select(z => (PlanEdit)Cut(z, sections)).ToArray());
 
-    /// <summary>Mixes a formula.</summary>
+    /// <summary>Mixes a formula, no stronger than may be offered on her hair.</summary>
     public Sketch Mix(FormulaId id, Lightener lightener, double volume, double minutes, string why) =>
-        Step(why, new SetFormula(Formula.Lightening(id, lightener, volume, minutes)));
+        Step(
+            why,
+            new SetFormula(Offer.On(Hair).Within(Formula.Lightening(id, lightener, volume, minutes), Covering.Open))
+        );
 
     /// <summary>Mixes a deposit.</summary>
     public Sketch Colour(FormulaId id, double level, double volume, double minutes, string why) =>
@@ -190,7 +193,13 @@ public sealed class Sketch
                         ? double.PositiveInfinity
                         : Math.Floor(p.ThicknessMm * DryBeneath * 2) / 2;
                 var off = deposit ? paint : OffScalp(paint, p.LengthCm);
-                return off with { MidsMm = Math.Min(off.MidsMm, most), EndsMm = Math.Min(off.EndsMm, most) };
+                return off with
+                {
+                    MidsMm = Math.Min(off.MidsMm, most),
+                    EndsMm = Math.Min(off.EndsMm, most),
+                    LiesOn =
+                        ZoneFacts.IsFaceFrame(p.Key.Zone) && off.Covering != Covering.Foil ? LiesOn.Film : off.LiesOn,
+                };
             })
             .Select(g => (g.Select(p => p.Key).ToArray(), g.Key));
     }

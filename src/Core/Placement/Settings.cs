@@ -64,6 +64,9 @@ internal static class Settings
         var blur = Math.Clamp(length * 0.18, 2, 8) + (hair.Curl == Curl.Straight ? 1.5 : 0);
         var face = ZoneFacts.IsFaceFrame(group[0]);
 
+        var offer = Offer.On(hair);
+        var mixed = plan.FirstLight();
+
         // Where most of her hair is light already, lightener ends; between a few old stripes it may go on.
         var old = OldLight.Of(hair) is { Share: >= 0.5 } light ? light : null;
         foreach (
@@ -80,9 +83,13 @@ internal static class Settings
             {
                 foreach (var (mids, ends) in face ? [.. Depths, (1.2, 1.2)] : Depths)
                 {
-                    foreach (var (id, _) in Strengths)
+                    foreach (var (id, volume) in Strengths)
                     {
-                        foreach (var covering in new[] { Covering.Open, Covering.Film })
+                        foreach (
+                            var covering in new[] { Covering.Open, Covering.Film }.Where(c =>
+                                offer.Allows(mixed with { Volume = volume }, c)
+                            )
+                        )
                         {
                             Shape shape = face
                                 ? new Shape.Full()

@@ -48,6 +48,11 @@ public static class Fixes
             }
 
             var after = head.After(applied.Plan, head.Looks, cutting);
+            if (!WaysOffered.Keeps(head, after))
+            {
+                continue;
+            }
+
             var brings = Worse(head, after);
             if (
                 brings.Any(f => f.Severity < finding.Severity)

@@ -57,7 +57,7 @@ internal static partial class FixesToTry
                 ),
             ],
         [BlendFault.SkinAtRisk] = (finding, head) =>
-            [("Lay film under the face panels", new SetCovering(KeysOf(finding), Covering.Film))],
+            [("Lay film under the face panels", new SetHandling(KeysOf(finding), LiesOn: LiesOn.Film))],
         [BlendFault.LowlightOnTop] = (finding, head) => LowerDeposit(finding, head),
         [BlendFault.HiddenWork] = (finding, head) =>
             [($"Leave {finding.Panels.Count} hidden panels natural", new ClearPanels(KeysOf(finding)))],
@@ -171,13 +171,21 @@ internal static partial class FixesToTry
         }
 
         foreach (
-            var lightener in Enum.GetValues<Lightener>()
-                .Where(l => LiftTables.Of(l).RatedLevels > LiftTables.Of(formula.Light!.Lightener).RatedLevels)
+            var (lightener, volume) in from lightener in Enum.GetValues<Lightener>()
+            where LiftTables.Of(lightener).RatedLevels > LiftTables.Of(formula.Light!.Lightener).RatedLevels
+            from volume in new[] { 20.0, 30, 40 }
+            orderby volume
+            select (lightener, volume)
         )
         {
             yield return (
-                $"{formula.Id}: {Remedies.Words(lightener)}, 40 vol",
-                new SetFormula(formula.Lightened(l => new(lightener, Additive: l.Additive)) with { Volume = new(40) })
+                $"{formula.Id}: {Remedies.Words(lightener)}, {volume:0} vol",
+                new SetFormula(
+                    formula.Lightened(l => new(lightener, Additive: l.Additive)) with
+                    {
+                        Volume = new(volume),
+                    }
+                )
             );
         }
     }
@@ -245,15 +253,28 @@ internal static partial class FixesToTry
         var panels = PanelsOf(finding, head).ToArray();
         var keys = Keys(panels);
         var now = panels[0].Light!.Painted.Paint.Covering;
-        foreach (var covering in new[] { Covering.Film, Covering.Foil }.Where(c => c > now))
-        {
-            yield return ($"Cover with {Remedies.Words(covering)}", new SetCovering(keys, covering));
-        }
-
         var formula = panels[0].Light!.Formula;
-        foreach (var volume in new[] { 20.0, 30, 40 }.Where(v => v > formula.Volume))
+        (double Harshness, Sentence Label, PlanEdit Edit) Way(
+            Covering covering,
+            double volume,
+            Sentence label,
+            PlanEdit edit
+        ) => (new Way(formula.Light!.FiguresOf(), new(volume), covering, formula.LowHeat).Harshness, label, edit);
+
+        // Of two ways that reach, the milder one.
+        var ways = new[] { Covering.Film, Covering.Foil }
+            .Where(c => c > now)
+            .Select(c => Way(c, formula.Volume.Value, $"Cover with {Remedies.Words(c)}", new SetCovering(keys, c)))
+            .Concat(
+                new[] { 20.0, 30, 40 }
+                    .Where(v => v > formula.Volume.Value)
+                    .Select(v =>
+                        Way(now, v, $"{formula.Id}: {v:0} vol", new SetFormula(formula with { Volume = new(v) }))
+                    )
+            );
+        foreach (var (_, label, edit) in ways.OrderBy(w => w.Harshness))
         {
-            yield return ($"{formula.Id}: {volume:0} vol", new SetFormula(formula with { Volume = new(volume) }));
+            yield return (label, edit);
         }
     }
 

@@ -40,6 +40,7 @@ public sealed class SafetyTests
     {
         Assert.Equal(Standing.Stop, Point("salts", AllWell with { Salts = Salts.Yes }).Standing);
         Assert.Equal(Standing.Stop, Point("scalp", AllWell with { Scalp = Scalp.Broken }).Standing);
+        Assert.Equal(Standing.Stop, Point("scalp", AllWell with { Scalp = Scalp.Irritated }).Standing);
         Assert.Equal(Standing.Stop, Point("reacted", AllWell with { Reacted = true }).Standing);
         Assert.Equal(
             Standing.Stop,
@@ -83,4 +84,43 @@ public sealed class SafetyTests
     [Fact]
     public void At_home_has_its_own_words() =>
         Assert.Contains("kit leaflet", Point("age", AllWell with { AtHome = true }).Words, StringComparison.Ordinal);
+
+    [Fact]
+    public void Each_product_has_a_patch_test_of_its_own_with_its_lot()
+    {
+        var colours = AllWell with
+        {
+            Patch = new(Now.AddDays(-3), PatchResult.Clear, "Lantern clay", "LC-118"),
+            Patches =
+            [
+                new(Now.AddHours(-20), PatchResult.Waiting, "Keel demi 6 ash", "KD6"),
+                new(Now.AddDays(-4), PatchResult.Reacted, "Pilot gloss 8 pearl"),
+            ],
+        };
+        Assert.Equal("Patch test, Lantern clay", Point("patch", colours).Title);
+        Assert.EndsWith("lot LC-118", Point("patch", colours).Answer, StringComparison.Ordinal);
+        Assert.Equal(Standing.Caution, Point("patch 2", colours).Standing);
+        var reacted = Point("patch 3", colours);
+        Assert.Equal(Standing.Stop, reacted.Standing);
+        Assert.Contains("none of Pilot gloss 8 pearl", reacted.Words, StringComparison.Ordinal);
+        Assert.Contains("emergency", reacted.Words, StringComparison.Ordinal);
+        Assert.Contains(
+            "medical advice",
+            Point("reacted", AllWell with { Reacted = true }).Words,
+            StringComparison.Ordinal
+        );
+    }
+
+    [Fact]
+    public void Patch_tests_of_tomorrow_and_names_too_long_are_refused_at_their_field()
+    {
+        var problems = ConsultChecks.Of(
+            AllWell with
+            {
+                Patches = [new(Now.AddDays(1), PatchResult.Waiting, new string('x', 61), new string('y', 41))],
+            },
+            Now
+        );
+        Assert.Equal(["patches[0].at", "patches[0].product", "patches[0].lot"], problems.Select(p => p.Field));
+    }
 }

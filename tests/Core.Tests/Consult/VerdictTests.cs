@@ -17,10 +17,16 @@ public sealed class VerdictTests
     [Fact]
     public void Sound_natural_hair_reaches_a_modest_wish_today()
     {
-        var verdict = Of(HairProfile.Usual with { NaturalLevel = new(6) }, 8);
-        Assert.True(verdict.Today);
-        Assert.Equal("Level 8 today.", verdict.Title);
-        Assert.InRange(Assert.Single(verdict.Visits).Level.Level, 7.7, 8.4);
+        var untested = Of(HairProfile.Usual with { NaturalLevel = new(6) }, 8);
+        Assert.True(untested.Today);
+        var today = Assert.Single(untested.Visits);
+        Assert.InRange(today.Level.Level, 7.7, 8.4);
+
+        // Untested, the lower edge is promised; a test of a strand that lifts as tabled promises what it shows.
+        Assert.Equal(today.Level.Low, today.Promised, 1e-9);
+        Assert.Equal($"Level {today.Promised:0.#} today, likely 8.", untested.Title);
+        var tested = Of(HairProfile.Usual with { NaturalLevel = new(6), Own = new(1, 0, 0.05, 0.1, 0) }, 8);
+        Assert.Equal("Level 8 today.", tested.Title);
     }
 
     [Fact]

@@ -57,7 +57,7 @@ public sealed class RemediesTests
     public void Powder_that_dries_is_told_to_be_covered()
     {
         var of = new LiftCase(
-            new Level(3),
+            new Level(5),
             Diameter.Medium,
             Porosity.Normal,
             false,

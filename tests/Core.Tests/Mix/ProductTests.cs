@@ -116,7 +116,28 @@ public sealed class ProductTests
         Assert.Contains(Of(HairProfile.Usual with { GreyShare = 0.3 }), t => t.Id == "smallBrush");
         Assert.DoesNotContain(Of(HairProfile.Usual), t => t.Id == "heat");
         var sheets = Of(HairProfile.Usual).Where(t => t.Id.StartsWith("film", StringComparison.Ordinal)).ToArray();
-        Assert.InRange(sheets.Sum(t => t.Count), keys.Length, 2 * keys.Length);
+        var rows = keys.Select(k => k.Row).Distinct().Count();
+        Assert.InRange(sheets.Sum(t => t.Count), rows, rows + 3);
+
+        // Foil is one a panel, in three lengths at most; film beneath is laid out like film above.
+        var foiled = head.Apply([
+            .. ZoneFacts.All.Select(z =>
+                (PlanEdit)new PaintZone(z, PanelPaint.Usual with { Covering = Covering.Foil })
+            ),
+        ]);
+        var foils = Tray.Of(foiled.Panels, HairProfile.Usual, [], 4)
+            .Where(t => t.Id.StartsWith("foil", StringComparison.Ordinal))
+            .ToArray();
+        Assert.InRange(foils.Length, 2, 3);
+        Assert.InRange(foils.Sum(t => t.Count), foiled.Panels.Count, foiled.Panels.Count * 1.3);
+        var beneath = Given.Bare.Apply(
+            new PaintZone(Zone.UpperBack, PanelPaint.Usual),
+            new SetHandling(keys, LiesOn: LiesOn.Film)
+        );
+        Assert.Contains(
+            Tray.Of(beneath.Panels, HairProfile.Usual, [], 4),
+            t => t.Id.StartsWith("film", StringComparison.Ordinal)
+        );
         var warm = head.Apply(new SetFormula(Formula.Usual with { LowHeat = true }));
         Assert.Contains(Tray.Of(warm.Panels, HairProfile.Usual, [], 4), t => t.Id == "heat");
     }

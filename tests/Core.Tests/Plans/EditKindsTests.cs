@@ -26,6 +26,7 @@ public sealed class EditKindsTests
             { new MirrorSide(Side.Right), "Mirrored the right side" },
             { new LeaveOut(Region.Veil, 1, "soft"), "Left out the veil at the part" },
             { new SetCovering(One, Covering.Film), "Covered 1 panel: film" },
+            { new SetHandling(One, LiesOn: LiesOn.Film), "Film beneath 1 panel" },
             { new SetFormula(Formula.Usual), "Changed formula A: clay, 30 vol" },
             { new SetWears([Wear.Down]), "Changed how the hair is worn" },
             { new Together([new DropCrown(1)]), "Dropped the crown 1 cm" },

@@ -333,4 +333,24 @@ public sealed class FixesTests
         var refused = head.Plan.Apply(new SetLimits(Limits.Usual with { PartCm = 60, StripeRun = 0 }), cutting);
         Assert.Equal(["limits.partCm", "limits.stripeRun"], refused.Problems.Select(p => p.Field).Order());
     }
+
+    [Fact]
+    public void Film_beneath_the_face_panels_protects_the_skin_and_changes_neither_cover_nor_lift()
+    {
+        var head = Given.Bare.Apply(new PaintZone(Zone.FaceFrameLeft, PanelPaint.Usual with { Face = Face.Both }));
+        var risk = head.AllFindings.Single(f => f.Kind == BlendFault.SkinAtRisk);
+        Assert.Equal(Severity.Caution, risk.Severity);
+        var fix = Fixes.For(risk, head, Given.Cutting)!;
+        Assert.True(fix.Mends);
+        var after = head.Apply(fix.Edit);
+        Each.Of(
+            after.Panels.Where(p => p.Painted is not null),
+            p =>
+            {
+                Assert.Equal(LiesOn.Film, p.Painted!.Paint.LiesOn);
+                Assert.Equal(Covering.Open, p.Painted.Paint.Covering);
+            }
+        );
+        Assert.Equal(head.Levels, after.Levels);
+    }
 }

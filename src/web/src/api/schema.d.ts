@@ -1303,6 +1303,7 @@ export interface components {
             wears?: null | {
                 [key: string]: components["schemas"]["Often"];
             };
+            patches?: null | components["schemas"]["PatchTest"][];
         };
         /** @enum {unknown} */
         Covering: "open" | "mesh" | "film" | "foil";
@@ -1617,6 +1618,8 @@ export interface components {
          */
         LeftOutBy: "hand" | "reach" | "pattern";
         Level: number;
+        /** @enum {unknown} */
+        LiesOn: "nothing" | "film" | "board";
         LiftAnswer: {
             /** Format: double */
             level: number;
@@ -1627,9 +1630,20 @@ export interface components {
             undertone: string;
             /** Format: double */
             driesAtMinutes: number;
+            /** Format: double */
+            finishedAtMinutes: number;
             cautions: string[];
             why: components["schemas"]["Sentence"];
             whyParts?: null | components["schemas"]["SentencePiece"][];
+        };
+        LiftChange: {
+            lightener?: null | components["schemas"]["Lightener"];
+            /** Format: double */
+            volume?: null | number;
+            covering?: null | components["schemas"]["Covering"];
+            lowHeat?: null | boolean;
+            /** Format: double */
+            minutes?: null | number;
         };
         LiftQuestion: {
             /** Format: double */
@@ -1675,6 +1689,8 @@ export interface components {
              * @default 25
              */
             windowMinutes: number;
+            /** @default false */
+            excludesFoil: boolean;
         };
         LightenerOffer: {
             name: string;
@@ -1989,6 +2005,7 @@ export interface components {
             tension?: components["schemas"]["Tension"];
             teasing?: components["schemas"]["Teasing"];
             next?: null | components["schemas"]["PanelPaint"];
+            liesOn?: components["schemas"]["LiesOn"];
             formula: components["schemas"]["FormulaId"];
         };
         PanelView: {
@@ -2054,6 +2071,8 @@ export interface components {
             /** Format: date-time */
             at: string;
             result: components["schemas"]["PatchResult"];
+            product?: null | string;
+            lot?: null | string;
         };
         PatternOnClient: {
             /** Format: int32 */
@@ -2325,6 +2344,7 @@ export interface components {
              * @default 0
              */
             coat: number;
+            liesOn?: null | components["schemas"]["LiesOn"];
         };
         PlanEditSetHeights: {
             /** @enum {string} */
@@ -2647,6 +2667,7 @@ export interface components {
             words: string;
             /** Format: double */
             minutes: null | number;
+            change?: null | components["schemas"]["LiftChange"];
         };
         RescueAnswer: {
             /** Format: double */
@@ -3042,6 +3063,8 @@ export interface components {
             /** Format: double */
             weeksAfter: number;
             sum: string;
+            /** Format: double */
+            promised: number;
         };
         VisitStep: {
             /** Format: int32 */

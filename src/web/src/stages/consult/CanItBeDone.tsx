@@ -1,10 +1,10 @@
-import { Button, DatePicker, Input, Popover, Segmented } from "antd";
-import dayjs from "dayjs";
+import { Button, Input, Popover, Segmented } from "antd";
 import { useState } from "react";
 import type { Schemas } from "../../api/client";
 import parts from "../../style/parts.module.css";
 import { SeverityMark } from "../../views/SeverityMark";
 import css from "./CanItBeDone.module.css";
+import { PatchForm } from "./PatchTests";
 import type { Consult } from "./useConsult";
 
 const standing = { stop: "alarm", caution: "caution", ask: "note", clear: "clear" } as const;
@@ -109,7 +109,9 @@ export function CanItBeDone({ consult, client }: { consult: Consult; client: str
 }
 
 function Question({ point, consult }: { point: Schemas["SafetyPoint"]; consult: Consult }) {
-  const form = forms[point.question]?.(consult);
+  // Patch tests of colours are counted on from that of the lightener: patch, patch 2, patch 3.
+  const [question, number] = point.question.split(" ");
+  const form = forms[question]?.(consult, number ? Number(number) - 2 : undefined);
   const row = (
     <>
       <SeverityMark severity={standing[point.standing]} />
@@ -195,43 +197,8 @@ const yesNo = (label: string, value: boolean | null | undefined, set: (v: boolea
     (v) => set(v === "yes"),
   );
 
-const forms: Record<string, (consult: Consult) => React.ReactNode> = {
-  patch: (c) => {
-    const patch = c.view.consultation.patch;
-    return (
-      <>
-        <DatePicker
-          aria-label="Applied on"
-          showTime={{ format: "HH:mm" }}
-          format="D MMM YYYY HH:mm"
-          value={patch ? dayjs(patch.at) : null}
-          maxDate={dayjs()}
-          onChange={(d) =>
-            c.answer({ patch: d ? { at: d.toISOString(), result: patch?.result ?? "waiting" } : null })
-          }
-        />
-        {c.errors["patch.at"] && (
-          <p role="alert" className={parts.wrong}>
-            {c.errors["patch.at"]}
-          </p>
-        )}
-        <Button onClick={() => c.answer({ patch: { at: dayjs().toISOString(), result: "waiting" } })}>
-          Put on now
-        </Button>
-        {patch &&
-          choose(
-            "Result",
-            patch.result,
-            [
-              { value: "waiting", label: "not read" },
-              { value: "clear", label: "clear" },
-              { value: "reacted", label: "reacted" },
-            ],
-            (result) => c.answer({ patch: { ...patch, result } }),
-          )}
-      </>
-    );
-  },
+const forms: Record<string, (consult: Consult, colour?: number) => React.ReactNode> = {
+  patch: (c, colour) => <PatchForm consult={c} colour={colour} />,
   reacted: (c) => yesNo("Earlier reaction", c.view.consultation.reacted, (reacted) => c.answer({ reacted })),
   scalp: (c) =>
     choose(

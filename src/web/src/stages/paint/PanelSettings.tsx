@@ -252,11 +252,12 @@ const handWords = (p: PanelPaint) =>
     p.tension === "slack" ? "slack" : "taut",
     p.pressure === "light" ? "light" : p.pressure === "firm" ? "firm" : null,
     p.teasing === "light" ? "teased" : p.teasing === "strong" ? "well teased" : null,
+    p.liesOn === "film" ? "on film" : p.liesOn === "board" ? "on a board" : null,
   ]
     .filter(Boolean)
     .join(", ");
 
-/** How it is held, pressed and teased. */
+/** How it is held, pressed and teased, and what it lies on. */
 function Hand({
   paint,
   picked,
@@ -303,9 +304,20 @@ function Hand({
             ]}
             onChange={(teasing) => set({ teasing })}
           />
+          <Choice
+            name="Lies on"
+            value={paint.liesOn ?? "nothing"}
+            options={[
+              ["nothing", "Nothing"],
+              ["film", "Film"],
+              ["board", "Board"],
+            ]}
+            onChange={(liesOn) => set({ liesOn })}
+          />
           <p className={parts.why}>
-            Slack hair and firm strokes carry product further; teasing softens the upper edge and holds short
-            strands back.
+            A sheet beneath keeps skin and the hair below clean; what covers it is another thing. Slack hair
+            and firm strokes carry product further; teasing softens the upper edge and holds short strands
+            back.
           </p>
         </div>
       }
