@@ -12,6 +12,12 @@ using Wendro.Core.Section;
 using Wendro.Core.Units;
 using Wendro.Formats;
 
+if (args is ["patterns", ..])
+{
+    PatternTable.Print();
+    return;
+}
+
 if (args is ["stored"])
 {
     StoredBytes.Print(Path.Combine(Wendro.Browser.Tests.App.Root, "demo"));

@@ -66,6 +66,9 @@ public static class BlendFault
     /// <summary>Work that nobody sees.</summary>
     public static FindingKind HiddenWork { get; } = new(nameof(HiddenWork), 20);
 
+    /// <summary>More panels or minutes than a person paints.</summary>
+    public static FindingKind MoreThanHands { get; } = new(nameof(MoreThanHands), 21);
+
     /// <summary>All of them.</summary>
     public static IReadOnlyList<FindingKind> All { get; } = FindingKind.Of(typeof(BlendFault));
 }

@@ -66,6 +66,7 @@ public static class Findings
         ProductFindings.Overlap,
         ProductFindings.BreakingHair,
         ProductFindings.SkinAtRisk,
+        HandsFindings.MoreThanHands,
     ];
 
     /// <summary>All findings of a planned head.</summary>

@@ -48,6 +48,10 @@ public static class ZoneFacts
     /// <summary>Whether a zone frames the face.</summary>
     public static bool IsFaceFrame(Zone zone) => zone is Zone.FaceFrameLeft or Zone.FaceFrameRight;
 
+    /// <summary>Whether a zone lies below the ridge, where hair is mostly covered by other hair.</summary>
+    public static bool IsBelowRidge(Zone zone) =>
+        zone is Zone.Nape or Zone.LowerBack or Zone.UpperBack or Zone.SideLeft or Zone.SideRight;
+
     /// <summary>Whether a zone borders on the part.</summary>
     public static bool IsTop(Zone zone) => zone is Zone.TopLeft or Zone.TopRight || IsHairline(zone);
 

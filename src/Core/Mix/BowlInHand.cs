@@ -266,7 +266,7 @@ public sealed class BowlInHand
         {
             Parts = 1,
             DeveloperParts = ratio,
-            Volume = new(Developer.VolumeOf(developers)),
+            Volume = Units.Volume.Clamp(Developer.VolumeOf(developers)),
             Mixture = formula.Mixture switch
             {
                 LightenerMixture light => AsWeighed(light, lighteners),

@@ -284,7 +284,8 @@ public static class MixFindings
                     "The additive takes some lift",
                     $"{additive.Product ?? "The bond additive"} slows {formula.Id} by "
                         + $"{additive.Slows:P0}: up to {most:0.0} level less after {formula.Minutes.Value:0} "
-                        + $"min. The forecast has it in it.",
+                        + $"min. The forecast has it in it; {formula.Minutes.Value / (1 - additive.Slows):0} min give it back, "
+                        + "within the leaflet's time.",
                     "Lift with and without it, same minutes. Dose and leaflet say how much it slows; less is "
                         + "used in open air.",
                     lost.Where(l => l.Lost >= AdditiveTakes).Select(l => l.Panel.Panel.Key).ToArray(),

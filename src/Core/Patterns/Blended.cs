@@ -69,17 +69,17 @@ internal static class Blended
         s.Without(Region.BabyHair, 0.5, "Baby hair stays out: grey is finest there.")
             .Cut(
                 Sketch.Back.Concat(Sketch.Upper),
-                new Sections(Parting.Horizontal, 7, 2, 7, true),
+                new Sections(Parting.Horizontal, 18, 4.5, 10, true),
                 "Fine pieces, as fine as the grey comes in."
             )
-            .Cut(Sketch.Face, new Sections(Parting.Horizontal, 7, 2, 0, false), "Finer still at the face.")
-            .Mix(FormulaId.A, Lightener.Half, 20, 40, "Half clay, half powder: reach of one, hold of the other.")
+            .Cut(Sketch.Face, new Sections(Parting.Horizontal, 9, 3.5, 2, false), "Finer still at the face.")
+            .Mix(FormulaId.A, Lightener.Half, 20, "Half clay, half powder: reach of one, hold of the other.")
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
                 s.From(ShapeKind.V, 0.1, 0.1, 5, 7),
                 "From near the root, where grey shows first."
             )
-            .Paint(Sketch.Face, s.From(ShapeKind.Full, 0.05, 0, 6, 7), "The face last.");
+            .Paint(Sketch.Face, s.AtFace(ShapeKind.Full, 0.06), "The face last.");
         if (s.HeavierSide is null)
         {
             s.Step("Both sides the same, heights and all.", new MirrorSide(Side.Left));
@@ -89,15 +89,15 @@ internal static class Blended
     private static void LinesSoftened(Sketch s) =>
         s.Cut(
                 Sketch.Back.Concat(Sketch.Upper),
-                new Sections(Parting.Horizontal, 12, 4, 4, true, Woven: true),
+                new Sections(Parting.Horizontal, 28, 9, 10, true, Woven: true),
                 "Woven in two groups: one for depth, one for light, side by side."
             )
             .Cut(
                 Sketch.Hairline,
-                new Sections(Parting.Horizontal, 10, 3, 0, false, Woven: true),
+                new Sections(Parting.Horizontal, 12, 6, 2, false, Woven: true),
                 "The same at the hairline, finer."
             )
-            .Mix(FormulaId.A, Lightener.Clay, 20, 35, "Mild: these ends were lightened before.")
+            .Mix(FormulaId.A, Lightener.Clay, 20, "Mild: these ends were lightened before.")
             .Colour(
                 FormulaId.B,
                 (s.Hair.NaturalLevel + s.EndsLevel) / 2,
@@ -128,24 +128,24 @@ internal static class Blended
         s.Without([Zone.Nape], "Undercut: there is nothing to paint.")
             .Cut(
                 ZoneFacts.All.Except(Sketch.Hairline).Except([Zone.Nape]),
-                new Sections(Parting.Horizontal, 11, 4, 4, true),
+                new Sections(Parting.Horizontal, 20, 5, 7, true),
                 "Bricklay, so that nothing lines up."
             )
             .Paint(
                 ZoneFacts.All.Except(Sketch.Hairline).Except([Zone.Crown]),
-                s.From(ShapeKind.V, 0.16, 0.2, 7, 10),
+                s.From(ShapeKind.V, 0.16, 0.2, 9, 14),
                 "Higher than last time: the cut took the old light ends."
             )
-            .Paint([Zone.Crown], s.From(ShapeKind.V, 0.24, 0.2, 6, 9), "The crown lower.")
-            .Paint(Sketch.Hairline, s.From(ShapeKind.Full, 0.08, 0, 9, 10), "The face follows.");
+            .Paint([Zone.Crown], s.From(ShapeKind.V, 0.24, 0.2, 9, 14), "The crown lower.")
+            .Paint(Sketch.Hairline, s.AtFace(ShapeKind.Full, 0.06), "The face follows.");
 
     private static void RefreshDark(Sketch s) =>
         s.Cut(
                 Sketch.Back.Concat(Sketch.Upper),
-                new Sections(Parting.Horizontal, 9, 3, 5, true, Woven: true),
+                new Sections(Parting.Horizontal, 20, 6, 8, true, Woven: true),
                 "Woven: the light pieces are combed aside, the dark ones painted."
             )
-            .Cut(Sketch.Face, new Sections(Parting.Horizontal, 9, 3, 0, false), "The hairline whole.")
+            .Cut(Sketch.Face, new Sections(Parting.Horizontal, 9, 4, 2, false), "The hairline whole.")
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
                 k => k.Column % 2 == 1,
@@ -160,11 +160,11 @@ internal static class Blended
         var grown = RegrowthShare(s.Hair);
         s.Cut(
                 Sketch.Back.Concat(Sketch.Upper),
-                new Sections(Parting.Horizontal, 9, 3.5, 4, true),
+                new Sections(Parting.Horizontal, 20, 5.5, 8, true),
                 "Fine level sections, columns for two glosses by turns."
             )
-            .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 8, 3, 0, false), "Finer at the hairline.")
-            .Mix(FormulaId.A, Lightener.Clay, 20, 35, "Mild: it meets hair that is light already.")
+            .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 9, 4.5, 2, false), "Finer at the hairline.")
+            .Mix(FormulaId.A, Lightener.Clay, 20, "Mild: it meets hair that is light already.")
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
                 s.From(ShapeKind.V, grown * 0.35, grown * 0.3, 8, 1) with

@@ -90,20 +90,20 @@ internal static class Divided
     private static void WovenBob(Sketch s) =>
         s.Cut(
                 Sketch.Back.Concat(Sketch.Upper),
-                new Sections(Parting.Horizontal, 12, 4.5, 3, true, Woven: true),
+                new Sections(Parting.Horizontal, 25, 7, 5, true, Woven: true),
                 "Each section woven in two: one group for each product."
             )
             .Cut(
                 Sketch.Hairline,
-                new Sections(Parting.Triangles, 20, 3, 0, false),
+                new Sections(Parting.Triangles, 20, 5, 0, false),
                 "Triangles at the face: they contour it."
             )
-            .Mix(FormulaId.A, Lightener.Clay, 30, 40, "First group.")
-            .Mix(FormulaId.B, Lightener.Clay, 20, 40, "Second group, a shade deeper.")
+            .Mix(FormulaId.A, Lightener.Clay, 30, "First group.")
+            .Mix(FormulaId.B, Lightener.Clay, 20, "Second group, a shade deeper.", below: 0.7)
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
                 k => k.Column % 2 == 0,
-                s.From(ShapeKind.U, 0.2, 0.2, 8, 10) with
+                s.From(ShapeKind.U, 0.2, 0.2, 14, 20) with
                 {
                     Teasing = Teasing.Light,
                 },
@@ -112,7 +112,7 @@ internal static class Divided
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
                 k => k.Column % 2 == 1,
-                s.From(ShapeKind.U, 0.42, 0.2, 8, 10) with
+                s.From(ShapeKind.U, 0.42, 0.2, 14, 20) with
                 {
                     Formula = FormulaId.B,
                     Teasing = Teasing.Light,
@@ -132,10 +132,10 @@ internal static class Divided
             .Without([Zone.Nape], "The nape stays out.")
             .Cut(
                 ZoneFacts.All.Except([Zone.Nape]).Except(Sketch.Face),
-                new Sections(Parting.Zigzag, 11, 4.5, 5, true),
+                new Sections(Parting.Zigzag, 18, 6, 7, true),
                 "Zigzag partings: no line can show on dark hair."
             )
-            .Mix(FormulaId.A, Lightener.Powder, 20, 45, "Foil for reach.")
+            .Mix(FormulaId.A, Lightener.Powder, 20, "Foil for reach.", Covering.Foil)
             .Paint(
                 ZoneFacts.All.Except([Zone.Nape]).Except(Sketch.Face),
                 s.From(ShapeKind.V, 0.3, 0.2, 10, 12) with
@@ -147,7 +147,7 @@ internal static class Divided
             )
             .Paint(
                 Sketch.Face,
-                s.From(ShapeKind.Full, 0.18, 0, 10, 12) with
+                s.AtFace(ShapeKind.Full, 0.12) with
                 {
                     Covering = Covering.Foil,
                 },
@@ -217,22 +217,18 @@ internal static class Divided
 
     private static void FourQuarters(Sketch s) =>
         s.Frame(Frame.Quadrants, "Four quarters, so that each can be rinsed when it is ready.")
-            .Cut(
-                Sketch.Back,
-                new Sections(Parting.DiagonalBack, 12, 4.5, 4, true),
-                "Diagonal back below: it falls soft."
-            )
+            .Cut(Sketch.Back, new Sections(Parting.DiagonalBack, 24, 6, 9, true), "Diagonal back below: it falls soft.")
             .Cut(
                 [Zone.SideLeft, Zone.SideRight],
-                new Sections(Parting.DiagonalBack, 12, 4.5, 4, true),
+                new Sections(Parting.DiagonalBack, 20, 5, 8, true),
                 "The sides lead back, too."
             )
             .Cut(
                 [Zone.Crown, Zone.TopLeft, Zone.TopRight],
-                new Sections(Parting.Horizontal, 10, 4, 4, true),
+                new Sections(Parting.Horizontal, 16, 4.5, 6, true),
                 "Level on top."
             )
-            .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 10, 3, 0, false), "Fine at the hairline.")
-            .Paint(ZoneFacts.All.Except(Sketch.Hairline), s.From(ShapeKind.V, 0.28, 0.2, 6, 9), "One hand all over.")
-            .Paint(Sketch.Hairline, s.From(ShapeKind.Full, 0.1, 0, 8, 10), "The face bright.");
+            .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 10, 4.5, 2, false), "Fine at the hairline.")
+            .Paint(ZoneFacts.All.Except(Sketch.Hairline), s.From(ShapeKind.V, 0.26, 0.2, 9, 15), "One hand all over.")
+            .Paint(Sketch.Hairline, s.AtFace(ShapeKind.Full, 0.08), "The face bright.");
 }

@@ -144,24 +144,24 @@ internal static class Painted
     private static void QuietDark(Sketch s) =>
         s.Cut(
                 Sketch.Back,
-                new Sections(Parting.Horizontal, 14, 4, 10, true),
+                new Sections(Parting.Horizontal, 22, 5, 11, true),
                 "Level sections with natural hair between: depth stays."
             )
             .Cut(
                 Sketch.Upper,
-                new Sections(Parting.DiagonalBack, 14, 4, 8, true),
+                new Sections(Parting.DiagonalBack, 17, 4.5, 8, true),
                 "Diagonal above, so that light falls back with the hair."
             )
             .Mix(
                 FormulaId.A,
                 Lightener.Clay,
                 30,
-                45,
-                "Clay works slowly and stays put; film keeps it moist long enough for dark hair."
+                "Clay works slowly and stays put; film keeps it moist long enough for dark hair.",
+                Covering.Film
             )
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
-                s.From(ShapeKind.V, 0.4, 0.25, 4, 7) with
+                s.From(ShapeKind.V, 0.4, 0.25, 7, 12) with
                 {
                     Covering = Covering.Film,
                 },
@@ -169,7 +169,7 @@ internal static class Painted
             )
             .Paint(
                 Sketch.Face,
-                s.From(ShapeKind.Full, 0.22, 0, 7, 10),
+                s.AtFace(ShapeKind.Full, 0.18),
                 "A little more at the face, in the open where it can be watched."
             );
 
@@ -199,23 +199,23 @@ internal static class Painted
     private static void ThickAllOver(Sketch s) =>
         s.Cut(
                 Sketch.Back.Concat(Sketch.Upper),
-                new Sections(Parting.Horizontal, 22, 5, 5, true),
+                new Sections(Parting.Horizontal, 25, 5.5, 6, true),
                 "Thick sections: brightness on the surface, depth kept beneath."
             )
             .Cut(
                 Sketch.Hairline,
-                new Sections(Parting.Horizontal, 10, 3, 0, false),
+                new Sections(Parting.Horizontal, 10, 4, 2, false),
                 "Thinner at the face, where it may go through."
             )
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
-                s.From(ShapeKind.U, 0.28, 0.22, 6, 10) with
+                s.From(ShapeKind.U, 0.26, 0.22, 9, 16) with
                 {
                     SpreadCm = 3,
                 },
                 "Round upper edges, heights mixed, so that no row reads as a stripe."
             )
-            .Paint(Sketch.Hairline, s.From(ShapeKind.Full, 0.1, 0, 9, 10), "Bright to the hairline.");
+            .Paint(Sketch.Hairline, s.AtFace(ShapeKind.Full, 0.1), "Bright to the hairline.");
 
     private static void FaceBlock(Sketch s) =>
         s.Step("The hairline and what lies behind it; the rest stays.", new SetReach(Reach.Half))
@@ -232,17 +232,17 @@ internal static class Painted
             )
             .Cut(
                 Sketch.Hairline,
-                new Sections(Parting.DiagonalForward, 7, 3, 0, false, Order: RowOrder.HighFirst),
+                new Sections(Parting.DiagonalForward, 10, 5.5, 2, false, Order: RowOrder.HighFirst),
                 "Fine diagonal sections, worked from the back of the block forwards."
             )
             .Cut(
                 [Zone.SideLeft, Zone.SideRight, Zone.TopLeft, Zone.TopRight],
-                new Sections(Parting.DiagonalForward, 14, 4, 10, true),
+                new Sections(Parting.DiagonalForward, 25, 6.5, 14, true),
                 "Coarser behind, with natural hair between."
             )
-            .Mix(FormulaId.A, Lightener.Clay, 30, 45, "The block.")
-            .Mix(FormulaId.B, Lightener.Clay, 20, 40, "Weaker behind it: the contrast is the point.")
-            .Paint(Sketch.Hairline, s.From(ShapeKind.Full, 0.06, 0, 8, 10), "The block, solid and bright.")
+            .Mix(FormulaId.A, Lightener.Clay, 30, "The block.")
+            .Mix(FormulaId.B, Lightener.Clay, 20, "Weaker behind it: the contrast is the point.", below: 0.6)
+            .Paint(Sketch.Hairline, s.AtFace(ShapeKind.Full, 0.06), "The block, solid and bright.")
             .Paint(
                 [Zone.SideLeft, Zone.SideRight, Zone.TopLeft, Zone.TopRight],
                 s.From(ShapeKind.Slant, 0.35, 0.25, 5, 8) with
@@ -255,11 +255,11 @@ internal static class Painted
     private static void HighLowFoil(Sketch s) =>
         s.Cut(
                 Sketch.Back.Concat(Sketch.Upper),
-                new Sections(Parting.Horizontal, 10, 5, 4, true),
+                new Sections(Parting.Horizontal, 18, 6, 6, true),
                 "Sections that fit a foil."
             )
-            .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 8, 3, 0, false), "Finer at the hairline.")
-            .Mix(FormulaId.A, Lightener.Powder, 20, 40, "Powder in foil reaches further than open air.")
+            .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 9, 4.5, 2, false), "Finer at the hairline.")
+            .Mix(FormulaId.A, Lightener.Powder, 20, "Powder in foil reaches further than open air.", Covering.Foil)
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
                 k => k.Row % 2 == 0,
@@ -282,7 +282,7 @@ internal static class Painted
             )
             .Paint(
                 Sketch.Hairline,
-                s.From(ShapeKind.Full, 0.1, 0, 8, 8) with
+                s.AtFace(ShapeKind.Full, 0.1) with
                 {
                     Covering = Covering.Foil,
                 },
@@ -293,14 +293,20 @@ internal static class Painted
         s.Without(Region.Oval, 4, "An oval on top stays natural: it falls over the work and hides where it begins.")
             .Cut(
                 ZoneFacts.All.Except(Sketch.Hairline),
-                new Sections(Parting.Horizontal, 12, 4.5, 4, true),
+                new Sections(Parting.Horizontal, 19, 5, 7, true),
                 "Level sections round the head under the oval."
             )
-            .Mix(FormulaId.A, Lightener.Clay, 20, 45, "Weaker where painted first, under film, which keeps it working.")
-            .Mix(FormulaId.B, Lightener.Clay, 30, 32, "Stronger where painted last, so that all is ready together.")
+            .Mix(
+                FormulaId.A,
+                Lightener.Clay,
+                20,
+                "Weaker where painted first, under film, which keeps it working.",
+                Covering.Film
+            )
+            .Mix(FormulaId.B, Lightener.Clay, 30, "Stronger where painted last, so that all is ready together.")
             .Paint(
                 [Zone.Nape, Zone.LowerBack],
-                s.From(ShapeKind.V, 0.25, 0.2, 6, 9) with
+                s.From(ShapeKind.V, 0.24, 0.2, 9, 15) with
                 {
                     Formula = FormulaId.A,
                     Covering = Covering.Film,
@@ -309,7 +315,7 @@ internal static class Painted
             )
             .Paint(
                 Sketch.Upper.Append(Zone.UpperBack),
-                s.From(ShapeKind.V, 0.25, 0.2, 6, 9) with
+                s.From(ShapeKind.V, 0.24, 0.2, 9, 15) with
                 {
                     Formula = FormulaId.B,
                 },
@@ -317,7 +323,7 @@ internal static class Painted
             )
             .Paint(
                 Sketch.Hairline,
-                s.From(ShapeKind.Full, 0.12, 0, 8, 10) with
+                s.AtFace(ShapeKind.Full, 0.08) with
                 {
                     Formula = FormulaId.B,
                 },
@@ -331,7 +337,7 @@ internal static class Painted
                 new Sections(Parting.Vertical, 16, 3, 12, false),
                 "Upright pinches with much left between."
             )
-            .Mix(FormulaId.A, Lightener.Cream, 20, 25, "Mild and soon rinsed; the kit's leaflet rules.")
+            .Mix(FormulaId.A, Lightener.Cream, 20, "Mild and soon rinsed; the kit's leaflet rules.")
             .Paint(
                 Sketch.Upper.Concat(Sketch.Hairline),
                 k => (k.Row + k.Column) % 2 == 0,
@@ -345,20 +351,20 @@ internal static class Painted
     private static void WideNarrow(Sketch s) =>
         s.Cut(
                 Sketch.Back.Append(Zone.SideLeft).Append(Zone.SideRight),
-                new Sections(Parting.Horizontal, 16, 6, 4, true),
+                new Sections(Parting.Horizontal, 25, 7, 9, true),
                 "Wide below the ridge, where hair is hidden."
             )
             .Cut(
                 [Zone.Crown, Zone.TopLeft, Zone.TopRight],
-                new Sections(Parting.Horizontal, 9, 3, 4, true),
+                new Sections(Parting.Horizontal, 15, 4, 6, true),
                 "Narrow above it, where every piece shows."
             )
-            .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 9, 3, 0, false), "Fine at the hairline.")
-            .Mix(FormulaId.A, Lightener.Clay, 20, 45, "Below.")
-            .Mix(FormulaId.B, Lightener.Clay, 30, 40, "Above and at the face.")
+            .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 9, 4, 2, false), "Fine at the hairline.")
+            .Mix(FormulaId.A, Lightener.Clay, 20, "Weaker below: it is painted first and works longest.", below: 0.7)
+            .Mix(FormulaId.B, Lightener.Clay, 30, "Above and at the face.")
             .Paint(
                 Sketch.Back.Append(Zone.SideLeft).Append(Zone.SideRight),
-                Peaked(s.From(ShapeKind.W, 0.3, 0.2, 6, 10), 1),
+                Peaked(s.From(ShapeKind.W, 0.28, 0.2, 9, 16), 1),
                 "The lower work: wide panels want a third peak in their middle."
             )
             .Paint(
@@ -380,7 +386,7 @@ internal static class Painted
             )
             .Paint(
                 Sketch.Hairline,
-                s.From(ShapeKind.Full, 0.1, 0, 9, 10) with
+                s.AtFace(ShapeKind.Full, 0.08) with
                 {
                     Formula = FormulaId.B,
                 },
@@ -394,38 +400,38 @@ internal static class Painted
         };
 
     private static void HeavyFront(Sketch s) =>
-        s.Cut(Sketch.Back, new Sections(Parting.Horizontal, 18, 5, 12, true), "Sparse at the back.")
+        s.Cut(Sketch.Back, new Sections(Parting.Horizontal, 25, 5.5, 14, true), "Sparse at the back.")
             .Cut(
                 [Zone.Crown, Zone.SideLeft, Zone.SideRight],
-                new Sections(Parting.DiagonalBack, 14, 5, 6, true),
+                new Sections(Parting.DiagonalBack, 19, 5, 8, true),
                 "Denser towards the front, falling back."
             )
             .Cut(
                 Sketch.Hairline.Append(Zone.TopLeft).Append(Zone.TopRight),
-                new Sections(Parting.DiagonalBack, 9, 4, 2, true),
+                new Sections(Parting.DiagonalBack, 13, 5, 3, true),
                 "Heavy at the front."
             )
-            .Paint(Sketch.Back, s.From(ShapeKind.V, 0.45, 0.25, 5, 8), "Low and deep in the middle.")
+            .Paint(Sketch.Back, s.From(ShapeKind.V, 0.4, 0.25, 8, 15), "Low and deep in the middle.")
             .Paint(
                 [Zone.Crown, Zone.SideLeft, Zone.SideRight],
-                s.From(ShapeKind.V, 0.34, 0.25, 6, 9),
+                s.From(ShapeKind.V, 0.32, 0.25, 8, 14),
                 "V over V: each bright edge falls on a dark centre."
             )
             .Paint([Zone.TopLeft, Zone.TopRight], s.From(ShapeKind.V, 0.24, 0.2, 7, 9), "Higher as it comes forwards.")
-            .Paint(Sketch.Hairline, s.From(ShapeKind.Full, 0.1, 0, 9, 10), "Solid at the face.");
+            .Paint(Sketch.Hairline, s.AtFace(ShapeKind.Full, 0.07), "Solid at the face.");
 
     private static void StaggeredLines(Sketch s) =>
         s.Cut(
                 ZoneFacts.All.Except(Sketch.Hairline),
-                new Sections(Parting.Horizontal, 18, 4, 0, true),
-                "Panels of three lines each, no leave-out: below they meet."
+                new Sections(Parting.Horizontal, 25, 6, 0, true),
+                "Panels of five lines each, no leave-out: below they meet."
             )
-            .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 18, 4, 0, false), "The same at the hairline.")
+            .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 18, 5, 0, false), "The same at the hairline.")
             .Paint(
                 ZoneFacts.All,
                 s.From(ShapeKind.Staggered, 0.3, 0.18, 14, 18) with
                 {
-                    Shape = new Shape.Staggered(Math.Min(Shape.MostDropCm, s.Hair.Cut.LongestCm * 0.18), 3)
+                    Shape = new Shape.Staggered(Math.Min(Shape.MostDropCm, s.Hair.Cut.LongestCm * 0.18), 5)
                     {
                         Stroked = new(0.4, s.Hair.Cut.LongestCm * 0.34),
                     },

@@ -55,7 +55,7 @@ public sealed class Sketch
             )
             .Append(new SetReach(Reach.Full))
             .Append(new SetFrame(Section.Frame.EarToEar))
-            .Append(new SetFormula(Offer.On(cutting.Hair).Within(house.Formula, Covering.Open)))
+            .Append(new SetFormula(Aimed(house.Formula, Covering.Open, 0)))
             .ToArray();
         Step("Start from a clean head.", clean);
     }
@@ -123,12 +123,80 @@ public sealed class Sketch
     public Sketch Cut(IEnumerable<Zone> zones, Sections sections, string why) =>
         Step(why, zones.Select(z => (PlanEdit)Cut(z, sections)).ToArray());
 
-    /// <summary>Mixes a formula, no stronger than may be offered on her hair.</summary>
-    public Sketch Mix(FormulaId id, Lightener lightener, double volume, double minutes, string why) =>
+    /// <summary>
+    /// Mixes a formula that aims at the wish: no weaker than named, stronger only where the level needs it and may be
+    /// offered on her hair, and as long as it takes within the leaflet's time.
+    /// </summary>
+    /// <param name="id">Its letter.</param>
+    /// <param name="lightener">What lightens.</param>
+    /// <param name="volume">Developer to begin with, volume.</param>
+    /// <param name="why">One sentence.</param>
+    /// <param name="under">What covers it.</param>
+    /// <param name="below">How far below the wish it aims, levels.</param>
+    public Sketch Mix(
+        FormulaId id,
+        Lightener lightener,
+        double volume,
+        string why,
+        Covering under = Covering.Open,
+        double below = 0
+    ) =>
         Step(
             why,
-            new SetFormula(Offer.On(Hair).Within(Formula.Lightening(id, lightener, volume, minutes), Covering.Open))
+            new SetFormula(
+                Aimed(Formula.Lightening(id, lightener, volume, LiftTables.LeafletLimitMinutes), under, below)
+            )
         );
+
+    private Formula Aimed(Formula formula, Covering under, double below)
+    {
+        var offer = Offer.On(Hair);
+        var target = Level.Clamp(plan.Wish.EndsLevel.Value - below);
+        var mild = offer.Within(formula, under);
+        var limit = Math.Floor(formula.LimitMinutes ?? LiftTables.LeafletLimitMinutes);
+        foreach (
+            var volume in new[] { mild.Volume.Value, 10, 20, 30, 40 }
+                .Where(v => v >= mild.Volume.Value && v <= offer.Most(under))
+                .Distinct()
+                .Order()
+        )
+        {
+            var tried = mild with { Volume = new(volume) };
+            if (offer.Allows(tried, under) && MinutesTo(tried, under, target) is { } minutes && minutes <= limit)
+            {
+                return tried with { Minutes = new(Math.Max(LeastMinutes, Math.Ceiling(minutes))) };
+            }
+        }
+
+        return mild with
+        {
+            Volume = new(Math.Max(mild.Volume.Value, Math.Min(offer.Most(under), mild.Volume.Value))),
+            Minutes = new(limit),
+        };
+    }
+
+    private double? MinutesTo(Formula formula, Covering under, Level target)
+    {
+        var light = formula.Light!;
+        return new Lifting(
+            new LiftCase(
+                Hair.NaturalLevel,
+                Hair.Diameter,
+                Hair.Porosity,
+                Hair.Coloured,
+                light.Lightener,
+                formula.Volume,
+                under,
+                formula.LowHeat,
+                Own: Hair.Own,
+                Figures: light.OwnFigures(),
+                Mixture: Mixing.SpeedOf(formula)
+            )
+        ).MinutesTo(target);
+    }
+
+    /// <summary>Sooner than this nothing painted by hand is rinsed, minutes. Model assumption.</summary>
+    private const double LeastMinutes = 15;
 
     /// <summary>Mixes a deposit.</summary>
     public Sketch Colour(FormulaId id, double level, double volume, double minutes, string why) =>
@@ -247,6 +315,21 @@ public sealed class Sketch
             SpreadCm: Math.Min(Math.Clamp(length * 0.04, 0.5, 2), start * length * 0.5)
         );
     }
+
+    /// <summary>
+    /// Paint at the hairline: through its fine sections, begun near the scalp and blurred longer than elsewhere, so that
+    /// it is the brightest and no edge shows.
+    /// </summary>
+    /// <param name="shape">Upper edge.</param>
+    /// <param name="start">Where it begins, share of the length.</param>
+    public PanelPaint AtFace(ShapeKind shape, double start)
+    {
+        var paint = From(shape, start, 0, 11, 12);
+        return paint with { BlurCm = Math.Min(12, paint.BlurCm + FaceBlurCm) };
+    }
+
+    /// <summary>How much longer the blur is at the hairline, cm. Model assumption.</summary>
+    private const double FaceBlurCm = 3;
 
     private bool IsIn(Zone zone) => plan.Zones[zone].Excluded is null;
 

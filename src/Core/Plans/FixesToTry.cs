@@ -58,6 +58,7 @@ internal static partial class FixesToTry
             ],
         [BlendFault.SkinAtRisk] = (finding, head) =>
             [("Lay film under the face panels", new SetHandling(KeysOf(finding), LiesOn: LiesOn.Film))],
+        [BlendFault.MoreThanHands] = (_, head) => Coarser(head),
         [BlendFault.LowlightOnTop] = (finding, head) => LowerDeposit(finding, head),
         [BlendFault.HiddenWork] = (finding, head) =>
             [($"Leave {finding.Panels.Count} hidden panels natural", new ClearPanels(KeysOf(finding)))],
@@ -65,6 +66,48 @@ internal static partial class FixesToTry
 
     public static IEnumerable<(Sentence Label, PlanEdit Edit)> For(Finding finding, PlannedHead head) =>
         ByKind.TryGetValue(finding.Kind, out var fixes) ? fixes(finding, head) : [];
+
+    /// <summary>
+    /// Coarser sections, the face as it is: first thicker alone, then wider too, each a little more; paint follows where
+    /// a zone is painted alike.
+    /// </summary>
+    private static IEnumerable<(Sentence Label, PlanEdit Edit)> Coarser(PlannedHead head)
+    {
+        foreach (
+            var (thicker, wider) in new[] { (1.25, 1.0), (1.25, 1.25), (1.5, 1.25), (1.8, 1.4), (2.2, 1.6), (2.8, 2) }
+        )
+        {
+            var cuts = head
+                .Plan.Zones.Where(z => z.Value.Paint.Count > 0 && !ZoneFacts.IsFaceFrame(z.Key))
+                .Select(z =>
+                    (PlanEdit)
+                        CutZone.As(
+                            z.Key,
+                            z.Value.Sections with
+                            {
+                                ThicknessMm = Math.Min(
+                                    Sections.ThickestMm,
+                                    Math.Round(z.Value.Sections.ThicknessMm * thicker)
+                                ),
+                                WidthCm = Math.Min(
+                                    Sections.WidestCm,
+                                    Math.Round(z.Value.Sections.WidthCm * wider * 2) / 2
+                                ),
+                            }
+                        )
+                )
+                .ToArray();
+            if (cuts.Length > 0)
+            {
+                yield return (
+                    wider > 1
+                        ? $"Sections {thicker - 1:P0} thicker, {wider - 1:P0} wider"
+                        : $"Sections {thicker - 1:P0} thicker",
+                    new Together(cuts)
+                );
+            }
+        }
+    }
 
     private static PanelKey[] KeysOf(Finding finding) => [.. finding.Panels];
 

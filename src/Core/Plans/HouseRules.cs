@@ -8,10 +8,20 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
-/// <summary>How this studio usually works: what a fresh plan starts from. Every visit can depart from it.</summary>
+/// <summary>How sections are cut below the ridge: coarser than above it.</summary>
 /// <param name="ThicknessMm">Thickness of a section, mm, 4..40.</param>
 /// <param name="WidthCm">Width of a panel, cm, 1..10.</param>
 /// <param name="LeaveOutMm">Left out between sections, mm, 0..20.</param>
+public sealed record LowerSections(
+    [property: Within(Sections.ThinnestMm, Sections.ThickestMm, "mm")] double ThicknessMm,
+    [property: Within(Sections.NarrowestCm, Sections.WidestCm, "cm")] double WidthCm,
+    [property: Within(0, Sections.MostLeaveOutMm, "mm")] double LeaveOutMm
+);
+
+/// <summary>How this studio usually works: what a fresh plan starts from. Every visit can depart from it.</summary>
+/// <param name="ThicknessMm">Thickness of a section above the ridge, mm, 4..40.</param>
+/// <param name="WidthCm">Width of a panel there, cm, 1..10.</param>
+/// <param name="LeaveOutMm">Left out between sections there, mm, 0..20.</param>
 /// <param name="Bricklay">Whether rows are moved by half a panel.</param>
 /// <param name="FaceThicknessMm">Thickness of a section at the hairline, mm, 4..40.</param>
 /// <param name="FaceWidthCm">Width of a panel at the hairline, cm, 1..10.</param>
@@ -21,6 +31,8 @@ namespace Wendro.Core.Plans;
 /// <param name="Formula">Lightener, developer and minutes to start from.</param>
 /// <param name="Limits">What counts as wrong; null as usual.</param>
 /// <param name="Bench">How it mixes; null as usual.</param>
+/// <param name="Below">How it is cut below the ridge, where less is seen; null as above it.</param>
+/// <param name="FaceLeaveOutMm">Left out between sections at the hairline, mm, 0..20.</param>
 public sealed record HouseRules(
     [property: Within(Sections.ThinnestMm, Sections.ThickestMm, "mm")] double ThicknessMm,
     [property: Within(Sections.NarrowestCm, Sections.WidestCm, "cm")] double WidthCm,
@@ -33,11 +45,13 @@ public sealed record HouseRules(
     bool LowerFilm,
     Formula Formula,
     Limits? Limits = null,
-    BenchRules? Bench = null
+    BenchRules? Bench = null,
+    LowerSections? Below = null,
+    [property: Within(0, Sections.MostLeaveOutMm, "mm")] double FaceLeaveOutMm = 0
 )
 {
     /// <summary>
-    /// The trade's usual start: level sections about a centimetre thick with a leave-out between, finer at the face,
+    /// The trade's usual start: level sections two centimetres thick below the ridge and finer above it with a leave-out between, finest at the face,
     /// film on lower layers.
     /// </summary>
     public static HouseRules Usual { get; } =
@@ -51,14 +65,17 @@ public sealed record HouseRules(
             Frame.EarToEar,
             0,
             true,
-            Formula.Usual
+            Formula.Usual,
+            Below: new(22, 5, 10),
+            FaceLeaveOutMm: Sections.UsualFaceFrame.LeaveOutMm
         );
 
     /// <summary>How a zone is cut.</summary>
     public Sections SectionsOf(Zone zone) =>
-        ZoneFacts.IsFaceFrame(zone)
-            ? new(Parting.Horizontal, FaceThicknessMm, FaceWidthCm, 0, false)
-            : new(Parting.Horizontal, ThicknessMm, WidthCm, LeaveOutMm, Bricklay);
+        ZoneFacts.IsFaceFrame(zone) ? new(Parting.Horizontal, FaceThicknessMm, FaceWidthCm, FaceLeaveOutMm, false)
+        : Below is { } below && ZoneFacts.IsBelowRidge(zone)
+            ? new(Parting.Horizontal, below.ThicknessMm, below.WidthCm, below.LeaveOutMm, Bricklay)
+        : new(Parting.Horizontal, ThicknessMm, WidthCm, LeaveOutMm, Bricklay);
 
     /// <summary>What can't be taken, by field.</summary>
     public IReadOnlyList<Problem> Problems()
@@ -71,6 +88,14 @@ public sealed record HouseRules(
 
         Problem.Known(found, "frame", Frame);
 
+        found.AddRange(
+            (Below is { } below ? WithinAttribute.Outside(below) : []).Select(p =>
+                p with
+                {
+                    Field = $"below.{p.Field}",
+                }
+            )
+        );
         found.AddRange((Limits?.Problems() ?? []).Select(p => p with { Field = $"limits.{p.Field}" }));
         found.AddRange((Bench?.Problems() ?? []).Select(p => p with { Field = $"bench.{p.Field}" }));
         if (Formula is null || Formula.Id != FormulaId.A || Formula.IsDeposit)

@@ -10,7 +10,8 @@ namespace Wendro.Core.Plans;
 /// <param name="Edit">The edit.</param>
 public sealed record MixFix(Sentence Label, PlanEdit Edit);
 
-/// <summary>What mends a finding of the mix. What only a purchase or a new cut mends has none.</summary>
+/// <summary>What mends a finding of the mix. What only a purchase or a new cut mends has none; an additive is
+/// never left out for its lift.</summary>
 public static class MixFixes
 {
     /// <summary>The mildest edit after which the finding is gone; null where there is none.</summary>
@@ -39,8 +40,6 @@ public static class MixFixes
                         Minutes = new(formula.LimitMinutes ?? formula.Minutes),
                     }
                 ),
-            [MixFault.AdditiveLowersLift] = () =>
-                Set("no additive", formula.Lightened(l => l with { Additive = null })),
             [MixFault.NoSuchDeveloper] = () =>
                 Nearest(formula, mix) is { } volume
                     ? Set($"{volume.Value:0.#} vol", formula with { Volume = volume })

@@ -70,9 +70,9 @@ public sealed record Sections(
     /// <summary>Most that is left out between sections, mm.</summary>
     public const double MostLeaveOutMm = 20;
 
-    /// <summary>The trade's usual start: horizontal, about a centimetre thick, a leave-out between.</summary>
-    public static Sections Usual { get; } = new(Parting.Horizontal, 12, 4.5, 4, true);
+    /// <summary>The usual start above the ridge: horizontal, about a centimetre and a half thick, a leave-out between.</summary>
+    public static Sections Usual { get; } = new(Parting.Horizontal, 16, 4, 6, true);
 
-    /// <summary>Finer work round the face: the hairline band as one section.</summary>
-    public static Sections UsualFaceFrame { get; } = new(Parting.Horizontal, 20, 3, 0, false);
+    /// <summary>Finest at the face.</summary>
+    public static Sections UsualFaceFrame { get; } = new(Parting.Horizontal, 9, 4, 2, false);
 }

@@ -10,6 +10,9 @@ public readonly record struct Volume : IComparable<Volume>, IFormattable
     /// <summary>The strongest developer the tables cover.</summary>
     public const double Strongest = 40;
 
+    /// <summary>The nearest that the tables cover: sums of weights miss their mark by the last digit.</summary>
+    public static Volume Clamp(double value) => new(Math.Clamp(value, Weakest, Strongest));
+
     /// <exception cref="ArgumentOutOfRangeException">Not a number, or outside 5..40.</exception>
     public Volume(double value)
     {

@@ -3,6 +3,7 @@ using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Patterns;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 
 namespace Wendro.Core.Tests.Patterns;
 
@@ -72,4 +73,50 @@ public sealed class PatternCareTests
         );
         Assert.True(head.Minutes < 180, $"{head.Minutes:0} min");
     }
+
+    /// <summary>Ways that leave most of the head alone, and the two that are two processes yet.</summary>
+    private static readonly Dictionary<string, (int Panels, double Minutes)> Most = new()
+    {
+        ["face-block"] = (35, 45),
+        ["hairline-express"] = (20, 30),
+        ["tips-at-home"] = (35, 30),
+        ["high-low-foil"] = (80, 120),
+        ["zigzag-quadrants"] = (80, 120),
+        ["lines-softened"] = (90, 75),
+    };
+
+    [Theory]
+    [MemberData(nameof(Ids))]
+    public void A_person_can_paint_it_on_a_medium_head_and_it_aims_at_the_wish(string id)
+    {
+        var (looks, cutting) = MediumHead.Value;
+        var fresh = Plan.Fresh(5);
+        var steps = StartingPatterns.Of(id)!.StepsFor(fresh, cutting, HouseRules.Usual);
+        var head = PlannedHead.Of(
+            looks,
+            cutting,
+            fresh.Apply(new Together(steps.SelectMany(s => s.Edits).ToArray()), cutting).Plan
+        );
+        var (panels, minutes) = Most.GetValueOrDefault(id, (70, 75));
+        Assert.InRange(head.Panels.Count(p => p.Coats.Count > 0), 10, panels);
+        Assert.True(head.Minutes <= minutes, $"{head.Minutes:0} min");
+        if (head.Measures.EndsLevel is { } ends)
+        {
+            Assert.InRange(ends, fresh.Wish.EndsLevel - 0.4, fresh.Wish.EndsLevel + 0.4);
+        }
+
+        // Finer where it shows: the face is never cut coarser than what lies behind.
+        foreach (var zone in head.Plan.Zones.Where(z => ZoneFacts.IsFaceFrame(z.Key) && z.Value.Excluded is null))
+        {
+            var face = zone.Value.Sections;
+            Assert.True(
+                face.Parting == Parting.Triangles
+                    || face.ThicknessMm <= head.Plan.Zones[Zone.UpperBack].Sections.ThicknessMm
+            );
+        }
+    }
+
+    private static readonly Lazy<(HairLooks, Cutting)> MediumHead = new(() =>
+        Given.Looks(HairProfile.Usual with { Cut = new Cut(35) })
+    );
 }

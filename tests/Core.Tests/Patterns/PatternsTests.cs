@@ -157,7 +157,7 @@ public sealed class PatternsTests
         Assert.Equal(Parting.Horizontal, On("four-quarters").Zones[Zone.TopLeft].Sections.Parting);
         Each.Of(
             On("staggered-lines").Zones[Zone.UpperBack].Paint.Values,
-            p => Assert.Equal(3, Assert.IsType<Shape.Staggered>(p.Shape).Lines)
+            p => Assert.Equal(5, Assert.IsType<Shape.Staggered>(p.Shape).Lines)
         );
     }
 

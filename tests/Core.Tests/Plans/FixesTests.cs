@@ -50,7 +50,7 @@ public sealed class FixesTests
             HairProfile.Usual,
             [
                 new SetFormula(Formula.Usual with { Consistency = Consistency.Runny }),
-                new PaintZone(Zone.UpperBack, Soft with { MidsMm = 9, EndsMm = 9, Tension = Tension.Slack }),
+                new PaintZone(Zone.UpperBack, Soft with { MidsMm = 17, EndsMm = 17, Tension = Tension.Slack }),
             ]
         ),
         [BlendFault.ScalpContact] = (
@@ -135,6 +135,13 @@ public sealed class FixesTests
         [BlendFault.SkinAtRisk] = (
             HairProfile.Usual,
             [new PaintZone(Zone.FaceFrameLeft, Soft with { Face = Face.Both })]
+        ),
+        [BlendFault.MoreThanHands] = (
+            HairProfile.Usual,
+            [
+                .. Behind.Select(z => (PlanEdit)new CutZone(z, Parting.Horizontal, 10, 4, 4, true)),
+                .. Behind.Select(z => (PlanEdit)new PaintZone(z, Soft with { StartCm = 8 })),
+            ]
         ),
         [BlendFault.LowlightOnTop] = (
             OldLight,

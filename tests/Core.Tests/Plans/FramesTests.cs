@@ -34,7 +34,7 @@ public sealed class FramesTests
     {
         var plan = Apply(
             Painted,
-            new CutZone(Zone.Crown, Parting.Horizontal, 12, 4.5, 4, true, Order: RowOrder.HighFirst)
+            CutZone.As(Zone.Crown, Painted.Zones[Zone.Crown].Sections with { Order = RowOrder.HighFirst })
         ).Plan;
         Assert.Equal(RowOrder.HighFirst, plan.Zones[Zone.Crown].Sections.Order);
         Assert.True(plan.IsCutLike(Painted));

@@ -1,0 +1,98 @@
+using System.Globalization;
+using Wendro.Core.Blend;
+using Wendro.Core.Fall;
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Mix;
+using Wendro.Core.Patterns;
+using Wendro.Core.Plans;
+using Wendro.Core.Units;
+
+namespace Wendro.Bench;
+
+/// <summary>
+/// What each pattern lays on a client it suits, and on a medium head of straight hair at 35 cm: a table for
+/// docs/techniques.md.
+/// </summary>
+internal static class PatternTable
+{
+    private static readonly HairProfile Medium = HairProfile.Usual with { Cut = new Cut(35) };
+
+    private static readonly HairProfile[] Clients =
+    [
+        Medium,
+        Medium with
+        {
+            NaturalLevel = new(3.5),
+        },
+        Medium with
+        {
+            Curl = Curl.Curly,
+        },
+        Medium with
+        {
+            GreyShare = 0.3,
+        },
+        Medium with
+        {
+            History = [new(0, 8, BandState.Natural, new(5)), new(8, 35, BandState.Lightened, new(8.5))],
+        },
+        Medium with
+        {
+            History = [new(0, 6, BandState.Natural, new(5)), new(6, 35, BandState.Lightened, new(8), 0.3)],
+        },
+        Medium with
+        {
+            Cut = new Cut(22, 0, 2),
+        },
+    ];
+
+    /// <summary>Prints the table as Markdown.</summary>
+    public static void Print()
+    {
+        var heads = new Dictionary<HairProfile, (HairLooks, Cutting)>();
+        var keep = KeptViews.For(6, 24);
+        (HairLooks, Cutting) On(HairProfile hair)
+        {
+            if (!heads.TryGetValue(hair, out var head))
+            {
+                var looks = new HairLooks(HeadForm.Usual, hair, PartLine.Central, keep, 7_000);
+                heads[hair] = head = (looks, new Cutting(HeadForm.Usual, hair, _ => looks.OnHead.LengthAt));
+            }
+
+            return head;
+        }
+
+        Console.WriteLine(
+            "| pattern | client | panels | painting, min | bowls | g | ends (wish) | light share | findings |"
+        );
+        Console.WriteLine("|---|---|---|---|---|---|---|---|---|");
+        foreach (var pattern in StartingPatterns.All)
+        {
+            var suits = Clients.First(c => pattern.Against(c) is null);
+            foreach (
+                var (hair, words) in new[] { (suits, "fitting"), (Medium, "medium, 35 cm") }.DistinctBy(c => c.Item1)
+            )
+            {
+                var (looks, cutting) = On(hair);
+                var fresh = Plan.Fresh(5);
+                var steps = pattern.StepsFor(fresh, cutting, HouseRules.Usual);
+                var plan = fresh.Apply(new Together(steps.SelectMany(s => s.Edits).ToArray()), cutting).Plan;
+                var head = PlannedHead.Of(looks, cutting, plan);
+                var mix = PlannedMix.Of(head, BenchRules.Usual, [], []);
+                var found = head
+                    .AllFindings.Where(f => f.Severity != Severity.Note)
+                    .Select(f => $"{(f.Severity == Severity.Alarm ? "**" + f.Title + "**" : f.Title)}")
+                    .Distinct();
+                Console.WriteLine(
+                    string.Create(
+                        CultureInfo.InvariantCulture,
+                        $"| {pattern.Name} | {(suits == Medium ? "medium, 35 cm" : words)} | {head.Panels.Count(p => p.Coats.Count > 0)} | {head.Minutes:0} | "
+                            + $"{mix.Bowls.Count} | {mix.Grams:0} | {head.Measures.EndsLevel:0.0} ({plan.Wish.EndsLevel.Value:0.0}) | "
+                            + $"{head.Measures.LightShare:P0} | {string.Join(", ", found)} |"
+                    )
+                );
+            }
+        }
+    }
+}
