@@ -130,9 +130,10 @@ public sealed class SectionTests(App app) : IClassFixture<App>
                             .FirstOrDefault(b => b.Enabled)
                 )!
             .Click();
+        app.Click("below the ridge", By.XPath("//*[@aria-label='House rules']//summary[. = 'Below the ridge']"));
         var thickness = app.Find(
-            "section thickness",
-            By.CssSelector("[aria-label='House rules'] input[aria-label='Section thickness']")
+            "thickness below the ridge",
+            By.CssSelector("[aria-label='House rules'] input[aria-label='Thickness below']")
         );
         thickness.SendKeys(Keys.Control + "a");
         thickness.SendKeys("8" + Keys.Tab);

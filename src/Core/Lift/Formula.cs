@@ -41,7 +41,7 @@ public sealed record Formula(
     /// <param name="volume">Developer, volume.</param>
     /// <param name="minutes">Until it is rinsed, minutes.</param>
     public static Formula Lightening(FormulaId id, Lightener lightener, double volume, double minutes) =>
-        new(id, new LightenerMixture(lightener), new(volume), new(minutes));
+        new(id, new LightenerMixture(lightener), new(volume), new(minutes), DeveloperParts: Mixing.PeakOf(lightener));
 
     /// <summary>One that colours.</summary>
     /// <param name="id">Which.</param>
@@ -87,7 +87,7 @@ public sealed record Formula(
     public Formula Told() => Coloured(d => d.Told());
 
     /// <summary>The same holding as its ratio makes it hold.</summary>
-    public Formula HeldByRatio() => this with { Consistency = Mixing.ConsistencyOf(DeveloperPerPart) };
+    public Formula HeldByRatio() => this with { Consistency = Mixing.ConsistencyOf(DeveloperPerPart, PeakParts) };
 
     /// <summary>The same put in the place of another: where only the ratio changed, how it holds follows.</summary>
     public Formula After(Formula? before) =>
@@ -97,6 +97,12 @@ public sealed record Formula(
 
     /// <summary>Parts of developer to one of lightener or colour.</summary>
     public double DeveloperPerPart => DeveloperParts / Parts;
+
+    /// <summary>Parts of developer to one at which it holds a soft peak; both lighteners by share.</summary>
+    public double PeakParts =>
+        Light is not { } light ? Mixing.UsualPeak
+        : light.Second is not { } second ? Mixing.PeakOf(light.Lightener)
+        : Mixing.PeakOf(light.Lightener) * (1 - second.Share) + Mixing.PeakOf(second.Lightener) * second.Share;
 
     /// <summary>How long a bowl of it can be painted from once it is mixed, minutes.</summary>
     public double WindowMinutes => Light?.FiguresOf().WindowMinutes ?? LiftTables.BowlWindowMinutes;

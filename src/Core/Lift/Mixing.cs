@@ -6,27 +6,45 @@ namespace Wendro.Core.Lift;
 /// </summary>
 public static class Mixing
 {
-    /// <summary>Lightener's share of the mixture at 1 : 1.5, at which all strengths are tabled.</summary>
-    private const double TabledShare = 0.4;
+    /// <summary>Parts of developer at which powder and cream hold a soft peak, to one of them.</summary>
+    public const double UsualPeak = 1.5;
+
+    /// <summary>The same of clay, which takes more.</summary>
+    private const double ClayPeak = 2;
 
     /// <summary>How much a mixture gains in speed for a doubled share of lightener.</summary>
     private const double StrengthBySharing = 0.15;
 
     /// <summary>
-    /// Share of the section that each part of developer over 1.5 makes it run further, and the most of it.
+    /// Share of the section that each part of developer over the peak's makes it run further, and the most of it.
     /// </summary>
     private const double RunsByPart = 0.06,
         RunsAtMost = 0.06;
 
     /// <summary>
-    /// Parts of developer to one of lightener up to which a mixture is stiff, and from which it runs.
+    /// Shares of its peak's developer up to which a mixture is very stiff, stiff and firm, and from which it is loose and
+    /// runs.
     /// </summary>
-    private const double StiffUpTo = 0.75,
-        RunsFrom = 2.25;
+    private const double VeryStiffUpTo = 0.4,
+        StiffUpTo = 0.5,
+        FirmUpTo = 0.8,
+        LooseFrom = 1.17,
+        RunsFrom = 1.5;
+
+    /// <summary>Parts of developer to one of a lightener at which it holds a soft peak.</summary>
+    public static double PeakOf(Lightener lightener) =>
+        lightener switch
+        {
+            Lightener.Clay => ClayPeak,
+            Lightener.Powder or Lightener.Cream => UsualPeak,
+            Lightener.Half => (ClayPeak + UsualPeak) / 2,
+        };
 
     /// <summary>How a mixture of so many parts developer to one of lightener holds.</summary>
-    public static Consistency ConsistencyOf(double developerPerLightener) =>
-        developerPerLightener switch
+    /// <param name="developerPerLightener">Parts of developer to one.</param>
+    /// <param name="peak">Those at which this product holds a soft peak.</param>
+    public static Consistency ConsistencyOf(double developerPerLightener, double peak = UsualPeak) =>
+        (developerPerLightener / peak) switch
         {
             <= StiffUpTo => Consistency.Stiff,
             > RunsFrom => Consistency.Runny,
@@ -34,26 +52,32 @@ public static class Mixing
         };
 
     /// <summary>The same in words.</summary>
-    public static string Words(double developerPerLightener) =>
-        developerPerLightener switch
+    /// <param name="developerPerLightener">Parts of developer to one.</param>
+    /// <param name="peak">Those at which this product holds a soft peak.</param>
+    public static string Words(double developerPerLightener, double peak = UsualPeak) =>
+        (developerPerLightener / peak) switch
         {
-            <= 0.6 => "very stiff: it drags and stays exactly where it is put",
+            <= VeryStiffUpTo => "very stiff: it drags and stays exactly where it is put",
             <= StiffUpTo => "stiff: it catches instead of gliding",
-            <= 1.2 => "firm: it holds its shape",
-            <= 1.75 => "holds a soft peak",
+            <= FirmUpTo => "firm: it holds its shape",
+            <= LooseFrom => "holds a soft peak",
             <= RunsFrom => "loose: it spreads a little by itself",
             _ => "runny: it spreads and bleeds",
         };
 
-    /// <summary>Factor on the speed for more or less lightener a gram: 1 at 1 : 1.5.</summary>
-    public static double Strength(double developerPerLightener) =>
-        1 + StrengthBySharing * (1 / (1 + developerPerLightener) - TabledShare) / TabledShare;
+    /// <summary>Factor on the speed for more or less lightener a gram: 1 at its peak, where strengths are tabled.</summary>
+    /// <param name="developerPerLightener">Parts of developer to one.</param>
+    /// <param name="peak">Those at which this product holds a soft peak.</param>
+    public static double Strength(double developerPerLightener, double peak = UsualPeak) =>
+        1 + StrengthBySharing * ((1 + peak) / (1 + developerPerLightener) - 1);
 
     /// <summary>Share of the section a looser ratio makes it go further through, 0..0.06.</summary>
     public static double RunsThrough(Formula formula)
     {
         ArgumentNullException.ThrowIfNull(formula);
-        return formula.IsDeposit ? 0 : Math.Clamp((formula.DeveloperPerPart - 1.5) * RunsByPart, 0, RunsAtMost);
+        return formula.IsDeposit
+            ? 0
+            : Math.Clamp((formula.DeveloperPerPart - formula.PeakParts) * RunsByPart, 0, RunsAtMost);
     }
 
     /// <summary>
@@ -62,6 +86,6 @@ public static class Mixing
     public static double SpeedOf(Formula formula)
     {
         ArgumentNullException.ThrowIfNull(formula);
-        return Strength(formula.DeveloperPerPart) * (1 - (formula.Light?.Additive?.Slows ?? 0));
+        return Strength(formula.DeveloperPerPart, formula.PeakParts) * (1 - (formula.Light?.Additive?.Slows ?? 0));
     }
 }

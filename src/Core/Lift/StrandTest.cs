@@ -26,6 +26,7 @@ public sealed record StrandTest(Lightener Lightener, Volume Volume, Covering Cov
     public const double ReadingSpread = 0.17;
 
     private const int MostSteps = 2000;
+    private const int MostSimplexes = 8;
     private const double Tolerance = 1e-9;
     private const double Nudge = 1e-4;
 
@@ -90,14 +91,23 @@ public sealed record StrandTest(Lightener Lightener, Volume Volume, Covering Cov
             ]);
 
         // Where hair can get no lighter the model has a kink, at which a search by slopes stands still: a simplex does
-        // not.
-        var at = new NelderMeadSimplex(Tolerance, MostSteps)
-            .FindMinimum(
-                ObjectiveFunction.Value(p => Math.Pow((Model(p) - observed).L2Norm(), 2)),
-                Vector<double>.Build.Dense(2),
-                Vector<double>.Build.Dense([prior.SpeedSpread, prior.CapSpread])
-            )
-            .MinimizingPoint;
+        // not, and where it has folded up before it is there, a fresh one goes on.
+        double Cost(Vector<double> p) => Math.Pow((Model(p) - observed).L2Norm(), 2);
+        var at = Vector<double>.Build.Dense(2);
+        var spreads = Vector<double>.Build.Dense([prior.SpeedSpread, prior.CapSpread]);
+        for (var fresh = 0; fresh < MostSimplexes; fresh++)
+        {
+            var found = new NelderMeadSimplex(Tolerance, MostSteps)
+                .FindMinimum(ObjectiveFunction.Value(Cost), at, spreads / (1 << fresh))
+                .MinimizingPoint;
+            var better = Cost(at) - Cost(found);
+            at = better > 0 ? found : at;
+            if (fresh > 1 && better < Tolerance)
+            {
+                break;
+            }
+        }
+
         var slopes = Matrix<double>.Build.Dense(observed.Count, 2);
         for (var c = 0; c < 2; c++)
         {

@@ -274,9 +274,9 @@ public sealed class BowlInHand
                 _ => throw new ArgumentOutOfRangeException(nameof(formula)),
             },
             Consistency =
-                Mixing.ConsistencyOf(ratio) == Mixing.ConsistencyOf(meant)
+                Mixing.ConsistencyOf(ratio, formula.PeakParts) == Mixing.ConsistencyOf(meant, formula.PeakParts)
                     ? formula.Consistency
-                    : Mixing.ConsistencyOf(ratio),
+                    : Mixing.ConsistencyOf(ratio, formula.PeakParts),
         };
         return weighed.Told();
     }

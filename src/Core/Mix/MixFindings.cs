@@ -126,7 +126,7 @@ public static class MixFindings
                 $"{Capital(weighed.Words)} came out 1 : {came.DeveloperPerPart:0.00} with {came.Volume.Value:0.#} "
                     + $"vol instead of 1 : {weighed.Meant.DeveloperPerPart:0.00} with "
                     + $"{weighed.Meant.Volume.Value:0.#} vol: "
-                    + Mixing.Words(came.DeveloperPerPart)
+                    + Mixing.Words(came.DeveloperPerPart, came.PeakParts)
                     + (other is null ? "." : $". It holds {other}; the plan says {weighed.Meant.Light?.Product}."),
                 $"Weights as they were kept. Off by more than {UnevenShare:P0} in ratio or {UnevenVolume:0} vol.",
                 weighed.Panels,
@@ -158,7 +158,7 @@ public static class MixFindings
                 MixFault.RunnyForDepth,
                 Severity.Caution,
                 $"{formula.Id} is too loose for how deep it goes",
-                $"1 : {formula.DeveloperPerPart:0.##} is {Mixing.Words(formula.DeveloperPerPart)}; on "
+                $"1 : {formula.DeveloperPerPart:0.##} is {Mixing.Words(formula.DeveloperPerPart, formula.PeakParts)}; on "
                     + $"{Findings.Panels(deep.Length).ToLowerInvariant()} in open air it goes "
                     + $"{ProductFindings.HowFar(most)} the section.",
                 $"Deepest stroke by thickness, and what a loose mixture adds; {mix.Limits.BleedShare:P0} and "

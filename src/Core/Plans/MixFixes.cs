@@ -28,7 +28,15 @@ public static class MixFixes
         var ways = new Dictionary<FindingKind, Func<MixFix?>>
         {
             [MixFault.RunnyForDepth] = () =>
-                Set("mix 1 : 1.5", formula with { Parts = 1, DeveloperParts = 1.5, Consistency = Consistency.Right }),
+                Set(
+                    $"mix 1 : {formula.PeakParts:0.##}",
+                    formula with
+                    {
+                        Parts = 1,
+                        DeveloperParts = formula.PeakParts,
+                        Consistency = Consistency.Right,
+                    }
+                ),
             [MixFault.StrengthOverScalp] = () =>
                 new($"Start {Quantity.Cm(1)} from the scalp", new SetHeights(finding.Panels, StartCm: 1)),
             [MixFault.HeatAgainstLeaflet] = () => Set("no heat", formula with { LowHeat = false }),

@@ -46,8 +46,8 @@ internal sealed record FormulaView(
         return new(
             f,
             f.Words,
-            Mixing.Words(f.DeveloperPerPart),
-            Mixing.Strength(f.DeveloperPerPart),
+            Mixing.Words(f.DeveloperPerPart, f.PeakParts),
+            Mixing.Strength(f.DeveloperPerPart, f.PeakParts),
             Mixing.RunsThrough(f),
             f.WindowMinutes,
             f.LimitMinutes,

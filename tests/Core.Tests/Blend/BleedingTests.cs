@@ -30,7 +30,7 @@ public sealed class BleedingTests
                     Assert.Equal(usual + 0.08, Of(plain with { Tension = Tension.Slack }), 1e-9);
                     Assert.Equal(usual + 0.12, Of(plain, Formula.Usual with { Consistency = Consistency.Runny }), 1e-9);
                     Assert.True(Of(plain, Formula.Lightening(FormulaId.A, Lightener.Powder, 30, 40)) > usual);
-                    Assert.True(Of(plain, Formula.Usual with { DeveloperParts = 2 }) > usual);
+                    Assert.True(Of(plain, Formula.Usual with { DeveloperParts = 2.5 }) > usual);
                     Assert.True(Of(plain with { Pressure = Pressure.Firm }) > usual);
                     Assert.True(Of(plain with { Pressure = Pressure.Light }) < usual);
                     Assert.True(Of(plain with { EndsMm = mm + 1 }) > usual);

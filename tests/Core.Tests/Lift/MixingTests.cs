@@ -91,10 +91,25 @@ public sealed class MixingTests
         Assert.Contains(words, Mixing.Words(developer));
     }
 
+    [Theory]
+    [InlineData(1, Consistency.Stiff, "stiff")]
+    [InlineData(1.5, Consistency.Right, "firm")]
+    [InlineData(2, Consistency.Right, "soft peak")]
+    [InlineData(3, Consistency.Right, "loose")]
+    [InlineData(3.5, Consistency.Runny, "runny")]
+    public void Clay_holds_its_peak_at_twice_its_weight_of_developer(double developer, Consistency holds, string words)
+    {
+        var peak = Mixing.PeakOf(Lightener.Clay);
+        Assert.Equal(holds, Mixing.ConsistencyOf(developer, peak));
+        Assert.Contains(words, Mixing.Words(developer, peak));
+        Assert.Equal(2, Formula.Usual.DeveloperPerPart);
+        Assert.Equal(1, Mixing.Strength(peak, peak), 1e-12);
+    }
+
     [Fact]
     public void Where_only_the_ratio_changed_how_it_holds_follows_and_where_it_was_said_it_stays()
     {
-        var runny = Formula.Usual with { DeveloperParts = 3 };
+        var runny = Formula.Usual with { DeveloperParts = 3.5 };
         Assert.Equal(Consistency.Runny, runny.After(Formula.Usual).Consistency);
         Assert.Equal(Consistency.Right, runny.After(null).Consistency);
         Assert.Equal(Consistency.Right, runny.After(runny with { Volume = new(20) }).Consistency);
@@ -133,7 +148,11 @@ public sealed class MixingTests
             (half.RatedLevels, half.DryingMinutes, half.WorkingMinutes),
             (mixed.RatedLevels, mixed.DryingMinutes, mixed.WorkingMinutes)
         );
-        var formula = Formula.Usual.Lightened(l => l with { Second = new SecondLightener(Lightener.Powder, 0.5) });
+        var formula = Formula.Usual.Lightened(l => l with { Second = new SecondLightener(Lightener.Powder, 0.5) }) with
+        {
+            DeveloperParts = 1.75,
+        };
+        Assert.Equal(1.75, formula.PeakParts);
         Assert.Equal(Gain(Formula.Lightening(FormulaId.A, Lightener.Half, 30, 40)), Gain(formula), 1e-9);
         Assert.Equal("50 % clay, 50 % powder, 30 vol", formula.Words);
     }
@@ -207,7 +226,7 @@ public sealed class MixingTests
                     Figures = Clay with { WindowMinutes = 0 },
                 }
             ),
-            _ => Formula.Lightening(FormulaId.A, (Lightener)9, 30, 40),
+            _ => Formula.Usual.Lightened(_ => new((Lightener)9)),
         };
         Assert.Equal(field, Assert.Single(FormulaChecks.Of(wrong)).Field);
         Assert.Empty(FormulaChecks.Of(Formula.Usual));

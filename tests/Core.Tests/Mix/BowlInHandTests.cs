@@ -153,7 +153,7 @@ public sealed class BowlInHandTests
     [Fact]
     public void Kept_as_it_is_the_rest_is_poured_as_meant_and_the_hair_gets_what_is_in_the_bowl()
     {
-        var recipe = Recipe.Of(Formula.Usual with { Volume = new(20) }, 100, Developers);
+        var recipe = Recipe.Of(Formula.Usual with { Volume = new(20), DeveloperParts = 1.5 }, 100, Developers);
         Assert.Equal(
             60 / 44.0,
             BowlInHand.Of(recipe, [new Poured(0, 44, Weighed.Typed)]).Rescue(250)!.RatioIfKept,
@@ -208,7 +208,7 @@ public sealed class BowlInHandTests
         Assert.Equal(
             [40, 45, 15],
             Recipe
-                .Of(Formula.Usual with { Volume = new(25) }, 100, Developers)
+                .Of(Formula.Usual with { Volume = new(25), DeveloperParts = 1.5 }, 100, Developers)
                 .Ingredients.Select(i => Math.Round(i.Grams, 6))
         );
     }

@@ -169,12 +169,12 @@ public sealed class MixFindingsTests
         Assert.Empty(Mixed(edits, Shelf, Begun(1)).Findings());
         var off = Mixed(edits, Shelf, Begun(2));
         var finding = Assert.Single(off.Findings(), f => f.Kind == MixFault.UnevenRecipe);
-        Assert.Contains("1 : 3.00", finding.Text.ToString());
+        Assert.Contains("1 : 4.00", finding.Text.ToString());
         Assert.Equal(off.Bowls[0].Batch.Panels, finding.Panels);
 
         var after = Mixed([Painted(Soft), new SetFormula(Clay with { Volume = new(20) })], Shelf, Begun(1));
         Assert.Contains(
-            "instead of 1 : 1.50 with 20 vol",
+            "instead of 1 : 2.00 with 20 vol",
             Assert.Single(after.Findings(), f => f.Kind == MixFault.UnevenRecipe).Text.ToString()
         );
         var swapped = Mixed(
@@ -215,7 +215,7 @@ public sealed class MixFindingsTests
             .Where(i => i.Product == Clay.Light!.Product)
             .Sum(i => i.Grams);
         Assert.Equal(all * 0.1, mix.Formulas()[0].Cost!.Value, 1e-6);
-        Assert.Equal(all, mix.Bowls.Sum(b => b.Batch.Grams) / 2.5, 1e-6);
+        Assert.Equal(all, mix.Bowls.Sum(b => b.Batch.Grams) / (1 + Clay.DeveloperPerPart), 1e-6);
     }
 
     [Fact]

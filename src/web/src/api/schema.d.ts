@@ -1395,7 +1395,7 @@ export interface components {
             unit: string;
         };
         /** @enum {string} */
-        FindingKind: "hardLine" | "frontNotBrighter" | "stripes" | "driesFirst" | "darkBehindHairline" | "bleedThrough" | "scalpContact" | "hotRoot" | "solidBlock" | "nothingDarkLeft" | "darkNape" | "partMismatch" | "weakSide" | "crownTooHigh" | "outOfReach" | "overlap" | "babyHairPainted" | "breakingHairPainted" | "skinAtRisk" | "lowlightOnTop" | "hiddenWork" | "regrowthShows" | "testsMissing" | "bowlOutlives" | "unevenRecipe" | "runnyForDepth" | "strengthOverScalp" | "heatAgainstLeaflet" | "pastLeaflet" | "additiveLowersLift" | "noSuchDeveloper" | "notEnoughStock" | "runsLow";
+        FindingKind: "hardLine" | "frontNotBrighter" | "stripes" | "driesFirst" | "darkBehindHairline" | "bleedThrough" | "scalpContact" | "hotRoot" | "solidBlock" | "nothingDarkLeft" | "darkNape" | "partMismatch" | "weakSide" | "crownTooHigh" | "outOfReach" | "overlap" | "babyHairPainted" | "breakingHairPainted" | "skinAtRisk" | "lowlightOnTop" | "hiddenWork" | "moreThanHands" | "regrowthShows" | "testsMissing" | "bowlOutlives" | "unevenRecipe" | "runnyForDepth" | "strengthOverScalp" | "heatAgainstLeaflet" | "pastLeaflet" | "additiveLowersLift" | "noSuchDeveloper" | "notEnoughStock" | "runsLow";
         FindingView: {
             id: string;
             kind: components["schemas"]["FindingKind"];
@@ -1578,6 +1578,12 @@ export interface components {
             formula: components["schemas"]["Formula"];
             limits?: null | components["schemas"]["Limits"];
             bench?: null | components["schemas"]["BenchRules"];
+            below?: null | components["schemas"]["LowerSections"];
+            /**
+             * Format: double
+             * @default 0
+             */
+            faceLeaveOutMm: number;
         };
         HttpValidationProblemDetails: {
             type?: null | string;
@@ -1779,6 +1785,14 @@ export interface components {
         };
         LookBody: {
             wish: components["schemas"]["Wish"];
+        };
+        LowerSections: {
+            /** Format: double */
+            thicknessMm: number;
+            /** Format: double */
+            widthCm: number;
+            /** Format: double */
+            leaveOutMm: number;
         };
         Made: {
             /** Format: uuid */

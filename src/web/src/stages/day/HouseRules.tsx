@@ -34,6 +34,19 @@ const limits: FigureOf<keyof Limits>[] = [
   ["regrowthWeeks", "Regrowth may show early by", "wk", 0, 26, 1],
 ];
 
+type Below = Required<NonNullable<Rules["below"]>>;
+
+/** As above the ridge where nothing else is said. */
+const belowOf = ({ below, thicknessMm, widthCm, leaveOutMm }: Rules): Below =>
+  below ?? { thicknessMm, widthCm, leaveOutMm };
+
+/** How it is cut below the ridge, coarser than above it: field, words, unit, least, most, step. */
+const below: FigureOf<keyof Below>[] = [
+  ["thicknessMm", "Thickness below", "mm", 4, 40, 1],
+  ["widthCm", "Width below", "cm", 1, 10, 0.5],
+  ["leaveOutMm", "Left out below", "mm", 0, 20, 1],
+];
+
 type Bench = Required<Schemas["BenchRules"]>;
 
 /** The bench: field, words, unit, least, most, step. */
@@ -101,8 +114,16 @@ export function HouseRules() {
             {num("Panel width", "widthCm", "cm", [1, 10, 0.5])}
             {num("Left out between", "leaveOutMm", "mm", [0, 20, 1])}
             <Whether name="Bricklay" value={now.bricklay} onChange={(bricklay) => change({ bricklay })} />
+            <Figures
+              title="Below the ridge"
+              of={below}
+              values={belowOf(now)}
+              error={(field) => errors[`below.${field}`]}
+              onSet={(field, v) => change({ below: { ...belowOf(now), [field]: v } })}
+            />
             {num("Thickness at the face", "faceThicknessMm", "mm", [4, 40, 1])}
             {num("Width at the face", "faceWidthCm", "cm", [1, 10, 0.5])}
+            {num("Left out at the face", "faceLeaveOutMm", "mm", [0, 20, 1])}
             {num("Baby hair left out", "babyHairCm", "cm", [0, 1.5, 0.1])}
             <Pick
               name="Divided by"
@@ -149,7 +170,6 @@ export function HouseRules() {
               name="Ratio"
               value={String((now.formula.developerParts ?? 1.5) / (now.formula.lightenerParts ?? 1))}
               options={[
-                ["0.5", "2 : 1"],
                 ["1", "1 : 1"],
                 ["1.5", "1 : 1.5"],
                 ["2", "1 : 2"],
