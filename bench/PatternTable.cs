@@ -87,8 +87,10 @@ internal static class PatternTable
                 Console.WriteLine(
                     string.Create(
                         CultureInfo.InvariantCulture,
-                        $"| {pattern.Name} | {(suits == Medium ? "medium, 35 cm" : words)} | {head.Panels.Count(p => p.Coats.Count > 0)} | {head.Minutes:0} | "
-                            + $"{mix.Bowls.Count} | {mix.Grams:0} | {head.Measures.EndsLevel:0.0} ({plan.Wish.EndsLevel.Value:0.0}) | "
+                        $"| {pattern.Name} | {(suits == Medium ? "medium, 35 cm" : words)} "
+                            + $"| {head.Panels.Count(p => p.Coats.Count > 0)} | {head.Minutes:0} "
+                            + $"| {mix.Bowls.Count} | {mix.Grams:0} "
+                            + $"| {head.Measures.EndsLevel:0.0} ({plan.Wish.EndsLevel.Value:0.0}) | "
                             + $"{head.Measures.LightShare:P0} | {string.Join(", ", found)} |"
                     )
                 );

@@ -119,7 +119,8 @@ public sealed record PaintAsSent(
         };
 
     /// <summary>
-    /// The same as it comes from outside: a measure that can't be is refused even where its shape is not made of it. What
+    /// The same as it comes from outside: a measure that can't be is refused even where its shape is not made of it.
+    /// What
     /// is stored is read as it stands.
     /// </summary>
     /// <exception cref="UnreadableException">One of the measures can't be.</exception>

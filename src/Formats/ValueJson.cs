@@ -83,7 +83,9 @@ internal sealed class NameJson<T>(Func<string?, T?> read, string otherwise) : Js
     private T Named(string? text) => read(text) ?? throw new UnreadableException(otherwise);
 }
 
-/// <summary>What is written as something flatter: it is read as that first, and a fault in it is told at its full path.</summary>
+/// <summary>
+/// What is written as something flatter: it is read as that first, and a fault in it is told at its full path.
+/// </summary>
 internal sealed class AsSentJson<T, TSent>(Func<T, TSent> flat, Func<TSent, T> made) : JsonConverter<T>
     where T : class
     where TSent : class

@@ -3,14 +3,18 @@ using OpenQA.Selenium;
 
 namespace Wendro.Browser.Tests;
 
-/// <summary>Every screen and every sheet that opens, checked by machine for WCAG 2.2 A and AA: nothing serious is left.</summary>
+/// <summary>
+/// Every screen and every sheet that opens, checked by machine for WCAG 2.2 A and AA: nothing serious is left.
+/// </summary>
 public sealed class AccessibilityTests(App app) : IClassFixture<App>
 {
     private static readonly string Axe = File.ReadAllText(
         Path.Combine(App.Root, "src", "web", "node_modules", "axe-core", "axe.min.js")
     );
 
-    /// <summary>Screens by address, what shows that they are there, and the buttons that open something on them.</summary>
+    /// <summary>
+    /// Screens by address, what shows that they are there, and the buttons that open something on them.
+    /// </summary>
     private static readonly (string At, By Ready, string[] Opens)[] Screens =
     [
         ("", By.XPath("//ol[@class]//a"), ["New client", "House rules"]),

@@ -11,7 +11,8 @@ using OpenQA.Selenium.Support.UI;
 namespace Wendro.Browser.Tests;
 
 /// <summary>
-/// The real server with demo data in a folder of its own, and a real browser with a fresh profile. The tests of a class share one, each
+/// The real server with demo data in a folder of its own, and a real browser with a fresh profile. The tests of a
+/// class share one, each
 /// with clients of its own.
 /// </summary>
 public sealed class App : IDisposable
@@ -48,7 +49,8 @@ public sealed class App : IDisposable
     }
 
     /// <summary>
-    /// The visit of a client, one begun with usual hair if nobody is called so: without the day, whose heads take their time.
+    /// The visit of a client, one begun with usual hair if nobody is called so: without the day, whose heads take
+    /// their time.
     /// </summary>
     public string VisitOf(string client)
     {
@@ -72,7 +74,8 @@ public sealed class App : IDisposable
         Browser.Navigate().GoToUrl($"{Address}/visits/{VisitOf(client)}/{stage}");
 
     /// <summary>
-    /// A test that fails leaves its picture, the page's console and the server's last lines under .wendro/failed, and says so. What an assertion
+    /// A test that fails leaves its picture, the page's console and the server's last lines under .wendro/failed,
+    /// and says so. What an assertion
     /// throws is heard here before the test is given up.
     /// </summary>
     private void OnFailure(object? sender, System.Runtime.ExceptionServices.FirstChanceExceptionEventArgs e)

@@ -176,7 +176,10 @@ public sealed class JourneyTests(App app) : IClassFixture<App>
         Assert.Empty(app.ConsoleErrors);
     }
 
-    /// <summary>Clicks the first panel of a zone whose middle is its own: a section bends, and the middle of its box may be its neighbour's.</summary>
+    /// <summary>
+    /// Clicks the first panel of a zone whose middle is its own: a section bends, and the middle of its box may be
+    /// its neighbour's.
+    /// </summary>
     private static string PickOnMap(App app, string zone) =>
         app.Until(
             $"a panel of the {zone}",

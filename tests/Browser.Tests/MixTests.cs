@@ -180,7 +180,9 @@ public sealed class MixTests(App app) : IClassFixture<App>
         Assert.DoesNotContain(app.ConsoleErrors, e => !e.Contains("400", StringComparison.Ordinal));
     }
 
-    /// <summary>A client whose upper back takes two bowls of one formula, and whose face frame takes one of another.</summary>
+    /// <summary>
+    /// A client whose upper back takes two bowls of one formula, and whose face frame takes one of another.
+    /// </summary>
     private static string Plan(HttpClient http)
     {
         var visit = (string)Send(http, "/api/clients", """{"name":"Henrike Vael"}""")["visitId"]!;

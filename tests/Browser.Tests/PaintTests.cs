@@ -3,7 +3,10 @@ using OpenQA.Selenium.Interactions;
 
 namespace Wendro.Browser.Tests;
 
-/// <summary>Painting a whole head: several panels, several products, whole-head moves, the pass with keys, comparing, setting aside, proposals.</summary>
+/// <summary>
+/// Painting a whole head: several panels, several products, whole-head moves, the pass with keys, comparing, setting
+/// aside, proposals.
+/// </summary>
 public sealed class PaintTests(App app) : IClassFixture<App>
 {
     private static readonly By Painted = By.CssSelector(

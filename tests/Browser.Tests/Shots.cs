@@ -2,7 +2,9 @@ using OpenQA.Selenium;
 
 namespace Wendro.Browser.Tests;
 
-/// <summary>Takes the pictures of docs/screenshots where WENDRO_SHOTS names the folder; otherwise sees that each view opens.</summary>
+/// <summary>
+/// Takes the pictures of docs/screenshots where WENDRO_SHOTS names the folder; otherwise sees that each view opens.
+/// </summary>
 public sealed class Shots
 {
     [Fact]

@@ -2,7 +2,10 @@ using System.Text.RegularExpressions;
 
 namespace Wendro.Core.Tests;
 
-/// <summary>Dependencies point one way: Head ← Hair ← Section ← Paint ← Lift; Hair ← Fall; Lift and Fall ← Blend; Plans ties them; Patterns are made of its edits.</summary>
+/// <summary>
+/// Dependencies point one way: Head ← Hair ← Section ← Paint ← Lift; Hair ← Fall; Lift and Fall ← Blend; Plans ties
+/// them; Patterns are made of its edits.
+/// </summary>
 public sealed partial class ArchitectureTests
 {
     private static readonly Dictionary<string, string[]> May = new()

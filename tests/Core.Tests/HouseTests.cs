@@ -2,10 +2,14 @@ using System.Text.RegularExpressions;
 
 namespace Wendro.Core.Tests;
 
-/// <summary>Rooms outside Core: the server's, the store's and the page's folders use one another one way only.</summary>
+/// <summary>
+/// Rooms outside Core: the server's, the store's and the page's folders use one another one way only.
+/// </summary>
 public sealed partial class HouseTests
 {
-    /// <summary>What a stage of the server may use: what every request passes, and a visit at work. No stage uses another.</summary>
+    /// <summary>
+    /// What a stage of the server may use: what every request passes, and a visit at work. No stage uses another.
+    /// </summary>
     private static readonly string[] OfAStage = ["Pipeline", "Work"];
 
     private static readonly Dictionary<string, string[]> HostMay = new()

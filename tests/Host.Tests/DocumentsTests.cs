@@ -251,7 +251,8 @@ public sealed class DocumentsTests
         (string)typeof(Documents).GetMethod(nameof(Documents.Write))!.MakeGenericMethod(kind).Invoke(null, [document])!;
 
     /// <summary>
-    /// Whether a measure of paint means anything for its shape: what no shape of its kind is made of was stored once, and
+    /// Whether a measure of paint means anything for its shape: what no shape of its kind is made of was stored
+    /// once, and
     /// is left away.
     /// </summary>
     private static bool Means(JsonObject members, string name)

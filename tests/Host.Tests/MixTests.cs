@@ -2,7 +2,9 @@ using System.Text.Json.Nodes;
 
 namespace Wendro.Host.Tests;
 
-/// <summary>Mix through the real pipeline: bowls from the plan, weighed as rows, over-poured, kept, lost and found again.</summary>
+/// <summary>
+/// Mix through the real pipeline: bowls from the plan, weighed as rows, over-poured, kept, lost and found again.
+/// </summary>
 public sealed class MixTests : IDisposable
 {
     private const string Painted =

@@ -7,7 +7,9 @@ using Wendro.Formats;
 
 namespace Wendro.Host.Tests;
 
-/// <summary>From look to placement on the demo's clients: nearer than the plan made by hand, or saying what can't be met.</summary>
+/// <summary>
+/// From look to placement on the demo's clients: nearer than the plan made by hand, or saying what can't be met.
+/// </summary>
 public sealed class ProposalTests
 {
     private static readonly string Demo = Path.Combine(Repository, "demo");

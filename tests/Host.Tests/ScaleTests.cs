@@ -6,7 +6,9 @@ using Wendro.Host.StandIns;
 
 namespace Wendro.Host.Tests;
 
-/// <summary>The simulated scale: it settles, swings, drifts, loses its plug, and forgets nothing that lies on it.</summary>
+/// <summary>
+/// The simulated scale: it settles, swings, drifts, loses its plug, and forgets nothing that lies on it.
+/// </summary>
 public sealed class ScaleTests
 {
     private readonly FakeTimeProvider clock = new();

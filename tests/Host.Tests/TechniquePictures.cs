@@ -8,7 +8,10 @@ using Wendro.Formats;
 
 namespace Wendro.Host.Tests;
 
-/// <summary>A picture of every technique on a client it suits: kept in docs/techniques where WENDRO_SHOTS is set; otherwise a few are drawn and looked at.</summary>
+/// <summary>
+/// A picture of every technique on a client it suits: kept in docs/techniques where WENDRO_SHOTS is set; otherwise a
+/// few are drawn and looked at.
+/// </summary>
 public sealed class TechniquePictures
 {
     private static readonly HairProfile Long = HairProfile.Usual with

@@ -33,8 +33,9 @@ internal static class HandsFindings
             BlendFault.MoreThanHands,
             times > NobodyFrom ? Severity.Alarm : Severity.Caution,
             "More than hands can do",
-            $"{head.Painted.Count} panels take {takes:0} min to paint; {(foiled ? "in foil" : "by hand")} up to {panels} "
-                + $"panels and {minutes:0} min is what a person does. The first are done before the last are painted.",
+            $"{head.Painted.Count} panels take {takes:0} min to paint; "
+                + $"{(foiled ? "in foil" : "by hand")} up to {panels} panels and {minutes:0} min is what a "
+                + "person does. The first are done before the last are painted.",
             "Panels and minutes of painting as a share of the most for this way of working, the larger of both.",
             Findings.Zones(head.Painted),
             Findings.Keys(head.Painted),

@@ -352,8 +352,8 @@ internal static class ProductFindings
             "Skin at risk",
             $"{Findings.Panels(bare.Length)} at the hairline are painted through and lie on the bare face: "
                 + $"barrier cream, and film under them.",
-            "Face frame painted on its underside, or through all of its section, with nothing beneath it; foil is its own "
-                + "sheet.",
+            "Face frame painted on its underside, or through all of its section, with nothing beneath it; "
+                + "foil is its own sheet.",
             Findings.Zones(bare),
             Findings.Keys(bare),
             Wear.Down,

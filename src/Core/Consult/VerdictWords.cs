@@ -66,8 +66,8 @@ internal static class VerdictWords
             (true, 1, false) when less => $"Level {promised} today, likely {target.Value:0.#}.",
             (true, 1, true) when less =>
                 $"Level {promised} in one visit, likely {target.Value:0.#}; not in today's time.",
-            (true, var n, _) when less =>
-                $"Level {promised} today, likely {first.Level.Level:0.#}. Level {target.Value:0.#} in {Number(n)} visits.",
+            (true, var n, _) when less => $"Level {promised} today, likely {first.Level.Level:0.#}. "
+                + $"Level {target.Value:0.#} in {Number(n)} visits.",
             (true, 1, false) => $"Level {target.Value:0.#} today.",
             (true, 1, true) => $"Level {target.Value:0.#} in one visit, not in today's time.",
             (true, var n, _) => $"Level {first.Level.Level:0.#} today. Level {target.Value:0.#} in {Number(n)} visits.",
@@ -165,8 +165,8 @@ internal static class VerdictWords
                 first.Promised < first.Level.Level - PlainlyLess
                     ? $"Today I can promise level {first.Promised:0.#}, from level {first.From:0.#}; most likely it "
                         + $"reaches {first.Level.Level:0.#}. A strand test would tell us more. "
-                    : $"Today your hair can go from level {first.From:0.#} to about level {first.Level.Level:0.#}, give "
-                        + $"or take {first.Level.HalfWidth:0.#}. "
+                    : $"Today your hair can go from level {first.From:0.#} to about level "
+                        + $"{first.Level.Level:0.#}, give or take {first.Level.HalfWidth:0.#}. "
             ) + $"Before toning it will look {first.Undertone}; the toner takes that warmth down.";
         if (hair.Bands.Count > 0 && hair.Bands[^1].Warmth is > 0.3)
         {

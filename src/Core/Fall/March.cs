@@ -164,7 +164,9 @@ internal sealed class March(
         /// <summary>How far it goes next, cm.</summary>
         public float Step;
 
-        /// <summary>The depth at which its lock means to pass the shoulder, cm; not a number until it has chosen.</summary>
+        /// <summary>
+        /// The depth at which its lock means to pass the shoulder, cm; not a number until it has chosen.
+        /// </summary>
         public float Target = float.NaN;
     }
 

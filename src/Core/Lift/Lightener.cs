@@ -82,7 +82,9 @@ public static class LiftTables
     /// <summary>Longest processing leaflets usually allow, minutes; the leaflet rules. Trade.</summary>
     public const double LeafletLimitMinutes = 50;
 
-    /// <summary>How long a mixed bowl of powder is painted from, covered, minutes; the leaflet rules. Model assumption.</summary>
+    /// <summary>
+    /// How long a mixed bowl of powder is painted from, covered, minutes; the leaflet rules. Model assumption.
+    /// </summary>
     public const double BowlWindowMinutes = 25;
 
     /// <summary>The same of cream and of clay, minutes. Model assumption.</summary>
@@ -92,7 +94,9 @@ public static class LiftTables
     /// <summary>The film counts as dry when this share of its moisture is left. Model assumption.</summary>
     public const double DryMoisture = 0.3;
 
-    /// <summary>The work is finished when the gain falls below this, levels a minute, dry or not. Model assumption.</summary>
+    /// <summary>
+    /// The work is finished when the gain falls below this, levels a minute, dry or not. Model assumption.
+    /// </summary>
     public const double FinishedGainPerMinute = 0.02;
 
     /// <summary>Coloured hair lifts at this share of the speed. Model assumption.</summary>
@@ -139,7 +143,8 @@ public static class LiftTables
         };
 
     /// <summary>
-    /// Share of the rated lift that dark hair gives: its red and orange stages hold longest. .85 up to level 3, .92 at 4,
+    /// Share of the rated lift that dark hair gives: its red and orange stages hold longest. .85 up to level 3, .92
+    /// at 4,
     /// 1 from 5 on, linear between. Model assumption.
     /// </summary>
     public static double Darkness(Level from) =>
@@ -154,7 +159,9 @@ public static class LiftTables
     private const double DarkShare = 0.85,
         AtFourShare = 0.92;
 
-    /// <summary>Share of the rated lift a developer gives, .2 to .9; smooth and monotone between 5 and 40 vol.</summary>
+    /// <summary>
+    /// Share of the rated lift a developer gives, .2 to .9; smooth and monotone between 5 and 40 vol.
+    /// </summary>
     public static double ShareOfRated(Volume volume) => Shares.Interpolate(volume.Value);
 
     /// <summary>Speed a developer gives, .45..1.15; smooth and monotone between 5 and 40 vol.</summary>

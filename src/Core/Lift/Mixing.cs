@@ -22,7 +22,8 @@ public static class Mixing
         RunsAtMost = 0.06;
 
     /// <summary>
-    /// Shares of its peak's developer up to which a mixture is very stiff, stiff and firm, and from which it is loose and
+    /// Shares of its peak's developer up to which a mixture is very stiff, stiff and firm, and from which it is
+    /// loose and
     /// runs.
     /// </summary>
     private const double VeryStiffUpTo = 0.4,
@@ -65,7 +66,9 @@ public static class Mixing
             _ => "runny: it spreads and bleeds",
         };
 
-    /// <summary>Factor on the speed for more or less lightener a gram: 1 at its peak, where strengths are tabled.</summary>
+    /// <summary>
+    /// Factor on the speed for more or less lightener a gram: 1 at its peak, where strengths are tabled.
+    /// </summary>
     /// <param name="developerPerLightener">Parts of developer to one.</param>
     /// <param name="peak">Those at which this product holds a soft peak.</param>
     public static double Strength(double developerPerLightener, double peak = UsualPeak) =>

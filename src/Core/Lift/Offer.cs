@@ -19,7 +19,8 @@ public readonly record struct Way(LightenerFigures Figures, Volume Volume, Cover
     }
 
     /// <summary>
-    /// How hard it is on the hair; of two ways that reach, the one with less is offered. Strength counts most, then what
+    /// How hard it is on the hair; of two ways that reach, the one with less is offered. Strength counts most, then
+    /// what
     /// keeps it working, then how fast the product is. Model assumption.
     /// </summary>
     public double Harshness =>
@@ -57,7 +58,9 @@ public readonly record struct Offer(bool Tested, bool Delicate)
         FoilTested = 30,
         OnDelicate = 20;
 
-    /// <summary>Most that is promised without a strand test: open or under mesh, and under film or in foil, levels.</summary>
+    /// <summary>
+    /// Most that is promised without a strand test: open or under mesh, and under film or in foil, levels.
+    /// </summary>
     private const double OpenLevels = 4,
         CoveredLevels = 5;
 

@@ -158,7 +158,8 @@ public static class MixFindings
                 MixFault.RunnyForDepth,
                 Severity.Caution,
                 $"{formula.Id} is too loose for how deep it goes",
-                $"1 : {formula.DeveloperPerPart:0.##} is {Mixing.Words(formula.DeveloperPerPart, formula.PeakParts)}; on "
+                $"1 : {formula.DeveloperPerPart:0.##} is "
+                    + $"{Mixing.Words(formula.DeveloperPerPart, formula.PeakParts)}; on "
                     + $"{Findings.Panels(deep.Length).ToLowerInvariant()} in open air it goes "
                     + $"{ProductFindings.HowFar(most)} the section.",
                 $"Deepest stroke by thickness, and what a loose mixture adds; {mix.Limits.BleedShare:P0} and "
@@ -284,8 +285,8 @@ public static class MixFindings
                     "The additive takes some lift",
                     $"{additive.Product ?? "The bond additive"} slows {formula.Id} by "
                         + $"{additive.Slows:P0}: up to {most:0.0} level less after {formula.Minutes.Value:0} "
-                        + $"min. The forecast has it in it; {formula.Minutes.Value / (1 - additive.Slows):0} min give it back, "
-                        + "within the leaflet's time.",
+                        + $"min. The forecast has it in it; {formula.Minutes.Value / (1 - additive.Slows):0} min give "
+                        + "it back, within the leaflet's time.",
                     "Lift with and without it, same minutes. Dose and leaflet say how much it slows; less is "
                         + "used in open air.",
                     lost.Where(l => l.Lost >= AdditiveTakes).Select(l => l.Panel.Panel.Key).ToArray(),

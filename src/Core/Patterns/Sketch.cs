@@ -317,7 +317,8 @@ public sealed class Sketch
     }
 
     /// <summary>
-    /// Paint at the hairline: through its fine sections, begun near the scalp and blurred longer than elsewhere, so that
+    /// Paint at the hairline: through its fine sections, begun near the scalp and blurred longer than elsewhere, so
+    /// that
     /// it is the brightest and no edge shows.
     /// </summary>
     /// <param name="shape">Upper edge.</param>

@@ -68,7 +68,8 @@ internal static partial class FixesToTry
         ByKind.TryGetValue(finding.Kind, out var fixes) ? fixes(finding, head) : [];
 
     /// <summary>
-    /// Coarser sections, the face as it is: first thicker alone, then wider too, each a little more; paint follows where
+    /// Coarser sections, the face as it is: first thicker alone, then wider too, each a little more; paint follows
+    /// where
     /// a zone is painted alike.
     /// </summary>
     private static IEnumerable<(Sentence Label, PlanEdit Edit)> Coarser(PlannedHead head)

@@ -51,7 +51,8 @@ public sealed record HouseRules(
 )
 {
     /// <summary>
-    /// The trade's usual start: level sections two centimetres thick below the ridge and finer above it with a leave-out between, finest at the face,
+    /// The trade's usual start: level sections two centimetres thick below the ridge and finer above it with a
+    /// leave-out between, finest at the face,
     /// film on lower layers.
     /// </summary>
     public static HouseRules Usual { get; } =

@@ -70,7 +70,9 @@ public sealed record Sections(
     /// <summary>Most that is left out between sections, mm.</summary>
     public const double MostLeaveOutMm = 20;
 
-    /// <summary>The usual start above the ridge: horizontal, about a centimetre and a half thick, a leave-out between.</summary>
+    /// <summary>
+    /// The usual start above the ridge: horizontal, about a centimetre and a half thick, a leave-out between.
+    /// </summary>
     public static Sections Usual { get; } = new(Parting.Horizontal, 16, 4, 6, true);
 
     /// <summary>Finest at the face.</summary>

@@ -20,7 +20,9 @@ internal sealed record PatternOnClient(int Panels, double Minutes, double Grams,
 
     private const int Width = 180;
 
-    /// <summary>A pattern tried on the client of a visit, nothing stored or kept; null where there is no such pattern.</summary>
+    /// <summary>
+    /// A pattern tried on the client of a visit, nothing stored or kept; null where there is no such pattern.
+    /// </summary>
     public static PatternOnClient? Of(MixAtWork at, string pattern, IReadOnlyList<PatternRow> own, Heads heads)
     {
         var (hair, before) = (at.Work.Visit.Hair, at.Work.Stored.Plan);

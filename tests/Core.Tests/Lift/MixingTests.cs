@@ -7,7 +7,9 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Lift;
 
-/// <summary>What proportions, a second lightener and an additive do to the work; and what of a formula can be taken.</summary>
+/// <summary>
+/// What proportions, a second lightener and an additive do to the work; and what of a formula can be taken.
+/// </summary>
 public sealed class MixingTests
 {
     private static readonly LightenerFigures Clay = LiftTables.Of(Lightener.Clay),

@@ -12,7 +12,9 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Lift;
 
-/// <summary>What is offered without being asked keeps to what hair can bear; the rules are written out here once more.</summary>
+/// <summary>
+/// What is offered without being asked keeps to what hair can bear; the rules are written out here once more.
+/// </summary>
 public sealed class OfferTests
 {
     private const int Clients = 1000;

@@ -8,7 +8,10 @@ using Wendro.Core.Section;
 
 namespace Wendro.Core.Tests.Mix;
 
-/// <summary>Every finding of the mix: a plan that has it, words with figures, a fix after which it is gone; and the rest of a planned mix.</summary>
+/// <summary>
+/// Every finding of the mix: a plan that has it, words with figures, a fix after which it is gone; and the rest of a
+/// planned mix.
+/// </summary>
 public sealed class MixFindingsTests
 {
     private static readonly Product[] Shelf =

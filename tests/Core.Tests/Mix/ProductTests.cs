@@ -10,7 +10,10 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Mix;
 
-/// <summary>Products of the shelf: what can be noted of them, what they bring to a formula; what coats take and what must lie ready.</summary>
+/// <summary>
+/// Products of the shelf: what can be noted of them, what they bring to a formula; what coats take and what must lie
+/// ready.
+/// </summary>
 public sealed class ProductTests
 {
     private static readonly LightenerProduct Clay = (LightenerProduct)GenericProducts.All[0];

@@ -7,7 +7,9 @@ using Wendro.Core.Section;
 
 namespace Wendro.Core.Tests.Patterns;
 
-/// <summary>What a pattern proposes on a client it suits is nothing a second pair of eyes would warn of at once.</summary>
+/// <summary>
+/// What a pattern proposes on a client it suits is nothing a second pair of eyes would warn of at once.
+/// </summary>
 public sealed class PatternCareTests
 {
     private static readonly HairProfile[] Heads =

@@ -60,7 +60,9 @@ public sealed class TechniqueTests
             }
         );
 
-    /// <summary>Mean level of some strands of some zones between two distances from the scalp, cm, through the section.</summary>
+    /// <summary>
+    /// Mean level of some strands of some zones between two distances from the scalp, cm, through the section.
+    /// </summary>
     private static double Mean(
         PlannedHead head,
         Func<Zone, bool> which,

@@ -44,7 +44,9 @@ public sealed class EditKindsTests
         Assert.True(KindAttribute.OfEdits.Count >= 45);
     }
 
-    /// <summary>An edit that came in without some of its values is checked and labelled before anything is known to be there.</summary>
+    /// <summary>
+    /// An edit that came in without some of its values is checked and labelled before anything is known to be there.
+    /// </summary>
     [Fact]
     public void An_edit_without_its_values_gets_words_not_an_exception() =>
         Each.Of(

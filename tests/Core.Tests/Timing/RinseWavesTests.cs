@@ -20,7 +20,9 @@ public sealed class RinseWavesTests
                 Assert.Equal(waves.Order(), waves);
             });
 
-    /// <summary>By trying every set of the windows' ends: some best choice waits with each wave until something ends.</summary>
+    /// <summary>
+    /// By trying every set of the windows' ends: some best choice waits with each wave until something ends.
+    /// </summary>
     private static int Least(RinseWindow[] windows)
     {
         var moments = windows.Select(w => w.To).Distinct().ToArray();

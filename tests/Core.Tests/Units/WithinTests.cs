@@ -5,7 +5,9 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Units;
 
-/// <summary>Bounds stand with the number they bound; small types refuse what they can't be and compare as numbers do.</summary>
+/// <summary>
+/// Bounds stand with the number they bound; small types refuse what they can't be and compare as numbers do.
+/// </summary>
 public sealed class WithinTests
 {
     private sealed record Some(

@@ -216,7 +216,7 @@ export function usePlan(visit: string): { work: Work | undefined; problem: strin
   };
 }
 
-/** What an edit would change, while a handle moves: asked one at a time, always the newest, and dropped once stopped. */
+/** What an edit would change, while a handle moves: one at a time, always the newest, dropped once stopped. */
 function usePreview(visit: string, revision: () => number | undefined) {
   const [change, setChange] = useState<PlanChange>();
   const trying = useRef<{ busy: boolean; next: PlanEdit | undefined; sequence: number; stopped: number }>({

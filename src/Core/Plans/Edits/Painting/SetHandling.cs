@@ -4,7 +4,9 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
-/// <summary>Changes how the brush is pressed, how the panel is held, how much is teased, what it lies on. What is null stays.</summary>
+/// <summary>
+/// Changes how the brush is pressed, how the panel is held, how much is teased, what it lies on. What is null stays.
+/// </summary>
 [Kind("setHandling")]
 public sealed record SetHandling(
     IReadOnlyList<PanelKey> Panels,
