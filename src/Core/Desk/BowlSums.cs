@@ -136,6 +136,8 @@ public static partial class DeskSums
             toned.Colour.Lightness,
             toned.Colour.Chroma,
             toned.Colour.Hue,
+            toned.Level,
+            toned.Before,
             (
                 toned.Neutralised >= 0
                     ? $"It takes {toned.Neutralised:P0} of the undertone away; what is left is {toned.Remaining}. "

@@ -139,6 +139,8 @@ public sealed record ToneAnswer(
     double Lightness,
     double Chroma,
     double Hue,
+    double Level,
+    string Before,
     Sentence Why
 );
 

@@ -18,6 +18,31 @@ public static class LevelColours
     private static readonly double[] Chromas = [3, 6, 9.5, 13, 18, 23, 27, 26.5, 24, 20];
     private static readonly double[] Hues = [40, 42, 45, 49, 54, 59, 64, 70, 76, 84];
 
+    // Lifted hair is vivid until it is toned: the same levels are another colour than hair that grew so.
+    private static readonly double[] LiftedLightnesses = [8, 14, 20, 27, 35, 44, 54, 65, 75, 84];
+    private static readonly double[] LiftedChromas = [4, 9, 16, 24, 31, 38, 42, 39, 29, 19];
+    private static readonly double[] LiftedHues = [36, 37, 39, 44, 51, 60, 69, 79, 87, 92];
+
+    /// <summary>Linear sRGB of hair lifted to a level and not toned yet, in even light, 0..1 each. Model assumption.</summary>
+    /// <param name="level">1..10; outside, the nearest end.</param>
+    public static (double R, double G, double B) Lifted(double level)
+    {
+        var hue = Between(LiftedHues, level) * Math.PI / 180;
+        var chroma = Between(LiftedChromas, level);
+        var (r, g, b) = FromLab(Between(LiftedLightnesses, level), chroma * Math.Cos(hue), chroma * Math.Sin(hue));
+        return (Math.Clamp(r, 0, 1), Math.Clamp(g, 0, 1), Math.Clamp(b, 0, 1));
+    }
+
+    /// <summary>The level of lifted hair that is as light as this, 1..10.</summary>
+    /// <param name="lightness">CIE L*.</param>
+    public static double LevelOfLifted(double lightness)
+    {
+        var l = Math.Clamp(lightness, LiftedLightnesses[0], LiftedLightnesses[^1]);
+        var i = Math.Min(LiftedLightnesses.Count(x => x <= l), LiftedLightnesses.Length - 1);
+        var (below, above) = (LiftedLightnesses[i - 1], LiftedLightnesses[i]);
+        return i + (l - below) / (above - below);
+    }
+
     /// <summary>CIE L* of hair at a level, 8..79. Model assumption.</summary>
     /// <param name="level">1..10; outside, the nearest end.</param>
     public static double Lightness(double level) => Between(Lightnesses, level);

@@ -48,10 +48,12 @@ public sealed record ToneCase(
 /// <param name="Remaining">What is left, in a word.</param>
 /// <param name="Hex">The colour, #rrggbb.</param>
 /// <param name="Colour">The colour by how light, how strong and which.</param>
-public sealed record Toned(double Neutralised, string Remaining, string Hex, Oklch Colour);
+/// <param name="Level">How light it is then, as a level of lifted hair.</param>
+/// <param name="Before">The colour before it, #rrggbb.</param>
+public sealed record Toned(double Neutralised, string Remaining, string Hex, Oklch Colour, double Level, string Before);
 
 /// <summary>
-/// Toning as absorbance on linear light: R = R₀ · 10^(−dose · uptake · a), dose = 0.35 · 2^((8 − depth)/2),
+/// Toning as absorbance on linear light: R = R₀ · 10^(−dose · uptake · a), R₀ the colour of hair lifted and not toned yet, dose = 0.55 · 2^((8 − depth)/2),
 /// uptake = (1 − e^(−t/8 min)) · porosity · dryness. Model assumption throughout.
 /// </summary>
 public static class Toner
@@ -66,11 +68,11 @@ public static class Toner
     public static (double R, double G, double B) Absorbance(Reflect reflect) =>
         reflect switch
         {
-            Reflect.Ash => (.52, .30, .08),
-            Reflect.Matte => (.58, .12, .28),
-            Reflect.Violet => (.42, .36, .08),
-            Reflect.Pearl => (.40, .32, .14),
-            Reflect.Beige => (.26, .30, .38),
+            Reflect.Ash => (.50, .36, .02),
+            Reflect.Matte => (.58, .22, .16),
+            Reflect.Violet => (.42, .40, .00),
+            Reflect.Pearl => (.38, .34, .08),
+            Reflect.Beige => (.40, .36, .16),
             Reflect.Gold => (.08, .22, .60),
             Reflect.Copper => (.06, .42, .70),
             Reflect.Red => (.05, .62, .60),
@@ -78,7 +80,7 @@ public static class Toner
         };
 
     /// <summary>How strong a toner of a depth is. Model assumption.</summary>
-    public static double Dose(double depth) => 0.35 * Math.Pow(2, (8 - depth) / 2);
+    public static double Dose(double depth) => 0.55 * Math.Pow(2, (8 - depth) / 2);
 
     /// <summary>Share of it taken up after some minutes; above 1 on porous, dry hair.</summary>
     public static double Uptake(double minutes, Porosity porosity, Dryness dryness) =>
@@ -102,6 +104,7 @@ public static class Toner
         ArgumentNullException.ThrowIfNull(of);
         var (r, g, b) = Bare(of);
         var before = Oklch.Of(r, g, b);
+        var raw = HexOf(r, g, b);
         var (x, y, z) = Absorbance(of.Reflect);
         var strength = Dose(of.Depth) * Uptake(of.Minutes, of.Porosity, of.Dryness) * OnHair(of.Level, of.Depth);
         double Toned(double light, double absorbs) => light * Math.Pow(10, -strength * absorbs);
@@ -111,10 +114,15 @@ public static class Toner
         return new(
             neutralised,
             WordOf(after),
-            $"#{LevelColours.Encode(r):x2}{LevelColours.Encode(g):x2}{LevelColours.Encode(b):x2}",
-            after
+            HexOf(r, g, b),
+            after,
+            Math.Min(of.Level, LevelColours.LevelOfLifted(LevelColours.LightnessOf(r, g, b))),
+            raw
         );
     }
+
+    private static string HexOf(double r, double g, double b) =>
+        $"#{LevelColours.Encode(r):x2}{LevelColours.Encode(g):x2}{LevelColours.Encode(b):x2}";
 
     /// <summary>
     /// On hair a level darker than itself a toner does nothing; at its own level and on lighter hair all of it.
@@ -124,13 +132,13 @@ public static class Toner
     /// <summary>The hair's colour: as light as its level, as warm as its undertone.</summary>
     private static (double R, double G, double B) Bare(ToneCase of)
     {
-        var own = LevelColours.Linear(of.Level);
+        var own = LevelColours.Lifted(of.Level);
         if (of.Undertone is not { } undertone)
         {
             return own;
         }
 
-        var shown = LevelColours.Linear(undertone);
+        var shown = LevelColours.Lifted(undertone);
         double Light((double R, double G, double B) c) => 0.2126 * c.R + 0.7152 * c.G + 0.0722 * c.B;
         var scale = Light(own) / Math.Max(1e-6, Light(shown));
         return (Math.Min(1, shown.R * scale), Math.Min(1, shown.G * scale), Math.Min(1, shown.B * scale));

@@ -20,12 +20,12 @@ public sealed class TonerTests
     [Fact]
     public void The_sum_is_absorbance_on_linear_light()
     {
-        var (r, g, b) = LevelColours.Linear(9);
-        var strength = 0.35 * Math.Pow(2, (8 - 9.0) / 2) * (1 - Math.Exp(-20 / 8.0));
+        var (r, g, b) = LevelColours.Lifted(9);
+        var strength = 0.55 * Math.Pow(2, (8 - 9.0) / 2) * (1 - Math.Exp(-20 / 8.0));
         var expected = Oklch.Of(
             r * Math.Pow(10, -strength * .42),
-            g * Math.Pow(10, -strength * .36),
-            b * Math.Pow(10, -strength * .08)
+            g * Math.Pow(10, -strength * .40),
+            b * Math.Pow(10, -strength * .00)
         );
         Assert.Equal(expected.Lightness, Toner.Of(Usual).Colour.Lightness, 1e-12);
         Assert.Equal(expected.Chroma, Toner.Of(Usual).Colour.Chroma, 1e-12);
@@ -46,7 +46,7 @@ public sealed class TonerTests
     public void It_never_lightens_and_leaves_hair_a_level_darker_than_itself_alone() =>
         AnyCase.Sample(c =>
         {
-            var (r, g, b) = LevelColours.Linear(c.Level);
+            var (r, g, b) = LevelColours.Lifted(c.Level);
             var before = Oklch.Of(r, g, b);
             var after = Toner.Of(c);
             Assert.True(after.Colour.Lightness <= before.Lightness + 1e-9);
@@ -65,7 +65,7 @@ public sealed class TonerTests
         Assert.True(
             Toner.Uptake(20, Porosity.Normal, Dryness.Soaked) < Toner.Uptake(20, Porosity.Normal, Dryness.Damp)
         );
-        Assert.Equal(0.7, Toner.Dose(6), 1e-12);
+        Assert.Equal(1.1, Toner.Dose(6), 1e-12);
     }
 
     [Fact]
@@ -75,5 +75,62 @@ public sealed class TonerTests
         Assert.InRange(Oklch.Of(1, 1, 0).Hue, 100, 115);
         Assert.Equal(0.62796, Oklch.Of(1, 0, 0).Lightness, 1e-4);
         Assert.Equal(29.23, Oklch.Of(1, 0, 0).Hue, 0.1);
+    }
+
+    [Theory]
+    [InlineData(1, "#1e1714")]
+    [InlineData(2, "#2f211c")]
+    [InlineData(3, "#452b23")]
+    [InlineData(4, "#5d3527")]
+    [InlineData(5, "#784630")]
+    [InlineData(6, "#925b32")]
+    [InlineData(7, "#a9753d")]
+    [InlineData(8, "#bf9759")]
+    [InlineData(9, "#ceb683")]
+    [InlineData(10, "#dfd1ae")]
+    public void Lifted_hair_is_vivid_until_it_is_toned(double level, string hex)
+    {
+        var (r, g, b) = LevelColours.Lifted(level);
+        byte[] said = Convert.FromHexString(hex[1..]);
+        byte[] drawn = [LevelColours.Encode(r), LevelColours.Encode(g), LevelColours.Encode(b)];
+        for (var c = 0; c < 3; c++)
+        {
+            Assert.InRange(drawn[c], said[c] - 3, said[c] + 3);
+        }
+
+        Assert.Equal(level, LevelColours.LevelOfLifted(LevelColours.LightnessOf(r, g, b)), 0.05);
+        var natural = LevelColours.Linear(level);
+        Assert.True(Oklch.Of(r, g, b).Chroma > Oklch.Of(natural.R, natural.G, natural.B).Chroma - 0.01);
+    }
+
+    [Theory]
+    [InlineData(7)]
+    [InlineData(8)]
+    [InlineData(9)]
+    public void A_cool_toner_at_its_own_level_takes_a_third_to_a_half_and_costs_about_a_level(double level)
+    {
+        foreach (var reflect in new[] { Reflect.Ash, Reflect.Violet, Reflect.Pearl })
+        {
+            var toned = Toner.Of(Usual with { Level = level, Depth = level, Reflect = reflect });
+            Assert.InRange(toned.Neutralised, 0.25, 0.6);
+            Assert.InRange(level - toned.Level, 0.4, 1.6);
+        }
+
+        var beige = Toner.Of(Usual with { Level = level, Depth = level, Reflect = Reflect.Beige });
+        Assert.InRange(beige.Neutralised, 0.1, 0.4);
+        Assert.True(
+            beige.Neutralised < Toner.Of(Usual with { Level = level, Depth = level, Reflect = Reflect.Ash }).Neutralised
+        );
+    }
+
+    [Fact]
+    public void What_is_left_has_a_word()
+    {
+        Assert.Contains(Toner.Of(Usual with { Level = 6, Depth = 9 }).Remaining, new[] { "orange", "copper", "gold" });
+        Assert.Contains(Toner.Of(Usual with { Minutes = 0 }).Remaining, new[] { "yellow", "gold" });
+        Assert.Contains(
+            Toner.Of(Usual with { Depth = 6, Minutes = 60, Porosity = Porosity.High }).Remaining,
+            new[] { "violet", "rose", "neutral", "blue" }
+        );
     }
 }

@@ -3009,6 +3009,9 @@ export interface components {
             chroma: number;
             /** Format: double */
             hue: number;
+            /** Format: double */
+            level: number;
+            before: string;
             why: components["schemas"]["Sentence"];
             whyParts?: null | components["schemas"]["SentencePiece"][];
         };

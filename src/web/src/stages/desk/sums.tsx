@@ -210,6 +210,7 @@ export const sums: readonly SumOf[] = [
     start: { level: 9, depth: 8, reflect: "pearl", porosity: "normal", dryness: "damp", minutes: 20 },
     say: (a) => `${Math.round(a.neutralised * 100)} % neutralised, left: ${a.remaining}`,
     also: (a) => [
+      `Level ${a.level.toFixed(1)} after it. Raw it is ${a.before}`,
       `${a.hex}: lightness ${a.lightness.toFixed(2)}, chroma ${a.chroma.toFixed(3)}, hue ${a.hue.toFixed(0)}°`,
     ],
   },
