@@ -276,7 +276,7 @@ public sealed class SectionTests(Server server) : IClassFixture<Server>
         );
         Assert.Equal(400, status);
         Assert.NotNull(body!["errors"]!["rules.thicknessMm"]);
-        Assert.Equal(12, (double)(await http.ReadAsync("/api/house-rules"))["rules"]!["thicknessMm"]!);
+        Assert.Equal(16, (double)(await http.ReadAsync("/api/house-rules"))["rules"]!["thicknessMm"]!);
     }
 
     [Theory]
