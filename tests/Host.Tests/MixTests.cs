@@ -286,7 +286,7 @@ public sealed class MixTests : IDisposable
         await http.EditAsync(
             visit,
             (int)before["revision"]!,
-            """{"kind":"setFormula","formula":{"id":"A","lightener":"clay","volume":25,"minutes":40,"product":"Lantern clay","developerParts":3}}"""
+            """{"kind":"setFormula","formula":{"id":"A","lightener":"clay","volume":25,"minutes":40,"product":"Lantern clay","developerParts":3.5}}"""
         );
         var loose = (await MixAsync(visit))["formulas"]![0]!;
         Assert.Equal("runny", (string)loose["formula"]!["consistency"]!);
