@@ -40,10 +40,18 @@ public sealed class SectionTests(App app) : IClassFixture<App>
         app.Until("the old panels", _ => Panels(app) == panels ? "yes" : null);
         Saved(app);
 
-        // Thickness by its handle on the map, by key, a millimetre each way.
+        // Thickness by its handle on the map: dragged, thicker makes fewer panels, thinner more; by key, one millimetre.
         var thick = Value(app, "Thickness on the map");
-        app.Named("slider", "Thickness on the map").SendKeys(Keys.ArrowUp);
-        app.Until("a millimetre more", _ => Value(app, "Thickness on the map") == thick + 1 ? "yes" : null);
+        new Actions(app.Browser)
+            .MoveToElement(app.Named("slider", "Thickness on the map"))
+            .ClickAndHold()
+            .MoveByOffset(8, -4)
+            .MoveByOffset(8, -4)
+            .Release()
+            .Perform();
+        app.Until("another thickness", _ => Value(app, "Thickness on the map") != thick ? "yes" : null);
+        var thicker = Value(app, "Thickness on the map") > thick;
+        app.Until("fewer panels, or more", _ => (thicker ? Panels(app) < panels : Panels(app) > panels) ? "yes" : null);
         Saved(app);
         thick = Value(app, "Thickness on the map");
         app.Named("slider", "Thickness on the map").SendKeys(Keys.ArrowDown);

@@ -34,24 +34,9 @@ public sealed record Coat(PaintedPanel Painted, Formula Formula, Exposure Works)
     public Lifting? LiftingOf(HairProfile hair, Zone zone, HairState state)
     {
         ArgumentNullException.ThrowIfNull(hair);
-        return Formula.Light is not { } light
-            ? null
-            : new Lifting(
-                new LiftCase(
-                    Level.Clamp(state.Level),
-                    hair.In(zone).Diameter,
-                    state.Porosity,
-                    state.Coloured,
-                    light.Lightener,
-                    Formula.Volume,
-                    Painted.Paint.Covering,
-                    Formula.LowHeat,
-                    Hairline: ZoneFacts.IsHairline(zone),
-                    Own: hair.Own,
-                    Figures: light.OwnFigures(),
-                    Mixture: Mixing.SpeedOf(Formula)
-                )
-            );
+        return Formula.CaseOn(hair.In(zone), state, Painted.Paint.Covering, ZoneFacts.IsHairline(zone)) is { } of
+            ? new Lifting(of)
+            : null;
     }
 }
 

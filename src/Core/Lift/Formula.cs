@@ -1,3 +1,5 @@
+using Wendro.Core.Hair;
+using Wendro.Core.Paint;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Lift;
@@ -103,6 +105,32 @@ public sealed record Formula(
         Light is not { } light ? Mixing.UsualPeak
         : light.Second is not { } second ? Mixing.PeakOf(light.Lightener)
         : Mixing.PeakOf(light.Lightener) * (1 - second.Share) + Mixing.PeakOf(second.Lightener) * second.Share;
+
+    /// <summary>The case of its lift on hair; null where it colours.</summary>
+    /// <param name="hair">The hair, of one zone.</param>
+    /// <param name="state">What state it is in where it is laid.</param>
+    /// <param name="covering">What covers it.</param>
+    /// <param name="hairline">Whether it is hair of the front hairline.</param>
+    public LiftCase? CaseOn(HairProfile hair, HairState state, Covering covering, bool hairline = false)
+    {
+        ArgumentNullException.ThrowIfNull(hair);
+        return Light is not { } light
+            ? null
+            : new LiftCase(
+                Level.Clamp(state.Level),
+                hair.Diameter,
+                state.Porosity,
+                state.Coloured,
+                light.Lightener,
+                Volume,
+                covering,
+                LowHeat,
+                Hairline: hairline,
+                Own: hair.Own,
+                Figures: light.OwnFigures(),
+                Mixture: Mixing.SpeedOf(this)
+            );
+    }
 
     /// <summary>How long a bowl of it can be painted from once it is mixed, minutes.</summary>
     public double WindowMinutes => Light?.FiguresOf().WindowMinutes ?? LiftTables.BowlWindowMinutes;

@@ -124,22 +124,27 @@ public static class LiftTables
         [.45, .65, .85, 1.0, 1.15]
     );
 
+    private static readonly LightenerFigures Clay = new(
+        6.5,
+        40,
+        26,
+        false,
+        ExcludesHeat: true,
+        WindowMinutes: ClayWindowMinutes,
+        ExcludesFoil: true
+    );
+    private static readonly LightenerFigures Powder = new(8, 14, 16, false, false, Swells: true);
+    private static readonly LightenerFigures Cream = new(7, 28, 20, true, false, WindowMinutes: CreamWindowMinutes);
+    private static readonly LightenerFigures Half = new(7, 28, 21, false, ExcludesHeat: true, ExcludesFoil: true);
+
     /// <summary>The lightener's constants.</summary>
     public static LightenerFigures Of(Lightener lightener) =>
         lightener switch
         {
-            Lightener.Clay => new(
-                6.5,
-                40,
-                26,
-                false,
-                ExcludesHeat: true,
-                WindowMinutes: ClayWindowMinutes,
-                ExcludesFoil: true
-            ),
-            Lightener.Powder => new(8, 14, 16, false, false, Swells: true),
-            Lightener.Cream => new(7, 28, 20, true, false, WindowMinutes: CreamWindowMinutes),
-            Lightener.Half => new(7, 28, 21, false, ExcludesHeat: true, ExcludesFoil: true),
+            Lightener.Clay => Clay,
+            Lightener.Powder => Powder,
+            Lightener.Cream => Cream,
+            Lightener.Half => Half,
         };
 
     /// <summary>

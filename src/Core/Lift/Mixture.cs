@@ -93,12 +93,9 @@ public sealed record LightenerMixture(
     {
         // Clay dries on its outside, whoever made it: foil is excluded by what it is.
         static LightenerFigures Told(LightenerFigures? own, Lightener kind) =>
-            own is null
-                ? LiftTables.Of(kind)
-                : own with
-                {
-                    ExcludesFoil = own.ExcludesFoil || LiftTables.Of(kind).ExcludesFoil,
-                };
+            own is null ? LiftTables.Of(kind)
+            : own.ExcludesFoil || !LiftTables.Of(kind).ExcludesFoil ? own
+            : own with { ExcludesFoil = true };
         var first = Told(Figures, Lightener);
         return Second is null
             ? first

@@ -47,14 +47,9 @@ public readonly record struct Way(LightenerFigures Figures, Volume Volume, Cover
 /// <param name="Delicate">Whether the hair is dry, breaking or porous.</param>
 public readonly record struct Offer(bool Tested, bool Delicate)
 {
-    /// <summary>Never with foil or heat, volume.</summary>
-    private const double Strongest = 40;
-
-    /// <summary>Most with heat, volume.</summary>
-    private const double StrongestWithHeat = 30;
-
-    /// <summary>Most in foil before and after a strand test, and on dry or porous hair, volume.</summary>
-    private const double FoilUntested = 20,
+    /// <summary>Most with heat, in foil before and after a strand test, and on dry or porous hair, volume.</summary>
+    private const double WithHeat = 30,
+        FoilUntested = 20,
         FoilTested = 30,
         OnDelicate = 20;
 
@@ -87,8 +82,7 @@ public readonly record struct Offer(bool Tested, bool Delicate)
     public bool Allows(Way way) =>
         !(way.Covering == Covering.Foil && way.Figures.ExcludesFoil)
         && !(way.LowHeat && way.Figures.ExcludesHeat)
-        && !(way.Volume.Value >= Strongest && (way.Covering == Covering.Foil || way.LowHeat))
-        && way.Volume.Value <= Most(way.Covering);
+        && way.Volume.Value <= Most(way.Covering, way.LowHeat);
 
     /// <summary>Whether a formula may be offered under a covering; a deposit lifts nothing.</summary>
     public bool Allows(Formula formula, Covering covering)
@@ -108,18 +102,21 @@ public readonly record struct Offer(bool Tested, bool Delicate)
         }
 
         var heat = formula.LowHeat && !light.FiguresOf().ExcludesHeat;
-        var most = Math.Min(Most(covering), heat ? StrongestWithHeat : Strongest);
-        return formula with { Volume = new(Math.Min(formula.Volume.Value, most)), LowHeat = heat };
+        return formula with { Volume = new(Math.Min(formula.Volume.Value, Most(covering, heat))), LowHeat = heat };
     }
 
     /// <summary>Strongest developer that is offered under a covering, volume.</summary>
-    public double Most(Covering covering) =>
-        Math.Min(
-            Delicate ? OnDelicate : Strongest,
-            covering != Covering.Foil ? Strongest
-                : Tested ? FoilTested
-                : FoilUntested
-        );
+    /// <param name="covering">The covering.</param>
+    /// <param name="lowHeat">Low heat on it.</param>
+    public double Most(Covering covering, bool lowHeat = false) =>
+        new[]
+        {
+            Delicate ? OnDelicate : Volume.Strongest,
+            lowHeat ? WithHeat : Volume.Strongest,
+            covering != Covering.Foil ? Volume.Strongest
+            : Tested ? FoilTested
+            : FoilUntested,
+        }.Min();
 
     /// <summary>Most levels that are promised under a covering; no bound once a strand was tested.</summary>
     public double LevelsPromised(Covering covering) =>

@@ -119,7 +119,11 @@ public static class Remedies
         {
             foreach (var other in Others(of))
             {
-                Try("covering", $"{Words(other.Lightener)}, {other.Volume}, {Words(other.Covering)} together", other);
+                Try(
+                    "covering",
+                    $"Mix {Words(other.Lightener)} with {other.Volume}, {Words(other.Covering)}, all together",
+                    other
+                );
             }
         }
 

@@ -99,7 +99,7 @@ internal static class Divided
                 "Triangles at the face: they contour it."
             )
             .Mix(FormulaId.A, Lightener.Clay, 30, "First group.")
-            .Mix(FormulaId.B, Lightener.Clay, 20, "Second group, a shade deeper.", below: 0.7)
+            .Mix(FormulaId.B, Lightener.Clay, 20, "Second group, a shade deeper.", below: 0.7, weaker: true)
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
                 k => k.Column % 2 == 0,

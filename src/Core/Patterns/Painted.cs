@@ -241,7 +241,14 @@ internal static class Painted
                 "Coarser behind, with natural hair between."
             )
             .Mix(FormulaId.A, Lightener.Clay, 30, "The block.")
-            .Mix(FormulaId.B, Lightener.Clay, 20, "Weaker behind it: the contrast is the point.", below: 0.6)
+            .Mix(
+                FormulaId.B,
+                Lightener.Clay,
+                20,
+                "Weaker behind it: the contrast is the point.",
+                below: 0.6,
+                weaker: true
+            )
             .Paint(Sketch.Hairline, s.AtFace(ShapeKind.Full, 0.06), "The block, solid and bright.")
             .Paint(
                 [Zone.SideLeft, Zone.SideRight, Zone.TopLeft, Zone.TopRight],
@@ -301,7 +308,8 @@ internal static class Painted
                 Lightener.Clay,
                 20,
                 "Weaker where painted first, under film, which keeps it working.",
-                Covering.Film
+                Covering.Film,
+                weaker: true
             )
             .Mix(FormulaId.B, Lightener.Clay, 30, "Stronger where painted last, so that all is ready together.")
             .Paint(
@@ -360,7 +368,14 @@ internal static class Painted
                 "Narrow above it, where every piece shows."
             )
             .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 9, 4, 2, false), "Fine at the hairline.")
-            .Mix(FormulaId.A, Lightener.Clay, 20, "Weaker below: it is painted first and works longest.", below: 0.7)
+            .Mix(
+                FormulaId.A,
+                Lightener.Clay,
+                20,
+                "Weaker below: it is painted first and works longest.",
+                below: 0.7,
+                weaker: true
+            )
             .Mix(FormulaId.B, Lightener.Clay, 30, "Above and at the face.")
             .Paint(
                 Sketch.Back.Append(Zone.SideLeft).Append(Zone.SideRight),

@@ -55,7 +55,7 @@ public sealed class Sketch
             )
             .Append(new SetReach(Reach.Full))
             .Append(new SetFrame(Section.Frame.EarToEar))
-            .Append(new SetFormula(Aimed(house.Formula, Covering.Open, 0)))
+            .Append(new SetFormula(MixForWish.Of(house.Formula, Hair, plan.Wish.EndsLevel, Covering.Open)))
             .ToArray();
         Step("Start from a clean head.", clean);
     }
@@ -133,70 +133,28 @@ public sealed class Sketch
     /// <param name="why">One sentence.</param>
     /// <param name="under">What covers it.</param>
     /// <param name="below">How far below the wish it aims, levels.</param>
+    /// <param name="weaker">Whether it is meant to be the weaker of two, and never gets stronger than named.</param>
     public Sketch Mix(
         FormulaId id,
         Lightener lightener,
         double volume,
         string why,
         Covering under = Covering.Open,
-        double below = 0
+        double below = 0,
+        bool weaker = false
     ) =>
         Step(
             why,
             new SetFormula(
-                Aimed(Formula.Lightening(id, lightener, volume, LiftTables.LeafletLimitMinutes), under, below)
+                MixForWish.Of(
+                    Formula.Lightening(id, lightener, volume, LiftTables.LeafletLimitMinutes),
+                    Hair,
+                    Level.Clamp(plan.Wish.EndsLevel - below),
+                    under,
+                    weaker ? volume : Volume.Strongest
+                )
             )
         );
-
-    private Formula Aimed(Formula formula, Covering under, double below)
-    {
-        var offer = Offer.On(Hair);
-        var target = Level.Clamp(plan.Wish.EndsLevel.Value - below);
-        var mild = offer.Within(formula, under);
-        var limit = Math.Floor(formula.LimitMinutes ?? LiftTables.LeafletLimitMinutes);
-        foreach (
-            var volume in new[] { mild.Volume.Value, 10, 20, 30, 40 }
-                .Where(v => v >= mild.Volume.Value && v <= offer.Most(under))
-                .Distinct()
-                .Order()
-        )
-        {
-            var tried = mild with { Volume = new(volume) };
-            if (offer.Allows(tried, under) && MinutesTo(tried, under, target) is { } minutes && minutes <= limit)
-            {
-                return tried with { Minutes = new(Math.Max(LeastMinutes, Math.Ceiling(minutes))) };
-            }
-        }
-
-        return mild with
-        {
-            Volume = new(Math.Max(mild.Volume.Value, Math.Min(offer.Most(under), mild.Volume.Value))),
-            Minutes = new(limit),
-        };
-    }
-
-    private double? MinutesTo(Formula formula, Covering under, Level target)
-    {
-        var light = formula.Light!;
-        return new Lifting(
-            new LiftCase(
-                Hair.NaturalLevel,
-                Hair.Diameter,
-                Hair.Porosity,
-                Hair.Coloured,
-                light.Lightener,
-                formula.Volume,
-                under,
-                formula.LowHeat,
-                Own: Hair.Own,
-                Figures: light.OwnFigures(),
-                Mixture: Mixing.SpeedOf(formula)
-            )
-        ).MinutesTo(target);
-    }
-
-    /// <summary>Sooner than this nothing painted by hand is rinsed, minutes. Model assumption.</summary>
-    private const double LeastMinutes = 15;
 
     /// <summary>Mixes a deposit.</summary>
     public Sketch Colour(FormulaId id, double level, double volume, double minutes, string why) =>

@@ -53,8 +53,17 @@ public static class MixFixes
                     ? Set($"{volume.Value:0.#} vol", formula with { Volume = volume })
                     : null,
         };
-        return ways.TryGetValue(finding.Kind, out var mend) ? mend() : null;
+        return ways.TryGetValue(finding.Kind, out var mend) && mend() is { } fix && MayBeOffered(fix, mix) ? fix : null;
     }
+
+    /// <summary>Whether a formula put in another's place may be offered under all that covers it.</summary>
+    private static bool MayBeOffered(MixFix fix, PlannedMix mix) =>
+        fix.Edit is not SetFormula { Formula: var changed }
+        || mix.Head.Plan.FormulaOf(changed.Id) is not { } now
+        || changed.Volume <= now.Volume
+        || mix.Head.Panels.SelectMany(p => p.Coats)
+            .Where(c => c.Formula.Id == changed.Id)
+            .All(c => Offer.On(mix.Head.Hair).Allows(changed, c.Painted.Paint.Covering));
 
     private static Volume? Nearest(Formula formula, PlannedMix mix) =>
         mix

@@ -23,7 +23,9 @@ public static class LevelColours
     private static readonly double[] LiftedChromas = [4, 9, 16, 24, 31, 38, 42, 39, 29, 19];
     private static readonly double[] LiftedHues = [36, 37, 39, 44, 51, 60, 69, 79, 87, 92];
 
-    /// <summary>Linear sRGB of hair lifted to a level and not toned yet, in even light, 0..1 each. Model assumption.</summary>
+    /// <summary>
+    /// Linear sRGB of hair lifted to a level and not toned yet, in even light, 0..1 each. Model assumption.
+    /// </summary>
     /// <param name="level">1..10; outside, the nearest end.</param>
     public static (double R, double G, double B) Lifted(double level)
     {

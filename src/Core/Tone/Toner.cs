@@ -53,7 +53,8 @@ public sealed record ToneCase(
 public sealed record Toned(double Neutralised, string Remaining, string Hex, Oklch Colour, double Level, string Before);
 
 /// <summary>
-/// Toning as absorbance on linear light: R = R₀ · 10^(−dose · uptake · a), R₀ the colour of hair lifted and not toned yet, dose = 0.55 · 2^((8 − depth)/2),
+/// Toning as absorbance on linear light: R = R₀ · 10^(−dose · uptake · a), R₀ the colour of hair lifted and not toned
+/// yet, dose = 0.55 · 2^((8 − depth)/2),
 /// uptake = (1 − e^(−t/8 min)) · porosity · dryness. Model assumption throughout.
 /// </summary>
 public static class Toner

@@ -81,6 +81,21 @@ public sealed class OfferTests
         Assert.False(clay && (covering == Covering.Foil || heat), said);
     }
 
+    private static void IsSafe(HairProfile hair, Formula? formula, Covering covering)
+    {
+        if (formula is { Light: { } light })
+        {
+            IsSafe(
+                hair.Own is not null,
+                IsDelicate(hair),
+                light.Lightener,
+                formula.Volume.Value,
+                covering,
+                formula.LowHeat
+            );
+        }
+    }
+
     [Fact]
     public void Remedies_say_what_they_change_reach_by_it_and_stay_within_the_limits() =>
         Gen.Select(Given.AnyLift, Gen.Double[2, 10], Gen.Bool)
@@ -192,17 +207,7 @@ public sealed class OfferTests
                 {
                     foreach (var paint in setting.Paint?.Coats() ?? [])
                     {
-                        if (Settings.FormulaOf(paint.Formula, plan, hair) is { Light: { } light } formula)
-                        {
-                            IsSafe(
-                                hair.Own is not null,
-                                IsDelicate(hair),
-                                light.Lightener,
-                                formula.Volume.Value,
-                                paint.Covering,
-                                formula.LowHeat
-                            );
-                        }
+                        IsSafe(hair, Settings.FormulaOf(paint.Formula, plan, hair), paint.Covering);
                     }
                 }
             },
@@ -230,17 +235,7 @@ public sealed class OfferTests
                         .Plan;
                     foreach (var paint in plan.Zones.Values.SelectMany(z => z.Paint.Values).SelectMany(p => p.Coats()))
                     {
-                        if (plan.FormulaOf(paint.Formula) is { Light: { } light } formula)
-                        {
-                            IsSafe(
-                                hair.Own is not null,
-                                IsDelicate(hair),
-                                light.Lightener,
-                                formula.Volume.Value,
-                                paint.Covering,
-                                formula.LowHeat
-                            );
-                        }
+                        IsSafe(hair, plan.FormulaOf(paint.Formula), paint.Covering);
                     }
                 }
             },
@@ -277,14 +272,9 @@ public sealed class OfferTests
                     if (Fixes.For(finding, head, cutting) is { } fix)
                     {
                         var after = head.After(head.Plan.Apply(fix.Edit, cutting).Plan, looks, cutting);
-                        var ways = after
-                            .Panels.SelectMany(p => p.Coats)
-                            .Where(c => c.Formula.Light is not null)
-                            .Select(c => (c.Formula.Light!.Lightener, c.Formula.Volume.Value, c.Painted.Paint.Covering))
-                            .Distinct();
-                        foreach (var (kind, volume, under) in ways)
+                        foreach (var coat in after.Panels.SelectMany(p => p.Coats))
                         {
-                            IsSafe(false, condition != Condition.Sound, kind, volume, under, false);
+                            IsSafe(hair, coat.Formula, coat.Painted.Paint.Covering);
                         }
                     }
                 }

@@ -58,7 +58,7 @@ function Away({ onBack }: { onBack(): void }) {
     }
     const knocking = setInterval(
       () =>
-        raw("/api/colours")
+        raw("/api/health")
           .then(onBack)
           .catch(() => undefined),
       knockEveryMs,

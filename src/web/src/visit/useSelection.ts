@@ -1,5 +1,6 @@
 import { useMemo, useState } from "react";
 import type { Finding, PanelView, PlanView } from "../api/client";
+import { panelAt } from "./panelAt";
 
 /** What is lit on the head for a moment. */
 export interface Glow {
@@ -26,8 +27,10 @@ export function useSelection(plan: PlanView) {
   const [several, setSeveral] = useState(false);
   const [marked, setMarked] = useState<ReadonlySet<string>>(new Set());
   const [glow, setGlow] = useState<Glow>({ lit: new Set(), key: 0 });
-  const chosen = plan.panels.find((p) => p.key === selected);
-  const panel = chosen ?? mostSeen(plan.panels);
+  // What was in hand stays in hand: cut anew, it is the panel nearest to it, also where nothing was picked yet.
+  const [usual] = useState(() => mostSeen(plan.panels)?.key);
+  const chosen = panelAt(plan.panels, selected);
+  const panel = chosen ?? panelAt(plan.panels, usual) ?? mostSeen(plan.panels);
   const picked = useMemo(() => {
     const here = new Set(plan.panels.map((p) => p.key));
     return panel ? [panel.key, ...[...others].filter((k) => k !== panel.key && here.has(k))] : [];

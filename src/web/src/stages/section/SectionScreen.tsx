@@ -5,6 +5,7 @@ import { Care } from "../../visit/Care";
 import { Columns } from "../../visit/Columns";
 import { HeadColumn } from "../../visit/HeadColumn";
 import { PlanMap } from "../../visit/PlanMap";
+import { panelAt } from "../../visit/panelAt";
 import { useVisit } from "../../visit/useVisit";
 import { Divide } from "./Divide";
 import { SectionHandles } from "./SectionHandles";
@@ -19,8 +20,7 @@ export function SectionScreen() {
   const section = useSection(visit, work.revision);
   const [zone, setZone] = useState<Zone>();
   // Until one is picked, one in the middle of the back, where there is room for its handles.
-  const panel =
-    selection.chosen ?? plan.panels.find((p) => p.zone === "upperBack" && p.row === 2) ?? selection.panel;
+  const panel = selection.chosen ?? panelAt(plan.panels, "upperBack/2/0") ?? selection.panel;
   const pickZone = (z: Zone) => {
     setZone(z);
     const first = plan.panels.find((p) => p.zone === z);
