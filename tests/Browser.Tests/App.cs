@@ -202,10 +202,16 @@ public sealed class App : IDisposable
     /// <summary>Ends the server as a power cut would and starts it again on the same data.</summary>
     public void KillAndRestart()
     {
+        Kill();
+        StartServer();
+    }
+
+    /// <summary>Ends the server as a power cut would.</summary>
+    public void Kill()
+    {
         server!.Kill(entireProcessTree: true);
         server.WaitForExit();
         server.Dispose();
-        StartServer();
     }
 
     private void Say(string? line)
@@ -249,7 +255,8 @@ public sealed class App : IDisposable
         return ((IPEndPoint)listener.LocalEndpoint).Port;
     }
 
-    private void StartServer()
+    /// <summary>Starts the server on the data there is.</summary>
+    public void StartServer()
     {
         // The bench starts the server as it is delivered, compiled ahead; tests start what was just built.
         var host = Environment.GetEnvironmentVariable("WENDRO_APP") is { Length: > 0 } app

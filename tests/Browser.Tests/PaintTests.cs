@@ -208,6 +208,30 @@ public sealed class PaintTests(App app) : IClassFixture<App>
         Assert.Empty(app.ConsoleErrors);
     }
 
+    [Fact]
+    public void That_the_server_is_away_is_told_once_and_work_goes_on_when_it_is_back()
+    {
+        app.Begin();
+        Open(app, "Sigrun Lathe");
+        app.Shape("V");
+        app.Until("a V", d => d.FindElements(Painted).Count == 1 ? d : null);
+        Saved(app);
+        app.Kill();
+        app.Button("Undo").Click();
+        var away = By.XPath("//*[@role='alert'][contains(., 'The server does not answer')]");
+        app.Find("told", away);
+        app.Button("Undo").Click();
+        app.Until("told once", d => d.FindElements(away).Count == 1 ? d : null);
+        app.StartServer();
+        app.Until("gone again", d => d.FindElements(away).Count == 0 ? d : null);
+
+        // What was not saved was not done; what is asked now is.
+        Assert.Single(app.Browser.FindElements(Painted));
+        app.Button("Undo").Click();
+        app.Until("undone", d => d.FindElements(Painted).Count == 0 ? d : null);
+        Assert.All(app.ConsoleErrors, e => Assert.Contains("ERR_CONNECTION", e, StringComparison.Ordinal));
+    }
+
     private static void Open(App app, string client)
     {
         app.Visit(client, "paint");

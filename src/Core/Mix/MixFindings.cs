@@ -144,8 +144,8 @@ public static class MixFindings
             var loose = (formula.Consistency == Consistency.Runny ? 1 : 0) + Mixing.RunsThrough(formula);
             var deep = mix.CoatsOf(formula)
                 .Where(c =>
-                    ProductFindings.LiesOverOthers(c.Coat)
-                    && ProductFindings.Through(c.Coat, c.Panel.Panel) >= mix.Limits.BleedShare
+                    BleedFindings.LiesOverOthers(c.Coat)
+                    && BleedFindings.Through(c.Coat, c.Panel.Panel) >= mix.Limits.BleedShare
                 )
                 .ToArray();
             if (loose <= 0 || deep.Length == 0)
@@ -153,7 +153,7 @@ public static class MixFindings
                 continue;
             }
 
-            var most = deep.Max(c => ProductFindings.Through(c.Coat, c.Panel.Panel));
+            var most = deep.Max(c => BleedFindings.Through(c.Coat, c.Panel.Panel));
             yield return About(
                 MixFault.RunnyForDepth,
                 Severity.Caution,
@@ -161,7 +161,7 @@ public static class MixFindings
                 $"1 : {formula.DeveloperPerPart:0.##} is "
                     + $"{Mixing.Words(formula.DeveloperPerPart, formula.PeakParts)}; on "
                     + $"{Findings.Panels(deep.Length).ToLowerInvariant()} in open air it goes "
-                    + $"{ProductFindings.HowFar(most)} the section.",
+                    + $"{BleedFindings.HowFar(most)} the section.",
                 $"Deepest stroke by thickness, and what a loose mixture adds; {mix.Limits.BleedShare:P0} and "
                     + $"more may come through.",
                 deep.Select(c => c.Panel.Panel.Key).ToArray(),

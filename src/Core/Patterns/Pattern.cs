@@ -25,6 +25,9 @@ public sealed record Pattern(
     Func<HairProfile, string?> Against
 )
 {
+    /// <summary>It suits everybody.</summary>
+    internal static string? Always(HairProfile hair) => null;
+
     /// <summary>
     /// The steps that lead from a plan to this pattern, fitted to the client's head, length and part.
     /// </summary>

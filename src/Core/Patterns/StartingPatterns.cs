@@ -5,7 +5,20 @@ public static class StartingPatterns
 {
     /// <summary>All of them, in the order of their technique.</summary>
     public static IReadOnlyList<Pattern> All { get; } =
-    [.. Painted.Patterns.Concat(Blended.Patterns).Concat(Divided.Patterns).OrderBy(p => p.Technique)];
+    [
+        .. new[]
+        {
+            WholeHead.Patterns,
+            FaceFirst.Patterns,
+            DarkHair.Patterns,
+            Curls.Patterns,
+            DepthAndColour.Patterns,
+            SecondVisits.Patterns,
+            AtHome.Patterns,
+        }
+            .SelectMany(family => family)
+            .OrderBy(p => p.Technique),
+    ];
 
     /// <summary>A pattern by its short name; null if there is none.</summary>
     public static Pattern? Of(string? id) => All.FirstOrDefault(p => p.Id == id);

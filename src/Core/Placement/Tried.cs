@@ -117,7 +117,7 @@ internal sealed class Tried
                 bleeds |=
                     !ZoneFacts.IsHairline(zone)
                     && painted.Light is { Painted.Paint.Covering: Covering.Open } open
-                    && ProductFindings.Through(open, panels.Panels[p]) >= plan.LimitsOf().BleedShare;
+                    && BleedFindings.Through(open, panels.Panels[p]) >= plan.LimitsOf().BleedShare;
                 touches |= painted.Light?.Painted.StartCm < plan.LimitsOf().ScalpCm;
                 dries |=
                     p == 0

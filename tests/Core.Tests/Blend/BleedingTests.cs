@@ -13,7 +13,7 @@ public sealed class BleedingTests
     private static double Through(PanelPaint paint, Formula formula, double thicknessMm = 10)
     {
         var panel = Given.PanelOf(thicknessMm);
-        return ProductFindings.Through(Coat.Planned(PaintedPanel.On(panel, paint, 1), formula), panel);
+        return BleedFindings.Through(Coat.Planned(PaintedPanel.On(panel, paint, 1), formula), panel);
     }
 
     [Fact]
@@ -43,7 +43,7 @@ public sealed class BleedingTests
     [InlineData(1.0, "right through")]
     [InlineData(2.72, "right through, and some way into the hair beneath,")]
     public void How_far_is_said_as_one_would_say_it(double share, string words) =>
-        Assert.Equal(words, ProductFindings.HowFar(share));
+        Assert.Equal(words, BleedFindings.HowFar(share));
 
     [Fact]
     public void Limits_are_what_the_method_says() =>

@@ -8,11 +8,9 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Patterns;
 
-/// <summary>Patterns that work with what is there: grey, old stripes, grown-out and light ends.</summary>
-internal static class Blended
+/// <summary>Patterns for hair that was worked on before.</summary>
+internal static class SecondVisits
 {
-    private static readonly Func<HairProfile, string?> Nothing = _ => null;
-
     public static IReadOnlyList<Pattern> Patterns { get; } =
     [
         new(
@@ -24,20 +22,12 @@ internal static class Blended
             hair => hair.GreyShare >= 0.1 ? null : "There is hardly any grey to blend."
         ),
         new(
-            "lines-softened",
-            "Stripes let go",
-            "old stripes softened first, then light and depth side by side",
-            11,
-            LinesSoftened,
-            hair => hair.Bands.Any(b => b.Share < 1) ? null : "No old stripes are noted."
-        ),
-        new(
             "raised-after-cut",
             "One step up",
             "the work raised after a haircut, the undercut left alone",
             12,
             RaisedAfterCut,
-            Nothing
+            Pattern.Always
         ),
         new(
             "refresh-dark",
@@ -45,7 +35,7 @@ internal static class Blended
             "grown-out work refreshed: the dark pieces between the light ones",
             16,
             RefreshDark,
-            hair => hair.Bands.Any(b => b.State == BandState.Lightened) ? null : "Nothing was lightened before."
+            hair => hair.Bands.Any(b => b.State == BandState.Lightened) ? null : "Pattern.Always was lightened before."
         ),
         new(
             "regrowth-blend",
@@ -56,13 +46,15 @@ internal static class Blended
             hair =>
                 hair.Bands.Any(b => b.State == BandState.Lightened) ? null : "There are no light ends to blend into."
         ),
+        new(
+            "lines-softened",
+            "Stripes let go",
+            "old stripes softened first, then light and depth side by side",
+            11,
+            LinesSoftened,
+            hair => hair.Bands.Any(b => b.Share < 1) ? null : "No old stripes are noted."
+        ),
     ];
-
-    private static double RegrowthShare(HairProfile hair)
-    {
-        var old = hair.Bands.FirstOrDefault(b => b.State == BandState.Lightened);
-        return old is null ? 0.25 : Math.Clamp(old.FromCm / hair.Cut.LongestCm, 0.06, 0.6);
-    }
 
     private static void GreyBlend(Sketch s)
     {
@@ -85,44 +77,6 @@ internal static class Blended
             s.Step("Both sides the same, heights and all.", new MirrorSide(Side.Left));
         }
     }
-
-    private static void LinesSoftened(Sketch s) =>
-        s.Cut(
-                Sketch.Back.Concat(Sketch.Upper),
-                new Sections(Parting.Horizontal, 28, 9, 10, true, Woven: true),
-                "Woven in two groups: one for depth, one for light, side by side."
-            )
-            .Cut(
-                Sketch.Hairline,
-                new Sections(Parting.Horizontal, 12, 6, 2, false, Woven: true),
-                "The same at the hairline, finer."
-            )
-            .Mix(FormulaId.A, Lightener.Clay, 20, "Mild: these ends were lightened before.")
-            .Colour(
-                FormulaId.B,
-                (s.Hair.NaturalLevel + s.EndsLevel) / 2,
-                10,
-                25,
-                "Half way between what grows and the old stripes."
-            )
-            .Paint(
-                ZoneFacts.All,
-                k => k.Column % 2 == 1,
-                s.From(ShapeKind.Reverse, 0.1, 0, 12, 12) with
-                {
-                    Formula = FormulaId.B,
-                    BandCm = s.Hair.Cut.LongestCm * 0.7,
-                    BlurCm = 8,
-                    Face = Face.Both,
-                },
-                "Step one: deposit on the lines, feathered downwards, softens where they begin."
-            )
-            .Paint(
-                ZoneFacts.All,
-                k => k.Column % 2 == 0,
-                s.From(ShapeKind.V, 0.5, 0.2, 8, 10),
-                "Step two: light low beside it, away from the old edge."
-            );
 
     private static void RaisedAfterCut(Sketch s) =>
         s.Without([Zone.Nape], "Undercut: there is nothing to paint.")
@@ -175,5 +129,49 @@ internal static class Blended
             )
             .Paint(Sketch.Hairline, s.From(ShapeKind.Full, grown * 0.2, 0, 8, 1), "Nearer the root at the face.")
             .OnRegrowth("Lightener ends where the hair is light already.");
+    }
+
+    private static void LinesSoftened(Sketch s) =>
+        s.Cut(
+                Sketch.Back.Concat(Sketch.Upper),
+                new Sections(Parting.Horizontal, 28, 9, 10, true, Woven: true),
+                "Woven in two groups: one for depth, one for light, side by side."
+            )
+            .Cut(
+                Sketch.Hairline,
+                new Sections(Parting.Horizontal, 12, 6, 2, false, Woven: true),
+                "The same at the hairline, finer."
+            )
+            .Mix(FormulaId.A, Lightener.Clay, 20, "Mild: these ends were lightened before.")
+            .Colour(
+                FormulaId.B,
+                (s.Hair.NaturalLevel + s.EndsLevel) / 2,
+                10,
+                25,
+                "Half way between what grows and the old stripes."
+            )
+            .Paint(
+                ZoneFacts.All,
+                k => k.Column % 2 == 1,
+                s.From(ShapeKind.Reverse, 0.1, 0, 12, 12) with
+                {
+                    Formula = FormulaId.B,
+                    BandCm = s.Hair.Cut.LongestCm * 0.7,
+                    BlurCm = 8,
+                    Face = Face.Both,
+                },
+                "Step one: deposit on the lines, feathered downwards, softens where they begin."
+            )
+            .Paint(
+                ZoneFacts.All,
+                k => k.Column % 2 == 0,
+                s.From(ShapeKind.V, 0.5, 0.2, 8, 10),
+                "Step two: light low beside it, away from the old edge."
+            );
+
+    private static double RegrowthShare(HairProfile hair)
+    {
+        var old = hair.Bands.FirstOrDefault(b => b.State == BandState.Lightened);
+        return old is null ? 0.25 : Math.Clamp(old.FromCm / hair.Cut.LongestCm, 0.06, 0.6);
     }
 }

@@ -1,0 +1,65 @@
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Paint;
+using Wendro.Core.Section;
+
+namespace Wendro.Core.Patterns;
+
+/// <summary>Patterns for curls, expanded and dry.</summary>
+internal static class Curls
+{
+    public static IReadOnlyList<Pattern> Patterns { get; } =
+    [
+        new(
+            "curl-shell",
+            "Sun on the curls",
+            "curls, expanded and dry, lightened on their outer shell in three tiers",
+            1,
+            CurlShell,
+            hair => hair.Curl is Curl.Curly or Curl.Coily ? null : "It needs curls that stand out: this hair lies."
+        ),
+    ];
+
+    private static void CurlShell(Sketch s)
+    {
+        var by =
+            s.Hair.Curl == Curl.Coily
+                ? "Laid by hand, lock by lock."
+                : "Pressed on with a coated sheet, which is taken away again.";
+        var shell = s.From(ShapeKind.Scrunch, 0.3, 0, 5, 8) with { BlurCm = 2 };
+        s.Frame(
+                Frame.Tiers,
+                "Three tiers from the nape up, so that each curl shell is reached before the next falls over it."
+            )
+            .Cut(
+                ZoneFacts.All,
+                new Sections(Parting.Horizontal, 22, 7, 0, true),
+                "Thick, wide sections: curls break paint up by themselves."
+            )
+            .Paint(
+                [Zone.Nape, Zone.LowerBack],
+                shell with
+                {
+                    Shape = new Shape.Scrunch(1),
+                },
+                $"The lowest tier: one pass over the expanded curls, only the outer shell takes product. {by}"
+            )
+            .Paint(
+                Sketch.Upper.Append(Zone.UpperBack),
+                shell with
+                {
+                    Shape = new Shape.Scrunch(2),
+                },
+                "The tiers above: two passes, for more passes are lighter."
+            )
+            .Paint(
+                Sketch.Hairline,
+                shell with
+                {
+                    StartShare = 0.2,
+                    Shape = new Shape.Scrunch(4),
+                },
+                "Most round the face, by hand."
+            );
+    }
+}
