@@ -1,4 +1,6 @@
+using System.Text.Json.Serialization;
 using Wendro.Core.Lift;
+using Wendro.Core.Tone;
 using Wendro.Core.Units;
 
 namespace Wendro.Formats;
@@ -22,6 +24,8 @@ namespace Wendro.Formats;
 /// <param name="Shades">What a deposit is made of.</param>
 /// <param name="LowHeat">Low heat on it.</param>
 /// <param name="HeatConfirmed">That its leaflet allows heat was read and confirmed.</param>
+/// <param name="Base">What a colour is based on; nothing for a demi.</param>
+/// <param name="Reflect">A colour's reflect where no shades are told; nothing for natural.</param>
 public sealed record FormulaAsSent(
     FormulaId Id,
     Lightener Lightener,
@@ -37,7 +41,9 @@ public sealed record FormulaAsSent(
     Additive? Additive = null,
     ShadeMix? Shades = null,
     bool LowHeat = false,
-    bool HeatConfirmed = false
+    bool HeatConfirmed = false,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)] ColourBase? Base = null,
+    [property: JsonIgnore(Condition = JsonIgnoreCondition.WhenWritingNull)] Reflect? Reflect = null
 )
 {
     /// <summary>A formula as it is sent.</summary>
@@ -59,7 +65,9 @@ public sealed record FormulaAsSent(
             formula.Light?.Additive,
             formula.Deposit?.Shades,
             formula.LowHeat,
-            formula.HeatConfirmed
+            formula.HeatConfirmed,
+            formula.Deposit is { Base: not ColourBase.Demi } based ? based.Base : null,
+            formula.Deposit is { Reflect: not Core.Tone.Reflect.Natural } reflects ? reflects.Reflect : null
         );
     }
 
@@ -71,7 +79,12 @@ public sealed record FormulaAsSent(
     private Mixture Mixture() =>
         (DepositLevel, Shades) switch
         {
-            ({ } level, _) => new DepositMixture(level, Shades),
+            ({ } level, _) => new DepositMixture(
+                level,
+                Shades,
+                Base ?? ColourBase.Demi,
+                Reflect ?? Core.Tone.Reflect.Natural
+            ),
             (null, null) => new LightenerMixture(Lightener, Product, Figures, Second, Additive),
             (null, _) => throw new UnreadableException("Shades belong to a deposit: give it a level.", ".shades"),
         };

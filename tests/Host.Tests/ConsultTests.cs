@@ -1,4 +1,5 @@
 using System.Text.Json.Nodes;
+using Wendro.Core.Tone;
 
 namespace Wendro.Host.Tests;
 
@@ -251,10 +252,10 @@ public sealed class ConsultTests(Server server) : IClassFixture<Server>
             panels.Where(p => (string)p!["zone"]! == "crown"),
             p => Assert.Equal(3, (double)p!["meanLevel"]!, 1e-6)
         );
-        var levels = await http.GetByteArrayAsync(
-            new Uri($"/api/visits/{visit}/plan/levels?moment=before", UriKind.Relative)
+        var hair = await http.GetByteArrayAsync(
+            new Uri($"/api/visits/{visit}/plan/hair?moment=before", UriKind.Relative)
         );
-        Assert.Contains((byte)255, levels);
+        Assert.Contains(Tint.White.Index, hair.Where((_, i) => i % 2 == 1));
     }
 
     [Theory]

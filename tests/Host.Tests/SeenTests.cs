@@ -1,4 +1,6 @@
 using System.Buffers.Binary;
+using System.Net;
+using Wendro.Core.Tone;
 
 namespace Wendro.Host.Tests;
 
@@ -55,6 +57,47 @@ public sealed class SeenTests(Server server) : IClassFixture<Server>
         Assert.Equal(
             before,
             await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/plan/levels?moment=before", UriKind.Relative))
+        );
+    }
+
+    [Fact]
+    public async Task Lifted_hair_travels_raw_beside_its_level_and_a_deposit_with_its_reflect()
+    {
+        var visit = await http.NewVisitAsync();
+        async Task<byte[]> Bytes(string path) =>
+            await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/plan/{path}", UriKind.Relative));
+        await http.EditAsync(
+            visit,
+            1,
+            """{"kind":"paintZone","zone":"topLeft","paint":{"shape":"full","startCm":4}}"""
+        );
+        var (hair, levels) = (await Bytes("hair"), await Bytes("levels"));
+        Assert.Equal(levels, hair.Where((_, i) => i % 2 == 0));
+        var tints = hair.Where((_, i) => i % 2 == 1).ToArray();
+        Assert.Contains(Tint.Lifted(1).Index, tints);
+        Assert.All(tints, t => Assert.Null(new Tint(t).Meaning.Reflect));
+
+        var formula = """{"id":"A","lightener":"clay","volume":10,"minutes":20,"depositLevel":4,"reflect":"copper"}""";
+        var (_, change) = await http.EditAsync(visit, 2, $$"""{"kind":"setFormula","formula":{{formula}}}""");
+        var sent = Convert.FromBase64String((string)change!["strands"]!["tints"]!);
+        Assert.Equal(sent.Length, Convert.FromBase64String((string)change!["strands"]!["levels"]!).Length);
+        Assert.Contains(sent, t => new Tint(t).Meaning.Reflect == Reflect.Copper);
+        Assert.All(await Bytes("hair?moment=before"), b => Assert.True(b is 0 or 113));
+        Assert.Equal("copper", (string?)change!["plan"]!["formulas"]![0]!["reflect"]);
+    }
+
+    [Fact]
+    public async Task Tints_come_as_one_table_raw_or_as_wished()
+    {
+        async Task<byte[]> Tints(string query) =>
+            await http.GetByteArrayAsync(new Uri($"/api/colours/tints{query}", UriKind.Relative));
+        var raw = await Tints(string.Empty);
+        Assert.Equal(Tint.Count * 256 * 3 * 2, raw.Length);
+        Assert.NotEqual(raw, await Tints("?tone=0"));
+        Assert.NotEqual(await Tints("?tone=-1"), await Tints("?tone=1"));
+        Assert.Equal(
+            HttpStatusCode.BadRequest,
+            (await http.GetAsync(new Uri("/api/colours/tints?tone=2", UriKind.Relative))).StatusCode
         );
     }
 

@@ -13,7 +13,8 @@ namespace Wendro.Core.Blend;
 /// <param name="Painted">Where it lies.</param>
 /// <param name="Formula">What it is.</param>
 /// <param name="Works">When it was laid and how long it works.</param>
-public sealed record Coat(PaintedPanel Painted, Formula Formula, Exposure Works)
+/// <param name="Step">In which step of the visit it is laid, from 0.</param>
+public sealed record Coat(PaintedPanel Painted, Formula Formula, Exposure Works, int Step = 0)
 {
     /// <summary>
     /// Share of its coat that a stiff mixture leaves behind: it catches instead of gliding. Model assumption.
@@ -30,7 +31,7 @@ public sealed record Coat(PaintedPanel Painted, Formula Formula, Exposure Works)
     /// <summary>How much of its coat lies where it is painted, 0..1.</summary>
     public double Thickness => Formula.Consistency == Consistency.Stiff ? StiffCoat : 1;
 
-    /// <summary>The lifting of hair in a state, at full coverage; null for a deposit.</summary>
+    /// <summary>The lifting of hair in a state, at full coverage; null for a colour.</summary>
     public Lifting? LiftingOf(HairProfile hair, Zone zone, HairState state)
     {
         ArgumentNullException.ThrowIfNull(hair);
@@ -40,73 +41,57 @@ public sealed record Coat(PaintedPanel Painted, Formula Formula, Exposure Works)
     }
 }
 
-/// <summary>
-/// What the products of a panel do to hair in one state, at a moment. Where several lie at one place, what was laid
-/// first holds its share
-/// and the next takes what is left; deposits darken what the lighteners leave. Model assumption.
-/// </summary>
-internal sealed class Products
+/// <summary>A product laid over a whole area.</summary>
+/// <param name="Area">Where.</param>
+/// <param name="Formula">What it is.</param>
+/// <param name="Works">When it was laid and how long it works.</param>
+/// <param name="Step">In which step of the visit it is laid, from 0.</param>
+public sealed record AreaCoat(Area Area, Formula Formula, Exposure Works, int Step)
 {
-    private const int Steps = 256;
-    private readonly float start;
-    private readonly float[]?[] gains;
-    private readonly (double Level, double Uptake)[] deposits;
+    /// <summary>Whether it reaches hair of a zone.</summary>
+    public bool Reaches(Zone zone) => Area.Reaches(zone);
 
-    private Products(float start, float[]?[] gains, (double, double)[] deposits) =>
-        (this.start, this.gains, this.deposits) = (start, gains, deposits);
+    /// <summary>How much of it lies at a distance from the scalp, 0..1.</summary>
+    /// <param name="s">Distance from the scalp, cm.</param>
+    /// <param name="length">Length of the hair, cm.</param>
+    /// <param name="strayCm">How much lower one strand's edges lie than the area's, cm.</param>
+    public double CoverageAlong(double s, double length, double strayCm = 0) => Area.CoverageAlong(s, length, strayCm);
+}
 
-    public static Products Of(PlannedPanel panel, HairProfile hair, HairState state, Moment moment)
+/// <summary>
+/// One of all the things that lie on a panel, in the order they are laid: a painted coat, or a product laid over a
+/// whole area.
+/// </summary>
+public sealed record Layer
+{
+    private Layer(Coat? coat, AreaCoat? area) => (Coat, Area) = (coat, area);
+
+    /// <summary>What is painted; null for an area.</summary>
+    public Coat? Coat { get; }
+
+    /// <summary>What lies over an area; null for paint.</summary>
+    public AreaCoat? Area { get; }
+
+    /// <summary>What it is.</summary>
+    public Formula Formula => Coat?.Formula ?? Area!.Formula;
+
+    /// <summary>When it was laid and how long it works.</summary>
+    public Exposure Works => Coat?.Works ?? Area!.Works;
+
+    /// <summary>In which step of the visit it is laid, from 0.</summary>
+    public int Step => Coat?.Step ?? Area!.Step;
+
+    /// <summary>A painted coat.</summary>
+    public static Layer Of(Coat coat) => new(coat, null);
+
+    /// <summary>A product over an area.</summary>
+    public static Layer Of(AreaCoat area) => new(null, area);
+
+    /// <summary>The lifting of hair in a state, at full coverage; only of what lightens.</summary>
+    public Lifting LiftingOf(HairProfile hair, Zone zone, HairState state)
     {
-        var coats = panel.Coats;
-        var gains = new float[]?[coats.Count];
-        var deposits = new (double, double)[coats.Count];
-        for (var c = 0; c < coats.Count; c++)
-        {
-            var minutes = moment.Worked(coats[c].Works);
-            if (coats[c].Formula.Deposit?.Level is { } level)
-            {
-                deposits[c] = (level, Deposit.Uptake(minutes, state.Porosity));
-            }
-            else
-            {
-                var lifting = coats[c].LiftingOf(hair, panel.Panel.Key.Zone, state)!;
-                gains[c] = new float[Steps];
-                for (var i = 0; i < Steps; i++)
-                {
-                    gains[c]![i] = (float)lifting.GainAtCoverage(minutes, i / (Steps - 1.0));
-                }
-            }
-        }
-
-        return new((float)state.Level, gains, deposits);
-    }
-
-    /// <summary>Level where the coats cover so much each, 0..1, in the order they were laid.</summary>
-    public double Level(ReadOnlySpan<double> coverages)
-    {
-        double level = start;
-        var free = 1.0;
-        for (var c = 0; c < gains.Length; c++)
-        {
-            if (gains[c] is { } gain)
-            {
-                var share = coverages[c] * free;
-                free -= share;
-                level += gain[(int)(share * (Steps - 1) + 0.5)];
-            }
-        }
-
-        free = 1.0;
-        for (var c = 0; c < gains.Length; c++)
-        {
-            var share = coverages[c] * free;
-            free -= share;
-            if (gains[c] is null)
-            {
-                level += Deposit.Darkens(level, deposits[c].Level, share * deposits[c].Uptake);
-            }
-        }
-
-        return level;
+        ArgumentNullException.ThrowIfNull(hair);
+        var covering = Coat?.Painted.Paint.Covering ?? Area!.Area.Covering;
+        return new(Formula.CaseOn(hair.In(zone), state, covering, ZoneFacts.IsHairline(zone))!);
     }
 }

@@ -21,20 +21,18 @@ public sealed class HeadLevels
     private readonly Lazy<IReadOnlyList<double>> shares;
     private readonly Lazy<IReadOnlyList<bool>> hidden;
     private readonly Lazy<Measures> measures;
-    private readonly Lazy<bool[]?[]?> white;
 
     private HeadLevels(
         OnHead on,
-        byte[] bytes,
-        byte[]? drawn,
+        HairBytes hair,
+        HairBytes? drawn,
         (Lazy<Tally> Down, Lazy<Tally?> Tied)? counted,
         HeadLevels? before
     )
     {
         On = on;
-        Bytes = bytes;
-        white = before?.white ?? new(() => StrandLevels.White(on.Hair, on.Map, on.Looks.OnHead.Lengths));
-        Drawn = drawn ?? Draw(bytes);
+        Hair = hair;
+        Drawn = drawn ?? Draw(hair);
         down = counted?.Down ?? new(() => Count(Wear.Down));
         tied = counted?.Tied ?? new(() => on.TiedAs is { } how ? Count(how) : null);
         shares = before?.shares ?? new(() => SharesOf(Wear.Down));
@@ -45,11 +43,14 @@ public sealed class HeadLevels
     /// <summary>The head they are on.</summary>
     public OnHead On { get; }
 
-    /// <summary>Level bytes, strands × 64, unmixed: what measures count.</summary>
-    public byte[] Bytes { get; }
+    /// <summary>All strands, unmixed.</summary>
+    public HairBytes Hair { get; }
 
-    /// <summary>Level bytes mixed within locks: what a picture is drawn with.</summary>
-    public byte[] Drawn { get; }
+    /// <summary>Level bytes, strands × 64, unmixed: what measures count.</summary>
+    public byte[] Bytes => Hair.Levels;
+
+    /// <summary>All strands, their levels mixed within locks: what a picture is drawn with.</summary>
+    public HairBytes Drawn { get; }
 
     /// <summary>What is seen worn down.</summary>
     public Tally Down => down.Value;
@@ -68,12 +69,12 @@ public sealed class HeadLevels
 
     /// <summary>The levels of a head.</summary>
     /// <param name="on">The head.</param>
-    /// <param name="bytes">Level bytes, strands × 64, unmixed.</param>
-    public static HeadLevels Of(OnHead on, byte[] bytes)
+    /// <param name="hair">All strands, unmixed.</param>
+    public static HeadLevels Of(OnHead on, HairBytes hair)
     {
         ArgumentNullException.ThrowIfNull(on);
-        ArgumentNullException.ThrowIfNull(bytes);
-        return new(on, bytes, null, null, null);
+        ArgumentNullException.ThrowIfNull(hair);
+        return new(on, hair, null, null, null);
     }
 
     /// <summary>
@@ -81,31 +82,31 @@ public sealed class HeadLevels
     /// asked for.
     /// </summary>
     /// <param name="panels">Numbers of the panels that changed.</param>
-    /// <param name="bytes">All level bytes after it.</param>
-    public HeadLevels After(IReadOnlyList<int> panels, byte[] bytes)
+    /// <param name="hair">All strands after it.</param>
+    public HeadLevels After(IReadOnlyList<int> panels, HairBytes hair)
     {
         ArgumentNullException.ThrowIfNull(panels);
-        ArgumentNullException.ThrowIfNull(bytes);
+        ArgumentNullException.ThrowIfNull(hair);
         var strands = panels.Select(p => On.Map.StrandsOf[p]).ToArray();
-        var drawn = (byte[])Drawn.Clone();
-        StrandLevels.Draw(On.Looks.OnHead.Strands, bytes, LocksOf(strands), white.Value, drawn);
+        var drawn = new HairBytes((byte[])Drawn.Levels.Clone(), hair.Tints);
+        LockDrawing.Draw(On.Looks.OnHead.Strands, hair.Levels, LocksOf(strands), drawn.Levels);
         if (!down.IsValueCreated || !tied.IsValueCreated)
         {
-            return new(On, bytes, drawn, null, this);
+            return new(On, hair, drawn, null, this);
         }
 
-        var (seenDown, seenTied) = (Down.After(strands, Bytes, bytes), Tied?.After(strands, Bytes, bytes));
-        return new(On, bytes, drawn, (new(seenDown), new(seenTied)), this);
+        var (seenDown, seenTied) = (Down.After(strands, Bytes, hair.Levels), Tied?.After(strands, Bytes, hair.Levels));
+        return new(On, hair, drawn, (new(seenDown), new(seenTied)), this);
     }
 
-    /// <summary>Draws other levels of the same head: each strand mixed with its lock, white hair white.</summary>
-    /// <param name="bytes">Level bytes, strands × 64, unmixed.</param>
-    public byte[] Draw(byte[] bytes)
+    /// <summary>Draws other hair of the same head: each strand's level mixed with its lock's.</summary>
+    /// <param name="hair">All strands, unmixed.</param>
+    public HairBytes Draw(HairBytes hair)
     {
-        ArgumentNullException.ThrowIfNull(bytes);
-        var into = new byte[bytes.Length];
-        StrandLevels.Draw(On.Looks.OnHead.Strands, bytes, null, white.Value, into);
-        return into;
+        ArgumentNullException.ThrowIfNull(hair);
+        var levels = new byte[hair.Levels.Length];
+        LockDrawing.Draw(On.Looks.OnHead.Strands, hair.Levels, null, levels);
+        return new(levels, hair.Tints);
     }
 
     private Tally Count(Wear wear) => Tally.Of(On.Looks.Weights(wear), On.Map, On.Looks.OnHead.Strands, Bytes, On.Hair);

@@ -37,6 +37,24 @@ public readonly record struct Moment
 
     private bool OnOneClock { get; init; }
 
+    /// <summary>At a minute of one step's processing: those before it are rinsed, those after it not begun.</summary>
+    /// <param name="step">Which, from 0.</param>
+    /// <param name="minutes">Minute, counted for every panel from when it was painted.</param>
+    public static Moment Within(int step, Minutes minutes) => new(minutes.Value) { Step = step };
+
+    /// <summary>When a step is done, and nothing of the next begun.</summary>
+    /// <param name="step">Which, from 0.</param>
+    public static Moment After(int step) => new(double.PositiveInfinity) { Step = step };
+
+    /// <summary>Which step it lies in; null where it counts for all of them.</summary>
+    private int? Step { get; init; }
+
     /// <summary>How long a product has worked by then, minutes; never longer than it is left on.</summary>
-    public double Worked(Exposure exposure) => OnOneClock ? exposure.At(minutes) : exposure.After(minutes);
+    /// <param name="exposure">When it was laid and how long it works.</param>
+    /// <param name="step">In which step, from 0.</param>
+    public double Worked(Exposure exposure, int step = 0) =>
+        step < Step ? exposure.For.Value
+        : step > Step ? 0
+        : OnOneClock ? exposure.At(minutes)
+        : exposure.After(minutes);
 }

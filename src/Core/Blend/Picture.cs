@@ -6,7 +6,6 @@ namespace Wendro.Core.Blend;
 /// <summary>The picture of a head: what is seen, coloured by looking up the level each sample shows.</summary>
 public static class Picture
 {
-    private static readonly ushort[] Table = LevelColours.Table();
     private static readonly byte[] Srgb = Enumerable
         .Range(0, 4096)
         .Select(i => LevelColours.Encode(i / 4095.0))
@@ -18,11 +17,14 @@ public static class Picture
 
     /// <summary>RGB of every pixel, 520 × 640 × 3 bytes, rows from the top.</summary>
     /// <param name="seen">What is seen.</param>
-    /// <param name="levels">Level byte of every strand at 64 places: what is drawn.</param>
-    public static byte[] Colour(Seen seen, byte[] levels)
+    /// <param name="hair">What every strand is at 64 places: what is drawn.</param>
+    /// <param name="palette">What colours levels and tints have; raw where none is said.</param>
+    public static byte[] Colour(Seen seen, HairBytes hair, Palette? palette = null)
     {
         ArgumentNullException.ThrowIfNull(seen);
-        ArgumentNullException.ThrowIfNull(levels);
+        ArgumentNullException.ThrowIfNull(hair);
+        var colours = palette ?? Palette.Raw;
+        var tables = new ushort[]?[256];
         var rgb = new byte[View.Width * View.Height * 3];
         var s = 0;
         for (var i = 0; i < seen.Counts.Length; i++)
@@ -39,12 +41,14 @@ public static class Picture
                 b = 0;
             for (var k = 0; k < n; k++, s++)
             {
-                var level = levels[seen.Strand[s] * Places.Count + seen.Place[s]];
-                var at = (level * LevelColours.Shades + (seen.Shade[s] >> 1)) * 3;
+                var place = seen.Strand[s] * Places.Count + seen.Place[s];
+                var tint = hair.Tints[place];
+                var table = tables[tint] ??= colours.Table(new(tint));
+                var at = (hair.Levels[place] * LevelColours.Shades + (seen.Shade[s] >> 1)) * 3;
                 var shine = (int)(seen.Shine[s] * (ShineGain * 65535 / 255));
-                r += Table[at] + shine;
-                g += Table[at + 1] + shine;
-                b += Table[at + 2] + shine;
+                r += table[at] + shine;
+                g += table[at + 1] + shine;
+                b += table[at + 2] + shine;
             }
 
             if (n < View.Across)

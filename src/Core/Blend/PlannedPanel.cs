@@ -3,14 +3,30 @@ using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Section;
+using Wendro.Core.Tone;
 
 namespace Wendro.Core.Blend;
 
 /// <summary>A panel with what is painted on it and what that will do.</summary>
 /// <param name="Panel">The panel.</param>
 /// <param name="Coats">Products on it, in the order they are laid; none while it is left natural.</param>
-public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats)
+/// <param name="Areas">Products over whole areas that reach it, in the order they are laid.</param>
+public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats, IReadOnlyList<AreaCoat> Areas)
 {
+    /// <summary>A panel with what is painted on it alone.</summary>
+    public PlannedPanel(Panel panel, IReadOnlyList<Coat> coats)
+        : this(panel, coats, []) { }
+
+    /// <summary>
+    /// All that lies on it, step by step; what is laid only between the panels is left away where it is painted.
+    /// </summary>
+    public IReadOnlyList<Layer> Layers { get; } =
+        Coats
+            .Select(Layer.Of)
+            .Concat(Areas.Where(a => !a.Area.Between || Coats.Count == 0).Select(Layer.Of))
+            .OrderBy(l => l.Step)
+            .ToArray();
+
     private const int AcrossSteps = 16;
     private const int AlongSteps = 48;
     private const int DeepSteps = 8;
@@ -44,7 +60,7 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats)
     public double MeanLevel(HairProfile hair, Moment moment)
     {
         var sum = 0.0;
-        Span<double> coverages = stackalloc double[PanelPaint.MostCoats];
+        Span<double> coverages = stackalloc double[Layers.Count];
         foreach (var (share, weight, state, products) in Stretches(hair, moment))
         {
             if (products is null)
@@ -54,6 +70,7 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats)
             }
 
             // Teasing holds the same strands back from every product; what one holds less of is reached by the others.
+            // An area reaches all of them.
             var held = Coats.Select(c => c.Painted.HeldBack).Append(0).Append(1).Distinct().Order().ToArray();
             for (var h = 0; h + 1 < held.Length; h++)
             {
@@ -75,30 +92,31 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats)
     /// </summary>
     private double Through(Products products, double u, double share, double heldBack, Span<double> coverages)
     {
-        double Along(Coat coat) =>
-            coat.Painted.HeldBack > heldBack
-                ? 0
-                : coat.Thickness
-                    * coat.Painted.CoverageAlong(u, share * Panel.LengthCm, Panel.LengthCm, coat.Painted.TeasedCm / 2);
-        if (Coats.Count == 1)
+        double Along(Layer layer) =>
+            layer.Coat is not { } coat ? layer.Area!.CoverageAlong(share * Panel.LengthCm, Panel.LengthCm)
+            : coat.Painted.HeldBack > heldBack ? 0
+            : coat.Thickness
+                * coat.Painted.CoverageAlong(u, share * Panel.LengthCm, Panel.LengthCm, coat.Painted.TeasedCm / 2);
+        if (Layers.Count == 1 && Layers[0].Coat is { } only)
         {
             coverages[0] = 0;
-            var bare = products.Level(coverages);
-            coverages[0] = Along(Coats[0]);
-            var reached = Coats[0].Painted.ShareReached(share);
-            return reached * products.Level(coverages) + (1 - reached) * bare;
+            var bare = products.At(coverages).Level;
+            coverages[0] = Along(Layers[0]);
+            var reached = only.Painted.ShareReached(share);
+            return reached * products.At(coverages).Level + (1 - reached) * bare;
         }
 
         // Several products may reach differently deep: the section is read layer by layer.
         var level = 0.0;
         for (var d = 0; d < DeepSteps; d++)
         {
-            for (var c = 0; c < Coats.Count; c++)
+            for (var c = 0; c < Layers.Count; c++)
             {
-                coverages[c] = Along(Coats[c]) * Coats[c].Painted.CoverageThrough((d + 0.5) / DeepSteps, share);
+                coverages[c] =
+                    Along(Layers[c]) * (Layers[c].Coat?.Painted.CoverageThrough((d + 0.5) / DeepSteps, share) ?? 1);
             }
 
-            level += products.Level(coverages);
+            level += products.At(coverages).Level;
         }
 
         return level / DeepSteps;
@@ -107,38 +125,43 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats)
     /// <summary>
     /// Level where the panel is brightest, at a moment: what the map shows. For a deposit, where it is darkest.
     /// </summary>
-    public double BrightestLevel(HairProfile hair, Moment moment)
+    public double BrightestLevel(HairProfile hair, Moment moment) => Brightest(hair, moment).Level;
+
+    /// <summary>The same with what colours it.</summary>
+    public (double Level, Tint Tint) Brightest(HairProfile hair, Moment moment)
     {
-        var darkens = Coats.Count > 0 && Light is null;
-        double? most = null;
-        Span<double> coverages = stackalloc double[PanelPaint.MostCoats];
+        var darkens = Layers.Count > 0 && Layers.All(l => l.Formula.IsDeposit);
+        (double Level, Tint Tint)? most = null;
+        Span<double> coverages = stackalloc double[Layers.Count];
         foreach (var (share, _, state, products) in Stretches(hair, moment).Where(s => s.Weight >= 0.5))
         {
             for (var j = 0; j <= AcrossSteps + 1; j++)
             {
                 // Both edges, and where the mean is taken: a fine tooth must not slip through.
                 var u = Math.Clamp((j - 0.5) / AcrossSteps, 0, 1);
-                var level = state.Level;
+                var here = (state.Level, Tint.Lifted(state.Lifted));
                 if (products is not null)
                 {
-                    for (var c = 0; c < Coats.Count; c++)
+                    var at = Math.Min(share + 0.5 / AlongSteps, 1) * Panel.LengthCm;
+                    for (var c = 0; c < Layers.Count; c++)
                     {
-                        coverages[c] =
-                            Coats[c].Thickness
-                            * Coats[c].Painted.CoverageAlong(u, Math.Min(share + 0.5 / AlongSteps, 1) * Panel.LengthCm);
+                        coverages[c] = Layers[c].Coat is { } coat
+                            ? coat.Thickness * coat.Painted.CoverageAlong(u, at)
+                            : Layers[c].Area!.CoverageAlong(at, Panel.LengthCm);
                     }
 
-                    level = products.Level(coverages);
+                    var became = products.At(coverages);
+                    here = (became.Level, became.TintOf(white: false));
                 }
 
                 most =
-                    most is not { } m ? level
-                    : darkens ? Math.Min(m, level)
-                    : Math.Max(m, level);
+                    most is not { } m ? here
+                    : darkens == here.Level < m.Level ? here
+                    : m;
             }
         }
 
-        return most ?? hair.NaturalLevel;
+        return most ?? (hair.NaturalLevel, Tint.Natural);
     }
 
     /// <summary>
@@ -152,7 +175,7 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats)
     {
         ArgumentNullException.ThrowIfNull(hair);
         var states = HairState.Of(hair.In(Panel.Key.Zone));
-        var products = Coats.Count == 0 ? null : states.Select(s => Products.Of(this, hair, s, moment)).ToArray();
+        var products = Layers.Count == 0 ? null : states.Select(s => Products.Of(this, hair, s, moment)).ToArray();
         for (var k = 0; k < AlongSteps; k++)
         {
             var share = (k + 0.5) / AlongSteps;
@@ -172,7 +195,10 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats)
 
     /// <summary>Whether another panel is painted the same.</summary>
     public bool Equals(PlannedPanel? other) =>
-        other is not null && Panel.Equals(other.Panel) && Coats.SequenceEqual(other.Coats);
+        other is not null
+        && Panel.Equals(other.Panel)
+        && Coats.SequenceEqual(other.Coats)
+        && Areas.SequenceEqual(other.Areas);
 
     /// <inheritdoc/>
     public override int GetHashCode() => HashCode.Combine(Panel, Coats.Count);

@@ -1,5 +1,6 @@
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
+using Wendro.Core.Tone;
 
 namespace Wendro.Core.Blend;
 
@@ -44,35 +45,44 @@ public static class Regrowth
     }
 
     /// <summary>
-    /// Level bytes some weeks later: all has moved outwards by what has grown, natural hair has come at the scalp,
+    /// All strands some weeks later: all has moved outwards by what has grown, natural hair has come at the scalp,
     /// ends were trimmed by as much.
     /// </summary>
-    /// <param name="levels">Level bytes, 64 a strand.</param>
+    /// <param name="now">All strands as they are.</param>
     /// <param name="lengths">Length of every strand, cm.</param>
     /// <param name="zoneOf">Zone of every strand.</param>
     /// <param name="hair">Her hair.</param>
     /// <param name="weeks">Weeks, 0 or more.</param>
-    public static byte[] Grown(byte[] levels, float[] lengths, byte[] zoneOf, HairProfile hair, double weeks)
+    public static HairBytes Grown(HairBytes now, float[] lengths, byte[] zoneOf, HairProfile hair, double weeks)
     {
-        ArgumentNullException.ThrowIfNull(levels);
+        ArgumentNullException.ThrowIfNull(now);
         ArgumentNullException.ThrowIfNull(lengths);
         ArgumentNullException.ThrowIfNull(zoneOf);
         ArgumentNullException.ThrowIfNull(hair);
         const int n = Fall.Places.Count;
         var grown = (float)StrandHistory.GrowthCm(weeks);
         var natural = ZoneFacts.All.Select(z => Units.Level.ToByte(hair.In(z).NaturalLevel)).ToArray();
-        var later = new byte[levels.Length];
+        var pasts = ZoneFacts.All.Select(z => new Past(hair.In(z))).ToArray();
+        var later = HairBytes.For(lengths.Length);
         for (var i = 0; i < lengths.Length; i++)
         {
+            // White hair goes on growing white.
+            var root = (pasts[zoneOf[i]].IsWhite(i) ? Tint.White : Tint.Natural).Index;
             for (var k = 0; k < n; k++)
             {
                 var s = Fall.Places.Share(k) * lengths[i] - grown;
-                later[i * n + k] = s < 0 ? natural[zoneOf[i]] : At(levels.AsSpan(i * n, n), s / lengths[i]);
+                var at = i * n + k;
+                later.Levels[at] = s < 0 ? natural[zoneOf[i]] : At(now.Levels.AsSpan(i * n, n), s / lengths[i]);
+                later.Tints[at] = s < 0 ? root : Nearest(now.Tints.AsSpan(i * n, n), s / lengths[i]);
             }
         }
 
         return later;
     }
+
+    /// <summary>A tint is one or the other: the nearer.</summary>
+    private static byte Nearest(ReadOnlySpan<byte> strand, float share) =>
+        strand[Math.Clamp((int)MathF.Round(Fall.Places.NumberOf(share) * (strand.Length - 1)), 0, strand.Length - 1)];
 
     private static byte At(ReadOnlySpan<byte> strand, float share)
     {

@@ -3,14 +3,12 @@ using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
-using Wendro.Core.Section;
-using Wendro.Core.Tone;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Blend;
 
 /// <summary>
-/// The level of every strand at its 64 places, as bytes, at one moment. Unmixed: what measures count.
+/// The level and tint of every strand at its 64 places, as bytes, at one moment. Unmixed: what measures count.
 /// </summary>
 public static class StrandLevels
 {
@@ -31,67 +29,73 @@ public static class StrandLevels
     /// <summary>How much further a runny mixture strays. Model assumption.</summary>
     public const double RunnyStrays = 1.8;
 
-    /// <summary>
-    /// Share of a strand's drawn level taken from its lock, for a strand stands for several hairs. Drawing only.
-    /// Model assumption.
-    /// </summary>
-    public const double LockShare = 0.45;
-
-    private const int WhiteSalt = 61;
     private const int N = Places.Count;
 
-    /// <summary>Levels of all strands.</summary>
-    public static byte[] All(
+    /// <summary>All strands.</summary>
+    /// <param name="hair">Her hair.</param>
+    /// <param name="map">Which strand lies where.</param>
+    /// <param name="panels">What is laid, panel by panel.</param>
+    /// <param name="lengths">Length of every strand, cm.</param>
+    /// <param name="moment">When they are looked at.</param>
+    /// <param name="areas">What is laid over whole areas, in the order it is; null for nothing.</param>
+    public static HairBytes All(
         HairProfile hair,
         StrandMap map,
         IReadOnlyList<PlannedPanel> panels,
         float[] lengths,
-        Moment moment
+        Moment moment,
+        IReadOnlyList<AreaCoat>? areas = null
     )
     {
         ArgumentNullException.ThrowIfNull(hair);
         ArgumentNullException.ThrowIfNull(map);
         ArgumentNullException.ThrowIfNull(panels);
-        var levels = Before(hair, map, lengths);
+        ArgumentNullException.ThrowIfNull(lengths);
+        var all = Before(hair, map, lengths);
         Parallel.For(
             0,
             panels.Count,
             p =>
             {
-                if (panels[p].Coats.Count > 0)
+                if (panels[p].Layers.Count > 0)
                 {
-                    OfPanel(hair, map, panels[p], map.StrandsOf[p], lengths, moment, levels);
+                    OfPanel(hair, map, panels[p], map.StrandsOf[p], lengths, moment, all);
                 }
             }
         );
-        return levels;
+        if (areas is { Count: > 0 })
+        {
+            Parallel.ForEach(ZoneFacts.All, zone => OfLeftOut(hair, map, zone, areas, lengths, moment, all));
+        }
+
+        return all;
     }
 
     /// <summary>
-    /// Levels of all strands before any product: natural by zone, or what was done before, band by band.
+    /// All strands before any product: natural by zone, or what was done before, band by band.
     /// </summary>
-    public static byte[] Before(HairProfile hair, StrandMap map, float[] lengths)
+    public static HairBytes Before(HairProfile hair, StrandMap map, float[] lengths)
     {
         ArgumentNullException.ThrowIfNull(hair);
         ArgumentNullException.ThrowIfNull(map);
         ArgumentNullException.ThrowIfNull(lengths);
-        var levels = new byte[lengths.Length * N];
-        if (hair.Bands.Count == 0 && hair.ByZone is null)
+        var all = HairBytes.For(lengths.Length);
+        if (hair.Bands.Count == 0 && hair.ByZone is null && hair.GreyShare <= 0)
         {
-            Array.Fill(levels, Level.ToByte(hair.NaturalLevel));
-            return levels;
+            Array.Fill(all.Levels, Level.ToByte(hair.NaturalLevel));
+            return all;
         }
 
         var pasts = ZoneFacts.All.Select(z => new Past(hair.In(z))).ToArray();
         for (var i = 0; i < lengths.Length; i++)
         {
-            pasts[map.Zone[i]].Write(i, lengths[i], levels.AsSpan(i * N, N));
+            pasts[map.Zone[i]].Write(i, lengths[i], all);
         }
 
-        return levels;
+        return all;
     }
 
-    /// <summary>Writes the levels of one panel's strands into the levels of all.</summary>
+    /// <summary>Writes one panel's strands into all.</summary>
     public static void OfPanel(
         HairProfile hair,
         StrandMap map,
@@ -99,7 +103,7 @@ public static class StrandLevels
         int[] strands,
         float[] lengths,
         Moment moment,
-        byte[] into
+        HairBytes into
     )
     {
         ArgumentNullException.ThrowIfNull(hair);
@@ -107,12 +111,14 @@ public static class StrandLevels
         ArgumentNullException.ThrowIfNull(panel);
         ArgumentNullException.ThrowIfNull(strands);
         ArgumentNullException.ThrowIfNull(lengths);
+        ArgumentNullException.ThrowIfNull(into);
         var past = new Past(hair.In(panel.Panel.Key.Zone));
-        if (panel.Coats.Count == 0)
+        var layers = panel.Layers;
+        if (layers.Count == 0)
         {
             foreach (var i in strands)
             {
-                past.Write(i, lengths[i], into.AsSpan(i * N, N));
+                past.Write(i, lengths[i], into);
             }
 
             return;
@@ -120,136 +126,49 @@ public static class StrandLevels
 
         // What the products do is tabled for every state the hair is in: lifting starts from what is there.
         var products = past.States.Select(state => Products.Of(panel, hair, state, moment)).ToArray();
-        if (panel.Coats.Count > 1)
+        if (layers.Count > 1 || layers[0].Coat is not { } only)
         {
             foreach (var i in strands)
             {
-                Several(panel.Coats, i, map.U[i], map.W[i], lengths[i], past, products, into.AsSpan(i * N, N));
+                Several(layers, i, map.U[i], map.W[i], lengths[i], past, products, into);
             }
 
             return;
         }
 
-        var tables = products.Select(TableOf).ToArray();
+        var tables = products.Select(p => new Table(p)).ToArray();
         foreach (var i in strands)
         {
-            Strand(panel.Coats[0], i, map.U[i], map.W[i], lengths[i], past, tables, into.AsSpan(i * N, N));
+            Strand(only, i, map.U[i], map.W[i], lengths[i], past, tables, into);
         }
     }
 
-    /// <summary>
-    /// The levels a picture is drawn with: each strand mixed with the mean of its lock at the same place.
-    /// </summary>
-    /// <param name="strands">Strands and locks.</param>
-    /// <param name="levels">Unmixed levels.</param>
-    /// <param name="locks">Which locks to write; null for all.</param>
-    /// <param name="white">Which strands are white, place by place; null where none is.</param>
-    /// <param name="into">Where to.</param>
-    public static void Draw(
-        Strands strands,
-        byte[] levels,
-        IReadOnlyCollection<int>? locks,
-        bool[]?[]? white,
-        byte[] into
+    /// <summary>Writes what lies between the panels of a zone, where areas reach it.</summary>
+    private static void OfLeftOut(
+        HairProfile hair,
+        StrandMap map,
+        Zone zone,
+        IReadOnlyList<AreaCoat> areas,
+        float[] lengths,
+        Moment moment,
+        HairBytes into
     )
     {
-        ArgumentNullException.ThrowIfNull(strands);
-        ArgumentNullException.ThrowIfNull(levels);
-        ArgumentNullException.ThrowIfNull(into);
-        if (locks is null)
+        var layers = areas.Where(a => a.Reaches(zone)).Select(Layer.Of).ToArray();
+        if (layers.Length == 0)
         {
-            Parallel.For(0, strands.LockCount, l => DrawLock(strands, levels, l, white, into));
             return;
         }
 
-        foreach (var l in locks)
+        var past = new Past(hair.In(zone));
+        var products = past.States.Select(s => Products.Of(layers, hair, zone, s, moment)).ToArray();
+        for (var i = 0; i < lengths.Length; i++)
         {
-            DrawLock(strands, levels, l, white, into);
-        }
-    }
-
-    private static void DrawLock(Strands strands, byte[] levels, int l, bool[]?[]? white, byte[] into)
-    {
-        var (from, to) = (strands.LockStart[l], strands.LockStart[l + 1]);
-        Span<int> sum = stackalloc int[N];
-        sum.Clear();
-        for (var i = from; i < to; i++)
-        {
-            for (var k = 0; k < N; k++)
+            if (map.Zone[i] == (byte)zone && map.Panel[i] < 0)
             {
-                sum[k] += levels[i * N + k];
+                Several(layers, i, 0.5f, 0.5f, lengths[i], past, products, into);
             }
         }
-
-        Span<int> share = stackalloc int[N];
-        for (var k = 0; k < N; k++)
-        {
-            share[k] = (int)(256 * LockShare * (0.3 + 0.7 * Places.Share(k)));
-            sum[k] /= to - from;
-        }
-
-        for (var i = from; i < to; i++)
-        {
-            for (var k = 0; k < N; k++)
-            {
-                into[i * N + k] = (byte)((levels[i * N + k] * (256 - share[k]) + sum[k] * share[k] + 128) >> 8);
-            }
-
-            Whiten(into.AsSpan(i * N, N), white?[i]);
-        }
-    }
-
-    /// <summary>
-    /// Which strands are white, and at which of their places no colour covers it; null where she has no grey.
-    /// </summary>
-    public static bool[]?[]? White(HairProfile hair, StrandMap map, float[] lengths)
-    {
-        ArgumentNullException.ThrowIfNull(hair);
-        ArgumentNullException.ThrowIfNull(map);
-        ArgumentNullException.ThrowIfNull(lengths);
-        var shares = ZoneFacts.All.Select(z => (float)hair.In(z).GreyShare).ToArray();
-        return shares.All(s => s <= 0)
-            ? null
-            : map
-                .Zone.Select(
-                    (z, i) =>
-                        Hash.Unit(i, WhiteSalt) < shares[z]
-                            ? Enumerable
-                                .Range(0, N)
-                                .Select(k =>
-                                    StrandHistory.At(hair.Bands, Places.Share(k) * lengths[i]) is not { } b
-                                    || hair.Bands[b].State != BandState.Coloured
-                                )
-                                .ToArray()
-                            : null
-                )
-                .ToArray();
-    }
-
-    /// <summary>
-    /// White hair has no level: it is drawn white from the place on where no colour covers it. Measures leave it as
-    /// the hair it grows between.
-    /// </summary>
-    private static void Whiten(Span<byte> strand, bool[]? places)
-    {
-        for (var k = 0; k < N; k++)
-        {
-            strand[k] = places?[k] == true ? LevelColours.White : Math.Min(strand[k], (byte)(LevelColours.White - 1));
-        }
-    }
-
-    /// <summary>Level bytes by the coverage of a single product.</summary>
-    private static byte[] TableOf(Products products)
-    {
-        var table = new byte[256];
-        Span<double> coverage = stackalloc double[1];
-        for (var c = 0; c < table.Length; c++)
-        {
-            coverage[0] = c / 255.0;
-            table[c] = Level.ToByte(products.Level(coverage));
-        }
-
-        return table;
     }
 
     /// <summary>How far a coat strays on one strand: along, and through the section.</summary>
@@ -272,8 +191,8 @@ public static class StrandLevels
         float w,
         float length,
         Past past,
-        byte[][] tables,
-        Span<byte> into
+        Table[] tables,
+        HairBytes into
     )
     {
         var painted = coat.Painted;
@@ -288,6 +207,9 @@ public static class StrandLevels
         var steps = 255 * coat.Thickness;
         var plain = painted.Paint is { BandCm: null, Shape.IsEdge: true };
         var edge = painted.UpperEdge(u) + below;
+        var white = past.IsWhite(i);
+        var levels = into.Levels.AsSpan(i * N, N);
+        var tints = into.Tints.AsSpan(i * N, N);
         for (var k = 0; k < N; k++)
         {
             var share = Places.Share(k);
@@ -295,61 +217,78 @@ public static class StrandLevels
                 ? Curve.Smooth(edge, edge + painted.Paint.BlurCm, share * length)
                 : painted.CoverageAlong(u, share * length, length, below);
             var coverage = along <= 0 ? 0 : along * painted.CoverageThrough(across, share);
-            into[k] = tables[past.StateOf(i, share * length)][(int)(coverage * steps + 0.5)];
+            var state = past.StateOf(i, share * length);
+            var (table, at) = (tables[state], (int)(coverage * steps + 0.5));
+            levels[k] = table.Levels[at];
+            tints[k] = (white && past.ShowsWhite(state) ? table.Whites : table.Tints)[at];
         }
     }
 
     private static void Several(
-        IReadOnlyList<Coat> coats,
+        IReadOnlyList<Layer> layers,
         int i,
         float u,
         float w,
         float length,
         Past past,
         Products[] products,
-        Span<byte> into
+        HairBytes into
     )
     {
-        Span<double> coverages = stackalloc double[coats.Count];
-        Span<double> below = stackalloc double[coats.Count];
-        Span<double> across = stackalloc double[coats.Count];
-        for (var c = 0; c < coats.Count; c++)
+        Span<double> coverages = stackalloc double[layers.Count];
+        Span<double> below = stackalloc double[layers.Count];
+        Span<double> across = stackalloc double[layers.Count];
+        for (var c = 0; c < layers.Count; c++)
         {
-            var (along, through) = StrayOf(coats[c], i);
+            var (along, through) = layers[c].Coat is { } coat ? StrayOf(coat, i) : (StrayCm * Hash.Signed(i, 50), 0);
             (below[c], across[c]) = (along, Math.Clamp(w + through, 0, 1));
         }
 
+        var white = past.IsWhite(i);
         for (var k = 0; k < N; k++)
         {
             var share = Places.Share(k);
-            for (var c = 0; c < coats.Count; c++)
+            for (var c = 0; c < layers.Count; c++)
             {
-                var painted = coats[c].Painted;
-                var along = painted.Holds(i) ? 0 : painted.CoverageAlong(u, share * length, length, below[c]);
-                coverages[c] = along <= 0 ? 0 : coats[c].Thickness * along * painted.CoverageThrough(across[c], share);
+                coverages[c] = layers[c].Coat is { } coat
+                    ? OfCoat(coat, i, u, across[c], share, length, below[c])
+                    : layers[c].Area!.CoverageAlong(share * length, length, below[c]);
             }
 
-            into[k] = Level.ToByte(products[past.StateOf(i, share * length)].Level(coverages));
+            var state = past.StateOf(i, share * length);
+            var became = products[state].At(coverages);
+            into.Levels[i * N + k] = Level.ToByte(became.Level);
+            into.Tints[i * N + k] = became.TintOf(white && past.ShowsWhite(state)).Index;
         }
     }
 
-    /// <summary>What was done before, strand by strand.</summary>
-    private sealed class Past(HairProfile hair)
+    private static double OfCoat(Coat coat, int i, float u, double across, double share, float length, double below)
     {
-        private readonly IReadOnlyList<Band> bands = hair.Bands;
+        var painted = coat.Painted;
+        var along = painted.Holds(i) ? 0 : painted.CoverageAlong(u, share * length, length, below);
+        return along <= 0 ? 0 : coat.Thickness * along * painted.CoverageThrough(across, share);
+    }
 
-        public HairState[] States { get; } = HairState.Of(hair);
-
-        /// <summary>Which state a strand is in at a distance from the scalp.</summary>
-        public int StateOf(int strand, double s) =>
-            StrandHistory.At(bands, s) is { } band && HairState.IsTreated(strand, bands[band].Share) ? band + 1 : 0;
-
-        public void Write(int strand, double length, Span<byte> into)
+    /// <summary>Level and tint bytes by the coverage of a single product.</summary>
+    private sealed class Table
+    {
+        public Table(Products products)
         {
-            for (var k = 0; k < N; k++)
+            Span<double> coverage = stackalloc double[1];
+            for (var c = 0; c < 256; c++)
             {
-                into[k] = Level.ToByte(States[StateOf(strand, Places.Share(k) * length)].Level);
+                coverage[0] = c / 255.0;
+                var became = products.At(coverage);
+                Levels[c] = Level.ToByte(became.Level);
+                Tints[c] = became.TintOf(white: false).Index;
+                Whites[c] = became.TintOf(white: true).Index;
             }
         }
+
+        public byte[] Levels { get; } = new byte[256];
+
+        public byte[] Tints { get; } = new byte[256];
+
+        public byte[] Whites { get; } = new byte[256];
     }
 }

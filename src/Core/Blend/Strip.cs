@@ -17,13 +17,17 @@ namespace Wendro.Core.Blend;
 /// <param name="Layers">Layers the section is cut into, from its surface to its underside.</param>
 /// <param name="Section">Level bytes of the layers where the paint is thickest, row by row: what stays dry keeps its
 /// level.</param>
+/// <param name="Tints">Tint bytes of the painted side, row by row.</param>
+/// <param name="SectionTints">Tint bytes of the layers, row by row.</param>
 public sealed record Strip(
     int Columns,
     int Rows,
     byte[] Levels,
     IReadOnlyList<double> Depth,
     int Layers,
-    byte[] Section
+    byte[] Section,
+    byte[] Tints,
+    byte[] SectionTints
 )
 {
     private const int Deep = 20;
@@ -38,13 +42,14 @@ public sealed record Strip(
         ArgumentNullException.ThrowIfNull(hair);
         var levels = new byte[Across * Down];
         var section = new byte[Down * Deep];
+        var (tints, sectionTints) = (new byte[levels.Length], new byte[section.Length]);
         var depth = new double[Down];
         var states = HairState.Of(hair.In(panel.Panel.Key.Zone));
         var products = states.Select(state => Products.Of(panel, hair, state, moment)).ToArray();
         var length = panel.Panel.LengthCm;
-        var coats = panel.Coats;
-        Span<double> coverages = stackalloc double[PanelPaint.MostCoats];
-        Span<double> most = stackalloc double[PanelPaint.MostCoats];
+        var layers = panel.Layers;
+        Span<double> coverages = stackalloc double[layers.Count];
+        Span<double> most = stackalloc double[layers.Count];
         for (var r = 0; r < Down; r++)
         {
             var share = (r + 0.5) / Down;
@@ -54,33 +59,37 @@ public sealed record Strip(
             {
                 // Old stripes stand side by side here as they do on the head.
                 var state = band is { } b && HairState.IsTreated(c * StrandsAColumn, hair.Bands[b].Share) ? b + 1 : 0;
-                for (var k = 0; k < coats.Count; k++)
+                for (var k = 0; k < layers.Count; k++)
                 {
-                    var painted = coats[k].Painted;
-                    var reached = painted.ShareReached(share);
+                    var reached = layers[k].Coat?.Painted.ShareReached(share) ?? 1;
                     coverages[k] =
-                        reached <= 0
-                            ? 0
-                            : coats[k].Thickness * painted.CoverageAlong((c + 0.5) / Across, share * length);
+                        reached <= 0 ? 0
+                        : layers[k].Coat is { } coat
+                            ? coat.Thickness * coat.Painted.CoverageAlong((c + 0.5) / Across, share * length)
+                        : layers[k].Area!.CoverageAlong(share * length, length);
                     most[k] = Math.Max(most[k], coverages[k]);
                     depth[r] = coverages[k] > 0.05 ? Math.Max(depth[r], reached) : depth[r];
                 }
 
-                levels[r * Across + c] = Level.ToByte(products[state].Level(coverages));
+                var became = products[state].At(coverages);
+                levels[r * Across + c] = Level.ToByte(became.Level);
+                tints[r * Across + c] = became.TintOf(white: false).Index;
             }
 
             var usual = products[band is { } all && hair.Bands[all].Share >= 0.5 ? all + 1 : 0];
             for (var d = 0; d < Deep; d++)
             {
-                for (var k = 0; k < coats.Count; k++)
+                for (var k = 0; k < layers.Count; k++)
                 {
-                    coverages[k] = most[k] * coats[k].Painted.CoverageThrough((d + 0.5) / Deep, share);
+                    coverages[k] = most[k] * (layers[k].Coat?.Painted.CoverageThrough((d + 0.5) / Deep, share) ?? 1);
                 }
 
-                section[r * Deep + d] = Level.ToByte(usual.Level(coverages));
+                var inside = usual.At(coverages);
+                section[r * Deep + d] = Level.ToByte(inside.Level);
+                sectionTints[r * Deep + d] = inside.TintOf(white: false).Index;
             }
         }
 
-        return new Strip(Across, Down, levels, depth, Deep, section);
+        return new Strip(Across, Down, levels, depth, Deep, section, tints, sectionTints);
     }
 }

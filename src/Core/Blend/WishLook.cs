@@ -1,6 +1,7 @@
 using Wendro.Core.Fall;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
+using Wendro.Core.Tone;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Blend;
@@ -26,13 +27,13 @@ public static class WishLook
     /// <summary>Hair this low on the head lies underneath.</summary>
     private const float Under = 0.3f;
 
-    /// <summary>Level bytes, strands × 64, unmixed.</summary>
+    /// <summary>All strands, unmixed; what is lighter than before is lifted.</summary>
     /// <param name="hair">Her hair as it is.</param>
     /// <param name="map">Which zone each strand grows in.</param>
     /// <param name="strands">The strands.</param>
     /// <param name="weights">What is seen of them, worn down.</param>
     /// <param name="wish">What she wants.</param>
-    public static byte[] Levels(HairProfile hair, StrandMap map, Strands strands, SeenWeights weights, Wish wish)
+    public static HairBytes Of(HairProfile hair, StrandMap map, Strands strands, SeenWeights weights, Wish wish)
     {
         ArgumentNullException.ThrowIfNull(hair);
         ArgumentNullException.ThrowIfNull(map);
@@ -40,16 +41,16 @@ public static class WishLook
         ArgumentNullException.ThrowIfNull(weights);
         ArgumentNullException.ThrowIfNull(wish);
         var before = StrandLevels.Before(hair, map, weights.Lengths);
-        var bright = (byte[])before.Clone();
+        var bright = before.Copy();
         for (var i = 0; i < strands.Count; i++)
         {
-            Brighten(hair, (Zone)map.Zone[i], strands.Lock[i], weights.Lengths[i], wish, bright.AsSpan(i * N, N));
+            Brighten(hair, (Zone)map.Zone[i], strands.Lock[i], weights.Lengths[i], wish, bright, i);
         }
 
         var light = new int[strands.Count];
         for (var i = 0; i < light.Length; i++)
         {
-            light[i] = Seen(hair, map, weights, bright, i);
+            light[i] = Seen(hair, map, weights, bright.Levels, i);
         }
 
         var share = ShareOf(map, strands, weights, light, wish);
@@ -57,7 +58,7 @@ public static class WishLook
         {
             if (!IsLight(map, strands, i, share, wish))
             {
-                before.AsSpan(i * N, N).CopyTo(bright.AsSpan(i * N, N));
+                bright.CopyStrand(before, i);
             }
         }
 
@@ -104,7 +105,15 @@ public static class WishLook
         return Hash.Unit(strands.Lock[i], LockSalt) < share;
     }
 
-    private static void Brighten(HairProfile hair, Zone zone, int l, float length, Wish wish, Span<byte> into)
+    private static void Brighten(
+        HairProfile hair,
+        Zone zone,
+        int l,
+        float length,
+        Wish wish,
+        HairBytes into,
+        int strand
+    )
     {
         var natural = hair.In(zone).NaturalLevel;
         var face = ZoneFacts.IsFaceFrame(zone);
@@ -115,11 +124,18 @@ public static class WishLook
         {
             var share = Places.Share(k);
             var target = wish.MidsOf() + (wish.EndsLevel - wish.MidsOf()) * Curve.Smooth(0.45, 0.85, share) + lift;
-            var was = Level.FromByte(into[k]);
+            var at = strand * N + k;
+            var was = Level.FromByte(into.Levels[at]);
             var now = was + (target - was) * Curve.Smooth(from, from + blur, share * length);
 
             // Nothing in this picture is darkened: what is lighter already stays.
-            into[k] = Level.ToByte(Math.Clamp(Math.Max(was, now), Level.Darkest, Level.Lightest));
+            var level = Math.Clamp(Math.Max(was, now), Level.Darkest, Level.Lightest);
+            into.Levels[at] = Level.ToByte(level);
+            var old = new Tint(into.Tints[at]).Meaning;
+            if (level > was && !old.White)
+            {
+                into.Tints[at] = Tint.Lifted(Math.Max(old.Lifted, (level - was) / Products.LiftedFrom)).Index;
+            }
         }
     }
 

@@ -7,8 +7,24 @@ namespace Wendro.Core.Hair;
 /// <param name="Coloured">Whether it carries artificial colour.</param>
 /// <param name="Porosity">How readily it takes product up.</param>
 /// <param name="Lightened">Whether it was lightened before: lifting it again is overlap.</param>
-public readonly record struct HairState(double Level, bool Coloured, Porosity Porosity, bool Lightened = false)
+/// <param name="Lifted">How much of lifted hair's raw colour it shows, 0 as it grew .. 1.</param>
+public readonly record struct HairState(
+    double Level,
+    bool Coloured,
+    Porosity Porosity,
+    bool Lightened = false,
+    double Lifted = 0
+)
 {
+    /// <summary>
+    /// How raw hair looks that was lightened, and toned, some time ago, where nobody judged it: its tone has half
+    /// gone. Model assumption.
+    /// </summary>
+    private const double FadedTone = 0.5;
+
+    /// <summary>How raw old colour looks where it was judged as warm as can be. Model assumption.</summary>
+    private const double WarmColour = 0.4;
+
     /// <summary>
     /// Neighbouring strands that old stripes take together: about as wide as a woven piece. Model assumption.
     /// </summary>
@@ -32,12 +48,21 @@ public readonly record struct HairState(double Level, bool Coloured, Porosity Po
                 bands[i].Level,
                 bands[i].State == BandState.Coloured,
                 bands[i].Porosity ?? hair.Porosity,
-                bands[i].State == BandState.Lightened
+                bands[i].State == BandState.Lightened,
+                RawOf(bands[i])
             );
         }
 
         return states;
     }
+
+    private static double RawOf(Band band) =>
+        band.State switch
+        {
+            BandState.Lightened => FadedTone * (1 + (band.Warmth ?? 0)),
+            BandState.Coloured => WarmColour * Math.Max(0, band.Warmth ?? 0),
+            BandState.Natural => 0,
+        };
 
     /// <summary>
     /// Whether a strand is one of those that a band with this share was done to: the same strands in every band.

@@ -26,6 +26,8 @@ public static class FormulaChecks
                 Light(found, light);
                 break;
             case DepositMixture deposit:
+                Problem.Known(found, "base", deposit.Base);
+                Problem.Known(found, "reflect", deposit.Reflect);
                 Shades(found, deposit);
                 break;
         }

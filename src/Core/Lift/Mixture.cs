@@ -120,15 +120,45 @@ public sealed record LightenerMixture(
             : Remedies.Words(Lightener);
 }
 
-/// <summary>What colours: a lowlight or a root stretch.</summary>
+/// <summary>What a colour is based on.</summary>
+public enum ColourBase
+{
+    /// <summary>Lies between gloss and permanent: draws lighter hair to its level, lifts nothing.</summary>
+    Demi,
+
+    /// <summary>Acid and sheer: a veil of its reflect, costing a little depth.</summary>
+    Gloss,
+
+    /// <summary>Covers, and with 20 vol or more lifts natural hair up to two levels.</summary>
+    Permanent,
+}
+
+/// <summary>What colours: a lowlight, a root base or stretch, a gloss.</summary>
 /// <param name="Level">The level it colours to.</param>
-/// <param name="Shades">What it is made of; null where only its level is known.</param>
-public sealed record DepositMixture(Level Level, ShadeMix? Shades = null) : Mixture
+/// <param name="Shades">What it is made of; null where only its level and reflect are known.</param>
+/// <param name="Base">What it is based on.</param>
+/// <param name="Reflect">Its reflect where no shades are told.</param>
+public sealed record DepositMixture(
+    Level Level,
+    ShadeMix? Shades = null,
+    ColourBase Base = ColourBase.Demi,
+    Reflect Reflect = Reflect.Natural
+) : Mixture
 {
     /// <summary>The same with the level its shades make, where it has shades.</summary>
     public DepositMixture Told() =>
         Shades is { } shades ? this with { Level = new(Math.Round(shades.Level, 2)) } : this;
 
     /// <inheritdoc/>
-    public override string Words => $"deposit level {Level.Value:0.#}";
+    public override string Words =>
+        (
+            Base switch
+            {
+                ColourBase.Gloss => "gloss",
+                ColourBase.Permanent => "permanent colour",
+                ColourBase.Demi => "deposit",
+            }
+        )
+        + $" level {Level.Value:0.#}"
+        + (Shades is null && Reflect != Reflect.Natural ? $" {Reflect.ToString().ToLowerInvariant()}" : string.Empty);
 }

@@ -23,7 +23,7 @@ internal sealed class Tried
     private readonly HairLooks looks;
     private readonly Cutting cutting;
     private readonly HouseRules house;
-    private readonly byte[] before;
+    private readonly HairBytes before;
     private readonly int[][] strandsOf;
     private readonly SeenWeights down;
     private readonly SeenWeights? tied;
@@ -78,10 +78,11 @@ internal sealed class Tried
             }
         );
 
-        var levels = ArrayPool<byte>.Shared.Rent(before.Length);
+        var pool = ArrayPool<byte>.Shared;
+        var rented = new HairBytes(pool.Rent(before.Levels.Length), pool.Rent(before.Tints.Length));
         foreach (var i in strandsOf[(int)zone])
         {
-            before.AsSpan(i * Places.Count, Places.Count).CopyTo(levels.AsSpan(i * Places.Count));
+            rented.CopyStrand(before, i);
         }
 
         var minutes = 0.0;
@@ -112,7 +113,7 @@ internal sealed class Tried
                     map.StrandsOf[p],
                     looks.OnHead.Lengths,
                     Moment.Rinsed,
-                    levels
+                    rented
                 );
                 bleeds |=
                     !ZoneFacts.IsHairline(zone)
@@ -128,13 +129,14 @@ internal sealed class Tried
             }
         }
 
-        var seen = Tally.Of(down, map, looks.OnHead.Strands, levels, cutting.Hair, strandsOf[(int)zone]);
+        var seen = Tally.Of(down, map, looks.OnHead.Strands, rented.Levels, cutting.Hair, strandsOf[(int)zone]);
         var back = tied is null
             ? null
-            : Tally.Of(tied, map, looks.OnHead.Strands, levels, cutting.Hair, strandsOf[(int)zone]);
+            : Tally.Of(tied, map, looks.OnHead.Strands, rented.Levels, cutting.Hair, strandsOf[(int)zone]);
         var (all, front, left, right) = seen.Sums;
         var (light, endsSamples, endsLevels) = seen.LightSums;
-        ArrayPool<byte>.Shared.Return(levels);
+        pool.Return(rented.Levels);
+        pool.Return(rented.Tints);
         var natural = cutting.Hair.In(zone).NaturalLevel;
         return new ZoneLook(
             new(all.Samples, all.Levels),

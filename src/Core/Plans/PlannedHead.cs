@@ -65,8 +65,8 @@ public sealed class PlannedHead
     /// <summary>Level bytes when rinsed, strands × 64: what measures count.</summary>
     public byte[] Levels => Reached.Bytes;
 
-    /// <summary>Level bytes when rinsed, mixed within locks: what a picture is drawn with.</summary>
-    public byte[] Drawn => Reached.Drawn;
+    /// <summary>All strands when rinsed, levels mixed within locks: what a picture is drawn with.</summary>
+    public HairBytes Drawn => Reached.Drawn;
 
     /// <summary>What is seen worn down.</summary>
     public Tally Down => Reached.Down;
@@ -127,9 +127,9 @@ public sealed class PlannedHead
 
         var panels = firsts.Keys.SelectMany(z => cut[z].Panels).Select(p => Planned(p, plan, really)).ToArray();
         var map = StrandMap.Of(looks.OnHead.Strands, looks.Head.ZonesFor(plan.Part), firsts, count);
-        var levels = StrandLevels.All(cutting.Hair, map, panels, looks.OnHead.Lengths, Moment.Rinsed);
+        var reached = StrandLevels.All(cutting.Hair, map, panels, looks.OnHead.Lengths, Moment.Rinsed);
         var on = new OnHead(looks, cutting.Hair, map, plan.Wears);
-        return new PlannedHead(plan, really, cut, panels, HeadLevels.Of(on, levels));
+        return new PlannedHead(plan, really, cut, panels, HeadLevels.Of(on, reached));
     }
 
     /// <summary>
@@ -164,10 +164,10 @@ public sealed class PlannedHead
             )
             .ToArray();
         var changed = Enumerable.Range(0, panels.Length).Where(i => !ReferenceEquals(panels[i], Panels[i])).ToArray();
-        var levels = (byte[])Levels.Clone();
+        var reached = Reached.Hair.Copy();
         foreach (var p in changed)
         {
-            StrandLevels.OfPanel(Hair, Map, panels[p], Map.StrandsOf[p], Looks.OnHead.Lengths, Moment.Rinsed, levels);
+            StrandLevels.OfPanel(Hair, Map, panels[p], Map.StrandsOf[p], Looks.OnHead.Lengths, Moment.Rinsed, reached);
         }
 
         return new PlannedHead(
@@ -175,13 +175,13 @@ public sealed class PlannedHead
             really,
             Cut,
             panels,
-            Reached.After(changed, levels),
+            Reached.After(changed, reached),
             WorkingOrder.IsAlike(Plan, next) ? working : null
         );
     }
 
-    /// <summary>Level bytes to draw at another moment.</summary>
-    public byte[] DrawnAt(Moment moment)
+    /// <summary>All strands to draw at another moment.</summary>
+    public HairBytes DrawnAt(Moment moment)
     {
         if (moment == Moment.Rinsed)
         {
@@ -191,14 +191,14 @@ public sealed class PlannedHead
         var lengths = Looks.OnHead.Lengths;
         return Reached.Draw(
             moment.WeeksLater > 0
-                ? Regrowth.Grown(Levels, lengths, Map.Zone, Hair, moment.WeeksLater)
+                ? Regrowth.Grown(Reached.Hair, lengths, Map.Zone, Hair, moment.WeeksLater)
                 : StrandLevels.All(Hair, Map, Panels, lengths, moment)
         );
     }
 
-    /// <summary>Level bytes to draw the head with as a wish would have it.</summary>
-    public byte[] DrawnAsWished(Wish wish) =>
-        Reached.Draw(WishLook.Levels(Hair, Map, Looks.OnHead.Strands, Looks.Weights(Wear.Down), wish));
+    /// <summary>All strands to draw the head with as a wish would have it.</summary>
+    public HairBytes DrawnAsWished(Wish wish) =>
+        Reached.Draw(WishLook.Of(Hair, Map, Looks.OnHead.Strands, Looks.Weights(Wear.Down), wish));
 
     /// <summary>A panel by its key; null if there is none.</summary>
     public PlannedPanel? PanelOf(PanelKey key) => Panels.FirstOrDefault(p => p.Panel.Key == key);

@@ -78,45 +78,66 @@ public static class LevelColours
         return $"#{Encode(r):x2}{Encode(g):x2}{Encode(b):x2}";
     }
 
-    /// <summary>Byte white hair is drawn with: it has no level. Hair of level 10 is drawn a hundredth below.</summary>
-    public const byte White = 255;
-
     /// <summary>CIE L*, chroma and hue of white hair between others. Model assumption.</summary>
     private const double WhiteLightness = 72,
         WhiteChroma = 4,
         WhiteHue = 85;
 
+    /// <summary>Linear sRGB of white hair between others, in even light.</summary>
+    public static (double R, double G, double B) WhiteHair { get; } =
+        FromLab(
+            WhiteLightness,
+            WhiteChroma * Math.Cos(WhiteHue * Math.PI / 180),
+            WhiteChroma * Math.Sin(WhiteHue * Math.PI / 180)
+        );
+
     /// <summary>
-    /// Table of linear light, 0..65535 for red, green and blue, by level byte and shade: 256 × 128 × 3.
+    /// Table of linear light of natural hair, 0..65535 for red, green and blue, by level byte and shade:
+    /// 256 × 128 × 3.
     /// </summary>
     /// <param name="tone">−1 cool .. 0 untoned .. 1 warm.</param>
-    public static ushort[] Table(double tone = 0)
+    public static ushort[] Table(double tone = 0) => Shaded(l => Linear(Units.Level.FromByte((byte)l), tone));
+
+    /// <summary>
+    /// How light each shade makes red, green and blue, factors on linear light, 128 each: a code is the square root of
+    /// shade, so that dark shades keep their steps; shadows get warmer.
+    /// </summary>
+    public static (double[] Red, double[] Green, double[] Blue) ShadeCurves { get; } = Curves();
+
+    /// <summary>How light beyond white bends down: light / (1 + knee × light). Model assumption.</summary>
+    public const double Knee = 0.12;
+
+    /// <summary>Linear light, 0..65535, of 256 colours under every shade: 256 × 128 × 3.</summary>
+    /// <param name="of">Linear sRGB by number.</param>
+    internal static ushort[] Shaded(Func<int, (double R, double G, double B)> of)
     {
+        var (red, green, blue) = ShadeCurves;
         var table = new ushort[256 * Shades * 3];
         for (var l = 0; l < 256; l++)
         {
-            var (r, g, b) = l == White ? WhiteHair() : Linear(Units.Level.FromByte((byte)l), tone);
+            var (r, g, b) = of(l);
             for (var s = 0; s < Shades; s++)
             {
-                // A byte carries the square root of shade, so dark shades keep their steps; shadows get warmer.
-                var code = s / (Shades - 1.0);
-                var shade = code * code * BrightestShade;
                 var i = (l * Shades + s) * 3;
-                table[i] = Word(r * Math.Pow(shade, 0.9));
-                table[i + 1] = Word(g * shade);
-                table[i + 2] = Word(b * Math.Pow(shade, 1.1));
+                table[i] = Word(r * red[s]);
+                table[i + 1] = Word(g * green[s]);
+                table[i + 2] = Word(b * blue[s]);
             }
         }
 
         return table;
     }
 
-    private static (double R, double G, double B) WhiteHair() =>
-        FromLab(
-            WhiteLightness,
-            WhiteChroma * Math.Cos(WhiteHue * Math.PI / 180),
-            WhiteChroma * Math.Sin(WhiteHue * Math.PI / 180)
-        );
+    private static (double[] Red, double[] Green, double[] Blue) Curves()
+    {
+        double[] Curve(double power) =>
+            Enumerable
+                .Range(0, Shades)
+                .Select(s => s / (Shades - 1.0))
+                .Select(code => Exposure * Math.Pow(code * code * BrightestShade, power))
+                .ToArray();
+        return (Curve(0.9), Curve(1), Curve(1.1));
+    }
 
     /// <summary>8-bit sRGB of a linear value 0..1.</summary>
     public static byte Encode(double linear)
@@ -133,11 +154,8 @@ public static class LevelColours
         return y <= 216.0 / 24389 ? y * 24389 / 27 : 116 * Math.Cbrt(y) - 16;
     }
 
-    private static ushort Word(double light)
-    {
-        var k = light * Exposure;
-        return (ushort)Math.Clamp(Math.Round(k / (1 + 0.12 * k) * 65535), 0, 65535);
-    }
+    private static ushort Word(double light) =>
+        (ushort)Math.Clamp(Math.Round(light / (1 + Knee * light) * 65535), 0, 65535);
 
     private static double Between(double[] table, double level)
     {

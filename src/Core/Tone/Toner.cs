@@ -128,7 +128,7 @@ public static class Toner
     /// <summary>
     /// On hair a level darker than itself a toner does nothing; at its own level and on lighter hair all of it.
     /// </summary>
-    private static double OnHair(double level, double depth) => Math.Clamp(1 - (depth - level), 0, 1);
+    public static double OnHair(double level, double depth) => Math.Clamp(1 - (depth - level), 0, 1);
 
     /// <summary>The hair's colour: as light as its level, as warm as its undertone.</summary>
     private static (double R, double G, double B) Bare(ToneCase of)

@@ -140,7 +140,7 @@ internal static class ConsultEndpoints
                 async (AtWork at, HttpRequest request) =>
                 {
                     var body = await Body.ReadAsync<LookBody>(request);
-                    return Results.Bytes(Look(at, body.Wish), "application/octet-stream");
+                    return Results.Bytes(Look(at, body.Wish).Levels, "application/octet-stream");
                 }
             )
             .Accepts<LookBody>("application/json")
@@ -148,9 +148,26 @@ internal static class ConsultEndpoints
             .ProducesValidationProblem()
             .WithName("PostLook")
             .WithSummary("Level bytes of the head as a wish would have it, strands × 64; stores nothing");
+
+        consult
+            .MapPost(
+                "/look/hair",
+                async (AtWork at, HttpRequest request) =>
+                {
+                    var body = await Body.ReadAsync<LookBody>(request);
+                    return Results.Bytes(Look(at, body.Wish).ByTurns(), "application/octet-stream");
+                }
+            )
+            .Accepts<LookBody>("application/json")
+            .Produces<byte[]>(contentType: "application/octet-stream")
+            .ProducesValidationProblem()
+            .WithName("PostLookHair")
+            .WithSummary(
+                "Level byte and tint byte by turns of the head as a wish would have it, strands × 64 × 2; stores nothing"
+            );
     }
 
-    private static byte[] Look(AtWork at, Wish? wish)
+    private static HairBytes Look(AtWork at, Wish? wish)
     {
         var problems = wish is null ? [new Problem("wish", "A wish is needed.")] : wish.Problems();
         return problems.Count > 0 ? throw new BadInputException(problems) : at.Head.DrawnAsWished(wish!);

@@ -1,7 +1,6 @@
 using System.Runtime.InteropServices;
 using Wendro.Core.Blend;
 using Wendro.Core.Fall;
-using Wendro.Core.Plans;
 using Wendro.Core.Section;
 using Wendro.Core.Tone;
 using Wendro.Core.Units;
@@ -11,8 +10,21 @@ using Wendro.Host.Work;
 
 namespace Wendro.Host.Paint;
 
-/// <summary>Colours hair is drawn in: one a tenth of a level, 1.0 to 10.0.</summary>
-internal sealed record ColoursView(IReadOnlyList<string> Levels, double ShineGain);
+/// <summary>Colours hair is drawn in.</summary>
+/// <param name="Levels">Natural hair, one a tenth of a level, 1.0 to 10.0.</param>
+/// <param name="ShineGain">Share of a full white highlight added, linear light.</param>
+/// <param name="Red">How light each of 128 shades makes red, a factor on linear light.</param>
+/// <param name="Green">The same of green.</param>
+/// <param name="Blue">The same of blue.</param>
+/// <param name="Knee">How light beyond white bends down: light / (1 + knee × light).</param>
+internal sealed record ColoursView(
+    IReadOnlyList<string> Levels,
+    double ShineGain,
+    IReadOnlyList<double> Red,
+    IReadOnlyList<double> Green,
+    IReadOnlyList<double> Blue,
+    double Knee
+);
 
 /// <summary>What is seen of a head, as bytes a client colours itself.</summary>
 internal static class HeadEndpoints
@@ -46,22 +58,8 @@ internal static class HeadEndpoints
         visit
             .MapGet(
                 "/plan/levels",
-                async (AtWork at, string? moment, int? revision, PlansAtWork plans, CancellationToken stop) =>
-                {
-                    var when = MomentOf(moment);
-                    // Levels of a revision with another part or texture belong to other strands: they can't be laid
-                    // on these.
-                    var head = revision is { } number ? await plans.AtRevisionAsync(at, number, stop) : at.Head;
-                    return head is null ? Answers.NotFound("revision")
-                        : !ReferenceEquals(head.Looks, at.Head.Looks)
-                            ? throw new BadInputException([
-                                new Problem(
-                                    "revision",
-                                    "The part or texture was different then: the two can't be compared."
-                                ),
-                            ])
-                        : Results.Bytes(head.DrawnAt(when), Bytes);
-                }
+                (AtWork at, string? moment, int? revision, PlansAtWork plans, CancellationToken stop) =>
+                    DrawnAsync(at, moment, revision, plans, h => h.Levels, stop)
             )
             .Produces<byte[]>(contentType: Bytes)
             .ProducesValidationProblem()
@@ -69,6 +67,20 @@ internal static class HeadEndpoints
             .WithSummary(
                 "Level bytes to draw, strands × 64, at a moment (before, rinsed, minutes, or weeks of growth "
                     + "like 12w), of this or an earlier revision"
+            );
+
+        visit
+            .MapGet(
+                "/plan/hair",
+                (AtWork at, string? moment, int? revision, PlansAtWork plans, CancellationToken stop) =>
+                    DrawnAsync(at, moment, revision, plans, h => h.ByTurns(), stop)
+            )
+            .Produces<byte[]>(contentType: Bytes)
+            .ProducesValidationProblem()
+            .WithName("GetHair")
+            .WithSummary(
+                "Level byte and tint byte by turns, strands × 64 × 2, at a moment, of this or an earlier revision: "
+                    + "docs/formats/seen.md"
             );
 
         visit
@@ -83,10 +95,20 @@ internal static class HeadEndpoints
         visit
             .MapGet(
                 "/plan/picture",
-                (AtWork at, string? wear, string? angle, string? tilt, string? moment, int? width) =>
+                (
+                    AtWork at,
+                    string? wear,
+                    string? angle,
+                    string? tilt,
+                    string? moment,
+                    int? width,
+                    double? tone,
+                    bool toned = false
+                ) =>
                 {
                     var (w, a, t) = ViewOf(wear, angle, tilt);
                     var when = MomentOf(moment);
+                    var palette = PaletteOf(tone ?? (toned ? at.Head.Plan.Wish.Tone : null));
                     if (width is < 16 or > View.Width)
                     {
                         throw new BadInputException([new Problem("width", $"Between 16 and {View.Width} pixels.")]);
@@ -94,7 +116,7 @@ internal static class HeadEndpoints
 
                     return Results.Bytes(
                         PictureFile.Png(
-                            Picture.Colour(at.Head.Looks.Seen(w, a, t), at.Head.DrawnAt(when)),
+                            Picture.Colour(at.Head.Looks.Seen(w, a, t), at.Head.DrawnAt(when), palette),
                             width ?? View.Width
                         ),
                         "image/png"
@@ -104,7 +126,9 @@ internal static class HeadEndpoints
             .Produces<byte[]>(contentType: "image/png")
             .ProducesValidationProblem()
             .WithName("GetPicture")
-            .WithSummary("The head as a PNG picture");
+            .WithSummary(
+                "The head as a PNG picture: raw; with a tone (−1 cool .. 1 warm), or toned as its plan wishes, after toning"
+            );
 
         var colours = app.MapGroup("/api/colours").WithTags("Shell");
         colours
@@ -113,18 +137,35 @@ internal static class HeadEndpoints
                 () =>
                     new ColoursView(
                         Enumerable.Range(0, 91).Select(i => LevelColours.Hex(1 + i / 10.0)).ToArray(),
-                        Picture.ShineGain
+                        Picture.ShineGain,
+                        LevelColours.ShadeCurves.Red,
+                        LevelColours.ShadeCurves.Green,
+                        LevelColours.ShadeCurves.Blue,
+                        LevelColours.Knee
                     )
             )
             .WithName("GetColours")
-            .WithSummary("Colours of the levels, a tenth apart");
+            .WithSummary("Colours of the levels, a tenth apart, and what shade makes of a colour");
+        colours
+            .MapGet(
+                "/tints",
+                (double? tone) => Results.Bytes(MemoryMarshal.AsBytes(PaletteOf(tone).All().AsSpan()).ToArray(), Bytes)
+            )
+            .Produces<byte[]>(contentType: Bytes)
+            .ProducesValidationProblem()
+            .WithName("GetTints")
+            .WithSummary(
+                "Linear light by tint and level byte, uint16, tints × 256 × 3: raw, or with a tone (−1 cool .. 1 warm) "
+                    + "as wished after toning"
+            );
         colours
             .MapGet(
                 "/table",
                 (double? tone) =>
-                    tone is null or (>= -1 and <= 1)
-                        ? Results.Bytes(MemoryMarshal.AsBytes(LevelColours.Table(tone ?? 0).AsSpan()).ToArray(), Bytes)
-                        : throw new BadInputException([new Problem("tone", "Between −1, cool, and 1, warm.")])
+                    Results.Bytes(
+                        MemoryMarshal.AsBytes(LevelColours.Table(CheckedTone(tone) ?? 0).AsSpan()).ToArray(),
+                        Bytes
+                    )
             )
             .Produces<byte[]>(contentType: Bytes)
             .ProducesValidationProblem()
@@ -133,6 +174,34 @@ internal static class HeadEndpoints
                 "Linear light by level byte and shade, uint16, 256 × 128 × 3; tone −1 cool .. 1 warm for a wish"
             );
     }
+
+    private static async Task<IResult> DrawnAsync(
+        AtWork at,
+        string? moment,
+        int? revision,
+        PlansAtWork plans,
+        Func<HairBytes, byte[]> bytes,
+        CancellationToken stop
+    )
+    {
+        var when = MomentOf(moment);
+        // Levels of a revision with another part or texture belong to other strands: they can't be laid on these.
+        var head = revision is { } number ? await plans.AtRevisionAsync(at, number, stop) : at.Head;
+        return head is null ? Answers.NotFound("revision")
+            : !ReferenceEquals(head.Looks, at.Head.Looks)
+                ? throw new BadInputException([
+                    new Problem("revision", "The part or texture was different then: the two can't be compared."),
+                ])
+            : Results.Bytes(bytes(head.DrawnAt(when)), Bytes);
+    }
+
+    private static double? CheckedTone(double? tone) =>
+        tone is null or (>= -1 and <= 1)
+            ? tone
+            : throw new BadInputException([new Problem("tone", "Between −1, cool, and 1, warm.")]);
+
+    private static Palette PaletteOf(double? tone) =>
+        CheckedTone(tone) is { } wished ? Palette.AsToned(wished) : Palette.Raw;
 
     private static (Wear Wear, int Angle, int Tilt) ViewOf(string? wear, string? angle, string? tilt)
     {

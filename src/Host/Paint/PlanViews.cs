@@ -30,6 +30,7 @@ namespace Wendro.Host.Paint;
 /// <param name="Coats">Each product in the order they are laid.</param>
 /// <param name="MeanLevel">Mean level over its hair by mass, rinsed.</param>
 /// <param name="BrightestLevel">Level where its paint is thickest, rinsed.</param>
+/// <param name="BrightestTint">What colours it there: an index of tints.</param>
 /// <param name="LevelSpread">Half the width of that forecast's band, levels; 0 while natural.</param>
 /// <param name="SeenShare">Share of the hair seen worn down that it makes up, 0..1.</param>
 /// <param name="Minutes">Minutes its painting takes; 0 while natural.</param>
@@ -53,6 +54,7 @@ internal sealed record PanelView(
     IReadOnlyList<CoatView> Coats,
     double MeanLevel,
     double BrightestLevel,
+    byte BrightestTint,
     double LevelSpread,
     double SeenShare,
     double Minutes,
@@ -66,6 +68,7 @@ internal sealed record PanelView(
     public static PanelView Of(PlannedHead head, PlannedPanel p, int index)
     {
         var hair = head.Hair;
+        var brightest = p.Brightest(hair, Moment.Rinsed);
         return new PanelView(
             p.Panel.Key,
             p.Panel.Key.Zone,
@@ -82,7 +85,8 @@ internal sealed record PanelView(
             p.Painted?.StartCm,
             p.Coats.Select(c => new CoatView(c.Painted.StartCm, EdgeOf(c.Painted), c.Formula.Words)).ToArray(),
             p.MeanLevel(hair, Moment.Rinsed),
-            p.BrightestLevel(hair, Moment.Rinsed),
+            brightest.Level,
+            brightest.Tint.Index,
             p.LiftingOf(hair) is { } lifting ? Forecast.Of(lifting.Case, p.Light!.Works.For.Value).HalfWidth : 0,
             head.Measures.SeenShares[index],
             PlannedHead.MinutesOf(p),
@@ -322,26 +326,34 @@ internal sealed record PlanChange(
 /// <summary>Level bytes of some strands.</summary>
 /// <param name="Ranges">First strand and number of strands, by turns.</param>
 /// <param name="Levels">Level bytes, 64 a strand, base64.</param>
-internal sealed record StrandLevelsView(IReadOnlyList<int> Ranges, byte[] Levels)
+/// <param name="Tints">Tint bytes, 64 a strand, base64.</param>
+internal sealed record StrandLevelsView(IReadOnlyList<int> Ranges, byte[] Levels, byte[] Tints)
 {
     /// <summary>The locks in which anything differs.</summary>
     public static StrandLevelsView Between(PlannedHead before, PlannedHead after)
     {
         var strands = after.Looks.OnHead.Strands;
         var ranges = new List<int>();
-        var levels = new MemoryStream();
+        var (levels, tints) = (new MemoryStream(), new MemoryStream());
         for (var l = 0; l < strands.LockCount; l++)
         {
             var (from, to) = (strands.LockStart[l], strands.LockStart[l + 1]);
-            var now = after.Drawn.AsSpan(from * Places.Count, (to - from) * Places.Count);
-            if (!now.SequenceEqual(before.Drawn.AsSpan(from * Places.Count, (to - from) * Places.Count)))
+            var (at, count) = (from * Places.Count, (to - from) * Places.Count);
+            if (
+                Differ(after.Drawn.Levels, before.Drawn.Levels, at, count)
+                || Differ(after.Drawn.Tints, before.Drawn.Tints, at, count)
+            )
             {
                 ranges.Add(from);
                 ranges.Add(to - from);
-                levels.Write(now);
+                levels.Write(after.Drawn.Levels.AsSpan(at, count));
+                tints.Write(after.Drawn.Tints.AsSpan(at, count));
             }
         }
 
-        return new StrandLevelsView(ranges, levels.ToArray());
+        return new StrandLevelsView(ranges, levels.ToArray(), tints.ToArray());
     }
+
+    private static bool Differ(byte[] a, byte[] b, int at, int count) =>
+        !a.AsSpan(at, count).SequenceEqual(b.AsSpan(at, count));
 }

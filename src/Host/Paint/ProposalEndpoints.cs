@@ -77,12 +77,23 @@ internal static class ProposalEndpoints
                 "/proposals/{number:int}/levels",
                 (Guid visit, int number, Proposals proposals) =>
                     proposals.Of(visit) is { } run && number >= 0 && number < run.Found.Count
-                        ? Results.Bytes(run.Found[number].Drawn, "application/octet-stream")
+                        ? Results.Bytes(run.Found[number].Drawn.Levels, "application/octet-stream")
                         : Answers.NotFound("proposal")
             )
             .Produces<byte[]>(contentType: "application/octet-stream")
             .WithName("GetProposalLevels")
             .WithSummary("Level bytes to draw a proposal with, rinsed");
+
+        plan.MapGet(
+                "/proposals/{number:int}/hair",
+                (Guid visit, int number, Proposals proposals) =>
+                    proposals.Of(visit) is { } run && number >= 0 && number < run.Found.Count
+                        ? Results.Bytes(run.Found[number].Drawn.ByTurns(), "application/octet-stream")
+                        : Answers.NotFound("proposal")
+            )
+            .Produces<byte[]>(contentType: "application/octet-stream")
+            .WithName("GetProposalHair")
+            .WithSummary("Level byte and tint byte by turns to draw a proposal with, rinsed");
     }
 
     private static CardView Card(AtWork at)

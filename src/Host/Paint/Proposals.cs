@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using Wendro.Core.Blend;
 using Wendro.Core.Placement;
 using Wendro.Core.Plans;
 using Wendro.Host.Work;
@@ -60,14 +61,14 @@ internal sealed class Proposals(Heads heads)
         private static long count;
         private readonly CancellationTokenSource stop = new();
         private volatile Progress progress = new(0, 0, null);
-        private volatile IReadOnlyList<(ProposalView View, byte[] Drawn)>? found;
+        private volatile IReadOnlyList<(ProposalView View, HairBytes Drawn)>? found;
         private volatile string? failed;
 
         public long Began { get; } = Interlocked.Increment(ref count);
 
         public bool Done => found is not null || failed is not null;
 
-        public IReadOnlyList<(ProposalView View, byte[] Drawn)> Found => found ?? [];
+        public IReadOnlyList<(ProposalView View, HairBytes Drawn)> Found => found ?? [];
 
         public ProposalsView View =>
             new(

@@ -2,6 +2,7 @@ using Wendro.Core.Blend;
 using Wendro.Core.Fall;
 using Wendro.Core.Patterns;
 using Wendro.Core.Plans;
+using Wendro.Core.Tone;
 using Wendro.Formats;
 using Wendro.Host.Work;
 using Wendro.Store;
@@ -44,7 +45,10 @@ internal sealed record PatternOnClient(int Panels, double Minutes, double Grams,
             mix.Timeline.Turns.Count,
             mix.Timeline.Minutes,
             mix.Grams,
-            PictureFile.Png(Core.Blend.Picture.Colour(looks.Seen(Wear.Down, Angle), head.Drawn), Width)
+            PictureFile.Png(
+                Core.Blend.Picture.Colour(looks.Seen(Wear.Down, Angle), head.Drawn, Palette.AsToned(plan.Wish.Tone)),
+                Width
+            )
         );
     }
 }

@@ -110,8 +110,8 @@ public sealed class BlendTests
     public void Level_at_a_moment_rises_from_natural_to_rinsed()
     {
         var head = Given.Bare.Apply(new PaintZone(Zone.Crown, PanelPaint.Usual));
-        double Sum(Moment m) => head.DrawnAt(m).Sum(b => (double)b);
-        Each.Of(head.DrawnAt(Moment.Before), b => Assert.Equal(Level.ToByte(5), b));
+        double Sum(Moment m) => head.DrawnAt(m).Levels.Sum(b => (double)b);
+        Each.Of(head.DrawnAt(Moment.Before).Levels, b => Assert.Equal(Level.ToByte(5), b));
         Assert.True(Sum(Moment.Before) < Sum(Moment.At(new Minutes(10))));
         Assert.True(Sum(Moment.At(new Minutes(10))) < Sum(Moment.Rinsed));
         Assert.Equal(head.Drawn, head.DrawnAt(Moment.At(new Minutes(500))));

@@ -6,6 +6,7 @@ using Wendro.Core.Head;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 using Wendro.Core.Section;
+using Wendro.Core.Tone;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Blend;
@@ -40,8 +41,9 @@ public sealed class RegrowthTests
         var head = Painted(new PanelPaint(new Shape.Full(), 6, 0.5, 40, 40));
         const double weeks = 12;
         var grown = StrandHistory.GrowthCm(weeks);
-        var later = Regrowth.Grown(head.Levels, head.Looks.OnHead.Lengths, head.Map.Zone, head.Hair, weeks);
-        Assert.Equal(head.Levels, Regrowth.Grown(head.Levels, head.Looks.OnHead.Lengths, head.Map.Zone, head.Hair, 0));
+        var later = Regrowth.Grown(head.Reached.Hair, head.Looks.OnHead.Lengths, head.Map.Zone, head.Hair, weeks);
+        var now = head.Reached.Hair;
+        Assert.Equal(now, Regrowth.Grown(now, head.Looks.OnHead.Lengths, head.Map.Zone, head.Hair, 0));
         double Edge(byte[] levels, int i) =>
             Enumerable
                 .Range(0, Places.Count)
@@ -53,8 +55,10 @@ public sealed class RegrowthTests
             .Where(i => head.Map.Panel[i] >= 0 && head.Looks.OnHead.Lengths[i] > 25 && head.Map.W[i] < 0.5)
             .Take(300)
             .ToArray();
-        Assert.Equal(grown, painted.Average(i => Edge(later, i) - Edge(head.Levels, i)), 0.4);
-        Assert.All(painted, i => Assert.Equal(Level.ToByte(5), later[i * Places.Count]));
+        Assert.Equal(grown, painted.Average(i => Edge(later.Levels, i) - Edge(head.Levels, i)), 0.4);
+        Assert.All(painted, i => Assert.Equal(Level.ToByte(5), later.Levels[i * Places.Count]));
+        Assert.All(painted, i => Assert.Equal(Tint.Natural.Index, later.Tints[i * Places.Count]));
+        Assert.All(painted, i => Assert.Equal(Tint.Lifted(1).Index, later.Tints[i * Places.Count + 50]));
         Assert.NotEqual(head.Drawn, head.DrawnAt(Moment.Later(weeks)));
     }
 

@@ -6,6 +6,7 @@ using Wendro.Core.Head;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 using Wendro.Core.Section;
+using Wendro.Core.Tone;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Blend;
@@ -15,7 +16,7 @@ public sealed class WishLookTests
     private static byte[] Look(Wish wish, PlannedHead? head = null)
     {
         var at = head ?? Given.Bare;
-        return WishLook.Levels(at.Hair, at.Map, at.Looks.OnHead.Strands, at.Looks.Weights(Wear.Down), wish);
+        return WishLook.Of(at.Hair, at.Map, at.Looks.OnHead.Strands, at.Looks.Weights(Wear.Down), wish).Levels;
     }
 
     private static Tally Seen(byte[] levels, PlannedHead? head = null)
@@ -87,7 +88,7 @@ public sealed class WishLookTests
             Given.FewStrands
         );
         var head = PlannedHead.Of(looks, new Cutting(Given.Head, hair, _ => looks.OnHead.LengthAt), Plan.Fresh());
-        var before = StrandLevels.Before(hair, head.Map, looks.OnHead.Lengths);
+        var before = StrandLevels.Before(hair, head.Map, looks.OnHead.Lengths).Levels;
         var look = Look(new Wish { EndsLevel = new(7) }, head);
         Each.Of(before.Zip(look), p => Assert.True(p.Second >= p.First));
     }
@@ -106,20 +107,20 @@ public sealed class WishLookTests
             History = [new Band(0, 6, BandState.Natural, new(5)), new Band(6, 34, BandState.Coloured, new(5))],
         };
         var (map, lengths) = (Given.Bare.Map, Given.Usual.OnHead.Lengths);
-        var white = StrandLevels.White(hair, map, lengths)!;
+        var tints = StrandLevels.Before(hair, map, lengths).Tints;
+        bool White(int strand, int place) => tints[strand * Places.Count + place] == Tint.White.Index;
         double Share(Zone zone)
         {
-            var there = Enumerable.Range(0, white.Length).Where(i => map.Zone[i] == (byte)zone).ToArray();
-            return there.Count(i => white[i] is not null) / (double)there.Length;
+            var there = Enumerable.Range(0, lengths.Length).Where(i => map.Zone[i] == (byte)zone).ToArray();
+            return there.Count(i => White(i, 0)) / (double)there.Length;
         }
 
         Assert.InRange(Share(Zone.UpperBack), 0.22, 0.38);
         Assert.InRange(Share(Zone.Crown), 0.7, 0.9);
         Assert.Equal(0, Share(Zone.Nape));
-        var one = Enumerable.Range(0, white.Length).First(i => white[i] is not null && lengths[i] > 20);
-        Assert.True(white[one]![0]);
-        Assert.False(white[one]![Places.Count - 1]);
-        Assert.Null(StrandLevels.White(HairProfile.Usual, map, lengths));
+        var one = Enumerable.Range(0, lengths.Length).First(i => White(i, 0) && lengths[i] > 20);
+        Assert.False(White(one, Places.Count - 1));
+        Each.Of(StrandLevels.Before(HairProfile.Usual, map, lengths).Tints, t => Assert.Equal(Tint.Natural.Index, t));
     }
 
     [Fact]

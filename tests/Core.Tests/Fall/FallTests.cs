@@ -375,9 +375,9 @@ public sealed class FallTests
         var seen = looks.Seen(Wear.Down, 180);
         double Mean(double level)
         {
-            var levels = new byte[looks.OnHead.Strands.Count * Places.Count];
-            Array.Fill(levels, Wendro.Core.Units.Level.ToByte(level));
-            var rgb = Picture.Colour(seen, levels);
+            var hair = HairBytes.For(looks.OnHead.Strands.Count);
+            Array.Fill(hair.Levels, Wendro.Core.Units.Level.ToByte(level));
+            var rgb = Picture.Colour(seen, hair);
             var sum = 0.0;
             var n = 0;
             for (var i = 0; i < seen.Counts.Length; i++)

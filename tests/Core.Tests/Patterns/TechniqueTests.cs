@@ -99,7 +99,7 @@ public sealed class TechniqueTests
     }
 
     private static byte[] Before(PlannedHead head) =>
-        StrandLevels.Before(head.Hair, head.Map, head.Looks.OnHead.Lengths);
+        StrandLevels.Before(head.Hair, head.Map, head.Looks.OnHead.Lengths).Levels;
 
     private static bool Upper(Zone z) =>
         z is Zone.UpperBack or Zone.Crown or Zone.SideLeft or Zone.SideRight or Zone.TopLeft or Zone.TopRight;

@@ -97,7 +97,7 @@ public sealed class AsLaidTests
                 (laid, p) => laid.With(p.Panel.Key, 0, new Laid(Works: Exposure.Lasting(8)))
             )
         );
-        var cameOut = HeadLevels.Of(Painted.Reached.On, weaker.Levels);
+        var cameOut = HeadLevels.Of(Painted.Reached.On, weaker.Reached.Hair);
         Assert.Equal(weaker.Measures.MeanLevel, cameOut.Measures.MeanLevel);
         Assert.Equal(weaker.Measures.EndsLevel, cameOut.Measures.EndsLevel);
         Assert.Equal(weaker.Drawn, cameOut.Drawn);

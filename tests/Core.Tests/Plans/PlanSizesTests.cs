@@ -45,9 +45,9 @@ public sealed class PlanSizesTests
     {
         var head = Given.Bare.Apply(new PaintZone(Zone.UpperBack, PanelPaint.Usual));
         var (early, late) = (head.DrawnAt(Moment.At(new Minutes(10))), head.DrawnAt(Moment.At(new Minutes(25))));
-        Assert.True(early.Zip(late).All(p => p.First <= p.Second));
-        Assert.True(late.Zip(head.Drawn).All(p => p.First <= p.Second + 1));
-        Assert.Contains(early.Zip(late), p => p.First < p.Second);
+        Assert.True(early.Levels.Zip(late.Levels).All(p => p.First <= p.Second));
+        Assert.True(late.Levels.Zip(head.Drawn.Levels).All(p => p.First <= p.Second + 1));
+        Assert.Contains(early.Levels.Zip(late.Levels), p => p.First < p.Second);
     }
 
     [Fact]

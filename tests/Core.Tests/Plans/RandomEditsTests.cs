@@ -108,7 +108,7 @@ public sealed class RandomEditsTests
 
                     Assert.Equal(start.Plan, head.Plan);
                     Assert.True(start.Levels.AsSpan().SequenceEqual(head.Levels));
-                    Assert.True(start.Drawn.AsSpan().SequenceEqual(head.Drawn));
+                    Assert.Equal(start.Drawn, head.Drawn);
                     Assert.Equal(start.Measures.LightShare, head.Measures.LightShare);
                     Assert.Equal(start.Measures.RootSoftness, head.Measures.RootSoftness);
                     Assert.Equal(start.AllFindings.Select(f => f.Text), head.AllFindings.Select(f => f.Text));

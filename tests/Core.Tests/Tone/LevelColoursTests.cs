@@ -79,13 +79,4 @@ public sealed class LevelColoursTests
         var (r, g, b) = LevelColours.Linear(9, -1);
         Assert.Equal(LevelColours.Lightness(9), LevelColours.LightnessOf(r, g, b), 0.2);
     }
-
-    [Fact]
-    public void White_hair_has_a_byte_of_its_own_and_hardly_a_colour()
-    {
-        var table = LevelColours.Table();
-        var at = (LevelColours.White * LevelColours.Shades + 90) * 3;
-        var beside = (254 * LevelColours.Shades + 90) * 3;
-        Assert.True(table[at] - table[at + 2] < 0.5 * (table[beside] - table[beside + 2]));
-    }
 }

@@ -176,6 +176,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{visit}/consult/look/hair": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Level byte and tint byte by turns of the head as a wish would have it, strands × 64 × 2; stores nothing */
+        post: operations["PostLookHair"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{visit}/section": {
         parameters: {
             query?: never;
@@ -501,6 +518,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{visit}/plan/hair": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Level byte and tint byte by turns, strands × 64 × 2, at a moment, of this or an earlier revision: docs/formats/seen.md */
+        get: operations["GetHair"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{visit}/plan/strands": {
         parameters: {
             query?: never;
@@ -525,7 +559,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The head as a PNG picture */
+        /** The head as a PNG picture: raw; with a tone (−1 cool .. 1 warm), or toned as its plan wishes, after toning */
         get: operations["GetPicture"];
         put?: never;
         post?: never;
@@ -542,8 +576,25 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Colours of the levels, a tenth apart */
+        /** Colours of the levels, a tenth apart, and what shade makes of a colour */
         get: operations["GetColours"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/colours/tints": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Linear light by tint and level byte, uint16, tints × 256 × 3: raw, or with a tone (−1 cool .. 1 warm) as wished after toning */
+        get: operations["GetTints"];
         put?: never;
         post?: never;
         delete?: never;
@@ -614,6 +665,23 @@ export interface paths {
         };
         /** Level bytes to draw a proposal with, rinsed */
         get: operations["GetProposalLevels"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/plan/proposals/{number}/hair": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Level byte and tint byte by turns to draw a proposal with, rinsed */
+        get: operations["GetProposalHair"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1246,10 +1314,17 @@ export interface components {
             edge: number[];
             words: string;
         };
+        /** @enum {unknown} */
+        ColourBase: "demi" | "gloss" | "permanent";
         ColoursView: {
             levels: string[];
             /** Format: double */
             shineGain: number;
+            red: number[];
+            green: number[];
+            blue: number[];
+            /** Format: double */
+            knee: number;
         };
         /**
          * @default sound
@@ -1461,6 +1536,8 @@ export interface components {
             lowHeat: boolean;
             /** @default false */
             heatConfirmed: boolean;
+            base?: null | components["schemas"]["ColourBase"];
+            reflect?: null | components["schemas"]["Reflect"];
         };
         /** @enum {string} */
         FormulaId: "A" | "B" | "C" | "D" | "E";
@@ -2049,6 +2126,8 @@ export interface components {
             meanLevel: number;
             /** Format: double */
             brightestLevel: number;
+            /** Format: uint8 */
+            brightestTint: number;
             /** Format: double */
             levelSpread: number;
             /** Format: double */
@@ -2919,6 +2998,8 @@ export interface components {
             ranges: number[];
             /** Format: byte */
             levels: string;
+            /** Format: byte */
+            tints: string;
         };
         StrandTest: {
             lightener: components["schemas"]["Lightener"];
@@ -2960,6 +3041,10 @@ export interface components {
             layers: number;
             /** Format: byte */
             section: string;
+            /** Format: byte */
+            tints: string;
+            /** Format: byte */
+            sectionTints: string;
         };
         /** @enum {unknown} */
         Styling: "own" | "straight" | "waved";
@@ -3564,6 +3649,50 @@ export interface operations {
         };
     };
     PostLook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PostLookHair: {
         parameters: {
             query?: never;
             header?: never;
@@ -4496,6 +4625,49 @@ export interface operations {
             };
         };
     };
+    GetHair: {
+        parameters: {
+            query?: {
+                moment?: string;
+                revision?: number;
+            };
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     GetStrands: {
         parameters: {
             query?: never;
@@ -4535,6 +4707,8 @@ export interface operations {
                 tilt?: string;
                 moment?: string;
                 width?: number;
+                tone?: number;
+                toned?: boolean;
             };
             header?: never;
             path: {
@@ -4589,6 +4763,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ColoursView"];
+                };
+            };
+        };
+    };
+    GetTints: {
+        parameters: {
+            query?: {
+                tone?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
         };
@@ -4756,6 +4961,38 @@ export interface operations {
         };
     };
     GetProposalLevels: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                number: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetProposalHair: {
         parameters: {
             query?: never;
             header?: never;

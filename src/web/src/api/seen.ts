@@ -15,8 +15,16 @@ export interface Seen {
   shine: Uint8Array;
 }
 
+/** What every strand is at its 64 places: level in the low byte, tint in the high one. */
+export type Hair = Uint16Array;
+
+/** The colour of hair by level and tint: raw, or toned as wished. */
 export interface Colours {
-  table: Uint16Array;
+  /** Linear light under every shade by level byte, 256 × 128 × 3, of one tint. */
+  table(tint: number): Uint16Array;
+  /** #rrggbb in even light. */
+  hex(levelByte: number, tint: number): string;
+  /** Natural hair, a tenth of a level apart. */
   levels: string[];
   shineGain: number;
 }
@@ -62,14 +70,58 @@ export function readSeen(buffer: ArrayBuffer): Seen {
   };
 }
 
-/** The colours of the levels; tone −1 cool .. 1 warm for a wish. */
-export async function fetchColours(tone = 0): Promise<Colours> {
-  const [table, named] = await Promise.all([
-    bytes(`/api/colours/table?tone=${tone}`),
+/** The colours of hair: raw, or with a tone −1 cool .. 1 warm as wished after toning. */
+export async function fetchColours(tone?: number): Promise<Colours> {
+  const [tints, named] = await Promise.all([
+    bytes(`/api/colours/tints${tone === undefined ? "" : `?tone=${tone}`}`),
     given(api.GET("/api/colours")),
   ]);
-  return { table: new Uint16Array(table), levels: named.levels, shineGain: named.shineGain };
+  return coloursOf(new Uint16Array(tints), named);
 }
+
+/** Colours out of linear light by tint and level, and what shade makes of it. A tint is shaded when first seen. */
+export function coloursOf(
+  tints: Uint16Array,
+  named: {
+    levels: string[];
+    shineGain: number;
+    red: number[];
+    green: number[];
+    blue: number[];
+    knee: number;
+  },
+): Colours {
+  const tables: Uint16Array[] = [];
+  const curves = [named.red, named.green, named.blue];
+  const shaded = (tint: number) => {
+    const table = new Uint16Array(256 * SHADES * 3);
+    for (let l = 0; l < 256; l++) {
+      for (let c = 0; c < 3; c++) {
+        const light = tints[(tint * 256 + l) * 3 + c] / 65535;
+        for (let s = 0; s < SHADES; s++) {
+          const lit = light * curves[c][s];
+          table[(l * SHADES + s) * 3 + c] = Math.min(65535, (lit / (1 + named.knee * lit)) * 65535);
+        }
+      }
+    }
+    return table;
+  };
+  return {
+    table: (tint) => {
+      tables[tint] ??= shaded(tint);
+      return tables[tint];
+    },
+    hex: (level, tint) => {
+      const at = (tint * 256 + level) * 3;
+      return `#${[0, 1, 2].map((c) => toSrgb[tints[at + c] >> 4].toString(16).padStart(2, "0")).join("")}`;
+    },
+    levels: named.levels,
+    shineGain: named.shineGain,
+  };
+}
+
+/** Level bytes and tint bytes by turns, as they travel. */
+export const readHair = (buffer: ArrayBuffer): Hair => new Uint16Array(buffer);
 
 export async function fetchSeen(
   visit: string,
@@ -82,13 +134,13 @@ export async function fetchSeen(
 }
 
 /**
- * Colours a head by looking up every sample's level. Samples of the panels in `lit` shine through in the accent colour
+ * Colours a head by looking up every sample's level and tint. Samples of the panels in `lit` shine through in the accent colour
  * by a share `glow` 0..1, to show where they are.
  */
 export function colourHead(
   image: ImageData,
   seen: Seen,
-  levels: Uint8Array,
+  hair: Hair,
   colours: Colours,
   panelOf: Int16Array | undefined,
   lit: ReadonlySet<number>,
@@ -100,7 +152,8 @@ export function colourHead(
     ((Math.sqrt(0.1444 + 2.48 * Math.max(share, 0)) - 0.38) / 1.24) * (seen.places - 1);
   const [litFrom, litTo] = along ? [placeOf(along[0]), placeOf(along[1])] : [-1, seen.places];
   const { counts, grey, strand, place, shade, shine, across, places } = seen;
-  const { table, shineGain } = colours;
+  const { shineGain } = colours;
+  const tables: Uint16Array[] = [];
   const out = image.data;
   const gain = (shineGain * 65535) / 255;
   const glowing = glow > 0 && lit.size > 0 && panelOf !== undefined;
@@ -117,7 +170,11 @@ export function colourHead(
     let g = 0;
     let b = 0;
     for (let k = 0; k < n; k++, s++) {
-      const at = (levels[strand[s] * places + place[s]] * SHADES + (shade[s] >> 1)) * 3;
+      const of = hair[strand[s] * places + place[s]];
+      const tint = of >> 8;
+      tables[tint] ??= colours.table(tint);
+      const table = tables[tint];
+      const at = ((of & 255) * SHADES + (shade[s] >> 1)) * 3;
       const white = shine[s] * gain;
       let red = table[at] + white;
       let green = table[at + 1] + white;

@@ -3,6 +3,7 @@ import { App } from "antd";
 import { useCallback, useMemo, useRef, useState } from "react";
 import { api, fromBase64, type PlanChange, type PlanEdit, type PlanView } from "./client";
 import { bytes, given, Refused } from "./given";
+import { type Hair, readHair } from "./seen";
 
 /** Before, rinsed, a minute of processing, or weeks of growth: "12w". */
 export type MomentKey = "before" | "rinsed" | number | `${number}w`;
@@ -23,10 +24,10 @@ export interface Work {
   plan: PlanView;
   /** Revision stored last: a preview does not change it. */
   revision: number;
-  /** Level bytes as drawn at the moment looked at, a preview laid over them while a handle is dragged. */
-  levels: Uint8Array | undefined;
+  /** All strands as drawn at the moment looked at, a preview laid over them while a handle is dragged. */
+  shown: Hair | undefined;
   /** The same when rinsed, whatever moment is looked at. */
-  rinsed: Uint8Array | undefined;
+  rinsed: Hair | undefined;
   panelOf: Int16Array | undefined;
   moment: MomentKey;
   busy: boolean;
@@ -42,17 +43,21 @@ export interface Work {
   reload(): void;
 }
 
-function withStrands(levels: Uint8Array, change: PlanChange): Uint8Array {
+function withStrands(hair: Hair, change: PlanChange): Hair {
   if (!change.strands) {
-    return levels;
+    return hair;
   }
-  const next = levels.slice();
-  const from = fromBase64(change.strands.levels);
-  let at = 0;
+  const next = hair.slice();
+  const levels = fromBase64(change.strands.levels);
+  const tints = fromBase64(change.strands.tints);
+  let from = 0;
   for (let i = 0; i < change.strands.ranges.length; i += 2) {
+    const to = change.strands.ranges[i] * 64;
     const length = change.strands.ranges[i + 1] * 64;
-    next.set(from.subarray(at, at + length), change.strands.ranges[i] * 64);
-    at += length;
+    for (let k = 0; k < length; k++) {
+      next[to + k] = levels[from + k] | (tints[from + k] << 8);
+    }
+    from += length;
   }
   return next;
 }
@@ -78,7 +83,7 @@ function withChange(plan: PlanView, change: PlanChange): PlanView {
 /** A plan as it was read or changed last: its panels, its strands' levels when rinsed, and whose each strand is. */
 interface Stored {
   plan: PlanView;
-  rinsed: Uint8Array;
+  rinsed: Hair;
   panelOf: Int16Array;
 }
 
@@ -88,12 +93,12 @@ const planQuery = (visit: string) => ({
   staleTime: Number.POSITIVE_INFINITY,
   gcTime: 0,
   queryFn: async (): Promise<Stored> => {
-    const [plan, levels, strands] = await Promise.all([
+    const [plan, hair, strands] = await Promise.all([
       given(api.GET("/api/visits/{visit}/plan", { params: { path: { visit } } })),
-      bytes(`/api/visits/${visit}/plan/levels`),
+      bytes(`/api/visits/${visit}/plan/hair`),
       bytes(`/api/visits/${visit}/plan/strands`),
     ]);
-    return { plan, rinsed: new Uint8Array(levels), panelOf: new Int16Array(strands) };
+    return { plan, rinsed: readHair(hair), panelOf: new Int16Array(strands) };
   },
 });
 
@@ -123,13 +128,13 @@ export function usePlan(visit: string): { work: Work | undefined; problem: strin
   const { data: stored, error } = useQuery(planQuery(visit));
   const [moment, setMoment] = useState<MomentKey>("rinsed");
   const preview = usePreview(visit, () => cache.getQueryData<Stored>(["plan", visit])?.plan.revision);
-  const { data: atMoment } = useQuery<Uint8Array>({
-    queryKey: ["levels", visit, moment, stored?.plan.revision],
+  const { data: atMoment } = useQuery<Hair>({
+    queryKey: ["hair", visit, moment, stored?.plan.revision],
     enabled: stored !== undefined && moment !== "rinsed",
     gcTime: 0,
     placeholderData: (before) => before,
     queryFn: async ({ signal }) =>
-      new Uint8Array(await bytes(`/api/visits/${visit}/plan/levels?moment=${moment}`, signal)),
+      readHair(await bytes(`/api/visits/${visit}/plan/hair?moment=${moment}`, signal)),
   });
 
   const { mutateAsync } = useMutation({
@@ -180,7 +185,7 @@ export function usePlan(visit: string): { work: Work | undefined; problem: strin
 
   const reload = useCallback(() => void change("read"), [change]);
   const tried = preview.change;
-  const levels = useMemo(() => {
+  const shown = useMemo(() => {
     if (moment !== "rinsed") {
       return atMoment ?? stored?.rinsed;
     }
@@ -196,7 +201,7 @@ export function usePlan(visit: string): { work: Work | undefined; problem: strin
     work: {
       plan: tried ? withChange(plan, { ...tried, findings: plan.findings }) : plan,
       revision: plan.revision,
-      levels,
+      shown,
       rinsed: stored.rinsed,
       panelOf: stored.panelOf,
       moment,

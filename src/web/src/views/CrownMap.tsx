@@ -1,5 +1,6 @@
 import { memo, type ReactNode } from "react";
 import type { PanelView } from "../api/client";
+import type { Colours } from "../api/seen";
 import { tokens } from "../style/tokens";
 import css from "./CrownMap.module.css";
 
@@ -8,7 +9,7 @@ interface Props {
   part: number[];
   panels: PanelView[];
   natural: number;
-  colours: string[] | undefined;
+  colours: Colours | undefined;
   selected: string | undefined;
   marked: ReadonlySet<string>;
   /** Other panels picked besides. */
@@ -59,13 +60,15 @@ export const pathOf = (outline: number[]) => {
   return path;
 };
 
+const byteOf = (level: number) => Math.round(((Math.min(10, Math.max(1, level)) - 1) * 255) / 9);
+
 export const hexOf = (colours: string[] | undefined, level: number) =>
   colours?.[Math.round((Math.min(10, Math.max(1, level)) - 1) * 10)] ?? tokens.unknown;
 
 /** The scalp unrolled from above in true areas: panels filled with the level they reach, what stays natural dark. */
 export const CrownMap = memo(function CrownMap(props: Props) {
   const { scalp, part, panels, natural, colours, selected, marked, picked, onSelect, children } = props;
-  const dark = hexOf(colours, natural);
+  const dark = hexOf(colours?.levels, natural);
   const chosen = panels.find((p) => p.key === selected);
   return (
     <svg className={css.map} viewBox={mapBox} role="group" aria-label="Crown map">
@@ -85,7 +88,7 @@ export const CrownMap = memo(function CrownMap(props: Props) {
           key={p.key}
           data-panel={p.key}
           d={`${p.outlines.map((o) => pathOf(o)).join("Z")}Z`}
-          fill={p.paint ? hexOf(colours, p.brightestLevel) : dark}
+          fill={p.paint && colours ? colours.hex(byteOf(p.brightestLevel), p.brightestTint) : dark}
           stroke={p.paint ? "rgba(20,20,20,0.35)" : "rgba(255,255,255,0.22)"}
           strokeWidth={picked?.has(p.key) ? 0.4 : marked.has(p.key) ? 0.32 : 0.09}
           style={

@@ -2,7 +2,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { Button } from "antd";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { Wear } from "../api/client";
-import { type Colours, colourHead, fetchSeen, strandAt } from "../api/seen";
+import { type Colours, colourHead, fetchSeen, type Hair, strandAt } from "../api/seen";
 import { tokens } from "../style/tokens";
 import css from "./HeadView.module.css";
 import { type Wiped, WipeLine } from "./Wipe";
@@ -41,7 +41,7 @@ interface Props {
   wear: Wear;
   angle: number;
   onAngle(angle: number): void;
-  levels: Uint8Array | undefined;
+  hair: Hair | undefined;
   colours: Colours | undefined;
   panelOf: Int16Array | undefined;
   /** Panel numbers to show for a moment. */
@@ -77,7 +77,7 @@ export function HeadView(props: Props) {
     wear,
     angle,
     onAngle,
-    levels,
+    hair,
     colours,
     panelOf,
     lit,
@@ -124,15 +124,15 @@ export function HeadView(props: Props) {
   );
   useEffect(() => {
     if (other && seen && wiped) {
-      colourHead(other, seen, wiped.levels, wiped.colours, undefined, new Set(), 0);
+      colourHead(other, seen, wiped.hair, wiped.colours, undefined, new Set(), 0);
     }
   }, [other, seen, wiped]);
   useEffect(() => {
     const context = canvas.current?.getContext("2d");
-    if (!context || !seen || !image || !levels || !colours) {
+    if (!context || !seen || !image || !hair || !colours) {
       return;
     }
-    colourHead(image, seen, levels, colours, panelOf, lit, glow, litAlong);
+    colourHead(image, seen, hair, colours, panelOf, lit, glow, litAlong);
     context.putImageData(image, 0, 0);
     if (other) {
       const x = Math.round(wipeAt * other.width);
@@ -142,7 +142,7 @@ export function HeadView(props: Props) {
       "data-drawn",
       String(Number(canvas.current.getAttribute("data-drawn") ?? 0) + 1),
     );
-  }, [image, other, wipeAt, seen, levels, colours, panelOf, lit, glow, litAlong]);
+  }, [image, other, wipeAt, seen, hair, colours, panelOf, lit, glow, litAlong]);
 
   useEffect(() => {
     if (!seen) {

@@ -34,7 +34,7 @@ export function PanelStrip({ panel, strip, colours, coat, onTry, onEdit }: Props
   useEffect(() => {
     const context = canvas.current?.getContext("2d");
     if (context && strip && colours) {
-      drawStrip(context, strip, colours.levels);
+      drawStrip(context, strip, colours);
     }
   }, [strip, colours]);
 

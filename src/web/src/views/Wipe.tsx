@@ -1,9 +1,9 @@
-import type { Colours } from "../api/seen";
+import type { Colours, Hair } from "../api/seen";
 import css from "./Wipe.module.css";
 
 /** Another state of the same head, shown to the right of a line that can be drawn across. */
 export interface Wiped {
-  levels: Uint8Array;
+  hair: Hair;
   colours: Colours;
   left: string;
   right: string;

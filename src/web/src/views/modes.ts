@@ -1,5 +1,5 @@
 import type { PanelView } from "../api/client";
-import type { Colours } from "../api/seen";
+import type { Colours, Hair } from "../api/seen";
 import { tokens } from "../style/tokens";
 
 /** What the colours of the head stand for. */
@@ -14,7 +14,7 @@ export const modeWords: Record<Mode, string> = {
 };
 
 export interface Shown {
-  levels: Uint8Array;
+  hair: Hair;
   colours: Colours;
   legend: { hex: string; label: string }[];
 }
@@ -56,7 +56,7 @@ function tableOf(of: (index: number) => [number, number, number], colours: Colou
       }
     }
   }
-  return { ...colours, table, shineGain: 0 };
+  return { ...colours, table: () => table, shineGain: 0 };
 }
 
 const cool: [number, number, number][] = [
@@ -73,30 +73,30 @@ const cool: [number, number, number][] = [
 /** The same samples, coloured by something else than hair. Bytes become numbers into a table of flat colours. */
 export function showAs(
   mode: Mode,
-  levels: Uint8Array,
-  rinsed: Uint8Array | undefined,
+  hair: Hair,
+  rinsed: Hair | undefined,
   panelOf: Int16Array | undefined,
   panels: PanelView[],
   colours: Colours,
 ): Shown {
   if (mode === "hair" || !panelOf) {
-    return { levels, colours, legend: [] };
+    return { hair, colours, legend: [] };
   }
   if (mode === "level") {
     const step = (byte: number) => Math.floor(1 + (byte * 9) / 255 + 1e-6);
     return {
-      levels,
+      hair,
       colours: tableOf((i) => ramp((step(i) - 1) / 9), colours),
       legend: [2, 4, 5, 6, 7, 8, 9, 10].map((l) => ({ hex: hexOf(ramp((l - 1) / 9)), label: String(l) })),
     };
   }
-  const bytes = new Uint8Array(levels.length);
+  const bytes = new Uint16Array(hair.length);
   if (mode === "toCome") {
     for (let i = 0; i < bytes.length; i++) {
-      bytes[i] = Math.min(255, Math.abs((rinsed ?? levels)[i] - levels[i]) * 2);
+      bytes[i] = Math.min(255, Math.abs(((rinsed ?? hair)[i] & 255) - (hair[i] & 255)) * 2);
     }
     return {
-      levels: bytes,
+      hair: bytes,
       colours: tableOf((i) => ramp(i / 255), colours),
       legend: [0, 1, 2, 3, 4].map((l) => ({
         hex: hexOf(ramp((l * 28.3 * 2) / 255)),
@@ -116,12 +116,12 @@ export function showAs(
   }
   return mode === "panel"
     ? {
-        levels: bytes,
+        hair: bytes,
         colours: tableOf((i) => (i === 0 ? [70, 72, 74] : cool[(i - 1) % cool.length]), colours),
         legend: [{ hex: tokens.leftOut, label: "left out" }],
       }
     : {
-        levels: bytes,
+        hair: bytes,
         colours: tableOf((i) => ramp(i / 255), colours),
         legend: [0, 0.25, 0.5, 0.75, 1].map((t) => ({
           hex: hexOf(ramp(t)),

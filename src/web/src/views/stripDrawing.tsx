@@ -46,15 +46,17 @@ export function DepthBar({ strip, colours }: { strip: Strip | undefined; colours
     return <rect x={depthLeft} y={top} width={depthWidth} height={height} fill={tokens.inkSoft} rx={3} />;
   }
   const levels = fromBase64(strip.section);
+  const tints = fromBase64(strip.sectionTints);
   const row = height / strip.rows;
   const wide = depthWidth / strip.layers;
   const cells: React.ReactNode[] = [];
   for (let r = 0; r < strip.rows; r++) {
     // Layers of one level are drawn as one.
     for (let d = 0; d < strip.layers; ) {
-      const level = levels[r * strip.layers + d];
+      const at = r * strip.layers + d;
+      const [level, tint] = [levels[at], tints[at]];
       let to = d + 1;
-      while (to < strip.layers && levels[r * strip.layers + to] === level) {
+      while (to < strip.layers && levels[at + to - d] === level && tints[at + to - d] === tint) {
         to++;
       }
       cells.push(
@@ -64,7 +66,7 @@ export function DepthBar({ strip, colours }: { strip: Strip | undefined; colours
           y={top + r * row}
           width={(to - d) * wide}
           height={row + 0.6}
-          fill={colours.levels[levelIndex(level)]}
+          fill={colours.hex(level, tint)}
         />,
       );
       d = to;
@@ -73,11 +75,13 @@ export function DepthBar({ strip, colours }: { strip: Strip | undefined; colours
   return <g>{cells}</g>;
 }
 
-const levelIndex = (byte: number) => Math.min(90, Math.round((byte * 90) / 255));
-
-export function drawStrip(context: CanvasRenderingContext2D, strip: Strip, hex: string[]) {
+export function drawStrip(context: CanvasRenderingContext2D, strip: Strip, colours: Colours) {
   const levels = fromBase64(strip.levels);
-  const rgb = hex.map((h) => [1, 3, 5].map((i) => Number.parseInt(h.slice(i, i + 2), 16)));
+  const tints = fromBase64(strip.tints);
+  const cells = Array.from(levels, (level, i) => {
+    const hex = colours.hex(level, tints[i]);
+    return [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16));
+  });
   const image = context.createImageData(width, height);
   for (let x = 0; x < width; x++) {
     // Hair is not a wash of colour: each hair is a little lighter or darker, and its paint starts a little
@@ -92,11 +96,12 @@ export function drawStrip(context: CanvasRenderingContext2D, strip: Strip, hex: 
       const v = ((y + 0.5) / height) * strip.rows - 0.5 + (fine - 0.5) * 2.2;
       const r0 = Math.max(0, Math.min(strip.rows - 2, Math.floor(v)));
       const fv = Math.min(1, Math.max(0, v - r0));
-      const at = (r: number, c: number) => levels[r * strip.columns + c];
-      const level =
-        (at(r0, c0) * (1 - fu) + at(r0, c0 + 1) * fu) * (1 - fv) +
-        (at(r0 + 1, c0) * (1 - fu) + at(r0 + 1, c0 + 1) * fu) * fv;
-      const [r, g, b] = rgb[levelIndex(level)];
+      const at = (r: number, c: number) => cells[r * strip.columns + c];
+      const [r, g, b] = [0, 1, 2].map(
+        (i) =>
+          (at(r0, c0)[i] * (1 - fu) + at(r0, c0 + 1)[i] * fu) * (1 - fv) +
+          (at(r0 + 1, c0)[i] * (1 - fu) + at(r0 + 1, c0 + 1)[i] * fu) * fv,
+      );
       const o = (y * width + x) * 4;
       image.data[o] = r * light;
       image.data[o + 1] = g * light;

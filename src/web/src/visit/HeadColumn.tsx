@@ -27,7 +27,9 @@ export function HeadColumn({ moment, wears, wiped, own, children }: Props) {
   const {
     visit,
     work,
-    colours,
+    coloursAt,
+    raw,
+    setRaw,
     selection,
     hairKey,
     wear,
@@ -45,15 +47,16 @@ export function HeadColumn({ moment, wears, wiped, own, children }: Props) {
     work.revision,
     work.moment,
     own ? undefined : comparing,
-    colours,
+    coloursAt,
   );
+  const colours = coloursAt(work.moment);
   const beside = !own && comparing?.side === true && against !== undefined;
   const shown = useMemo(
     () =>
-      work.levels && colours && !own
-        ? showAs(mode, work.levels, work.rinsed, work.panelOf, plan.panels, colours)
+      work.shown && colours && !own
+        ? showAs(mode, work.shown, work.rinsed, work.panelOf, plan.panels, colours)
         : undefined,
-    [mode, work.levels, work.rinsed, work.panelOf, plan.panels, colours, own],
+    [mode, work.shown, work.rinsed, work.panelOf, plan.panels, colours, own],
   );
   const head = {
     visit,
@@ -87,6 +90,8 @@ export function HeadColumn({ moment, wears, wiped, own, children }: Props) {
         {!own && (
           <LookBar
             work={work}
+            raw={raw}
+            onRaw={setRaw}
             mode={mode}
             onMode={rest.setMode}
             comparing={comparing}
@@ -98,14 +103,20 @@ export function HeadColumn({ moment, wears, wiped, own, children }: Props) {
       <div className={beside ? css.heads : `${css.heads} ${css.one}`}>
         <HeadView
           {...head}
-          levels={own ? work.levels : shown?.levels}
+          hair={own ? work.shown : shown?.hair}
           colours={own ? colours : shown?.colours}
           wiped={own ? wiped : beside ? undefined : against}
           caption={beside ? against?.left : undefined}
           plain={beside}
         />
         {beside && (
-          <HeadView {...head} levels={against?.levels} colours={colours} caption={against?.right} plain />
+          <HeadView
+            {...head}
+            hair={against?.hair}
+            colours={against?.colours}
+            caption={against?.right}
+            plain
+          />
         )}
       </div>
       {beside && <Ring angle={angle} onAngle={setAngle} />}

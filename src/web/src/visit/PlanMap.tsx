@@ -20,7 +20,7 @@ export function PlanMap({ selected, children }: { selected: string | undefined; 
         part={plan.partLine}
         panels={plan.panels}
         natural={plan.hair.naturalLevel}
-        colours={colours?.levels}
+        colours={colours}
         selected={selected}
         marked={selection.marked}
         picked={selection.pickedSet}

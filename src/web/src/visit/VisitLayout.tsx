@@ -1,11 +1,11 @@
 import { useQuery } from "@tanstack/react-query";
 import { Spin } from "antd";
-import { useEffect, useMemo, useState } from "react";
+import { useCallback, useEffect, useMemo, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { Link, Outlet, useParams } from "react-router";
 import type { Wear } from "../api/client";
 import { fetchColours } from "../api/seen";
-import { usePlan, type Work } from "../api/usePlan";
+import { type MomentKey, usePlan, type Work } from "../api/usePlan";
 import parts from "../style/parts.module.css";
 import type { Mode } from "../views/modes";
 import type { Comparing } from "./LookBar";
@@ -42,11 +42,25 @@ function AtWork({ visit, work }: { visit: string; work: Work }) {
   const [mode, setMode] = useState<Mode>("hair");
   const [comparing, setComparing] = useState<Comparing>();
   const selection = useSelection(plan);
-  const { data: colours } = useQuery({
+  const [raw, setRaw] = useState(false);
+  const { data: bare } = useQuery({
     queryKey: ["colours"],
     queryFn: () => fetchColours(),
     staleTime: Number.POSITIVE_INFINITY,
   });
+  const { tone } = plan.plan.wish;
+  const { data: toned } = useQuery({
+    queryKey: ["colours", tone],
+    queryFn: () => fetchColours(tone),
+    staleTime: Number.POSITIVE_INFINITY,
+    placeholderData: (before) => before,
+  });
+  const coloursAt = useCallback(
+    (moment: MomentKey, asRaw = raw) =>
+      asRaw || moment === "before" || typeof moment === "number" ? bare : toned,
+    [raw, bare, toned],
+  );
+  const colours = coloursAt("rinsed");
   const hairKey = useMemo(
     () => JSON.stringify([plan.hair, plan.plan.part, plan.plan.styled]),
     [plan.hair, plan.plan.part, plan.plan.styled],
@@ -62,6 +76,9 @@ function AtWork({ visit, work }: { visit: string; work: Work }) {
         visit,
         work,
         colours,
+        coloursAt,
+        raw,
+        setRaw,
         selection,
         hairKey,
         wear,

@@ -1,7 +1,7 @@
 import { createContext, useContext } from "react";
 import type { Wear } from "../api/client";
 import type { Colours } from "../api/seen";
-import type { Work } from "../api/usePlan";
+import type { MomentKey, Work } from "../api/usePlan";
 import type { Mode } from "../views/modes";
 import type { Comparing } from "./LookBar";
 import type { Selection } from "./useSelection";
@@ -10,7 +10,13 @@ import type { Selection } from "./useSelection";
 export interface Visit {
   visit: string;
   work: Work;
+  /** The colours of the rinsed head: raw or toned, as is switched. */
   colours: Colours | undefined;
+  /** The colours at a moment: what is not rinsed yet, or not done yet, can't be toned. */
+  coloursAt(moment: MomentKey, raw?: boolean): Colours | undefined;
+  /** Whether the rinsed head is shown raw, before toner. */
+  raw: boolean;
+  setRaw(raw: boolean): void;
   /** One selection for head, map and strip, whatever the stage. */
   selection: Selection;
   /** What the head's shape depends on: looks are fetched anew when it changes. */

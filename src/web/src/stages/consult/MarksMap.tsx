@@ -58,7 +58,7 @@ export function MarksMap({ consult, plan, colours, edit, tryOut }: Props) {
         part={plan.partLine}
         panels={[]}
         natural={plan.hair.naturalLevel}
-        colours={colours?.levels}
+        colours={colours}
         selected={undefined}
         marked={new Set()}
         onSelect={() => undefined}

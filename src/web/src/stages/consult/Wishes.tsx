@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Button, Popover, Segmented, Slider } from "antd";
 import type { PlanEdit, Schemas } from "../../api/client";
 import { posted } from "../../api/given";
-import { fetchColours } from "../../api/seen";
+import { fetchColours, readHair } from "../../api/seen";
 import type { Wiped } from "../../views/Wipe";
 import css from "./Wishes.module.css";
 
@@ -16,9 +16,9 @@ export function useLook(visit: string, wish: Wish | undefined, hairKey: string):
     gcTime: 0,
     placeholderData: (p) => p,
     queryFn: async ({ signal }) => {
-      const answer = await posted(`/api/visits/${visit}/consult/look`, { wish }, signal);
-      const [levels, colours] = await Promise.all([answer.arrayBuffer(), fetchColours(wish?.tone ?? 0)]);
-      return { levels: new Uint8Array(levels), colours, left: "As it is", right: "As wanted" };
+      const answer = await posted(`/api/visits/${visit}/consult/look/hair`, { wish }, signal);
+      const [hair, colours] = await Promise.all([answer.arrayBuffer(), fetchColours(wish?.tone ?? 0)]);
+      return { hair: readHair(hair), colours, left: "As it is", right: "As wanted" };
     },
   }).data;
 }
@@ -32,7 +32,7 @@ interface Props {
   edit(edit: PlanEdit): Promise<boolean>;
 }
 
-const toneWords = (t: number) => (t < -0.3 ? "cool" : t > 0.3 ? "warm" : "as it lifts");
+const toneWords = (t: number) => (t < -0.3 ? "cool" : t > 0.3 ? "warm" : "neutral");
 const softWords = (s: number) =>
   s <= 0.4 ? "melts away" : s <= 0.6 ? "soft" : s <= 1 ? "visible" : "a line";
 

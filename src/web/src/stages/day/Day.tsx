@@ -69,7 +69,7 @@ export function Day() {
                       alt={`${v.client} ${p.as}`}
                       src={
                         `/api/visits/${v.visitId}/plan/picture` +
-                        `?angle=30&moment=${p.moment}&width=150&r=${v.revision}`
+                        `?angle=30&moment=${p.moment}&toned=${p.moment === "rinsed"}&width=150&r=${v.revision}`
                       }
                       width="150"
                       height="185"

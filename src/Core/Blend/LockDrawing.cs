@@ -1,0 +1,66 @@
+using Wendro.Core.Fall;
+
+namespace Wendro.Core.Blend;
+
+/// <summary>
+/// The levels a picture is drawn with: each strand mixed with the mean of its lock at the same place, for a strand
+/// stands for several hairs. Drawing only; tints stay as they are.
+/// </summary>
+public static class LockDrawing
+{
+    /// <summary>Share of a strand's drawn level taken from its lock. Model assumption.</summary>
+    public const double LockShare = 0.45;
+
+    private const int N = Places.Count;
+
+    /// <summary>Draws levels.</summary>
+    /// <param name="strands">Strands and locks.</param>
+    /// <param name="levels">Unmixed levels.</param>
+    /// <param name="locks">Which locks to write; null for all.</param>
+    /// <param name="into">Where to.</param>
+    public static void Draw(Strands strands, byte[] levels, IReadOnlyCollection<int>? locks, byte[] into)
+    {
+        ArgumentNullException.ThrowIfNull(strands);
+        ArgumentNullException.ThrowIfNull(levels);
+        ArgumentNullException.ThrowIfNull(into);
+        if (locks is null)
+        {
+            Parallel.For(0, strands.LockCount, l => DrawLock(strands, levels, l, into));
+            return;
+        }
+
+        foreach (var l in locks)
+        {
+            DrawLock(strands, levels, l, into);
+        }
+    }
+
+    private static void DrawLock(Strands strands, byte[] levels, int l, byte[] into)
+    {
+        var (from, to) = (strands.LockStart[l], strands.LockStart[l + 1]);
+        Span<int> sum = stackalloc int[N];
+        sum.Clear();
+        for (var i = from; i < to; i++)
+        {
+            for (var k = 0; k < N; k++)
+            {
+                sum[k] += levels[i * N + k];
+            }
+        }
+
+        Span<int> share = stackalloc int[N];
+        for (var k = 0; k < N; k++)
+        {
+            share[k] = (int)(256 * LockShare * (0.3 + 0.7 * Places.Share(k)));
+            sum[k] /= to - from;
+        }
+
+        for (var i = from; i < to; i++)
+        {
+            for (var k = 0; k < N; k++)
+            {
+                into[i * N + k] = (byte)((levels[i * N + k] * (256 - share[k]) + sum[k] * share[k] + 128) >> 8);
+            }
+        }
+    }
+}

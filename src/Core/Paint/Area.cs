@@ -1,0 +1,62 @@
+using Wendro.Core.Head;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Paint;
+
+/// <summary>A whole area that something is laid on without cutting panels for it: root 0–4 cm, all lengths.</summary>
+/// <param name="Zones">Which zones; null for all that are worked.</param>
+/// <param name="FromCm">Where it begins, cm from the scalp, 0..60.</param>
+/// <param name="ToCm">Where it ends, cm from the scalp, more than where it begins; null to the ends.</param>
+/// <param name="Between">Whether only hair is reached that no panel paints: a base between sheets.</param>
+/// <param name="Covering">What covers it.</param>
+public sealed record Area(
+    IReadOnlyList<Zone>? Zones = null,
+    [property: Within(0, Area.MostCm, "cm")] double FromCm = 0,
+    [property: Within(0, Area.MostCm, "cm")] double? ToCm = null,
+    bool Between = false,
+    Covering Covering = Covering.Open
+)
+{
+    /// <summary>Furthest from the scalp that an area is told, cm.</summary>
+    public const double MostCm = 60;
+
+    /// <summary>Over how much an area's edges fade, cm: drawn softly with a clean brush. Model assumption.</summary>
+    public const double EdgeCm = 1.5;
+
+    /// <summary>Whether it reaches hair of a zone.</summary>
+    public bool Reaches(Zone zone) => Zones is null || Zones.Contains(zone);
+
+    /// <summary>How much of it lies at a distance from the scalp, 0..1.</summary>
+    /// <param name="s">Distance from the scalp, cm.</param>
+    /// <param name="length">Length of the hair, cm.</param>
+    /// <param name="strayCm">How much lower one strand's edges lie than the area's, cm.</param>
+    public double CoverageAlong(double s, double length, double strayCm = 0)
+    {
+        var begun = FromCm <= 0 ? 1 : Curve.Smooth(FromCm + strayCm - EdgeCm / 2, FromCm + strayCm + EdgeCm / 2, s);
+        return ToCm is not { } to || to >= length
+            ? begun
+            : begun * (1 - Curve.Smooth(to + strayCm - EdgeCm / 2, to + strayCm + EdgeCm / 2, s));
+    }
+
+    /// <summary>In plain words: "root to 4 cm", "all lengths".</summary>
+    public string Words =>
+        (FromCm, ToCm) switch
+        {
+            (<= 0, null) => "all lengths",
+            (<= 0, { } to) => $"root to {to:0.#} cm",
+            (_, null) => $"from {FromCm:0.#} cm to the ends",
+            (_, { } to) => $"{FromCm:0.#} to {to:0.#} cm",
+        } + (Between ? ", between the panels" : string.Empty);
+
+    /// <summary>Equal when every value is, the zones one by one.</summary>
+    public bool Equals(Area? other) =>
+        other is not null
+        && (Zones is null ? other.Zones is null : other.Zones is not null && Zones.SequenceEqual(other.Zones))
+        && FromCm.Equals(other.FromCm)
+        && ToCm.Equals(other.ToCm)
+        && Between == other.Between
+        && Covering == other.Covering;
+
+    /// <inheritdoc/>
+    public override int GetHashCode() => HashCode.Combine(FromCm, ToCm, Between, Covering);
+}

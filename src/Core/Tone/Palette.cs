@@ -1,0 +1,108 @@
+using System.Collections.Concurrent;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Tone;
+
+/// <summary>
+/// The colour of hair by level and tint: raw, as it is; or as wished, its lifted hair toned. Natural, white and
+/// coloured hair look the same in both.
+/// </summary>
+public sealed class Palette
+{
+    private readonly double? tone;
+    private readonly ConcurrentDictionary<byte, ushort[]> tables = new();
+
+    private Palette(double? tone) => this.tone = tone;
+
+    /// <summary>As it is: lifted hair shows its raw warmth.</summary>
+    public static Palette Raw { get; } = new(null);
+
+    /// <summary>As wished: lifted hair in a wished tone at its level.</summary>
+    /// <param name="tone">−1 cool .. 1 warm.</param>
+    public static Palette AsToned(double tone) => new(tone);
+
+    /// <summary>Linear sRGB in even light, 0..1 each.</summary>
+    /// <param name="level">1..10; outside, the nearest end.</param>
+    /// <param name="tint">What colours it.</param>
+    public (double R, double G, double B) Colour(double level, Tint tint)
+    {
+        var means = tint.Meaning;
+        if (means.White)
+        {
+            return means.Reflect is { } over
+                ? Absorbed.Of(over, means.Strength).Of(LevelColours.WhiteHair)
+                : LevelColours.WhiteHair;
+        }
+
+        return means.Reflect is { } reflect
+            ? Coloured(level, means.Lifted, Absorbed.Of(reflect, means.Strength))
+            : Bare(level, means.Lifted);
+    }
+
+    /// <summary>
+    /// Linear light by level byte and shade, 0..65535 for red, green and blue: 256 × 128 × 3, of one tint.
+    /// </summary>
+    public ushort[] Table(Tint tint) =>
+        tables.GetOrAdd(tint.Index, _ => LevelColours.Shaded(l => Colour(Level.FromByte((byte)l), tint)));
+
+    /// <summary>
+    /// Colours of all tints in even light, 0..65535 for red, green and blue: tints × 256 × 3. What a client shades.
+    /// </summary>
+    public ushort[] All()
+    {
+        var all = new ushort[Tint.Count * 256 * 3];
+        for (var t = 0; t < Tint.Count; t++)
+        {
+            for (var l = 0; l < 256; l++)
+            {
+                var (r, g, b) = Colour(Level.FromByte((byte)l), new((byte)t));
+                var at = (t * 256 + l) * 3;
+                (all[at], all[at + 1], all[at + 2]) = (Word(r), Word(g), Word(b));
+            }
+        }
+
+        return all;
+    }
+
+    private static ushort Word(double light) => (ushort)Math.Round(Math.Clamp(light, 0, 1) * 65535);
+
+    /// <summary>Hair without colour on it: as it grew, lifted, or between the two by how far it was lifted.</summary>
+    private (double R, double G, double B) Bare(double level, double lifted)
+    {
+        var grown = LevelColours.Linear(level);
+        return lifted <= 0
+            ? grown
+            : Between(
+                grown,
+                tone is { } wished ? LevelColours.Linear(level, wished) : LevelColours.Lifted(level),
+                lifted
+            );
+    }
+
+    /// <summary>
+    /// Hair with colour on it, as light as its level: what it was before is found by what the colour takes of it.
+    /// </summary>
+    private static (double R, double G, double B) Coloured(double level, double lifted, Absorbed absorbed)
+    {
+        static double Light((double R, double G, double B) c) => 0.2126 * c.R + 0.7152 * c.G + 0.0722 * c.B;
+        (double R, double G, double B) Raw(double at) =>
+            Between(LevelColours.Linear(at), LevelColours.Lifted(at), lifted);
+        var wanted = Light(Raw(level));
+        var (low, high) = (level, Level.Lightest);
+        for (var k = 0; k < 12; k++)
+        {
+            var middle = (low + high) / 2;
+            (low, high) = Light(absorbed.Of(Raw(middle))) < wanted ? (middle, high) : (low, middle);
+        }
+
+        var (r, g, b) = absorbed.Of(Raw(high));
+        var scale = wanted / Math.Max(1e-6, Light((r, g, b)));
+        return (Math.Min(1, r * scale), Math.Min(1, g * scale), Math.Min(1, b * scale));
+    }
+
+    private static (double R, double G, double B) Between(
+        (double R, double G, double B) a,
+        (double R, double G, double B) b,
+        double t
+    ) => (a.R + (b.R - a.R) * t, a.G + (b.G - a.G) * t, a.B + (b.B - a.B) * t);
+}
