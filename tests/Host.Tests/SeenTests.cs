@@ -1,5 +1,7 @@
 using System.Buffers.Binary;
 using System.Net;
+using System.Net.Http.Json;
+using System.Text.Json.Nodes;
 using Wendro.Core.Tone;
 
 namespace Wendro.Host.Tests;
@@ -84,6 +86,51 @@ public sealed class SeenTests(Server server) : IClassFixture<Server>
         Assert.Contains(sent, t => new Tint(t).Meaning.Reflect == Reflect.Copper);
         Assert.All(await Bytes("hair?moment=before"), b => Assert.True(b is 0 or 113));
         Assert.Equal("copper", (string?)change!["plan"]!["formulas"]![0]!["reflect"]);
+    }
+
+    [Fact]
+    public async Task Each_step_of_a_visit_can_be_looked_at_and_is_on_the_clock()
+    {
+        var visit = await http.NewVisitAsync();
+        async Task<byte[]> At(string moment) =>
+            await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/plan/hair?moment={moment}", UriKind.Relative));
+        await http.EditAsync(
+            visit,
+            1,
+            """{"kind":"paintZone","zone":"topLeft","paint":{"shape":"full","startCm":8}}"""
+        );
+        var (_, change) = await http.EditAsync(
+            visit,
+            2,
+            """
+            {"kind":"together","edits":[
+              {"kind":"setFormula","formula":{"id":"B","lightener":"clay","volume":10,"minutes":25,"depositLevel":3}},
+              {"kind":"addStep","step":{"kind":"base","area":{"toCm":4},"formula":"B"},"at":0}]}
+            """
+        );
+        Assert.Equal("base", (string?)change!["plan"]!["steps"]![0]!["kind"]);
+        Assert.Equal("Added a step: base, root to 4 cm", (string?)change["undoes"] ?? string.Empty);
+        var (before, based, rinsed) = (await At("before"), await At("s1"), await At("rinsed"));
+        Assert.NotEqual(before, based);
+        Assert.NotEqual(based, rinsed);
+        Assert.Equal(based, await At("s2m0"));
+        Assert.Equal(based, await At("0"));
+        Assert.Equal(rinsed, await At("s2"));
+        foreach (var wrong in new[] { "s", "s0", "s9", "s1m", "s1m-2", "s1m2m3", "s+1" })
+        {
+            var address = new Uri(
+                $"/api/visits/{visit}/plan/hair?moment={Uri.EscapeDataString(wrong)}",
+                UriKind.Relative
+            );
+            Assert.Equal(HttpStatusCode.BadRequest, (await http.GetAsync(address)).StatusCode);
+        }
+
+        var mix = (await http.GetFromJsonAsync<JsonNode>(new Uri($"/api/visits/{visit}/mix", UriKind.Relative)))!;
+        var steps = mix["steps"]!.AsArray();
+        Assert.Equal(["base", "lighten"], steps.Select(s => (string)s!["kind"]!));
+        Assert.True((double)steps[1]!["fromMinute"]! >= (double)steps[0]!["doneAtMinute"]! + 20);
+        Assert.True((double)steps[0]!["grams"]! > 20);
+        Assert.Equal("B", (string?)mix["bowls"]![0]!["formula"]);
     }
 
     [Fact]

@@ -69,6 +69,12 @@ public static class BlendFault
     /// <summary>More panels or minutes than a person paints.</summary>
     public static FindingKind MoreThanHands { get; } = new(nameof(MoreThanHands), 21);
 
+    /// <summary>Colour much darker than light hair comes out flat or green.</summary>
+    public static FindingKind FlatOrGreen { get; } = new(nameof(FlatOrGreen), 22);
+
+    /// <summary>A permanent colour lifts natural hair, warmly.</summary>
+    public static FindingKind WarmRoot { get; } = new(nameof(WarmRoot), 23);
+
     /// <summary>All of them.</summary>
     public static IReadOnlyList<FindingKind> All { get; } = FindingKind.Of(typeof(BlendFault));
 }

@@ -18,6 +18,7 @@ namespace Wendro.Core.Blend;
 /// <param name="Part">Her part.</param>
 /// <param name="Regions">Regions left out.</param>
 /// <param name="LeftOut">Zones left out.</param>
+/// <param name="Areas">What is laid over whole areas, in the order it is.</param>
 public sealed record Judged(
     HairProfile Hair,
     Wish Wish,
@@ -29,7 +30,8 @@ public sealed record Judged(
     Wear TiedAs,
     PartLine Part,
     IReadOnlyList<LeftOut> Regions,
-    IReadOnlySet<Zone> LeftOut
+    IReadOnlySet<Zone> LeftOut,
+    IReadOnlyList<AreaCoat> Areas
 )
 {
     /// <summary>Panels that anything is painted on.</summary>
@@ -67,13 +69,15 @@ public static class Findings
         OldHairFindings.BreakingHair,
         SkinFindings.SkinAtRisk,
         HandsFindings.MoreThanHands,
+        ColourFindings.FlatOrGreen,
+        ColourFindings.WarmRoot,
     ];
 
     /// <summary>All findings of a planned head.</summary>
     public static IReadOnlyList<Finding> Of(Judged head)
     {
         ArgumentNullException.ThrowIfNull(head);
-        return head.Painted.Count == 0
+        return head.Painted.Count == 0 && head.Areas.Count == 0
             ? []
             : Rules.SelectMany(rule => rule(head)).OrderBy(f => f.Severity).ThenBy(f => f.Kind.Order).ToArray();
     }

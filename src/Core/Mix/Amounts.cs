@@ -12,6 +12,18 @@ namespace Wendro.Core.Mix;
 /// <param name="Grams">Mixed product, waste in it, g.</param>
 public sealed record Taken(PanelKey Panel, FormulaId Formula, double HairGrams, double Grams);
 
+/// <summary>What one area takes of its formula.</summary>
+/// <param name="Step">In which step, from 0.</param>
+/// <param name="Formula">Of which formula.</param>
+/// <param name="HairGrams">Hair it reaches, g.</param>
+/// <param name="Grams">Mixed product, waste in it, g.</param>
+public sealed record AreaTaken(int Step, FormulaId Formula, double HairGrams, double Grams);
+
+/// <summary>One area in the order of work: how long laying takes and what it takes.</summary>
+/// <param name="Taken">What it takes.</param>
+/// <param name="Minutes">Parting and laying, minutes.</param>
+public sealed record AreaWork(AreaTaken Taken, double Minutes);
+
 /// <summary>What such work usually takes.</summary>
 /// <param name="FromGrams">At least, g.</param>
 /// <param name="ToGrams">At most, g.</param>
@@ -68,6 +80,24 @@ public static class Amounts
         }
 
         return panel.HairGrams * (1 - painted.HeldBack) * sum / (AlongSteps * AcrossSteps);
+    }
+
+    /// <summary>
+    /// Product that lies on a gram of hair where it is laid over an area, g per g: worked into a root, or spread
+    /// through wet lengths. Model assumption.
+    /// </summary>
+    public const double RootCoat = 2.2,
+        LengthsCoat = 0.4;
+
+    /// <summary>What a product laid over an area takes.</summary>
+    /// <param name="area">The area.</param>
+    /// <param name="hairGrams">Hair it reaches, g.</param>
+    /// <param name="waste">What stays in bowls and on brushes, share of what lies on the hair.</param>
+    public static AreaTaken OfArea(AreaCoat area, double hairGrams, double waste)
+    {
+        ArgumentNullException.ThrowIfNull(area);
+        var coat = area.Area.ToCm is null ? LengthsCoat : RootCoat;
+        return new(area.Step, area.Formula.Id, hairGrams, hairGrams * coat * (1 + waste));
     }
 
     /// <summary>What every product on a panel takes, in the order they are laid.</summary>

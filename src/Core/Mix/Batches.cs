@@ -8,7 +8,8 @@ namespace Wendro.Core.Mix;
 /// <param name="Panel">Which.</param>
 /// <param name="Minutes">Parting, painting and covering it, minutes.</param>
 /// <param name="Takes">Grams by formula.</param>
-public sealed record PanelWork(PanelKey Panel, double Minutes, IReadOnlyList<Taken> Takes);
+/// <param name="Step">In which step of the visit, from 0.</param>
+public sealed record PanelWork(PanelKey Panel, double Minutes, IReadOnlyList<Taken> Takes, int Step = 0);
 
 /// <summary>A bowl: when it is mixed, what is painted from it, when it ends.</summary>
 /// <param name="Formula">Which formula.</param>
@@ -66,108 +67,12 @@ public static class Batches
     {
         ArgumentNullException.ThrowIfNull(work);
         ArgumentNullException.ThrowIfNull(limits);
-        var all = new List<Open>();
-        var open = new Dictionary<FormulaId, Open>();
-        var counts = new Dictionary<FormulaId, int>();
-        var turns = new List<PanelTurn>();
-        var clock = 0.0;
+        var clock = new BenchClock(limits, mixingMinutes, weighed);
         foreach (var panel in work)
         {
-            var takes = panel
-                .Takes.GroupBy(t => t.Formula)
-                .Select(g => (Formula: g.Key, Grams: g.Sum(t => t.Grams)))
-                .ToArray();
-            var fresh = new HashSet<FormulaId>();
-            while (
-                takes
-                    .Where(t =>
-                        !fresh.Contains(t.Formula)
-                        && !Serves(open.GetValueOrDefault(t.Formula), clock + panel.Minutes, t.Grams)
-                    )
-                    .Select(t => (FormulaId?)t.Formula)
-                    .FirstOrDefault()
-                    is { } formula
-            )
-            {
-                // Mixing takes time from what is open already: what no longer lasts is mixed anew in the next round.
-                fresh.Add(formula);
-                var ordinal = counts[formula] = counts.GetValueOrDefault(formula) + 1;
-                var held = limits(formula);
-                var bowl = new Open(
-                    formula,
-                    ordinal,
-                    clock,
-                    clock + mixingMinutes,
-                    held,
-                    weighed?.TryGetValue((formula, ordinal), out var grams) == true ? grams : null
-                );
-                clock += mixingMinutes;
-                all.Add(open[formula] = bowl);
-            }
-
-            turns.Add(new(panel.Panel, clock, clock + panel.Minutes));
-            clock += panel.Minutes;
-            foreach (var (formula, grams) in takes)
-            {
-                open[formula].Paint(panel.Panel, grams, clock);
-            }
+            clock.Paint(panel);
         }
 
-        return new(all.Select(b => b.Close()).ToArray(), turns);
-    }
-
-    /// <summary>
-    /// How much less than was meant a weighed bowl may hold and still serve all its panels: each part was met within
-    /// what the scale can tell, and
-    /// the waste that was added covers it. g, and share of what it holds. Model assumption.
-    /// </summary>
-    private const double ShortGrams = 1,
-        ShortShare = 0.02;
-
-    private static bool Serves(Open? bowl, double until, double grams) =>
-        bowl is not null && until <= bowl.LivesUntil + 1e-9 && bowl.Taken + grams <= bowl.Most + 1e-9;
-
-    private sealed class Open(
-        FormulaId formula,
-        int ordinal,
-        double mixAt,
-        double readyAt,
-        BowlLimits limits,
-        double? weighed
-    )
-    {
-        private readonly List<PanelKey> panels = [];
-        private double? paintedUntil;
-
-        public double Taken { get; private set; }
-
-        public double LivesUntil { get; } = readyAt + limits.WindowMinutes;
-
-        public double Most { get; } =
-            weighed is { } grams ? grams + Math.Max(ShortGrams, ShortShare * grams) : limits.MostGrams;
-
-        public void Paint(PanelKey panel, double grams, double until)
-        {
-            panels.Add(panel);
-            Taken += grams;
-            paintedUntil = until;
-        }
-
-        public Batch Close()
-        {
-            var grams = weighed ?? Math.Max(Taken, limits.LeastGrams);
-            return new(
-                formula,
-                ordinal,
-                grams,
-                Math.Max(0, grams - Taken),
-                mixAt,
-                readyAt,
-                paintedUntil ?? readyAt,
-                LivesUntil,
-                panels,
-                Taken
-            );
-        }
+        return clock.Timeline();
     }
 }

@@ -26,6 +26,16 @@ public sealed record Area(
     /// <summary>Whether it reaches hair of a zone.</summary>
     public bool Reaches(Zone zone) => Zones is null || Zones.Contains(zone);
 
+    /// <summary>Whether all hair of another area lies in this one.</summary>
+    public bool Covers(Area other)
+    {
+        ArgumentNullException.ThrowIfNull(other);
+        return (Zones is null || (other.Zones is { } zones && zones.All(Zones.Contains)))
+            && FromCm <= other.FromCm
+            && (ToCm is not { } to || other.ToCm <= to)
+            && (!Between || other.Between);
+    }
+
     /// <summary>How much of it lies at a distance from the scalp, 0..1.</summary>
     /// <param name="s">Distance from the scalp, cm.</param>
     /// <param name="length">Length of the hair, cm.</param>

@@ -59,6 +59,8 @@ internal static partial class FixesToTry
         [BlendFault.SkinAtRisk] = (finding, head) =>
             [("Lay film under the face panels", new SetHandling(KeysOf(finding), LiesOn: LiesOn.Film))],
         [BlendFault.MoreThanHands] = (_, head) => Coarser(head),
+        [BlendFault.FlatOrGreen] = Repigment,
+        [BlendFault.WarmRoot] = WeakerRoot,
         [BlendFault.LowlightOnTop] = (finding, head) => LowerDeposit(finding, head),
         [BlendFault.HiddenWork] = (finding, head) =>
             [($"Leave {finding.Panels.Count} hidden panels natural", new ClearPanels(KeysOf(finding)))],

@@ -57,6 +57,7 @@ public sealed record Dismissed(string Finding, Severity At, string Reason);
 /// <param name="Styled">How she wears its texture: the hair is seen as styled.</param>
 /// <param name="Limits">What counts as wrong: house rules; null as usual.</param>
 /// <param name="Dismissed">Findings set aside; null or empty for none.</param>
+/// <param name="Steps">Processes of the visit in order; null where there is one: what is painted on panels.</param>
 public sealed record Plan(
     int Seed,
     PartLine Part,
@@ -70,7 +71,8 @@ public sealed record Plan(
     bool LowerFilm = false,
     Styling Styled = Styling.Own,
     Limits? Limits = null,
-    IReadOnlyList<Dismissed>? Dismissed = null
+    IReadOnlyList<Dismissed>? Dismissed = null,
+    IReadOnlyList<Step>? Steps = null
 )
 {
     /// <summary>A plan nobody has begun: all zones cut as the house usually does, nothing painted.</summary>
@@ -163,6 +165,13 @@ public sealed record Plan(
     /// (a method: a record writes out its properties).
     /// </summary>
     public Formula FirstLight() => Formulas.FirstOrDefault(f => !f.IsDeposit) ?? Formulas[0];
+
+    /// <summary>The same with a formula added, or put in the place of the one with its letter.</summary>
+    internal Plan With(Formula formula) =>
+        this with
+        {
+            Formulas = [.. Formulas.Where(f => f.Id != formula.Id).Append(formula).OrderBy(f => f.Id)],
+        };
 
     /// <summary>The same with one zone changed.</summary>
     internal Plan With(Zone zone, Func<ZonePlan, ZonePlan> change) =>

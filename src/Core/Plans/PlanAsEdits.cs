@@ -19,6 +19,11 @@ public static class PlanAsEdits
             yield return new SetFormula(formula);
         }
 
+        foreach (var step in StepsOf(plan))
+        {
+            yield return step;
+        }
+
         yield return new SetWish(plan.Wish);
         yield return new SetWears(plan.Wears);
         yield return new SetStyling(plan.Styled);
@@ -68,6 +73,24 @@ public static class PlanAsEdits
             foreach (var alike in planned.Paint.GroupBy(p => p.Value).Where(a => a.Key != planned.Usual))
             {
                 yield return new PaintPanels(alike.Select(p => p.Key).ToArray(), alike.Key);
+            }
+        }
+    }
+
+    /// <summary>Its steps, each put where it belongs about the one that is always there.</summary>
+    private static IEnumerable<PlanEdit> StepsOf(Plan plan)
+    {
+        var steps = plan.StepsOf();
+        var main = steps.ToList().FindIndex(s => s?.IsMain == true);
+        for (var i = 0; i < steps.Count; i++)
+        {
+            if (i != main)
+            {
+                yield return new AddStep(steps[i], i);
+            }
+            else if (steps[i] != Step.Usual)
+            {
+                yield return new SetStep(i, steps[i]);
             }
         }
     }

@@ -31,6 +31,7 @@ public sealed class PlannedHead
         Cut = cut;
         Panels = panels;
         Reached = reached;
+        Areas = plan.AreasOf();
         working = worked ?? new(() => WorkingOrder.Of(plan, panels.Select(p => p.Panel.Key)));
         findings = new(() => FindingsOf(Reached));
     }
@@ -46,6 +47,9 @@ public sealed class PlannedHead
 
     /// <summary>All panels, zone by zone as zones are numbered: a strand map counts on it.</summary>
     public IReadOnlyList<PlannedPanel> Panels { get; }
+
+    /// <summary>What is laid over whole areas, in the order it is.</summary>
+    public IReadOnlyList<AreaCoat> Areas { get; }
 
     /// <summary>The levels they reach, rinsed.</summary>
     public HeadLevels Reached { get; }
@@ -87,6 +91,36 @@ public sealed class PlannedHead
         return PaintingTime.Seconds(panel.Panel, panel.Coats.Select(c => c.Painted).ToArray()) / 60;
     }
 
+    /// <summary>Hair that an area reaches, g, and the scalp it grows on, cm².</summary>
+    public (double HairGrams, double ScalpCm2) HairOf(AreaCoat area)
+    {
+        ArgumentNullException.ThrowIfNull(area);
+        var lengths = Looks.OnHead.Lengths;
+        var each = Looks.Head.ScalpCm2 / lengths.Length;
+        var (grams, scalp) = (0.0, 0.0);
+        for (var i = 0; i < lengths.Length; i++)
+        {
+            var zone = (Zone)Map.Zone[i];
+            if (!area.Reaches(zone) || (area.Area.Between && Map.Panel[i] >= 0 && Panels[Map.Panel[i]].Coats.Count > 0))
+            {
+                continue;
+            }
+
+            var covered = 0.0;
+            for (var k = 0; k < AreaPlaces; k++)
+            {
+                covered += area.CoverageAlong((k + 0.5) / AreaPlaces * lengths[i], lengths[i]) / AreaPlaces;
+            }
+
+            grams += HairFibre.Grams(Hair.In(zone), each, lengths[i]) * covered;
+            scalp += each;
+        }
+
+        return (grams, scalp);
+    }
+
+    private const int AreaPlaces = 40;
+
     /// <summary>Minutes that painting all of it takes.</summary>
     public double Minutes => Panels.Sum(MinutesOf);
 
@@ -126,8 +160,9 @@ public sealed class PlannedHead
         }
 
         var panels = firsts.Keys.SelectMany(z => cut[z].Panels).Select(p => Planned(p, plan, really)).ToArray();
+        var areas = plan.AreasOf();
         var map = StrandMap.Of(looks.OnHead.Strands, looks.Head.ZonesFor(plan.Part), firsts, count);
-        var reached = StrandLevels.All(cutting.Hair, map, panels, looks.OnHead.Lengths, Moment.Rinsed);
+        var reached = StrandLevels.All(cutting.Hair, map, panels, looks.OnHead.Lengths, Moment.Rinsed, areas);
         var on = new OnHead(looks, cutting.Hair, map, plan.Wears);
         return new PlannedHead(plan, really, cut, panels, HeadLevels.Of(on, reached));
     }
@@ -149,6 +184,7 @@ public sealed class PlannedHead
             || Hair != cutting.Hair
             || !Plan.Wears.SequenceEqual(next.Wears)
             || !Plan.IsCutLike(next)
+            || !LaysAreasLike(next)
         )
         {
             return Of(looks, cutting, next, really);
@@ -192,7 +228,7 @@ public sealed class PlannedHead
         return Reached.Draw(
             moment.WeeksLater > 0
                 ? Regrowth.Grown(Reached.Hair, lengths, Map.Zone, Hair, moment.WeeksLater)
-                : StrandLevels.All(Hair, Map, Panels, lengths, moment)
+                : StrandLevels.All(Hair, Map, Panels, lengths, moment, Areas)
         );
     }
 
@@ -243,8 +279,16 @@ public sealed class PlannedHead
             levels.On.TiedAs ?? Wear.TiedHigh,
             Plan.Part,
             Plan.Regions,
-            ZoneFacts.All.Where(z => Plan.Zones[z].Excluded is not null).ToHashSet()
+            ZoneFacts.All.Where(z => Plan.Zones[z].Excluded is not null).ToHashSet(),
+            Areas
         );
+
+    /// <summary>
+    /// Whether another plan has the same steps and lays the same over whole areas: else every strand is computed anew.
+    /// </summary>
+    private bool LaysAreasLike(Plan next) =>
+        (Plan.Steps ?? []).SequenceEqual(next.Steps ?? [])
+        && (next.Steps is null || Areas.SequenceEqual(next.AreasOf()));
 
     private static PlannedPanel Planned(Panel panel, Plan plan, AsLaid laid)
     {
@@ -253,9 +297,14 @@ public sealed class PlannedHead
             panel,
             (paint?.Coats() ?? [])
                 .Select(
-                    (c, i) => laid.Coat(panel.Key, i, PaintedPanel.On(panel, c, plan.Seed), plan.FormulaOf(c.Formula)!)
+                    (c, i) =>
+                        laid.Coat(panel.Key, i, PaintedPanel.On(panel, c, plan.Seed), plan.FormulaOf(c.Formula)!) with
+                        {
+                            Step = plan.StepOf(c.Formula),
+                        }
                 )
-                .ToArray()
+                .ToArray(),
+            plan.Steps is null ? [] : plan.AreasOf().Where(a => a.Reaches(panel.Key.Zone)).ToArray()
         );
     }
 
@@ -268,7 +317,15 @@ public sealed class PlannedHead
             && (
                 mixed
                 || before
-                    .Coats.Select((c, i) => laid.Coat(key, i, c.Painted, next.FormulaOf(c.Painted.Paint.Formula)!) == c)
+                    .Coats.Select(
+                        (c, i) =>
+                            (
+                                laid.Coat(key, i, c.Painted, next.FormulaOf(c.Painted.Paint.Formula)!) with
+                                {
+                                    Step = c.Step,
+                                }
+                            ) == c
+                    )
                     .All(s => s)
             );
         return same ? before : Planned(before.Panel, next, laid);

@@ -47,6 +47,7 @@ public sealed class PlannedMix
         BenchRules bench,
         IReadOnlyList<Product> shelf,
         IReadOnlyList<Taken> takes,
+        IReadOnlyList<AreaTaken> areas,
         Timeline timeline,
         IReadOnlyList<PlannedBowl> bowls,
         IReadOnlyList<BegunBowl> left
@@ -56,6 +57,7 @@ public sealed class PlannedMix
         Bench = bench;
         Shelf = shelf;
         Takes = takes;
+        AreaTakes = areas;
         Timeline = timeline;
         Bowls = bowls;
         Left = left;
@@ -73,6 +75,9 @@ public sealed class PlannedMix
     /// <summary>What every panel takes of every formula, in working order.</summary>
     public IReadOnlyList<Taken> Takes { get; }
 
+    /// <summary>What is laid over whole areas takes, in order.</summary>
+    public IReadOnlyList<AreaTaken> AreaTakes { get; }
+
     /// <summary>Bowls and panels on one time axis.</summary>
     public Timeline Timeline { get; }
 
@@ -83,7 +88,7 @@ public sealed class PlannedMix
     public IReadOnlyList<BegunBowl> Left { get; }
 
     /// <summary>All of it, g.</summary>
-    public double Grams => Takes.Sum(t => t.Grams);
+    public double Grams => Takes.Sum(t => t.Grams) + AreaTakes.Sum(t => t.Grams);
 
     /// <summary>Makes the bowls of a planned head.</summary>
     /// <param name="head">The head.</param>
@@ -101,18 +106,15 @@ public sealed class PlannedMix
         ArgumentNullException.ThrowIfNull(bench);
         ArgumentNullException.ThrowIfNull(shelf);
         ArgumentNullException.ThrowIfNull(begun);
-        var panels = head.Panels.ToDictionary(p => p.Panel.Key);
-        var work = head
-            .Working.Select(k => panels[k])
-            .Where(p => p.Coats.Count > 0)
-            .Select(p => new PanelWork(p.Panel.Key, PlannedHead.MinutesOf(p), Amounts.Of(p, bench.Waste).ToArray()))
-            .ToArray();
+        var work = new StepsWork(head, bench.Waste);
         var developers = shelf.OfType<DeveloperProduct>().ToArray();
         var formulas = head.Plan.Formulas.ToDictionary(f => f.Id);
         var done = begun
             .Where(b => b.InHand.IsDone)
             .ToDictionary(b => (b.Meant.Id, b.Ordinal), b => b.InHand.ProductGrams);
-        var timeline = Batches.Of(work, id => LimitsOf(formulas[id], bench, developers), bench.MixingMinutes, done);
+        var timeline = work.On(
+            new BenchClock(id => LimitsOf(formulas[id], bench, developers), bench.MixingMinutes, done)
+        );
         var bowls = timeline
             .Bowls.Select(
                 (batch, i) =>
@@ -132,7 +134,8 @@ public sealed class PlannedMix
             head,
             bench,
             shelf,
-            work.SelectMany(w => w.Takes).ToArray(),
+            work.Takes,
+            work.Areas,
             timeline,
             bowls,
             begun.Except(bowls.Select(b => b.Begun).OfType<BegunBowl>()).ToArray()
@@ -142,13 +145,19 @@ public sealed class PlannedMix
     /// <summary>What each formula takes, those that nothing is painted with left away.</summary>
     public IReadOnlyList<FormulaAmount> Formulas() =>
         Head
-            .Plan.Formulas.Select(f => (Formula: f, Takes: Takes.Where(t => t.Formula == f.Id).ToArray()))
-            .Where(f => f.Takes.Length > 0)
+            .Plan.Formulas.Select(f =>
+                (
+                    Formula: f,
+                    Takes: Takes.Where(t => t.Formula == f.Id).ToArray(),
+                    Areas: AreaTakes.Where(t => t.Formula == f.Id).ToArray()
+                )
+            )
+            .Where(f => f.Takes.Length + f.Areas.Length > 0)
             .Select(f => new FormulaAmount(
                 f.Formula,
                 f.Takes.Select(t => t.Panel).Distinct().ToArray(),
-                f.Takes.Sum(t => t.HairGrams),
-                f.Takes.Sum(t => t.Grams),
+                f.Takes.Sum(t => t.HairGrams) + f.Areas.Sum(t => t.HairGrams),
+                f.Takes.Sum(t => t.Grams) + f.Areas.Sum(t => t.Grams),
                 MixStock.Cost(
                     MixStock.Needed(
                         Bowls.Where(b => b.Batch.Formula == f.Formula.Id).SelectMany(b => b.Recipe.Ingredients)
@@ -215,8 +224,10 @@ public sealed class PlannedMix
             (laid, turn) =>
                 Head.PanelOf(turn.Panel)!
                     .Coats.Select(
-                        (c, i) => (Coat: i, Works: new Exposure(new(Math.Min(turn.To, Minutes.Longest)), c.Works.For))
+                        (c, i) =>
+                            (Coat: i, c.Step, Works: new Exposure(new(Math.Min(turn.To, Minutes.Longest)), c.Works.For))
                     )
+                    .Where(c => c.Step == turn.Step)
                     .Aggregate(laid, (l, c) => l.With(turn.Panel, c.Coat, new Laid(Works: c.Works)))
         );
 

@@ -1,3 +1,4 @@
+using Wendro.Core.Blend;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
@@ -41,7 +42,32 @@ public static class Stopped
             .ToArray();
         var alike = painted.Where(z => from.CutOf(z) == to.CutOf(z)).ToArray();
         return alike.Any(z => InPanels(from, to, cutting.Cut(to, z)))
-            || (alike.Length < painted.Length && OnScalp(from, to, painted.Except(alike).ToHashSet(), cutting));
+            || (alike.Length < painted.Length && OnScalp(from, to, painted.Except(alike).ToHashSet(), cutting))
+            || OverAreas(from, to);
+    }
+
+    /// <summary>
+    /// Whether anything lies over an area that no same product, as strong, lay over all of before. What is no longer
+    /// rinsed before the next step works longer.
+    /// </summary>
+    private static bool OverAreas(Plan from, Plan to)
+    {
+        var before = from.AreasOf();
+        return to.AreasOf()
+            .Any(now =>
+                !before.Any(was =>
+                    Lying.ProductOf(was.Formula) == Lying.ProductOf(now.Formula)
+                    && was.Area.Covers(now.Area)
+                    && !StrengthOf(was, from).IsBelow(StrengthOf(now, to))
+                )
+            );
+    }
+
+    private static Strength StrengthOf(AreaCoat area, Plan plan)
+    {
+        const double untilTheNext = 60;
+        var kept = plan.StepsOf()[area.Step].Rinse ? 0 : untilTheNext;
+        return new(area.Formula.Minutes + kept, area.Formula.LowHeat, area.Area.Covering);
     }
 
     /// <summary>A zone cut as before: panel by panel.</summary>
@@ -164,7 +190,7 @@ public static class Stopped
         public double At(double u, double s, double w) =>
             (1 - Painted.HeldBack) * Painted.CoverageAlong(u, s) * Painted.CoverageThrough(w, s / Painted.LengthCm);
 
-        private static Formula ProductOf(Formula formula) =>
+        public static Formula ProductOf(Formula formula) =>
             formula with
             {
                 Id = default,

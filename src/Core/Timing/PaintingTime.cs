@@ -35,6 +35,36 @@ public static class PaintingTime
         return coats.Count == 0 ? 0 : PartingSeconds + coats.Sum(c => Laying(panel, c));
     }
 
+    /// <summary>
+    /// Parting and laying a root, and working a product through wet lengths, seconds a cm² of scalp: some 20 and 6
+    /// minutes for a whole head. Model assumption.
+    /// </summary>
+    public const double RootSecondsPerCm2 = 1.8,
+        LengthsSecondsPerCm2 = 0.55;
+
+    /// <summary>Minutes that laying a product over an area takes.</summary>
+    /// <param name="area">The area.</param>
+    /// <param name="scalpCm2">Scalp of the hair it reaches, cm².</param>
+    public static double MinutesOf(Area area, double scalpCm2)
+    {
+        ArgumentNullException.ThrowIfNull(area);
+        return scalpCm2 * (area.ToCm is null ? LengthsSecondsPerCm2 : RootSecondsPerCm2) / 60;
+    }
+
+    /// <summary>
+    /// Between two steps: until the rinse is done, and washing, drying to damp and reading, minutes. Model assumption.
+    /// </summary>
+    public const double RinsingMinutes = 4,
+        WashingMinutes = 6,
+        DryingMinutes = 8,
+        ReadingMinutes = 5;
+
+    /// <summary>Minutes between what is rinsed and the next step.</summary>
+    public const double BetweenSteps = RinsingMinutes + WashingMinutes + DryingMinutes + ReadingMinutes;
+
+    /// <summary>Minutes that working a treatment through takes.</summary>
+    public const double TreatingMinutes = 3;
+
     private static double Laying(Panel panel, PaintedPanel painted)
     {
         var covering = painted.Paint.Covering switch

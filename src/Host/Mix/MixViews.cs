@@ -256,6 +256,53 @@ internal sealed record Offers(
         );
 }
 
+/// <summary>One step of the visit on the clock.</summary>
+/// <param name="Number">Which, from 0.</param>
+/// <param name="Kind">What it is for.</param>
+/// <param name="Words">What it is, in plain words.</param>
+/// <param name="Formula">What is laid over its area; null for what is painted on panels, and for a treatment.</param>
+/// <param name="Grams">What it takes, g.</param>
+/// <param name="FromMinute">When it is begun, minutes into the work.</param>
+/// <param name="LaidAtMinute">When all of it is laid.</param>
+/// <param name="DoneAtMinute">When the last of it has worked.</param>
+/// <param name="NextAtMinute">When the next step can begin.</param>
+/// <param name="Rinse">Whether it is rinsed before the next.</param>
+internal sealed record VisitStepView(
+    int Number,
+    StepKind Kind,
+    string Words,
+    string? Formula,
+    double Grams,
+    double FromMinute,
+    double LaidAtMinute,
+    double DoneAtMinute,
+    double NextAtMinute,
+    bool Rinse
+)
+{
+    public static IReadOnlyList<VisitStepView> Of(PlannedMix mix)
+    {
+        var plan = mix.Head.Plan;
+        var steps = plan.StepsOf();
+        return mix
+            .Timeline.Steps.Select(t => new VisitStepView(
+                t.Number,
+                steps[t.Number].Kind,
+                steps[t.Number].Words,
+                steps[t.Number].Formula?.ToString(),
+                mix.AreaTakes.Where(a => a.Step == t.Number).Sum(a => a.Grams)
+                    + mix.Takes.Where(p => steps[t.Number].IsPainted && plan.StepOf(p.Formula) == t.Number)
+                        .Sum(p => p.Grams),
+                t.From,
+                t.LaidAt,
+                t.DoneAt,
+                t.NextAt,
+                steps[t.Number].Rinse
+            ))
+            .ToArray();
+    }
+}
+
 /// <summary>A plan as bowls.</summary>
 /// <param name="Client">Her name.</param>
 /// <param name="StartsAt">When the visit starts.</param>
@@ -272,6 +319,7 @@ internal sealed record Offers(
 /// <param name="Tray">What must lie ready.</param>
 /// <param name="Forecast">Where a bowl came out otherwise: what that does; null where none did.</param>
 /// <param name="Offers">What the shelf has to mix with.</param>
+/// <param name="Steps">The steps of the visit on the clock; one for most visits.</param>
 internal sealed record MixView(
     string Client,
     DateTimeOffset StartsAt,
@@ -288,7 +336,8 @@ internal sealed record MixView(
     IReadOnlyList<TrayView> Tray,
     WeighedForecast? Forecast,
     Offers Offers,
-    Settling Settling
+    Settling Settling,
+    IReadOnlyList<VisitStepView> Steps
 )
 {
     /// <summary>What is told of a mix.</summary>
@@ -313,7 +362,8 @@ internal sealed record MixView(
             mix.Tray().Select(t => new TrayView(t.Id, t.Words, t.Count, t.Why, at.Ticked.Contains(t.Id))).ToArray(),
             findings.Any(f => f.Kind == MixFault.UnevenRecipe) ? Weighed(at, heads) : null,
             Offers.Of(mix.Shelf),
-            Settling.Usual
+            Settling.Usual,
+            VisitStepView.Of(mix)
         );
     }
 

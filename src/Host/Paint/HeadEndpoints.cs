@@ -1,6 +1,8 @@
+using System.Globalization;
 using System.Runtime.InteropServices;
 using Wendro.Core.Blend;
 using Wendro.Core.Fall;
+using Wendro.Core.Plans;
 using Wendro.Core.Section;
 using Wendro.Core.Tone;
 using Wendro.Core.Units;
@@ -65,8 +67,8 @@ internal static class HeadEndpoints
             .ProducesValidationProblem()
             .WithName("GetLevels")
             .WithSummary(
-                "Level bytes to draw, strands × 64, at a moment (before, rinsed, minutes, or weeks of growth "
-                    + "like 12w), of this or an earlier revision"
+                "Level bytes to draw, strands × 64, at a moment (before, rinsed, minutes, after a step like s1, minutes "
+                    + "of a step like s2m20, or weeks of growth like 12w), of this or an earlier revision"
             );
 
         visit
@@ -107,7 +109,7 @@ internal static class HeadEndpoints
                 ) =>
                 {
                     var (w, a, t) = ViewOf(wear, angle, tilt);
-                    var when = MomentOf(moment);
+                    var when = MomentOf(moment, at.Head.Plan);
                     var palette = PaletteOf(tone ?? (toned ? at.Head.Plan.Wish.Tone : null));
                     if (width is < 16 or > View.Width)
                     {
@@ -184,7 +186,6 @@ internal static class HeadEndpoints
         CancellationToken stop
     )
     {
-        var when = MomentOf(moment);
         // Levels of a revision with another part or texture belong to other strands: they can't be laid on these.
         var head = revision is { } number ? await plans.AtRevisionAsync(at, number, stop) : at.Head;
         return head is null ? Answers.NotFound("revision")
@@ -192,7 +193,7 @@ internal static class HeadEndpoints
                 ? throw new BadInputException([
                     new Problem("revision", "The part or texture was different then: the two can't be compared."),
                 ])
-            : Results.Bytes(bytes(head.DrawnAt(when)), Bytes);
+            : Results.Bytes(bytes(head.DrawnAt(MomentOf(moment, head.Plan))), Bytes);
     }
 
     private static double? CheckedTone(double? tone) =>
@@ -228,11 +229,35 @@ internal static class HeadEndpoints
         return problems.Count > 0 ? throw new BadInputException(problems) : (which, degrees, above);
     }
 
-    private static Moment MomentOf(string? moment) =>
+    /// <summary>After a step, like s1, or at a minute of it, like s2m20; steps from 1.</summary>
+    private static Moment InStep(string moment)
+    {
+        var parts = moment[1..].Split('m');
+        if (
+            parts.Length > 2
+            || !int.TryParse(parts[0], NumberStyles.None, CultureInfo.InvariantCulture, out var number)
+            || number is < 1 or > Step.Most
+        )
+        {
+            throw new BadInputException([new Problem("moment", $"Steps between 1 and {Step.Most}, like s1 or s2m20.")]);
+        }
+
+        return parts.Length == 1 ? Moment.After(number - 1)
+            : double.TryParse(parts[1], out var minutes) && Minutes.IsValid(minutes)
+                ? Moment.Within(number - 1, new Minutes(minutes))
+            : throw new BadInputException([new Problem("moment", "Minutes between 0 and 600, like s2m20.")]);
+    }
+
+    /// <summary>Minutes alone are those of the panels' own step.</summary>
+    private static Moment AtMinute(Minutes minutes, Plan plan) =>
+        plan.Steps is { } steps ? Moment.Within(steps.ToList().FindIndex(s => s.IsMain), minutes) : Moment.At(minutes);
+
+    private static Moment MomentOf(string? moment, Plan plan) =>
         moment switch
         {
             null or "rinsed" => Moment.Rinsed,
             "before" => Moment.Before,
+            _ when moment.StartsWith('s') => InStep(moment),
             _ when moment.EndsWith('w') => double.TryParse(moment[..^1], out var weeks)
             && weeks is >= 0 and <= Moment.MostWeeks
                 ? Moment.Later(weeks)
@@ -240,7 +265,7 @@ internal static class HeadEndpoints
                     new Problem("moment", $"Weeks between 0 and {Moment.MostWeeks}, like 12w."),
                 ]),
             _ => double.TryParse(moment, out var minutes) && Minutes.IsValid(minutes)
-                ? Moment.At(new Minutes(minutes))
+                ? AtMinute(new Minutes(minutes), plan)
                 : throw new BadInputException([
                     new Problem(
                         "moment",

@@ -5,6 +5,7 @@ using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 using Wendro.Core.Section;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Plans;
 
@@ -29,7 +30,16 @@ public sealed class EditKindsTests
             { new SetHandling(One, LiesOn: LiesOn.Film), "Film beneath 1 panel" },
             { new SetFormula(Formula.Usual), "Changed formula A: clay, 30 vol" },
             { new SetWears([Wear.Down]), "Changed how the hair is worn" },
+            {
+                new AddStep(new Step(StepKind.Base, new Area(ToCm: 4), FormulaId.B)),
+                "Added a step: base, root to 4 cm"
+            },
+            { new AddStep(new Step(StepKind.Gloss, new Area(), FormulaId.B)), "Added a step: gloss, all lengths" },
+            { new SetStep(0, Step.Usual), "Changed step 1: lighten" },
+            { new RemoveStep(1), "Removed step 2" },
+            { new MoveStep(0, 2), "Moved step 1 to 3" },
             { new Together([new DropCrown(1)]), "Dropped the crown 1 cm" },
+            { new Together([new SetFormula(Formula.Usual), new DropCrown(1)]), "Dropped the crown 1 cm" },
             { new Together([new DropCrown(1), new SetWish(new Wish())]), "Made 2 changes" },
         };
 

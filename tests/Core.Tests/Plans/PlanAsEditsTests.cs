@@ -35,6 +35,9 @@ public sealed class PlanAsEditsTests
                         new LeaveOut(Region.BabyHair, 0.4, "new hair"),
                         new SetWish(new Wish(Tone: 0.2) { EndsLevel = new(8.5) }),
                         new MovePart(1, 0.5),
+                        new AddStep(new Step(StepKind.Base, new Area(ToCm: 4), FormulaId.B), 0),
+                        new AddStep(new Step(StepKind.Treat, Minutes: 10)),
+                        new SetStep(1, Step.Usual with { LatestMinutes = 50 }),
                     ];
                     foreach (var edit in edits)
                     {
@@ -60,6 +63,8 @@ public sealed class PlanAsEditsTests
                     Assert.Equal(plan.SetAside, again.SetAside);
                     Assert.Equal((plan.Limits, plan.Wish, plan.Part), (again.Limits, again.Wish, again.Part));
                     Assert.Equal(plan.Regions, again.Regions);
+                    Assert.Equal(3, plan.Steps!.Count);
+                    Assert.Equal(plan.Steps, again.Steps);
                     Each.Of(
                         ZoneFacts.All,
                         z => Assert.True(plan.Zones[z].Paint.SequenceEqual(again.Zones[z].Paint), $"{z}")

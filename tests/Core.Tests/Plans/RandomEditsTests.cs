@@ -6,6 +6,7 @@ using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 using Wendro.Core.Section;
+using Wendro.Core.Tone;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Plans;
@@ -62,6 +63,23 @@ public sealed class RandomEditsTests
             Gen.Double[4, 20].Select(mm => (PlanEdit)new ThinHairline(Math.Round(mm))),
             Given.AnyZone.Select(z => (PlanEdit)new ExcludeZone(z, "not today")),
             Given.AnyZone.Select(z => (PlanEdit)new IncludeZone(z)),
+            Gen.Select(Gen.Double[4, 9], Gen.Enum<Reflect>(), Gen.Double[0, 8], Gen.Bool)
+                .Select(t =>
+                    (PlanEdit)
+                        new Together([
+                            new SetFormula(
+                                Formula
+                                    .Colouring(FormulaId.E, t.Item1, 10, 20)
+                                    .Coloured(d => d with { Reflect = t.Item2 })
+                            ),
+                            new AddStep(
+                                new Step(StepKind.Gloss, new Area(FromCm: t.Item3), FormulaId.E),
+                                t.Item4 ? 0 : null
+                            ),
+                        ])
+                ),
+            Gen.Int[0, 3].Select(n => (PlanEdit)new RemoveStep(n)),
+            Gen.Select(Gen.Int[0, 3], Gen.Int[0, 3]).Select(t => (PlanEdit)new MoveStep(t.Item1, t.Item2)),
             Gen.Const((PlanEdit)new SetLimits(Limits.Usual with { StripeCm = 2 })),
             Gen.Const((PlanEdit)new Dismiss("WeakSide", Severity.Caution, "meant so"))
         );
@@ -100,6 +118,7 @@ public sealed class RandomEditsTests
                     }
 
                     Assert.True(taken > 100, $"only {taken} edits could be taken");
+                    Assert.Equal(PlannedHead.Of(looks, cutting, head.Plan).Drawn, head.Drawn);
                     while (past.Count > 0)
                     {
                         head = head.After(past.Pop(), looks, cutting);

@@ -23,7 +23,9 @@ public sealed class StoppedTests
         new SetFormula(Formula.Usual with { Id = FormulaId.B, Volume = new(20) }),
         new PaintZone(Zone.Crown, PanelPaint.Usual with { StartCm = 7, MidsMm = 4, EndsMm = 4 }),
         new PaintZone(Zone.Nape, PanelPaint.Usual),
-        new ExcludeZone(Zone.Nape, "not today")
+        new ExcludeZone(Zone.Nape, "not today"),
+        new SetFormula(Formula.Colouring(FormulaId.C, 5, 10, 20)),
+        new AddStep(new Step(StepKind.Base, new Area(ToCm: 3), FormulaId.C), 0)
     );
 
     public static TheoryData<PlanEdit> Free =>
@@ -48,6 +50,10 @@ public sealed class StoppedTests
             new DropCrown(2),
             new IncludeZone(Zone.TopLeft),
             new Together([new ClearZone(Zone.Crown), new IncludeZone(Zone.Crown)]),
+            new AddStep(new Step(StepKind.Treat, Minutes: 10)),
+            new SetFormula(Formula.Colouring(FormulaId.D, 6, 10, 20)),
+            new RemoveStep(0),
+            new SetStep(0, new Step(StepKind.Base, new Area(ToCm: 2), FormulaId.C)),
         ];
 
     public static TheoryData<PlanEdit> Refused =>
@@ -71,6 +77,12 @@ public sealed class StoppedTests
             new Taper(3, 4),
             new Together([new IncludeZone(Zone.Nape), new ClearPanels([Crown[0]])]),
             new CutZone(Zone.Crown, Parting.Horizontal, 10, 4, 0, true),
+            new AddStep(new Step(StepKind.Gloss, new Area(), FormulaId.C)),
+            new SetStep(0, new Step(StepKind.Base, new Area(ToCm: 5), FormulaId.C)),
+            new SetStep(0, new Step(StepKind.Base, new Area(ToCm: 3), FormulaId.C, Rinse: false)),
+            new SetStep(0, new Step(StepKind.Base, new Area(ToCm: 3, Covering: Covering.Foil), FormulaId.C)),
+            new SetFormula(Formula.Colouring(FormulaId.C, 5, 10, 40)),
+            new SetFormula(Formula.Colouring(FormulaId.C, 3, 10, 20)),
         ];
 
     [Theory]

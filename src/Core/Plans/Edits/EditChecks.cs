@@ -26,7 +26,7 @@ internal sealed class EditChecks(Plan plan, Cutting cutting)
 
     /// <summary>Notes what was found in a part of the edit.</summary>
     public void Add(string field, IEnumerable<Problem> found) =>
-        problems.AddRange(found.Select(p => p with { Field = $"{field}.{p.Field}".TrimEnd('.') }));
+        problems.AddRange(found.Select(p => p with { Field = $"{field}.{p.Field}".Trim('.') }));
 
     public void Text(string? text, int most, string field) => Problem.Text(problems, field, text, most);
 
@@ -45,6 +45,16 @@ internal sealed class EditChecks(Plan plan, Cutting cutting)
         if (Plan.FormulaOf(id) is null)
         {
             Say(field, $"There is no such formula. The plan has {string.Join(", ", Plan.Formulas.Select(f => f.Id))}.");
+        }
+    }
+
+    /// <summary>A step the plan has.</summary>
+    public void HasStep(int number, string field)
+    {
+        var count = Plan.StepsOf().Count;
+        if (number < 0 || number >= count)
+        {
+            Say(field, count == 1 ? "There is one step, 0." : $"Between 0 and {count - 1}.");
         }
     }
 

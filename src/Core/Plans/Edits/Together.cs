@@ -13,7 +13,10 @@ public sealed record Together(IReadOnlyList<PlanEdit> Edits) : PlanEdit
 
     /// <inheritdoc/>
     public override Sentence Label() =>
-        Edits is [{ } only] ? only.Label() : (Sentence)$"Made {Edits?.Count ?? 0} changes";
+        Edits is [{ } only] ? only.Label()
+        // A formula comes along with what it is mixed for.
+        : Edits?.Where(e => e is not SetFormula).ToArray() is [{ } meant] ? meant.Label()
+        : (Sentence)$"Made {Edits?.Count ?? 0} changes";
 
     internal override void Check(EditChecks on)
     {

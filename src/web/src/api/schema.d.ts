@@ -508,7 +508,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Level bytes to draw, strands × 64, at a moment (before, rinsed, minutes, or weeks of growth like 12w), of this or an earlier revision */
+        /** Level bytes to draw, strands × 64, at a moment (before, rinsed, minutes, after a step like s1, minutes of a step like s2m20, or weeks of growth like 12w), of this or an earlier revision */
         get: operations["GetLevels"];
         put?: never;
         post?: never;
@@ -1121,6 +1121,19 @@ export interface components {
             technique: string;
             why: string;
         };
+        Area: {
+            zones?: null | components["schemas"]["Zone"][];
+            /**
+             * Format: double
+             * @default 0
+             */
+            fromCm: number;
+            /** Format: double */
+            toCm?: null | number;
+            /** @default false */
+            between: boolean;
+            covering?: components["schemas"]["Covering"];
+        };
         Band: {
             /** Format: double */
             fromCm: number;
@@ -1470,7 +1483,7 @@ export interface components {
             unit: string;
         };
         /** @enum {string} */
-        FindingKind: "hardLine" | "frontNotBrighter" | "stripes" | "driesFirst" | "darkBehindHairline" | "bleedThrough" | "scalpContact" | "hotRoot" | "solidBlock" | "nothingDarkLeft" | "darkNape" | "partMismatch" | "weakSide" | "crownTooHigh" | "outOfReach" | "overlap" | "babyHairPainted" | "breakingHairPainted" | "skinAtRisk" | "lowlightOnTop" | "hiddenWork" | "moreThanHands" | "regrowthShows" | "testsMissing" | "bowlOutlives" | "unevenRecipe" | "runnyForDepth" | "strengthOverScalp" | "heatAgainstLeaflet" | "pastLeaflet" | "additiveLowersLift" | "noSuchDeveloper" | "notEnoughStock" | "runsLow";
+        FindingKind: "hardLine" | "frontNotBrighter" | "stripes" | "driesFirst" | "darkBehindHairline" | "bleedThrough" | "scalpContact" | "hotRoot" | "solidBlock" | "nothingDarkLeft" | "darkNape" | "partMismatch" | "weakSide" | "crownTooHigh" | "outOfReach" | "overlap" | "babyHairPainted" | "breakingHairPainted" | "skinAtRisk" | "lowlightOnTop" | "hiddenWork" | "moreThanHands" | "flatOrGreen" | "warmRoot" | "regrowthShows" | "testsMissing" | "bowlOutlives" | "unevenRecipe" | "runnyForDepth" | "strengthOverScalp" | "heatAgainstLeaflet" | "pastLeaflet" | "additiveLowersLift" | "noSuchDeveloper" | "notEnoughStock" | "runsLow";
         FindingView: {
             id: string;
             kind: components["schemas"]["FindingKind"];
@@ -1977,6 +1990,7 @@ export interface components {
             forecast: null | components["schemas"]["WeighedForecast"];
             offers: components["schemas"]["Offers"];
             settling: components["schemas"]["Settling"];
+            steps: components["schemas"]["VisitStepView"][];
         };
         NewClient: {
             name: string;
@@ -2205,6 +2219,7 @@ export interface components {
             styled?: components["schemas"]["Styling"];
             limits?: null | components["schemas"]["Limits"];
             dismissed?: null | components["schemas"]["Dismissed"][];
+            steps?: null | components["schemas"]["Step"][];
         };
         PlanChange: {
             /** Format: int32 */
@@ -2223,12 +2238,19 @@ export interface components {
             cautions: string[];
             strands: null | components["schemas"]["StrandLevelsView"];
         };
-        PlanEdit: components["schemas"]["PlanEditAddCoat"] | components["schemas"]["PlanEditAlternatePanels"] | components["schemas"]["PlanEditAlternateRows"] | components["schemas"]["PlanEditClearPanels"] | components["schemas"]["PlanEditClearZone"] | components["schemas"]["PlanEditCutZone"] | components["schemas"]["PlanEditDismiss"] | components["schemas"]["PlanEditDropCrown"] | components["schemas"]["PlanEditExcludeZone"] | components["schemas"]["PlanEditFollowOldPieces"] | components["schemas"]["PlanEditHeed"] | components["schemas"]["PlanEditIncludeZone"] | components["schemas"]["PlanEditLeaveOut"] | components["schemas"]["PlanEditMatchPart"] | components["schemas"]["PlanEditMirrorSide"] | components["schemas"]["PlanEditMovePart"] | components["schemas"]["PlanEditPaintPanels"] | components["schemas"]["PlanEditPaintZone"] | components["schemas"]["PlanEditRaiseFaceFrame"] | components["schemas"]["PlanEditSetBand"] | components["schemas"]["PlanEditSetBlur"] | components["schemas"]["PlanEditSetCovering"] | components["schemas"]["PlanEditSetDepth"] | components["schemas"]["PlanEditSetFace"] | components["schemas"]["PlanEditSetFormula"] | components["schemas"]["PlanEditSetFrame"] | components["schemas"]["PlanEditSetHandling"] | components["schemas"]["PlanEditSetHeights"] | components["schemas"]["PlanEditSetLimits"] | components["schemas"]["PlanEditSetOrder"] | components["schemas"]["PlanEditSetReach"] | components["schemas"]["PlanEditSetShape"] | components["schemas"]["PlanEditSetStrokes"] | components["schemas"]["PlanEditSetStyling"] | components["schemas"]["PlanEditSetWears"] | components["schemas"]["PlanEditSetWish"] | components["schemas"]["PlanEditSpreadHeights"] | components["schemas"]["PlanEditSwapCoats"] | components["schemas"]["PlanEditTakeCoat"] | components["schemas"]["PlanEditTakeIn"] | components["schemas"]["PlanEditTaper"] | components["schemas"]["PlanEditThinHairline"] | components["schemas"]["PlanEditTogether"] | components["schemas"]["PlanEditTouchUpRegrowth"] | components["schemas"]["PlanEditUseFormula"];
+        PlanEdit: components["schemas"]["PlanEditAddCoat"] | components["schemas"]["PlanEditAddStep"] | components["schemas"]["PlanEditAlternatePanels"] | components["schemas"]["PlanEditAlternateRows"] | components["schemas"]["PlanEditClearPanels"] | components["schemas"]["PlanEditClearZone"] | components["schemas"]["PlanEditCutZone"] | components["schemas"]["PlanEditDismiss"] | components["schemas"]["PlanEditDropCrown"] | components["schemas"]["PlanEditExcludeZone"] | components["schemas"]["PlanEditFollowOldPieces"] | components["schemas"]["PlanEditHeed"] | components["schemas"]["PlanEditIncludeZone"] | components["schemas"]["PlanEditLeaveOut"] | components["schemas"]["PlanEditMatchPart"] | components["schemas"]["PlanEditMirrorSide"] | components["schemas"]["PlanEditMovePart"] | components["schemas"]["PlanEditMoveStep"] | components["schemas"]["PlanEditPaintPanels"] | components["schemas"]["PlanEditPaintZone"] | components["schemas"]["PlanEditRaiseFaceFrame"] | components["schemas"]["PlanEditRemoveStep"] | components["schemas"]["PlanEditSetBand"] | components["schemas"]["PlanEditSetBlur"] | components["schemas"]["PlanEditSetCovering"] | components["schemas"]["PlanEditSetDepth"] | components["schemas"]["PlanEditSetFace"] | components["schemas"]["PlanEditSetFormula"] | components["schemas"]["PlanEditSetFrame"] | components["schemas"]["PlanEditSetHandling"] | components["schemas"]["PlanEditSetHeights"] | components["schemas"]["PlanEditSetLimits"] | components["schemas"]["PlanEditSetOrder"] | components["schemas"]["PlanEditSetReach"] | components["schemas"]["PlanEditSetShape"] | components["schemas"]["PlanEditSetStep"] | components["schemas"]["PlanEditSetStrokes"] | components["schemas"]["PlanEditSetStyling"] | components["schemas"]["PlanEditSetWears"] | components["schemas"]["PlanEditSetWish"] | components["schemas"]["PlanEditSpreadHeights"] | components["schemas"]["PlanEditSwapCoats"] | components["schemas"]["PlanEditTakeCoat"] | components["schemas"]["PlanEditTakeIn"] | components["schemas"]["PlanEditTaper"] | components["schemas"]["PlanEditThinHairline"] | components["schemas"]["PlanEditTogether"] | components["schemas"]["PlanEditTouchUpRegrowth"] | components["schemas"]["PlanEditUseFormula"];
         PlanEditAddCoat: {
             /** @enum {string} */
             kind?: "addCoat";
             panels: string[];
             paint: components["schemas"]["PanelPaint"];
+        };
+        PlanEditAddStep: {
+            /** @enum {string} */
+            kind?: "addStep";
+            step: components["schemas"]["Step"];
+            /** Format: int32 */
+            at?: null | number;
         };
         PlanEditAlternatePanels: {
             /** @enum {string} */
@@ -2337,6 +2359,14 @@ export interface components {
             /** Format: double */
             zigzagMm?: null | number;
         };
+        PlanEditMoveStep: {
+            /** @enum {string} */
+            kind?: "moveStep";
+            /** Format: int32 */
+            number: number;
+            /** Format: int32 */
+            to: number;
+        };
         PlanEditPaintPanels: {
             /** @enum {string} */
             kind?: "paintPanels";
@@ -2354,6 +2384,12 @@ export interface components {
             kind?: "raiseFaceFrame";
             /** Format: double */
             byCm: number;
+        };
+        PlanEditRemoveStep: {
+            /** @enum {string} */
+            kind?: "removeStep";
+            /** Format: int32 */
+            number: number;
         };
         PlanEditSetBand: {
             /** @enum {string} */
@@ -2485,6 +2521,13 @@ export interface components {
              * @default 0
              */
             coat: number;
+        };
+        PlanEditSetStep: {
+            /** @enum {string} */
+            kind?: "setStep";
+            /** Format: int32 */
+            number: number;
+            step: components["schemas"]["Step"];
         };
         PlanEditSetStrokes: {
             /** @enum {string} */
@@ -2931,10 +2974,26 @@ export interface components {
         Stage: "consult" | "section" | "paint" | "mix";
         /** @enum {unknown} */
         Standing: "stop" | "caution" | "ask" | "clear";
+        Step: {
+            kind: components["schemas"]["StepKind"];
+            area?: null | components["schemas"]["Area"];
+            /** @enum {null|string} */
+            formula?: "A" | "B" | "C" | "D" | "E" | null;
+            /** Format: double */
+            minutes?: null | number;
+            /** Format: double */
+            earliestMinutes?: null | number;
+            /** Format: double */
+            latestMinutes?: null | number;
+            /** @default true */
+            rinse: boolean;
+        };
         StepBody: {
             /** Format: int32 */
             baseRevision: number;
         };
+        /** @enum {unknown} */
+        StepKind: "base" | "lighten" | "deposit" | "gloss" | "treat";
         /** @enum {unknown} */
         StepState: "waiting" | "short" | "met" | "over";
         StepView: {
@@ -3180,6 +3239,24 @@ export interface components {
             with: string;
             /** Format: double */
             weeksAfter: number;
+        };
+        VisitStepView: {
+            /** Format: int32 */
+            number: number;
+            kind: components["schemas"]["StepKind"];
+            words: string;
+            formula: null | string;
+            /** Format: double */
+            grams: number;
+            /** Format: double */
+            fromMinute: number;
+            /** Format: double */
+            laidAtMinute: number;
+            /** Format: double */
+            doneAtMinute: number;
+            /** Format: double */
+            nextAtMinute: number;
+            rinse: boolean;
         };
         VisitsAnswer: {
             reached: boolean;

@@ -5,11 +5,15 @@ import { api, fromBase64, type PlanChange, type PlanEdit, type PlanView } from "
 import { bytes, given, Refused } from "./given";
 import { type Hair, readHair } from "./seen";
 
-/** Before, rinsed, a minute of processing, or weeks of growth: "12w". */
-export type MomentKey = "before" | "rinsed" | number | `${number}w`;
+/** Before, rinsed, a minute of the lightening step, after a step: "s1", or weeks of growth: "12w". */
+export type MomentKey = "before" | "rinsed" | number | `s${number}` | `${number}w`;
 
-/** Minutes until the last of a plan's formulas is rinsed. */
-export const longestMinutes = (plan: PlanView) => Math.max(...plan.plan.formulas.map((f) => f.minutes));
+/** Minutes until the last formula painted on panels is rinsed. */
+export const longestMinutes = (plan: PlanView) => {
+  const areas = new Set((plan.plan.steps ?? []).filter((s) => s.area).map((s) => s.formula));
+  const painted = plan.plan.formulas.filter((f) => !areas.has(f.id));
+  return Math.max(...(painted.length > 0 ? painted : plan.plan.formulas).map((f) => f.minutes));
+};
 
 export const momentWords = (m: MomentKey) =>
   m === "before"
@@ -18,7 +22,9 @@ export const momentWords = (m: MomentKey) =>
       ? "rinsed"
       : typeof m === "number"
         ? `minute ${m}`
-        : `in ${m.slice(0, -1)} weeks`;
+        : m[0] === "s"
+          ? `after step ${m.slice(1)}`
+          : `in ${m.slice(0, -1)} weeks`;
 
 export interface Work {
   plan: PlanView;

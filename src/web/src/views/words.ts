@@ -35,6 +35,36 @@ export const cm = (value: number) => quantity(value, "cm", unitsNow());
 /** The same of what is measured in millimetres. */
 export const mm = (value: number) => quantity(value, "mm", unitsNow());
 
+export const stepKindWords: Record<Schemas["StepKind"], string> = {
+  base: "Base",
+  lighten: "Lighten",
+  deposit: "Colour",
+  gloss: "Gloss",
+  treat: "Treat",
+};
+
+/** Where a step is laid: "root to 4 cm", "all lengths". */
+export const areaWords = (area: Schemas["Area"]) =>
+  (area.fromCm > 0
+    ? area.toCm == null
+      ? `from ${cm(area.fromCm)} to the ends`
+      : `${cm(area.fromCm)} to ${cm(area.toCm)}`
+    : area.toCm == null
+      ? "all lengths"
+      : `root to ${cm(area.toCm)}`) + (area.between ? ", between the panels" : "");
+
+export const reflects: Schemas["Reflect"][] = [
+  "natural",
+  "ash",
+  "matte",
+  "violet",
+  "pearl",
+  "beige",
+  "gold",
+  "copper",
+  "red",
+];
+
 const lighteners = {
   clay: "clay",
   powder: "powder",
@@ -45,7 +75,16 @@ export const lightenerWords = (l: keyof typeof lighteners) => lighteners[l];
 
 /** A formula in a few words: "A · clay, 30 vol". */
 export const formulaWords = (f: Schemas["Formula"]) =>
-  `${f.id} · ${f.depositLevel != null ? `deposit ${f.depositLevel}` : lightenerWords(f.lightener)}, ${f.volume} vol`;
+  `${f.id} · ${f.depositLevel != null ? colourWords(f) : lightenerWords(f.lightener)}, ${f.volume} vol`;
+
+const colourWords = (f: Schemas["Formula"]) =>
+  [
+    { demi: "deposit", gloss: "gloss", permanent: "permanent" }[f.base ?? "demi"],
+    f.depositLevel,
+    f.reflect && f.reflect !== "natural" ? f.reflect : "",
+  ]
+    .filter(Boolean)
+    .join(" ");
 
 export function hairWords(hair: HairProfile): string {
   const longest = longestCm(hair);

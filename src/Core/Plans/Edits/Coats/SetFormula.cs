@@ -19,14 +19,17 @@ public sealed record SetFormula(Formula Formula) : PlanEdit
         }
 
         on.Add("formula", FormulaChecks.Of(Formula));
+        foreach (var step in on.Plan.StepsOf().Where(s => s.Formula == Formula.Id))
+        {
+            on.Add(
+                "formula",
+                StepChecks.Of(step, on.Plan.With(Formula)).Select(p => p with { Message = InStep(step, p) })
+            );
+        }
     }
 
-    internal override Edited Make(Plan plan, Cutting cutting)
-    {
-        var told = Formula.After(plan.FormulaOf(Formula.Id)).Told();
-        return plan with
-        {
-            Formulas = [.. plan.Formulas.Where(f => f.Id != Formula.Id).Append(told).OrderBy(f => f.Id)],
-        };
-    }
+    internal override Edited Make(Plan plan, Cutting cutting) =>
+        plan.With(Formula.After(plan.FormulaOf(Formula.Id)).Told());
+
+    private static string InStep(Step step, Problem problem) => $"The {step.Words} lays it. {problem.Message}";
 }

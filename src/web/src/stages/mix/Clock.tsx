@@ -1,5 +1,6 @@
 import parts from "../../style/parts.module.css";
 import { tokens } from "../../style/tokens";
+import { stepKindWords } from "../../views/words";
 import css from "./Clock.module.css";
 import type { Bowl, MixView } from "./useMix";
 
@@ -17,7 +18,12 @@ interface Props {
 /** The bowls on the clock: filled while they are painted from, a line where they end. */
 export function Clock({ mix, chosen, onChoose }: Props) {
   const { bowls } = mix;
-  const end = Math.max(30, ...bowls.map((b) => Math.max(b.paintedUntilMinute, b.livesUntilMinute)));
+  const steps = mix.steps.length > 1 ? mix.steps : [];
+  const end = Math.max(
+    30,
+    ...bowls.map((b) => Math.max(b.paintedUntilMinute, b.livesUntilMinute)),
+    ...steps.map((s) => s.nextAtMinute),
+  );
   const every = end > 150 ? 30 : end > 70 ? 20 : 10;
   const height = 560;
   const y = (minute: number) => 14 + (minute / end) * (height - 28);
@@ -36,6 +42,24 @@ export function Clock({ mix, chosen, onChoose }: Props) {
             <text x="26" y={y(m) + 4} textAnchor="end">
               {m}
             </text>
+          </g>
+        ))}
+        {steps.slice(0, -1).map((s) => (
+          <g key={s.number}>
+            {s.rinse && s.nextAtMinute > s.doneAtMinute && (
+              <rect
+                x="36"
+                width="168"
+                y={y(s.doneAtMinute)}
+                height={y(s.nextAtMinute) - y(s.doneAtMinute)}
+                fill={tokens.line}
+              />
+            )}
+            {s.rinse && (
+              <text x="120" y={y((s.doneAtMinute + s.nextAtMinute) / 2) + 5} textAnchor="middle">
+                rinse, dry, read
+              </text>
+            )}
           </g>
         ))}
         {bowls.map((b, i) => {
@@ -94,6 +118,21 @@ export function Clock({ mix, chosen, onChoose }: Props) {
         })}
       </svg>
       <p className={parts.soft}>Filled: mixed and painted from. Red line: its end of life.</p>
+      {steps.length > 0 && (
+        <ol className={css.mixat} aria-label="Steps on the clock">
+          {steps.map((s) => (
+            <li key={s.number}>
+              <b>
+                {s.number + 1} · {stepKindWords[s.kind]}
+              </b>
+              <span>
+                from {s.fromMinute.toFixed(0)}, laid by {s.laidAtMinute.toFixed(0)}
+                {s.doneAtMinute > s.laidAtMinute && `, done at ${s.doneAtMinute.toFixed(0)}`}
+              </span>
+            </li>
+          ))}
+        </ol>
+      )}
       <ol className={css.mixat}>
         {bowls.map((b) => (
           <li key={b.number}>

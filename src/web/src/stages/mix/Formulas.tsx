@@ -90,6 +90,7 @@ function Formula(props: {
   const units = useUnits();
   const [open, setOpen] = useState(false);
   const bowls = mix.bowls.filter((b) => b.formula === f.formula.id);
+  const areas = mix.steps.filter((s) => f.panels.length === 0 && s.formula === f.formula.id);
   const products = [
     f.formula.product,
     f.formula.second?.product,
@@ -112,8 +113,8 @@ function Formula(props: {
         {f.formula.lowHeat ? ", low heat" : ""}
       </p>
       <p className={parts.soft}>
-        {f.panels.length} panels · {bowls.length} {bowls.length === 1 ? "bowl" : "bowls"} · usable for{" "}
-        {f.windowMinutes} min
+        {areas.length > 0 ? areas.map((s) => s.words).join(", ") : `${f.panels.length} panels`} ·{" "}
+        {bowls.length} {bowls.length === 1 ? "bowl" : "bowls"} · usable for {f.windowMinutes} min
         {f.strength !== 1 && ` · strength ${Math.round((f.strength - 1) * 1000) / 10} %`}
         {f.runsFurther > 0 && ` · bleeds ${Math.round(f.runsFurther * 100)} % further`}
       </p>

@@ -2,6 +2,7 @@ import { Button, InputNumber, Popover, Segmented } from "antd";
 import { useState } from "react";
 import type { PanelPaint, PlanEdit, PlanView, Schemas } from "../../api/client";
 import parts from "../../style/parts.module.css";
+import { ColourFields } from "../../views/ColourFields";
 import { formulaWords } from "../../views/words";
 
 interface Props {
@@ -13,7 +14,15 @@ interface Props {
 }
 
 /** Another kind is of no product yet: which one is said at Mix. */
-const anyProduct = { product: null, figures: null, second: null, additive: null, shades: null };
+const anyProduct = {
+  product: null,
+  figures: null,
+  second: null,
+  additive: null,
+  shades: null,
+  base: null,
+  reflect: null,
+};
 
 /** Which formula the panels take, and what is in it: a lightener, or a deposit. */
 export function FormulaChoice({ plan, panels, paint, coat, edit }: Props) {
@@ -91,17 +100,7 @@ export function FormulaChoice({ plan, panels, paint, coat, edit }: Props) {
             }
           />
           <div className={parts.row}>
-            {deposit && (
-              <InputNumber
-                aria-label="Deposit level"
-                min={1}
-                max={10}
-                step={0.5}
-                prefix="level"
-                value={draft.depositLevel}
-                onChange={(v) => setDraft({ ...draft, depositLevel: v ?? draft.depositLevel })}
-              />
-            )}
+            {deposit && <ColourFields draft={draft} onDraft={setDraft} />}
             <InputNumber
               aria-label="Developer, volume"
               min={5}

@@ -8,6 +8,7 @@ import parts from "../../style/parts.module.css";
 import { PanelStrip } from "../../views/PanelStrip";
 import { cm, mm } from "../../views/words";
 import { Moves } from "./Moves";
+import { AddAStep, Steps } from "./Steps";
 
 interface Props {
   visit: string;
@@ -44,6 +45,7 @@ export function StripColumn({ visit, work, panel, picked, coat, colours, passing
         <h2>Strip</h2>
         <span>{panel ? `${cm(Math.round(panel.lengthCm))} · ${mm(Math.round(panel.thicknessMm))}` : ""}</span>
       </div>
+      <Steps plan={plan} edit={work.edit} />
       {panel && (
         <>
           <p className={parts.panelName}>{panel.words}</p>
@@ -62,6 +64,7 @@ export function StripColumn({ visit, work, panel, picked, coat, colours, passing
                 Paint pass, panel by panel
               </Button>
               <Moves plan={plan} panel={panel} picked={picked} edit={work.edit} />
+              <AddAStep plan={plan} edit={work.edit} />
             </>
           )}
         </>

@@ -1,0 +1,92 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Mix;
+using Wendro.Core.Section;
+using Wendro.Core.Timing;
+
+namespace Wendro.Core.Plans;
+
+/// <summary>The work of a planned head step by step: which panels in which order, which areas, the waits between.</summary>
+internal sealed class StepsWork
+{
+    private readonly Plan plan;
+    private readonly PanelWork[][] painted;
+    private readonly AreaWork?[] laid;
+
+    /// <param name="head">The head.</param>
+    /// <param name="waste">What stays in bowls and on brushes, share of what lies on the hair.</param>
+    public StepsWork(PlannedHead head, double waste)
+    {
+        plan = head.Plan;
+        var steps = plan.StepsOf();
+        var panels = head.Panels.ToDictionary(p => p.Panel.Key);
+        painted = steps
+            .Select(
+                (_, number) =>
+                    head
+                        .Working.Select(k => panels[k])
+                        .Select(p => p with { Coats = p.Coats.Where(c => c.Step == number).ToArray() })
+                        .Where(p => p.Coats.Count > 0)
+                        .Select(p => new PanelWork(
+                            p.Panel.Key,
+                            PlannedHead.MinutesOf(p),
+                            Amounts.Of(p, waste).ToArray(),
+                            number
+                        ))
+                        .ToArray()
+            )
+            .ToArray();
+        laid = steps
+            .Select(
+                (_, number) =>
+                {
+                    if (head.Areas.FirstOrDefault(a => a.Step == number) is not { } area)
+                    {
+                        return null;
+                    }
+
+                    var (grams, scalp) = head.HairOf(area);
+                    return new AreaWork(Amounts.OfArea(area, grams, waste), PaintingTime.MinutesOf(area.Area, scalp));
+                }
+            )
+            .ToArray();
+    }
+
+    /// <summary>What every panel takes of every formula, in the order it is painted.</summary>
+    public IReadOnlyList<Taken> Takes => painted.SelectMany(s => s).SelectMany(w => w.Takes).ToArray();
+
+    /// <summary>What areas take.</summary>
+    public IReadOnlyList<AreaTaken> Areas => laid.OfType<AreaWork>().Select(w => w.Taken).ToArray();
+
+    /// <summary>Works all of it on a clock.</summary>
+    public Timeline On(BenchClock clock)
+    {
+        var steps = plan.StepsOf();
+        for (var number = 0; number < steps.Count; number++)
+        {
+            var (step, from) = (steps[number], clock.Minute);
+            foreach (var panel in painted[number])
+            {
+                clock.Paint(panel);
+            }
+
+            if (laid[number] is { } area)
+            {
+                clock.Lay(area);
+            }
+            else if (step.Kind == StepKind.Treat)
+            {
+                clock.Wait(PaintingTime.TreatingMinutes);
+            }
+
+            var laidAt = clock.Minute;
+            var nothing = laidAt <= from;
+            var last = number == steps.Count - 1;
+            var doneAt = nothing || !step.Rinse ? laidAt : laidAt + step.MinutesOf(plan);
+            var nextAt = nothing || !step.Rinse || last ? doneAt : doneAt + PaintingTime.BetweenSteps;
+            clock.Note(new(number, from, laidAt, doneAt, nextAt));
+            clock.Wait(last ? 0 : nextAt - laidAt);
+        }
+
+        return clock.Timeline();
+    }
+}

@@ -1,0 +1,101 @@
+using OpenQA.Selenium;
+
+namespace Wendro.Browser.Tests;
+
+/// <summary>A visit of more than one process: planned, looked at step by step, mixed, undone.</summary>
+public sealed class StepsTests(App app) : IClassFixture<App>
+{
+    private const string Client = "Petronel Askvane";
+
+    [Fact]
+    public void A_base_and_a_gloss_about_the_light_are_planned_mixed_and_undone()
+    {
+        app.Begin();
+        app.Visit(Client, "paint");
+        app.Find("the head", By.CssSelector("canvas[data-drawn]"));
+        Assert.Empty(Steps());
+
+        // One tap each; the visit of one process showed none of it.
+        Add("Root base, then rinse");
+        app.Until("base and light", _ => Steps() is ["1 Base", "2 Lighten"] ? "yes" : null);
+        Add("Gloss over all");
+        app.Until("gloss last", _ => Steps() is ["1 Base", "2 Lighten", "3 Gloss"] ? "yes" : null);
+
+        // Each step is looked at when it is done.
+        foreach (var step in new[] { "Base", "Lighten", "Rinsed" })
+        {
+            app.Button(step).Click();
+            app.Until(step, d => d.FindElement(By.XPath($"//button[.='{step}'][@aria-pressed='true']")));
+        }
+
+        // The base reaches lower.
+        OpenStep(0);
+        var to = app.Find("where it ends", By.CssSelector("[role='spinbutton'][aria-label='To']"));
+        to.SendKeys(Keys.Control + "a");
+        to.SendKeys("6" + Keys.Tab);
+        app.Until(
+            "root to 6 cm",
+            d =>
+                d.FindElements(By.XPath("//ol[@aria-label='Steps of the visit']//*[contains(., 'root to 6 cm')]"))
+                    .FirstOrDefault()
+        );
+        app.Browser.FindElement(By.TagName("body")).SendKeys(Keys.Escape);
+
+        // Three formulas, three steps on the clock, the gloss after two rinses.
+        app.Visit(Client, "mix");
+        app.Find(
+            "the base among the formulas",
+            By.XPath("//article[starts-with(@aria-label, 'Formula')][contains(., 'base, root to 6 cm')]")
+        );
+        var clock = app.Find("steps on the clock", By.CssSelector("ol[aria-label='Steps on the clock']"));
+        Assert.Equal(3, clock.FindElements(By.TagName("li")).Count);
+        Assert.Equal(2, app.Browser.FindElements(By.XPath("//*[name()='text'][.='rinse, dry, read']")).Count);
+
+        // All of it is undone: reach, gloss, base.
+        app.Visit(Client, "paint");
+        app.Until("three steps", _ => Steps().Length == 3 ? "yes" : null);
+        app.Button("Undo").Click();
+        Reaches("root to 4 cm");
+        foreach (var left in new[] { 2, 0 })
+        {
+            app.Button("Undo").Click();
+            app.Until($"{left} steps", _ => Steps().Length == left ? "yes" : null);
+        }
+
+        Assert.Empty(app.ConsoleErrors);
+    }
+
+    private void Reaches(string words) =>
+        app.Until(
+            words,
+            d => d.FindElements(By.XPath($"//ol[@aria-label='Steps of the visit']//*[contains(., '{words}')]"))
+                .FirstOrDefault()
+        );
+
+    private string[] Steps() =>
+        app
+            .Browser.FindElements(By.CssSelector("ol[aria-label='Steps of the visit'] button b"))
+            .Select(b => b.Text)
+            .ToArray();
+
+    private void OpenStep(int number) =>
+        app.Until(
+            "the step's sheet",
+            d =>
+            {
+                if (d.FindElements(By.CssSelector("[role='group'][aria-label^='Step ']")).FirstOrDefault() is { } sheet)
+                {
+                    return sheet;
+                }
+
+                d.FindElements(By.CssSelector("ol[aria-label='Steps of the visit'] button"))[number].Click();
+                return null;
+            }
+        );
+
+    private void Add(string words)
+    {
+        app.Button("Add a step…").Click();
+        app.Click(words, By.XPath($"//li[@role='menuitem'][normalize-space(.)='{words}']"));
+    }
+}
