@@ -33,12 +33,7 @@ public sealed class StepsTests(App app) : IClassFixture<App>
         var to = app.Find("where it ends", By.CssSelector("[role='spinbutton'][aria-label='To']"));
         to.SendKeys(Keys.Control + "a");
         to.SendKeys("6" + Keys.Tab);
-        app.Until(
-            "root to 6 cm",
-            d =>
-                d.FindElements(By.XPath("//ol[@aria-label='Steps of the visit']//*[contains(., 'root to 6 cm')]"))
-                    .FirstOrDefault()
-        );
+        Reaches("root to 6 cm");
         app.Browser.FindElement(By.TagName("body")).SendKeys(Keys.Escape);
 
         // Three formulas, three steps on the clock, the gloss after two rinses.

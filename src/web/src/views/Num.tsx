@@ -1,4 +1,5 @@
 import { InputNumber } from "antd";
+import { useEffect, useRef, useState } from "react";
 import parts from "../style/parts.module.css";
 import { shownAs, useUnits } from "./units";
 
@@ -22,6 +23,27 @@ export function Num(props: {
   const scale = shownAs(unit, useUnits());
   const digits = scale?.digits ?? 0;
   const out = (v: number) => (scale ? Number((v / scale.per).toFixed(digits)) : v);
+  const kept = value === null ? null : out(value);
+  // What is being typed is nobody's business until it is done: one number, one edit.
+  const [draft, setDraft] = useState<number | null>();
+  const sent = useRef<number | null>(undefined);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: whatever came back is what stands now
+  useEffect(() => {
+    setDraft(undefined);
+    sent.current = undefined;
+  }, [kept]);
+  const take = (v: number | null) => {
+    if (v === (sent.current === undefined ? kept : sent.current)) {
+      return;
+    }
+    sent.current = v;
+    if (v === null) {
+      onEmpty?.();
+    } else {
+      // What was typed is kept to the last digit; what was only looked at stays as it was.
+      onSet(scale ? Math.min(max, Math.max(min, v * scale.per)) : v);
+    }
+  };
   return (
     <label className={parts.set}>
       <span>
@@ -34,19 +56,14 @@ export function Num(props: {
         min={out(min)}
         max={out(max)}
         step={scale ? Math.max(10 ** -digits, Number((step / scale.per).toFixed(digits))) : step}
-        value={value === null ? null : out(value)}
+        value={draft === undefined ? kept : draft}
         suffix={value === null ? undefined : (scale?.us ?? unit)}
         placeholder={placeholder}
         status={error ? "error" : undefined}
-        changeOnBlur
-        onChange={(v) => {
-          if (v === null) {
-            onEmpty?.();
-          } else if (value === null || v !== out(value)) {
-            // What was typed is kept to the last digit; what was only looked at stays as it was.
-            onSet(scale ? Math.min(max, Math.max(min, v * scale.per)) : v);
-          }
-        }}
+        onChange={(v) => setDraft(v)}
+        onStep={(v) => take(v)}
+        onBlur={() => draft !== undefined && take(draft)}
+        onPressEnter={() => draft !== undefined && take(draft)}
       />
     </label>
   );
