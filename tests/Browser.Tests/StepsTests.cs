@@ -63,8 +63,9 @@ public sealed class StepsTests(App app) : IClassFixture<App>
     private void Reaches(string words) =>
         app.Until(
             words,
-            d => d.FindElements(By.XPath($"//ol[@aria-label='Steps of the visit']//*[contains(., '{words}')]"))
-                .FirstOrDefault()
+            d =>
+                d.FindElements(By.XPath($"//ol[@aria-label='Steps of the visit']//*[contains(., '{words}')]"))
+                    .FirstOrDefault()
         );
 
     private string[] Steps() =>

@@ -34,10 +34,10 @@ public sealed class TechniquePictures
     private static readonly HairProfile Bob = HairProfile.Usual with { NaturalLevel = new(6), Cut = new Cut(22, 0, 2) };
 
     /// <summary>Who each technique is shown on, and how.</summary>
-    private static (HairProfile Hair, Wear Wear, int Left, int Right) ShownOn(int technique) =>
-        technique switch
+    private static (HairProfile Hair, Wear Wear, int Left, int Right) ShownOn(string pattern) =>
+        pattern switch
         {
-            1 => (
+            "curl-shell" => (
                 HairProfile.Usual with
                 {
                     NaturalLevel = new(4),
@@ -49,10 +49,10 @@ public sealed class TechniquePictures
                 30,
                 180
             ),
-            2 or 17 => (Dark, Wear.Down, 30, 180),
-            3 => (Straight, Wear.TiedHigh, 30, 90),
-            4 => (Straight with { GreyShare = 0.35, Cut = new Cut(30, 2, 3) }, Wear.Down, 30, 180),
-            5 or 18 => (
+            "quiet-dark" or "zigzag-quadrants" => (Dark, Wear.Down, 30, 180),
+            "hairline-express" => (Straight, Wear.TiedHigh, 30, 90),
+            "grey-blend" => (Straight with { GreyShare = 0.35, Cut = new Cut(30, 2, 3) }, Wear.Down, 30, 180),
+            "shadow-mesh" or "triangle-melt" => (
                 Long with
                 {
                     Curl = Curl.Straight,
@@ -62,9 +62,9 @@ public sealed class TechniquePictures
                 30,
                 180
             ),
-            6 or 12 or 13 => (Bob, Wear.Down, 30, 180),
-            8 => (Straight, Wear.Down, 0, 30),
-            11 => (
+            "woven-bob" or "raised-after-cut" or "tips-at-home" => (Bob, Wear.Down, 30, 180),
+            "face-block" => (Straight, Wear.Down, 0, 30),
+            "lines-softened" => (
                 Straight with
                 {
                     History = [new(0, 6, BandState.Natural, new(4.5)), new(6, 38, BandState.Lightened, new(8), 0.3)],
@@ -73,20 +73,20 @@ public sealed class TechniquePictures
                 30,
                 180
             ),
-            16 or 19 => (
+            "refresh-dark" or "regrowth-blend" => (
                 Long with
                 {
                     History =
                     [
                         new(0, 9, BandState.Natural, new(5)),
-                        new(9, 44, BandState.Lightened, new(8.5), technique == 16 ? 0.5 : 1),
+                        new(9, 44, BandState.Lightened, new(8.5), pattern == "refresh-dark" ? 0.5 : 1),
                     ],
                 },
                 Wear.Down,
                 30,
                 180
             ),
-            9 or 15 or 21 => (Straight, Wear.Down, 30, 180),
+            "high-low-foil" or "heavy-front" or "staggered-lines" => (Straight, Wear.Down, 30, 180),
             _ => (Long, Wear.Down, 30, 180),
         };
 
@@ -101,13 +101,9 @@ public sealed class TechniquePictures
             Directory.CreateDirectory(folder);
         }
 
-        foreach (
-            var pattern in StartingPatterns
-                .All.Where(p => folder is not null || p.Technique % 7 == 0)
-                .OrderBy(p => p.Technique)
-        )
+        foreach (var pattern in StartingPatterns.All.Where((_, i) => folder is not null || i % 7 == 0))
         {
-            var (hair, wear, left, right) = ShownOn(pattern.Technique);
+            var (hair, wear, left, right) = ShownOn(pattern.Id);
             Assert.Null(pattern.Against(hair));
             var looks = new HairLooks(
                 HeadForm.Usual,
@@ -134,7 +130,7 @@ public sealed class TechniquePictures
             if (folder is not null)
             {
                 await File.WriteAllBytesAsync(
-                    Path.Combine(folder, $"{pattern.Technique:00}-{pattern.Id}.png"),
+                    Path.Combine(folder, $"{pattern.Id}.png"),
                     PictureFile.Png([Seen(left, Moment.Rinsed), Seen(right, Moment.Rinsed)], 190)
                 );
             }

@@ -14,7 +14,8 @@ internal static class BleedFindings
     /// What a runny mixture, a slack panel and a swelling lightener add to how far product goes through, share of the
     /// section. Model assumption.
     /// </summary>
-    private const double RunnyAdds = 0.12,
+    private const double DampAdds = 0.1,
+        RunnyAdds = 0.12,
         SlackAdds = 0.08,
         SwellingAdds = 0.08;
 
@@ -25,6 +26,7 @@ internal static class BleedFindings
         return coat.Painted.PressedFactor * Math.Max(paint.MidsMm, paint.EndsMm) / panel.ThicknessMm
             + (coat.Formula.Consistency == Consistency.Runny ? RunnyAdds : 0)
             + (paint.Tension == Tension.Slack ? SlackAdds : 0)
+            + (coat.Damp ? DampAdds : 0)
             + Mixing.RunsThrough(coat.Formula)
             + (coat.Formula.Swells ? SwellingAdds : 0);
     }
@@ -71,6 +73,7 @@ internal static class BleedFindings
             {
                 panels.Any(p => p.Coats.Any(c => c.Formula.Consistency == Consistency.Runny)) ? "a runny mix" : null,
                 panels.Any(p => p.Coats.Any(c => c.Painted.Paint.Tension == Tension.Slack)) ? "slack hair" : null,
+                panels.Any(p => p.Coats.Any(c => c.Damp)) ? "damp hair" : null,
                 panels.Any(p => p.Coats.Any(c => c.Formula.Swells)) ? "a swelling lightener" : null,
                 panels.Any(p => p.Coats.Any(c => c.Painted.Paint.Pressure == Pressure.Firm)) ? "firm pressure" : null,
             }.OfType<string>()
@@ -82,6 +85,7 @@ internal static class BleedFindings
             $"{Findings.Panels(panels.Length)} in open air ({Findings.Where(panels)}): product goes "
                 + $"{HowFar(most)} a section {Quantity.Mm(thickness)} thick{(why.Length > 0 ? $", with {why}." : ".")}",
             $"Deepest stroke by thickness, plus {RunnyAdds:P0} for a runny mix, {SlackAdds:P0} for slack hair, "
+                + $"{DampAdds:P0} for damp hair, "
                 + $"{SwellingAdds:P0} for powder that swells; {head.Limits.BleedShare:P0} and more may come "
                 + $"through onto what should stay dry.",
             Findings.Zones(panels),

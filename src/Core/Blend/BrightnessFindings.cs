@@ -12,6 +12,12 @@ internal static class BrightnessFindings
     public const double FaceFrameSlack = 0.05;
 
     /// <summary>
+    /// A face frame so far short of the wish is seen by anybody, half as much by a colourist, levels. Model
+    /// assumption.
+    /// </summary>
+    private const double FrontMissing = 0.8;
+
+    /// <summary>
     /// More light than she wants by this share is a caution, by twice as much an alarm. Model assumption.
     /// </summary>
     private const double TooLight = 0.1;
@@ -36,7 +42,9 @@ internal static class BrightnessFindings
             : (Sentence)$"Its paint starts {Quantity.Cm(starts)} down.";
         yield return new Finding(
             BlendFault.FrontNotBrighter,
-            Severity.Alarm,
+            head.Wish.FaceFrameLift - lift is var missing && missing >= FrontMissing ? Severity.Alarm
+                : missing >= FrontMissing / 2 ? Severity.Caution
+                : Severity.Note,
             "Front is not brighter",
             $"Face frame is {Math.Abs(lift):0.0} level {(lift < 0 ? "below" : "above")} the rest from the front; "
                 + $"wanted {head.Wish.FaceFrameLift:0.0} above. {because}",
@@ -78,27 +86,9 @@ internal static class BrightnessFindings
 
     public static IEnumerable<Finding> DarkBehindHairline(Judged head)
     {
-        if (head.Tied is not { } tied)
-        {
-            yield break;
-        }
-
         var natural = head.Natural(Zone.FaceFrameLeft);
-        var band = tied.LevelOf(ZoneFacts.IsFaceFrame);
-        var behind = tied.LevelOf(z =>
-            z
-                is Zone.SideLeft
-                    or Zone.SideRight
-                    or Zone.TopLeft
-                    or Zone.TopRight
-                    or Zone.FringeLeft
-                    or Zone.FringeRight
-                    or Zone.Crown
-                    or Zone.UpperBack
-        );
         if (
-            band is null
-            || behind is null
+            head.Hairline is not ({ } band, { } behind)
             || band - natural >= head.Limits.DarkBand
             || behind - band < head.Limits.LightBehind
         )
@@ -108,19 +98,20 @@ internal static class BrightnessFindings
 
         yield return new Finding(
             BlendFault.DarkBehindHairline,
-            Severity.Caution,
+            // A frame that is light further down shows only the hairline itself: worth a word.
+            head.Tied?.LevelOf(ZoneFacts.IsFaceFrame) - natural
+            >= head.Limits.DarkBand
+                ? Severity.Note
+                : Severity.Caution,
             "Dark behind the hairline",
             $"Tied back, the hairline shows level {band:0.0} and the hair behind it {behind:0.0}.",
-            $"Mean level seen, tied back: the hairline band less than {head.Limits.DarkBand} above natural while "
-                + $"what lies behind is {head.Limits.LightBehind} lighter or more.",
+            $"Mean level seen, tied back: the first {Quantity.Cm(TiedHairline.ShownCm)} of hair rooted within "
+                + $"{Quantity.Cm(TiedHairline.DeepCm)} of the hairline less than {head.Limits.DarkBand} above natural, "
+                + $"while what lies behind is {head.Limits.LightBehind} lighter or more.",
             [Zone.FaceFrameLeft, Zone.FaceFrameRight],
             head.Panels.Where(p => ZoneFacts.IsFaceFrame(p.Panel.Key.Zone)).Select(p => p.Panel.Key).ToArray(),
             head.TiedAs,
-            [
-                new("hairline", band.Value, "level"),
-                new("behind it", behind.Value, "level"),
-                new("natural", natural, "level"),
-            ],
+            [new("hairline", band, "level"), new("behind it", behind, "level"), new("natural", natural, "level")],
             Better: Better.Higher
         );
     }

@@ -14,8 +14,12 @@ namespace Wendro.Core.Blend;
 /// <param name="Formula">What it is.</param>
 /// <param name="Works">When it was laid and how long it works.</param>
 /// <param name="Step">In which step of the visit it is laid, from 0.</param>
-public sealed record Coat(PaintedPanel Painted, Formula Formula, Exposure Works, int Step = 0)
+/// <param name="Damp">Whether the hair is damp or just rinsed when it is laid.</param>
+public sealed record Coat(PaintedPanel Painted, Formula Formula, Exposure Works, int Step = 0, bool Damp = false)
 {
+    /// <summary>Share of its speed that lightener keeps on damp hair, diluted. Model assumption.</summary>
+    public const double DampSpeed = 0.7;
+
     /// <summary>
     /// Share of its coat that a stiff mixture leaves behind: it catches instead of gliding. Model assumption.
     /// </summary>
@@ -36,7 +40,7 @@ public sealed record Coat(PaintedPanel Painted, Formula Formula, Exposure Works,
     {
         ArgumentNullException.ThrowIfNull(hair);
         return Formula.CaseOn(hair.In(zone), state, Painted.Paint.Covering, ZoneFacts.IsHairline(zone)) is { } of
-            ? new Lifting(of)
+            ? new Lifting(Damp ? of with { Mixture = of.Mixture * DampSpeed } : of)
             : null;
     }
 }
@@ -91,7 +95,8 @@ public sealed record Layer
     public Lifting LiftingOf(HairProfile hair, Zone zone, HairState state)
     {
         ArgumentNullException.ThrowIfNull(hair);
-        var covering = Coat?.Painted.Paint.Covering ?? Area!.Area.Covering;
-        return new(Formula.CaseOn(hair.In(zone), state, covering, ZoneFacts.IsHairline(zone))!);
+        return Coat is { } coat
+            ? coat.LiftingOf(hair, zone, state)!
+            : new(Formula.CaseOn(hair.In(zone), state, Area!.Area.Covering, ZoneFacts.IsHairline(zone))!);
     }
 }

@@ -1,4 +1,5 @@
 using Wendro.Core.Fall;
+using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
 using Wendro.Core.Section;
@@ -11,6 +12,9 @@ internal static class EdgeFindings
 {
     /// <summary>A new edge this close to an old one doubles it, cm. Model assumption.</summary>
     private const double OldEdgeCm = 0.8;
+
+    /// <summary>A rise this much over the wish is hardly seen, levels a cm. Model assumption.</summary>
+    private const double HardlyHarder = 0.2;
 
     /// <summary>A zone this light all through has no natural hair between. Model assumption.</summary>
     private const double AllLight = 0.93;
@@ -36,7 +40,9 @@ internal static class EdgeFindings
             var line = slope >= head.Limits.LineSoftness || full;
             yield return new Finding(
                 BlendFault.HardLine,
-                line ? Severity.Alarm : Severity.Caution,
+                line ? Severity.Alarm
+                    : slope > head.Wish.RootSoftness + HardlyHarder ? Severity.Caution
+                    : Severity.Note,
                 $"Hard line, {ZoneFacts.Words(zone.Key)}",
                 $"The level rises {Quantity.Rise(slope)} at {Quantity.Cm(at)} from the scalp; the wish is "
                     + $"{Quantity.Rise(head.Wish.RootSoftness)} at "
@@ -59,13 +65,9 @@ internal static class EdgeFindings
 
     public static IEnumerable<Finding> Stripes(Judged head)
     {
-        foreach (
-            var zone in head
-                .Panels.Where(p => p.Painted is null || HasEdge(p.Painted.Paint.Shape))
-                .GroupBy(p => p.Panel.Key.Zone)
-        )
+        foreach (var zone in head.Panels.Select(p => Edge.Of(p, head.Hair)).GroupBy(e => e.Panel.Panel.Key.Zone))
         {
-            var runs = zone.GroupBy(p => p.Panel.Key.Row).SelectMany(r => RunsIn(r, head.Limits)).ToArray();
+            var runs = zone.GroupBy(e => e.Panel.Panel.Key.Row).SelectMany(r => RunsIn(r, head.Limits)).ToArray();
             if (runs.Length == 0)
             {
                 continue;
@@ -80,35 +82,78 @@ internal static class EdgeFindings
                 $"{Findings.Count(longest)} neighbours start within {Quantity.Cm(head.Limits.StripeCm)} of each "
                     + $"other{(runs.Length > 1 ? $"; {runs.Length} rows do." : ".")}",
                 $"Start heights of neighbouring panels in a row: {head.Limits.StripeRun} or more within "
-                    + $"{Quantity.Cm(head.Limits.StripeCm)} read as stripes.",
+                    + $"{Quantity.Cm(head.Limits.StripeCm)}, as wide as each other within {AlikeWide:P0}, their edges "
+                    + $"rising {CrispRise} levels a cm or more, read as stripes; softly blurred they don't.",
                 [zone.Key],
                 keys,
                 Wear.Down,
                 [new("neighbours at one height", longest, "panels"), new("rows", runs.Length, "rows")],
-                Around(zone.Where(p => keys.Contains(p.Panel.Key))),
+                Around(zone.Select(e => e.Panel).Where(p => keys.Contains(p.Panel.Key))),
                 zone.Key.ToString()
             );
         }
     }
 
-    /// <summary>Longest runs of neighbours in a row whose starts all lie within the stripe distance.</summary>
-    private static IEnumerable<List<PanelKey>> RunsIn(IEnumerable<PlannedPanel> row, Limits limits)
+    /// <summary>
+    /// How steeply an upper edge must rise to be crisp and contrasting, levels a cm; how alike widths must be to read
+    /// as one spacing, share. Model assumption.
+    /// </summary>
+    private const double CrispRise = 0.9,
+        AlikeWide = 0.25;
+
+    /// <summary>Shortest stretch an edge is spread over by hand, cm. Model assumption.</summary>
+    private const double LeastBlurCm = 0.5;
+
+    /// <summary>A panel as its upper edge reads.</summary>
+    /// <param name="Panel">The panel.</param>
+    /// <param name="IsCrisp">Whether it has an edge that is crisp and contrasting.</param>
+    private readonly record struct Edge(PlannedPanel Panel, bool IsCrisp)
     {
-        var panels = row.OrderBy(p => p.Panel.Key.Column).ToArray();
+        public double StartCm => Panel.Painted!.StartCm;
+
+        public static Edge Of(PlannedPanel panel, HairProfile hair)
+        {
+            if (panel.Coats is not [var first, ..] || !HasEdge(first.Painted.Paint.Shape))
+            {
+                return new(panel, false);
+            }
+
+            var contrast =
+                first.Formula.Deposit is { } colour
+                    ? Math.Abs(colour.Level - hair.In(panel.Panel.Key.Zone).NaturalLevel)
+                : panel.LiftingOf(hair) is { } lifting ? lifting.Gain(first.Works.For.Value)
+                : 0;
+            return new(panel, contrast / Math.Max(LeastBlurCm, first.Painted.Paint.BlurCm) >= CrispRise);
+        }
+
+        public bool IsAsWideAs(Edge other)
+        {
+            var (mine, others) = (Panel.Panel.WidthCm, other.Panel.Panel.WidthCm);
+            return Math.Abs(mine - others) <= AlikeWide * Math.Max(mine, others);
+        }
+    }
+
+    /// <summary>
+    /// Longest runs of neighbours in a row whose edges are crisp, as wide as each other, and start within the stripe
+    /// distance.
+    /// </summary>
+    private static IEnumerable<List<PanelKey>> RunsIn(IEnumerable<Edge> row, Limits limits)
+    {
+        var panels = row.OrderBy(e => e.Panel.Panel.Key.Column).ToArray();
         var from = 0;
         while (from < panels.Length)
         {
-            if (panels[from].Painted is null)
+            if (!panels[from].IsCrisp)
             {
                 from++;
                 continue;
             }
 
-            var (low, high) = (panels[from].Painted!.StartCm, panels[from].Painted!.StartCm);
+            var (low, high) = (panels[from].StartCm, panels[from].StartCm);
             var to = from + 1;
-            while (to < panels.Length && panels[to].Painted is { } next)
+            while (to < panels.Length && panels[to].IsCrisp && panels[to].IsAsWideAs(panels[to - 1]))
             {
-                var (l, h) = (Math.Min(low, next.StartCm), Math.Max(high, next.StartCm));
+                var (l, h) = (Math.Min(low, panels[to].StartCm), Math.Max(high, panels[to].StartCm));
                 if (h - l > limits.StripeCm)
                 {
                     break;
@@ -120,7 +165,7 @@ internal static class EdgeFindings
 
             if (to - from >= limits.StripeRun)
             {
-                yield return panels[from..to].Select(p => p.Panel.Key).ToList();
+                yield return panels[from..to].Select(e => e.Panel.Panel.Key).ToList();
                 from = to;
             }
             else

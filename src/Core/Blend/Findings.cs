@@ -14,6 +14,7 @@ namespace Wendro.Core.Blend;
 /// <param name="Measures">The measures.</param>
 /// <param name="Down">What is seen worn down.</param>
 /// <param name="Tied">What is seen tied back; null if she never ties it.</param>
+/// <param name="Hairline">What her hairline shows tied back; null if she never ties it.</param>
 /// <param name="TiedAs">How she ties it.</param>
 /// <param name="Part">Her part.</param>
 /// <param name="Regions">Regions left out.</param>
@@ -27,6 +28,7 @@ public sealed record Judged(
     Measures Measures,
     Tally Down,
     Tally? Tied,
+    TiedHairline? Hairline,
     Wear TiedAs,
     PartLine Part,
     IReadOnlyList<LeftOut> Regions,

@@ -21,6 +21,7 @@ public sealed class HeadLevels
     private readonly Lazy<IReadOnlyList<double>> shares;
     private readonly Lazy<IReadOnlyList<bool>> hidden;
     private readonly Lazy<Measures> measures;
+    private readonly Lazy<TiedHairline?> hairline;
 
     private HeadLevels(
         OnHead on,
@@ -37,6 +38,7 @@ public sealed class HeadLevels
         tied = counted?.Tied ?? new(() => on.TiedAs is { } how ? Count(how) : null);
         shares = before?.shares ?? new(() => SharesOf(Wear.Down));
         hidden = before?.hidden ?? new(HardlySeenAnywhere);
+        hairline = new(() => on.TiedAs is { } how ? Blend.TiedHairline.Of(on, on.Looks.Weights(how), Bytes) : null);
         measures = new(() => Measures.Of(Down, on.Hair, shares.Value));
     }
 
@@ -57,6 +59,9 @@ public sealed class HeadLevels
 
     /// <summary>What is seen tied back; null if the client never ties it.</summary>
     public Tally? Tied => tied.Value;
+
+    /// <summary>What the hairline shows tied back; null if the client never ties it.</summary>
+    public TiedHairline? TiedHairline => hairline.Value;
 
     /// <summary>The measures.</summary>
     public Measures Measures => measures.Value;

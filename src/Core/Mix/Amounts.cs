@@ -42,6 +42,12 @@ public static class Amounts
     /// </summary>
     public const double UsualHairGrams = 122;
 
+    /// <summary>
+    /// Product that lies on a gram of hair where colours are melted down its length, g per g: thin and drawn out.
+    /// Model assumption.
+    /// </summary>
+    public const double MeltedCoat = 1.2;
+
     private const int AcrossSteps = 12;
     private const int AlongSteps = 40;
 
@@ -53,6 +59,7 @@ public static class Amounts
         return paint switch
         {
             { Shape: Shape.Scrunch } => 1.5,
+            { Shape: Shape.Melt } => MeltedCoat,
             { Covering: Covering.Foil } => 1.9,
             { Teasing: not Teasing.None } => 2.3,
             { Face: Face.Both } => 2.5,

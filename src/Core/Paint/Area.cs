@@ -9,19 +9,23 @@ namespace Wendro.Core.Paint;
 /// <param name="ToCm">Where it ends, cm from the scalp, more than where it begins; null to the ends.</param>
 /// <param name="Between">Whether only hair is reached that no panel paints: a base between sheets.</param>
 /// <param name="Covering">What covers it.</param>
+/// <param name="EdgeCm">Over how much its edges fade, cm: drawn softly with a clean brush.</param>
 public sealed record Area(
     IReadOnlyList<Zone>? Zones = null,
     [property: Within(0, Area.MostCm, "cm")] double FromCm = 0,
     [property: Within(0, Area.MostCm, "cm")] double? ToCm = null,
     bool Between = false,
-    Covering Covering = Covering.Open
+    Covering Covering = Covering.Open,
+    [property: Within(Area.LeastEdgeCm, Area.MostEdgeCm, "cm")] double EdgeCm = Area.UsualEdgeCm
 )
 {
     /// <summary>Furthest from the scalp that an area is told, cm.</summary>
     public const double MostCm = 60;
 
-    /// <summary>Over how much an area's edges fade, cm: drawn softly with a clean brush. Model assumption.</summary>
-    public const double EdgeCm = 1.5;
+    /// <summary>Shortest and longest fade of an area's edges, and the usual one, cm. Model assumption.</summary>
+    public const double LeastEdgeCm = 0.5,
+        MostEdgeCm = 12,
+        UsualEdgeCm = 1.5;
 
     /// <summary>Whether it reaches hair of a zone.</summary>
     public bool Reaches(Zone zone) => Zones is null || Zones.Contains(zone);
@@ -33,7 +37,8 @@ public sealed record Area(
         return (Zones is null || (other.Zones is { } zones && zones.All(Zones.Contains)))
             && FromCm <= other.FromCm
             && (ToCm is not { } to || other.ToCm <= to)
-            && (!Between || other.Between);
+            && (!Between || other.Between)
+            && EdgeCm.Equals(other.EdgeCm);
     }
 
     /// <summary>How much of it lies at a distance from the scalp, 0..1.</summary>
@@ -65,7 +70,8 @@ public sealed record Area(
         && FromCm.Equals(other.FromCm)
         && ToCm.Equals(other.ToCm)
         && Between == other.Between
-        && Covering == other.Covering;
+        && Covering == other.Covering
+        && EdgeCm.Equals(other.EdgeCm);
 
     /// <inheritdoc/>
     public override int GetHashCode() => HashCode.Combine(FromCm, ToCm, Between, Covering);

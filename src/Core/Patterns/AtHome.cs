@@ -16,7 +16,7 @@ internal static class AtHome
             "tips-at-home",
             "Just the tips",
             "short hair, few pieces, ends only",
-            13,
+            PatternFamily.AtHome,
             TipsAtHome,
             hair => hair.Cut.LongestCm <= 30 ? null : "Long hair wants more than its tips."
         ),

@@ -14,7 +14,7 @@ internal static class Curls
             "curl-shell",
             "Sun on the curls",
             "curls, expanded and dry, lightened on their outer shell in three tiers",
-            1,
+            PatternFamily.Curl,
             CurlShell,
             hair => hair.Curl is Curl.Curly or Curl.Coily ? null : "It needs curls that stand out: this hair lies."
         ),

@@ -2,7 +2,9 @@ using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
+using Wendro.Core.Plans;
 using Wendro.Core.Section;
+using Wendro.Core.Tone;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Patterns;
@@ -16,7 +18,7 @@ internal static class DarkHair
             "quiet-dark",
             "Quiet in the dark",
             "dark hair, a little light under film, nothing that shouts",
-            2,
+            PatternFamily.DarkHair,
             QuietDark,
             hair => hair.NaturalLevel <= 5.5 ? null : "Lighter hair reaches that in open air."
         ),
@@ -24,7 +26,7 @@ internal static class DarkHair
             "zigzag-quadrants",
             "Broken lines",
             "dark hair in zigzag quadrants and foil, veil and nape left out",
-            17,
+            PatternFamily.DarkHair,
             ZigzagQuadrants,
             hair => hair.NaturalLevel <= 5.5 ? null : "Foil is more than lighter hair needs."
         ),
@@ -32,7 +34,7 @@ internal static class DarkHair
             "high-low-foil",
             "High tide, low tide",
             "rows high and low by turns, teased and in foil",
-            9,
+            PatternFamily.DarkHair,
             HighLowFoil,
             hair => hair.Condition == Condition.Breaking ? "Teasing and foil are too much for breaking hair." : null
         ),
@@ -79,7 +81,7 @@ internal static class DarkHair
                 new Sections(Parting.Zigzag, 18, 6, 7, true),
                 "Zigzag partings: no line can show on dark hair."
             )
-            .Mix(FormulaId.A, Lightener.Powder, 20, "Foil for reach.", Covering.Foil)
+            .Mix(FormulaId.A, Lightener.Powder, 20, "Foil for reach.", Covering.Foil, below: -Sketch.GlossCosts)
             .Paint(
                 ZoneFacts.All.Except([Zone.Nape]).Except(Sketch.Face),
                 s.From(ShapeKind.V, 0.3, 0.2, 10, 12) with
@@ -97,23 +99,18 @@ internal static class DarkHair
                 },
                 "The face in the same foil, higher."
             )
-            .Colour(FormulaId.B, s.Hair.NaturalLevel, 10, 25, "A weaker formula for the root, at the natural level.")
-            .Then(
-                ZoneFacts.All,
-                _ => true,
-                new PanelPaint(
-                    new Shape.Reverse(),
-                    0,
-                    3,
-                    40,
-                    40,
-                    Covering: Covering.Foil,
-                    BandCm: Math.Max(3, s.Hair.Cut.LongestCm * 0.14)
-                )
-                {
-                    Formula = FormulaId.B,
-                },
-                "A base at the root, above the lightener: it stays what it is while the rest lifts."
+            .Panels(step => step with { Rinse = false }, "The lightener works on while the base is laid.")
+            .ThenOver(
+                StepKind.Base,
+                Sketch.Colouring(FormulaId.B, s.Hair.NaturalLevel, Reflect.Natural, ColourBase.Permanent),
+                new Area(ToCm: Math.Max(3, s.Hair.Cut.LongestCm * 0.14), Between: true),
+                "A base at the root between the foils, with a weaker formula: what stays natural keeps its level."
+            )
+            .ThenOver(
+                StepKind.Gloss,
+                s.Gloss(FormulaId.C),
+                new Area(FromCm: Math.Max(3, s.Hair.Cut.LongestCm * 0.14)),
+                "Toned below the base, in layers."
             );
 
     private static void HighLowFoil(Sketch s) =>

@@ -2,7 +2,9 @@ using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
+using Wendro.Core.Plans;
 using Wendro.Core.Section;
+using Wendro.Core.Tone;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Patterns;
@@ -16,7 +18,7 @@ internal static class DepthAndColour
             "shadow-mesh",
             "Shade on mesh",
             "depth put back over a root base: thin sections that lie on mesh, both sides coated",
-            5,
+            PatternFamily.DepthAndColour,
             ShadowMesh,
             Pattern.Always
         ),
@@ -24,7 +26,7 @@ internal static class DepthAndColour
             "triangle-melt",
             "Facets",
             "triangles for three colours melted under a teardrop, contour at the face",
-            18,
+            PatternFamily.DepthAndColour,
             TriangleMelt,
             Pattern.Always
         ),
@@ -32,7 +34,7 @@ internal static class DepthAndColour
             "woven-bob",
             "Two-ply bob",
             "a short bob woven in two groups for two products, contour triangles at the face",
-            6,
+            PatternFamily.DepthAndColour,
             WovenBob,
             hair => hair.Cut.LongestCm <= 30 ? null : "Longer hair has room for panels of its own."
         ),
@@ -66,12 +68,21 @@ internal static class DepthAndColour
                     Covering = Covering.Mesh,
                 },
                 "Full near the root, feathered out downwards, both sides coated: the ends stay as light as they are."
+            )
+            .FirstOver(
+                StepKind.Base,
+                Sketch.Colouring(FormulaId.B, s.Hair.NaturalLevel, Reflect.Natural),
+                new Area(ToCm: BaseCm),
+                "The root base first, rinsed."
             );
+
+    /// <summary>How far from the scalp a root base and a root stretch reach, cm. Model assumption.</summary>
+    private const double BaseCm = 2,
+        StretchCm = 5;
 
     private static void TriangleMelt(Sketch s)
     {
         var from = Math.Max(s.EndsLevel, s.Hair.NaturalLevel);
-        var melt = s.From(ShapeKind.Full, 0.12, 0, 24, 24) with { SpreadCm = 1, Covering = Covering.Mesh };
         s.Without(
                 Region.Teardrop,
                 3.5,
@@ -79,35 +90,37 @@ internal static class DepthAndColour
             )
             .Cut(
                 ZoneFacts.All.Except(Sketch.Hairline),
-                new Sections(Parting.Triangles, 24, 4, 3, true),
-                "Triangles point to point: three colours by turns melt without a line."
+                new Sections(Parting.Triangles, 28, 5.5, 5, true),
+                "Triangles point to point: colours melt without a line."
             )
             .Cut(
                 Sketch.Hairline,
                 new Sections(Parting.Triangles, 20, 3, 0, false),
                 "Contour triangles by the shape of the face."
             )
-            .Colour(FormulaId.A, from - 0.7, 10, 30, "The lightest of three.")
-            .Colour(FormulaId.B, from - 1.5, 10, 30, "The middle.")
-            .Colour(FormulaId.C, from - 2.3, 10, 30, "The deepest.")
-            .Paint(ZoneFacts.All, k => (k.Column + k.Row) % 3 == 0, melt, "First colour.")
-            .Paint(
-                ZoneFacts.All,
-                k => (k.Column + k.Row) % 3 == 1,
-                melt with
-                {
-                    Formula = FormulaId.B,
-                },
-                "Second beside it."
-            )
-            .Paint(
+            .Step("The lightest of three.", new SetFormula(Sketch.Colouring(FormulaId.A, from - 0.5, Reflect.Gold)))
+            .Step("The middle.", new SetFormula(Sketch.Colouring(FormulaId.B, from - 1.2, Reflect.Copper)))
+            .Step("The deepest.", new SetFormula(Sketch.Colouring(FormulaId.C, from - 2, Reflect.Copper)))
+            .Melted(
                 ZoneFacts.All.Except(Sketch.Hairline),
-                k => (k.Column + k.Row) % 3 == 2,
-                melt with
-                {
-                    Formula = FormulaId.C,
-                },
-                "Third; not at the face, which stays brightest."
+                [FormulaId.C, FormulaId.B, FormulaId.A],
+                [0.38, 0.7],
+                StretchCm - 1,
+                "Three colours down each strand, the deepest at the root; seams blurred with clean hands, at "
+                    + "different heights from panel to panel."
+            )
+            .Melted(
+                Sketch.Hairline,
+                [FormulaId.B, FormulaId.A],
+                [0.35],
+                StretchCm - 1,
+                "At the face two, stepping lighter: it stays brightest."
+            )
+            .FirstOver(
+                StepKind.Base,
+                Sketch.Colouring(FormulaId.D, s.Hair.NaturalLevel, Reflect.Natural),
+                new Area(ToCm: StretchCm),
+                "A root stretch first, drawn from the teardrop downwards."
             );
     }
 
@@ -142,6 +155,18 @@ internal static class DepthAndColour
                     Teasing = Teasing.Light,
                 },
                 "Second group low."
+            )
+            .Step(
+                "A colour of its own for the layer beneath.",
+                new SetFormula(Sketch.Colouring(FormulaId.C, s.Hair.NaturalLevel, Reflect.Copper))
+            )
+            .Paint(
+                [Zone.Nape],
+                s.From(ShapeKind.Full, 0.12, 0, 20, 20) with
+                {
+                    Formula = FormulaId.C,
+                },
+                "Perimeter colour: only the lowest layer takes it."
             )
             .Paint(
                 Sketch.Hairline,

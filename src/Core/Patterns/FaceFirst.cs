@@ -4,6 +4,7 @@ using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 using Wendro.Core.Section;
+using Wendro.Core.Tone;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Patterns;
@@ -17,7 +18,7 @@ internal static class FaceFirst
             "face-block",
             "Lantern",
             "one bright block at the face, built back to front, two strengths in contrast",
-            8,
+            PatternFamily.FaceFirst,
             FaceBlock,
             Pattern.Always
         ),
@@ -25,7 +26,7 @@ internal static class FaceFirst
             "hairline-express",
             "Fold at the basin",
             "the hairline alone, quickly, after a base colour",
-            3,
+            PatternFamily.FaceFirst,
             HairlineExpress,
             Pattern.Always
         ),
@@ -54,13 +55,13 @@ internal static class FaceFirst
                 new Sections(Parting.DiagonalForward, 25, 6.5, 14, true),
                 "Coarser behind, with natural hair between."
             )
-            .Mix(FormulaId.A, Lightener.Clay, 30, "The block.")
+            .Mix(FormulaId.A, Lightener.Clay, 30, "The block.", below: -2 * Sketch.GlossCosts)
             .Mix(
                 FormulaId.B,
                 Lightener.Clay,
                 20,
                 "Weaker behind it: the contrast is the point.",
-                below: 0.6,
+                below: 0.4,
                 weaker: true
             )
             .Paint(Sketch.Hairline, s.AtFace(ShapeKind.Full, 0.06), "The block, solid and bright.")
@@ -71,10 +72,36 @@ internal static class FaceFirst
                     Formula = FormulaId.B,
                 },
                 "Slants that lead away from it."
+            )
+            .ThenOver(
+                StepKind.Gloss,
+                s.Gloss(FormulaId.C, reflect: Reflect.Gold),
+                new Area(ZoneFacts.All.Except(Sketch.Hairline).Except([Zone.Crown]).Where(s.IsIn).ToArray()),
+                "Warm behind the face first: what is warm makes the front look lighter."
+            )
+            .ThenOver(
+                StepKind.Gloss,
+                s.Gloss(FormulaId.D, s.Now.Wish.EndsLevel + Sketch.GlossCosts, Reflect.Pearl),
+                new Area(Sketch.Hairline),
+                "Cool at the front, last."
             );
+
+    /// <summary>How far from the scalp a root base reaches, cm. Model assumption.</summary>
+    private const double BaseCm = 2;
+
+    /// <summary>How much further light is aimed where damp hair dilutes it, levels. Model assumption.</summary>
+    private const double DampCosts = 0.4;
 
     private static void HairlineExpress(Sketch s) =>
         s.Step("Only the hairline is worked.", new SetReach(Reach.Hairline))
+            .Mix(FormulaId.A, Lightener.Clay, 30, "A little longer: damp hair lifts slower.", below: -DampCosts)
+            .FirstOver(
+                StepKind.Base,
+                Sketch.Colouring(FormulaId.B, s.Hair.NaturalLevel, Reflect.Natural),
+                new Area(ZoneFacts.All, ToCm: BaseCm),
+                "A base at the root all over, rinsed: the hairline is painted at the basin after it."
+            )
+            .Panels(step => step with { Damp = true }, "On hair just rinsed: it takes lightener diluted.")
             .Without(Region.BabyHair, 0.4, "New hair at the hairline stays out.")
             .Cut(
                 Sketch.Face,

@@ -9,18 +9,30 @@ namespace Wendro.Core.Patterns;
 /// <param name="Edits">In order.</param>
 public sealed record PatternStep(string Why, IReadOnlyList<PlanEdit> Edits);
 
+/// <summary>Families of work.</summary>
+public enum PatternFamily
+{
+    WholeHead,
+    FaceFirst,
+    DarkHair,
+    Curl,
+    DepthAndColour,
+    SecondVisits,
+    AtHome,
+}
+
 /// <summary>A way to start a head: a list of plan edits with a sentence why, fitted to the client.</summary>
 /// <param name="Id">Short name, for addresses.</param>
 /// <param name="Name">What the studio calls it.</param>
 /// <param name="For">What it is for, in a few words.</param>
-/// <param name="Technique">Which of the trade's techniques it lays out, 1..21.</param>
+/// <param name="Family">Which of the trade's families of work it belongs to.</param>
 /// <param name="Sketch">Draws it on a head.</param>
 /// <param name="Against">Why it does not suit a client; null where nothing speaks against it.</param>
 public sealed record Pattern(
     string Id,
     string Name,
     string For,
-    int Technique,
+    PatternFamily Family,
     Action<Sketch> Sketch,
     Func<HairProfile, string?> Against
 )

@@ -4,6 +4,7 @@ using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 using Wendro.Core.Section;
+using Wendro.Core.Tone;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Patterns;
@@ -17,7 +18,7 @@ internal static class SecondVisits
             "grey-blend",
             "Silver thread",
             "grey blended by small pieces that follow the old ones",
-            4,
+            PatternFamily.SecondVisits,
             GreyBlend,
             hair => hair.GreyShare >= 0.1 ? null : "There is hardly any grey to blend."
         ),
@@ -25,7 +26,7 @@ internal static class SecondVisits
             "raised-after-cut",
             "One step up",
             "the work raised after a haircut, the undercut left alone",
-            12,
+            PatternFamily.SecondVisits,
             RaisedAfterCut,
             Pattern.Always
         ),
@@ -33,15 +34,15 @@ internal static class SecondVisits
             "refresh-dark",
             "Only the dark ones",
             "grown-out work refreshed: the dark pieces between the light ones",
-            16,
+            PatternFamily.SecondVisits,
             RefreshDark,
-            hair => hair.Bands.Any(b => b.State == BandState.Lightened) ? null : "Pattern.Always was lightened before."
+            hair => hair.Bands.Any(b => b.State == BandState.Lightened) ? null : "Nothing was lightened before."
         ),
         new(
             "regrowth-blend",
             "Back to the ends",
             "regrowth blended into light ends, pieces for two glosses by turns",
-            19,
+            PatternFamily.SecondVisits,
             RegrowthBlend,
             hair =>
                 hair.Bands.Any(b => b.State == BandState.Lightened) ? null : "There are no light ends to blend into."
@@ -50,7 +51,7 @@ internal static class SecondVisits
             "lines-softened",
             "Stripes let go",
             "old stripes softened first, then light and depth side by side",
-            11,
+            PatternFamily.SecondVisits,
             LinesSoftened,
             hair => hair.Bands.Any(b => b.Share < 1) ? null : "No old stripes are noted."
         ),
@@ -128,14 +129,29 @@ internal static class SecondVisits
                 "Through the regrowth, faded out before the light ends begin to be deep."
             )
             .Paint(Sketch.Hairline, s.From(ShapeKind.Full, grown * 0.2, 0, 8, 1), "Nearer the root at the face.")
-            .OnRegrowth("Lightener ends where the hair is light already.");
+            .OnRegrowth("Lightener ends where the hair is light already.")
+            .ThenOver(
+                StepKind.Gloss,
+                s.Gloss(FormulaId.B, s.EndsLevel - 0.3),
+                new Area(ZoneFacts.All.Except(Sketch.Hairline).ToArray()),
+                "The darker gloss lower, over all but the face."
+            )
+            .ThenOver(
+                StepKind.Gloss,
+                s.Gloss(FormulaId.C, s.EndsLevel),
+                new Area(Sketch.Hairline),
+                "The lightest last and alone at the face."
+            );
     }
 
-    private static void LinesSoftened(Sketch s) =>
+    private static void LinesSoftened(Sketch s)
+    {
+        var old = s.Hair.Bands.FirstOrDefault(b => b.State == BandState.Lightened);
+        var (from, level) = (old?.FromCm ?? 3, s.Hair.NaturalLevel + 1);
         s.Cut(
                 Sketch.Back.Concat(Sketch.Upper),
                 new Sections(Parting.Horizontal, 28, 9, 10, true, Woven: true),
-                "Woven in two groups: one for depth, one for light, side by side."
+                "Woven in two groups: one stays deep, one is lit, side by side."
             )
             .Cut(
                 Sketch.Hairline,
@@ -143,31 +159,27 @@ internal static class SecondVisits
                 "The same at the hairline, finer."
             )
             .Mix(FormulaId.A, Lightener.Clay, 20, "Mild: these ends were lightened before.")
-            .Colour(
-                FormulaId.B,
-                (s.Hair.NaturalLevel + s.EndsLevel) / 2,
-                10,
-                25,
-                "Half way between what grows and the old stripes."
-            )
-            .Paint(
-                ZoneFacts.All,
-                k => k.Column % 2 == 1,
-                s.From(ShapeKind.Reverse, 0.1, 0, 12, 12) with
-                {
-                    Formula = FormulaId.B,
-                    BandCm = s.Hair.Cut.LongestCm * 0.7,
-                    BlurCm = 8,
-                    Face = Face.Both,
-                },
-                "Step one: deposit on the lines, feathered downwards, softens where they begin."
-            )
             .Paint(
                 ZoneFacts.All,
                 k => k.Column % 2 == 0,
-                s.From(ShapeKind.V, 0.5, 0.2, 8, 10),
-                "Step two: light low beside it, away from the old edge."
+                s.From(ShapeKind.U, 0.5, 0.2, 8, 10),
+                "Light low between the old lines, away from their edge; what lies beside it keeps its depth."
+            )
+            .FirstOver(
+                StepKind.Deposit,
+                Sketch.Colouring(FormulaId.B, level, level >= 6 ? Reflect.Gold : Reflect.Copper),
+                new Area(
+                    FromCm: Math.Max(0, Math.Round(from - 1 - LinesCm, 1)),
+                    ToCm: Math.Round(from + LinesCm, 1),
+                    EdgeCm: 2 * LinesCm
+                ),
+                "First, one level above what grows on the first centimetres of the old light pieces; rinsed and read "
+                    + "before any light is laid."
             );
+    }
+
+    /// <summary>How far down old light pieces are darkened where they begin, cm. Source: the trade.</summary>
+    private const double LinesCm = 3;
 
     private static double RegrowthShare(HairProfile hair)
     {

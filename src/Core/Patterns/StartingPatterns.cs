@@ -3,7 +3,7 @@ namespace Wendro.Core.Patterns;
 /// <summary>The patterns a studio starts with: one for each of the trade's techniques.</summary>
 public static class StartingPatterns
 {
-    /// <summary>All of them, in the order of their technique.</summary>
+    /// <summary>All of them, family by family.</summary>
     public static IReadOnlyList<Pattern> All { get; } =
     [
         .. new[]
@@ -15,9 +15,7 @@ public static class StartingPatterns
             DepthAndColour.Patterns,
             SecondVisits.Patterns,
             AtHome.Patterns,
-        }
-            .SelectMany(family => family)
-            .OrderBy(p => p.Technique),
+        }.SelectMany(family => family),
     ];
 
     /// <summary>A pattern by its short name; null if there is none.</summary>

@@ -2,6 +2,7 @@ using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
+using Wendro.Core.Plans;
 using Wendro.Core.Section;
 using Wendro.Core.Units;
 
@@ -16,7 +17,7 @@ internal static class WholeHead
             "wide-narrow",
             "Wide below, fine above",
             "a full head: wide under the ridge, narrow above, both sides of the part matched",
-            14,
+            PatternFamily.WholeHead,
             WideNarrow,
             Pattern.Always
         ),
@@ -24,7 +25,7 @@ internal static class WholeHead
             "four-quarters",
             "Four quarters",
             "quadrants, diagonal back low and level on top, rinsed quarter by quarter",
-            20,
+            PatternFamily.WholeHead,
             FourQuarters,
             Pattern.Always
         ),
@@ -32,7 +33,7 @@ internal static class WholeHead
             "thick-all-over",
             "Broad ribbons",
             "thick panels all over, thinner at the face, heights mixed",
-            7,
+            PatternFamily.WholeHead,
             ThickAllOver,
             hair => hair.Density == Density.Low ? "Thin hair has too little for thick panels." : null
         ),
@@ -40,7 +41,7 @@ internal static class WholeHead
             "heavy-front",
             "Bow wave",
             "heavy at the front, tapering to the back, V over V",
-            15,
+            PatternFamily.WholeHead,
             HeavyFront,
             Pattern.Always
         ),
@@ -48,7 +49,7 @@ internal static class WholeHead
             "staggered-lines",
             "Waterline",
             "ends light without an edge, lines high and low by turns",
-            21,
+            PatternFamily.WholeHead,
             StaggeredLines,
             hair => hair.Cut.LongestCm < 22 ? "Too short for lines to widen and meet." : null
         ),
@@ -56,7 +57,7 @@ internal static class WholeHead
             "oval-out",
             "Under the cap",
             "weaker low, stronger high, an oval on top left natural",
-            10,
+            PatternFamily.WholeHead,
             OvalOut,
             Pattern.Always
         ),
@@ -207,9 +208,16 @@ internal static class WholeHead
                 20,
                 "Weaker where painted first, under film, which keeps it working.",
                 Covering.Film,
+                below: -Sketch.GlossCosts,
                 weaker: true
             )
-            .Mix(FormulaId.B, Lightener.Clay, 30, "Stronger where painted last, so that all is ready together.")
+            .Mix(
+                FormulaId.B,
+                Lightener.Clay,
+                30,
+                "Stronger where painted last, so that all is ready together.",
+                below: -Sketch.GlossCosts
+            )
             .Paint(
                 [Zone.Nape, Zone.LowerBack],
                 s.From(ShapeKind.V, 0.24, 0.2, 9, 15) with
@@ -234,6 +242,12 @@ internal static class WholeHead
                     Formula = FormulaId.B,
                 },
                 "Bright at the face."
+            )
+            .ThenOver(
+                StepKind.Gloss,
+                s.Gloss(FormulaId.C),
+                new Area(),
+                "One gloss over all ties light and depth together."
             );
 
     private static PanelPaint Peaked(PanelPaint paint, double lowerCm) =>

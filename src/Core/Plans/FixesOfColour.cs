@@ -35,7 +35,10 @@ internal static partial class FixesToTry
             .First();
         var area =
             steps[number].Area
-            ?? new Area(finding.Zones.ToArray(), Math.Max(0, Math.Floor((finding.Along?.FromCm ?? 0) - Area.EdgeCm)));
+            ?? new Area(
+                finding.Zones.ToArray(),
+                Math.Max(0, Math.Floor((finding.Along?.FromCm ?? 0) - Area.UsualEdgeCm))
+            );
         var warm = Formula
             .Colouring(free, Math.Min(Level.Lightest, colour.Level + 1), 10, RepigmentMinutes)
             .Coloured(d => d with { Reflect = WarmthOf(colour.Level) });

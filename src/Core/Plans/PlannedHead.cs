@@ -276,6 +276,7 @@ public sealed class PlannedHead
             levels.Measures,
             levels.Down,
             levels.Tied,
+            levels.TiedHairline,
             levels.On.TiedAs ?? Wear.TiedHigh,
             Plan.Part,
             Plan.Regions,
@@ -301,6 +302,7 @@ public sealed class PlannedHead
                         laid.Coat(panel.Key, i, PaintedPanel.On(panel, c, plan.Seed), plan.FormulaOf(c.Formula)!) with
                         {
                             Step = plan.StepOf(c.Formula),
+                            Damp = plan.StepsOf()[plan.StepOf(c.Formula)].Damp,
                         }
                 )
                 .ToArray(),

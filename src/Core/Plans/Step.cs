@@ -22,6 +22,7 @@ public enum StepKind
 /// <param name="EarliestMinutes">When it is looked at first and may be done; null where nobody said.</param>
 /// <param name="LatestMinutes">When it must be done; null where nobody said.</param>
 /// <param name="Rinse">Whether it is rinsed, washed, dried and read before the next step.</param>
+/// <param name="Damp">Whether lightener goes on hair that is damp or just rinsed: it works diluted.</param>
 public sealed record Step(
     StepKind Kind,
     Area? Area = null,
@@ -29,7 +30,8 @@ public sealed record Step(
     [property: Within(Step.LeastMinutes, Step.MostMinutes, "min")] double? Minutes = null,
     [property: Within(Step.LeastMinutes, Step.MostMinutes, "min")] double? EarliestMinutes = null,
     [property: Within(Step.LeastMinutes, Step.MostMinutes, "min")] double? LatestMinutes = null,
-    bool Rinse = true
+    bool Rinse = true,
+    bool Damp = false
 )
 {
     /// <summary>Shortest and longest a step works, minutes.</summary>

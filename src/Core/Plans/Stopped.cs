@@ -155,10 +155,10 @@ public static class Stopped
     }
 
     /// <summary>How strongly a product works beside its amount: minutes, heat, cover. More of any is more.</summary>
-    private readonly record struct Strength(double Minutes, bool Heat, Covering Covering)
+    private readonly record struct Strength(double Minutes, bool Heat, Covering Covering, bool Damp = false)
     {
         public bool IsBelow(Strength other) =>
-            Minutes < other.Minutes || (!Heat && other.Heat) || Covering < other.Covering;
+            Minutes < other.Minutes || (!Heat && other.Heat) || Covering < other.Covering || (Damp && !other.Damp);
     }
 
     /// <summary>One product as it lies on a panel.</summary>
@@ -174,7 +174,12 @@ public static class Stopped
                         return new Lying(
                             PaintedPanel.On(panel, coat, plan.Seed),
                             ProductOf(formula),
-                            new(formula.Minutes, formula.LowHeat, coat.Covering)
+                            new(
+                                formula.Minutes,
+                                formula.LowHeat,
+                                coat.Covering,
+                                plan.StepsOf()[plan.StepOf(formula.Id)].Damp
+                            )
                         );
                     })
                     .ToArray()

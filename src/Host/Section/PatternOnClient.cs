@@ -13,8 +13,17 @@ namespace Wendro.Host.Section;
 /// <param name="Panels">Panels it paints.</param>
 /// <param name="Minutes">Minutes of mixing and painting.</param>
 /// <param name="Grams">Lightener or colour and developer together, g.</param>
+/// <param name="Steps">The steps of the visit it takes, in plain words; one for most.</param>
+/// <param name="Misses">What it would not keep on this client, graver than notes, the worst first.</param>
 /// <param name="Picture">The client's head with it, a PNG.</param>
-internal sealed record PatternOnClient(int Panels, double Minutes, double Grams, byte[] Picture)
+internal sealed record PatternOnClient(
+    int Panels,
+    double Minutes,
+    double Grams,
+    IReadOnlyList<string> Steps,
+    IReadOnlyList<string> Misses,
+    byte[] Picture
+)
 {
     /// <summary>From where it is seen, degrees: half from the front, so that face and side both show.</summary>
     private const int Angle = 30;
@@ -45,6 +54,13 @@ internal sealed record PatternOnClient(int Panels, double Minutes, double Grams,
             mix.Timeline.Turns.Count,
             mix.Timeline.Minutes,
             mix.Grams,
+            plan.StepsOf().Select(s => s.Words).ToArray(),
+            head.AllFindings.Concat(mix.AllFindings())
+                .Where(f => f.Severity < Severity.Note)
+                .OrderBy(f => f.Severity)
+                .GroupBy(f => f.Kind)
+                .Select(g => g.Count() == 1 ? g.First().Title : g.First().Title.Split(',')[0])
+                .ToArray(),
             PictureFile.Png(
                 Core.Blend.Picture.Colour(looks.Seen(Wear.Down, Angle), head.Drawn, Palette.AsToned(plan.Wish.Tone)),
                 Width

@@ -50,7 +50,7 @@ internal sealed record SectionView(
 /// <param name="Id">Short name, or the id of one of the studio's own.</param>
 /// <param name="Name">What it is called.</param>
 /// <param name="For">What it is for.</param>
-/// <param name="Technique">Which technique, 1..21; null for the studio's own.</param>
+/// <param name="Family">Which of the trade's families of work; null for the studio's own.</param>
 /// <param name="Against">What speaks against it for her; null where nothing does.</param>
 /// <param name="Why">Its steps in words.</param>
 /// <param name="Edit">All its edits as one, to be sent as it is.</param>
@@ -58,7 +58,7 @@ internal sealed record PatternView(
     string Id,
     string Name,
     string For,
-    int? Technique,
+    PatternFamily? Family,
     string? Against,
     IReadOnlyList<string> Why,
     PlanEdit Edit
@@ -245,7 +245,7 @@ internal static class SectionEndpoints
             string id,
             string name,
             string what,
-            int? technique,
+            PatternFamily? family,
             string? against,
             IReadOnlyList<PatternStep> steps
         ) =>
@@ -253,7 +253,7 @@ internal static class SectionEndpoints
                 id,
                 name,
                 what,
-                technique,
+                family,
                 against,
                 steps.Skip(1).Select(s => s.Why).ToArray(),
                 new Together(steps.SelectMany(s => s.Edits).ToArray())
@@ -267,7 +267,7 @@ internal static class SectionEndpoints
             .All.AsParallel()
             .AsOrdered()
             .Select(p =>
-                View(p.Id, p.Name, p.For, p.Technique, p.Against(at.Visit.Hair), p.StepsFor(plan, cutting, house))
+                View(p.Id, p.Name, p.For, p.Family, p.Against(at.Visit.Hair), p.StepsFor(plan, cutting, house))
             );
         return [.. mine, .. starting.OrderBy(p => p.Against is not null)];
     }

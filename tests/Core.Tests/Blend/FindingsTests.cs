@@ -53,18 +53,31 @@ public sealed class FindingsTests
     [Fact]
     public void Stripes()
     {
-        var head = Given.Bare.Apply(new PaintZone(Zone.UpperBack, Soft with { SpreadCm = 0 }));
+        var head = Given.Bare.Apply(new PaintZone(Zone.UpperBack, Soft with { BlurCm = 1.5, SpreadCm = 0 }));
         var finding = Single(head, BlendFault.Stripes);
         Each.Of(finding.Panels, p => Assert.Equal(Zone.UpperBack, p.Zone));
         Mended(head, finding);
+
+        // Softly blurred, or each as wide as it happens to be, equal heights are no stripes.
+        Assert.DoesNotContain(
+            Given.Bare.Apply(new PaintZone(Zone.UpperBack, Soft with { SpreadCm = 0 })).Findings,
+            f => f.Kind == BlendFault.Stripes
+        );
     }
 
     [Fact]
     public void Two_neighbours_alike_are_no_stripes()
     {
         var head = Given.Bare.Apply(
-            new PaintPanels([PanelKey.Of("upperBack/0/0"), PanelKey.Of("upperBack/0/1")], Soft with { SpreadCm = 0 }),
-            new PaintPanels([PanelKey.Of("upperBack/0/2")], Soft with { SpreadCm = 0, StartCm = 9 })
+            new PaintPanels(
+                [PanelKey.Of("upperBack/0/0"), PanelKey.Of("upperBack/0/1")],
+                Soft with
+                {
+                    BlurCm = 1.5,
+                    SpreadCm = 0,
+                }
+            ),
+            new PaintPanels([PanelKey.Of("upperBack/0/2")], Soft with { BlurCm = 1.5, SpreadCm = 0, StartCm = 9 })
         );
         Assert.DoesNotContain(head.Findings, f => f.Kind == BlendFault.Stripes);
         var three = head.Apply(new SetHeights([PanelKey.Of("upperBack/0/2")], StartCm: 7.9));
@@ -116,6 +129,13 @@ public sealed class FindingsTests
             head.Apply(new SetWears([Wear.Down])).Findings,
             f => f.Kind == BlendFault.DarkBehindHairline
         );
+
+        // A frame that is painted, but begins low, shows a dark hairline in a ponytail all the same.
+        var low = Whole(
+            new PanelPaint(new Shape.Full(), 2, 2, 12, 12, SpreadCm: 1.5),
+            new PanelPaint(new Shape.Full(), 8, 3, 12, 12)
+        );
+        Assert.Contains(low.Findings, f => f.Kind == BlendFault.DarkBehindHairline);
     }
 
     [Fact]

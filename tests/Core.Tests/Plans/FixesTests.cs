@@ -28,7 +28,10 @@ public sealed class FixesTests
             HairProfile.Usual,
             [new PaintZone(Zone.TopLeft, Straight with { MidsMm = 40, EndsMm = 40 })]
         ),
-        [BlendFault.Stripes] = (HairProfile.Usual, [new PaintZone(Zone.UpperBack, Soft with { SpreadCm = 0 })]),
+        [BlendFault.Stripes] = (
+            HairProfile.Usual,
+            [new PaintZone(Zone.UpperBack, Soft with { BlurCm = 1.5, SpreadCm = 0 })]
+        ),
         [BlendFault.FrontNotBrighter] = (HairProfile.Usual, [new PaintZone(Zone.UpperBack, Soft)]),
         [BlendFault.DriesFirst] = (
             HairProfile.Usual,
@@ -141,6 +144,22 @@ public sealed class FixesTests
             [
                 .. Behind.Select(z => (PlanEdit)new CutZone(z, Parting.Horizontal, 10, 4, 4, true)),
                 .. Behind.Select(z => (PlanEdit)new PaintZone(z, Soft with { StartCm = 8 })),
+            ]
+        ),
+        [BlendFault.FlatOrGreen] = (
+            OldLight,
+            [
+                new SetFormula(Formula.Colouring(FormulaId.B, 5, 10, 30)),
+                new AddStep(new Step(StepKind.Deposit, new Area(FromCm: 6), FormulaId.B)),
+            ]
+        ),
+        [BlendFault.WarmRoot] = (
+            HairProfile.Usual,
+            [
+                new SetFormula(
+                    Formula.Colouring(FormulaId.B, 7, 20, 30).Coloured(d => d with { Base = ColourBase.Permanent })
+                ),
+                new AddStep(new Step(StepKind.Base, new Area(ToCm: 4), FormulaId.B)),
             ]
         ),
         [BlendFault.LowlightOnTop] = (

@@ -156,4 +156,23 @@ public abstract partial record Shape
         internal override double Along(PaintedPanel on, double u, double s, double strandCm) =>
             s < on.UpperEdge(u) ? 0 : 1;
     }
+
+    /// <summary>
+    /// Straight across and solid at once: it begins under the blurred lower end of what is laid above it, so that two
+    /// colours meet in one seam and none lies bare between. Its own lower end is blurred into the next.
+    /// </summary>
+    public sealed record Melt : Shape
+    {
+        /// <summary>Over how much it begins, cm: hidden in the seam. Model assumption.</summary>
+        private const double BeginsCm = 0.5;
+
+        /// <inheritdoc/>
+        public override ShapeKind Kind => ShapeKind.Melt;
+
+        internal override double Along(PaintedPanel on, double u, double s, double strandCm)
+        {
+            var edge = on.UpperEdge(u);
+            return Curve.Smooth(edge, edge + BeginsCm, s);
+        }
+    }
 }

@@ -16,6 +16,7 @@ public enum ShapeKind
     Scrunch,
     Tip,
     Reverse,
+    Melt,
 }
 
 /// <summary>
@@ -109,6 +110,7 @@ public abstract partial record Shape
             ShapeKind.Scrunch => new Scrunch(),
             ShapeKind.Tip => new Tip(),
             ShapeKind.Reverse => new Reverse(),
+            ShapeKind.Melt => new Melt(),
         };
 
     private const double UsualDropCm = 5;

@@ -1133,6 +1133,11 @@ export interface components {
             /** @default false */
             between: boolean;
             covering?: components["schemas"]["Covering"];
+            /**
+             * Format: double
+             * @default 1.5
+             */
+            edgeCm: number;
         };
         Band: {
             /** Format: double */
@@ -2181,6 +2186,8 @@ export interface components {
             product?: null | string;
             lot?: null | string;
         };
+        /** @enum {unknown} */
+        PatternFamily: "wholeHead" | "faceFirst" | "darkHair" | "curl" | "depthAndColour" | "secondVisits" | "atHome";
         PatternOnClient: {
             /** Format: int32 */
             panels: number;
@@ -2188,6 +2195,8 @@ export interface components {
             minutes: number;
             /** Format: double */
             grams: number;
+            steps: string[];
+            misses: string[];
             /** Format: byte */
             picture: string;
         };
@@ -2195,8 +2204,7 @@ export interface components {
             id: string;
             name: string;
             for: string;
-            /** Format: int32 */
-            technique: null | number;
+            family: null | components["schemas"]["PatternFamily"];
             against: null | string;
             why: string[];
             edit: components["schemas"]["PlanEdit"];
@@ -2238,7 +2246,7 @@ export interface components {
             cautions: string[];
             strands: null | components["schemas"]["StrandLevelsView"];
         };
-        PlanEdit: components["schemas"]["PlanEditAddCoat"] | components["schemas"]["PlanEditAddStep"] | components["schemas"]["PlanEditAlternatePanels"] | components["schemas"]["PlanEditAlternateRows"] | components["schemas"]["PlanEditClearPanels"] | components["schemas"]["PlanEditClearZone"] | components["schemas"]["PlanEditCutZone"] | components["schemas"]["PlanEditDismiss"] | components["schemas"]["PlanEditDropCrown"] | components["schemas"]["PlanEditExcludeZone"] | components["schemas"]["PlanEditFollowOldPieces"] | components["schemas"]["PlanEditHeed"] | components["schemas"]["PlanEditIncludeZone"] | components["schemas"]["PlanEditLeaveOut"] | components["schemas"]["PlanEditMatchPart"] | components["schemas"]["PlanEditMirrorSide"] | components["schemas"]["PlanEditMovePart"] | components["schemas"]["PlanEditMoveStep"] | components["schemas"]["PlanEditPaintPanels"] | components["schemas"]["PlanEditPaintZone"] | components["schemas"]["PlanEditRaiseFaceFrame"] | components["schemas"]["PlanEditRemoveStep"] | components["schemas"]["PlanEditSetBand"] | components["schemas"]["PlanEditSetBlur"] | components["schemas"]["PlanEditSetCovering"] | components["schemas"]["PlanEditSetDepth"] | components["schemas"]["PlanEditSetFace"] | components["schemas"]["PlanEditSetFormula"] | components["schemas"]["PlanEditSetFrame"] | components["schemas"]["PlanEditSetHandling"] | components["schemas"]["PlanEditSetHeights"] | components["schemas"]["PlanEditSetLimits"] | components["schemas"]["PlanEditSetOrder"] | components["schemas"]["PlanEditSetReach"] | components["schemas"]["PlanEditSetShape"] | components["schemas"]["PlanEditSetStep"] | components["schemas"]["PlanEditSetStrokes"] | components["schemas"]["PlanEditSetStyling"] | components["schemas"]["PlanEditSetWears"] | components["schemas"]["PlanEditSetWish"] | components["schemas"]["PlanEditSpreadHeights"] | components["schemas"]["PlanEditSwapCoats"] | components["schemas"]["PlanEditTakeCoat"] | components["schemas"]["PlanEditTakeIn"] | components["schemas"]["PlanEditTaper"] | components["schemas"]["PlanEditThinHairline"] | components["schemas"]["PlanEditTogether"] | components["schemas"]["PlanEditTouchUpRegrowth"] | components["schemas"]["PlanEditUseFormula"];
+        PlanEdit: components["schemas"]["PlanEditAddCoat"] | components["schemas"]["PlanEditAddStep"] | components["schemas"]["PlanEditAlternatePanels"] | components["schemas"]["PlanEditAlternateRows"] | components["schemas"]["PlanEditClearPanels"] | components["schemas"]["PlanEditClearZone"] | components["schemas"]["PlanEditCutZone"] | components["schemas"]["PlanEditDismiss"] | components["schemas"]["PlanEditDropCrown"] | components["schemas"]["PlanEditExcludeZone"] | components["schemas"]["PlanEditFollowOldPieces"] | components["schemas"]["PlanEditHeed"] | components["schemas"]["PlanEditIncludeZone"] | components["schemas"]["PlanEditLeaveOut"] | components["schemas"]["PlanEditMatchPart"] | components["schemas"]["PlanEditMelt"] | components["schemas"]["PlanEditMirrorSide"] | components["schemas"]["PlanEditMovePart"] | components["schemas"]["PlanEditMoveStep"] | components["schemas"]["PlanEditPaintPanels"] | components["schemas"]["PlanEditPaintZone"] | components["schemas"]["PlanEditRaiseFaceFrame"] | components["schemas"]["PlanEditRemoveStep"] | components["schemas"]["PlanEditSetBand"] | components["schemas"]["PlanEditSetBlur"] | components["schemas"]["PlanEditSetCovering"] | components["schemas"]["PlanEditSetDepth"] | components["schemas"]["PlanEditSetFace"] | components["schemas"]["PlanEditSetFormula"] | components["schemas"]["PlanEditSetFrame"] | components["schemas"]["PlanEditSetHandling"] | components["schemas"]["PlanEditSetHeights"] | components["schemas"]["PlanEditSetLimits"] | components["schemas"]["PlanEditSetOrder"] | components["schemas"]["PlanEditSetReach"] | components["schemas"]["PlanEditSetShape"] | components["schemas"]["PlanEditSetStep"] | components["schemas"]["PlanEditSetStrokes"] | components["schemas"]["PlanEditSetStyling"] | components["schemas"]["PlanEditSetWears"] | components["schemas"]["PlanEditSetWish"] | components["schemas"]["PlanEditSpreadHeights"] | components["schemas"]["PlanEditSwapCoats"] | components["schemas"]["PlanEditTakeCoat"] | components["schemas"]["PlanEditTakeIn"] | components["schemas"]["PlanEditTaper"] | components["schemas"]["PlanEditThinHairline"] | components["schemas"]["PlanEditTogether"] | components["schemas"]["PlanEditTouchUpRegrowth"] | components["schemas"]["PlanEditUseFormula"];
         PlanEditAddCoat: {
             /** @enum {string} */
             kind?: "addCoat";
@@ -2343,6 +2351,29 @@ export interface components {
             /** @enum {string} */
             kind?: "matchPart";
             from: components["schemas"]["Side"];
+        };
+        PlanEditMelt: {
+            /** @enum {string} */
+            kind?: "melt";
+            panels: string[];
+            formulas: string[];
+            seamsCm: string[];
+            /**
+             * Format: double
+             * @default 4
+             */
+            blurCm: number;
+            /**
+             * Format: double
+             * @default 1.5
+             */
+            spreadCm: number;
+            /**
+             * Format: double
+             * @default 0.5
+             */
+            startCm: number;
+            covering?: components["schemas"]["Covering"];
         };
         PlanEditMirrorSide: {
             /** @enum {string} */
@@ -2954,7 +2985,7 @@ export interface components {
             shades: components["schemas"]["Shade"][];
         };
         /** @enum {unknown} */
-        ShapeKind: "v" | "w" | "u" | "slant" | "spined" | "sawtooth" | "staggered" | "full" | "centre" | "fold" | "scrunch" | "tip" | "reverse";
+        ShapeKind: "v" | "w" | "u" | "slant" | "spined" | "sawtooth" | "staggered" | "full" | "centre" | "fold" | "scrunch" | "tip" | "reverse" | "melt";
         ShelfPreview: {
             added: string[];
             changed: components["schemas"]["ChangedProduct"][];
@@ -2987,6 +3018,8 @@ export interface components {
             latestMinutes?: null | number;
             /** @default true */
             rinse: boolean;
+            /** @default false */
+            damp: boolean;
         };
         StepBody: {
             /** Format: int32 */

@@ -26,6 +26,7 @@ export const shapes: { shape: Shape; name: string; d: string }[] = [
       "M3 22 h6 v4 h-6Z M12 24 h9 v6 h-9Z M3 29 h7 v3 h-7Z M22 25 h4 v7 h-4Z",
   },
   { shape: "tip", name: "Tip", d: "M2 24 H26 V32 H2Z" },
+  { shape: "melt", name: "Melt", d: "M2 2 H26 V12 H2Z M2 14 H26 V15 H2Z M2 17 H26 V32 H2Z" },
   { shape: "reverse", name: "Reverse", d: "M2 2 H26 V12 L20 16 L14 12 L8 16 L2 12Z" },
 ];
 

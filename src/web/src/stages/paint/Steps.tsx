@@ -20,7 +20,7 @@ interface Props {
 /** The processes of the visit in order; nothing where there is one. */
 export function Steps({ plan, edit }: Props) {
   const steps = plan.plan.steps ?? [];
-  return steps.length > 1 ? (
+  return steps.length > 1 || steps.some((s) => s.damp) ? (
     <ol className={css.steps} aria-label="Steps of the visit">
       {steps.map((step, i) => (
         <li key={`${i} ${step.kind} ${step.formula ?? ""}`}>
@@ -126,6 +126,7 @@ function OneStep({ plan, steps, number, edit }: Props & { steps: Step[]; number:
               : step.area && areaWords(step.area),
             step.area && step.formula,
             minutes && `${Math.round(minutes)} min`,
+            step.damp && "damp hair",
             !step.rinse && number < steps.length - 1 && "not rinsed",
           ]
             .filter(Boolean)

@@ -20,6 +20,7 @@ export function newSteps(plan: PlanView): NewStep[] {
     0,
     (steps ?? []).findIndex((s) => !s.area && !s.formula && s.kind !== "treat"),
   );
+  const painted = steps?.[main];
   const natural = Math.round(plan.hair.naturalLevel);
   // A gloss much darker than the lightest hair grabs there.
   const lightest = plan.panels.filter((p) => p.paint).map((p) => p.brightestLevel);
@@ -43,12 +44,12 @@ export function newSteps(plan: PlanView): NewStep[] {
         { kind: "setFormula", formula },
         {
           kind: "addStep",
-          step: { kind: "base", formula: free, rinse: true, ...step },
+          step: { kind: "base", formula: free, rinse: true, damp: false, ...step },
           at: at ?? null,
         },
       ],
     };
-  const area = (made: Partial<Schemas["Area"]>) => ({ fromCm: 0, between: false, ...made });
+  const area = (made: Partial<Schemas["Area"]>) => ({ fromCm: 0, between: false, edgeCm: 1.5, ...made });
   return [
     {
       words: "Root base, then rinse",
@@ -80,8 +81,16 @@ export function newSteps(plan: PlanView): NewStep[] {
       edit: adding({ ...formulas[0], id: free ?? "E" }, { kind: "lighten" }),
     },
     {
+      words: painted?.damp ? "Painted on dry hair" : "Painted on damp hair",
+      edit: {
+        kind: "setStep",
+        number: main,
+        step: { ...(painted ?? { kind: "lighten", rinse: true }), damp: !painted?.damp },
+      },
+    },
+    {
       words: "Treatment",
-      edit: { kind: "addStep", step: { kind: "treat", minutes: 10, rinse: true }, at: null },
+      edit: { kind: "addStep", step: { kind: "treat", minutes: 10, rinse: true, damp: false }, at: null },
     },
   ];
 }

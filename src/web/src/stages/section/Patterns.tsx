@@ -76,7 +76,7 @@ export function Patterns({ visit, plan, edit }: Props) {
                 >
                   Use pattern
                 </Button>
-                {p.technique === null && (
+                {p.family === null && (
                   <Button type="text" aria-label={`Forget ${p.name}`} onClick={() => forget.mutate(p.id)}>
                     Forget
                   </Button>
@@ -139,6 +139,19 @@ function OnClient({
             <b>{data.minutes.toFixed(0)} min</b>
             <br />
             {data.panels} panels · {quantity(data.grams, "g", units, 0)}
+            {data.steps.length > 1 && (
+              <>
+                <br />
+                {data.steps.length} steps: {data.steps.map((s) => s.split(",")[0]).join(", ")}
+              </>
+            )}
+            {data.misses.length > 0 && (
+              <>
+                <br />
+                <em>{data.misses.slice(0, 2).join(", ")}</em>
+                {data.misses.length > 2 && ` and ${data.misses.length - 2} more`}
+              </>
+            )}
           </>
         )}
       </figcaption>
