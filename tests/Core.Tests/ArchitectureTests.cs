@@ -42,7 +42,7 @@ public sealed partial class ArchitectureTests
         ["Desk"] = ["Units", "Hair", "Tone", "Paint", "Section", "Lift", "Care", "Mix", "Timing", "Consult"],
         ["Visits"] = ["Units", "Hair", "Section", "Blend", "Consult", "Plans", "Mix"],
         ["Placement"] = ["Units", "Hair", "Head", "Paint", "Section", "Lift", "Fall", "Blend", "Timing", "Plans"],
-        ["Patterns"] = ["Units", "Hair", "Head", "Paint", "Section", "Lift", "Blend", "Plans"],
+        ["Patterns"] = ["Units", "Hair", "Head", "Tone", "Paint", "Section", "Lift", "Blend", "Plans"],
     };
 
     private static string Core

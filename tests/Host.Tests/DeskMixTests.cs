@@ -27,6 +27,29 @@ public sealed class DeskMixTests(Server server) : IClassFixture<Server>
     }
 
     [Fact]
+    public async Task Scoops_are_grams_and_by_volume_is_not_by_weight()
+    {
+        var two = await AskAsync("scoops", """{"gramsPerScoop":12,"scoops":2,"developerParts":1}""");
+        Assert.Equal((24, 60), ((double)two["grams"]!, (double)two["developerGrams"]!));
+        Assert.Equal(2.5, (double)two["ratioByWeight"]!, 1e-9);
+        var back = await AskAsync("scoops", """{"gramsPerScoop":12,"grams":30}""");
+        Assert.Equal(2.5, (double)back["scoops"]!, 1e-9);
+        Assert.Null(back["developerGrams"]);
+        foreach (
+            var wrong in new[]
+            {
+                """{"gramsPerScoop":0,"grams":30}""",
+                """{"gramsPerScoop":12}""",
+                """{"gramsPerScoop":12,"grams":30,"scoops":2}""",
+                """{"gramsPerScoop":12,"grams":-1}""",
+            }
+        )
+        {
+            Assert.Equal(400, (await http.PostAsync("/api/desk/scoops", wrong)).Status);
+        }
+    }
+
+    [Fact]
     public async Task A_batch_and_a_rescue_hold_their_ratio()
     {
         var batch = await AskAsync("batch", """{"grams":90,"lightenerParts":1,"developerParts":2}""");

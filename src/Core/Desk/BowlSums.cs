@@ -83,6 +83,48 @@ public static partial class DeskSums
         );
     }
 
+    /// <summary>
+    /// What a scoop of developer holds, g: developers weigh about a gram a millilitre. Model assumption: a usual
+    /// scoop.
+    /// </summary>
+    public const double DeveloperScoopGrams = 30;
+
+    /// <summary>Scoops as grams and back; by volume turned into by weight.</summary>
+    public static DeskResult<ScoopsAnswer> Of(ScoopsQuestion q)
+    {
+        ArgumentNullException.ThrowIfNull(q);
+        var problems = new List<Problem>();
+        Above(problems, "gramsPerScoop", q.GramsPerScoop, "g");
+        Above(problems, "scoops", q.Scoops ?? 1, "scoops");
+        Above(problems, "grams", q.Grams ?? 1, "g");
+        Above(problems, "developerParts", q.DeveloperParts ?? 1, "parts");
+        if (q.Scoops is null == q.Grams is null)
+        {
+            problems.Add(new("scoops", "Either scoops or grams."));
+        }
+
+        if (problems.Count > 0)
+        {
+            return problems;
+        }
+
+        var scoops = q.Scoops ?? q.Grams!.Value / q.GramsPerScoop;
+        var grams = scoops * q.GramsPerScoop;
+        var developer = q.DeveloperParts * scoops * DeveloperScoopGrams;
+        Sentence byVolume = developer is { } d
+            ? (Sentence)
+                $" One to {q.DeveloperParts:0.##} by volume is 1 : {d / grams:0.##} by weight: fluffy powder weighs "
+                + $"less than developer."
+            : string.Empty;
+        return new ScoopsAnswer(
+            scoops,
+            grams,
+            developer,
+            developer / grams,
+            $"{scoops:0.##} level scoops of {Quantity.Grams(q.GramsPerScoop, "0.##")} each.{byVolume}"
+        );
+    }
+
     /// <summary>What restores the ratio after too much was poured.</summary>
     public static DeskResult<RescueAnswer> Of(RescueQuestion q)
     {

@@ -89,6 +89,32 @@ public sealed record BatchQuestion(double Grams, double LightenerParts, double D
 /// <summary>So much of each.</summary>
 public sealed record BatchAnswer(double LightenerGrams, double DeveloperGrams, Sentence Why);
 
+/// <summary>How many scoops, or how many grams are these?</summary>
+/// <param name="GramsPerScoop">What one level scoop of it holds, g, above 0.</param>
+/// <param name="Scoops">So many scoops; null where grams are told.</param>
+/// <param name="Grams">So many grams; null where scoops are told.</param>
+/// <param name="DeveloperParts">Parts of developer to one of it by volume; null where only it is asked for.</param>
+public sealed record ScoopsQuestion(
+    double GramsPerScoop,
+    double? Scoops = null,
+    double? Grams = null,
+    double? DeveloperParts = null
+);
+
+/// <summary>Both.</summary>
+/// <param name="Scoops">Level scoops.</param>
+/// <param name="Grams">Grams.</param>
+/// <param name="DeveloperGrams">Developer that makes so many scoops by volume, g; null where it was not asked.</param>
+/// <param name="RatioByWeight">Parts of developer to one by weight, where that is asked.</param>
+/// <param name="Why">How it was reckoned.</param>
+public sealed record ScoopsAnswer(
+    double Scoops,
+    double Grams,
+    double? DeveloperGrams,
+    double? RatioByWeight,
+    Sentence Why
+);
+
 /// <summary>Too much of one part was poured: what restores the ratio?</summary>
 /// <param name="LightenerParts">Parts of lightener, above 0.</param>
 /// <param name="DeveloperParts">Parts of developer, above 0.</param>

@@ -17,6 +17,7 @@ public enum Weighed
 [JsonDerivedType(typeof(Poured), "poured")]
 [JsonDerivedType(typeof(Restored), "restored")]
 [JsonDerivedType(typeof(KeptAsIs), "kept")]
+[JsonDerivedType(typeof(Adjusted), "adjusted")]
 [JsonDerivedType(typeof(TakenBack), "takenBack")]
 public abstract record BowlEvent;
 
@@ -34,6 +35,19 @@ public sealed record Restored : BowlEvent;
 
 /// <summary>Too much went in, and it stays so.</summary>
 public sealed record KeptAsIs : BowlEvent;
+
+/// <summary>By eye, then known: a little more of one thing went in to thicken or loosen what is mixed.</summary>
+/// <param name="Ingredient">Which, from 0.</param>
+/// <param name="Grams">How much, g, above 0.</param>
+/// <param name="How">Whether the scale or a hand says so.</param>
+public sealed record Adjusted(int Ingredient, double Grams, Weighed How) : BowlEvent;
+
+/// <summary>What a small step thicker or looser takes.</summary>
+/// <param name="Ingredient">What to add, from 0.</param>
+/// <param name="Grams">How much, g.</param>
+/// <param name="Ratio">Parts of developer to one of lightener then.</param>
+/// <param name="Holds">How it holds then, in words.</param>
+public sealed record Adjusting(int Ingredient, double Grams, double Ratio, string Holds);
 
 /// <summary>What was said last was wrong.</summary>
 public sealed record TakenBack : BowlEvent;
@@ -169,6 +183,10 @@ public sealed class BowlInHand
                         Proportions.Restore(recipe.Ingredients.Select(i => i.Grams).ToArray(), poured).GramsAPart
                     );
                     break;
+                case Adjusted a:
+                    poured[a.Ingredient] += a.Grams;
+                    kept[a.Ingredient] = poured[a.Ingredient];
+                    break;
                 case KeptAsIs:
                     poured.CopyTo(kept, 0);
                     break;
@@ -210,6 +228,14 @@ public sealed class BowlInHand
                 return [new("how", "One of scale, typed.")];
             case Poured p when IsOver && p.Ingredient != Over:
                 return [new("kind", "Too much of one thing is in the bowl: restore the ratio, or keep it as it is.")];
+            case Adjusted a when a.Ingredient < 0 || a.Ingredient >= Steps.Count:
+                return [new("ingredient", $"Between 0 and {Steps.Count - 1}.")];
+            case Adjusted { Grams: var grams } when !(grams is > 0 and <= 500):
+                return [new("grams", "Above 0, up to 500 g.")];
+            case Adjusted { How: var how } when !Enum.IsDefined(how):
+                return [new("how", "One of scale, typed.")];
+            case Adjusted when !IsDone:
+                return [new("kind", "Weigh all of it first: then it can be thickened or loosened.")];
             case Restored or KeptAsIs when !IsOver:
                 return [new("kind", "There is not too much of anything.")];
             case TakenBack when PouredGrams <= 0:
@@ -241,6 +267,28 @@ public sealed class BowlInHand
             Meant(Role.Developer) / (Meant(Role.Lightener) + Meant(Role.Colour))
         );
     }
+
+    /// <summary>A step thicker or looser, parts of developer to one. Model assumption: what a hand can tell.</summary>
+    public const double StepParts = 0.1;
+
+    /// <summary>What makes it a step thicker; null while it is not mixed, or where nothing does.</summary>
+    /// <param name="peak">Parts of developer at which it holds a soft peak.</param>
+    public Adjusting? Thicker(double peak) =>
+        IsDone && LightenerGrams > 0 && DeveloperGrams / LightenerGrams - StepParts is > StepParts and var ratio
+            ? Towards(Role.Lightener, ratio, DeveloperGrams / ratio - LightenerGrams, peak)
+            : null;
+
+    /// <summary>What makes it a step looser; null while it is not mixed.</summary>
+    /// <param name="peak">Parts of developer at which it holds a soft peak.</param>
+    public Adjusting? Looser(double peak) =>
+        IsDone && LightenerGrams > 0 && DeveloperGrams / LightenerGrams + StepParts is var ratio
+            ? Towards(Role.Developer, ratio, LightenerGrams * ratio - DeveloperGrams, peak)
+            : null;
+
+    private Adjusting? Towards(Role role, double ratio, double grams, double peak) =>
+        First(s => s.Ingredient.Role == role || (role == Role.Lightener && s.Ingredient.Role == Role.Colour)) is { } at
+            ? new(at, grams, ratio, Mixing.Words(ratio, peak))
+            : null;
 
     private double Meant(Role role) =>
         Steps.Where(s => s.Ingredient.Role == role).Sum(s => Math.Max(s.PouredGrams, s.TargetGrams));

@@ -35,6 +35,9 @@ public static class MixFault
     /// <summary>Little is left afterwards.</summary>
     public static FindingKind RunsLow { get; } = new(nameof(RunsLow), 209);
 
+    /// <summary>What was painted first is done before the last is painted.</summary>
+    public static FindingKind FirstOver { get; } = new(nameof(FirstOver), 210);
+
     /// <summary>All of them.</summary>
     public static IReadOnlyList<FindingKind> All { get; } = FindingKind.Of(typeof(MixFault));
 }

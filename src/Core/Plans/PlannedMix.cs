@@ -176,7 +176,11 @@ public sealed class PlannedMix
     public IReadOnlyList<Finding> AllFindings()
     {
         var open = Bowls.Where(b => b.Begun?.InHand.IsDone != true).SelectMany(Remaining);
-        return MixFindings.Of(
+        var byClock = ClockFindings.FirstOverBeforeLast(
+            Timeline,
+            key => Head.PanelOf(key)!.Coats.Max(c => (double)c.Formula.Minutes)
+        );
+        var byBowl = MixFindings.Of(
             new MixCase(
                 Head.Panels,
                 Head.Plan.Formulas,
@@ -188,6 +192,7 @@ public sealed class PlannedMix
             ),
             Head.Hair
         );
+        return [.. byBowl, .. byClock];
     }
 
     /// <summary>What must lie ready.</summary>

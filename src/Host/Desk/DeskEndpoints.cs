@@ -39,6 +39,12 @@ internal static class DeskEndpoints
         );
         Sum<DeveloperQuestion, DeveloperAnswer>(desk, "/developer", "A developer in between two at hand", DeskSums.Of);
         Sum<BatchQuestion, BatchAnswer>(desk, "/batch", "Lightener and developer for so many grams", DeskSums.Of);
+        Sum<ScoopsQuestion, ScoopsAnswer>(
+            desk,
+            "/scoops",
+            "Scoops as grams and back, by volume by weight",
+            DeskSums.Of
+        );
         Sum<RescueQuestion, RescueAnswer>(
             desk,
             "/rescue",

@@ -122,7 +122,9 @@ internal static class MixEndpoints
             .ProducesValidationProblem()
             .ProducesProblem(StatusCodes.Status409Conflict)
             .WithName("PostBowlEvent")
-            .WithSummary("Adds what happened to a bowl: tared, poured, restored, kept, taken back");
+            .WithSummary(
+                "Adds what happened to a bowl: tared, poured, restored, kept, adjusted once mixed, taken back"
+            );
 
         mix.MapPost(
                 "/tray",

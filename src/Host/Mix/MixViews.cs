@@ -88,6 +88,8 @@ internal sealed record StepView(
 /// <param name="IsKept">Whether a ratio that is off was kept.</param>
 /// <param name="RatioNow">Parts of developer to one of lightener as it is; null while one is missing.</param>
 /// <param name="Rescue">What restores it, where too much was poured.</param>
+/// <param name="Thicker">What makes a mixed bowl a step thicker; null while it is not mixed.</param>
+/// <param name="Looser">What makes it a step looser; null while it is not mixed.</param>
 internal sealed record BegunView(
     Guid Id,
     int Events,
@@ -98,7 +100,9 @@ internal sealed record BegunView(
     bool IsDone,
     bool IsKept,
     double? RatioNow,
-    Rescuing? Rescue
+    Rescuing? Rescue,
+    Adjusting? Thicker,
+    Adjusting? Looser
 );
 
 /// <summary>One bowl on the clock.</summary>
@@ -166,7 +170,9 @@ internal sealed record BowlView(
                     hand.LightenerGrams > 0 && hand.DeveloperGrams > 0
                         ? hand.DeveloperGrams / hand.LightenerGrams
                         : null,
-                    mix.Rescue(bowl)
+                    mix.Rescue(bowl),
+                    hand.Thicker(mix.Head.Plan.FormulaOf(b.Formula)!.PeakParts),
+                    hand.Looser(mix.Head.Plan.FormulaOf(b.Formula)!.PeakParts)
                 )
         );
     }

@@ -101,6 +101,27 @@ public sealed class VerdictTests
         var verdict = Of(HairProfile.Usual with { NaturalLevel = new(6), Curl = curl }, 7.5);
         Assert.Equal(technique, verdict.Advised.Technique);
         Assert.All(verdict.RuledOut, r => Assert.NotEmpty(r.Why));
+
+        // Advice names patterns there are.
+        Assert.NotEmpty(verdict.Advised.Patterns);
+        Assert.All(verdict.Advised.Patterns, p => Assert.NotNull(Core.Patterns.StartingPatterns.Of(p)));
+    }
+
+    [Fact]
+    public void Worn_straight_and_very_soft_teased_foil_is_the_soft_choice()
+    {
+        var soft = Verdict.Of(
+            HairProfile.Usual with
+            {
+                NaturalLevel = new(6),
+            },
+            new Wish(RootSoftness: 0.4) { EndsLevel = new(7.5) },
+            new Consultation(),
+            60,
+            Now
+        );
+        Assert.Equal("Teased and foiled", soft.Advised.Technique);
+        Assert.Contains("high-low-foil", soft.Advised.Patterns);
     }
 
     [Fact]

@@ -99,6 +99,42 @@ public sealed class BowlInHandTests
             );
 
     [Fact]
+    public void A_mixed_bowl_is_thickened_or_loosened_in_small_steps_and_the_true_ratio_counts() =>
+        Gen.Select(AnyFormula, Gen.Double[40, 300], Gen.Double[0, 1].Array[40], Gen.Bool)
+            .Sample(
+                (formula, grams, slips, thicker) =>
+                {
+                    var recipe = Recipe.Of(formula, grams, Developers);
+                    var begun = BowlInHand.Of(recipe, [new Tared(210)]);
+                    Assert.Null(begun.Looser(1.5));
+                    Assert.Single(begun.Against(new Adjusted(0, 1, Weighed.Typed)));
+
+                    var poured = recipe
+                        .Ingredients.Select((i, n) => (BowlEvent)new Poured(n, i.Grams, Weighed.Scale))
+                        .Prepend(new Tared(210))
+                        .ToList();
+                    var bowl = BowlInHand.Of(recipe, poured);
+                    var before = bowl.DeveloperGrams / bowl.LightenerGrams;
+                    if ((thicker ? bowl.Thicker(1.5) : bowl.Looser(1.5)) is not { } by)
+                    {
+                        Assert.True(thicker && before <= 0.2 + 1e-9);
+                        return;
+                    }
+
+                    var step = new Adjusted(by.Ingredient, by.Grams, Weighed.Typed);
+                    Assert.Empty(bowl.Against(step));
+                    var after = BowlInHand.Of(recipe, [.. poured, step]);
+                    Assert.True(after.IsDone);
+                    Assert.Equal(before + (thicker ? -0.1 : 0.1), after.AsWeighed(formula).DeveloperPerPart, 1e-6);
+                    Assert.Equal(by.Ratio, after.DeveloperGrams / after.LightenerGrams, 1e-9);
+
+                    // What was said last can be taken back.
+                    var back = BowlInHand.Of(recipe, [.. poured, step, new TakenBack()]);
+                    Assert.Equal(bowl.PouredGrams, back.PouredGrams, 1e-9);
+                }
+            );
+
+    [Fact]
     public void Too_much_of_anything_is_restored_to_the_ratio_by_adding_alone() =>
         Gen.Select(AnyFormula, Gen.Double[20, 200], Gen.Int[0, 5], Gen.Double[1.05, 3], Gen.Double[0, 1].Array[40])
             .Sample(

@@ -53,6 +53,7 @@ public sealed class MixFindingsTests
         ),
         [MixFault.HeatAgainstLeaflet] = ([Painted(Soft), new SetFormula(Clay with { LowHeat = true })], Shelf),
         [MixFault.PastLeaflet] = ([Painted(Soft), new SetFormula(Clay with { Minutes = new(60) })], Shelf),
+        [MixFault.FirstOver] = ([Painted(Soft), new SetFormula(Clay with { Minutes = new(2) })], Shelf),
         [MixFault.AdditiveLowersLift] = (
             [Painted(Soft), new SetFormula(Clay.Lightened(l => l with { Additive = new Additive(0.1, 0.1) }))],
             Shelf
@@ -105,6 +106,7 @@ public sealed class MixFindingsTests
                 MixFault.NotEnoughStock,
                 MixFault.RunsLow,
                 MixFault.AdditiveLowersLift,
+                MixFault.FirstOver,
             }.Contains(kind),
             fix is null
         );

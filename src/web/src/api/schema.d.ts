@@ -758,6 +758,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/desk/scoops": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Scoops as grams and back, by volume by weight */
+        post: operations["PostDeskScoops"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/desk/rescue": {
         parameters: {
             query?: never;
@@ -1025,7 +1042,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Adds what happened to a bowl: tared, poured, restored, kept, taken back */
+        /** Adds what happened to a bowl: tared, poured, restored, kept, adjusted once mixed, taken back */
         post: operations["PostBowlEvent"];
         delete?: never;
         options?: never;
@@ -1117,9 +1134,19 @@ export interface components {
             covered: components["schemas"]["Additive"];
             openAir: components["schemas"]["Additive"];
         };
+        Adjusting: {
+            /** Format: int32 */
+            ingredient: number;
+            /** Format: double */
+            grams: number;
+            /** Format: double */
+            ratio: number;
+            holds: string;
+        };
         Advice: {
             technique: string;
             why: string;
+            patterns: string[];
         };
         Area: {
             zones?: null | components["schemas"]["Zone"][];
@@ -1198,6 +1225,8 @@ export interface components {
             /** Format: double */
             ratioNow: null | number;
             rescue: null | components["schemas"]["Rescuing"];
+            thicker: null | components["schemas"]["Adjusting"];
+            looser: null | components["schemas"]["Adjusting"];
         };
         BenchRules: {
             /**
@@ -1221,7 +1250,16 @@ export interface components {
              */
             mixingMinutes: number;
         };
-        BowlEvent: components["schemas"]["BowlEventTared"] | components["schemas"]["BowlEventPoured"] | components["schemas"]["BowlEventRestored"] | components["schemas"]["BowlEventKeptAsIs"] | components["schemas"]["BowlEventTakenBack"];
+        BowlEvent: components["schemas"]["BowlEventTared"] | components["schemas"]["BowlEventPoured"] | components["schemas"]["BowlEventRestored"] | components["schemas"]["BowlEventKeptAsIs"] | components["schemas"]["BowlEventAdjusted"] | components["schemas"]["BowlEventTakenBack"];
+        BowlEventAdjusted: {
+            /** @enum {string} */
+            kind?: "adjusted";
+            /** Format: int32 */
+            ingredient: number;
+            /** Format: double */
+            grams: number;
+            how: components["schemas"]["Weighed"];
+        };
         BowlEventKeptAsIs: {
             /** @enum {string} */
             kind?: "kept";
@@ -1488,7 +1526,7 @@ export interface components {
             unit: string;
         };
         /** @enum {string} */
-        FindingKind: "hardLine" | "frontNotBrighter" | "stripes" | "driesFirst" | "darkBehindHairline" | "bleedThrough" | "scalpContact" | "hotRoot" | "solidBlock" | "nothingDarkLeft" | "darkNape" | "partMismatch" | "weakSide" | "crownTooHigh" | "outOfReach" | "overlap" | "babyHairPainted" | "breakingHairPainted" | "skinAtRisk" | "lowlightOnTop" | "hiddenWork" | "moreThanHands" | "flatOrGreen" | "warmRoot" | "regrowthShows" | "testsMissing" | "bowlOutlives" | "unevenRecipe" | "runnyForDepth" | "strengthOverScalp" | "heatAgainstLeaflet" | "pastLeaflet" | "additiveLowersLift" | "noSuchDeveloper" | "notEnoughStock" | "runsLow";
+        FindingKind: "hardLine" | "frontNotBrighter" | "stripes" | "driesFirst" | "darkBehindHairline" | "bleedThrough" | "scalpContact" | "hotRoot" | "solidBlock" | "nothingDarkLeft" | "darkNape" | "partMismatch" | "weakSide" | "crownTooHigh" | "outOfReach" | "overlap" | "babyHairPainted" | "breakingHairPainted" | "skinAtRisk" | "lowlightOnTop" | "hiddenWork" | "moreThanHands" | "flatOrGreen" | "warmRoot" | "regrowthShows" | "testsMissing" | "bowlOutlives" | "unevenRecipe" | "runnyForDepth" | "strengthOverScalp" | "heatAgainstLeaflet" | "pastLeaflet" | "additiveLowersLift" | "noSuchDeveloper" | "notEnoughStock" | "runsLow" | "firstOver";
         FindingView: {
             id: string;
             kind: components["schemas"]["FindingKind"];
@@ -2915,6 +2953,28 @@ export interface components {
         ScaleState: "live" | "lost" | "overRange";
         /** @enum {unknown} */
         Scalp: "calm" | "irritated" | "broken";
+        ScoopsAnswer: {
+            /** Format: double */
+            scoops: number;
+            /** Format: double */
+            grams: number;
+            /** Format: double */
+            developerGrams: null | number;
+            /** Format: double */
+            ratioByWeight: null | number;
+            why: components["schemas"]["Sentence"];
+            whyParts?: null | components["schemas"]["SentencePiece"][];
+        };
+        ScoopsQuestion: {
+            /** Format: double */
+            gramsPerScoop: number;
+            /** Format: double */
+            scoops?: null | number;
+            /** Format: double */
+            grams?: null | number;
+            /** Format: double */
+            developerParts?: null | number;
+        };
         SecondLightener: {
             lightener: components["schemas"]["Lightener"];
             /** Format: double */
@@ -5253,6 +5313,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["BatchAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    PostDeskScoops: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScoopsQuestion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScoopsAnswer"];
                 };
             };
             /** @description Bad Request */

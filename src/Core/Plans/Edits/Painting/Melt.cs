@@ -1,3 +1,4 @@
+using Wendro.Core.Head;
 using Wendro.Core.Paint;
 using Wendro.Core.Section;
 using Wendro.Core.Units;
@@ -79,7 +80,9 @@ public sealed record Melt(
             var first = new PanelPaint(new Shape.Melt(), SeamsCm[0], SpreadCm: SpreadCm);
             var spread = Math.Round(first.StartOn(key, SeamsCm[0], plan.Seed) - SeamsCm[0], 1);
             var seams = SeamsCm.Select(s => Math.Max(StartCm + BlurCm / 2, s + spread)).ToArray();
-            var coats = Formulas.Select((formula, i) => Coat(formula, i, seams)).ToArray();
+            // At the face a sheet beneath keeps skin clean.
+            var lies = ZoneFacts.IsFaceFrame(key.Zone) ? LiesOn.Film : LiesOn.Nothing;
+            var coats = Formulas.Select((formula, i) => Coat(formula, i, seams) with { LiesOn = lies }).ToArray();
             plan = Panelwise.Each(plan, [key], _ => PanelPaint.Of(coats));
         }
 

@@ -3,6 +3,7 @@ import { useState } from "react";
 import type { Schemas } from "../../api/client";
 import parts from "../../style/parts.module.css";
 import { SeverityMark } from "../../views/SeverityMark";
+import { AdvisedPatterns } from "./AdvisedPatterns";
 import css from "./CanItBeDone.module.css";
 import { PatchForm } from "./PatchTests";
 import type { Consult } from "./useConsult";
@@ -82,6 +83,7 @@ export function CanItBeDone({ consult, client }: { consult: Consult; client: str
       <p>
         <b>{verdict.advised.technique}.</b> {verdict.advised.why}
       </p>
+      <AdvisedPatterns advised={verdict.advised.patterns} />
       <Popover
         trigger="click"
         content={

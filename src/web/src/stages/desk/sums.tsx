@@ -92,6 +92,18 @@ export const sums: readonly SumOf[] = [
     say: (a, units) => `${g(a.lightenerGrams, units)} lightener + ${g(a.developerGrams, units)} developer`,
   },
   {
+    path: "scoops",
+    title: "Scoops and grams",
+    fields: [
+      grams("gramsPerScoop", "A scoop of it holds"),
+      { key: "scoops", name: "Scoops", range: [0.1, 50, 0.5] },
+      byParts("developerParts", "To scoops of developer"),
+    ],
+    start: { gramsPerScoop: 12, scoops: 2, developerParts: 1 },
+    say: (a, units) => `${g(a.grams, units)} of it + ${g(a.developerGrams, units)} developer`,
+    also: (a) => [`1 : ${a.ratioByWeight.toFixed(2)} by weight`],
+  },
+  {
     path: "rescue",
     title: "Rescue a pour",
     fields: [
