@@ -190,6 +190,45 @@ var read = Stopwatches.Of(
 Stopwatches.Say("reading the four seen buffers once", read);
 Stopwatches.Say("  edit over reading", $"{edit.Median / read.Median:0.00} ×", "≤ 4 ×");
 Stopwatches.Say("  SkiaSharp redraw over edit", $"{skia.Median / edit.Median:0} ×", "≥ 300 ×");
+var stepped = painted.After(
+    painted
+        .Plan.Apply(
+            new Together([
+                new SetFormula(Formula.Colouring(FormulaId.D, 4, 10, 25)),
+                new AddStep(new Step(StepKind.Base, new Area(ToCm: 4), FormulaId.D), 0),
+                new SetFormula(
+                    Formula.Colouring(FormulaId.E, 8, 5, 15).Coloured(d => d with { Base = ColourBase.Gloss })
+                ),
+                new AddStep(new Step(StepKind.Gloss, new Area(), FormulaId.E)),
+            ]),
+            cutting
+        )
+        .Plan,
+    looks,
+    cutting
+);
+var steppedTurn = 0;
+Stopwatches.Say(
+    "the same with a base before and a gloss after",
+    Stopwatches.Of(
+        200,
+        () =>
+        {
+            steppedTurn++;
+            stepped = stepped.After(
+                stepped.Plan.Apply(
+                    new SetHeights([keys[steppedTurn * 37 % keys.Length]], StartCm: 4 + steppedTurn % 7),
+                    cutting
+                ).Plan,
+                looks,
+                cutting
+            );
+            _ = stepped.Findings.Count;
+        },
+        100
+    ),
+    "≤ 4 ms"
+);
 var full = Everything(looks, cutting);
 _ = full.AllFindings.Count;
 var fullTurn = 0;

@@ -123,6 +123,14 @@ internal static class ColourFindings
             var earlier = layers.Where(l => l.Step < layers[n].Step).ToArray();
             var (most, at) = (0.0, 0.0);
             var states = HairState.Of(hair.In(zone));
+            if (
+                colour.Level + DarkerBy >= Level.Lightest
+                || (states.All(s => s.Lifted < CountsAsLifted) && earlier.All(l => l.Formula.IsDeposit))
+            )
+            {
+                continue;
+            }
+
             var products = states.Select(s => Products.Of(earlier, hair, zone, s, Moment.Rinsed)).ToArray();
             var coverages = new double[earlier.Length];
             for (var s = StepCm / 2; s < length; s += StepCm)

@@ -13,6 +13,7 @@ public sealed class HairLooks
 {
     private readonly KeptViews kept;
     private readonly Lazy<HairOnHead> onHead;
+    private readonly Lazy<int[]> hairline;
     private readonly ConcurrentDictionary<Wear, Lazy<SeenWeights>> weights = new();
 
     /// <param name="head">The head.</param>
@@ -33,6 +34,12 @@ public sealed class HairLooks
         Part = part;
         this.kept = kept;
         onHead = new(() => new HairOnHead(head, hair, part, strands));
+        hairline = new(() =>
+            Enumerable
+                .Range(0, OnHead.Strands.Count)
+                .Where(i => OnHead.Strands.Scalp[i].FromHairlineCm < TiedHairline.DeepCm)
+                .ToArray()
+        );
     }
 
     /// <summary>The head.</summary>
@@ -46,6 +53,9 @@ public sealed class HairLooks
 
     /// <summary>The hair, sown and cut.</summary>
     public HairOnHead OnHead => onHead.Value;
+
+    /// <summary>Strands rooted at the hairline, all round.</summary>
+    public IReadOnlyList<int> HairlineStrands => hairline.Value;
 
     /// <summary>The hair as worn.</summary>
     public FallenHair Worn(Wear wear) => kept.Fallen.GetOrMake((this, wear), () => OnHead.Worn(wear));

@@ -38,7 +38,9 @@ public sealed class HeadLevels
         tied = counted?.Tied ?? new(() => on.TiedAs is { } how ? Count(how) : null);
         shares = before?.shares ?? new(() => SharesOf(Wear.Down));
         hidden = before?.hidden ?? new(HardlySeenAnywhere);
-        hairline = new(() => on.TiedAs is { } how ? Blend.TiedHairline.Of(on, on.Looks.Weights(how), Bytes) : null);
+        hairline = new(() =>
+            Tied is { } counted ? Blend.TiedHairline.Of(on, on.Looks.Weights(on.TiedAs!.Value), counted, Bytes) : null
+        );
         measures = new(() => Measures.Of(Down, on.Hair, shares.Value));
     }
 

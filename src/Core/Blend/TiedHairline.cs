@@ -21,42 +21,36 @@ public readonly record struct TiedHairline(double Band, double Behind)
 
     /// <summary>Reads it; null where too little is seen.</summary>
     /// <param name="on">The head.</param>
-    /// <param name="tied">What is seen tied back.</param>
+    /// <param name="weights">What is seen tied back.</param>
+    /// <param name="tied">The same counted.</param>
     /// <param name="levels">Level bytes, strands × 64.</param>
-    public static TiedHairline? Of(OnHead on, SeenWeights tied, byte[] levels)
+    public static TiedHairline? Of(OnHead on, SeenWeights weights, Tally tied, byte[] levels)
     {
         ArgumentNullException.ThrowIfNull(on);
+        ArgumentNullException.ThrowIfNull(weights);
         ArgumentNullException.ThrowIfNull(tied);
         ArgumentNullException.ThrowIfNull(levels);
-        var scalp = on.Looks.OnHead.Strands.Scalp;
-        var (bandSum, bandSeen, behindSum, behindSeen) = (0L, 0L, 0L, 0L);
-        for (var i = 0; i < scalp.Length; i++)
+        var behind = tied.LevelOf(z => !IsBelow(z) && !ZoneFacts.IsFaceFrame(z));
+        var (sum, seen) = (0L, 0L);
+        foreach (var i in on.Looks.HairlineStrands)
         {
-            var zone = (Zone)on.Map.Zone[i];
-            if (zone is Zone.Nape or Zone.LowerBack)
+            if (IsBelow((Zone)on.Map.Zone[i]))
             {
                 continue;
             }
 
-            var hairline = scalp[i].FromHairlineCm < DeepCm;
-            for (var c = tied.Start[i]; c < tied.Start[i + 1]; c++)
+            for (var c = weights.Start[i]; c < weights.Start[i + 1]; c++)
             {
-                var (weight, level) = (tied.All[c], levels[i * Fall.Places.Count + tied.Place[c]]);
-                if (!hairline)
+                if (weights.Bin[c] * SeenWeights.BinCm < ShownCm)
                 {
-                    behindSum += weight * level;
-                    behindSeen += weight;
-                }
-                else if (tied.Bin[c] * SeenWeights.BinCm < ShownCm)
-                {
-                    bandSum += weight * level;
-                    bandSeen += weight;
+                    sum += weights.All[c] * levels[i * Fall.Places.Count + weights.Place[c]];
+                    seen += weights.All[c];
                 }
             }
         }
 
-        return bandSeen < Few || behindSeen < Few
-            ? null
-            : new(1 + bandSum * LevelsPerByte / bandSeen, 1 + behindSum * LevelsPerByte / behindSeen);
+        return seen < Few || behind is not { } rest ? null : new(1 + sum * LevelsPerByte / seen, rest);
     }
+
+    private static bool IsBelow(Zone zone) => zone is Zone.Nape or Zone.LowerBack;
 }
