@@ -216,10 +216,12 @@ Stopwatches.Say(
         {
             steppedTurn++;
             stepped = stepped.After(
-                stepped.Plan.Apply(
-                    new SetHeights([keys[steppedTurn * 37 % keys.Length]], StartCm: 4 + steppedTurn % 7),
-                    cutting
-                ).Plan,
+                stepped
+                    .Plan.Apply(
+                        new SetHeights([keys[steppedTurn * 37 % keys.Length]], StartCm: 4 + steppedTurn % 7),
+                        cutting
+                    )
+                    .Plan,
                 looks,
                 cutting
             );

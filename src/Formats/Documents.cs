@@ -42,19 +42,33 @@ public static class Documents
     /// </summary>
     private static readonly Dictionary<Type, (string Words, Upgrade[] Steps)> Chain = new()
     {
-        [typeof(HairProfile)] = ("hair profile", []),
+        [typeof(HairProfile)] = ("hair profile", [OldPieces]),
         [typeof(Consultation)] = ("consultation", []),
-        [typeof(Plan)] = ("plan", []),
-        [typeof(PlanEdit)] = ("edit", []),
-        [typeof(IReadOnlyList<PlanEdit>)] = ("pattern", []),
-        [typeof(Formula)] = ("formula", []),
+        [typeof(Plan)] = ("plan", [Steps]),
+        [typeof(PlanEdit)] = ("edit", [Steps]),
+        [typeof(IReadOnlyList<PlanEdit>)] = ("pattern", [Steps]),
+        [typeof(Formula)] = ("formula", [Reflects]),
         [typeof(Recipe)] = ("recipe", []),
-        [typeof(BowlEvent)] = ("weighing", []),
+        [typeof(BowlEvent)] = ("weighing", [Adjusting]),
         [typeof(Product)] = ("product", []),
         [typeof(HouseRules)] = ("set of house rules", []),
-        [typeof(PlanFile)] = ("plan file", []),
-        [typeof(VisitFile)] = ("visit file", []),
+        [typeof(PlanFile)] = ("plan file", [Steps]),
+        [typeof(VisitFile)] = ("visit file", [Steps]),
     };
+
+    // What version 1 had not, and means as it stands: an older program must say it can't read it, not lose it.
+
+    /// <summary>Version 2: a plan has steps, paint can melt, colours have a reflect and a base.</summary>
+    private static void Steps(JsonObject document) { }
+
+    /// <summary>Version 2: old pieces are marked on the map.</summary>
+    private static void OldPieces(JsonObject document) { }
+
+    /// <summary>Version 2: a colour has a reflect and a base.</summary>
+    private static void Reflects(JsonObject document) { }
+
+    /// <summary>Version 2: a mixed bowl is thickened or loosened.</summary>
+    private static void Adjusting(JsonObject document) { }
 
     /// <summary>Kinds of documents that are stored.</summary>
     public static IEnumerable<Type> Kinds => Chain.Keys;

@@ -116,6 +116,7 @@ public sealed record HairProfile(
             GreyShare = 0,
             Condition = Condition.Sound,
             Own = null,
+            Marked = Marks.All(m => m.TellsInFalling) ? Marked : Marks.Where(m => m.TellsInFalling).ToArray(),
             ByZone = null,
         };
 

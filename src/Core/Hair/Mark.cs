@@ -17,6 +17,12 @@ public enum MarkKind
 
     /// <summary>Clipped short: there is nothing to paint.</summary>
     Undercut,
+
+    /// <summary>A piece that was lightened before.</summary>
+    OldLight,
+
+    /// <summary>A piece that stayed or grew dark between light ones.</summary>
+    OldDark,
 }
 
 /// <summary>A marked place on the crown map.</summary>
@@ -25,17 +31,25 @@ public enum MarkKind
 /// <param name="Y">On the crown map, cm, + her face.</param>
 /// <param name="RadiusCm">How far it reaches, cm on the head, 0.5..12.</param>
 /// <param name="Clockwise">Which way a swirl turns, seen from above.</param>
+/// <param name="StartCm">Where an old piece begins, cm from the scalp; null where nobody looked.</param>
 public sealed record Mark(
     MarkKind Kind,
     [property: Within(-20, 20, "cm")] double X,
     [property: Within(-22, 16, "cm")] double Y,
     [property: Within(Mark.LeastCm, Mark.MostCm, "cm")] double RadiusCm,
-    bool Clockwise = true
+    bool Clockwise = true,
+    [property: Within(0, 60, "cm")] double? StartCm = null
 )
 {
     /// <summary>Least and greatest reach of a mark, cm.</summary>
     public const double LeastCm = 0.5,
         MostCm = 12;
+
+    /// <summary>Whether it makes a difference to how hair falls: an old piece is only another colour.</summary>
+    public bool TellsInFalling => Kind is not (MarkKind.OldLight or MarkKind.OldDark);
+
+    /// <summary>The same on the other side of the head.</summary>
+    public Mark Mirrored() => this with { X = -X };
 
     /// <summary>Where on the crown map.</summary>
     public MapPoint Map => new(X, Y);
@@ -52,6 +66,8 @@ public sealed record Mark(
             MarkKind.Breakage => "breakage",
             MarkKind.BabyHair => "new baby hair",
             MarkKind.Undercut => "undercut",
+            MarkKind.OldLight => "old light piece",
+            MarkKind.OldDark => "old dark piece",
         };
 }
 

@@ -1,5 +1,6 @@
 using Wendro.Core.Blend;
 using Wendro.Core.Fall;
+using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
@@ -36,6 +37,9 @@ public sealed class EditKindsTests
             },
             { new AddStep(new Step(StepKind.Gloss, new Area(), FormulaId.B)), "Added a step: gloss, all lengths" },
             { new SetStep(0, Step.Usual), "Changed step 1: lighten" },
+            { new Contour(FaceShape.Round), "Contoured the face: depth beside the cheeks, light above" },
+            { new Melt(One, [FormulaId.A, FormulaId.B], [10]), "Melted 2 colours on 1 panel" },
+            { new OnlyDarkPieces(), "Painted only the dark pieces" },
             { new RemoveStep(1), "Removed step 2" },
             { new MoveStep(0, 2), "Moved step 1 to 3" },
             { new Together([new DropCrown(1)]), "Dropped the crown 1 cm" },

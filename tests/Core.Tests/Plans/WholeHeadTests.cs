@@ -134,6 +134,82 @@ public sealed class WholeHeadTests
     }
 
     [Fact]
+    public void Marked_pieces_are_followed_where_they_lie_and_mirrored_when_the_part_has_moved()
+    {
+        var hair = Grown with
+        {
+            Marked = [new(MarkKind.OldLight, 5, -3, 3, StartCm: 8), new(MarkKind.OldDark, -6, -5, 2.5)],
+        };
+        var (looks, cutting) = Given.Looks(hair);
+        var whole = PlannedHead.Of(
+            looks,
+            cutting,
+            ZoneFacts.All.Aggregate(Plan.Fresh(), (p, z) => p.Apply(new PaintZone(z, Soft), cutting).Plan)
+        );
+        PlannedPanel[] After(PlanEdit move)
+        {
+            var applied = whole.Plan.Apply(move, cutting);
+            Assert.Empty(applied.Problems);
+            return In(whole.After(applied.Plan, looks, cutting), [.. ZoneFacts.All]).ToArray();
+        }
+
+        var followed = After(new FollowOldPieces());
+        Each.Of(followed, p => Assert.InRange(p.Panel.Centre.Map.X, 2, 8));
+        Each.Of(followed, p => Assert.Equal(2, p.Painted!.Paint.StartCm, 1e-9));
+        Each.Of(After(new FollowOldPieces(Mirrored: true)), p => Assert.InRange(p.Panel.Centre.Map.X, -8, -2));
+        Each.Of(After(new OnlyDarkPieces()), p => Assert.InRange(p.Panel.Centre.Map.X, -8.5, -3.5));
+
+        var colour = whole.Plan.Apply(new SetFormula(Formula.Colouring(FormulaId.B, 6, 10, 30)), cutting).Plan;
+        var softened = colour.Apply(new SoftenOldPieces(FormulaId.B), cutting);
+        Assert.True(softened.Succeeded);
+        Assert.Equal(
+            followed.Length,
+            softened.Plan.Zones.Values.SelectMany(z => z.Paint.Values).Count(p => p.Formula == FormulaId.B)
+        );
+        Assert.NotEmpty(whole.Plan.Apply(new SoftenOldPieces(FormulaId.A), cutting).Problems);
+        Assert.NotEmpty(Whole().Plan.Apply(new OnlyDarkPieces(), Given.Cutting).Problems);
+
+        // A piece that was coloured once falls as any other hair.
+        Assert.Equal(Grown.AsItFalls(), hair.AsItFalls());
+    }
+
+    [Theory]
+    [InlineData(FaceShape.Round)]
+    [InlineData(FaceShape.Square)]
+    [InlineData(FaceShape.Long)]
+    [InlineData(FaceShape.Heart)]
+    public void Contouring_keeps_depth_where_the_face_is_to_look_narrower_and_opens_it_elsewhere(FaceShape face)
+    {
+        var before = Whole();
+        var edit = new Contour(face);
+        var applied = before.Plan.Apply(edit, Given.Cutting);
+        Assert.Empty(applied.Problems);
+        Assert.Contains(Contour.Words(face), edit.Label().ToString(), StringComparison.Ordinal);
+        double Start(Plan plan, PanelKey key) => plan.Zones[key.Zone].Of(key)!.StartOn(key, 30, plan.Seed);
+        var moved = In(before, Zone.FaceFrameLeft)
+            .OrderBy(p => p.Panel.Centre.Position.Y)
+            .Select(p => Start(applied.Plan, p.Panel.Key) - Start(before.Plan, p.Panel.Key))
+            .ToArray();
+        var (jaw, brow) = (moved[0], moved[^1]);
+        Assert.True(
+            face switch
+            {
+                FaceShape.Round => brow < 0 && moved.Max() > 1,
+                FaceShape.Square => jaw > 1.5 && brow < 0,
+                FaceShape.Long => jaw > 0 && brow > 0 && moved.Min() < 0,
+                _ => jaw < -1 && brow > 1,
+            },
+            string.Join(" ", moved.Select(m => m.ToString("0.0")))
+        );
+
+        // Behind it pieces step deeper.
+        Each.Of(
+            In(before, Zone.SideLeft),
+            p => Assert.Equal(1.5, Start(applied.Plan, p.Panel.Key) - Start(before.Plan, p.Panel.Key), 0.01)
+        );
+    }
+
+    [Fact]
     public void Without_old_light_there_is_nothing_to_follow()
     {
         Assert.NotEmpty(Whole().Plan.Apply(new FollowOldPieces(), Given.Cutting).Problems);

@@ -1519,6 +1519,8 @@ export interface components {
         };
         /** @enum {unknown} */
         Face: "surface" | "underside" | "both";
+        /** @enum {unknown} */
+        FaceShape: "oval" | "round" | "square" | "long" | "heart";
         Figure: {
             name: string;
             /** Format: double */
@@ -1943,9 +1945,11 @@ export interface components {
             radiusCm: number;
             /** @default true */
             clockwise: boolean;
+            /** Format: double */
+            startCm?: null | number;
         };
         /** @enum {unknown} */
-        MarkKind: "swirl" | "breakage" | "babyHair" | "undercut";
+        MarkKind: "swirl" | "breakage" | "babyHair" | "undercut" | "oldLight" | "oldDark";
         MassAnswer: {
             /** Format: double */
             grams: number;
@@ -2284,7 +2288,7 @@ export interface components {
             cautions: string[];
             strands: null | components["schemas"]["StrandLevelsView"];
         };
-        PlanEdit: components["schemas"]["PlanEditAddCoat"] | components["schemas"]["PlanEditAddStep"] | components["schemas"]["PlanEditAlternatePanels"] | components["schemas"]["PlanEditAlternateRows"] | components["schemas"]["PlanEditClearPanels"] | components["schemas"]["PlanEditClearZone"] | components["schemas"]["PlanEditCutZone"] | components["schemas"]["PlanEditDismiss"] | components["schemas"]["PlanEditDropCrown"] | components["schemas"]["PlanEditExcludeZone"] | components["schemas"]["PlanEditFollowOldPieces"] | components["schemas"]["PlanEditHeed"] | components["schemas"]["PlanEditIncludeZone"] | components["schemas"]["PlanEditLeaveOut"] | components["schemas"]["PlanEditMatchPart"] | components["schemas"]["PlanEditMelt"] | components["schemas"]["PlanEditMirrorSide"] | components["schemas"]["PlanEditMovePart"] | components["schemas"]["PlanEditMoveStep"] | components["schemas"]["PlanEditPaintPanels"] | components["schemas"]["PlanEditPaintZone"] | components["schemas"]["PlanEditRaiseFaceFrame"] | components["schemas"]["PlanEditRemoveStep"] | components["schemas"]["PlanEditSetBand"] | components["schemas"]["PlanEditSetBlur"] | components["schemas"]["PlanEditSetCovering"] | components["schemas"]["PlanEditSetDepth"] | components["schemas"]["PlanEditSetFace"] | components["schemas"]["PlanEditSetFormula"] | components["schemas"]["PlanEditSetFrame"] | components["schemas"]["PlanEditSetHandling"] | components["schemas"]["PlanEditSetHeights"] | components["schemas"]["PlanEditSetLimits"] | components["schemas"]["PlanEditSetOrder"] | components["schemas"]["PlanEditSetReach"] | components["schemas"]["PlanEditSetShape"] | components["schemas"]["PlanEditSetStep"] | components["schemas"]["PlanEditSetStrokes"] | components["schemas"]["PlanEditSetStyling"] | components["schemas"]["PlanEditSetWears"] | components["schemas"]["PlanEditSetWish"] | components["schemas"]["PlanEditSpreadHeights"] | components["schemas"]["PlanEditSwapCoats"] | components["schemas"]["PlanEditTakeCoat"] | components["schemas"]["PlanEditTakeIn"] | components["schemas"]["PlanEditTaper"] | components["schemas"]["PlanEditThinHairline"] | components["schemas"]["PlanEditTogether"] | components["schemas"]["PlanEditTouchUpRegrowth"] | components["schemas"]["PlanEditUseFormula"];
+        PlanEdit: components["schemas"]["PlanEditAddCoat"] | components["schemas"]["PlanEditAddStep"] | components["schemas"]["PlanEditAlternatePanels"] | components["schemas"]["PlanEditAlternateRows"] | components["schemas"]["PlanEditClearPanels"] | components["schemas"]["PlanEditClearZone"] | components["schemas"]["PlanEditContour"] | components["schemas"]["PlanEditCutZone"] | components["schemas"]["PlanEditDismiss"] | components["schemas"]["PlanEditDropCrown"] | components["schemas"]["PlanEditExcludeZone"] | components["schemas"]["PlanEditFollowOldPieces"] | components["schemas"]["PlanEditHeed"] | components["schemas"]["PlanEditIncludeZone"] | components["schemas"]["PlanEditLeaveOut"] | components["schemas"]["PlanEditMatchPart"] | components["schemas"]["PlanEditMelt"] | components["schemas"]["PlanEditMirrorSide"] | components["schemas"]["PlanEditMovePart"] | components["schemas"]["PlanEditMoveStep"] | components["schemas"]["PlanEditOnlyDarkPieces"] | components["schemas"]["PlanEditPaintPanels"] | components["schemas"]["PlanEditPaintZone"] | components["schemas"]["PlanEditRaiseFaceFrame"] | components["schemas"]["PlanEditRemoveStep"] | components["schemas"]["PlanEditSetBand"] | components["schemas"]["PlanEditSetBlur"] | components["schemas"]["PlanEditSetCovering"] | components["schemas"]["PlanEditSetDepth"] | components["schemas"]["PlanEditSetFace"] | components["schemas"]["PlanEditSetFormula"] | components["schemas"]["PlanEditSetFrame"] | components["schemas"]["PlanEditSetHandling"] | components["schemas"]["PlanEditSetHeights"] | components["schemas"]["PlanEditSetLimits"] | components["schemas"]["PlanEditSetOrder"] | components["schemas"]["PlanEditSetReach"] | components["schemas"]["PlanEditSetShape"] | components["schemas"]["PlanEditSetStep"] | components["schemas"]["PlanEditSetStrokes"] | components["schemas"]["PlanEditSetStyling"] | components["schemas"]["PlanEditSetWears"] | components["schemas"]["PlanEditSetWish"] | components["schemas"]["PlanEditSoftenOldPieces"] | components["schemas"]["PlanEditSpreadHeights"] | components["schemas"]["PlanEditSwapCoats"] | components["schemas"]["PlanEditTakeCoat"] | components["schemas"]["PlanEditTakeIn"] | components["schemas"]["PlanEditTaper"] | components["schemas"]["PlanEditThinHairline"] | components["schemas"]["PlanEditTogether"] | components["schemas"]["PlanEditTouchUpRegrowth"] | components["schemas"]["PlanEditUseFormula"];
         PlanEditAddCoat: {
             /** @enum {string} */
             kind?: "addCoat";
@@ -2326,6 +2330,11 @@ export interface components {
             kind?: "clearZone";
             zone: components["schemas"]["Zone"];
         };
+        PlanEditContour: {
+            /** @enum {string} */
+            kind?: "contour";
+            face: components["schemas"]["FaceShape"];
+        };
         PlanEditCutZone: {
             /** @enum {string} */
             kind?: "cutZone";
@@ -2365,6 +2374,8 @@ export interface components {
         PlanEditFollowOldPieces: {
             /** @enum {string} */
             kind?: "followOldPieces";
+            /** @default false */
+            mirrored: boolean;
         };
         PlanEditHeed: {
             /** @enum {string} */
@@ -2435,6 +2446,12 @@ export interface components {
             number: number;
             /** Format: int32 */
             to: number;
+        };
+        PlanEditOnlyDarkPieces: {
+            /** @enum {string} */
+            kind?: "onlyDarkPieces";
+            /** @default false */
+            mirrored: boolean;
         };
         PlanEditPaintPanels: {
             /** @enum {string} */
@@ -2630,6 +2647,11 @@ export interface components {
             /** @enum {string} */
             kind?: "setWish";
             wish: components["schemas"]["Wish"];
+        };
+        PlanEditSoftenOldPieces: {
+            /** @enum {string} */
+            kind?: "softenOldPieces";
+            formula: components["schemas"]["FormulaId"];
         };
         PlanEditSpreadHeights: {
             /** @enum {string} */

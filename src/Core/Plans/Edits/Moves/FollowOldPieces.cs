@@ -1,21 +1,34 @@
+using Wendro.Core.Hair;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
 
 /// <summary>
-/// Leaves as many painted panels as there are old light pieces, and begins above where these begin. Needs a lightened
-/// band.
+/// Leaves painted what follows the old light pieces: those marked on the map where they lie, each begun above where it
+/// begins; or, where only a lightened band is known, as many panels as there are old pieces.
 /// </summary>
+/// <param name="Mirrored">Whether the marked pieces are followed on the other side of the head.</param>
 [Kind("followOldPieces")]
-public sealed record FollowOldPieces : PlanEdit
+public sealed record FollowOldPieces(bool Mirrored = false) : PlanEdit
 {
     /// <inheritdoc/>
-    public override Sentence Label() => "Followed the old pieces";
+    public override Sentence Label() => Mirrored ? "Followed the old pieces, mirrored" : "Followed the old pieces";
 
-    internal override void Check(EditChecks on) => OldLight.Check(on);
+    internal override void Check(EditChecks on)
+    {
+        if (!OldPieces.Any(on.Cutting.Hair, MarkKind.OldLight))
+        {
+            OldLight.Check(on);
+        }
+    }
 
     internal override Edited Make(Plan plan, Cutting cutting)
     {
+        if (OldPieces.Any(cutting.Hair, MarkKind.OldLight))
+        {
+            return OldPieces.Only(plan, cutting, MarkKind.OldLight, Mirrored);
+        }
+
         var old = OldLight.Of(cutting.Hair)!;
         var seen = 0;
         return Painted.Each(

@@ -20,6 +20,8 @@ const kinds: Record<Schemas["MarkKind"], { words: string; radius: number }> = {
   breakage: { words: "breakage", radius: 2 },
   babyHair: { words: "new baby hair", radius: 2.5 },
   undercut: { words: "undercut", radius: 5 },
+  oldLight: { words: "old light piece", radius: 1.5 },
+  oldDark: { words: "old dark piece", radius: 1.5 },
 };
 
 interface Props {
@@ -159,6 +161,20 @@ export function MarksMap({ consult, plan, colours, edit, tryOut }: Props) {
                   error={consult.errors[`marked[${i}].y`]}
                   onSet={(y) => change(i, { y })}
                 />
+                {(m.kind === "oldLight" || m.kind === "oldDark") && (
+                  <Num
+                    name="Begins"
+                    unit="cm"
+                    min={0}
+                    max={60}
+                    step={0.5}
+                    value={m.startCm ?? null}
+                    placeholder="–"
+                    error={consult.errors[`marked[${i}].startCm`]}
+                    onSet={(startCm) => change(i, { startCm })}
+                    onEmpty={() => change(i, { startCm: null })}
+                  />
+                )}
                 {m.kind === "swirl" && (
                   <Line name="Turns clockwise">
                     <Switch

@@ -1,6 +1,6 @@
 import { Button, Dropdown, InputNumber, Popover } from "antd";
 import { useState } from "react";
-import type { PanelView, PlanEdit, PlanView } from "../../api/client";
+import type { PanelView, PlanEdit, PlanView, Schemas } from "../../api/client";
 import parts from "../../style/parts.module.css";
 import { zoneWords } from "../../views/words";
 
@@ -19,6 +19,14 @@ interface Move {
   make(values: number[]): PlanEdit;
 }
 
+/** What contouring does by the shape of the face. */
+const faces: [Schemas["FaceShape"], string][] = [
+  ["round", "depth beside the cheeks"],
+  ["square", "depth at the jaw"],
+  ["long", "light beside the cheeks"],
+  ["heart", "light at the jaw"],
+];
+
 const cm = (name: string, value: number, min = 0.5, max = 40) => ({ name, value, min, max, unit: "cm" });
 
 function movesOf(plan: PlanView, panel: PanelView, picked: string[]): Move[] {
@@ -27,6 +35,7 @@ function movesOf(plan: PlanView, panel: PanelView, picked: string[]): Move[] {
   const zoneKeys = plan.panels.filter((p) => p.zone === panel.zone && p.paint).map((p) => p.key);
   const some = picked.length > 1 ? picked : zoneKeys;
   const where = picked.length > 1 ? "the picked panels" : zone;
+  const marked = (kind: Schemas["MarkKind"]) => plan.hair.marked?.some((m) => m.kind === kind) === true;
   const old = plan.hair.history?.some((b) => b.state === "lightened");
   const moves: Move[] = [
     {
@@ -97,9 +106,45 @@ function movesOf(plan: PlanView, panel: PanelView, picked: string[]): Move[] {
       asks: [cm("along the hairline", 0.5, 0.2, 1.5)],
       make: ([sizeCm]) => ({ kind: "leaveOut", region: "babyHair", sizeCm, reason: "baby hair", by: "hand" }),
     },
-    ...(old
+    ...(marked("oldDark")
       ? ([
-          { key: "follow", words: "Follow the old pieces", make: () => ({ kind: "followOldPieces" }) },
+          {
+            key: "dark",
+            words: "Paint only the dark pieces",
+            make: () => ({ kind: "onlyDarkPieces", mirrored: false }),
+          },
+        ] as Move[])
+      : []),
+    ...(marked("oldLight")
+      ? ([
+          {
+            key: "followMirrored",
+            words: "Follow the old pieces, mirrored",
+            make: () => ({ kind: "followOldPieces", mirrored: true }),
+          },
+          ...plan.plan.formulas
+            .filter((f) => f.depositLevel != null)
+            .map((f) => ({
+              key: `soften${f.id}`,
+              words: `Soften the old pieces with ${f.id}`,
+              make: () => ({ kind: "softenOldPieces", formula: f.id }),
+            })),
+        ] as Move[])
+      : []),
+    ...faces.map(
+      ([face, does]): Move => ({
+        key: `contour ${face}`,
+        words: `Contour a ${face} face: ${does}`,
+        make: () => ({ kind: "contour", face }),
+      }),
+    ),
+    ...(old || marked("oldLight")
+      ? ([
+          {
+            key: "follow",
+            words: "Follow the old pieces",
+            make: () => ({ kind: "followOldPieces", mirrored: false }),
+          },
           { key: "touch", words: "Touch up only the regrowth", make: () => ({ kind: "touchUpRegrowth" }) },
         ] as Move[])
       : []),
