@@ -99,6 +99,26 @@ public sealed class Shots
         );
         Take(app, "patterns");
 
+        Open(app, "Ottoline Fjeldra");
+        app.Button("Compare with… ▾").Click();
+        app.Click("before toner", By.XPath("//li[@role='menuitem'][normalize-space(.)='before toner']"));
+        app.Button("Side by side").Click();
+        app.Until("two heads", d => d.FindElements(By.CssSelector("canvas[data-drawn]")).Count == 2 ? d : null);
+        Take(app, "raw-toned");
+        app.Button("End comparing").Click();
+        foreach (var step in new[] { "Root base, then rinse", "Gloss over all" })
+        {
+            app.Button("Add a step…").Click();
+            app.Click(step, By.XPath($"//li[@role='menuitem'][normalize-space(.)='{step}']"));
+        }
+
+        app.Until(
+            "three steps",
+            d => d.FindElements(By.CssSelector("ol[aria-label='Steps of the visit'] li")).Count == 3 ? d : null
+        );
+        Drawn(app, "worn down");
+        Take(app, "steps");
+
         Open(app, "Maelis Thornby");
         app.Click("Mix", By.XPath("//nav//a[contains(., 'Mix')]"));
         app.Click("bowl 1", By.XPath("//div[@aria-label='Bowls']//button[normalize-space(.)='1']"));
@@ -131,7 +151,7 @@ public sealed class Shots
             "every sum has its answer",
             d =>
                 d.FindElements(By.CssSelector("[aria-label='Sums'] [role='status'] > p:first-child:not([role])")).Count
-                == 11
+                == 12
                     ? d
                     : null
         );
