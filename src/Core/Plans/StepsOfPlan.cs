@@ -29,7 +29,9 @@ public static class StepsOfPlan
         return own >= 0 ? own : main;
     }
 
-    /// <summary>What is laid over whole areas, in the order it is; an area without zones reaches all that are worked.</summary>
+    /// <summary>
+    /// What is laid over whole areas, in the order it is; an area without zones reaches all that are worked.
+    /// </summary>
     public static IReadOnlyList<AreaCoat> AreasOf(this Plan plan)
     {
         var worked = ZoneFacts.All.Where(z => plan.Zones[z].Excluded is null).ToArray();

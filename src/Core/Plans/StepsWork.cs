@@ -5,7 +5,9 @@ using Wendro.Core.Timing;
 
 namespace Wendro.Core.Plans;
 
-/// <summary>The work of a planned head step by step: which panels in which order, which areas, the waits between.</summary>
+/// <summary>
+/// The work of a planned head step by step: which panels in which order, which areas, the waits between.
+/// </summary>
 internal sealed class StepsWork
 {
     private readonly Plan plan;

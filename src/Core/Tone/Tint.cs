@@ -17,7 +17,9 @@ public readonly record struct Tint(byte Index)
     private const int FirstColoured = FirstLifted + LiftedSteps;
     private const int Bases = 3;
 
-    /// <summary>How strongly hair is coloured, as a dose that was taken up. Model assumption: the eye's steps.</summary>
+    /// <summary>
+    /// How strongly hair is coloured, as a dose that was taken up. Model assumption: the eye's steps.
+    /// </summary>
     private static readonly double[] Strengths = [.1, .2, .35, .55, .85, 1.3, 2.0];
 
     /// <summary>The same on white hair, which takes colour or doesn't.</summary>

@@ -163,7 +163,8 @@ internal static class ConsultEndpoints
             .ProducesValidationProblem()
             .WithName("PostLookHair")
             .WithSummary(
-                "Level byte and tint byte by turns of the head as a wish would have it, strands × 64 × 2; stores nothing"
+                "Level byte and tint byte by turns of the head as a wish would have it, strands × 64 × 2; "
+                    + "stores nothing"
             );
     }
 

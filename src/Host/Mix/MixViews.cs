@@ -262,53 +262,6 @@ internal sealed record Offers(
         );
 }
 
-/// <summary>One step of the visit on the clock.</summary>
-/// <param name="Number">Which, from 0.</param>
-/// <param name="Kind">What it is for.</param>
-/// <param name="Words">What it is, in plain words.</param>
-/// <param name="Formula">What is laid over its area; null for what is painted on panels, and for a treatment.</param>
-/// <param name="Grams">What it takes, g.</param>
-/// <param name="FromMinute">When it is begun, minutes into the work.</param>
-/// <param name="LaidAtMinute">When all of it is laid.</param>
-/// <param name="DoneAtMinute">When the last of it has worked.</param>
-/// <param name="NextAtMinute">When the next step can begin.</param>
-/// <param name="Rinse">Whether it is rinsed before the next.</param>
-internal sealed record VisitStepView(
-    int Number,
-    StepKind Kind,
-    string Words,
-    string? Formula,
-    double Grams,
-    double FromMinute,
-    double LaidAtMinute,
-    double DoneAtMinute,
-    double NextAtMinute,
-    bool Rinse
-)
-{
-    public static IReadOnlyList<VisitStepView> Of(PlannedMix mix)
-    {
-        var plan = mix.Head.Plan;
-        var steps = plan.StepsOf();
-        return mix
-            .Timeline.Steps.Select(t => new VisitStepView(
-                t.Number,
-                steps[t.Number].Kind,
-                steps[t.Number].Words,
-                steps[t.Number].Formula?.ToString(),
-                mix.AreaTakes.Where(a => a.Step == t.Number).Sum(a => a.Grams)
-                    + mix.Takes.Where(p => steps[t.Number].IsPainted && plan.StepOf(p.Formula) == t.Number)
-                        .Sum(p => p.Grams),
-                t.From,
-                t.LaidAt,
-                t.DoneAt,
-                t.NextAt,
-                steps[t.Number].Rinse
-            ))
-            .ToArray();
-    }
-}
-
 /// <summary>A plan as bowls.</summary>
 /// <param name="Client">Her name.</param>
 /// <param name="StartsAt">When the visit starts.</param>

@@ -67,8 +67,8 @@ internal static class HeadEndpoints
             .ProducesValidationProblem()
             .WithName("GetLevels")
             .WithSummary(
-                "Level bytes to draw, strands × 64, at a moment (before, rinsed, minutes, after a step like s1, minutes "
-                    + "of a step like s2m20, or weeks of growth like 12w), of this or an earlier revision"
+                "Level bytes to draw, strands × 64, at a moment (before, rinsed, minutes, after a step like s1, "
+                    + "minutes of a step like s2m20, or weeks of growth like 12w), of this or an earlier revision"
             );
 
         visit
@@ -129,7 +129,8 @@ internal static class HeadEndpoints
             .ProducesValidationProblem()
             .WithName("GetPicture")
             .WithSummary(
-                "The head as a PNG picture: raw; with a tone (−1 cool .. 1 warm), or toned as its plan wishes, after toning"
+                "The head as a PNG picture: raw; with a tone (−1 cool .. 1 warm), or toned as its plan wishes, "
+                    + "after toning"
             );
 
         var colours = app.MapGroup("/api/colours").WithTags("Shell");

@@ -30,7 +30,9 @@ public sealed class StepsTests
     private static AddStep Over(StepKind kind, FormulaId formula, Area? area = null, int? at = null) =>
         new(new Step(kind, area ?? new Area(), formula), at);
 
-    /// <summary>Places of all strands between two distances from the scalp, that lie in painted panels or not.</summary>
+    /// <summary>
+    /// Places of all strands between two distances from the scalp, that lie in painted panels or not.
+    /// </summary>
     private static IEnumerable<(double Level, TintMeaning Tint)> At(
         PlannedHead head,
         double from,

@@ -134,8 +134,8 @@ export async function fetchSeen(
 }
 
 /**
- * Colours a head by looking up every sample's level and tint. Samples of the panels in `lit` shine through in the accent colour
- * by a share `glow` 0..1, to show where they are.
+ * Colours a head by looking up every sample's level and tint. Samples of the panels in `lit` shine through in the
+ * accent colour by a share `glow` 0..1, to show where they are.
  */
 export function colourHead(
   image: ImageData,

@@ -1,10 +1,9 @@
-import { Button, InputNumber, Popover } from "antd";
+import { Button, InputNumber } from "antd";
 import { type RefObject, useState } from "react";
-import type { Schemas } from "../../api/client";
 import parts from "../../style/parts.module.css";
 import { tokens } from "../../style/tokens";
-import { Num } from "../../views/Num";
 import { quantity, useUnits } from "../../views/units";
+import { Adjust } from "./Adjust";
 import { BowlPicture } from "./BowlPicture";
 import { ScaleHands } from "./ScaleHands";
 import type { Bowl, Mixing } from "./useMix";
@@ -356,56 +355,5 @@ function Typed({ name, open, onTake }: { name: string; open: boolean; onTake(gra
         Take this weight
       </Button>
     </form>
-  );
-}
-
-/** A little more of one thing into what is mixed: what was added is weighed, and the true ratio counts. */
-function Adjust({
-  word,
-  by,
-  of,
-  g,
-  busy,
-  added,
-}: {
-  word: string;
-  by: Schemas["Adjusting"];
-  of: string;
-  g(grams: number): string;
-  busy: boolean;
-  added(grams: number): Promise<boolean>;
-}) {
-  const [open, setOpen] = useState(false);
-  const [weighed, setWeighed] = useState(Math.round(by.grams * 10) / 10);
-  return (
-    <Popover
-      trigger="click"
-      open={open}
-      onOpenChange={(o) => {
-        setOpen(o);
-        setWeighed(Math.round(by.grams * 10) / 10);
-      }}
-      content={
-        <div className={parts.formula} role="group" aria-label={`${word} the bowl`}>
-          <p className={parts.soft}>
-            Add {g(by.grams)} {of}: 1 : {by.ratio.toFixed(2)}, {by.holds}.
-          </p>
-          <Num name="Weighed in" unit="g" min={0.1} max={500} step={0.5} value={weighed} onSet={setWeighed} />
-          <Button
-            type="primary"
-            disabled={busy}
-            onClick={async () => {
-              if (await added(weighed)) {
-                setOpen(false);
-              }
-            }}
-          >
-            It is in
-          </Button>
-        </div>
-      }
-    >
-      <Button>{word}…</Button>
-    </Popover>
   );
 }

@@ -1,0 +1,84 @@
+using Wendro.Core.Hair;
+using Wendro.Core.Lift;
+using Wendro.Core.Tone;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Blend;
+
+/// <summary>What one colour does, at a moment, to hair that takes it up as this does.</summary>
+internal sealed class DepositWork
+{
+    /// <summary>Levels at which what a gloss costs is tabled.</summary>
+    private const int Tabled = 37;
+
+    private readonly double depth;
+    private readonly double uptake;
+    private readonly double lifts;
+    private readonly (double Depth, Absorbed Full)[] shades;
+    private readonly double[]? costs;
+
+    private DepositWork(DepositMixture mixture, double lifts, double uptake)
+    {
+        (depth, this.lifts, this.uptake) = (mixture.Level, lifts, uptake);
+        var mix = mixture.Shades ?? new ShadeMix([new(string.Empty, mixture.Level, mixture.Reflect, 1)]);
+        shades = mix
+            .Shades.Select(s => ((double)s.Depth, Absorbed.Of(s.Reflect, Toner.Dose(s.Depth) * mix.ShareOf(s))))
+            .ToArray();
+        costs =
+            mixture.Base == ColourBase.Gloss
+                ? Enumerable.Range(0, Tabled).Select(i => Cost(1 + i * 9.0 / (Tabled - 1))).ToArray()
+                : null;
+    }
+
+    public static DepositWork Of(DepositMixture mixture, double volume, double minutes, Porosity porosity) =>
+        new(
+            mixture,
+            mixture.Base == ColourBase.Permanent ? Deposit.Lifts(volume, minutes) : 0,
+            Deposit.Uptake(minutes, porosity)
+        );
+
+    /// <summary>What hair becomes where a share of it lies, 0..1.</summary>
+    public Became On(Became now, double share, bool dyedBefore)
+    {
+        var level = now.Level;
+        var lifted = now.Lifted;
+
+        // Colour doesn't lift colour: only hair that carries none rises towards the shade.
+        if (lifts > 0 && !dyedBefore && level < depth && now.Absorbed == default)
+        {
+            var gained = Math.Min(lifts, depth - level) * share;
+            (level, lifted) = (level + gained, Math.Min(1, lifted + gained / Products.LiftedFrom));
+        }
+
+        var absorbed = AbsorbedOn(level) * (uptake * share);
+        level += costs is { } of ? share * CostAt(of, level) : Deposit.Darkens(level, depth, share * uptake);
+        return new(level, lifted, now.Absorbed + absorbed);
+    }
+
+    private Absorbed AbsorbedOn(double level)
+    {
+        var all = default(Absorbed);
+        foreach (var (at, full) in shades)
+        {
+            all += full * Toner.OnHair(level, at);
+        }
+
+        return all;
+    }
+
+    /// <summary>
+    /// What a gloss costs hair of a level, levels, 0 or less: it is as light as what it leaves of the light.
+    /// </summary>
+    private double Cost(double level)
+    {
+        var (r, g, b) = (AbsorbedOn(level) * uptake).Of(LevelColours.Lifted(level));
+        return Math.Min(0, LevelColours.LevelOfLifted(LevelColours.LightnessOf(r, g, b)) - level);
+    }
+
+    private static double CostAt(double[] costs, double level)
+    {
+        var x = Math.Clamp((level - 1) / 9, 0, 1) * (Tabled - 1);
+        var i = Math.Min((int)x, Tabled - 2);
+        return costs[i] + (costs[i + 1] - costs[i]) * (x - i);
+    }
+}
