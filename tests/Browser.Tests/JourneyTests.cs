@@ -142,7 +142,7 @@ public sealed class JourneyTests(App app) : IClassFixture<App>
         );
         Saved(app);
         app.Click("zone like this", By.XPath("//button[contains(., 'Zone like this')]"));
-        app.Until("stripes to be told", _ => Findings(app).Contains("Stripes, upper back") ? "yes" : null);
+        app.Until("the front to be told", _ => Findings(app).Contains("Front is not brighter") ? "yes" : null);
         Saved(app);
 
         // Turn her with the arrow keys, tie her hair, look at her before.

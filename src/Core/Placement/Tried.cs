@@ -25,6 +25,7 @@ internal sealed class Tried
     private readonly HouseRules house;
     private readonly HairBytes before;
     private readonly int[][] strandsOf;
+    private readonly IReadOnlyList<AreaCoat> areas;
     private readonly SeenWeights down;
     private readonly SeenWeights? tied;
     private readonly ConcurrentDictionary<(Zone, double), (ZonePanels Panels, StrandMap Map)> cuts = new();
@@ -40,6 +41,7 @@ internal sealed class Tried
             .ToArray();
         var all = StrandMap.Of(strands, zones, new Dictionary<Zone, (ZonePanels, int)>(), 0);
         before = StrandLevels.Before(cutting.Hair, all, looks.OnHead.Lengths);
+        areas = plan.AreasOf();
         down = looks.Weights(Wear.Down);
         tied = OnHead.TiedIn(plan.Wears) is { } how ? looks.Weights(how) : null;
         Groups = Settings
@@ -102,9 +104,14 @@ internal sealed class Tried
                             Coat.Planned(
                                 PaintedPanel.On(panels.Panels[p], c, plan.Seed),
                                 Settings.FormulaOf(c.Formula, plan, cutting.Hair)
-                            )
+                            ) with
+                            {
+                                Step = plan.StepOf(c.Formula),
+                                Damp = plan.StepsOf()[plan.StepOf(c.Formula)].Damp,
+                            }
                         )
-                        .ToArray()
+                        .ToArray(),
+                    areas.Where(a => a.Reaches(zone)).ToArray()
                 );
                 StrandLevels.OfPanel(
                     cutting.Hair,
