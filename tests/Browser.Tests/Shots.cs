@@ -45,7 +45,7 @@ public sealed class Shots
         );
         Take(app, "compare");
         app.Button("End comparing").Click();
-        app.Button("As hair ▾").Click();
+        app.Button("Toned ▾").Click();
         app.Click("level map", By.XPath("//li[normalize-space(.)='Level map']"));
         app.Button("Paint pass, panel by panel").Click();
         app.Find("the pass", By.CssSelector("[aria-label='Paint pass']"));

@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { Button, Dropdown, Segmented } from "antd";
+import { Button, Dropdown } from "antd";
 import { useMemo } from "react";
 import { bytes } from "../api/given";
 import { type Colours, readHair } from "../api/seen";
@@ -89,6 +89,7 @@ export function LookBar({ work, raw, onRaw, mode, onMode, comparing, onCompare, 
   const moments: MomentKey[] = ["before", Math.round(longest / 2), "rinsed", "6w", "12w", "20w"];
   const before = work.revision > 1 ? [work.revision - 1] : [];
   const rinsed = typeof work.moment !== "number" && work.moment !== "before";
+  const shown = mode !== "hair" ? modeWords[mode] : raw ? "Raw" : "Toned";
   const items = [
     ...(rinsed && mode === "hair" ? [{ key: "t", label: raw ? "after toner" : "before toner" }] : []),
     ...moments.filter((m) => m !== work.moment).map((m) => ({ key: `m${m}`, label: momentWords(m) })),
@@ -106,23 +107,28 @@ export function LookBar({ work, raw, onRaw, mode, onMode, comparing, onCompare, 
   };
   return (
     <div className={`${parts.row} ${css.lookBar}`} role="group" aria-label="How it is shown">
-      {rinsed && mode === "hair" && (
-        <Segmented
-          aria-label="Rinsed hair"
-          value={raw ? "Raw" : "Toned"}
-          options={["Raw", "Toned"]}
-          onChange={(shown) => onRaw(shown === "Raw")}
-        />
-      )}
       <Dropdown
         trigger={["click"]}
         menu={{
-          selectedKeys: [mode],
-          items: (Object.keys(modeWords) as Mode[]).map((m) => ({ key: m, label: modeWords[m] })),
-          onClick: ({ key }) => onMode(key as Mode),
+          selectedKeys: [mode === "hair" && raw ? "raw" : mode],
+          // Hair as it will be once toned, or raw as it is rinsed: one list with what else colours can stand for.
+          items: (Object.keys(modeWords) as Mode[]).flatMap((m) =>
+            m === "hair"
+              ? [
+                  { key: "hair", label: "As hair, toned" },
+                  { key: "raw", label: "As hair, raw" },
+                ]
+              : [{ key: m, label: modeWords[m] }],
+          ),
+          onClick: ({ key }) => {
+            if (key === "hair" || key === "raw") {
+              onRaw(key === "raw");
+            }
+            onMode(key === "raw" ? "hair" : (key as Mode));
+          },
         }}
       >
-        <Button aria-label={`Colours: ${modeWords[mode]}`}>{modeWords[mode]} ▾</Button>
+        <Button aria-label={`Colours: ${shown}`}>{shown} ▾</Button>
       </Dropdown>
       {comparing ? (
         <>
