@@ -19,7 +19,7 @@ export function AdvisedPatterns({ advised }: { advised: string[] }) {
     .filter((p) => p !== undefined && p.against === null)
     .slice(0, 3);
   return (
-    <div className={parts.row} role="group" aria-label="Patterns that fit">
+    <div className={parts.row} role="group" aria-label="Patterns that fit" style={{ marginBlock: 8 }}>
       {fitting.map(
         (p) =>
           p && (
