@@ -60,6 +60,20 @@ public sealed class StepsTests(App app) : IClassFixture<App>
         Assert.Empty(app.ConsoleErrors);
     }
 
+    [Fact]
+    public void What_is_advised_is_laid_by_one_tap_and_undone_by_one()
+    {
+        app.Begin();
+        app.Visit("Maelis Thornby", "consult");
+        app.Button("Start from Quiet in the dark").Click();
+        app.Find("its zones", By.CssSelector("[aria-label='Zone settings']"));
+        Assert.EndsWith("/section", app.Browser.Url, StringComparison.Ordinal);
+        app.Until("it can be undone", _ => app.Button("Undo").Enabled ? "yes" : null);
+        app.Button("Undo").Click();
+        app.Until("all as before", _ => app.Button("Undo").Enabled ? null : "yes");
+        Assert.Empty(app.ConsoleErrors);
+    }
+
     private void Reaches(string words) =>
         app.Until(
             words,

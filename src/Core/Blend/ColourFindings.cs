@@ -66,7 +66,7 @@ internal static class ColourFindings
     {
         var lifting = head
             .Panels.SelectMany(p =>
-                p.Layers.Where(l => LiftsOn(l, p, head) > 0).Select(l => (Panel: p, Layer: l, By: LiftsOn(l, p, head)))
+                p.Layers.Select(l => (Panel: p, Layer: l, By: LiftsOn(l, p, head))).Where(l => l.By > 0)
             )
             .ToArray();
         foreach (var group in lifting.GroupBy(l => l.Layer.Formula.Id))

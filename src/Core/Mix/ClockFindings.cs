@@ -16,15 +16,15 @@ public static class ClockFindings
     /// Panels painted first that are done before the last one of their step is painted, with no rinse between.
     /// </summary>
     /// <param name="timeline">Bowls and panels on one time axis.</param>
-    /// <param name="minutesOf">How long what lies on a panel is left on, minutes.</param>
-    public static IEnumerable<Finding> FirstOverBeforeLast(Timeline timeline, Func<PanelKey, double> minutesOf)
+    /// <param name="minutesOf">How long what is laid in a turn is left on, minutes.</param>
+    public static IEnumerable<Finding> FirstOverBeforeLast(Timeline timeline, Func<PanelTurn, double> minutesOf)
     {
         ArgumentNullException.ThrowIfNull(timeline);
         ArgumentNullException.ThrowIfNull(minutesOf);
         foreach (var step in timeline.Turns.GroupBy(t => t.Step))
         {
             var last = step.Max(t => t.To);
-            var over = step.Select(t => (t.Panel, Done: t.To + minutesOf(t.Panel)))
+            var over = step.Select(t => (t.Panel, Done: t.To + minutesOf(t)))
                 .Where(t => t.Done < last - Tells)
                 .OrderBy(t => t.Done)
                 .ToArray();

@@ -178,7 +178,7 @@ public sealed class PlannedMix
         var open = Bowls.Where(b => b.Begun?.InHand.IsDone != true).SelectMany(Remaining);
         var byClock = ClockFindings.FirstOverBeforeLast(
             Timeline,
-            key => Head.PanelOf(key)!.Coats.Max(c => (double)c.Formula.Minutes)
+            turn => Head.PanelOf(turn.Panel)!.Coats.Where(c => c.Step == turn.Step).Max(c => (double)c.Formula.Minutes)
         );
         var byBowl = MixFindings.Of(
             new MixCase(

@@ -9,6 +9,11 @@ namespace Wendro.Core.Tone;
 /// </summary>
 public sealed class Palette
 {
+    private static readonly Lazy<ushort[]> RawColours = new(() => Raw!.All());
+
+    /// <summary>Wished tones whose colours are kept: a day's clients have few.</summary>
+    private static readonly Recent<double, Palette> Wished = new(8);
+
     private readonly double? tone;
     private readonly ConcurrentDictionary<byte, ushort[]> tables = new();
 
@@ -19,7 +24,7 @@ public sealed class Palette
 
     /// <summary>As wished: lifted hair in a wished tone at its level.</summary>
     /// <param name="tone">−1 cool .. 1 warm.</param>
-    public static Palette AsToned(double tone) => new(tone);
+    public static Palette AsToned(double tone) => Wished.GetOrMake(tone, () => new(tone));
 
     /// <summary>Linear sRGB in even light, 0..1 each.</summary>
     /// <param name="level">1..10; outside, the nearest end.</param>
@@ -50,12 +55,19 @@ public sealed class Palette
     /// </summary>
     public ushort[] All()
     {
-        var all = new ushort[Tint.Count * 256 * 3];
+        // A wished tone changes lifted hair alone: the rest is told once for all.
+        var all = tone is null ? new ushort[Tint.Count * 256 * 3] : (ushort[])RawColours.Value.Clone();
         for (var t = 0; t < Tint.Count; t++)
         {
+            var tint = new Tint((byte)t);
+            if (tone is not null && tint.Meaning is ({ White: true } or { Reflect: not null }))
+            {
+                continue;
+            }
+
             for (var l = 0; l < 256; l++)
             {
-                var (r, g, b) = Colour(Level.FromByte((byte)l), new((byte)t));
+                var (r, g, b) = Colour(Level.FromByte((byte)l), tint);
                 var at = (t * 256 + l) * 3;
                 (all[at], all[at + 1], all[at + 2]) = (Word(r), Word(g), Word(b));
             }

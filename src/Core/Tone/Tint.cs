@@ -27,6 +27,11 @@ public readonly record struct Tint(byte Index)
 
     private static readonly Reflect[] Reflects = Enum.GetValues<Reflect>();
     private static readonly Absorbed[] Rays = Reflects.Select(r => Absorbed.Of(r, 1)).ToArray();
+    private static readonly (Reflect Reflect, double Red, double Blue, double Length)[] Turns = Reflects
+        .Where(r => r != Reflect.Natural)
+        .Select(r => (r, Rays[(int)r].Turn))
+        .Select(t => (t.r, t.Turn.Red, t.Turn.Blue, double.Hypot(t.Turn.Red, t.Turn.Blue)))
+        .ToArray();
     private static readonly int FirstOnWhite = FirstColoured + Bases * Reflects.Length * Strengths.Length;
 
     /// <summary>How many there are.</summary>
@@ -112,6 +117,11 @@ public readonly record struct Tint(byte Index)
     /// </summary>
     private static (Reflect Reflect, double Strength) Nearest(Absorbed absorbed)
     {
+        if (absorbed == default)
+        {
+            return (Reflect.Natural, 0);
+        }
+
         var (x, y) = absorbed.Turn;
         var turned = Math.Sqrt(x * x + y * y);
         if (turned < 0.1 * absorbed.Darkens)
@@ -119,19 +129,17 @@ public readonly record struct Tint(byte Index)
             return (Reflect.Natural, absorbed.Darkens / Rays[(int)Reflect.Natural].Darkens);
         }
 
-        var (best, most) = (Reflect.Natural, double.NegativeInfinity);
-        foreach (var reflect in Reflects.Where(r => r != Reflect.Natural))
+        var (best, most) = (Turns[0], double.NegativeInfinity);
+        foreach (var turn in Turns)
         {
-            var (rx, ry) = Rays[(int)reflect].Turn;
-            var along = (x * rx + y * ry) / Math.Sqrt(rx * rx + ry * ry);
+            var along = (x * turn.Red + y * turn.Blue) / turn.Length;
             if (along > most)
             {
-                (best, most) = (reflect, along);
+                (best, most) = (turn, along);
             }
         }
 
-        var (bx, by) = Rays[(int)best].Turn;
-        return (best, most / Math.Sqrt(bx * bx + by * by));
+        return (best.Reflect, most / best.Length);
     }
 
     private static int NearestOf(double[] steps, double strength)

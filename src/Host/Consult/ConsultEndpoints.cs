@@ -2,6 +2,7 @@ using Wendro.Core.Blend;
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
 using Wendro.Core.Lift;
+using Wendro.Core.Patterns;
 using Wendro.Core.Plans;
 using Wendro.Core.Timing;
 using Wendro.Core.Units;
@@ -48,8 +49,27 @@ internal sealed record ConsultView(
     IReadOnlyList<SafetyPoint> Safety,
     Verdict Verdict,
     StrandCurve Curve,
-    double MidsBelow
+    double MidsBelow,
+    IReadOnlyList<AdvisedPattern> Patterns
 );
+
+/// <summary>A pattern that lays out what is advised and suits her hair: by name, nothing fitted yet.</summary>
+/// <param name="Id">Its short name.</param>
+/// <param name="Name">What the studio calls it.</param>
+/// <param name="For">What it is for.</param>
+internal sealed record AdvisedPattern(string Id, string Name, string For)
+{
+    private const int Most = 3;
+
+    public static IReadOnlyList<AdvisedPattern> Of(Advice advice, HairProfile hair) =>
+        advice
+            .Patterns.Select(StartingPatterns.Of)
+            .OfType<Pattern>()
+            .Where(p => p.Against(hair) is null)
+            .Take(Most)
+            .Select(p => new AdvisedPattern(p.Id, p.Name, p.For))
+            .ToArray();
+}
 
 /// <summary>Consult: her hair, the answers, whether it can be done.</summary>
 internal static class ConsultEndpoints
@@ -180,14 +200,16 @@ internal static class ConsultEndpoints
         var (hair, consultation, now) = (at.Visit.Hair, at.Visit.Consultation, at.Now);
         var timeline = mix.Mix.Timeline;
         var minutes = timeline.Turns.Count == 0 ? PaintingTime.FullHeadMinutes : timeline.Minutes;
+        var verdict = Verdict.Of(hair, at.Stored.Plan.Wish, consultation, minutes, now);
         return new ConsultView(
             at.Visit.ConsultVersion,
             hair,
             consultation,
             Safety.Of(consultation, hair, now),
-            Verdict.Of(hair, at.Stored.Plan.Wish, consultation, minutes, now),
+            verdict,
             CurveOf(hair, consultation.Strand ?? UsualTest),
-            Wish.MidsBelow
+            Wish.MidsBelow,
+            AdvisedPattern.Of(verdict.Advised, hair)
         );
     }
 

@@ -1148,6 +1148,11 @@ export interface components {
             why: string;
             patterns: string[];
         };
+        AdvisedPattern: {
+            id: string;
+            name: string;
+            for: string;
+        };
         Area: {
             zones?: null | components["schemas"]["Zone"][];
             /**
@@ -1408,6 +1413,7 @@ export interface components {
             curve: components["schemas"]["StrandCurve"];
             /** Format: double */
             midsBelow: number;
+            patterns: components["schemas"]["AdvisedPattern"][];
         };
         Consultation: {
             patch?: null | components["schemas"]["PatchTest"];

@@ -27,9 +27,12 @@ internal static class OldLight
     }
 
     /// <summary>Paint that begins a little above where old light begins.</summary>
-    public static PanelPaint Above(PanelPaint paint, Band old)
+    public static PanelPaint Above(PanelPaint paint, Band old) => Above(paint, old.FromCm);
+
+    /// <summary>Paint that begins a little above a distance from the scalp, cm.</summary>
+    public static PanelPaint Above(PanelPaint paint, double fromCm)
     {
-        var start = old.FromCm * BeginsAbove;
+        var start = fromCm * BeginsAbove;
         return paint.StartingAt(start) with { SpreadCm = Math.Min(paint.SpreadCm, start) };
     }
 }

@@ -7,9 +7,6 @@ namespace Wendro.Core.Plans;
 /// <summary>Old light and dark pieces where they are marked on the map, and the panels that lie there.</summary>
 internal static class OldPieces
 {
-    /// <summary>How far above an old piece a touch-up begins, share of what has grown. Model assumption.</summary>
-    private const double BeginsAbove = 0.25;
-
     /// <summary>Whether any are marked.</summary>
     public static bool Any(HairProfile hair, MarkKind kind) => hair.Marks.Any(m => m.Kind == kind);
 
@@ -34,17 +31,9 @@ internal static class OldPieces
         Painted.Each(
             plan,
             Painted.In(plan, cutting, _ => true),
-            (panel, paint) => Under(panel, cutting.Hair, kind, mirrored) is { } piece ? Above(paint, piece) : null
+            (panel, paint) =>
+                Under(panel, cutting.Hair, kind, mirrored) is not { } piece ? null
+                : piece.StartCm is { } begins ? OldLight.Above(paint, begins)
+                : paint
         );
-
-    private static PanelPaint Above(PanelPaint paint, Mark piece)
-    {
-        if (piece.StartCm is not { } begins)
-        {
-            return paint;
-        }
-
-        var start = Math.Max(0.5, begins * BeginsAbove);
-        return paint.StartingAt(start) with { SpreadCm = Math.Min(paint.SpreadCm, start) };
-    }
 }

@@ -1,42 +1,41 @@
-import { useQuery } from "@tanstack/react-query";
+import { useMutation } from "@tanstack/react-query";
 import { Button } from "antd";
 import { useNavigate } from "react-router";
-import { api } from "../../api/client";
+import { api, type Schemas } from "../../api/client";
 import { given } from "../../api/given";
 import parts from "../../style/parts.module.css";
 import { useVisit } from "../../visit/useVisit";
 
-/** The patterns that lay out what is advised, one tap from here; those that don't suit this client are left away. */
-export function AdvisedPatterns({ advised }: { advised: string[] }) {
+/** The patterns that lay out what is advised and suit this client, one tap from here: fitted only when one is tapped. */
+export function AdvisedPatterns({ advised }: { advised: Schemas["AdvisedPattern"][] }) {
   const { visit, work } = useVisit();
   const navigate = useNavigate();
-  const { data } = useQuery({
-    queryKey: ["patterns", visit, work.plan.revision],
-    queryFn: () => given(api.GET("/api/visits/{visit}/patterns", { params: { path: { visit } } })),
+  const use = useMutation({
+    mutationFn: async (id: string) => {
+      const all = await given(api.GET("/api/visits/{visit}/patterns", { params: { path: { visit } } }));
+      const edit = all.find((p) => p.id === id)?.edit;
+      return edit !== undefined && (await work.edit(edit));
+    },
+    onSuccess: (laid) => {
+      if (laid) {
+        navigate(`/visits/${visit}/section`);
+      }
+    },
   });
-  const fitting = advised
-    .map((id) => data?.find((p) => p.id === id))
-    .filter((p) => p !== undefined && p.against === null)
-    .slice(0, 3);
   return (
     <div className={parts.row} role="group" aria-label="Patterns that fit" style={{ marginBlock: 8 }}>
-      {fitting.map(
-        (p) =>
-          p && (
-            <Button
-              key={p.id}
-              title={p.for}
-              aria-label={`Start from ${p.name}`}
-              onClick={async () => {
-                if (await work.edit(p.edit)) {
-                  navigate(`/visits/${visit}/section`);
-                }
-              }}
-            >
-              {p.name}
-            </Button>
-          ),
-      )}
+      {advised.map((p) => (
+        <Button
+          key={p.id}
+          title={p.for}
+          aria-label={`Start from ${p.name}`}
+          loading={use.isPending && use.variables === p.id}
+          disabled={use.isPending}
+          onClick={() => use.mutate(p.id)}
+        >
+          {p.name}
+        </Button>
+      ))}
     </div>
   );
 }

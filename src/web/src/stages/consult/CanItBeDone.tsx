@@ -83,7 +83,7 @@ export function CanItBeDone({ consult, client }: { consult: Consult; client: str
       <p>
         <b>{verdict.advised.technique}.</b> {verdict.advised.why}
       </p>
-      <AdvisedPatterns advised={verdict.advised.patterns} />
+      <AdvisedPatterns advised={consult.view.patterns} />
       <Popover
         trigger="click"
         content={

@@ -1,8 +1,9 @@
-import { Button, InputNumber, Popover, Segmented } from "antd";
+import { Button, Popover, Segmented } from "antd";
 import { useState } from "react";
 import type { PanelPaint, PlanEdit, PlanView, Schemas } from "../../api/client";
 import parts from "../../style/parts.module.css";
 import { ColourFields } from "../../views/ColourFields";
+import { StrengthFields } from "../../views/StrengthFields";
 import { formulaWords } from "../../views/words";
 
 interface Props {
@@ -101,24 +102,7 @@ export function FormulaChoice({ plan, panels, paint, coat, edit }: Props) {
           />
           <div className={parts.row}>
             {deposit && <ColourFields draft={draft} onDraft={setDraft} />}
-            <InputNumber
-              aria-label="Developer, volume"
-              min={5}
-              max={40}
-              step={5}
-              suffix="vol"
-              value={draft.volume}
-              onChange={(v) => setDraft({ ...draft, volume: v ?? draft.volume })}
-            />
-            <InputNumber
-              aria-label="Minutes"
-              min={1}
-              max={120}
-              step={5}
-              suffix="min"
-              value={draft.minutes}
-              onChange={(v) => setDraft({ ...draft, minutes: v ?? draft.minutes })}
-            />
+            <StrengthFields draft={draft} onDraft={setDraft} />
           </div>
           <Segmented
             aria-label="Consistency"

@@ -1,10 +1,11 @@
-import { Button, Dropdown, InputNumber, Popover, Select } from "antd";
+import { Button, Dropdown, Popover, Select } from "antd";
 import { useState } from "react";
 import type { PlanEdit, PlanView, Schemas, Zone } from "../../api/client";
 import parts from "../../style/parts.module.css";
 import { Whether } from "../../views/Choice";
 import { ColourFields } from "../../views/ColourFields";
 import { Num } from "../../views/Num";
+import { StrengthFields } from "../../views/StrengthFields";
 import { allZones, areaWords, stepKindWords, zoneWords } from "../../views/words";
 import { newSteps } from "./newSteps";
 import css from "./Steps.module.css";
@@ -194,24 +195,7 @@ function AreaStep({
         <ColourFields draft={draft} onDraft={setDraft} />
       </div>
       <div className={parts.row}>
-        <InputNumber
-          aria-label="Developer, volume"
-          min={5}
-          max={40}
-          step={5}
-          suffix="vol"
-          value={draft.volume}
-          onChange={(v) => setDraft({ ...draft, volume: v ?? draft.volume })}
-        />
-        <InputNumber
-          aria-label="Minutes"
-          min={1}
-          max={120}
-          step={5}
-          suffix="min"
-          value={draft.minutes}
-          onChange={(v) => setDraft({ ...draft, minutes: v ?? draft.minutes })}
-        />
+        <StrengthFields draft={draft} onDraft={setDraft} />
         <Button
           type="primary"
           disabled={draft === formula}
