@@ -16,37 +16,6 @@ namespace Wendro.Bench;
 /// </summary>
 internal static class PatternTable
 {
-    private static readonly HairProfile Medium = HairProfile.Usual with { Cut = new Cut(35) };
-
-    private static readonly HairProfile[] Clients =
-    [
-        Medium,
-        Medium with
-        {
-            NaturalLevel = new(3.5),
-        },
-        Medium with
-        {
-            Curl = Curl.Curly,
-        },
-        Medium with
-        {
-            GreyShare = 0.3,
-        },
-        Medium with
-        {
-            History = [new(0, 8, BandState.Natural, new(5)), new(8, 35, BandState.Lightened, new(8.5))],
-        },
-        Medium with
-        {
-            History = [new(0, 6, BandState.Natural, new(5)), new(6, 35, BandState.Lightened, new(8), 0.3)],
-        },
-        Medium with
-        {
-            Cut = new Cut(22, 0, 2),
-        },
-    ];
-
     /// <summary>Prints the table as Markdown.</summary>
     public static void Print()
     {
@@ -69,13 +38,16 @@ internal static class PatternTable
         Console.WriteLine("|---|---|---|---|---|---|---|---|---|");
         foreach (var pattern in StartingPatterns.All)
         {
-            var suits = Clients.First(c => pattern.Against(c) is null);
             foreach (
-                var (hair, words) in new[] { (suits, "fitting"), (Medium, "medium, 35 cm") }.DistinctBy(c => c.Item1)
+                var (client, words) in new[]
+                {
+                    (FittingClient.For(pattern.Id), "fitting"),
+                    (FittingClient.Medium, "medium, 35 cm"),
+                }.DistinctBy(c => c.Item1)
             )
             {
-                var (looks, cutting) = On(hair);
-                var fresh = Plan.Fresh(5);
+                var (looks, cutting) = On(client.Hair);
+                var fresh = client.Fresh();
                 var steps = pattern.StepsFor(fresh, cutting, HouseRules.Usual);
                 var plan = fresh.Apply(new Together(steps.SelectMany(s => s.Edits).ToArray()), cutting).Plan;
                 var head = PlannedHead.Of(looks, cutting, plan);
@@ -87,7 +59,7 @@ internal static class PatternTable
                 Console.WriteLine(
                     string.Create(
                         CultureInfo.InvariantCulture,
-                        $"| {pattern.Name} | {(suits == Medium ? "medium, 35 cm" : words)} "
+                        $"| {pattern.Name} | {words} "
                             + $"| {head.Panels.Count(p => p.Coats.Count > 0)} | {head.Minutes:0} "
                             + $"| {mix.Bowls.Count} | {mix.Grams:0} "
                             + $"| {head.Measures.EndsLevel:0.0} ({plan.Wish.EndsLevel.Value:0.0}) | "

@@ -121,7 +121,7 @@ public sealed class WireTests
     }
 
     [Theory]
-    [InlineData("""{"id":"F","lightener":"clay","volume":20,"minutes":30}""", "$.id", "A, B, C, D or E")]
+    [InlineData("""{"id":"I","lightener":"clay","volume":20,"minutes":30}""", "$.id", "a letter, A to H")]
     [InlineData("""{"id":"A","lightener":"clay","volume":41,"minutes":30}""", "$.volume", "Between 5 and 40 vol.")]
     [InlineData("""{"id":"A","lightener":"clay","volume":20,"minutes":-1}""", "$.minutes", "Between 0 and 600 min.")]
     [InlineData(

@@ -16,6 +16,9 @@ internal static class EdgeFindings
     /// <summary>A rise this much over the wish is hardly seen, levels a cm. Model assumption.</summary>
     private const double HardlyHarder = 0.2;
 
+    /// <summary>An old edge that rises by this share of what it did has been softened. Model assumption.</summary>
+    private const double Softened = 0.85;
+
     /// <summary>A zone this light all through has no natural hair between. Model assumption.</summary>
     private const double AllLight = 0.93;
 
@@ -38,15 +41,24 @@ internal static class EdgeFindings
             var blame = sharp.Length > 0 ? sharp : zone.Select(p => p.Panel.Key).ToArray();
             var full = zone.Any(p => p.Painted!.Paint is { Shape: Shape.Full, BlurCm: < 2 });
             var line = slope >= head.Limits.LineSoftness || full;
+            var was = old ? head.AsSheIs().Softness(zone.Key).Slope : 0;
+            var softened = old && slope <= was * Softened;
+            var stays = old && !softened && slope <= was + HardlyHarder && slope < head.Limits.LineSoftness;
+            Sentence before =
+                softened ? (Sentence)$" An old edge of {Quantity.Rise(was)} is softened, not gone."
+                : stays ? (Sentence)" It is an old edge, hardly harder than it was."
+                : old ? (Sentence)Doubled
+                : (Sentence)string.Empty;
             yield return new Finding(
                 BlendFault.HardLine,
-                line ? Severity.Alarm
+                softened || stays ? Severity.Note
+                    : line ? Severity.Alarm
                     : slope > head.Wish.RootSoftness + HardlyHarder ? Severity.Caution
                     : Severity.Note,
                 $"Hard line, {ZoneFacts.Words(zone.Key)}",
                 $"The level rises {Quantity.Rise(slope)} at {Quantity.Cm(at)} from the scalp; the wish is "
                     + $"{Quantity.Rise(head.Wish.RootSoftness)} at "
-                    + $"most.{(full ? Blunt : string.Empty)}{(old ? Doubled : string.Empty)}",
+                    + $"most.{(full ? Blunt : string.Empty)}{before}",
                 $"Mean seen level of the zone in steps of {Quantity.Cm(0.5)} from the scalp, steepest rise over "
                     + $"{Quantity.Cm(1)}; {Quantity.Rise(head.Limits.LineSoftness)} and more reads as a line.",
                 [zone.Key],

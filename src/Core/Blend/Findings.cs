@@ -20,6 +20,7 @@ namespace Wendro.Core.Blend;
 /// <param name="Regions">Regions left out.</param>
 /// <param name="LeftOut">Zones left out.</param>
 /// <param name="Areas">What is laid over whole areas, in the order it is.</param>
+/// <param name="AsSheIs">What is seen worn down before anything is done.</param>
 public sealed record Judged(
     HairProfile Hair,
     Wish Wish,
@@ -33,7 +34,8 @@ public sealed record Judged(
     PartLine Part,
     IReadOnlyList<LeftOut> Regions,
     IReadOnlySet<Zone> LeftOut,
-    IReadOnlyList<AreaCoat> Areas
+    IReadOnlyList<AreaCoat> Areas,
+    Func<Tally> AsSheIs
 )
 {
     /// <summary>Panels that anything is painted on.</summary>

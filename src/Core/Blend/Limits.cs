@@ -40,6 +40,9 @@ public sealed record Limits(
     [property: Within(0, 26, "weeks")] double RegrowthWeeks = 1
 )
 {
+    /// <summary>How much higher a crown may start that is meant to be the highest, cm.</summary>
+    public const double CrownAnywhereCm = 6;
+
     /// <summary>The usual ones.</summary>
     public static Limits Usual { get; } = new();
 

@@ -10,16 +10,20 @@ namespace Wendro.Core.Blend;
 /// <summary>What is wrong with levels that are not reached.</summary>
 internal static class ReachFindings
 {
+    /// <summary>What stops this little short of the wish is on time, levels. Source: the trade.</summary>
+    public const double Tolerance = 0.3;
+
     public static IEnumerable<Finding> DriesFirst(Judged head)
     {
         var target = Level.Clamp(head.Wish.EndsLevel);
+        var least = Level.Clamp(target - Tolerance);
         var dry = new List<(PlannedPanel Panel, Lifting Lifting)>();
         foreach (var panel in head.Painted)
         {
             if (
                 panel.LiftingOf(head.Hair) is { } lifting
-                && lifting.MinutesTo(target) is null
-                && lifting.DriesBefore(target)
+                && lifting.MinutesTo(least) is null
+                && lifting.DriesBefore(least)
             )
             {
                 dry.Add((panel, lifting));
@@ -38,7 +42,7 @@ internal static class ReachFindings
                 $"{group.Key.Id} ({first.Light!.Formula.Words}, {Remedies.Words(group.Key.Covering)}) is dry "
                     + $"after {dries:0} min and stops near level {most:0.0}; "
                     + $"wanted {target}. {Findings.Panels(group.Count())}.",
-                "Lift while the film is moist: the most exposure it can give is Q·τd; "
+                $"Lift while the film is moist: the most exposure it can give is Q·τd; {Tolerance} short of the wish is on time; "
                     + $"it is dry when {LiftTables.DryMoisture:P0} of its moisture is left, at 1.2 τd.",
                 group.Select(d => d.Panel.Panel.Key.Zone).Distinct().ToArray(),
                 group.Select(d => d.Panel.Panel.Key).ToArray(),

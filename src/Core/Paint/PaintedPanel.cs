@@ -98,6 +98,12 @@ public sealed record PaintedPanel(PanelPaint Paint, double StartCm, double Thick
     /// </summary>
     public double CoverageAlong(double u, double s) => CoverageAlong(u, s, LengthCm, 0);
 
+    /// <summary>
+    /// Lower end of a band, share of it over which it fades at most: below it the hair is light already, or folded
+    /// away. Model assumption.
+    /// </summary>
+    private const double BandEnds = 0.25;
+
     /// <summary>Coverage along one strand, 0..1.</summary>
     /// <param name="u">Across the panel, 0..1.</param>
     /// <param name="s">Distance from the scalp, cm.</param>
@@ -111,7 +117,10 @@ public sealed record PaintedPanel(PanelPaint Paint, double StartCm, double Thick
         {
             // It ends straight across, whatever its upper edge.
             var end = StartCm + band;
-            covered *= 1 - Curve.Smooth(Math.Max(StartCm, end - Math.Max(Paint.BlurCm, 0.5)), end, s);
+            var fades = Paint.Shape is Shape.Reverse or Shape.Melt
+                ? Paint.BlurCm
+                : Math.Min(Paint.BlurCm, band * BandEnds);
+            covered *= 1 - Curve.Smooth(Math.Max(StartCm, end - Math.Max(fades, 0.5)), end, s);
         }
 
         return covered;

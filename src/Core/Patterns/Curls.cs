@@ -26,7 +26,7 @@ internal static class Curls
             s.Hair.Curl == Curl.Coily
                 ? "Laid by hand, lock by lock."
                 : "Pressed on with a coated sheet, which is taken away again.";
-        var shell = s.From(ShapeKind.Scrunch, 0.3, 0, 5, 8) with { BlurCm = 2 };
+        var shell = s.From(ShapeKind.Scrunch, 0.3, 0, 5, 8) with { BlurCm = 10, SpreadCm = 3 };
         s.Frame(
                 Frame.Tiers,
                 "Three tiers from the nape up, so that each curl shell is reached before the next falls over it."
@@ -36,6 +36,7 @@ internal static class Curls
                 new Sections(Parting.Horizontal, 22, 7, 0, true),
                 "Thick, wide sections: curls break paint up by themselves."
             )
+            .Cut(Sketch.Face, new Sections(Parting.Horizontal, 9, 5, 0, false), "Finer at the face, where it shows.")
             .Paint(
                 [Zone.Nape, Zone.LowerBack],
                 shell with
@@ -56,8 +57,10 @@ internal static class Curls
                 Sketch.Hairline,
                 shell with
                 {
-                    StartShare = 0.2,
-                    Shape = new Shape.Scrunch(4),
+                    StartShare = 0.06,
+                    MidsMm = 12,
+                    EndsMm = 14,
+                    Shape = new Shape.Scrunch(6),
                 },
                 "Most round the face, by hand."
             );

@@ -68,8 +68,12 @@ internal static class DarkHair
             )
             .Paint(
                 Sketch.Face,
-                s.AtFace(ShapeKind.Full, 0.18),
-                "A little more at the face, in the open where it can be watched."
+                s.AtFace(ShapeKind.Full, 0.08) with
+                {
+                    Face = s.PaintsBeneath ? Face.Both : Face.Surface,
+                },
+                "A little more at the face, in the open where it can be watched; its first piece from beneath, too, for "
+                    + "when it is tied back."
             );
 
     private static void ZigzagQuadrants(Sketch s) =>

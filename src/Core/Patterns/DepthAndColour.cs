@@ -113,7 +113,7 @@ internal static class DepthAndColour
                 Sketch.Hairline,
                 [FormulaId.B, FormulaId.A],
                 [0.35],
-                StretchCm - 1,
+                StretchCm + 1,
                 "At the face two, stepping lighter: it stays brightest."
             )
             .FirstOver(
@@ -127,12 +127,12 @@ internal static class DepthAndColour
     private static void WovenBob(Sketch s) =>
         s.Cut(
                 Sketch.Back.Concat(Sketch.Upper),
-                new Sections(Parting.Horizontal, 25, 7, 5, true, Woven: true),
+                new Sections(Parting.Horizontal, 30, 10, 5, true, Woven: true),
                 "Each section woven in two: one group for each product."
             )
             .Cut(
                 Sketch.Hairline,
-                new Sections(Parting.Triangles, 20, 5, 0, false),
+                new Sections(Parting.Triangles, 12, 6, 0, false),
                 "Triangles at the face: they contour it."
             )
             .Mix(FormulaId.A, Lightener.Clay, 30, "First group.")
@@ -168,10 +168,5 @@ internal static class DepthAndColour
                 },
                 "Perimeter colour: only the lowest layer takes it."
             )
-            .Paint(
-                Sketch.Hairline,
-                k => k.Column % 2 == 0,
-                s.From(ShapeKind.Full, 0.1, 0, 14, 16),
-                "Every other triangle bright."
-            );
+            .Paint(Sketch.Hairline, s.AtFace(ShapeKind.Full, 0.05), "Triangles at the face, bright.");
 }

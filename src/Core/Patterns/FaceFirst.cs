@@ -110,10 +110,10 @@ internal static class FaceFirst
             )
             .Paint(
                 Sketch.Face,
-                s.From(ShapeKind.Fold, 0.08, 0, 8, 12) with
+                s.From(ShapeKind.Fold, 0.06, 0, 14, 14) with
                 {
-                    BandCm = Math.Max(4, s.Hair.Cut.LongestCm * 0.45),
-                    BlurCm = 2,
+                    BandCm = Math.Max(4, s.Hair.Cut.LongestCm * 0.6),
+                    BlurCm = 6,
                 },
                 "Painted over the fold, close to the scalp and blurred; the ends stay free."
             )

@@ -66,7 +66,7 @@ internal static class SecondVisits
                 "Fine pieces, as fine as the grey comes in."
             )
             .Cut(Sketch.Face, new Sections(Parting.Horizontal, 9, 3.5, 2, false), "Finer still at the face.")
-            .Mix(FormulaId.A, Lightener.Half, 20, "Half clay, half powder: reach of one, hold of the other.")
+            .Mix(FormulaId.A, Lightener.Half, 20, "Half clay, half powder: lifts further than clay, stays moist longer than powder.")
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
                 s.From(ShapeKind.V, 0.1, 0.1, 5, 7),
@@ -94,7 +94,10 @@ internal static class SecondVisits
             .Paint([Zone.Crown], s.From(ShapeKind.V, 0.24, 0.2, 9, 14), "The crown lower.")
             .Paint(Sketch.Hairline, s.AtFace(ShapeKind.Full, 0.06), "The face follows.");
 
-    private static void RefreshDark(Sketch s) =>
+    private static void RefreshDark(Sketch s)
+    {
+        // Where only some strands were lightened, the dark ones between them are dark to their ends.
+        var pieces = s.Hair.Bands.Any(b => b.State == BandState.Lightened && b.Share < 1);
         s.Cut(
                 Sketch.Back.Concat(Sketch.Upper),
                 new Sections(Parting.Horizontal, 20, 6, 8, true, Woven: true),
@@ -107,28 +110,46 @@ internal static class SecondVisits
                 s.From(ShapeKind.V, 0.14, 0.18, 7, 8),
                 "Only every other tooth: what is light already stays out of it."
             )
-            .Paint(Sketch.Face, s.From(ShapeKind.Full, 0.06, 0, 7, 7), "Regrowth at the face.")
-            .OnRegrowth("Lightener ends where the hair is light already.");
+            .Paint(
+                Sketch.Face,
+                pieces ? s.AtFace(ShapeKind.Full, 0.06) : s.From(ShapeKind.Full, 0.06, 0, 7, 7),
+                "What grew at the face."
+            );
+        if (!pieces)
+        {
+            s.OnRegrowth("Lightener ends where the hair is light already.");
+        }
+    }
 
     private static void RegrowthBlend(Sketch s)
     {
         var grown = RegrowthShare(s.Hair);
+        var blend = Math.Min(12, grown * s.Hair.Cut.LongestCm * 0.9);
         s.Cut(
                 Sketch.Back.Concat(Sketch.Upper),
-                new Sections(Parting.Horizontal, 20, 5.5, 8, true),
-                "Fine level sections, columns for two glosses by turns."
+                new Sections(Parting.Horizontal, 22, 6.5, 0, true),
+                "Level sections with nothing left out: what is left would keep its step."
             )
-            .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 9, 4.5, 2, false), "Finer at the hairline.")
+            .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 9, 4.5, 0, false), "Finer at the hairline.")
             .Mix(FormulaId.A, Lightener.Clay, 20, "Mild: it meets hair that is light already.")
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
-                s.From(ShapeKind.V, grown * 0.35, grown * 0.3, 8, 1) with
+                s.From(ShapeKind.V, grown * 0.1, grown * 0.1, 20, 20) with
                 {
-                    BlurCm = Math.Min(12, grown * s.Hair.Cut.LongestCm * 0.6),
+                    BlurCm = blend,
+                    Face = Face.Both,
                 },
                 "Through the regrowth, faded out before the light ends begin to be deep."
             )
-            .Paint(Sketch.Hairline, s.From(ShapeKind.Full, grown * 0.2, 0, 8, 1), "Nearer the root at the face.")
+            .Paint(
+                Sketch.Hairline,
+                s.From(ShapeKind.Full, grown * 0.08, 0, 20, 20) with
+                {
+                    BlurCm = blend,
+                    Face = Face.Both,
+                },
+                "Nearer the root at the face."
+            )
             .OnRegrowth("Lightener ends where the hair is light already.")
             .ThenOver(
                 StepKind.Gloss,
@@ -160,10 +181,15 @@ internal static class SecondVisits
             )
             .Mix(FormulaId.A, Lightener.Clay, 20, "Mild: these ends were lightened before.")
             .Paint(
-                ZoneFacts.All,
+                ZoneFacts.All.Except(Sketch.Face),
                 k => k.Column % 2 == 0,
                 s.From(ShapeKind.U, 0.5, 0.2, 8, 10),
                 "Light low between the old lines, away from their edge; what lies beside it keeps its depth."
+            )
+            .Paint(
+                Sketch.Face,
+                s.AtFace(ShapeKind.U, 0.14),
+                "Higher at the face, so that the front stays the lightest."
             )
             .FirstOver(
                 StepKind.Deposit,

@@ -23,6 +23,7 @@ public sealed partial class Sketch
 
     private readonly Cutting cutting;
     private readonly List<PatternStep> steps = [];
+    private readonly Schools schools;
     private Plan plan;
 
     internal Sketch(Plan plan, Cutting cutting, HouseRules house)
@@ -33,6 +34,7 @@ public sealed partial class Sketch
         this.plan = plan;
         this.cutting = cutting;
         Hair = cutting.Hair;
+        schools = house.SchoolsOf();
 
         // What an earlier pattern left out comes in again, and its sections and mixture give way to the house's; what
         // a hand left out stays out.
@@ -62,7 +64,7 @@ public sealed partial class Sketch
                     .Select(s => (PlanEdit)new RemoveStep(s.number))
             )
             .Append(new SetReach(Reach.Full))
-            .Append(new SetFrame(Section.Frame.EarToEar))
+            .Concat(Divided(Section.Frame.EarToEar))
             .Append(new SetFormula(MixForWish.Of(house.Formula, Hair, plan.Wish.EndsLevel, Covering.Open)))
             .ToArray();
         Step("Start from a clean head.", clean);
@@ -112,7 +114,17 @@ public sealed partial class Sketch
     }
 
     /// <summary>Divides the head.</summary>
-    public Sketch Frame(Frame frame, string why) => Step(why, new SetFrame(frame));
+    public Sketch Frame(Frame frame, string why) => Step(why, Divided(frame).ToArray());
+
+    /// <summary>Divides the head, worked in the order the studio works in.</summary>
+    private IEnumerable<PlanEdit> Divided(Frame frame)
+    {
+        yield return new SetFrame(frame);
+        if (schools.OrderFor(frame) is { } order)
+        {
+            yield return new SetOrder(order);
+        }
+    }
 
     /// <summary>Leaves a region out.</summary>
     public Sketch Without(Region region, double sizeCm, string why) =>
@@ -222,11 +234,12 @@ public sealed partial class Sketch
         return panels
             .GroupBy(p =>
             {
+                var laid = deposit ? paint : schools.Laid(p.Key.Zone, paint);
                 var most =
                     free || ZoneFacts.IsHairline(p.Key.Zone)
                         ? double.PositiveInfinity
                         : Math.Floor(p.ThicknessMm * DryBeneath * 2) / 2;
-                var off = deposit ? paint : OffScalp(paint, p.LengthCm);
+                var off = deposit ? paint : OffScalp(laid, p.LengthCm);
                 return off with
                 {
                     MidsMm = Math.Min(off.MidsMm, most),
@@ -295,6 +308,28 @@ public sealed partial class Sketch
         return paint with { BlurCm = Math.Min(12, paint.BlurCm + FaceBlurCm) };
     }
 
+    /// <summary>
+    /// Where she ties her hair back, the nape begins nearer the scalp: tied, only its first centimetres show.
+    /// </summary>
+    public Sketch NapeForTails() =>
+        PaintsBeneath && IsIn(Zone.Nape)
+            ? Paint(
+                [Zone.Nape],
+                From(ShapeKind.V, 0.07, 0.07, 12, 15) with
+                {
+                    StartShare = null,
+                    StartCm = 1.5,
+                    SpreadCm = 0.5,
+                    BlurCm = 3,
+                    Face = Wendro.Core.Paint.Face.Both,
+                },
+                "The nape from near the root and from beneath: tied back, that is what shows."
+            )
+            : this;
+
+    /// <summary>Whether undersides are painted on her: where she ties it back, if the studio ever does.</summary>
+    public bool PaintsBeneath => schools.PaintsBeneath(plan.Wears);
+
     /// <summary>How much longer the blur is at the hairline, cm. Model assumption.</summary>
     private const double FaceBlurCm = 3;
 
@@ -323,6 +358,7 @@ public sealed partial class Sketch
             zone,
             s with
             {
+                Order = ZoneFacts.IsFaceFrame(zone) ? schools.HairlineRows : s.Order,
                 ThicknessMm = Math.Clamp(
                     Math.Round(s.ThicknessMm * dense * curled * heavy),
                     Sections.ThinnestMm,

@@ -130,7 +130,8 @@ internal static class WholeHead
             )
             .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 10, 4.5, 2, false), "Fine at the hairline.")
             .Paint(ZoneFacts.All.Except(Sketch.Hairline), s.From(ShapeKind.V, 0.26, 0.2, 9, 15), "One hand all over.")
-            .Paint(Sketch.Hairline, s.AtFace(ShapeKind.Full, 0.08), "The face bright.");
+            .Paint(Sketch.Hairline, s.AtFace(ShapeKind.Full, 0.08), "The face bright.")
+            .NapeForTails();
 
     private static void ThickAllOver(Sketch s) =>
         s.Cut(
@@ -161,10 +162,11 @@ internal static class WholeHead
                 "Denser towards the front, falling back."
             )
             .Cut(
-                Sketch.Hairline.Append(Zone.TopLeft).Append(Zone.TopRight),
-                new Sections(Parting.DiagonalBack, 13, 5, 3, true),
+                [Zone.TopLeft, Zone.TopRight],
+                new Sections(Parting.DiagonalBack, 14, 5.5, 3, true),
                 "Heavy at the front."
             )
+            .Cut(Sketch.Hairline, new Sections(Parting.DiagonalBack, 11, 5, 2, true), "Heaviest at the hairline.")
             .Paint(Sketch.Back, s.From(ShapeKind.V, 0.4, 0.25, 8, 15), "Low and deep in the middle.")
             .Paint(
                 [Zone.Crown, Zone.SideLeft, Zone.SideRight],
@@ -172,7 +174,7 @@ internal static class WholeHead
                 "V over V: each bright edge falls on a dark centre."
             )
             .Paint([Zone.TopLeft, Zone.TopRight], s.From(ShapeKind.V, 0.24, 0.2, 7, 9), "Higher as it comes forwards.")
-            .Paint(Sketch.Hairline, s.AtFace(ShapeKind.Full, 0.07), "Solid at the face.");
+            .Paint(Sketch.Hairline, s.AtFace(ShapeKind.Full, 0.05), "Solid at the face.");
 
     private static void StaggeredLines(Sketch s) =>
         s.Cut(
@@ -180,10 +182,10 @@ internal static class WholeHead
                 new Sections(Parting.Horizontal, 25, 6, 0, true),
                 "Panels of five lines each, no leave-out: below they meet."
             )
-            .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 18, 5, 0, false), "The same at the hairline.")
+            .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 9, 4, 2, false), "Finer at the hairline.")
             .Paint(
-                ZoneFacts.All,
-                s.From(ShapeKind.Staggered, 0.3, 0.18, 14, 18) with
+                ZoneFacts.All.Except(Sketch.Hairline),
+                s.From(ShapeKind.Staggered, 0.34, 0.18, 13, 17) with
                 {
                     Shape = new Shape.Staggered(Math.Min(Shape.MostDropCm, s.Hair.Cut.LongestCm * 0.18), 5)
                     {
@@ -193,7 +195,9 @@ internal static class WholeHead
                 },
                 "Lines high and low by turns, widening till they meet where the panel is held; between them "
                     + "natural hair narrows to nothing."
-            );
+            )
+            .Paint(Sketch.Hairline, s.AtFace(ShapeKind.Full, 0.04), "The face bright from near the root.")
+            .NapeForTails();
 
     private static void OvalOut(Sketch s) =>
         s.Without(Region.Oval, 4, "An oval on top stays natural: it falls over the work and hides where it begins.")

@@ -33,6 +33,7 @@ public sealed record LowerSections(
 /// <param name="Bench">How it mixes; null as usual.</param>
 /// <param name="Below">How it is cut below the ridge, where less is seen; null as above it.</param>
 /// <param name="FaceLeaveOutMm">Left out between sections at the hairline, mm, 0..20.</param>
+/// <param name="Schools">Where artists disagree, how it does it; null as usual.</param>
 public sealed record HouseRules(
     [property: Within(Sections.ThinnestMm, Sections.ThickestMm, "mm")] double ThicknessMm,
     [property: Within(Sections.NarrowestCm, Sections.WidestCm, "cm")] double WidthCm,
@@ -47,7 +48,8 @@ public sealed record HouseRules(
     Limits? Limits = null,
     BenchRules? Bench = null,
     LowerSections? Below = null,
-    [property: Within(0, Sections.MostLeaveOutMm, "mm")] double FaceLeaveOutMm = 0
+    [property: Within(0, Sections.MostLeaveOutMm, "mm")] double FaceLeaveOutMm = 0,
+    Schools? Schools = null
 )
 {
     /// <summary>
@@ -71,9 +73,20 @@ public sealed record HouseRules(
             FaceLeaveOutMm: Sections.UsualFaceFrame.LeaveOutMm
         );
 
+    /// <summary>Where artists disagree (a method: a record writes out its properties).</summary>
+    public Schools SchoolsOf() => Schools ?? Plans.Schools.Usual;
+
     /// <summary>How a zone is cut.</summary>
     public Sections SectionsOf(Zone zone) =>
-        ZoneFacts.IsFaceFrame(zone) ? new(Parting.Horizontal, FaceThicknessMm, FaceWidthCm, FaceLeaveOutMm, false)
+        ZoneFacts.IsFaceFrame(zone)
+            ? new(
+                Parting.Horizontal,
+                FaceThicknessMm,
+                FaceWidthCm,
+                FaceLeaveOutMm,
+                false,
+                Order: SchoolsOf().HairlineRows
+            )
         : Below is { } below && ZoneFacts.IsBelowRidge(zone)
             ? new(Parting.Horizontal, below.ThicknessMm, below.WidthCm, below.LeaveOutMm, Bricklay)
         : new(Parting.Horizontal, ThicknessMm, WidthCm, LeaveOutMm, Bricklay);

@@ -88,8 +88,14 @@ public sealed record Plan(
             ZoneFacts.All.ToImmutableSortedDictionary(z => z, z => ZonePlan.Fresh(z, house)),
             house.Frame,
             house.BabyHairCm > 0 ? [new LeftOut(Region.BabyHair, house.BabyHairCm, "house rule")] : null,
+            Order: house.SchoolsOf().OrderFor(house.Frame),
             LowerFilm: house.LowerFilm,
-            Limits: house.Limits
+            Limits: house.SchoolsOf().TopBrightest
+                ? (house.Limits ?? Limits.Usual) with
+                {
+                    CrownCm = Limits.CrownAnywhereCm,
+                }
+                : house.Limits
         );
     }
 

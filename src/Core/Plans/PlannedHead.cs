@@ -281,7 +281,8 @@ public sealed class PlannedHead
             Plan.Part,
             Plan.Regions,
             ZoneFacts.All.Where(z => Plan.Zones[z].Excluded is not null).ToHashSet(),
-            Areas
+            Areas,
+            levels.On.AsSheIs
         );
 
     /// <summary>

@@ -1,11 +1,11 @@
 namespace Wendro.Core.Units;
 
-/// <summary>Which of a plan's mixtures: a letter, A to E.</summary>
+/// <summary>Which of a plan's mixtures: a letter, A to H.</summary>
 public readonly record struct FormulaId : IComparable<FormulaId>
 {
     private readonly byte number;
 
-    /// <exception cref="ArgumentOutOfRangeException">Not A, B, C, D or E.</exception>
+    /// <exception cref="ArgumentOutOfRangeException">Not one of A to H.</exception>
     public FormulaId(char letter)
     {
         if (letter is < First or > Last)
@@ -35,10 +35,10 @@ public readonly record struct FormulaId : IComparable<FormulaId>
     public const char First = 'A';
 
     /// <summary>The last letter there is.</summary>
-    public const char Last = 'E';
+    public const char Last = 'H';
 
     /// <summary>What is said of a letter that is none.</summary>
-    public const string Called = "A formula is called A, B, C, D or E.";
+    public const string Called = "A formula is called by a letter, A to H.";
 
     /// <summary>All there can be.</summary>
     public static IReadOnlyList<FormulaId> All { get; } =

@@ -155,7 +155,7 @@ public sealed class PatternsTests
         Assert.Contains(On("zigzag-quadrants").Regions, r => r.Region == Region.Veil);
         Assert.Contains(On("triangle-melt").Regions, r => r.Region == Region.Teardrop);
         Assert.Equal(Parting.Triangles, On("triangle-melt").Zones[Zone.UpperBack].Sections.Parting);
-        Assert.True(On("regrowth-blend").Zones[Zone.Crown].Usual is { EndsMm: <= 1, StartCm: <= 3 });
+        Assert.True(On("regrowth-blend").Zones[Zone.Crown].Usual is { StartCm: <= 3, Face: Face.Both });
         Assert.Equal(Parting.DiagonalBack, On("four-quarters").Zones[Zone.LowerBack].Sections.Parting);
         Assert.Equal(Parting.Horizontal, On("four-quarters").Zones[Zone.TopLeft].Sections.Parting);
         Each.Of(

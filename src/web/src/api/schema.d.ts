@@ -1604,7 +1604,7 @@ export interface components {
             reflect?: null | components["schemas"]["Reflect"];
         };
         /** @enum {string} */
-        FormulaId: "A" | "B" | "C" | "D" | "E";
+        FormulaId: "A" | "B" | "C" | "D" | "E" | "F" | "G" | "H";
         FormulaView: {
             formula: components["schemas"]["Formula"];
             words: string;
@@ -1725,6 +1725,7 @@ export interface components {
              * @default 0
              */
             faceLeaveOutMm: number;
+            schools?: null | components["schemas"]["Schools"];
         };
         HttpValidationProblemDetails: {
             type?: null | string;
@@ -2981,6 +2982,18 @@ export interface components {
         ScaleState: "live" | "lost" | "overRange";
         /** @enum {unknown} */
         Scalp: "calm" | "irritated" | "broken";
+        Schools: {
+            /** @default false */
+            frontFirst: boolean;
+            /** @default false */
+            hairlineFrontToBack: boolean;
+            /** @default false */
+            endsOnSurface: boolean;
+            /** @default false */
+            undersideNever: boolean;
+            /** @default false */
+            topBrightest: boolean;
+        };
         ScoopsAnswer: {
             /** Format: double */
             scoops: number;
@@ -3097,7 +3110,7 @@ export interface components {
             kind: components["schemas"]["StepKind"];
             area?: null | components["schemas"]["Area"];
             /** @enum {null|string} */
-            formula?: "A" | "B" | "C" | "D" | "E" | null;
+            formula?: "A" | "B" | "C" | "D" | "E" | "F" | "G" | "H" | null;
             /** Format: double */
             minutes?: null | number;
             /** Format: double */

@@ -184,6 +184,10 @@ export function HouseRules() {
                 })
               }
             />
+            <SchoolsPicks
+              values={now.schools}
+              onSet={(by) => change({ schools: { ...(now.schools as SchoolsOf), ...by } })}
+            />
             <Figures
               title="How bowls are mixed"
               of={bench}
@@ -202,6 +206,70 @@ export function HouseRules() {
         )}
       </Modal>
     </>
+  );
+}
+
+type SchoolsOf = Required<NonNullable<Rules["schools"]>>;
+
+/** Where artists disagree: field, words, the usual way, the other way, what it changes. */
+const schools: [keyof SchoolsOf, string, string, string, string][] = [
+  [
+    "frontFirst",
+    "Order",
+    "back first, hairline last",
+    "front first",
+    "Which zones come first in Section, bowls and clock.",
+  ],
+  [
+    "hairlineFrontToBack",
+    "Hairline rows",
+    "towards the face",
+    "from the face back",
+    "Which row at the face is painted first.",
+  ],
+  ["endsOnSurface", "Ends", "worked through", "surface only", "How deep patterns paint the ends: subtler."],
+  [
+    "undersideNever",
+    "Underside",
+    "where she ties it back",
+    "never",
+    "Whether patterns paint nape and hairline from beneath.",
+  ],
+  [
+    "topBrightest",
+    "Crown",
+    "kept low",
+    "highest, brightest",
+    "Where patterns begin the crown, and that the second look allows it.",
+  ],
+];
+
+/** Where artists disagree, and how this studio does it. */
+function SchoolsPicks({
+  values,
+  onSet,
+}: {
+  values: SchoolsOf | null | undefined;
+  onSet(by: Partial<SchoolsOf>): void;
+}) {
+  return (
+    <details>
+      <summary>Where artists disagree</summary>
+      {schools.map(([field, name, usual, other, changes]) => (
+        <div key={field}>
+          <Pick
+            name={name}
+            value={values?.[field] ? "other" : "usual"}
+            options={[
+              ["usual", usual],
+              ["other", other],
+            ]}
+            onChange={(v) => onSet({ [field]: v === "other" })}
+          />
+          <p className={parts.soft}>{changes}</p>
+        </div>
+      ))}
+    </details>
   );
 }
 
