@@ -59,6 +59,22 @@ public sealed class MixTests : IDisposable
             ]!["stock"]!["onHand"]!;
 
     [Fact]
+    public async Task A_coarser_cut_is_offered_where_the_first_are_over_and_taken_by_its_own_edit()
+    {
+        var visit = await MixedAsync();
+        var address = $"/api/visits/{visit}/mix/coarser";
+        Assert.Null((await http.ReadAsync(address))["cut"]);
+        const string fine =
+            """{"kind":"together","edits":[{"kind":"setFormula","formula":{"id":"A","lightener":"clay","volume":25,"minutes":12}},{"kind":"cutZone","zone":"upperBack","parting":"horizontal","thicknessMm":8,"widthCm":2,"leaveOutMm":3,"bricklay":true}]}""";
+        Assert.Equal(200, (await http.EditAsync(visit, 2, fine)).Status);
+        var cut = (await http.ReadAsync(address))["cut"]!;
+        Assert.True((int)cut["panels"]! < (int)cut["panelsBefore"]!);
+        Assert.Equal(200, (await http.EditAsync(visit, 3, cut["edit"]!.ToJsonString())).Status);
+        var over = (await MixAsync(visit))["findings"]!.AsArray().Any(f => (string)f!["kind"]! == "firstOver");
+        Assert.NotEqual((bool)cut["mends"]!, over);
+    }
+
+    [Fact]
     public async Task A_safety_stop_stops_the_bowl_too()
     {
         var visit = await MixedAsync();

@@ -66,7 +66,12 @@ internal static class SecondVisits
                 "Fine pieces, as fine as the grey comes in."
             )
             .Cut(Sketch.Face, new Sections(Parting.Horizontal, 9, 3.5, 2, false), "Finer still at the face.")
-            .Mix(FormulaId.A, Lightener.Half, 20, "Half clay, half powder: lifts further than clay, stays moist longer than powder.")
+            .Mix(
+                FormulaId.A,
+                Lightener.Half,
+                20,
+                "Half clay, half powder: lifts further than clay, stays moist longer than powder."
+            )
             .Paint(
                 Sketch.Back.Concat(Sketch.Upper),
                 s.From(ShapeKind.V, 0.1, 0.1, 5, 7),

@@ -74,7 +74,7 @@ internal static partial class FixesToTry
     /// where
     /// a zone is painted alike.
     /// </summary>
-    private static IEnumerable<(Sentence Label, PlanEdit Edit)> Coarser(PlannedHead head)
+    public static IEnumerable<(Sentence Label, PlanEdit Edit)> Coarser(PlannedHead head)
     {
         foreach (
             var (thicker, wider) in new[] { (1.25, 1.0), (1.25, 1.25), (1.5, 1.25), (1.8, 1.4), (2.2, 1.6), (2.8, 2) }

@@ -34,6 +34,23 @@ internal static class MixEndpoints
             .WithName("GetMix")
             .WithSummary("The plan as bowls: grams, recipes, when to mix which, what to mind, the tray");
 
+        mix.MapGet(
+                "/coarser",
+                (MixAtWork at, Heads heads, CancellationToken stop) =>
+                    Results.Ok(
+                        new CoarserView(
+                            CoarserCut.For(at.Mix, heads.FreshCuttingFor(at.Work.Visit.Hair), stop) is { } cut
+                                ? CoarserCutView.Of(cut)
+                                : null
+                        )
+                    )
+            )
+            .Produces<CoarserView>()
+            .WithName("GetCoarserCut")
+            .WithSummary(
+                "Where the first panels are over before the last is painted: the coarser cut that looks nearest"
+            );
+
         mix.MapPost(
                 "/bowls",
                 async (

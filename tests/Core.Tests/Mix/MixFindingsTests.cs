@@ -117,6 +117,35 @@ public sealed class MixFindingsTests
     }
 
     [Fact]
+    public void What_is_over_before_the_last_is_painted_is_cut_coarser_as_near_to_the_plan_as_that_goes()
+    {
+        Assert.Null(CoarserCut.For(Mixed([Painted(Soft), new SetFormula(Clay)], Shelf), Given.Cutting));
+        var edits = new PlanEdit[]
+        {
+            CutZone.As(Zone.UpperBack, new Sections(Parting.Horizontal, 8, 2, 3, true)),
+            Painted(Soft),
+            new SetFormula(Clay with { Minutes = new(15) }),
+        };
+        var mix = Mixed(edits, Shelf);
+        Assert.Contains(mix.Findings(), f => f.Kind == MixFault.FirstOver);
+        var cut = CoarserCut.For(mix, Given.Cutting)!;
+        Assert.True(cut.Mends);
+        Assert.True(cut.Panels.After < cut.Panels.Before && cut.LastAtMinute.After < cut.LastAtMinute.Before);
+        Assert.DoesNotContain(Mixed([.. edits, cut.Edit], Shelf).Findings(), f => f.Kind == MixFault.FirstOver);
+
+        // Of all coarser cuts that mend it, none looks nearer.
+        var was = mix.Head.Measures.ZoneLevels;
+        double Apart(PlannedMix other) => was.Keys.Average(z => Math.Abs(other.Head.Measures.ZoneLevels[z] - was[z]));
+        var mending = FixesToTry
+            .Coarser(mix.Head)
+            .Select(w => Mixed([.. edits, w.Edit], Shelf))
+            .Where(m => m.Findings().All(f => f.Kind != MixFault.FirstOver))
+            .ToArray();
+        Assert.NotEmpty(mending);
+        Assert.Equal(mending.Min(Apart), cut.LevelsApart, 6);
+    }
+
+    [Fact]
     public void A_sound_plan_has_none() => Assert.Empty(Mixed([Painted(Soft), new SetFormula(Clay)], Shelf).Findings());
 
     [Fact]

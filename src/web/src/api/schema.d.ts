@@ -1016,6 +1016,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{visit}/mix/coarser": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Where the first panels are over before the last is painted: the coarser cut that looks nearest */
+        get: operations["GetCoarserCut"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{visit}/mix/bowls": {
         parameters: {
             query?: never;
@@ -1368,6 +1385,25 @@ export interface components {
             id: string;
             name: string;
             about: string;
+        };
+        CoarserCutView: {
+            label: components["schemas"]["Sentence"];
+            edit: components["schemas"]["PlanEdit"];
+            /** Format: int32 */
+            panelsBefore: number;
+            /** Format: int32 */
+            panels: number;
+            /** Format: double */
+            lastAtMinuteBefore: number;
+            /** Format: double */
+            lastAtMinute: number;
+            /** Format: double */
+            levelsApart: number;
+            mends: boolean;
+            labelParts?: null | components["schemas"]["SentencePiece"][];
+        };
+        CoarserView: {
+            cut: null | components["schemas"]["CoarserCutView"];
         };
         CoatView: {
             /** Format: double */
@@ -5923,6 +5959,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["MixView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetCoarserCut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CoarserView"];
                 };
             };
             /** @description Not Found */

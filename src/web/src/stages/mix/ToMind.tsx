@@ -1,5 +1,7 @@
+import { useQuery } from "@tanstack/react-query";
 import { Button, Popover } from "antd";
-import type { PlanEdit, PlanView, Schemas } from "../../api/client";
+import { api, type PlanEdit, type PlanView, type Schemas } from "../../api/client";
+import { given } from "../../api/given";
 import parts from "../../style/parts.module.css";
 import secondLookCss from "../../views/SecondLook.module.css";
 import { SetAside, SetAsideList } from "../../views/SetAside";
@@ -50,6 +52,7 @@ export function ToMind({ plan, mix, edit, onLight }: Props) {
                   {said(f.fix.labelParts, units)}
                 </Button>
               )}
+              {f.kind === "firstOver" && <Coarser plan={plan} edit={edit} />}
               {f.kind === "heatAgainstLeaflet" && <ConfirmHeat plan={plan} finding={f} edit={edit} />}
               {f.canDismiss && <SetAside finding={f} edit={edit} />}
             </div>
@@ -66,6 +69,31 @@ export function ToMind({ plan, mix, edit, onLight }: Props) {
 }
 
 const level = (value: number | null | undefined) => (value == null ? "–" : value.toFixed(1));
+
+/** The coarser cut that looks nearest and can be painted in time, tried out; one tap takes it. */
+function Coarser({ plan, edit }: { plan: PlanView; edit(edit: PlanEdit): Promise<boolean> }) {
+  const units = useUnits();
+  const { visitId: visit, revision } = plan;
+  const { data, isPending } = useQuery({
+    queryKey: ["coarser", visit, revision],
+    queryFn: () => given(api.GET("/api/visits/{visit}/mix/coarser", { params: { path: { visit } } })),
+  });
+  if (isPending) {
+    return <span className={parts.soft}>Trying coarser cuts…</span>;
+  }
+  const cut = data?.cut;
+  return cut ? (
+    <>
+      <Button type="primary" onClick={() => edit(cut.edit)}>
+        {said(cut.labelParts, units)}
+      </Button>
+      <span className={parts.soft}>
+        {cut.panels} panels instead of {cut.panelsBefore}, the last at minute {cut.lastAtMinute.toFixed(0)}{" "}
+        instead of {cut.lastAtMinuteBefore.toFixed(0)}; it looks {cut.levelsApart.toFixed(1)} level apart.
+      </span>
+    </>
+  ) : null;
+}
 
 /** Heat only where its leaflet was read and allows it. */
 function ConfirmHeat({
