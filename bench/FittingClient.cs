@@ -44,7 +44,7 @@ internal sealed record FittingClient(HairProfile Hair, Wish Wish, bool Ties = tr
         ["triangle-melt"] = new(Medium.Hair, NoLight with { RootSoftness = 0.8 }),
         ["woven-bob"] = new(Short, new Wish(), Ties: false),
         ["grey-blend"] = new(Medium.Hair with { GreyShare = 0.3 }, new Wish()),
-        ["refresh-dark"] = new(OldPieces, new Wish()),
+        ["refresh-dark"] = new(OldPieces, new Wish(), Ties: false),
         ["regrowth-blend"] = new(Grown, new Wish(FaceFrameLift: 0.3, LightShareLow: 0.5, LightShareHigh: 0.95)),
         ["lines-softened"] = new(OldStripes, new Wish()),
         ["tips-at-home"] = new(Short, NoLight),

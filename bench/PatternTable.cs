@@ -25,7 +25,7 @@ internal static class PatternTable
         {
             if (!heads.TryGetValue(hair, out var head))
             {
-                var looks = new HairLooks(HeadForm.Usual, hair, PartLine.Central, keep, 7_000);
+                var looks = new HairLooks(HeadForm.Usual, hair, PartLine.Central, keep, 14_000);
                 heads[hair] = head = (looks, new Cutting(HeadForm.Usual, hair, _ => looks.OnHead.LengthAt));
             }
 

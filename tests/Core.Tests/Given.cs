@@ -111,9 +111,13 @@ internal static class Given
         return shape is Shape.Slant slant ? slant with { Flip = flip } : shape;
     }
 
-    public static (HairLooks Looks, Cutting Cutting) Looks(HairProfile hair, PartLine? part = null)
+    public static (HairLooks Looks, Cutting Cutting) Looks(
+        HairProfile hair,
+        PartLine? part = null,
+        int strands = FewStrands
+    )
     {
-        var looks = new HairLooks(Head, hair, part ?? PartLine.Central, Kept, FewStrands);
+        var looks = new HairLooks(Head, hair, part ?? PartLine.Central, Kept, strands);
         return (looks, new Cutting(Head, hair, _ => looks.OnHead.LengthAt));
     }
 

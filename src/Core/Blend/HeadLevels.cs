@@ -1,5 +1,6 @@
 using Wendro.Core.Fall;
 using Wendro.Core.Hair;
+using Wendro.Core.Head;
 using Wendro.Core.Section;
 
 namespace Wendro.Core.Blend;
@@ -95,8 +96,14 @@ public sealed class HeadLevels
         ArgumentNullException.ThrowIfNull(panels);
         ArgumentNullException.ThrowIfNull(hair);
         var strands = panels.Select(p => On.Map.StrandsOf[p]).ToArray();
-        var drawn = new HairBytes((byte[])Drawn.Levels.Clone(), hair.Tints);
-        LockDrawing.Draw(On.Looks.OnHead.Strands, hair.Levels, LocksOf(strands), drawn.Levels);
+        var locks = LocksOf(strands);
+        var drawn = new HairBytes((byte[])Drawn.Levels.Clone(), On.HasWhite ? (byte[])Drawn.Tints.Clone() : hair.Tints);
+        LockDrawing.Draw(On.Looks.OnHead.Strands, hair.Levels, locks, drawn.Levels);
+        if (On.HasWhite)
+        {
+            LockDrawing.MixWhites(On.Looks.OnHead.Strands, hair.Tints, locks, drawn.Tints);
+        }
+
         if (!down.IsValueCreated || !tied.IsValueCreated)
         {
             return new(On, hair, drawn, null, this);
@@ -113,7 +120,14 @@ public sealed class HeadLevels
         ArgumentNullException.ThrowIfNull(hair);
         var levels = new byte[hair.Levels.Length];
         LockDrawing.Draw(On.Looks.OnHead.Strands, hair.Levels, null, levels);
-        return new(levels, hair.Tints);
+        if (!On.HasWhite)
+        {
+            return new(levels, hair.Tints);
+        }
+
+        var tints = new byte[hair.Tints.Length];
+        LockDrawing.MixWhites(On.Looks.OnHead.Strands, hair.Tints, null, tints);
+        return new(levels, tints);
     }
 
     private Tally Count(Wear wear) => Tally.Of(On.Looks.Weights(wear), On.Map, On.Looks.OnHead.Strands, Bytes, On.Hair);
@@ -173,6 +187,9 @@ public sealed class HeadLevels
 public sealed record OnHead(HairLooks Looks, HairProfile Hair, StrandMap Map, IReadOnlyList<Wear> Wears)
 {
     private Tally? asSheIs;
+
+    /// <summary>Whether any of her hair grows white.</summary>
+    public bool HasWhite { get; } = ZoneFacts.All.Any(z => Hair.In(z).GreyShare > 0);
 
     /// <summary>
     /// What is seen of her hair worn down before anything is done to it (a method: counted when first asked for).

@@ -56,14 +56,21 @@ internal sealed class Bust
             var k = MathF.Max((Vector3.Dot(n, key) + 0.35f) / 1.35f, 0);
             var f = MathF.Max((Vector3.Dot(n, fill) + 0.4f) / 1.4f, 0);
             var p = Points[i] + n * 0.5f;
-            var shade = hair.At(p + key * 1f) + hair.At(p + key * 2.2f) + hair.At(p + key * 3.6f);
+            var shade = (Shadow(hair, p, key + view.Right * 0.35f) + Shadow(hair, p, key - view.Right * 0.35f)) / 2;
             var close = hair.At(Points[i] + n * 0.9f);
-            var open = 0.40f + 0.60f * MathF.Exp(-0.012f * shade);
+            var open = 0.50f + 0.50f * MathF.Exp(-0.012f * shade);
             var near = 0.55f + 0.45f * MathF.Exp(-0.016f * close);
-            lit[i] = (0.34f + 0.36f * k * open + 0.12f * f) * near;
+            lit[i] = (0.39f + 0.31f * k * open + 0.12f * f) * near;
         }
 
         return lit;
+    }
+
+    /// <summary>Hair between a point and a lamp: two lamps side by side cast no streaks.</summary>
+    private static float Shadow(HairDensity hair, Vector3 p, Vector3 lamp)
+    {
+        var to = Vector3.Normalize(lamp);
+        return hair.At(p + to * 1f) + hair.At(p + to * 2.2f) + hair.At(p + to * 3.6f);
     }
 
     private static float[] RingHeights()

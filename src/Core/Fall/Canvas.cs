@@ -70,8 +70,8 @@ internal sealed class Canvas
                     var (p, q, r) = (projected[t[i]], projected[t[i + 1]], projected[t[i + 2]]);
                     if (
                         lit[t[i]] + lit[t[i + 1]] + lit[t[i + 2]] > 0
-                        && MathF.Min(p.Y, MathF.Min(q.Y, r.Y)) < to
-                        && MathF.Max(p.Y, MathF.Max(q.Y, r.Y)) >= from
+                        && MathF.Min(p.Y, MathF.Min(q.Y, r.Y)) < to + 1
+                        && MathF.Max(p.Y, MathF.Max(q.Y, r.Y)) >= from - 1
                     )
                     {
                         Triangle((p, lit[t[i]]), (q, lit[t[i + 1]]), (r, lit[t[i + 2]]), from, to);
@@ -102,8 +102,8 @@ internal sealed class Canvas
         var (vx, vy) = ((pc.Y - pa.Y) * inv, (pa.X - pc.X) * inv);
         var x0 = Math.Max((int)MathF.Ceiling(MathF.Min(pa.X, MathF.Min(pb.X, pc.X)) - 0.5f), 0);
         var x1 = Math.Min((int)MathF.Floor(MathF.Max(pa.X, MathF.Max(pb.X, pc.X)) - 0.5f), Columns - 1);
-        var y0 = Math.Max((int)MathF.Ceiling(MathF.Min(pa.Y, MathF.Min(pb.Y, pc.Y)) - 0.5f), from);
-        var y1 = Math.Min((int)MathF.Floor(MathF.Max(pa.Y, MathF.Max(pb.Y, pc.Y)) - 0.5f), to - 1);
+        var y0 = Math.Max((int)MathF.Ceiling(MathF.Min(pa.Y, MathF.Min(pb.Y, pc.Y)) - 0.75f), from);
+        var y1 = Math.Min((int)MathF.Floor(MathF.Max(pa.Y, MathF.Max(pb.Y, pc.Y)) - 0.25f), to - 1);
 
         // Depth and light change evenly across a triangle, too.
         var (zx, gx) = (Across(pa.Z, pb.Z, pc.Z), Across(a.Lit, b.Lit, c.Lit) * 255);
@@ -117,7 +117,9 @@ internal sealed class Canvas
             var row = Samples.AsSpan(y * Columns + x0, Math.Max(x1 - x0 + 1, 0));
             for (var k = 0; k < row.Length; k++, u += ux, v += vx, z += zx, grey += gx)
             {
-                if (u < -1e-3f || v < -1e-3f || u + v > 1.001f)
+                var off = MiddleOf(x0 + k) - 0.5f;
+                var (su, sv) = (u + off * uy, v + off * vy);
+                if (su < -1e-3f || sv < -1e-3f || su + sv > 1.001f)
                 {
                     continue;
                 }
@@ -159,107 +161,134 @@ internal sealed class Canvas
             return;
         }
 
+        var piece = new Piece(a, b, width, place, shade, shine, strand);
         if (MathF.Abs(dy) >= 0.5f * MathF.Abs(dx))
         {
             var lean = MathF.Min(length / MathF.Abs(dy), 2.4f) * View.Across * 0.5f;
-            if (dy < 0)
-            {
-                (a, b) = (b, a);
-                (width, place, shade, shine) = (
-                    (width.B, width.A),
-                    (place.B, place.A),
-                    (shade.B, shade.A),
-                    (shine.B, shine.A)
-                );
-            }
-
-            var from = Math.Max((int)MathF.Ceiling(a.Y - 0.5f), 0);
-            var to = Math.Min((int)MathF.Floor(b.Y - 0.5f), Rows - 1);
-            var inv = 1 / (b.Y - a.Y);
-            for (var y = from; y <= to; y++)
-            {
-                var t = (y + 0.5f - a.Y) * inv;
-                var x = a.X + (b.X - a.X) * t;
-                var half = (width.A + (width.B - width.A) * t) * lean;
-                var x0 = (int)MathF.Ceiling(x - half - 0.5f);
-                var x1 = (int)MathF.Floor(x + half - 0.5f);
-
-                // Never thinner than one sample.
-                (x0, x1) = x0 > x1 ? ((int)x, (int)x) : (x0, x1);
-                x0 = Math.Max(x0, band.From);
-                x1 = Math.Min(x1, band.To - 1);
-                if (x0 > x1)
-                {
-                    continue;
-                }
-
-                var depth = DepthWord(a.Z + (b.Z - a.Z) * t);
-                var row = Samples.AsSpan(y * Columns + x0, x1 - x0 + 1);
-                var word = 0UL;
-                for (var k = 0; k < row.Length; k++)
-                {
-                    if (depth < row[k])
-                    {
-                        row[k] = word = word == 0 ? depth | What(strand, place, shade, shine, t) : word;
-                    }
-                }
-            }
+            Steep(dy < 0 ? piece.Turned() : piece, lean, band);
         }
         else
         {
             var lean = MathF.Min(length / MathF.Abs(dx), 2.4f) * 0.5f;
-            if (dx < 0)
+            Flat(dx < 0 ? piece.Turned() : piece, lean, band);
+        }
+    }
+
+    /// <summary>
+    /// How far below its row's upper edge the middle of a sample lies, pixels: the two samples of a pixel lie on its
+    /// diagonal, so that level edges get a step between, too.
+    /// </summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private static float MiddleOf(int column) => (column & 1) == 0 ? 0.25f : 0.75f;
+
+    /// <summary>A piece that leans so little shows no step between samples: it is drawn row by row.</summary>
+    private const float Upright = 0.2f;
+
+    /// <summary>A piece more upright than level, from above down: row by row.</summary>
+    private void Steep(in Piece of, float lean, (int From, int To) band)
+    {
+        var (a, b) = (of.A, of.B);
+        var from = Math.Max((int)MathF.Ceiling(a.Y - 0.5f), 0);
+        var to = Math.Min((int)MathF.Floor(b.Y - 0.5f), Rows - 1);
+        var inv = 1 / (b.Y - a.Y);
+        var aside = (b.X - a.X) * inv * 0.25f;
+        var leans = MathF.Abs(aside) >= Upright;
+        for (var y = from; y <= to; y++)
+        {
+            var t = (y + 0.5f - a.Y) * inv;
+            var x = a.X + (b.X - a.X) * t;
+            var half = (of.Width.A + (of.Width.B - of.Width.A) * t) * lean;
+            var reach = leans ? half + MathF.Abs(aside) : half;
+            var x0 = (int)MathF.Ceiling(x - reach - 0.5f);
+            var x1 = (int)MathF.Floor(x + reach - 0.5f);
+
+            // Never thinner than one sample.
+            (x0, x1) = x0 > x1 ? ((int)x, (int)x) : (x0, x1);
+            x0 = Math.Max(x0, band.From);
+            x1 = Math.Min(x1, band.To - 1);
+            if (x0 > x1)
             {
-                (a, b) = (b, a);
-                (width, place, shade, shine) = (
-                    (width.B, width.A),
-                    (place.B, place.A),
-                    (shade.B, shade.A),
-                    (shine.B, shine.A)
-                );
+                continue;
             }
 
-            var from = Math.Max((int)MathF.Ceiling(a.X - 0.5f), band.From);
-            var to = Math.Min((int)MathF.Floor(b.X - 0.5f), band.To - 1);
-            var inv = 1 / (b.X - a.X);
-            for (var x = from; x <= to; x++)
+            var depth = DepthWord(a.Z + (b.Z - a.Z) * t);
+            var row = Samples.AsSpan(y * Columns + x0, x1 - x0 + 1);
+            var word = 0UL;
+            for (var k = 0; k < row.Length; k++)
             {
-                var t = (x + 0.5f - a.X) * inv;
-                var y = a.Y + (b.Y - a.Y) * t;
-                var half = (width.A + (width.B - width.A) * t) * lean;
-                var y0 = Math.Max((int)MathF.Ceiling(y - half - 0.5f), 0);
-                var y1 = Math.Min((int)MathF.Floor(y + half - 0.5f), Rows - 1);
-                if (y0 > y1)
+                if (depth < row[k] && (!leans || IsOn(x0 + k, x, aside, MathF.Max(half, 0.5f))))
                 {
-                    continue;
-                }
-
-                var depth = DepthWord(a.Z + (b.Z - a.Z) * t);
-                var word = 0UL;
-                for (var r = y0; r <= y1; r++)
-                {
-                    ref var sample = ref Samples[r * Columns + x];
-                    if (depth < sample)
-                    {
-                        sample = word = word == 0 ? depth | What(strand, place, shade, shine, t) : word;
-                    }
+                    row[k] = word = word == 0 ? depth | of.What(t) : word;
                 }
             }
         }
     }
 
-    /// <summary>All of a sample but its depth: reckoned only where it is nearest.</summary>
-    private static ulong What(
-        int strand,
-        (float A, float B) place,
-        (float A, float B) shade,
-        (float A, float B) shine,
-        float t
+    /// <summary>Whether a sample lies on a leaning piece, whose middle is aside by so much for each sample.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private static bool IsOn(int column, float x, float aside, float half) =>
+        MathF.Abs(column + 0.5f - (x + ((column & 1) == 0 ? -aside : aside))) <= half;
+
+    /// <summary>A piece more level than upright, from left to right: column by column.</summary>
+    private void Flat(in Piece of, float lean, (int From, int To) band)
+    {
+        var (a, b) = (of.A, of.B);
+        var from = Math.Max((int)MathF.Ceiling(a.X - 0.5f), band.From);
+        var to = Math.Min((int)MathF.Floor(b.X - 0.5f), band.To - 1);
+        var inv = 1 / (b.X - a.X);
+        for (var x = from; x <= to; x++)
+        {
+            var t = (x + 0.5f - a.X) * inv;
+            var y = a.Y + (b.Y - a.Y) * t - MiddleOf(x);
+            var half = (of.Width.A + (of.Width.B - of.Width.A) * t) * lean;
+            var y0 = (int)MathF.Ceiling(y - half);
+            var y1 = (int)MathF.Floor(y + half);
+
+            // Never thinner than one sample.
+            (y0, y1) = y0 > y1 ? ((int)MathF.Round(y), (int)MathF.Round(y)) : (y0, y1);
+            y0 = Math.Max(y0, 0);
+            y1 = Math.Min(y1, Rows - 1);
+            if (y0 > y1)
+            {
+                continue;
+            }
+
+            var depth = DepthWord(a.Z + (b.Z - a.Z) * t);
+            var word = 0UL;
+            for (var r = y0; r <= y1; r++)
+            {
+                ref var sample = ref Samples[r * Columns + x];
+                if (depth < sample)
+                {
+                    sample = word = word == 0 ? depth | of.What(t) : word;
+                }
+            }
+        }
+    }
+
+    /// <summary>A piece of a strand, projected.</summary>
+    private readonly record struct Piece(
+        Vector3 A,
+        Vector3 B,
+        (float A, float B) Width,
+        (float A, float B) Place,
+        (float A, float B) Shade,
+        (float A, float B) Shine,
+        int Strand
     )
     {
-        var p = (uint)(place.A + (place.B - place.A) * t + 0.5f);
-        var d = (uint)(shade.A + (shade.B - shade.A) * t + 0.5f);
-        var h = (uint)(shine.A + (shine.B - shine.A) * t + 0.5f);
-        return (ulong)(uint)strand << 24 | (ulong)p << 16 | d << 8 | h;
+        /// <summary>The same from its other end.</summary>
+        public Piece Turned() =>
+            new(B, A, (Width.B, Width.A), (Place.B, Place.A), (Shade.B, Shade.A), (Shine.B, Shine.A), Strand);
+
+        /// <summary>All of a sample but its depth: reckoned only where it is nearest.</summary>
+        /// <param name="t">How far along, 0..1.</param>
+        public ulong What(float t)
+        {
+            var p = (uint)(Place.A + (Place.B - Place.A) * t + 0.5f);
+            var d = (uint)(Shade.A + (Shade.B - Shade.A) * t + 0.5f);
+            var h = (uint)(Shine.A + (Shine.B - Shine.A) * t + 0.5f);
+            return (ulong)(uint)Strand << 24 | (ulong)p << 16 | d << 8 | h;
+        }
     }
 }

@@ -98,14 +98,15 @@ internal static class Compact
             }
 
             var bust = (int)((sample >> 16) & 0xFF);
-            if (scalp.NearestStrand(view.Unproject(column + 0.5f, y + 0.5f, d), column, y) is { } nearest)
+            var under = scalp.At(view.Unproject(column + 0.5f, y + 0.5f, d));
+            if (under.Strand is { } nearest)
             {
-                part.Add((ushort)nearest, 0, Light.Coded(bust / 255f * 0.75f), 0);
+                part.Add((ushort)nearest, 0, Light.Coded(bust / 255f * under.Lit), 0);
                 counts[y * View.Width + x]++;
                 continue;
             }
 
-            light += (int)(Srgb[bust] + (Seen.Surround - Srgb[bust]) * fade);
+            light += (int)((Srgb[bust] + (Seen.Surround - Srgb[bust]) * fade) * under.Lit);
             plain++;
         }
 
@@ -183,12 +184,22 @@ internal sealed class ScalpUnderHair
         }
     }
 
-    /// <summary>The strand that covers a place of the bust; null where skin shows.</summary>
-    public int? NearestStrand(Vector3 at, int column, int row)
+    /// <summary>What shows at a place of the bust.</summary>
+    /// <param name="Strand">The strand that covers it; null where skin shows.</param>
+    /// <param name="Lit">How light it is, as a share: skin near hair is darker, hair at the scalp lies in shade.</param>
+    public readonly record struct Under(int? Strand, float Lit);
+
+    private static readonly Under Skin = new(null, 1);
+
+    /// <summary>How dark skin becomes under the first fine hair, share.</summary>
+    private const float HairlineDark = 0.28f;
+
+    /// <summary>What shows at a place of the bust.</summary>
+    public Under At(Vector3 at)
     {
         if (at.Y < -9.5f || (at - Form.SkullCentre).LengthSquared() > 190)
         {
-            return null;
+            return Skin;
         }
 
         // The face and the neck are most of what is not hair: they are told off by height alone, the face's middle
@@ -196,28 +207,42 @@ internal sealed class ScalpUnderHair
         var ahead = at.Z - Form.SkullCentre.Z;
         if (at.Y < LowestBeforeTemple && ahead > 0 && MathF.Abs(at.X) < BeforeTemple * ahead)
         {
-            return null;
+            return Skin;
         }
 
         var azimuth = MathF.Atan2(at.X, ahead) * (180 / MathF.PI);
-        if (at.Y < Hairline.Height(azimuth) - 0.3)
+        if (at.Y < Hairline.Height(azimuth) - 0.5)
         {
-            return null;
+            return Skin;
         }
 
         var p = hair.Head.Chart.At(at);
-        var dither = 1.0 * Hash.Unit(column * 7919, row);
-        if (p.FromHairlineCm < dither)
+        var inside = (float)p.FromHairlineCm;
+
+        // The hairline comes and goes slowly; before it only real fine strands are seen.
+        var (x, y) = ((float)p.Map.X, (float)p.Map.Y);
+        var begins = 0.5f + 0.1f * MathF.Sin(2.1f * x + 0.7f * y) + 0.1f * MathF.Sin(1.3f * y - 0.9f * x + 2);
+        if (inside < begins)
         {
-            return null;
+            return new(null, 1 - HairlineDark * Curve.Smooth(-0.3f, 0.7f, inside));
         }
 
         var n = nearest[Cell(p.Map.X, p.Map.Y)];
-        return n < 0 || PartShows(p) ? null : n;
+        if (n < 0)
+        {
+            return new(null, 1 - HairlineDark);
+        }
+
+        var fromPart = Parts ? (float)Math.Abs(p.OverTopCm - hair.Part.FallsAt(p.Position.Z)) : 1;
+        return fromPart < PartShowsCm * Curve.Smooth(-5.5f, -2f, p.Position.Z)
+            ? new(null, 1)
+            : new(n, 0.75f + 0.35f * (1 - Curve.Smooth(0.1f, 0.9f, fromPart)));
     }
 
-    private bool PartShows(in ScalpPoint p) =>
-        hair.Wear == Wear.Down && p.Position.Z > -5 && Math.Abs(Zones.FromPart(p, hair.Part)) < 0.085;
+    /// <summary>How far either side of the part scalp shows, cm.</summary>
+    private const float PartShowsCm = 0.075f;
+
+    private bool Parts => hair.Wear is Wear.Down or Wear.OtherPart or Wear.Tucked;
 
     private static int Cell(double x, double y) =>
         Math.Clamp((int)(y / CellCm) + Side / 2, 0, Side - 1) * Side

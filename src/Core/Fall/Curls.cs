@@ -1,32 +1,30 @@
 using System.Numerics;
 using Wendro.Core.Head;
-using Wendro.Core.Units;
 
 namespace Wendro.Core.Fall;
 
 /// <summary>
-/// Lays the hair's own texture over its middle lines: a slight swing, waves, or coils that go round. Hair that is
-/// combed
-/// tight to a tie lies straight that far. Model assumption.
+/// Lays the hair's own texture over its middle lines: waves, or coils that go round. Hair lies straight first, then
+/// turns: to the tie, to the ear, or as far down as hanging hair lies on the head. Model assumption.
 /// </summary>
 internal static class Curls
 {
     private const int P = Places.Points;
 
     /// <summary>How near the head a turn may come, cm.</summary>
-    private const float Clear = 0.06f;
+    public const float Clear = 0.06f;
 
     /// <summary>Strands with their texture, <see cref="Texture.Points"/> points each.</summary>
     /// <param name="strands">The strands.</param>
     /// <param name="middle">Middle lines, 32 points a strand.</param>
-    /// <param name="combed">How far from its root each strand is combed straight, cm.</param>
+    /// <param name="lies">How far from its root each strand lies straight, cm.</param>
     /// <param name="lengths">Lengths of the strands, cm.</param>
     /// <param name="head">The head.</param>
     /// <param name="texture">The texture.</param>
     public static Vector3[] Lay(
         Strands strands,
         Vector3[] middle,
-        float[] combed,
+        float[] lies,
         float[] lengths,
         HeadForm head,
         Texture texture
@@ -40,20 +38,24 @@ internal static class Curls
             {
                 for (var i = chunk * strands.Count / 16; i < (chunk + 1) * strands.Count / 16; i++)
                 {
+                    var line = middle.AsSpan(i * P, P);
                     var into = points.AsSpan(i * texture.Points, texture.Points);
-                    Upsample(middle.AsSpan(i * P, P), combed[i], lengths[i], texture, into);
-                    if (HairOnHead.IsFlyaway(i))
+                    var of = new Strand(strands, i, lies[i], lengths[i], head, texture);
+                    var turns = !HairOnHead.IsFlyaway(i);
+                    if (turns && texture is { Coils: true, Upright: false })
                     {
-                        continue;
+                        Coils.Sway(of, line);
                     }
 
-                    if (texture.Coils)
+                    Upsample(line, of, into);
+                    if (turns && texture.Coils)
                     {
-                        Coil(strands, i, combed[i], lengths[i], head, texture, into);
+                        Coils.Coil(of, into);
                     }
-                    else
+                    else if (turns)
                     {
-                        Wave(strands, i, combed[i], lengths[i], head, texture, into);
+                        Waves.Wave(of, into);
+                        Waves.TurnIn(of, into);
                     }
                 }
             }
@@ -61,36 +63,81 @@ internal static class Curls
         return points;
     }
 
-    /// <summary>
-    /// How long the middle line of a strand is: what is combed straight, and the rest as its texture draws it up.
-    /// </summary>
-    public static float MiddleLength(float length, float combed, Texture texture) =>
-        combed + MathF.Max(length - combed, 0) * texture.CentreLine;
-
-    private static float MiddleAt(float s, float combed, Texture texture) =>
-        s <= combed ? s : combed + (s - combed) * texture.CentreLine;
-
-    private static void Upsample(
-        ReadOnlySpan<Vector3> middle,
-        float combed,
-        float length,
-        Texture texture,
-        Span<Vector3> into
+    /// <summary>A strand that gets its texture.</summary>
+    /// <param name="Strands">All strands.</param>
+    /// <param name="Number">Which.</param>
+    /// <param name="Lies">How far from its root it lies straight, cm.</param>
+    /// <param name="Length">Its length, cm.</param>
+    /// <param name="Head">The head.</param>
+    /// <param name="Texture">The texture.</param>
+    public readonly record struct Strand(
+        Strands Strands,
+        int Number,
+        float Lies,
+        float Length,
+        HeadForm Head,
+        Texture Texture
     )
     {
-        if (into.Length == P && texture.CentreLine >= 1)
+        /// <summary>Its lock.</summary>
+        public int Lock => Strands.Lock[Number];
+
+        /// <summary>How far from its root a point lies, cm along the strand.</summary>
+        public float At(int point) => Texture.ShareAt(point) * Length;
+
+        /// <summary>How far along its middle line a distance along it lies, cm.</summary>
+        public float MiddleAt(float s) => s <= Lies ? s : Lies + (s - Lies) * Texture.CentreLine;
+    }
+
+    /// <summary>
+    /// How far from its root hanging hair lies straight, cm: down to the height its texture begins at.
+    /// </summary>
+    /// <param name="path">The strand as it falls.</param>
+    /// <param name="texture">Its texture.</param>
+    public static float LiesStraight(ReadOnlySpan<Vector3> path, Texture texture)
+    {
+        if (texture.Coils)
+        {
+            return 0;
+        }
+
+        var along = 0f;
+        for (var k = 1; k < path.Length; k++)
+        {
+            var step = (path[k] - path[k - 1]).Length();
+            if (path[k].Y < texture.LiesToY)
+            {
+                var (above, below) = (path[k - 1].Y - texture.LiesToY, path[k - 1].Y - path[k].Y);
+                return along + (above > 0 && below > 1e-4f ? step * MathF.Min(above / below, 1) : 0);
+            }
+
+            along += step;
+        }
+
+        return along;
+    }
+
+    /// <summary>
+    /// How long the middle line of a strand is: what lies straight, and the rest as its texture draws it up.
+    /// </summary>
+    public static float MiddleLength(float length, float lies, Texture texture)
+    {
+        var straight = MathF.Min(lies, length);
+        return straight + (length - straight) * texture.CentreLine;
+    }
+
+    private static void Upsample(ReadOnlySpan<Vector3> middle, in Strand of, Span<Vector3> into)
+    {
+        if (into.Length == P && of.Texture.CentreLine >= 1)
         {
             middle.CopyTo(into);
             return;
         }
 
-        var whole = MiddleLength(length, combed, texture);
+        var whole = MiddleLength(of.Length, of.Lies, of.Texture);
         for (var k = 0; k < into.Length; k++)
         {
-            into[k] = Rounded(
-                middle,
-                Places.NumberOf(MiddleAt(texture.ShareAt(k) * length, combed, texture) / whole) * (P - 1)
-            );
+            into[k] = Rounded(middle, Places.NumberOf(of.MiddleAt(of.At(k)) / whole) * (P - 1));
         }
     }
 
@@ -102,98 +149,5 @@ internal static class Curls
         var (a, b, c, d) = (p[Math.Max(k - 1, 0)], p[k], p[k + 1], p[Math.Min(k + 2, P - 1)]);
         return 0.5f
             * (2 * b + (c - a) * t + (2 * a - 5 * b + 4 * c - d) * (t * t) + (3 * b - a - 3 * c + d) * (t * t * t));
-    }
-
-    private static void Wave(
-        Strands strands,
-        int i,
-        float combed,
-        float length,
-        HeadForm head,
-        Texture texture,
-        Span<Vector3> into
-    )
-    {
-        var l = strands.Lock[i];
-        var wavelength = texture.TurnCm + texture.TurnSpreadCm * Hash.Unit(l, 21);
-
-        // Neighbouring locks swing nearly together: a wave runs through the hair. Chance alone looks like rope.
-        var root = strands.Scalp[strands.LockStart[l]].Position;
-        var phase = 0.35f * root.X + 0.5f * root.Z + 0.2f * root.Y + 1.6f * Hash.Unit(l, 22);
-        for (var k = 0; k < into.Length; k++)
-        {
-            var s = texture.ShareAt(k) * length;
-            var swing = texture.SwingCm * Curve.Smooth(texture.FromCm, texture.ToCm, s - combed);
-            if (swing < 1e-3f)
-            {
-                continue;
-            }
-
-            var field = head.Grid.At(into[k]);
-            var n = Vector3.Normalize(new Vector3(field.X, field.Y, field.Z));
-            var turn = s / wavelength * 2 * MathF.PI + phase;
-            var across = Vector3.Cross(n, Vector3.UnitY);
-            var far = across.Length();
-            if (far > 0.2f)
-            {
-                into[k] += across / far * (swing * MathF.Sin(turn));
-            }
-
-            if (texture.Depth > 0)
-            {
-                // In and out as well, but never into the head.
-                into[k] += n * MathF.Max(swing * texture.Depth * MathF.Cos(turn), Clear - MathF.Max(field.W, Clear));
-            }
-        }
-    }
-
-    private static void Coil(
-        Strands strands,
-        int i,
-        float combed,
-        float length,
-        HeadForm head,
-        Texture texture,
-        Span<Vector3> into
-    )
-    {
-        var l = strands.Lock[i];
-        var hand = Hash.Unit(l, 23) < 0.5f ? 1f : -1f;
-        var pitch = (texture.TurnCm + texture.TurnSpreadCm * Hash.Unit(l, 21)) * (1 + 0.012f * Hash.Signed(i, 25));
-        var phase = 2 * MathF.PI * Hash.Unit(l, 22) + 0.8f * Hash.Signed(i, 24);
-        var wide = 1 + 0.2f * Hash.Signed(l, 26) + 0.1f * Hash.Signed(i, 27);
-
-        // Frames are carried along the line, so that a coil does not twist where the line turns.
-        var u = Vector3.Normalize(
-            Vector3.Cross(strands.Normal[i], MathF.Abs(strands.Normal[i].Y) < 0.9f ? Vector3.UnitY : Vector3.UnitX)
-        );
-        var before = into[0];
-        for (var k = 1; k < into.Length; k++)
-        {
-            var here = into[k];
-            var ahead = k + 1 < into.Length ? into[k + 1] : here + (here - before);
-            var t = Vector3.Normalize(ahead - before);
-            before = here;
-            u -= t * Vector3.Dot(u, t);
-            u = Vector3.Normalize(u);
-            var share = texture.ShareAt(k);
-            var s = share * length;
-            var radius =
-                wide * texture.SwingCm * (0.6f + 0.6f * share) * Curve.Smooth(texture.FromCm, texture.ToCm, s - combed);
-            if (!(radius > 1e-3f))
-            {
-                continue;
-            }
-
-            var angle = hand * 2 * MathF.PI * MiddleAt(s, combed, texture) / pitch + phase;
-            var q = here + (u * MathF.Cos(angle) + Vector3.Cross(t, u) * MathF.Sin(angle)) * radius;
-            var field = head.Grid.At(q);
-            if (field.W < Clear)
-            {
-                q += Vector3.Normalize(new Vector3(field.X, field.Y, field.Z)) * (Clear - field.W);
-            }
-
-            into[k] = q;
-        }
     }
 }

@@ -23,6 +23,7 @@ public sealed class FallenHair
         Strands = strands;
         Wear = wear;
         Points = points;
+        Texture = texture;
         Each = texture.Points;
         Shares = Enumerable.Range(0, Each).Select(texture.ShareAt).ToArray();
         Lengths = lengths;
@@ -44,6 +45,9 @@ public sealed class FallenHair
 
     /// <summary>How many points a strand has: more where it curls.</summary>
     public int Each { get; }
+
+    /// <summary>How it hangs.</summary>
+    internal Texture Texture { get; }
 
     /// <summary>Share of its strand's length, 0..1, at which each point lies.</summary>
     public IReadOnlyList<float> Shares { get; }

@@ -79,7 +79,12 @@ internal static class Gather
             var field = head.Grid.At(p);
             var n = Vector3.Normalize(new Vector3(field.X, field.Y, field.Z));
             var d = At(loose, guide * P, lengths[guide], s) - p;
-            var c = pull * Curve.Smooth(0.06f, 0.75f, t) / (1 + d.LengthSquared() / 9);
+            // Towards the tips it eases: ends stay blunt.
+            var c =
+                pull
+                * Curve.Smooth(0.06f, 0.75f, t)
+                * (1 - 0.65f * Curve.Smooth(0.6f, 1f, t))
+                / (1 + d.LengthSquared() / 9);
             d -= n * (Vector3.Dot(d, n) * across);
             into[from + k] = p + d * c + n * (over * Curve.Smooth(0f, 4f, s));
         }

@@ -16,7 +16,7 @@ public sealed class HairOnHead
     private readonly PartLine part;
     private readonly Texture texture;
     private readonly Vector3[] loose;
-    private readonly float[] nowhere;
+    private readonly float[] lies;
     private readonly Lazy<LengthMap> lengthMap;
 
     /// <summary>Sows, lets fall and cuts the hair.</summary>
@@ -34,9 +34,9 @@ public sealed class HairOnHead
         texture = Texture.Of(hair.Curl);
         Strands = Strands.Sow(head, part, strands, texture.Locks);
         loose = new Vector3[strands * Places.Points];
-        nowhere = new float[strands];
+        lies = new float[strands];
         Lengths = new float[strands];
-        new Haircut(head, hair, part, Strands, texture).Run(loose, Lengths);
+        new Haircut(head, hair, part, Strands, texture).Run(loose, Lengths, lies);
         lengthMap = new(() => new LengthMap(Strands, Lengths, part.IsCentral && hair.Marks.Count == 0));
     }
 
@@ -76,21 +76,25 @@ public sealed class HairOnHead
         switch (wear)
         {
             case Wear.Down:
-                return Finish(wear, part, Gathered(loose, Strands.Side), nowhere, null);
+                return Finish(wear, part, Gathered(loose, lies, Strands.Side), lies, null);
             case Wear.OtherPart:
                 var over = part.MovedOver();
                 var sides = Strands.SidesOf(over);
-                return Finish(wear, over, Gathered(Fallen(over, sides, false), sides), nowhere, null);
+                return Parted(wear, over, sides, false);
             case Wear.SweptBack:
                 var halves = Strands.Scalp.Select(p => (sbyte)(p.Map.X >= 0 ? 1 : -1)).ToArray();
-                return Finish(wear, part, Gathered(Fallen(part, halves, true), halves), nowhere, null);
+                return Parted(wear, part, halves, true);
             case Wear.Tucked:
                 var march = new March(head, Strands, part, Strands.Side, hair, texture);
-                var (tucked, along) = new Tucked(head, Strands, hair, texture).Run(march, loose, Lengths);
-                return Finish(wear, part, Gathered(tucked, Strands.Side), along, null);
+                var (tucked, along) = new Tucked(head, Strands, hair, texture).Run(march, loose, lies, Lengths);
+                return Finish(wear, part, Gathered(tucked, along, Strands.Side), along, null);
             default:
-                var hanging = wear == Wear.HalfUp ? Gathered(loose, Strands.Side) : loose;
-                var (points, combed, knot) = new Tied(head, Strands, hair, Tie.Of(wear), texture).Run(hanging, Lengths);
+                var hanging = wear == Wear.HalfUp ? Gathered(loose, lies, Strands.Side) : loose;
+                var (points, combed, knot) = new Tied(head, Strands, hair, Tie.Of(wear), texture).Run(
+                    hanging,
+                    lies,
+                    Lengths
+                );
                 return Finish(wear, part, points, combed, knot);
         }
     }
@@ -98,8 +102,15 @@ public sealed class HairOnHead
     /// <summary>One strand in two hundred is a flyaway: short, thin, outside its lock.</summary>
     internal static bool IsFlyaway(int strand) => Hash.Unit(strand, 13) < 0.005f;
 
-    private Vector3[] Gathered(Vector3[] middle, sbyte[] sides) =>
-        Gather.Locks(Strands, middle, Lengths.Select(l => l * texture.CentreLine).ToArray(), sides, head, texture);
+    private Vector3[] Gathered(Vector3[] middle, float[] straight, sbyte[] sides) =>
+        Gather.Locks(
+            Strands,
+            middle,
+            Lengths.Select((l, i) => Curls.MiddleLength(l, straight[i], texture)).ToArray(),
+            sides,
+            head,
+            texture
+        );
 
     private FallenHair Finish(Wear wear, PartLine worn, Vector3[] middle, float[] combed, TieKnot? knot) =>
         new(
@@ -113,9 +124,10 @@ public sealed class HairOnHead
             knot
         );
 
-    /// <summary>Middle lines of hair parted or combed another way, as long as it was cut.</summary>
-    private Vector3[] Fallen(PartLine worn, sbyte[] sides, bool sweptBack)
+    /// <summary>Hair parted or combed another way, as long as it was cut.</summary>
+    private FallenHair Parted(Wear wear, PartLine worn, sbyte[] sides, bool sweptBack)
     {
+        var straight = new float[Strands.Count];
         var march = new March(head, Strands, worn, sides, hair, texture, sweptBack);
         var into = new Vector3[loose.Length];
         Parallel.For(
@@ -126,12 +138,13 @@ public sealed class HairOnHead
                 Span<Vector3> path = stackalloc Vector3[March.Most];
                 for (var i = chunk * Strands.Count / 16; i < (chunk + 1) * Strands.Count / 16; i++)
                 {
-                    var middle = Lengths[i] * texture.CentreLine;
-                    var count = march.Run(i, middle, float.MinValue, path, out _);
+                    var count = march.Run(i, Lengths[i], float.MinValue, path, out _);
+                    straight[i] = Curls.LiesStraight(path[..count], texture);
+                    var middle = Curls.MiddleLength(Lengths[i], straight[i], texture);
                     Resample.Even(path[..count], middle, into.AsSpan(i * Places.Points, Places.Points));
                 }
             }
         );
-        return into;
+        return Finish(wear, worn, Gathered(into, straight, sides), straight, null);
     }
 }

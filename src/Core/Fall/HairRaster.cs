@@ -248,7 +248,7 @@ internal static class HairRaster
             var number = hair.Shares.Select(Places.NumberOf).ToArray();
             return new(
                 number.Select(q => q * (Places.Count - 1)).ToArray(),
-                number.Select(q => 1 - 0.75f * Curve.Smooth(0.8f, 1f, q)).ToArray(),
+                number.Select(q => 1 - 0.5f * Curve.Smooth(0.93f, 1f, q)).ToArray(),
                 number.Select(q => Curve.Smooth(0f, 0.2f, q)).ToArray()
             );
         }

@@ -13,6 +13,7 @@ namespace Wendro.Core.Fall;
 internal sealed class Haircut(HeadForm head, HairProfile hair, PartLine part, Strands strands, Texture texture)
 {
     private const float Longest = 90;
+    private const float EarlyBy = 0.15f;
     private const float HairlineHeight = 7.4f;
     private const float ClippedCm = 0.7f;
     private const float BabyHairCm = 3.5f;
@@ -22,7 +23,8 @@ internal sealed class Haircut(HeadForm head, HairProfile hair, PartLine part, St
     /// <summary>Cuts all strands.</summary>
     /// <param name="middle">Where the strands' middle lines go, 32 points each.</param>
     /// <param name="lengths">Where their lengths go, cm.</param>
-    public void Run(Vector3[] middle, float[] lengths)
+    /// <param name="lies">Where it goes how far each lies straight before its texture begins, cm.</param>
+    public void Run(Vector3[] middle, float[] lengths, float[] lies)
     {
         var straight = new March(
             head,
@@ -47,14 +49,15 @@ internal sealed class Haircut(HeadForm head, HairProfile hair, PartLine part, St
                     var count = straight.Run(i, longest, end, path, out var length);
 
                     // Ends are not a ruler's edge, and a few hairs are always on their way.
-                    var share = Hash.Unit(i, 9) < 0.2f ? 1 - 0.22f * Hash.Unit(i, 10) : 1;
+                    var share = Hash.Unit(i, 9) < texture.EndsEarly ? 1 - EarlyBy * Hash.Unit(i, 10) : 1;
                     if (HairOnHead.IsFlyaway(i))
                     {
                         share = 0.3f + 0.4f * Hash.Unit(i, 12);
                     }
 
                     lengths[i] = Shorter(i, MathF.Max(length, 1.5f) * share);
-                    var line = lengths[i] * texture.CentreLine;
+                    lies[i] = Curls.LiesStraight(path[..count], texture);
+                    var line = Curls.MiddleLength(lengths[i], lies[i], texture);
                     count = upright is null ? count : upright.Run(i, line, float.MinValue, path, out _);
                     Resample.Even(path[..count], line, middle.AsSpan(i * Places.Points, Places.Points));
                 }

@@ -41,12 +41,12 @@ internal readonly struct Light
         var lit = MathF.Max((Vector3.Dot(n, key) + 0.45f) / 1.45f, 0);
         var vis = MathF.Max((Vector3.Dot(n, eye) + 0.25f) / 1.25f, 0);
         var away = Math.Clamp(1 - Vector3.Dot(n, eye), 0f, 1f);
-        var rim = away * away * away * MathF.Max(Vector3.Dot(n, back) + 0.3f, 0);
+        var rim = away * away * MathF.Max(Vector3.Dot(n, back) + 0.3f, 0);
         var f = MathF.Max((Vector3.Dot(n, fill) + 0.3f) / 1.3f, 0);
         var along = Vector3.Dot(tangent, key);
         var sin = MathF.Sqrt(MathF.Max(1 - along * along, 0));
 
-        var jitter = 0.08f * Hash.Signed(strand, 40);
+        var jitter = 0.04f * Hash.Signed(strand, 40) + 0.05f * Hash.Signed(l, 46);
         var wide = Lobe(tangent - n * 0.14f, jitter);
         wide *= wide;
         var wide10 = wide * wide * wide * wide * wide;
@@ -56,11 +56,10 @@ internal readonly struct Light
         tight *= tight;
         tight *= tight;
         tight *= tight;
-        tight *= tight;
 
         var diffuse = 0.26f + lit * (0.46f + 0.56f * sin) + 0.26f * f + 0.75f * wide10 * lit * vis + 0.25f * rim;
-        diffuse *= open * (1 + 0.12f * Hash.Signed(strand, 41)) * (1 + 0.07f * Hash.Signed(l, 42));
-        var shine = 0.75f * tight * lit * vis * open * open;
+        diffuse *= open * (1 + 0.12f * Hash.Signed(strand, 41)) * (1 + 0.1f * Hash.Signed(l, 42));
+        var shine = 0.5f * tight * lit * vis * open * open;
         return (Coded(diffuse), MathF.Min(shine * 255, 255));
     }
 

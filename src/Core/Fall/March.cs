@@ -31,7 +31,8 @@ internal sealed class March(
     /// <summary>Most points a march can take.</summary>
     public const int Most = 96;
 
-    private const float ShoulderRidgeZ = -4.6f;
+    /// <summary>Roots so near the part begin beside it, so that the part is a line.</summary>
+    private const float OffPartCm = 0.11f;
     private readonly Flow flow = new(part, sweptBack, head, hair.Marks);
     private readonly float volume = Bulk(hair) * texture.Volume;
     private readonly bool swirls = hair.Marks.Any(m => m.Kind == MarkKind.Swirl);
@@ -41,6 +42,11 @@ internal sealed class March(
         Diameter.Coarse => 1.25f,
         Diameter.Medium => 1f,
     };
+
+    /// <summary>Which way each lock passes the shoulder: worked out once a lock, by its guide.</summary>
+    private Shoulder?[]? shoulders;
+
+    private Shoulder?[] ShouldersOfLocks => LazyInitializer.EnsureInitialized(ref shoulders, Shoulders);
 
     /// <summary>How much room hair takes, from density and diameter; 1 for medium.</summary>
     public static float Bulk(HairProfile hair)
@@ -62,12 +68,13 @@ internal sealed class March(
     /// <param name="lowest">Height to stop at, cm.</param>
     /// <param name="path">Room for <see cref="Most"/> points.</param>
     /// <param name="reached">Length of the path, cm.</param>
-    public int Run(int strand, float length, float lowest, Span<Vector3> path, out float reached)
+    /// <param name="hanging">Whether it hangs as if there were no shoulder to pass.</param>
+    public int Run(int strand, float length, float lowest, Span<Vector3> path, out float reached, bool hanging = false)
     {
         var l = strands.Lock[strand];
         var h = strands.Above[strand];
         var n = strands.Normal[strand];
-        var at = strands.Scalp[strand].Position + n * 0.03f;
+        var at = OffPart(strand) + n * 0.03f;
         var lift = (0.16f + 0.06f * Hash.Unit(l, 4)) * Curve.Smooth(0f, 0.25f, h);
         var fromCrown = (at - Landmarks.Crown).Length();
         lift *= 0.35f + 0.65f * Curve.Smooth(0.5f, 3f, fromCrown);
@@ -78,8 +85,37 @@ internal sealed class March(
 
         // Tight curls stand off the scalp, each lock its own way, so that no gap opens along the part.
         var astray = new Vector3(Hash.Signed(l, 16), Hash.Signed(l, 17), Hash.Signed(l, 18));
-        var dir = texture.Upright ? n + combed * 0.1f + astray * 0.22f : combed + n * lift;
-        return Run(strand, at, Vector3.Normalize(dir), 0, length, lowest, path, out reached);
+        var dir = texture.Upright ? n + combed * Leans(strand, combed) + astray * 0.22f : combed + n * lift;
+        return Run(strand, at, Vector3.Normalize(dir), 0, length, lowest, path, out reached, hanging);
+    }
+
+    /// <summary>
+    /// How far tight curls lean the way they are combed: little, but more before the ears, where they soften the
+    /// outline.
+    /// </summary>
+    private float Leans(int strand, Vector3 combed)
+    {
+        var root = strands.Scalp[strand];
+        return 0.1f
+            + 0.5f
+                * (1 - Curve.Smooth(0f, 5f, (float)root.FromHairlineCm))
+                * Curve.Smooth(0.2f, 0.8f, -combed.Y)
+                * Curve.Smooth(-8f, -3f, root.Position.Z);
+    }
+
+    /// <summary>Where a strand begins: at its root, or beside the part where it is rooted in it.</summary>
+    public Vector3 OffPart(int strand)
+    {
+        var root = strands.Scalp[strand];
+        var from = (float)(root.OverTopCm - part.FallsAt(root.Position.Z));
+        var front = Curve.Smooth(-5.5f, -2f, root.Position.Z);
+        if (sweptBack || front <= 0 || MathF.Abs(from) >= OffPartCm || texture.Upright)
+        {
+            return root.Position;
+        }
+
+        var aside = sides[strand] * OffPartCm - from;
+        return root.Position + new Vector3(aside * front, 0, 0);
     }
 
     /// <summary>Lets a strand fall on from somewhere on its way.</summary>
@@ -91,6 +127,7 @@ internal sealed class March(
     /// <param name="lowest">Height to stop at, cm.</param>
     /// <param name="path">Room for <see cref="Most"/> points.</param>
     /// <param name="reached">Length of the path, cm from the root.</param>
+    /// <param name="hanging">Whether it hangs as if there were no shoulder to pass.</param>
     public int Run(
         int strand,
         Vector3 at,
@@ -99,12 +136,14 @@ internal sealed class March(
         float length,
         float lowest,
         Span<Vector3> path,
-        out float reached
+        out float reached,
+        bool hanging = false
     )
     {
         var own = new OwnWay(strands, sides, hair, strand);
         var gravity = texture.Gravity / (stiffness * (1 + 0.15f * Hash.Signed(own.Lock, 3)));
         var going = new Going(at, dir, gone);
+        var shoulder = hanging ? null : ShouldersOfLocks;
         path[0] = at;
         var count = 1;
         while (count < Most)
@@ -127,7 +166,16 @@ internal sealed class March(
             }
 
             DrawIn(ref going);
-            ChooseSideOfShoulder(own, ref going);
+            if (shoulder is not null)
+            {
+                PassShoulder(
+                    own,
+                    shoulder[own.Lock],
+                    ref going,
+                    MathF.Min(length - going.FromRoot, going.At.Y - lowest)
+                );
+            }
+
             going.Dir = Vector3.Normalize(going.Dir);
             going.At += going.Dir * going.Step;
             StayOutside(ref going, standoff);
@@ -270,7 +318,9 @@ internal sealed class March(
         var x = at.X;
         var z = at.Z + 3.4f;
         var r = MathF.Sqrt(x * x + z * z);
-        var over = MathF.Max(r - 6, 0) * 0.011f + (at.Y > -13 ? MathF.Max(MathF.Abs(x) - 9, 0) * 0.03f : 0);
+        var over =
+            MathF.Max(r - 6, 0) * 0.007f * (1 - Curve.Smooth(10f, 18f, -at.Y))
+            + (at.Y > -13 ? MathF.Max(MathF.Abs(x) - 9, 0) * 0.03f : 0);
         if (over > 0)
         {
             going.Dir.X -= x / r * over * going.Step;
@@ -278,31 +328,80 @@ internal sealed class March(
         }
     }
 
-    /// <summary>One lock goes one way, well before it touches: in front of the shoulder's ridge or behind it.</summary>
-    private static void ChooseSideOfShoulder(in OwnWay own, ref Going going)
+    /// <summary>One lock goes one way, well before it touches: in front of the shoulder or behind it.</summary>
+    /// <param name="own">The strand.</param>
+    /// <param name="chosen">What its lock has chosen; null where it ends before the shoulder.</param>
+    /// <param name="going">The strand on its way.</param>
+    /// <param name="left">How much of it is left, cm.</param>
+    private static void PassShoulder(in OwnWay own, Shoulder? chosen, ref Going going, float left)
     {
         var at = going.At;
-        var l = own.Lock;
-
-        // Locks part at different heights, or they would open in one clean line.
-        var height = 6 + 2 * Hash.Unit(l, 17);
-        if (at.Y > -height)
+        if (chosen is not { } way || at.Y > -way.Height)
         {
             return;
         }
 
         if (float.IsNaN(going.Target))
         {
-            var spread = 3f * Hash.Signed(l, 5);
+            // Hair that ends on the neck decides nothing: a bob keeps its corners.
             going.Target =
-                at.Z + 1.8f * Hash.Signed(l, 6) > ShoulderRidgeZ ? 0.3f + spread * 0.8f : -9.6f + spread * 0.6f;
+                at.Y - left > -13 ? float.PositiveInfinity
+                : way.InFront ? MathF.Max(at.Z, -3.2f + 1.6f * way.Aside)
+                : MathF.Min(at.Z, -6.2f + 1.2f * way.Aside);
+        }
+
+        if (float.IsInfinity(going.Target))
+        {
+            return;
         }
 
         // Below the shoulder, hair by the neck hangs where it likes.
         if (MathF.Abs(at.X) > 4 || at.Y > -12)
         {
-            going.Dir.Z += 0.026f * (going.Target - at.Z) * going.Step * Curve.Smooth(height, height + 2.5f, -at.Y);
+            going.Dir.Z +=
+                0.05f * (going.Target - at.Z) * going.Step * Curve.Smooth(way.Height, way.Height + 2.5f, -at.Y);
         }
+
+        if (!way.InFront)
+        {
+            going.Dir.X -= MathF.Sign(at.X) * MathF.Max(MathF.Abs(at.X) - 7, 0) * 0.04f * going.Step;
+        }
+    }
+
+    /// <summary>How a lock passes the shoulder.</summary>
+    /// <param name="InFront">In front of its ridge; else behind.</param>
+    /// <param name="Height">How far down it turns that way, cm below the skull's origin.</param>
+    /// <param name="Aside">Its own place among others, −1..1.</param>
+    private readonly record struct Shoulder(bool InFront, float Height, float Aside);
+
+    /// <summary>Depth that parts hair before the shoulder from hair behind it, cm.</summary>
+    private const float PartsAtZ = -6.4f;
+
+    private Shoulder?[] Shoulders()
+    {
+        var chosen = new Shoulder?[strands.LockCount];
+        if (texture.Upright)
+        {
+            return chosen;
+        }
+
+        Parallel.For(
+            0,
+            16,
+            chunk =>
+            {
+                Span<Vector3> path = stackalloc Vector3[Most];
+                for (var l = chunk * strands.LockCount / 16; l < (chunk + 1) * strands.LockCount / 16; l++)
+                {
+                    // Locks part at different heights, or they would open in one clean line.
+                    var height = 4 + 3 * Hash.Unit(l, 17);
+                    var count = Run(strands.LockStart[l], 200, -height, path, out _, hanging: true);
+                    var front = !sweptBack && path[count - 1].Z + 1.2f * Hash.Signed(l, 6) > PartsAtZ;
+                    chosen[l] = new(front, height, Hash.Signed(l, 5));
+                }
+            }
+        );
+        return chosen;
     }
 
     /// <summary>Nothing lies in the head or the body: it slides outwards until it lies on them.</summary>
@@ -317,7 +416,9 @@ internal sealed class March(
         var outwards = Vector3.Normalize(new Vector3(field.X, field.Y, field.Z));
         if (going.At.Y < -10.5f || (going.At.Z < -5 && going.At.Y < -4))
         {
-            outwards = OverShoulder(outwards, going.Target);
+            // Hair that touches the shoulder is moved, not thrown: its direction stays.
+            going.At += OverShoulder(outwards, going.Target) * (standoff - field.W);
+            return;
         }
 
         going.At += outwards * (standoff - field.W);
@@ -330,8 +431,8 @@ internal sealed class March(
 
     private static Vector3 OverShoulder(Vector3 n, float target)
     {
-        n.X *= 0.2f;
-        n.Z += target > ShoulderRidgeZ ? 0.6f : -0.6f;
+        n.X *= 0.3f;
+        n.Z += target > -4.8f ? 0.4f : -0.4f;
         return Vector3.Normalize(n);
     }
 }

@@ -67,8 +67,15 @@ internal sealed class Surface
         }
     }
 
+    /// <summary>Half the width of a lock that hangs flat, cm.</summary>
+    private const float FlatHalfCm = 0.5f;
+
     private void Strand(FallenHair hair, int i, ReadOnlySpan<Vector3> centre)
     {
+        var texture = hair.Texture;
+        var half = texture.HalfTurn(hair.Lengths[i]);
+        var reach = half > 0 ? texture.SwingCm : FlatHalfCm;
+        Span<float> shade = stackalloc float[each];
         for (var k = 0; k < each; k++)
         {
             var p = hair.Points[i * each + k];
@@ -79,11 +86,15 @@ internal sealed class Surface
                 n = Vector3.Lerp(n, FromTail(p, knot), Curve.Smooth(1.2f, 2.6f, field.W));
             }
 
-            var aside = p - centre[k];
-            var far = aside.Length();
-            n += aside * (0.75f / MathF.Max(far, 0.6f));
+            // What lies on the inner side of its lock is in its lock's shade; the middle of a coil is its axis.
+            var aside = p - (half > 0 ? Axis(hair, i, k, half) : centre[k]);
+            var outer = Vector3.Dot(aside, n);
+            shade[k] = 1 - texture.Under * (1 - Curve.Smooth(-0.3f, 1f, outer / reach));
+            n += aside * (texture.Rounded / MathF.Max(aside.Length(), 0.6f));
             normals[i * each + k] = Packed(Vector3.Normalize(n));
         }
+
+        Span<float> around = stackalloc float[each];
 
         // Every second point is enough for something that changes over centimetres.
         for (var k = 0; k < each; k += 2)
@@ -91,14 +102,30 @@ internal sealed class Surface
             var n = NormalAt(i * each + k);
             var p = hair.Points[i * each + k];
             var sum = hair.Density.At(p + n * 0.9f) + hair.Density.At(p + n * 2f) + hair.Density.At(p + n * 3.3f);
-            open[i * each + k] = (byte)(255 * (0.14f + 0.86f * MathF.Exp(-0.009f * sum)) + 0.5f);
+            around[k] = 0.14f + 0.86f * MathF.Exp(-0.009f * sum);
         }
 
-        for (var k = 1; k < each; k += 2)
+        for (var k = 0; k < each; k++)
         {
-            open[i * each + k] =
-                k + 1 < each ? (byte)((open[i * each + k - 1] + open[i * each + k + 1]) / 2) : open[i * each + k - 1];
+            var here =
+                k % 2 == 0 ? around[k]
+                : k + 1 < each ? (around[k - 1] + around[k + 1]) / 2
+                : around[k - 1];
+            open[i * each + k] = (byte)(255 * here * shade[k] + 0.5f);
         }
+    }
+
+    /// <summary>The axis a coil goes round: the mean of a turn of it.</summary>
+    private static Vector3 Axis(FallenHair hair, int i, int k, int half)
+    {
+        var (from, to) = (Math.Max(k - half, 0), Math.Min(k + half, hair.Each - 1));
+        var sum = Vector3.Zero;
+        for (var j = from; j <= to; j++)
+        {
+            sum += hair.Points[i * hair.Each + j];
+        }
+
+        return sum / (to - from + 1);
     }
 
     /// <summary>The tail faces away from its own middle, not from the head.</summary>

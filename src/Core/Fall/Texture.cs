@@ -29,7 +29,7 @@ internal sealed record Texture
     /// <summary>Tight curls leave the scalp upright instead of along the combed flow.</summary>
     public bool Upright { get; init; }
 
-    /// <summary>How far it swings or turns from its middle line, cm.</summary>
+    /// <summary>How far it swings or turns from its middle line, cm; of a coil the widest.</summary>
     public required float SwingCm { get; init; }
 
     /// <summary>Length of a wave or a turn, cm of middle line; the shortest, where locks differ.</summary>
@@ -38,64 +38,87 @@ internal sealed record Texture
     /// <summary>How much longer the longest is, cm.</summary>
     public float TurnSpreadCm { get; init; }
 
-    /// <summary>A wave's share of swing that also goes in and out; a coil goes round instead.</summary>
+    /// <summary>A wave's share of swing that also goes outwards; a coil goes round instead.</summary>
     public float Depth { get; init; }
+
+    /// <summary>How far a lock is out of step with its neighbours, and a strand with its lock, radians.</summary>
+    public required (float Lock, float Strand) Astray { get; init; }
 
     /// <summary>Whether it turns round as a coil; else it swings as a wave.</summary>
     public bool Coils { get; init; }
 
-    /// <summary>Where turning begins, cm from the scalp or from where hair is let go.</summary>
-    public required float FromCm { get; init; }
-
-    /// <summary>Where it is full, cm.</summary>
+    /// <summary>Where a wave is full, or a coil, cm from where it begins.</summary>
     public required float ToCm { get; init; }
 
-    /// <summary>A wave so slight that nobody calls it one.</summary>
+    /// <summary>Height, cm, down to which hanging hair lies straight; a coil begins at the scalp.</summary>
+    public float LiesToY { get; init; } = float.MaxValue;
+
+    /// <summary>How round a lock is to the light: 0 flat as a ribbon .. 1.2 as a rope.</summary>
+    public required float Rounded { get; init; }
+
+    /// <summary>How dark the inner side of a lock is, 0..1.</summary>
+    public required float Under { get; init; }
+
+    /// <summary>Share of strands that end early.</summary>
+    public float EndsEarly { get; init; } = 0.12f;
+
+    /// <summary>Share of locks that slip out over the others.</summary>
+    public float Slips { get; init; }
+
+    /// <summary>A wave so slight that nobody calls it one: inner movement.</summary>
     private static readonly Texture Straight = new()
     {
         Points = 32,
         Closer = 0.62f,
         Locks = 340,
-        Pull = 0.62f,
+        Pull = 0.52f,
         CentreLine = 1,
-        Volume = 1,
-        SwingCm = 0.28f,
-        TurnCm = 13,
-        TurnSpreadCm = 4,
-        FromCm = 7,
-        ToCm = 16,
+        Volume = 1.12f,
+        SwingCm = 0.3f,
+        TurnCm = 15,
+        Depth = 0.5f,
+        Astray = (1.2f, 0.12f),
+        ToCm = 13,
+        LiesToY = 3,
+        Rounded = 0.5f,
+        Under = 0.35f,
     };
 
     private static readonly Texture Wavy = new()
     {
         Points = 64,
         Closer = 0.3f,
-        Locks = 340,
-        Pull = 0.62f,
-        CentreLine = 0.93f,
-        Volume = 1.25f,
-        SwingCm = 0.85f,
-        TurnCm = 8.5f,
-        TurnSpreadCm = 2,
-        Depth = 0.45f,
-        FromCm = 2,
-        ToCm = 11,
+        Locks = 260,
+        Pull = 0.50f,
+        CentreLine = 0.92f,
+        Volume = 1.35f,
+        SwingCm = 1.2f,
+        TurnCm = 11,
+        Depth = 0.4f,
+        Astray = (0.4f, 0.12f),
+        ToCm = 13,
+        LiesToY = 1,
+        Rounded = 0.5f,
+        Under = 0.25f,
+        Slips = 0.16f,
     };
 
     private static readonly Texture Curly = new()
     {
         Points = 96,
         Closer = 0.1f,
-        Locks = 640,
-        Pull = 0.78f,
-        CentreLine = 0.66f,
+        Locks = 520,
+        Pull = 0.9f,
+        CentreLine = 0.6f,
         Volume = 1.6f,
-        SwingCm = 0.95f,
-        TurnCm = 3.2f,
-        TurnSpreadCm = 0.5f,
+        SwingCm = 0.9f,
+        TurnCm = 2.1f,
+        TurnSpreadCm = 2.4f,
         Coils = true,
-        FromCm = 1,
-        ToCm = 9,
+        Astray = (MathF.PI, 0.7f),
+        ToCm = 4,
+        Rounded = 1.2f,
+        Under = 0.6f,
     };
 
     private static readonly Texture Coily = new()
@@ -106,14 +129,17 @@ internal sealed record Texture
         Pull = 0.7f,
         CentreLine = 0.5f,
         Volume = 1.6f,
-        Gravity = 0.035f,
+        Gravity = 0.015f,
         Upright = true,
         SwingCm = 0.36f,
-        TurnCm = 0.95f,
-        TurnSpreadCm = 0.15f,
+        TurnCm = 0.85f,
+        TurnSpreadCm = 0.35f,
         Coils = true,
-        FromCm = 0.2f,
+        Astray = (MathF.PI, 1.6f),
         ToCm = 1.5f,
+        Rounded = 0.9f,
+        Under = 0.5f,
+        EndsEarly = 1,
     };
 
     /// <summary>The texture of a curl.</summary>
@@ -132,4 +158,15 @@ internal sealed record Texture
         var q = point / (Points - 1f);
         return (Closer * q + 1 - Closer) * q;
     }
+
+    /// <summary>Points of a strand that half a turn of a coil takes; none for a wave.</summary>
+    /// <param name="length">Length of the strand, cm.</param>
+    public int HalfTurn(float length) =>
+        Coils
+            ? Math.Clamp(
+                (int)((TurnCm + TurnSpreadCm / 2) / CentreLine / 2 * (Points - 1) / MathF.Max(length, 1) + 0.5f),
+                1,
+                12
+            )
+            : 0;
 }

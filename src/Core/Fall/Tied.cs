@@ -78,8 +78,9 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
     /// loose.
     /// </summary>
     /// <param name="loose">Middle lines as they hang down.</param>
+    /// <param name="lies">How far each lies straight as it hangs down, cm.</param>
     /// <param name="lengths">Length of every strand, cm.</param>
-    public (Vector3[] Middle, float[] Combed, TieKnot Knot) Run(Vector3[] loose, float[] lengths)
+    public (Vector3[] Middle, float[] Combed, TieKnot Knot) Run(Vector3[] loose, float[] lies, float[] lengths)
     {
         var (line, across, along) = TailLine();
         var bulk = MathF.Sqrt(March.Bulk(hair) * tie.Part);
@@ -98,6 +99,7 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
                     if (!tie.Takes(strands.Scalp[i].Position))
                     {
                         loose.AsSpan(i * P, P).CopyTo(into);
+                        combed[i] = lies[i];
                         continue;
                     }
 
@@ -105,7 +107,7 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
                     var count = ToKnot(i, path, bulk, out var way);
                     if (lengths[i] < way + 0.5f)
                     {
-                        combed[i] = TooShort(i, loose.AsSpan(i * P, P), path[..count], lengths[i], way, into);
+                        combed[i] = TooShort(i, loose.AsSpan(i * P, P), lies[i], path[..count], lengths[i], way, into);
                         continue;
                     }
 
@@ -168,6 +170,7 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
     private float TooShort(
         int i,
         ReadOnlySpan<Vector3> loose,
+        float lies,
         ReadOnlySpan<Vector3> path,
         float length,
         float way,
@@ -183,7 +186,7 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
         }
 
         loose.CopyTo(into);
-        return 0;
+        return lies;
     }
 
     /// <summary>
@@ -232,13 +235,18 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
     {
         var l = strands.Lock[i];
         var v = Vector3.Cross(along[k], across[k]);
-        var spread = Radius(k) / 2.3f * bulk;
+        // Curls take room in a tail, and keep to their own curl.
+        var spread = Radius(k) / 2.3f * bulk * (texture.Coils ? texture.Volume : 1);
 
         // Whole locks have their place in the tail, strands a place in their lock.
         var a = Hash.Unit(l, 33) * 2 * MathF.PI;
         var r = 1.55f * MathF.Sqrt(Hash.Unit(l, 34)) * spread;
         var b = Hash.Unit(i, 35) * 2 * MathF.PI;
-        var q = (0.4f + 0.25f * Curve.Smooth(4f, 24f, k * TailStep)) * MathF.Sqrt(Hash.Unit(i, 36)) * (0.5f + spread);
+        var q =
+            (0.4f + 0.25f * Curve.Smooth(4f, 24f, k * TailStep))
+            * MathF.Sqrt(Hash.Unit(i, 36))
+            * (0.5f + spread)
+            * (texture.Coils ? 1.2f - texture.Pull : 1);
         var x = r * MathF.Cos(a) + q * MathF.Cos(b);
         var y = r * MathF.Sin(a) + q * MathF.Sin(b);
         return line[k] + across[k] * x + v * y;

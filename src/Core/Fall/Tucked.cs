@@ -18,11 +18,12 @@ internal sealed class Tucked(HeadForm head, Strands strands, HairProfile hair, T
     /// <summary>Middle lines, and how far each is combed straight.</summary>
     /// <param name="march">Lets hair fall on from the ear.</param>
     /// <param name="loose">Middle lines as they hang down.</param>
+    /// <param name="lies">How far each lies straight as it hangs down, cm.</param>
     /// <param name="lengths">Lengths of the strands, cm.</param>
-    public (Vector3[] Middle, float[] Combed) Run(March march, Vector3[] loose, float[] lengths)
+    public (Vector3[] Middle, float[] Combed) Run(March march, Vector3[] loose, float[] lies, float[] lengths)
     {
         var middle = (Vector3[])loose.Clone();
-        var combed = new float[strands.Count];
+        var combed = (float[])lies.Clone();
         Parallel.For(
             0,
             16,
@@ -36,12 +37,14 @@ internal sealed class Tucked(HeadForm head, Strands strands, HairProfile hair, T
                         continue;
                     }
 
-                    var way = ToEar(i, path);
-                    var whole = Curls.MiddleLength(lengths[i], 0, texture);
-                    if (whole < way + 1)
+                    var way = ToEar(march, i, path);
+                    if (lengths[i] < way + 1)
                     {
                         continue;
                     }
+
+                    var straight = texture.Coils ? 0 : way;
+                    var whole = MathF.Max(Curls.MiddleLength(lengths[i], straight, texture), way + 0.5f);
 
                     var side = (float)strands.Side[i];
                     var down = Vector3.Normalize(new Vector3(-0.1f * side, -1, -0.25f));
@@ -49,6 +52,7 @@ internal sealed class Tucked(HeadForm head, Strands strands, HairProfile hair, T
                         Steps
                         + march.Run(i, path[Steps - 1], down, way, whole, float.MinValue, path[(Steps - 1)..], out _)
                         - 1;
+                    combed[i] = straight;
                     Resample.Even(path[..count], whole, middle.AsSpan(i * P, P));
                 }
             }
@@ -59,7 +63,7 @@ internal sealed class Tucked(HeadForm head, Strands strands, HairProfile hair, T
     /// <summary>What grows in front of the ears.</summary>
     private static bool Takes(in ScalpPoint root) => root.Position.Z > Landmarks.EarLineZ(root.Position.Y) + 0.4;
 
-    private float ToEar(int i, Span<Vector3> path)
+    private float ToEar(March march, int i, Span<Vector3> path)
     {
         var side = (float)strands.Side[i];
         var h = strands.Above[i];
@@ -70,7 +74,7 @@ internal sealed class Tucked(HeadForm head, Strands strands, HairProfile hair, T
         var over = Vector3.Normalize(from * 0.6f + new Vector3(side, 0.25f + 0.55f * h, -0.05f));
         var layer = bulk * texture.Volume * (0.1f + 0.5f * (0.5f * Hash.Unit(strands.Lock[i], 30) + 0.5f * h));
         var way = 0f;
-        path[0] = strands.Scalp[i].Position + strands.Normal[i] * 0.03f;
+        path[0] = march.OffPart(i) + strands.Normal[i] * 0.03f;
         for (var k = 1; k < Steps; k++)
         {
             var t = k / (Steps - 1f);

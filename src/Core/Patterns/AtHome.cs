@@ -35,7 +35,7 @@ internal static class AtHome
                 k => (k.Row + k.Column) % 2 == 0,
                 s.From(ShapeKind.Tip, 0.65, 0, 4, 8) with
                 {
-                    BlurCm = 2,
+                    BlurCm = 5,
                 },
                 "Every other piece, its ends only."
             );

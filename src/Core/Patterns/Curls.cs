@@ -26,7 +26,7 @@ internal static class Curls
             s.Hair.Curl == Curl.Coily
                 ? "Laid by hand, lock by lock."
                 : "Pressed on with a coated sheet, which is taken away again.";
-        var shell = s.From(ShapeKind.Scrunch, 0.3, 0, 5, 8) with { BlurCm = 10, SpreadCm = 3 };
+        var shell = s.From(ShapeKind.Scrunch, 0.3, 0, 5, 8) with { BlurCm = 12, SpreadCm = 4 };
         s.Frame(
                 Frame.Tiers,
                 "Three tiers from the nape up, so that each curl shell is reached before the next falls over it."
@@ -41,6 +41,8 @@ internal static class Curls
                 [Zone.Nape, Zone.LowerBack],
                 shell with
                 {
+                    StartShare = 0.22,
+                    EndsMm = 5,
                     Shape = new Shape.Scrunch(1),
                 },
                 $"The lowest tier: one pass over the expanded curls, only the outer shell takes product. {by}"

@@ -93,11 +93,11 @@ internal static class SecondVisits
             )
             .Paint(
                 ZoneFacts.All.Except(Sketch.Hairline).Except([Zone.Crown]),
-                s.From(ShapeKind.V, 0.16, 0.2, 9, 14),
+                s.From(ShapeKind.V, 0.16, 0.2, 8, 11),
                 "Higher than last time: the cut took the old light ends."
             )
-            .Paint([Zone.Crown], s.From(ShapeKind.V, 0.24, 0.2, 9, 14), "The crown lower.")
-            .Paint(Sketch.Hairline, s.AtFace(ShapeKind.Full, 0.06), "The face follows.");
+            .Paint([Zone.Crown], s.From(ShapeKind.V, 0.24, 0.2, 8, 11), "The crown lower.")
+            .Paint(Sketch.Hairline, s.AtFace(ShapeKind.Full, 0.04), "The face follows.");
 
     private static void RefreshDark(Sketch s)
     {

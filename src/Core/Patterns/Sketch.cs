@@ -315,12 +315,12 @@ public sealed partial class Sketch
         PaintsBeneath && IsIn(Zone.Nape)
             ? Paint(
                 [Zone.Nape],
-                From(ShapeKind.V, 0.07, 0.07, 12, 15) with
+                From(ShapeKind.V, 0.07, 0.06, 10, 9) with
                 {
                     StartShare = null,
-                    StartCm = 1.5,
+                    StartCm = 1.2,
                     SpreadCm = 0.5,
-                    BlurCm = 3,
+                    BlurCm = 3.5,
                     Face = Wendro.Core.Paint.Face.Both,
                 },
                 "The nape from near the root and from beneath: tied back, that is what shows."

@@ -174,7 +174,8 @@ internal static class WholeHead
                 "V over V: each bright edge falls on a dark centre."
             )
             .Paint([Zone.TopLeft, Zone.TopRight], s.From(ShapeKind.V, 0.24, 0.2, 7, 9), "Higher as it comes forwards.")
-            .Paint(Sketch.Hairline, s.AtFace(ShapeKind.Full, 0.05), "Solid at the face.");
+            .Paint(Sketch.Hairline, s.AtFace(ShapeKind.Full, 0.05), "Solid at the face.")
+            .NapeForTails();
 
     private static void StaggeredLines(Sketch s) =>
         s.Cut(
@@ -185,7 +186,7 @@ internal static class WholeHead
             .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 9, 4, 2, false), "Finer at the hairline.")
             .Paint(
                 ZoneFacts.All.Except(Sketch.Hairline),
-                s.From(ShapeKind.Staggered, 0.34, 0.18, 13, 17) with
+                s.From(ShapeKind.Staggered, 0.38, 0.18, 11, 15) with
                 {
                     Shape = new Shape.Staggered(Math.Min(Shape.MostDropCm, s.Hair.Cut.LongestCm * 0.18), 5)
                     {

@@ -92,6 +92,27 @@ public static class LevelColours
         );
 
     /// <summary>
+    /// How light and how coloured a white strand looks where next to nothing else of its lock is white: it stands for
+    /// several hairs. Model assumption.
+    /// </summary>
+    private const double AmongDarkLightness = 30,
+        AmongDarkChroma = 8,
+        LeastWhite = 0.25;
+
+    /// <summary>Linear sRGB of a strand that grew white, by how much of its lock did, in even light.</summary>
+    /// <param name="share">Share of white in its lock, 0..1.</param>
+    public static (double R, double G, double B) WhiteAmong(double share)
+    {
+        var white = LeastWhite + (1 - LeastWhite) * Math.Clamp(share, 0, 1);
+        var chroma = AmongDarkChroma + (WhiteChroma - AmongDarkChroma) * white;
+        return FromLab(
+            AmongDarkLightness + (WhiteLightness - AmongDarkLightness) * white,
+            chroma * Math.Cos(WhiteHue * Math.PI / 180),
+            chroma * Math.Sin(WhiteHue * Math.PI / 180)
+        );
+    }
+
+    /// <summary>
     /// Table of linear light of natural hair, 0..65535 for red, green and blue, by level byte and shade:
     /// 256 × 128 × 3.
     /// </summary>

@@ -36,7 +36,7 @@ public sealed class Palette
         {
             return means.Reflect is { } over
                 ? Absorbed.Of(over, means.Strength).Of(LevelColours.WhiteHair)
-                : LevelColours.WhiteHair;
+                : LevelColours.WhiteAmong(means.WhiteShare);
         }
 
         return means.Reflect is { } reflect

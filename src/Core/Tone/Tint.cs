@@ -34,14 +34,29 @@ public readonly record struct Tint(byte Index)
         .ToArray();
     private static readonly int FirstOnWhite = FirstColoured + Bases * Reflects.Length * Strengths.Length;
 
+    private static readonly int FirstMixed = FirstOnWhite + Reflects.Length * WhiteStrengths.Length;
+
+    /// <summary>Steps in which white hairs among others are told.</summary>
+    private const int MixedSteps = 8;
+
     /// <summary>How many there are.</summary>
-    public static int Count { get; } = FirstOnWhite + Reflects.Length * WhiteStrengths.Length;
+    public static int Count { get; } = FirstMixed + MixedSteps;
 
     /// <summary>Hair as it grew.</summary>
     public static Tint Natural { get; }
 
     /// <summary>Hair that grew white.</summary>
     public static Tint White { get; } = new(1);
+
+    /// <summary>
+    /// White hair among others: a strand stands for several hairs, not all of them white. For drawing only.
+    /// </summary>
+    /// <param name="share">Share of white in its lock, 0..1.</param>
+    public static Tint Mixed(double share)
+    {
+        var step = (int)Math.Round(Math.Clamp(share, 0, 1) * MixedSteps);
+        return step >= MixedSteps ? White : new((byte)(FirstMixed + Math.Max(step, 0)));
+    }
 
     /// <summary>Hair lifted and not toned.</summary>
     /// <param name="share">0 as it grew .. 1 lifted far enough to have lifted hair's own colour.</param>
@@ -85,6 +100,11 @@ public readonly record struct Tint(byte Index)
             if (Index == White.Index)
             {
                 return new(true, 0, null, 0);
+            }
+
+            if (Index >= FirstMixed)
+            {
+                return new(true, 0, null, 0, (Index - FirstMixed) / (double)MixedSteps);
             }
 
             if (Index >= FirstOnWhite)
@@ -160,7 +180,14 @@ public readonly record struct Tint(byte Index)
 /// <param name="Lifted">How far it was lifted: 0 as it grew .. 1.</param>
 /// <param name="Reflect">The reflect of the colour on it; null where there is none.</param>
 /// <param name="Strength">How much of that was taken up; 0 without.</param>
-public readonly record struct TintMeaning(bool White, double Lifted, Reflect? Reflect, double Strength);
+/// <param name="WhiteShare">Of hair that grew white: how much of it is, 0..1.</param>
+public readonly record struct TintMeaning(
+    bool White,
+    double Lifted,
+    Reflect? Reflect,
+    double Strength,
+    double WhiteShare = 1
+);
 
 /// <summary>What colour on hair takes of red, green and blue light: powers of ten, adding up coat by coat.</summary>
 public readonly record struct Absorbed(double Red, double Green, double Blue)

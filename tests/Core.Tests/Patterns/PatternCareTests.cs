@@ -1,5 +1,6 @@
 using Wendro.Bench;
 using Wendro.Core.Blend;
+using Wendro.Core.Fall;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Patterns;
@@ -22,7 +23,7 @@ public sealed class PatternCareTests
         var pattern = StartingPatterns.Of(id)!;
         var client = FittingClient.For(id);
         Assert.Null(pattern.Against(client.Hair));
-        var (looks, cutting) = client.Hair == FittingClient.Medium.Hair ? MediumHead.Value : Given.Looks(client.Hair);
+        var (looks, cutting) = Given.Looks(client.Hair, strands: HairOnHead.UsualStrands);
         var fresh = client.Fresh();
         var steps = pattern.StepsFor(fresh, cutting, HouseRules.Usual);
         var plan = fresh.Apply(new Together(steps.SelectMany(s => s.Edits).ToArray()), cutting).Plan;

@@ -147,7 +147,7 @@ public sealed class PatternsTests
         Assert.True(wide.Zones[Zone.SideLeft].Sections.WidthCm > 1.5 * wide.Zones[Zone.TopLeft].Sections.WidthCm);
         var heavy = On("heavy-front");
         Assert.True(heavy.Zones[Zone.Nape].Sections.LeaveOutMm > heavy.Zones[Zone.TopLeft].Sections.LeaveOutMm);
-        Assert.True(heavy.Zones[Zone.Nape].Usual!.StartShare > heavy.Zones[Zone.TopLeft].Usual!.StartShare);
+        Assert.True(heavy.Zones[Zone.LowerBack].Usual!.StartShare > heavy.Zones[Zone.TopLeft].Usual!.StartShare);
         var refresh = On("refresh-dark").Zones[Zone.UpperBack];
         Each.Of(refresh.Paint.Keys, k => Assert.Equal(1, k.Column % 2));
         Assert.Equal(Frame.Quadrants, On("zigzag-quadrants").Frame);

@@ -30,7 +30,8 @@ public sealed class TintTests
             {
                 var means = tint.Meaning;
                 var again =
-                    means.Reflect is not { } reflect ? (means.White ? Tint.White : Tint.Lifted(means.Lifted))
+                    means.Reflect is not { } reflect
+                        ? (means.White ? Tint.Mixed(means.WhiteShare) : Tint.Lifted(means.Lifted))
                     : means.White ? Tint.OnWhite(Absorbed.Of(reflect, means.Strength))
                     : Tint.Coloured(means.Lifted, Absorbed.Of(reflect, means.Strength));
                 Assert.Equal(tint, again);
