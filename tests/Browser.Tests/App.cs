@@ -21,12 +21,18 @@ public sealed class App : IDisposable
     public static string Root { get; } = FindRoot();
     private readonly string folder = Directory.CreateTempSubdirectory("wendro-browser-").FullName;
     private readonly System.Collections.Concurrent.ConcurrentQueue<string> said = new();
+    private readonly string? cache;
     private int owner;
     private int kept;
     private Process? server;
 
     public App()
+        : this(Path.Combine(Root, ".wendro", "test-cache")) { }
+
+    /// <param name="cache">Where drawn hair is put away: one folder for all tests; null beside the data.</param>
+    internal App(string? cache)
     {
+        this.cache = cache;
         Port = FreePort();
         StartServer();
         Browser = StartBrowser();
@@ -281,6 +287,11 @@ public sealed class App : IDisposable
                 Path.Combine(Root, "demo"),
             }
         )
+        {
+            start.ArgumentList.Add(argument);
+        }
+
+        foreach (var argument in cache is null ? [] : new[] { "--cache", cache })
         {
             start.ArgumentList.Add(argument);
         }

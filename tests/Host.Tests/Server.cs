@@ -33,12 +33,17 @@ public sealed class Server : WebApplicationFactory<Program>
 
     public FakeTimeProvider Clock { get; } = new(new DateTimeOffset(2031, 5, 6, 9, 30, 0, TimeSpan.Zero));
 
+    /// <summary>Where drawn hair is put away, for all servers of these tests.</summary>
+    private static string CacheFolder { get; } = Path.Combine(AppContext.BaseDirectory, "cache");
+
     public string DataFile => Path.Combine(folder, "wendro.db");
 
     protected override void ConfigureWebHost(IWebHostBuilder builder)
     {
         builder.UseSetting("data", folder);
         builder.UseSetting("idle", "true");
+        // What hair looks like is drawn once for all tests.
+        builder.UseSetting("cache", CacheFolder);
         builder.ConfigureTestServices(services => services.AddSingleton<TimeProvider>(Clock));
     }
 

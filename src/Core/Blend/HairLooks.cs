@@ -1,4 +1,6 @@
 using System.Collections.Concurrent;
+using System.Security.Cryptography;
+using System.Text.Json;
 using Wendro.Core.Fall;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
@@ -7,13 +9,16 @@ namespace Wendro.Core.Blend;
 
 /// <summary>
 /// One head of hair with one part, looked at from all sides in every wear: everything that no paint changes, made
-/// when first asked for.
+/// when first asked for. What an edit needs (strands, lengths, how much is seen of them) is held; fallen hair and
+/// views are kept elsewhere, and put away for another day.
 /// </summary>
 public sealed class HairLooks
 {
     private readonly KeptViews kept;
+    private readonly int count;
     private readonly Lazy<HairOnHead> onHead;
     private readonly Lazy<int[]> hairline;
+    private readonly Lazy<string> key;
     private readonly ConcurrentDictionary<Wear, Lazy<SeenWeights>> weights = new();
 
     /// <param name="head">The head.</param>
@@ -33,7 +38,9 @@ public sealed class HairLooks
         Hair = hair;
         Part = part;
         this.kept = kept;
-        onHead = new(() => new HairOnHead(head, hair, part, strands));
+        count = strands;
+        key = new(KeyOf);
+        onHead = new(Sown);
         hairline = new(() =>
             Enumerable
                 .Range(0, OnHead.Strands.Count)
@@ -57,14 +64,34 @@ public sealed class HairLooks
     /// <summary>Strands rooted at the hairline, all round.</summary>
     public IReadOnlyList<int> HairlineStrands => hairline.Value;
 
+    /// <summary>
+    /// Room it takes, bytes, as far as it is made; the strands are counted with every head that shares them.
+    /// </summary>
+    public long Bytes => count * BytesAStrand + weights.Values.Where(w => w.IsValueCreated).Sum(w => w.Value.Bytes);
+
+    private const long BytesAStrand = 110;
+
     /// <summary>The hair as worn.</summary>
     public FallenHair Worn(Wear wear) => kept.Fallen.GetOrMake((this, wear), () => OnHead.Worn(wear));
 
     /// <summary>What is seen of it from an angle round the head and a tilt above eye height, degrees.</summary>
-    public Seen Seen(Wear wear, int angle, int tilt = View.UsualTilt)
+    /// <param name="wear">How it is worn.</param>
+    /// <param name="angle">Degrees round the head.</param>
+    /// <param name="tilt">Degrees above eye height.</param>
+    /// <param name="closer">How much closer, and where.</param>
+    public Seen Seen(Wear wear, int angle, int tilt = View.UsualTilt, Closer closer = default)
     {
-        var view = View.Of(angle, HairOnHead.HemHeight(Hair.Cut), tilt, HairOnHead.StandsUpCm(Hair));
-        return kept.Seen.GetOrMake((this, wear, view.Angle, tilt), () => Fall.Seen.Of(Worn(wear), view));
+        var view = View.Of(angle, HairOnHead.HemHeight(Hair.Cut), tilt, HairOnHead.StandsUpCm(Hair), closer);
+        return kept.Seen.GetOrMake(
+            (this, wear, view.Angle, tilt, closer),
+            () =>
+                FoundOrMade(
+                    $"seen {wear} {view.Angle} {tilt} {closer.Steps} {closer.Across} {closer.Down}",
+                    bytes => Fall.Seen.Unpack(bytes, view, wear),
+                    () => Fall.Seen.Of(Worn(wear), view),
+                    seen => seen.Pack()
+                )
+        );
     }
 
     /// <summary>How much of every place of every strand is seen from front, both sides and back.</summary>
@@ -72,7 +99,69 @@ public sealed class HairLooks
         weights
             .GetOrAdd(
                 wear,
-                w => new(() => SeenWeights.Of(View.Measured.Select(a => Seen(w, a)).ToArray(), OnHead.Lengths))
+                w =>
+                    new(() =>
+                        FoundOrMade(
+                            $"weights {w}",
+                            bytes => SeenWeights.Unpack(bytes, OnHead.Lengths),
+                            () => SeenWeights.Of(View.Measured.Select(a => Seen(w, a)).ToArray(), OnHead.Lengths),
+                            made => made.Pack()
+                        )
+                    )
             )
             .Value;
+
+    private HairOnHead Sown()
+    {
+        var sown = kept.Sown.GetOrMake((Part, Hair.Curl, count), () => HairOnHead.Sow(Head, Hair, Part, count));
+        var name = $"{key.Value} lengths";
+        var lengths =
+            kept.Away?.Find(name) is { } bytes
+            && new Packed.Reader(bytes).Next<float>() is var found
+            && found.Length == count
+                ? found
+                : null;
+        var made = new HairOnHead(Head, Hair, Part, sown, lengths);
+        if (lengths is null)
+        {
+            kept.Away?.Put(name, new Packed().Add<float>(made.Lengths).Bytes);
+        }
+
+        return made;
+    }
+
+    /// <summary>What was put away, or what is made now and put away.</summary>
+    private T FoundOrMade<T>(string what, Func<byte[], T?> read, Func<T> make, Func<T, byte[]> pack)
+        where T : class
+    {
+        if (kept.Away is not { } away)
+        {
+            return make();
+        }
+
+        var name = $"{key.Value} {what}";
+        if (away.Find(name) is { } bytes && read(bytes) is { } found)
+        {
+            return found;
+        }
+
+        var made = make();
+        away.Put(name, pack(made));
+        return made;
+    }
+
+    /// <summary>What everything here depends on, in a few letters.</summary>
+    private string KeyOf() =>
+        Convert.ToHexStringLower(
+            SHA256.HashData(
+                JsonSerializer.SerializeToUtf8Bytes(
+                    new
+                    {
+                        Hair,
+                        Part,
+                        count,
+                    }
+                )
+            )
+        )[..32];
 }

@@ -57,6 +57,9 @@ public sealed class HeadLevels
     /// <summary>All strands, their levels mixed within locks: what a picture is drawn with.</summary>
     public HairBytes Drawn { get; }
 
+    /// <summary>Room these levels take, bytes, without the head they are on.</summary>
+    public long OwnBytes => Bytes.LongLength * (On.HasWhite ? 4 : 3);
+
     /// <summary>What is seen worn down.</summary>
     public Tally Down => down.Value;
 

@@ -15,15 +15,18 @@ public sealed class SeenWeights
     /// <summary>Bins kept along the hair.</summary>
     public const int Bins = 160;
 
+    private SeenWeights(float[] lengths, int[] start, byte[] place, byte[] bin, ushort[] all, ushort[] front) =>
+        (Lengths, Start, Place, Bin, All, Front) = (lengths, start, place, bin, all, front);
+
     private SeenWeights(float[] lengths, int cells)
-    {
-        Lengths = lengths;
-        Start = new int[lengths.Length + 1];
-        Place = new byte[cells];
-        Bin = new byte[cells];
-        All = new ushort[cells];
-        Front = new ushort[cells];
-    }
+        : this(
+            lengths,
+            new int[lengths.Length + 1],
+            new byte[cells],
+            new byte[cells],
+            new ushort[cells],
+            new ushort[cells]
+        ) { }
 
     /// <summary>Length of every strand, cm.</summary>
     public float[] Lengths { get; }
@@ -86,6 +89,30 @@ public sealed class SeenWeights
 
         weights.Start[lengths.Length] = at;
         return weights;
+    }
+
+    /// <summary>Room it takes, bytes.</summary>
+    public long Bytes => Place.LongLength * 6 + Start.LongLength * 4;
+
+    /// <summary>What is seen of each cell, as bytes to put away.</summary>
+    internal byte[] Pack() =>
+        new Packed().Add<int>(Start).Add<byte>(Place).Add<byte>(Bin).Add<ushort>(All).Add<ushort>(Front).Bytes;
+
+    /// <summary>What was put away; null where it is not whole or belongs to other hair.</summary>
+    internal static SeenWeights? Unpack(byte[] bytes, float[] lengths)
+    {
+        var read = new Packed.Reader(bytes);
+        var (start, place, bin) = (read.Next<int>(), read.Next<byte>(), read.Next<byte>());
+        var (all, front) = (read.Next<ushort>(), read.Next<ushort>());
+        return
+            read.IsWhole
+            && start.Length == lengths.Length + 1
+            && start[^1] == place.Length
+            && bin.Length == place.Length
+            && all.Length == place.Length
+            && front.Length == place.Length
+            ? new SeenWeights(lengths, start, place, bin, all, front)
+            : null;
     }
 
     /// <summary>Samples seen of one strand.</summary>

@@ -34,6 +34,9 @@ public sealed class FallenHair
         Surface = new Surface(this);
     }
 
+    /// <summary>Room it takes, bytes: points, normals, openness, density.</summary>
+    public long Bytes => Points.LongLength * 17 + HairDensity.Bytes;
+
     /// <summary>The strands that fell.</summary>
     public Strands Strands { get; }
 

@@ -12,6 +12,10 @@ internal sealed class HairDensity
     private const int Nx = 56;
     private const int Ny = 96;
     private const int Nz = 56;
+
+    /// <summary>Room it takes, bytes.</summary>
+    public const long Bytes = Nx * Ny * Nz * sizeof(float);
+
     private static readonly Vector3 Origin = new(-28, -78, -36);
     private readonly float[] cells;
 

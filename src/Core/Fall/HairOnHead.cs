@@ -15,9 +15,10 @@ public sealed class HairOnHead
     private readonly HairProfile hair;
     private readonly PartLine part;
     private readonly Texture texture;
-    private readonly Vector3[] loose;
-    private readonly float[] lies;
     private readonly Lazy<LengthMap> lengthMap;
+
+    /// <summary>Middle lines are large and soon made again: they are kept only while nobody needs the room.</summary>
+    private readonly WeakReference<Hanging> hanging = new(null!);
 
     /// <summary>Sows, lets fall and cuts the hair.</summary>
     /// <param name="head">The head.</param>
@@ -25,6 +26,14 @@ public sealed class HairOnHead
     /// <param name="part">Her part.</param>
     /// <param name="strands">How many strands stand for all of it, 100..60,000.</param>
     public HairOnHead(HeadForm head, HairProfile hair, PartLine part, int strands = UsualStrands)
+        : this(head, hair, part, Sow(head, hair, part, strands), null) { }
+
+    /// <param name="head">The head.</param>
+    /// <param name="hair">The client's hair.</param>
+    /// <param name="part">Her part.</param>
+    /// <param name="sown">Its strands.</param>
+    /// <param name="lengths">Their lengths, cm, where they were cut before; null to cut them now.</param>
+    internal HairOnHead(HeadForm head, HairProfile hair, PartLine part, Strands sown, float[]? lengths)
     {
         ArgumentNullException.ThrowIfNull(head);
         ArgumentNullException.ThrowIfNull(hair);
@@ -32,12 +41,43 @@ public sealed class HairOnHead
         this.hair = hair;
         this.part = part;
         texture = Texture.Of(hair.Curl);
-        Strands = Strands.Sow(head, part, strands, texture.Locks);
-        loose = new Vector3[strands * Places.Points];
-        lies = new float[strands];
-        Lengths = new float[strands];
-        new Haircut(head, hair, part, Strands, texture).Run(loose, Lengths, lies);
+        Strands = sown;
+        Lengths = lengths ?? new float[sown.Count];
+        if (lengths is null)
+        {
+            hanging.SetTarget(Fall(Lengths));
+        }
+
         lengthMap = new(() => new LengthMap(Strands, Lengths, part.IsCentral && hair.Marks.Count == 0));
+    }
+
+    /// <summary>Sows the strands of a head of hair: they depend on its part and texture alone.</summary>
+    internal static Strands Sow(HeadForm head, HairProfile hair, PartLine part, int strands)
+    {
+        ArgumentNullException.ThrowIfNull(hair);
+        return Strands.Sow(head, part, strands, Texture.Of(hair.Curl).Locks);
+    }
+
+    /// <summary>Middle lines as they hang down, 32 points a strand, and how far each lies straight, cm.</summary>
+    private sealed record Hanging(Vector3[] Loose, float[] Lies);
+
+    private Hanging Fall(float[] lengths)
+    {
+        var fell = new Hanging(new Vector3[Strands.Count * Places.Points], new float[Strands.Count]);
+        new Haircut(head, hair, part, Strands, texture).Run(fell.Loose, lengths, fell.Lies);
+        return fell;
+    }
+
+    private Hanging AsItHangs()
+    {
+        if (hanging.TryGetTarget(out var fell))
+        {
+            return fell;
+        }
+
+        fell = Fall(new float[Strands.Count]);
+        hanging.SetTarget(fell);
+        return fell;
     }
 
     /// <summary>The strands.</summary>
@@ -73,6 +113,7 @@ public sealed class HairOnHead
     /// <summary>The hair worn one way.</summary>
     public FallenHair Worn(Wear wear)
     {
+        var (loose, lies) = AsItHangs();
         switch (wear)
         {
             case Wear.Down:
@@ -129,7 +170,7 @@ public sealed class HairOnHead
     {
         var straight = new float[Strands.Count];
         var march = new March(head, Strands, worn, sides, hair, texture, sweptBack);
-        var into = new Vector3[loose.Length];
+        var into = new Vector3[Strands.Count * Places.Points];
         Parallel.For(
             0,
             16,

@@ -3,10 +3,26 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Fall;
 
 /// <summary>Where fallen hair and drawn views are kept, for all heads together.</summary>
-/// <param name="Fallen">Hair as worn: some fourteen megabytes each.</param>
-/// <param name="Seen">Views: some two megabytes each.</param>
-public sealed record KeptViews(Recent<object, FallenHair> Fallen, Recent<object, Seen> Seen)
+/// <param name="Sown">Strands by part and texture: heads parted alike share them.</param>
+/// <param name="Fallen">Hair as worn.</param>
+/// <param name="Seen">Views.</param>
+/// <param name="Away">Where they are put away for another day; null for nowhere.</param>
+public sealed record KeptViews(
+    Recent<object, Strands> Sown,
+    Recent<object, FallenHair> Fallen,
+    Recent<object, Seen> Seen,
+    IPutAway? Away = null
+)
 {
+    private const int SownAtOnce = 6;
+
     /// <summary>Room for a number of heads as worn and of views.</summary>
-    public static KeptViews For(int fallen, int views) => new(new(fallen), new(views));
+    public static KeptViews For(int fallen, int views) => new(new(SownAtOnce), new(fallen), new(views));
+
+    /// <summary>Room in bytes for heads as worn and for views.</summary>
+    /// <param name="fallen">Bytes of fallen hair.</param>
+    /// <param name="views">Bytes of views.</param>
+    /// <param name="away">Where they are put away for another day.</param>
+    public static KeptViews Within(long fallen, long views, IPutAway? away) =>
+        new(new(SownAtOnce), new(fallen, h => h.Bytes), new(views, s => s.Bytes), away);
 }

@@ -27,6 +27,39 @@ public sealed record Seen(
     /// <summary>Grey of the surround, sRGB: what hair colour is judged against.</summary>
     public const byte Surround = 0xE6;
 
+    /// <summary>Room it takes, bytes.</summary>
+    public long Bytes => Counts.LongLength * 2 + Strand.LongLength * 5;
+
+    /// <summary>What is seen, without where from, as bytes to put away.</summary>
+    internal byte[] Pack() =>
+        new Packed()
+            .Add<byte>(Counts)
+            .Add<byte>(Grey)
+            .Add<ushort>(Strand)
+            .Add<byte>(Place)
+            .Add<byte>(Shade)
+            .Add<byte>(Shine)
+            .Bytes;
+
+    /// <summary>What was put away; null where it is not whole.</summary>
+    internal static Seen? Unpack(byte[] bytes, View view, Wear wear)
+    {
+        var read = new Packed.Reader(bytes);
+        var seen = new Seen(
+            view,
+            wear,
+            read.Next<byte>(),
+            read.Next<byte>(),
+            read.Next<ushort>(),
+            read.Next<byte>(),
+            read.Next<byte>(),
+            read.Next<byte>()
+        );
+        return read.IsWhole && seen.Counts.Length == View.Width * View.Height && seen.Grey.Length == seen.Counts.Length
+            ? seen
+            : null;
+    }
+
     /// <summary>Looks at fallen hair from one side.</summary>
     /// <param name="hair">The hair as worn.</param>
     /// <param name="view">From where.</param>
@@ -54,18 +87,31 @@ public sealed record Seen(
     }
 }
 
-/// <summary>Pictures being drawn are large; a few are kept for the next.</summary>
+/// <summary>
+/// Pictures being drawn are large; a few are kept for the next, while nobody else needs the room.
+/// </summary>
 internal static class CanvasShelf
 {
-    private static readonly System.Collections.Concurrent.ConcurrentBag<Canvas> Free = [];
+    private static readonly System.Collections.Concurrent.ConcurrentBag<WeakReference<Canvas>> Free = [];
 
-    public static Canvas Take() => Free.TryTake(out var canvas) ? canvas : new Canvas();
+    public static Canvas Take()
+    {
+        while (Free.TryTake(out var kept))
+        {
+            if (kept.TryGetTarget(out var canvas))
+            {
+                return canvas;
+            }
+        }
+
+        return new Canvas();
+    }
 
     public static void GiveBack(Canvas canvas)
     {
         if (Free.Count < 2)
         {
-            Free.Add(canvas);
+            Free.Add(new(canvas));
         }
     }
 }

@@ -4,6 +4,41 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Fall;
 
+/// <summary>How much closer a head is looked at, and where in the whole picture.</summary>
+/// <param name="Steps">0 the whole head, 1..3 closer.</param>
+/// <param name="Across">Middle of what is looked at, in 24ths of the picture's width from its left, 0..24.</param>
+/// <param name="Down">The same from its upper edge, in 24ths of its height.</param>
+public readonly record struct Closer(byte Steps, byte Across, byte Down)
+{
+    /// <summary>Most steps closer.</summary>
+    public const int Most = 3;
+
+    /// <summary>Places of the middle, across and down.</summary>
+    public const int Places = 24;
+
+    /// <summary>How many times as large it is drawn.</summary>
+    public float Times =>
+        Steps switch
+        {
+            0 => 1,
+            1 => 1.5f,
+            2 => 2.2f,
+            _ => 3.2f,
+        };
+
+    /// <summary>How far its middle lies right of the whole picture's, cm; what is looked at stays within that.</summary>
+    internal float AsideCm(float widthCm) => Steps == 0 ? 0 : (Within(Across) - 0.5f) * widthCm;
+
+    /// <summary>How far its upper edge lies below the whole picture's, cm.</summary>
+    internal float DownCm(float heightCm) => Steps == 0 ? 0 : (Within(Down) - 0.5f / Times) * heightCm;
+
+    private float Within(byte place)
+    {
+        var half = 0.5f / Times;
+        return Math.Clamp(place / (float)Places, half, 1 - half);
+    }
+}
+
 /// <summary>
 /// Where the head is looked at from: an angle round it, usually a little from above, without perspective.
 /// </summary>
@@ -13,7 +48,7 @@ public readonly record struct View
     public const int UsualTilt = 9;
 
     /// <summary>Least and most a view can be tilted, degrees above eye height.</summary>
-    public const int LeastTilt = 0,
+    public const int LeastTilt = -30,
         MostTilt = 85;
 
     /// <summary>Width of a picture, pixels.</summary>
@@ -29,12 +64,15 @@ public readonly record struct View
     /// <param name="pixelsPerCm">Scale.</param>
     /// <param name="topCm">Height at the upper edge of the picture, cm.</param>
     /// <param name="tilt">Degrees above eye height.</param>
-    public View(int angle, float pixelsPerCm, float topCm, int tilt = UsualTilt)
+    /// <param name="closer">How much closer it is looked at, and where.</param>
+    public View(int angle, float pixelsPerCm, float topCm, int tilt = UsualTilt, Closer closer = default)
     {
+        Closer = closer;
+        AsideCm = closer.AsideCm(Width / pixelsPerCm);
+        TopCm = topCm - closer.DownCm(Height / pixelsPerCm);
+        PixelsPerCm = pixelsPerCm * closer.Times;
         Tilt = tilt;
         Angle = ((angle % 360) + 360) % 360;
-        PixelsPerCm = pixelsPerCm;
-        TopCm = topCm;
         var a = Angle * MathF.PI / 180;
         var p = tilt * MathF.PI / 180;
         Eye = new(MathF.Sin(a) * MathF.Cos(p), MathF.Sin(p), MathF.Cos(a) * MathF.Cos(p));
@@ -60,6 +98,12 @@ public readonly record struct View
 
     /// <summary>Degrees above eye height it is looked at from.</summary>
     public int Tilt { get; }
+
+    /// <summary>How much closer it is looked at, and where.</summary>
+    public Closer Closer { get; }
+
+    /// <summary>How far to the right of the head's middle the picture's middle lies, cm.</summary>
+    public float AsideCm { get; }
 
     /// <summary>Scale.</summary>
     public float PixelsPerCm { get; }
@@ -87,7 +131,14 @@ public readonly record struct View
     /// <param name="tilt">Degrees above eye height; the more from above, the more the head itself comes to the
     /// middle.</param>
     /// <param name="standsUpCm">How far hair stands off the top of the head, cm.</param>
-    public static View Of(int angle, float hemHeight, int tilt = UsualTilt, float standsUpCm = 0)
+    /// <param name="closer">How much closer it is looked at, and where.</param>
+    public static View Of(
+        int angle,
+        float hemHeight,
+        int tilt = UsualTilt,
+        float standsUpCm = 0,
+        Closer closer = default
+    )
     {
         var top = 15.6f + MathF.Max(standsUpCm - 2.5f, 0);
         var bottom = MathF.Min(-33f, hemHeight - 9f);
@@ -95,18 +146,26 @@ public readonly record struct View
         var middle = Vector3.Dot(Form.SkullCentre, new View(angle, scale, top, tilt).Up);
         var usual = Vector3.Dot(Form.SkullCentre, new View(angle, scale, top).Up);
         var above = Curve.Smooth(UsualTilt, 75f, (float)tilt);
-        return new View(angle, scale, middle + (top - usual) * (1 - above) + (top - bottom) * 0.45f * above, tilt);
+        return new View(
+            angle,
+            scale,
+            middle + (top - usual) * (1 - above) + (top - bottom) * 0.45f * above,
+            tilt,
+            closer
+        );
     }
 
     /// <summary>Sample column, pixel row and depth (cm, smaller is nearer) of a point.</summary>
     public Vector3 Project(Vector3 p) =>
         new(
-            (Vector3.Dot(p, Right) * PixelsPerCm + Width / 2f) * Across,
+            ((Vector3.Dot(p, Right) - AsideCm) * PixelsPerCm + Width / 2f) * Across,
             (TopCm - Vector3.Dot(p, Up)) * PixelsPerCm,
             -Vector3.Dot(p, Eye)
         );
 
     /// <summary>The point of space behind a sample.</summary>
     public Vector3 Unproject(float column, float row, float depth) =>
-        Right * ((column / Across - Width / 2f) / PixelsPerCm) + Up * (TopCm - row / PixelsPerCm) - Eye * depth;
+        Right * ((column / Across - Width / 2f) / PixelsPerCm + AsideCm)
+        + Up * (TopCm - row / PixelsPerCm)
+        - Eye * depth;
 }

@@ -5,8 +5,16 @@ namespace Wendro.Host.Pipeline;
 /// <param name="Port">--port.</param>
 /// <param name="DemoFolder">Demo files to load into an empty data folder: --demo; null without demo data.</param>
 /// <param name="AllowedHosts">Names this server answers to.</param>
+/// <param name="CacheFolder">Where drawn hair is put away: --cache; beside the data where nobody says.</param>
 /// <param name="Idle">Whether to leave today's heads alone until somebody asks: --idle true, for tests.</param>
-internal sealed record Settings(string DataFolder, int Port, string? DemoFolder, IList<string> AllowedHosts, bool Idle)
+internal sealed record Settings(
+    string DataFolder,
+    int Port,
+    string? DemoFolder,
+    IList<string> AllowedHosts,
+    string CacheFolder,
+    bool Idle
+)
 {
     /// <summary>Set while the build only asks for the API's description.</summary>
     public static bool IsDescribing =>
@@ -31,6 +39,7 @@ internal sealed record Settings(string DataFolder, int Port, string? DemoFolder,
             port,
             configuration["demo"],
             hosts,
+            Path.GetFullPath(configuration["cache"] ?? Path.Combine(data, "cache")),
             configuration["idle"] == "true"
         );
     }

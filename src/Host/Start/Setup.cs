@@ -1,6 +1,7 @@
 using System.IO.Compression;
 using Microsoft.AspNetCore.ResponseCompression;
 using Serilog;
+using Wendro.Core.Fall;
 using Wendro.Core.Head;
 using Wendro.Core.Section;
 using Wendro.Formats;
@@ -61,6 +62,9 @@ internal static class Setup
         builder.Services.AddSingleton<ProductShelf>();
         builder.Services.AddSingleton<Bowls>();
         builder.Services.AddSingleton(_ => HeadForm.Usual);
+        builder.Services.AddSingleton(_ => new CacheFolder(settings.CacheFolder));
+        builder.Services.AddSingleton<IPutAway>(services => services.GetRequiredService<CacheFolder>());
+        builder.Services.AddHostedService(services => services.GetRequiredService<CacheFolder>());
         builder.Services.AddSingleton<Heads>();
         builder.Services.AddSingleton<PlansAtWork>();
         builder.Services.AddSingleton<MixesAtWork>();

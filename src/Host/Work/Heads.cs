@@ -11,12 +11,26 @@ namespace Wendro.Host.Work;
 /// Heads of hair at work, kept least recently used: what no paint changes (looks, views, cuts) by hair and part,
 /// planned heads by visit and revision.
 /// </summary>
-internal sealed class Heads(HeadForm head)
+internal sealed class Heads(HeadForm head, IPutAway away)
 {
-    private readonly KeptViews views = KeptViews.For(fallen: 2, views: 8);
-    private readonly Recent<(HairProfile Hair, PartLine Part), HairLooks> looks = new(2);
-    private readonly Recent<HairProfile, Cutting> cuttings = new(4);
-    private readonly Recent<(Guid Visit, int Shows, HairProfile Hair), PlannedHead> planned = new(3);
+    private const long MegaByte = 1 << 20;
+
+    /// <summary>
+    /// Room, bytes. What an edit needs is a few megabytes a head: two dozen are at work at once. How hair falls and
+    /// what is seen of it is large, and found again in the cache folder.
+    /// </summary>
+    private const long LooksRoom = 100 * MegaByte,
+        PlannedRoom = 90 * MegaByte,
+        FallenRoom = 24 * MegaByte,
+        SeenRoom = 12 * MegaByte;
+
+    private const int CuttingsRoom = 32;
+    private readonly KeptViews views = KeptViews.Within(FallenRoom, SeenRoom, away);
+    private readonly Recent<(HairProfile Hair, PartLine Part), HairLooks> looks = new(LooksRoom, l => l.Bytes);
+    private readonly Recent<HairProfile, Cutting> cuttings = new(CuttingsRoom);
+
+    /// <summary>The newest plan of each visit on its head.</summary>
+    private readonly Recent<Guid, Latest> latest = new(PlannedRoom, l => l.Bytes);
 
     /// <summary>Looks of a head of hair with a part.</summary>
     public HairLooks LooksFor(HairProfile hair, PartLine part)
@@ -34,7 +48,7 @@ internal sealed class Heads(HeadForm head)
 
     /// <summary>A plan on its head, made from the one before it where that is still known.</summary>
     public PlannedHead Planned(Guid visit, HairProfile hair, StoredPlanKey key, PlannedHead? before) =>
-        planned.GetOrMake((visit, key.Shows, hair), () => Make(hair, key.Plan, before));
+        latest.GetOrMake(visit, () => new Latest()).Of(key.Shows, hair, () => Make(hair, key.Plan, before));
 
     /// <summary>A plan on its head, not kept: for previews, and for what was laid otherwise than planned.</summary>
     public PlannedHead Make(HairProfile hair, Plan plan, PlannedHead? before, AsLaid? laid = null)
@@ -42,6 +56,33 @@ internal sealed class Heads(HeadForm head)
         var with = LooksFor(plan.AsWorn(hair), plan.Part);
         var cutting = CuttingFor(hair);
         return before is null ? PlannedHead.Of(with, cutting, plan, laid) : before.After(plan, with, cutting, laid);
+    }
+}
+
+/// <summary>The plan of one visit on its head: the one asked for last. An older one is made beside it.</summary>
+internal sealed class Latest
+{
+    private readonly Lock gate = new();
+    private (int Shows, HairProfile Hair, Lazy<PlannedHead> Head)? now;
+
+    /// <summary>Room it takes, bytes.</summary>
+    public long Bytes => now is { Head: { IsValueCreated: true, Value: var head } } ? head.Reached.OwnBytes : 0;
+
+    /// <summary>The plan at a revision on its head, made where it is another than the last.</summary>
+    public PlannedHead Of(int shows, HairProfile hair, Func<PlannedHead> make)
+    {
+        Lazy<PlannedHead> head;
+        lock (gate)
+        {
+            if (now is not { } known || known.Shows != shows || known.Hair != hair)
+            {
+                now = known = (shows, hair, new Lazy<PlannedHead>(make));
+            }
+
+            head = known.Head;
+        }
+
+        return head.Value;
     }
 }
 

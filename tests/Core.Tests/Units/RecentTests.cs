@@ -50,4 +50,32 @@ public sealed class RecentTests
         Assert.Equal(1, made);
         Each.Of(got, g => Assert.Same(got[0], g));
     }
+
+    [Fact]
+    public void Room_is_counted_in_bytes_as_they_grow_and_the_last_asked_for_stays()
+    {
+        var recent = new Recent<string, byte[][]>(100, b => b.Sum(x => (long)x.Length));
+        var made = new List<string>();
+        byte[][] Get(string key, int size) =>
+            recent.GetOrMake(
+                key,
+                () =>
+                {
+                    made.Add(key);
+                    return [new byte[size]];
+                }
+            );
+
+        var a = Get("a", 40);
+        Get("b", 40);
+        Assert.Same(a, Get("a", 40));
+
+        // Grown since it was made: told when it is asked for again.
+        a[0] = new byte[70];
+        Assert.Same(a, Get("a", 40));
+        Get("b", 40);
+        Get("huge", 500);
+        Get("huge", 500);
+        Assert.Equal(["a", "b", "b", "huge"], made);
+    }
 }

@@ -1,0 +1,58 @@
+using Wendro.Host.Work;
+
+namespace Wendro.Host.Tests;
+
+/// <summary>The cache folder: found again by another server, broken files made anew, other versions thrown away.</summary>
+public sealed class CacheFolderTests : IDisposable
+{
+    private readonly string root = Directory.CreateTempSubdirectory("wendro-cache-").FullName;
+
+    public void Dispose() => Directory.Delete(root, true);
+
+    private async Task<CacheFolder> PutAsync(string key, byte[] bytes)
+    {
+        var folder = new CacheFolder(root);
+        await folder.StartAsync(default);
+        folder.Put(key, bytes);
+        await folder.StopAsync(default);
+        return folder;
+    }
+
+    private string[] Files => Directory.GetFiles(root, "*", SearchOption.AllDirectories);
+
+    [Fact]
+    public async Task What_was_put_away_is_found_by_the_next_server()
+    {
+        var bytes = Enumerable.Range(0, 50_000).Select(i => (byte)(i / 100)).ToArray();
+        using (await PutAsync("a head", bytes)) { }
+
+        using var next = new CacheFolder(root);
+        Assert.Equal(bytes, next.Find("a head"));
+        Assert.Null(next.Find("another head"));
+        Assert.True(new FileInfo(Files.Single()).Length < bytes.Length / 2);
+    }
+
+    [Fact]
+    public async Task What_is_not_whole_is_not_there()
+    {
+        using var folder = await PutAsync("a head", new byte[5_000]);
+        var file = Files.Single();
+        var kept = await File.ReadAllBytesAsync(file);
+        kept[^1] ^= 1;
+        await File.WriteAllBytesAsync(file, kept);
+        Assert.Null(folder.Find("a head"));
+        Assert.Empty(Files);
+        await File.WriteAllTextAsync(file, "?");
+        Assert.Null(folder.Find("a head"));
+    }
+
+    [Fact]
+    public async Task What_another_version_made_is_thrown_away()
+    {
+        var old = Directory.CreateDirectory(Path.Combine(root, "another version"));
+        await File.WriteAllTextAsync(Path.Combine(old.FullName, "kept"), "hair that fell otherwise");
+        using var folder = await PutAsync("a head", [1, 2, 3]);
+        Assert.False(old.Exists && Directory.Exists(old.FullName));
+        Assert.NotNull(folder.Find("a head"));
+    }
+}
