@@ -11,6 +11,26 @@ public static class PictureFile
     /// <param name="width">Width wanted, pixels, 16..520.</param>
     public static byte[] Png(byte[] rgb, int width = View.Width) => Png([rgb], width);
 
+    /// <summary>Writes a picture drawn at twice the size.</summary>
+    /// <param name="rgb">1040 × 1280 × 3 bytes.</param>
+    public static byte[] Twice(byte[] rgb)
+    {
+        ArgumentNullException.ThrowIfNull(rgb);
+        const int width = View.Width * 2;
+        const int height = View.Height * 2;
+        using var bitmap = new SKBitmap(width, height, SKColorType.Rgba8888, SKAlphaType.Opaque);
+        var pixels = new byte[width * height * 4];
+        for (var i = 0; i < width * height; i++)
+        {
+            rgb.AsSpan(i * 3, 3).CopyTo(pixels.AsSpan(i * 4));
+            pixels[i * 4 + 3] = 255;
+        }
+
+        System.Runtime.InteropServices.Marshal.Copy(pixels, 0, bitmap.GetPixels(), pixels.Length);
+        using var whole = bitmap.Encode(SKEncodedImageFormat.Png, 100);
+        return whole.ToArray();
+    }
+
     /// <summary>Writes pictures side by side, each scaled down to a width.</summary>
     /// <param name="pictures">520 × 640 × 3 bytes each.</param>
     /// <param name="width">Width wanted of each, pixels, 16..520.</param>

@@ -7,7 +7,7 @@ namespace Wendro.Formats;
 /// <summary>
 /// A seen buffer as bytes, little-endian: "WSEN", version u16, width u16, height u16, samples across a pixel u8,
 /// places u8,
-/// angle u16, wear u8, tilt u8, strands u32, samples u32 (24 bytes); then counts u8 and grey u8 by pixel, strand u16,
+/// angle u16, wear u8, tilt i8, strands u32, samples u32 (24 bytes); then counts u8 and grey u8 by pixel, strand u16,
 /// place u8, shade u8,
 /// shine u8 by sample.
 /// </summary>
@@ -36,7 +36,7 @@ public static class SeenFile
         bytes[11] = Places.Count;
         BinaryPrimitives.WriteUInt16LittleEndian(bytes.AsSpan(12), (ushort)seen.View.Angle);
         bytes[14] = (byte)seen.Wear;
-        bytes[15] = (byte)seen.View.Tilt;
+        bytes[15] = (byte)(sbyte)seen.View.Tilt;
         BinaryPrimitives.WriteUInt32LittleEndian(bytes.AsSpan(16), (uint)strands);
         BinaryPrimitives.WriteUInt32LittleEndian(bytes.AsSpan(20), (uint)samples);
         var at = HeadBytes;

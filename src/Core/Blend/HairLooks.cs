@@ -72,23 +72,27 @@ public sealed class HairLooks
     private const long BytesAStrand = 110;
 
     /// <summary>The hair as worn.</summary>
-    public FallenHair Worn(Wear wear) => kept.Fallen.GetOrMake((this, wear), () => OnHead.Worn(wear));
+    /// <param name="wear">How.</param>
+    /// <param name="pinned">What is clipped up meanwhile; null for nothing.</param>
+    public FallenHair Worn(Wear wear, PinnedUp? pinned = null) =>
+        kept.Fallen.GetOrMake((this, wear, pinned?.Key), () => OnHead.Worn(wear, pinned));
 
     /// <summary>What is seen of it from an angle round the head and a tilt above eye height, degrees.</summary>
     /// <param name="wear">How it is worn.</param>
     /// <param name="angle">Degrees round the head.</param>
     /// <param name="tilt">Degrees above eye height.</param>
     /// <param name="closer">How much closer, and where.</param>
-    public Seen Seen(Wear wear, int angle, int tilt = View.UsualTilt, Closer closer = default)
+    /// <param name="pinned">What is clipped up meanwhile; null for nothing.</param>
+    public Seen Seen(Wear wear, int angle, int tilt = View.UsualTilt, Closer closer = default, PinnedUp? pinned = null)
     {
         var view = View.Of(angle, HairOnHead.HemHeight(Hair.Cut), tilt, HairOnHead.StandsUpCm(Hair), closer);
         return kept.Seen.GetOrMake(
-            (this, wear, view.Angle, tilt, closer),
+            (this, wear, view.Angle, tilt, closer, pinned?.Key),
             () =>
                 FoundOrMade(
-                    $"seen {wear} {view.Angle} {tilt} {closer.Steps} {closer.Across} {closer.Down}",
+                    $"seen {wear} {view.Angle} {tilt} {closer.Steps} {closer.Across} {closer.Down} {pinned?.Key}",
                     bytes => Fall.Seen.Unpack(bytes, view, wear),
-                    () => Fall.Seen.Of(Worn(wear), view),
+                    () => Fall.Seen.Of(Worn(wear, pinned), view),
                     seen => seen.Pack()
                 )
         );

@@ -67,6 +67,37 @@ public static class Picture
         return rgb;
     }
 
+    /// <summary>RGB of a picture twice as wide and high, drawn anew at that size: 1040 × 1280 × 3 bytes.</summary>
+    /// <param name="looks">The hair.</param>
+    /// <param name="wear">How it is worn.</param>
+    /// <param name="angle">Degrees round the head.</param>
+    /// <param name="tilt">Degrees above eye height.</param>
+    /// <param name="hair">What every strand is: what is drawn.</param>
+    /// <param name="palette">What colours levels and tints have; raw where none is said.</param>
+    public static byte[] Twice(HairLooks looks, Wear wear, int angle, int tilt, HairBytes hair, Palette? palette = null)
+    {
+        ArgumentNullException.ThrowIfNull(looks);
+        const int times = 2;
+        var rgb = new byte[View.Width * View.Height * 3 * times * times];
+        for (var quarter = 0; quarter < times * times; quarter++)
+        {
+            var (x, y) = (quarter % times, quarter / times);
+            var closer = new Closer(
+                2,
+                (byte)(Closer.Places / 4 * (1 + 2 * x)),
+                (byte)(Closer.Places / 4 * (1 + 2 * y))
+            );
+            var part = Colour(looks.Seen(wear, angle, tilt, closer), hair, palette);
+            for (var row = 0; row < View.Height; row++)
+            {
+                part.AsSpan(row * View.Width * 3, View.Width * 3)
+                    .CopyTo(rgb.AsSpan((((y * View.Height + row) * times + x) * View.Width) * 3));
+            }
+        }
+
+        return rgb;
+    }
+
     private static ushort ToLinear(int srgb)
     {
         var c = srgb / 255.0;

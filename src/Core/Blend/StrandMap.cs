@@ -31,6 +31,27 @@ public sealed class StrandMap
     /// <summary>Strands of each panel.</summary>
     public IReadOnlyList<int[]> StrandsOf { get; private set; } = [];
 
+    /// <summary>Clips zones up, and of one zone the rows above one, so that what lies beneath is seen.</summary>
+    /// <param name="zones">Zones clipped up whole.</param>
+    /// <param name="open">A panel whose row lies open: what grows above it is clipped up; null for none.</param>
+    /// <param name="panels">The panels as they are numbered here.</param>
+    public PinnedUp PinnedUp(IReadOnlySet<Zone> zones, PanelKey? open, IReadOnlyList<PlannedPanel> panels)
+    {
+        ArgumentNullException.ThrowIfNull(zones);
+        ArgumentNullException.ThrowIfNull(panels);
+        var over = open is { } row ? zones.Concat(ZoneFacts.Over(row.Zone)).ToHashSet() : zones;
+        var clip = new byte[Zone.Length];
+        for (var i = 0; i < clip.Length; i++)
+        {
+            var zone = (Zone)Zone[i];
+            var above =
+                open is { } at && zone == at.Zone && Panel[i] is >= 0 and var p && panels[p].Panel.Key.Row > at.Row;
+            clip[i] = over.Contains(zone) || above ? (byte)(Zone[i] + 1) : (byte)0;
+        }
+
+        return new(clip);
+    }
+
     /// <summary>Finds every strand's place.</summary>
     /// <param name="strands">The strands.</param>
     /// <param name="zones">The zones by part.</param>

@@ -105,6 +105,11 @@ internal sealed class Canvas
         var y0 = Math.Max((int)MathF.Ceiling(MathF.Min(pa.Y, MathF.Min(pb.Y, pc.Y)) - 0.75f), from);
         var y1 = Math.Min((int)MathF.Floor(MathF.Max(pa.Y, MathF.Max(pb.Y, pc.Y)) - 0.25f), to - 1);
 
+        if (x0 > x1)
+        {
+            return;
+        }
+
         // Depth and light change evenly across a triangle, too.
         var (zx, gx) = (Across(pa.Z, pb.Z, pc.Z), Across(a.Lit, b.Lit, c.Lit) * 255);
         float Across(float at, float other, float third) => at * ux + other * vx - third * (ux + vx);

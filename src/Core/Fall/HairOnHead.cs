@@ -111,24 +111,28 @@ public sealed class HairOnHead
     public double LengthAt(ScalpPoint place) => lengthMap.Value.At(place.Map);
 
     /// <summary>The hair worn one way.</summary>
-    public FallenHair Worn(Wear wear)
+    /// <param name="wear">How.</param>
+    /// <param name="pinned">What is clipped up meanwhile; null for nothing.</param>
+    public FallenHair Worn(Wear wear, PinnedUp? pinned = null)
     {
         var (loose, lies) = AsItHangs();
         switch (wear)
         {
             case Wear.Down:
-                return Finish(wear, part, Gathered(loose, lies, Strands.Side), lies, null);
+                return Finish(wear, part, Gathered(loose, lies, Strands.Side), lies, null, pinned);
             case Wear.OtherPart:
                 var over = part.MovedOver();
                 var sides = Strands.SidesOf(over);
-                return Parted(wear, over, sides, false);
+                return Parted(wear, over, sides, false, pinned);
             case Wear.SweptBack:
                 var halves = Strands.Scalp.Select(p => (sbyte)(p.Map.X >= 0 ? 1 : -1)).ToArray();
-                return Parted(wear, part, halves, true);
+                return Parted(wear, part, halves, true, pinned);
+            case Wear.Wet:
+                return Parted(wear, part, Strands.Side, false, pinned, texture.Wet());
             case Wear.Tucked:
                 var march = new March(head, Strands, part, Strands.Side, hair, texture);
                 var (tucked, along) = new Tucked(head, Strands, hair, texture).Run(march, loose, lies, Lengths);
-                return Finish(wear, part, Gathered(tucked, along, Strands.Side), along, null);
+                return Finish(wear, part, Gathered(tucked, along, Strands.Side), along, null, pinned);
             default:
                 var hanging = wear == Wear.HalfUp ? Gathered(loose, lies, Strands.Side) : loose;
                 var (points, combed, knot) = new Tied(head, Strands, hair, Tie.Of(wear), texture).Run(
@@ -136,40 +140,52 @@ public sealed class HairOnHead
                     lies,
                     Lengths
                 );
-                return Finish(wear, part, points, combed, knot);
+                return Finish(wear, part, points, combed, knot, pinned);
         }
     }
 
     /// <summary>One strand in two hundred is a flyaway: short, thin, outside its lock.</summary>
     internal static bool IsFlyaway(int strand) => Hash.Unit(strand, 13) < 0.005f;
 
-    private Vector3[] Gathered(Vector3[] middle, float[] straight, sbyte[] sides) =>
+    private Vector3[] Gathered(Vector3[] middle, float[] straight, sbyte[] sides, Texture? hangsAs = null) =>
         Gather.Locks(
             Strands,
             middle,
-            Lengths.Select((l, i) => Curls.MiddleLength(l, straight[i], texture)).ToArray(),
+            Lengths.Select((l, i) => Curls.MiddleLength(l, straight[i], hangsAs ?? texture)).ToArray(),
             sides,
             head,
-            texture
+            hangsAs ?? texture
         );
 
-    private FallenHair Finish(Wear wear, PartLine worn, Vector3[] middle, float[] combed, TieKnot? knot) =>
-        new(
-            Strands,
-            wear,
-            Curls.Lay(Strands, middle, combed, Lengths, head, texture),
-            texture,
-            Lengths,
-            head,
-            worn,
-            knot
-        );
+    private FallenHair Finish(
+        Wear wear,
+        PartLine worn,
+        Vector3[] middle,
+        float[] straight,
+        TieKnot? knot,
+        PinnedUp? pinned,
+        Texture? hangsAs = null
+    )
+    {
+        var hanging = hangsAs ?? texture;
+        var points = Curls.Lay(Strands, middle, straight, Lengths, head, hanging);
+        pinned?.Lay(Strands, head, Lengths, hanging, points);
+        return new(Strands, wear, points, hanging, Lengths, head, worn, knot);
+    }
 
     /// <summary>Hair parted or combed another way, as long as it was cut.</summary>
-    private FallenHair Parted(Wear wear, PartLine worn, sbyte[] sides, bool sweptBack)
+    private FallenHair Parted(
+        Wear wear,
+        PartLine worn,
+        sbyte[] sides,
+        bool sweptBack,
+        PinnedUp? pinned,
+        Texture? hangsAs = null
+    )
     {
+        var hanging = hangsAs ?? texture;
         var straight = new float[Strands.Count];
-        var march = new March(head, Strands, worn, sides, hair, texture, sweptBack);
+        var march = new March(head, Strands, worn, sides, hair, hanging, sweptBack);
         var into = new Vector3[Strands.Count * Places.Points];
         Parallel.For(
             0,
@@ -180,12 +196,12 @@ public sealed class HairOnHead
                 for (var i = chunk * Strands.Count / 16; i < (chunk + 1) * Strands.Count / 16; i++)
                 {
                     var count = march.Run(i, Lengths[i], float.MinValue, path, out _);
-                    straight[i] = Curls.LiesStraight(path[..count], texture);
-                    var middle = Curls.MiddleLength(Lengths[i], straight[i], texture);
+                    straight[i] = Curls.LiesStraight(path[..count], hanging);
+                    var middle = Curls.MiddleLength(Lengths[i], straight[i], hanging);
                     Resample.Even(path[..count], middle, into.AsSpan(i * Places.Points, Places.Points));
                 }
             }
         );
-        return Finish(wear, worn, Gathered(into, straight, sides), straight, null);
+        return Finish(wear, worn, Gathered(into, straight, sides, hanging), straight, null, pinned, hanging);
     }
 }

@@ -216,18 +216,23 @@ internal static class HairRaster
             < p.Z - HiddenBehindCm;
     }
 
+    /// <summary>Wet hair is darker (a factor on the coded shade) and shines. Model assumption.</summary>
+    private const float WetShade = 0.8f,
+        WetShine = 2.4f;
+
     private static (float Shade, float Shine) Shade(FallenHair hair, in Light light, int i, int k)
     {
         var from = i * hair.Each;
         var tangent = hair.Points[from + Math.Min(k + 1, hair.Each - 1)] - hair.Points[from + Math.Max(k - 1, 0)];
         tangent = Vector3.Normalize(tangent);
-        return light.On(
+        var lit = light.On(
             tangent,
             hair.Surface.NormalAt(from + k),
             hair.Surface.OpenAt(from + k),
             i,
             hair.Strands.Lock[i]
         );
+        return hair.Wear == Wear.Wet ? (lit.Shade * WetShade, MathF.Min(lit.Shine * WetShine, 255)) : lit;
     }
 
     private static float OwnWidth(FallenHair hair, int i, float width) =>

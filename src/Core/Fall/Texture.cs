@@ -152,6 +152,20 @@ internal sealed record Texture
             Curl.Coily => Coily,
         };
 
+    /// <summary>The same hair wet: together, close to the head, pulled down by its own weight.</summary>
+    public Texture Wet() =>
+        this with
+        {
+            Pull = MathF.Min(0.95f, Pull + 0.35f),
+            Volume = Volume * 0.55f,
+            SwingCm = SwingCm * 0.6f,
+            CentreLine = Coils ? 0.8f : 1 - (1 - CentreLine) * 0.4f,
+            Upright = false,
+            Gravity = MathF.Max(Gravity, 0.14f),
+            Rounded = MathF.Max(Rounded, 0.8f),
+            Slips = 0,
+        };
+
     /// <summary>Share of the strand's length at a point.</summary>
     public float ShareAt(int point)
     {

@@ -32,11 +32,8 @@ internal sealed record Tie(Vector3 Direction, float OffCm, float Part)
             Wear.TiedHigh => High,
             Wear.TiedLow => Low,
             Wear.HalfUp => Half,
-            Wear.Down or Wear.OtherPart or Wear.Tucked or Wear.SweptBack => throw new ArgumentOutOfRangeException(
-                nameof(wear),
-                wear,
-                "This wear has no tie."
-            ),
+            Wear.Down or Wear.OtherPart or Wear.Tucked or Wear.SweptBack or Wear.Wet =>
+                throw new ArgumentOutOfRangeException(nameof(wear), wear, "This wear has no tie."),
         };
 
     /// <summary>

@@ -22,8 +22,8 @@ public readonly record struct Closer(byte Steps, byte Across, byte Down)
         {
             0 => 1,
             1 => 1.5f,
-            2 => 2.2f,
-            _ => 3.2f,
+            2 => 2,
+            _ => 3,
         };
 
     /// <summary>How far its middle lies right of the whole picture's, cm; what is looked at stays within that.</summary>

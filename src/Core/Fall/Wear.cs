@@ -23,6 +23,9 @@ public enum Wear
 
     /// <summary>Combed back from the face without a part.</summary>
     SweptBack,
+
+    /// <summary>Hanging, wet from rinsing: how it is read before toning, never how she wears it.</summary>
+    Wet,
 }
 
 /// <summary>How she wears her hair's texture.</summary>
@@ -43,6 +46,9 @@ public static class WearFacts
 {
     /// <summary>Whether hair is held by a tie.</summary>
     public static bool IsTied(Wear wear) => wear is Wear.TiedHigh or Wear.TiedLow or Wear.HalfUp;
+
+    /// <summary>Whether a client can wear her hair so; wet it only is for a while.</summary>
+    public static bool IsWorn(Wear wear) => wear != Wear.Wet;
 
     /// <summary>Whether the ears show.</summary>
     public static bool ShowsEars(Wear wear) => wear is Wear.TiedHigh or Wear.TiedLow or Wear.Tucked or Wear.SweptBack;

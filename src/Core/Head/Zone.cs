@@ -55,6 +55,20 @@ public static class ZoneFacts
     /// <summary>Whether a zone borders on the part.</summary>
     public static bool IsTop(Zone zone) => zone is Zone.TopLeft or Zone.TopRight || IsHairline(zone);
 
+    /// <summary>Zones whose hair falls over that of another: what is clipped up to work there.</summary>
+    public static IReadOnlyList<Zone> Over(Zone zone) =>
+        zone switch
+        {
+            Zone.Nape => [Zone.LowerBack, Zone.UpperBack, Zone.Crown, Zone.TopLeft, Zone.TopRight],
+            Zone.LowerBack => [Zone.UpperBack, Zone.Crown, Zone.TopLeft, Zone.TopRight],
+            Zone.UpperBack => [Zone.Crown, Zone.TopLeft, Zone.TopRight],
+            Zone.SideLeft => [Zone.TopLeft, Zone.FringeLeft],
+            Zone.SideRight => [Zone.TopRight, Zone.FringeRight],
+            Zone.FaceFrameLeft => [Zone.FringeLeft],
+            Zone.FaceFrameRight => [Zone.FringeRight],
+            Zone.Crown or Zone.TopLeft or Zone.TopRight or Zone.FringeLeft or Zone.FringeRight => [],
+        };
+
     /// <summary>Fine hair at the front hairline takes lightener faster.</summary>
     public static bool IsHairline(Zone zone) => IsFaceFrame(zone) || zone is Zone.FringeLeft or Zone.FringeRight;
 

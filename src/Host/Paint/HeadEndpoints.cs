@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Runtime.InteropServices;
 using Wendro.Core.Blend;
 using Wendro.Core.Fall;
+using Wendro.Core.Head;
 using Wendro.Core.Plans;
 using Wendro.Core.Section;
 using Wendro.Core.Tone;
@@ -40,11 +41,23 @@ internal static class HeadEndpoints
         visit
             .MapGet(
                 "/seen",
-                (AtWork at, string? wear, string? angle, string? tilt) =>
+                (
+                    AtWork at,
+                    string? wear,
+                    string? angle,
+                    string? tilt,
+                    string? closer,
+                    string? across,
+                    string? down,
+                    string? pinned,
+                    string? open
+                ) =>
                 {
                     var (w, a, t) = ViewOf(wear, angle, tilt);
+                    var near = CloserOf(closer, across, down);
+                    var up = PinnedOf(pinned, open, at.Head);
                     return Results.Bytes(
-                        SeenFile.Write(at.Head.Looks.Seen(w, a, t), at.Head.Looks.OnHead.Strands.Count),
+                        SeenFile.Write(at.Head.Looks.Seen(w, a, t, near, up), at.Head.Looks.OnHead.Strands.Count),
                         Bytes
                     );
                 }
@@ -54,7 +67,8 @@ internal static class HeadEndpoints
             .WithName("GetSeen")
             .WithSummary(
                 "What is seen in a wear (down, tiedHigh, tiedLow, halfUp, otherPart, tucked, sweptBack) from an "
-                    + "angle round the head and a tilt above eye height (degrees): docs/formats/seen.md"
+                    + "angle round the head and a tilt above eye height (degrees), closer or with hair pinned up: "
+                    + "docs/formats/seen.md"
             );
 
         visit
@@ -105,7 +119,9 @@ internal static class HeadEndpoints
                     string? moment,
                     int? width,
                     double? tone,
-                    bool toned = false
+                    bool toned = false,
+                    bool twice = false,
+                    bool wanted = false
                 ) =>
                 {
                     var (w, a, t) = ViewOf(wear, angle, tilt);
@@ -116,11 +132,14 @@ internal static class HeadEndpoints
                         throw new BadInputException([new Problem("width", $"Between 16 and {View.Width} pixels.")]);
                     }
 
+                    var hair = wanted ? at.Head.DrawnAsWished(at.Head.Plan.Wish) : at.Head.DrawnAt(when);
                     return Results.Bytes(
-                        PictureFile.Png(
-                            Picture.Colour(at.Head.Looks.Seen(w, a, t), at.Head.DrawnAt(when), palette),
-                            width ?? View.Width
-                        ),
+                        twice
+                            ? PictureFile.Twice(Picture.Twice(at.Head.Looks, w, a, t, hair, palette))
+                            : PictureFile.Png(
+                                Picture.Colour(at.Head.Looks.Seen(w, a, t), hair, palette),
+                                width ?? View.Width
+                            ),
                         "image/png"
                     );
                 }
@@ -130,7 +149,7 @@ internal static class HeadEndpoints
             .WithName("GetPicture")
             .WithSummary(
                 "The head as a PNG picture: raw; with a tone (−1 cool .. 1 warm), or toned as its plan wishes, "
-                    + "after toning"
+                    + "after toning; as she wants it; drawn at twice the size"
             );
 
         var colours = app.MapGroup("/api/colours").WithTags("Shell");
@@ -228,6 +247,66 @@ internal static class HeadEndpoints
         }
 
         return problems.Count > 0 ? throw new BadInputException(problems) : (which, degrees, above);
+    }
+
+    private static Closer CloserOf(string? closer, string? across, string? down)
+    {
+        var problems = new List<Problem>();
+        byte Read(string? text, string field, int most, int usual)
+        {
+            if (text is null)
+            {
+                return (byte)usual;
+            }
+
+            if (int.TryParse(text, NumberStyles.None, CultureInfo.InvariantCulture, out var n) && n <= most)
+            {
+                return (byte)n;
+            }
+
+            problems.Add(new(field, $"Whole numbers between 0 and {most}."));
+            return 0;
+        }
+
+        var (steps, x, y) = (
+            Read(closer, "closer", Closer.Most, 0),
+            Read(across, "across", Closer.Places, Closer.Places / 2),
+            Read(down, "down", Closer.Places, Closer.Places / 2)
+        );
+        return problems.Count > 0 ? throw new BadInputException(problems)
+            : steps == 0 ? default
+            : new(steps, x, y);
+    }
+
+    private static PinnedUp? PinnedOf(string? pinned, string? open, PlannedHead head)
+    {
+        if (pinned is null && open is null)
+        {
+            return null;
+        }
+
+        var zones = new HashSet<Zone>();
+        foreach (var name in (pinned ?? string.Empty).Split(',', StringSplitOptions.RemoveEmptyEntries))
+        {
+            zones.Add(
+                ZoneFacts
+                    .All.Where(z => string.Equals(z.ToString(), name, StringComparison.OrdinalIgnoreCase))
+                    .ToArray()
+                    is [var zone]
+                    ? zone
+                    : throw new BadInputException([new Problem("pinned", "Zones, like nape,lowerBack.")])
+            );
+        }
+
+        PanelKey? key = null;
+        if (open is not null)
+        {
+            key =
+                PanelKey.Parse(open)
+                ?? throw new BadInputException([new Problem("open", "A panel, like upperBack/2/0.")]);
+        }
+
+        return head.Map.PinnedUp(zones, key, head.Panels) is { HoldsAny: true } up ? up : null;
     }
 
     /// <summary>After a step, like s1, or at a minute of it, like s2m20; steps from 1.</summary>

@@ -16,7 +16,7 @@ public sealed record SetWears(IReadOnlyList<Wear> Wears) : PlanEdit
             Wears is null
             || Wears.Count == 0
             || Wears.Distinct().Count() != Wears.Count
-            || Wears.Any(w => !Enum.IsDefined(w))
+            || Wears.Any(w => !Enum.IsDefined(w) || !WearFacts.IsWorn(w))
         )
         {
             on.Say("wears", "Name each wear once.");
