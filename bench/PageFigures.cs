@@ -10,7 +10,7 @@ internal static class PageFigures
 {
     private const string Measure = """
         const done = arguments[0];
-        const head = document.querySelector("canvas[aria-label^='Her head']");
+        const head = document.querySelector("canvas[aria-label^='The head']");
         const slider = document.querySelector("[role='slider'][aria-label^='Start']");
         const times = [];
         let started = 0;
@@ -72,9 +72,9 @@ internal static class PageFigures
             app.Browser.Navigate().GoToUrl(app.Address);
             app.Click(client, By.XPath($"//a[contains(., '{client}')]"));
             Drawn(app);
-            for (var turn = 0; turn < 12; turn++)
+            for (var turn = 0; turn < 24; turn++)
             {
-                app.Button("Turn her right").Click();
+                app.Button("Turn right").Click();
                 Drawn(app);
             }
         }
@@ -109,7 +109,7 @@ internal static class PageFigures
             "the head drawn",
             d =>
             {
-                var head = d.FindElements(By.CssSelector("canvas[aria-label^='Her head']")).FirstOrDefault();
+                var head = d.FindElements(By.CssSelector("canvas[aria-label^='The head']")).FirstOrDefault();
                 return head?.GetAttribute("data-drawn") is not null && head.GetAttribute("aria-busy") == "false"
                     ? head
                     : null;

@@ -142,6 +142,7 @@ public sealed class PaintTests(App app) : IClassFixture<App>
             new() { ["behavior"] = "allow", ["downloadPath"] = folder }
         );
         app.Button("Save picture").Click();
+        app.Click("plain", By.XPath("//li[normalize-space(.)='Picture']"));
         var saved = app.Until("the picture", _ => Directory.GetFiles(folder, "*.png").FirstOrDefault());
         app.Until("all of it", _ => new FileInfo(saved).Length > 10_000 ? "yes" : null);
         Assert.Equal([0x89, (byte)'P', (byte)'N', (byte)'G'], File.ReadAllBytes(saved)[..4]);

@@ -27,7 +27,7 @@ internal static class Compact
                 var part = new Part();
                 for (var y = b * View.Height / Bands; y < (b + 1) * View.Height / Bands; y++)
                 {
-                    var fade = Fade(y);
+                    var fade = Fade(view.RowOfWhole(y));
                     for (var x = 0; x < View.Width; x++)
                     {
                         Pixel(canvas, depth, scalp, view, (x, y, fade), part, counts, grey);
@@ -114,7 +114,7 @@ internal static class Compact
     }
 
     /// <summary>The bust fades into the surround over the lowest 13 % of the picture.</summary>
-    private static float Fade(int y) => Curve.Smooth(0.87f * View.Height, 0.995f * View.Height, (float)y);
+    private static float Fade(float row) => Curve.Smooth(0.87f * View.Height, 0.995f * View.Height, row);
 
     /// <summary>Samples of a band of rows, with room for as many as it can hold.</summary>
     private sealed class Part

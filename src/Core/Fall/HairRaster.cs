@@ -105,7 +105,12 @@ internal static class HairRaster
         {
             for (var k = 0; k < each; k++)
             {
-                histogram[Math.Clamp((int)projected[order[i] * each + k].X, 0, Canvas.Columns - 1)]++;
+                // Closely looked at, much of the hair lies outside the picture: no band has to draw it.
+                var x = (int)projected[order[i] * each + k].X;
+                if ((uint)x < Canvas.Columns)
+                {
+                    histogram[x]++;
+                }
             }
         }
 
@@ -142,6 +147,11 @@ internal static class HairRaster
         (int From, int To) band
     )
     {
+        if (band.To <= band.From)
+        {
+            return;
+        }
+
         var light = new Light(view);
         var each = hair.Each;
         Span<float> shade = stackalloc float[each];

@@ -70,6 +70,7 @@ public readonly record struct View
         Closer = closer;
         AsideCm = closer.AsideCm(Width / pixelsPerCm);
         TopCm = topCm - closer.DownCm(Height / pixelsPerCm);
+        whole = (topCm, pixelsPerCm);
         PixelsPerCm = pixelsPerCm * closer.Times;
         Tilt = tilt;
         Angle = ((angle % 360) + 360) % 360;
@@ -99,8 +100,13 @@ public readonly record struct View
     /// <summary>Degrees above eye height it is looked at from.</summary>
     public int Tilt { get; }
 
+    private readonly (float TopCm, float PixelsPerCm) whole;
+
     /// <summary>How much closer it is looked at, and where.</summary>
     public Closer Closer { get; }
+
+    /// <summary>The row of the whole picture that a row of this one shows.</summary>
+    public float RowOfWhole(float row) => (whole.TopCm - TopCm + row / PixelsPerCm) * whole.PixelsPerCm;
 
     /// <summary>How far to the right of the head's middle the picture's middle lies, cm.</summary>
     public float AsideCm { get; }

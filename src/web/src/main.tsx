@@ -17,6 +17,7 @@ import { SectionScreen } from "./stages/section/SectionScreen";
 import { Shelf } from "./stages/shelf/Shelf";
 import { theme } from "./style/theme";
 import { toStyles } from "./style/tokens";
+import { ShowClient } from "./visit/ShowClient";
 import { VisitLayout } from "./visit/VisitLayout";
 
 const router = createBrowserRouter([
@@ -24,6 +25,7 @@ const router = createBrowserRouter([
   { path: "/desk", element: <Desk />, errorElement: <Mishap /> },
   { path: "/shelf", element: <Shelf />, errorElement: <Mishap /> },
   { path: "/visits/:visit/card", element: <Card />, errorElement: <Mishap /> },
+  { path: "/visits/:visit/show", element: <ShowClient />, errorElement: <Mishap /> },
   {
     path: "/visits/:visit",
     element: <VisitLayout />,

@@ -491,7 +491,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** What is seen in a wear (down, tiedHigh, tiedLow, halfUp, otherPart, tucked, sweptBack) from an angle round the head and a tilt above eye height (degrees): docs/formats/seen.md */
+        /** What is seen in a wear (down, tiedHigh, tiedLow, halfUp, otherPart, tucked, sweptBack) from an angle round the head and a tilt above eye height (degrees), closer or with hair pinned up: docs/formats/seen.md */
         get: operations["GetSeen"];
         put?: never;
         post?: never;
@@ -559,7 +559,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The head as a PNG picture: raw; with a tone (−1 cool .. 1 warm), or toned as its plan wishes, after toning */
+        /** The head as a PNG picture: raw; with a tone (−1 cool .. 1 warm), or toned as its plan wishes, after toning; as she wants it; drawn at twice the size */
         get: operations["GetPicture"];
         put?: never;
         post?: never;
@@ -3451,7 +3451,7 @@ export interface components {
         };
         Volume: number;
         /** @enum {unknown} */
-        Wear: "down" | "tiedHigh" | "tiedLow" | "halfUp" | "otherPart" | "tucked" | "sweptBack";
+        Wear: "down" | "tiedHigh" | "tiedLow" | "halfUp" | "otherPart" | "tucked" | "sweptBack" | "wet";
         /** @enum {unknown} */
         Weighed: "scale" | "typed";
         WeighedForecast: {
@@ -4791,6 +4791,11 @@ export interface operations {
                 wear?: string;
                 angle?: string;
                 tilt?: string;
+                closer?: string;
+                across?: string;
+                down?: string;
+                pinned?: string;
+                open?: string;
             };
             header?: never;
             path: {
@@ -4956,6 +4961,8 @@ export interface operations {
                 width?: number;
                 tone?: number;
                 toned?: boolean;
+                twice?: boolean;
+                wanted?: boolean;
             };
             header?: never;
             path: {

@@ -123,14 +123,27 @@ export function coloursOf(
 /** Level bytes and tint bytes by turns, as they travel. */
 export const readHair = (buffer: ArrayBuffer): Hair => new Uint16Array(buffer);
 
-export async function fetchSeen(
-  visit: string,
-  wear: Wear,
-  angle: number,
-  tilt: number,
-  signal?: AbortSignal,
-): Promise<Seen> {
-  return readSeen(await bytes(`/api/visits/${visit}/seen?wear=${wear}&angle=${angle}&tilt=${tilt}`, signal));
+/** How the head is looked at. */
+export interface Look {
+  wear: Wear;
+  angle: number;
+  tilt: number;
+  /** How much closer, and where: 24ths of the whole picture. */
+  closer?: { steps: number; across: number; down: number };
+  /** What is clipped up, as the address says it. */
+  pinned?: string;
+}
+
+export async function fetchSeen(visit: string, look: Look, signal?: AbortSignal): Promise<Seen> {
+  const { wear, angle, tilt, closer, pinned } = look;
+  const near =
+    closer && closer.steps > 0 ? `&closer=${closer.steps}&across=${closer.across}&down=${closer.down}` : "";
+  return readSeen(
+    await bytes(
+      `/api/visits/${visit}/seen?wear=${wear}&angle=${angle}&tilt=${tilt}${near}${pinned ? `&${pinned}` : ""}`,
+      signal,
+    ),
+  );
 }
 
 /**

@@ -1,28 +1,16 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { Button } from "antd";
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import type { Wear } from "../api/client";
 import { type Colours, colourHead, fetchSeen, type Hair, strandAt } from "../api/seen";
-import { tokens } from "../style/tokens";
+import { angleStep, angleWords, turned } from "./angles";
+import { type Closer, mostSteps, stepped, whole } from "./closer";
 import css from "./HeadView.module.css";
+import { Ring } from "./Ring";
+import { SavePicture } from "./SavePicture";
+import { useHand } from "./useHand";
 import { type Wiped, WipeLine } from "./Wipe";
 import wipeCss from "./Wipe.module.css";
-
-export const angleStep = 30;
-const names: Record<number, string> = {
-  0: "front",
-  30: "three-quarter left",
-  60: "towards left side",
-  90: "left side",
-  120: "behind left",
-  150: "three-quarter back, left",
-  180: "back",
-  210: "three-quarter back, right",
-  240: "behind right",
-  270: "right side",
-  300: "towards right side",
-  330: "three-quarter right",
-};
 
 const wornWords: Record<Wear, string> = {
   down: "worn down",
@@ -32,6 +20,7 @@ const wornWords: Record<Wear, string> = {
   otherPart: "parted on the other side",
   tucked: "tucked behind the ears",
   sweptBack: "swept back",
+  wet: "wet",
 };
 
 interface Props {
@@ -51,6 +40,15 @@ interface Props {
   litAlong?: [number, number];
   /** Picks the panel under the finger; with Shift, Ctrl or Cmd besides those picked. */
   onPick(panel: number, besides: boolean): void;
+  /** How close it is looked at; the whole head where nobody says. */
+  closer?: Closer;
+  onCloser?(closer: Closer): void;
+  /** More tools beside the head. */
+  tools?: React.ReactNode;
+  /** What is clipped up, as the address says it. */
+  pinned?: string;
+  /** The moment to be saved drawn anew, and whether toned; where nobody says, what is shown is saved. */
+  saved?: string;
   /** No ring and no buttons: the second of two heads side by side. */
   plain?: boolean;
   /** A word under the head. */
@@ -60,11 +58,34 @@ interface Props {
 }
 
 const usualTilt = 9;
-const fromAbove = 75;
+const tilts = [usualTilt, 75, -25] as const;
+const tiltWords: Record<number, string> = { 75: ", seen from above", [-25]: ", seen from below" };
 
-const seenQuery = (visit: string, hairKey: string, wear: Wear, angle: number, tilt: number) => ({
-  queryKey: ["seen", visit, hairKey, wear, angle, tilt] as const,
-  queryFn: ({ signal }: { signal: AbortSignal }) => fetchSeen(visit, wear, angle, tilt, signal),
+interface Look {
+  visit: string;
+  hairKey: string;
+  wear: Wear;
+  angle: number;
+  tilt: number;
+  closer: Closer;
+  pinned: string;
+}
+
+const seenQuery = ({ visit, hairKey, wear, angle, tilt, closer, pinned }: Look) => ({
+  queryKey: [
+    "seen",
+    visit,
+    hairKey,
+    wear,
+    angle,
+    tilt,
+    closer.steps,
+    closer.across,
+    closer.down,
+    pinned,
+  ] as const,
+  queryFn: ({ signal }: { signal: AbortSignal }) =>
+    fetchSeen(visit, { wear, angle, tilt, closer, pinned }, signal),
   staleTime: Number.POSITIVE_INFINITY,
   gcTime: 10 * 60_000,
 });
@@ -87,8 +108,13 @@ export function HeadView(props: Props) {
     wiped,
     plain,
     caption,
+    closer = whole,
+    onCloser = () => {},
+    pinned = "",
+    tools,
+    saved,
   } = props;
-  const [tilt, setTilt] = useState(usualTilt);
+  const [tilt, setTilt] = useState<number>(usualTilt);
   const [wipeAt, setWipeAt] = useState(0.5);
   const canvas = useRef<HTMLCanvasElement>(null);
   const client = useQueryClient();
@@ -96,9 +122,11 @@ export function HeadView(props: Props) {
     data: seen,
     error,
     isFetching,
-  } = useQuery({ ...seenQuery(visit, hairKey, wear, angle, tilt), placeholderData: (p) => p });
+  } = useQuery({
+    ...seenQuery({ visit, hairKey, wear, angle, tilt, closer, pinned }),
+    placeholderData: (p) => p,
+  });
   const [glow, setGlow] = useState(0);
-  const drag = useRef<{ x: number; angle: number; moved: boolean } | undefined>(undefined);
 
   useEffect(() => {
     if (litKey === 0) {
@@ -150,13 +178,13 @@ export function HeadView(props: Props) {
     }
     const timer = setTimeout(() => {
       for (const next of [angle + angleStep, angle - angleStep]) {
-        client.prefetchQuery(seenQuery(visit, hairKey, wear, (next + 360) % 360, tilt));
+        client.prefetchQuery(
+          seenQuery({ visit, hairKey, wear, angle: turned(next, 0), tilt, closer, pinned }),
+        );
       }
     }, 250);
     return () => clearTimeout(timer);
-  }, [client, visit, hairKey, wear, angle, tilt, seen]);
-
-  const turn = useCallback((by: number) => onAngle((angle + by + 360) % 360), [angle, onAngle]);
+  }, [client, visit, hairKey, wear, angle, tilt, closer, pinned, seen]);
 
   const pick = (event: React.PointerEvent) => {
     const box = canvas.current?.getBoundingClientRect();
@@ -171,6 +199,8 @@ export function HeadView(props: Props) {
     }
   };
 
+  const hand = useHand({ angle, onAngle, closer, onCloser, onTap: pick });
+
   return (
     <div className={plain ? `${css.head} ${css.middle}` : css.head}>
       <div className={css.picture}>
@@ -181,124 +211,59 @@ export function HeadView(props: Props) {
           tabIndex={0}
           role="img"
           aria-label={
-            `The head from the ${names[angle]}${tilt > usualTilt ? ", seen from above" : ""}, ` +
-            `${wornWords[wear]}. Arrow keys turn it; tap hair to pick its panel.`
+            `The head from the ${angleWords(angle)}${tiltWords[tilt] ?? ""}, ` +
+            `${wornWords[wear]}. Arrow keys turn it, + and − come closer; tap hair to pick its panel.`
           }
           aria-busy={isFetching}
-          onKeyDown={(e) => {
-            if (e.key === "ArrowLeft" || e.key === "ArrowRight") {
-              e.preventDefault();
-              turn(e.key === "ArrowLeft" ? -angleStep : angleStep);
-            }
-          }}
-          onPointerDown={(e) => {
-            e.currentTarget.setPointerCapture(e.pointerId);
-            drag.current = { x: e.clientX, angle, moved: false };
-          }}
-          onPointerMove={(e) => {
-            const d = drag.current;
-            if (d) {
-              const steps = Math.round((d.x - e.clientX) / 45);
-              if (steps !== 0 || d.moved) {
-                d.moved = true;
-                onAngle((((d.angle + steps * angleStep) % 360) + 360) % 360);
-              }
-            }
-          }}
-          onPointerUp={(e) => {
-            if (drag.current && !drag.current.moved) {
-              pick(e);
-            }
-            drag.current = undefined;
-          }}
+          {...hand}
         />
         {wiped && seen && <WipeLine at={wipeAt} onAt={setWipeAt} wiped={wiped} />}
         {caption && <span className={`${wipeCss.wipeWord} ${wipeCss.left}`}>{caption}</span>}
-        {!plain && (
+        <div className={css.tools}>
           <Button
-            className={css.savePicture}
-            aria-label="Save picture"
-            title="Save picture"
+            aria-pressed={tilt !== usualTilt}
+            aria-label={tilt === 75 ? "From below" : tilt < 0 ? "From eye height" : "From above"}
+            title={tilt === 75 ? "From below" : tilt < 0 ? "From eye height" : "From above"}
             onClick={() =>
-              canvas.current?.toBlob((blob) => {
-                if (blob) {
-                  const link = document.createElement("a");
-                  link.href = URL.createObjectURL(blob);
-                  link.download = `head ${wornWords[wear]} ${names[angle]}.png`;
-                  link.click();
-                  setTimeout(() => URL.revokeObjectURL(link.href), 1000);
-                }
-              }, "image/png")
+              setTilt((t) => tilts[((tilts as readonly number[]).indexOf(t) + 1) % tilts.length])
             }
-            icon={<span aria-hidden="true">⤓</span>}
+            icon={<span aria-hidden="true">{tilt === 75 ? "↧" : tilt < 0 ? "↔" : "↥"}</span>}
           />
-        )}
-        <Button
-          className={css.above}
-          aria-pressed={tilt > usualTilt}
-          aria-label="From above"
-          title="From above"
-          onClick={() => setTilt((t) => (t > usualTilt ? usualTilt : fromAbove))}
-          icon={<span aria-hidden="true">{tilt > usualTilt ? "↧" : "↥"}</span>}
-        />
+          {!plain && (
+            <>
+              <Button
+                aria-label="Closer"
+                title="Closer"
+                disabled={closer.steps === mostSteps}
+                onClick={() => onCloser(stepped(closer, 1, 0.5, closer.steps === 0 ? 0.3 : 0.5))}
+                icon={<span aria-hidden="true">+</span>}
+              />
+              <Button
+                aria-label="Further away"
+                title="Further away"
+                disabled={closer.steps === 0}
+                onClick={() => onCloser(stepped(closer, -1))}
+                icon={<span aria-hidden="true">−</span>}
+              />
+              <SavePicture
+                visit={visit}
+                look={
+                  saved !== undefined && closer.steps === 0 && !pinned
+                    ? `wear=${wear}&angle=${angle}&tilt=${tilt}&${saved}`
+                    : undefined
+                }
+                canvas={() => canvas.current}
+                name={`head ${wornWords[wear]} ${angleWords(angle)}`}
+              />
+              {tools}
+            </>
+          )}
+        </div>
       </div>
       {!seen && (
         <div className={css.headWait}>{error ? `${error.message}` : "The hair is falling into place…"}</div>
       )}
       {!plain && <Ring angle={angle} onAngle={onAngle} />}
-    </div>
-  );
-}
-
-/** The angles round her. */
-export function Ring({ angle, onAngle }: { angle: number; onAngle(a: number): void }) {
-  const turn = (by: number) => onAngle((angle + by + 360) % 360);
-  const w = 300;
-  const at = (a: number) => {
-    const r = (a * Math.PI) / 180;
-    return { x: w / 2 - Math.sin(-r) * 132, y: 26 + Math.cos(r) * 15 };
-  };
-  return (
-    <div className={css.ring}>
-      <Button
-        aria-label="Turn left"
-        onClick={() => turn(-angleStep)}
-        icon={<span aria-hidden="true">‹</span>}
-      />
-      <svg width={w} height={52} viewBox={`0 0 ${w} 52`} role="group" aria-label="Angles">
-        <ellipse cx={w / 2} cy={26} rx={132} ry={15} fill="none" stroke={tokens.edge} strokeWidth="2" />
-        {Object.keys(names).map((key) => {
-          const a = Number(key);
-          const p = at(a);
-          return (
-            <g key={a}>
-              <circle
-                cx={p.x}
-                cy={p.y}
-                r={a === angle ? 9 : 4.5}
-                fill={a === angle ? tokens.accent : tokens.edge}
-              />
-              {/* biome-ignore lint/a11y/noStaticElementInteractions: arrow keys on the head do the same */}
-              <circle
-                cx={p.x}
-                cy={p.y}
-                r={15}
-                fill="transparent"
-                style={{ cursor: "pointer" }}
-                onClick={() => onAngle(a)}
-              />
-            </g>
-          );
-        })}
-        <text x={w / 2} y={31} textAnchor="middle" fontSize="14" fill={tokens.deep}>
-          {names[angle]}
-        </text>
-      </svg>
-      <Button
-        aria-label="Turn right"
-        onClick={() => turn(angleStep)}
-        icon={<span aria-hidden="true">›</span>}
-      />
     </div>
   );
 }

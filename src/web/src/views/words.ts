@@ -27,7 +27,11 @@ export const wearWords: Record<Wear, string> = {
   halfUp: "Half up",
   tucked: "Tucked",
   sweptBack: "Swept back",
+  wet: "Wet",
 };
+
+/** The ways a client can wear her hair; wet it only is for a while. */
+export const wornWays = (Object.keys(wearWords) as Wear[]).filter((w) => w !== "wet");
 
 /** A length as this device shows it; read while drawing, so that a change of units is seen with the next. */
 export const cm = (value: number) => quantity(value, "cm", unitsNow());

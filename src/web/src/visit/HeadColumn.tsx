@@ -1,13 +1,17 @@
 import { Button } from "antd";
-import { type ReactNode, useEffect, useMemo } from "react";
+import { type ReactNode, useEffect, useMemo, useState } from "react";
+import { Link } from "react-router";
 import type { MomentKey } from "../api/usePlan";
 import parts from "../style/parts.module.css";
-import { HeadView, Ring } from "../views/HeadView";
+import { whole } from "../views/closer";
+import { HeadView } from "../views/HeadView";
 import { modeWords, showAs } from "../views/modes";
+import { Ring } from "../views/Ring";
 import type { Wiped } from "../views/Wipe";
 import { wearWords } from "../views/words";
 import css from "./HeadColumn.module.css";
 import { LookBar, useAgainst } from "./LookBar";
+import { PinnedUp, pinnedOf } from "./PinnedUp";
 import { useVisit } from "./useVisit";
 
 interface Props {
@@ -41,6 +45,9 @@ export function HeadColumn({ moment, wears, wiped, own, children }: Props) {
     ...rest
   } = useVisit();
   const { plan, setMoment } = work;
+  const [closer, setCloser] = useState(whole);
+  const [up, setUp] = useState("nothing");
+  const pinned = own ? "" : pinnedOf(up, selection.chosen?.key);
   useEffect(() => setMoment(moment), [setMoment, moment]);
   const { wiped: against, problem } = useAgainst(
     visit,
@@ -64,6 +71,9 @@ export function HeadColumn({ moment, wears, wiped, own, children }: Props) {
     wear,
     angle,
     onAngle: setAngle,
+    closer,
+    onCloser: setCloser,
+    pinned,
     panelOf: work.panelOf,
     lit: selection.glow.lit,
     litKey: selection.glow.key,
@@ -108,6 +118,21 @@ export function HeadColumn({ moment, wears, wiped, own, children }: Props) {
           wiped={own ? wiped : beside ? undefined : against}
           caption={beside ? against?.left : undefined}
           plain={beside}
+          tools={
+            <>
+              {!own && <PinnedUp up={up} onUp={setUp} panel={selection.chosen?.key} />}
+              <Link to={`/visits/${visit}/show`} className={css.show} aria-label="Show the client">
+                Show
+                <br />
+                her
+              </Link>
+            </>
+          }
+          saved={
+            own || mode !== "hair" || against
+              ? undefined
+              : `moment=${work.moment}&toned=${colours === coloursAt("rinsed", false)}`
+          }
         />
         {beside && (
           <HeadView

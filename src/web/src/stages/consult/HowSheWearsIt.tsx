@@ -1,7 +1,7 @@
 import { Button, Checkbox, Popover, Segmented, Select } from "antd";
 import type { Schemas, Wear } from "../../api/client";
 import parts from "../../style/parts.module.css";
-import { wearWords } from "../../views/words";
+import { wearWords, wornWays } from "../../views/words";
 import css from "./HowSheWearsIt.module.css";
 import type { Consult } from "./useConsult";
 
@@ -31,17 +31,13 @@ export function HowSheWearsIt({
       trigger="click"
       content={
         <div className={css.wearlist} role="group" aria-label="How it is worn">
-          {(Object.keys(wearWords) as Wear[]).map((w) => (
+          {wornWays.map((w) => (
             <div key={w} className={parts.set}>
               <Checkbox
                 disabled={w === "down"}
                 checked={wears.includes(w)}
                 onChange={(e) =>
-                  set(
-                    (Object.keys(wearWords) as Wear[]).filter((x) =>
-                      x === w ? e.target.checked : wears.includes(x),
-                    ),
-                  )
+                  set(wornWays.filter((x) => (x === w ? e.target.checked : wears.includes(x))))
                 }
               >
                 {wearWords[w]}
