@@ -118,7 +118,10 @@ internal sealed class Bust
                 }
             }
         );
-        return new Bust(points, normals, Quads(rings));
+        // The uppermost ring is closed by its middle.
+        var middle = points.Take(Around).Aggregate(Vector3.Zero, (sum, p) => sum + p / Around);
+        var top = Enumerable.Range(0, Around).SelectMany(k => new[] { rings * Around, k, (k + 1) % Around });
+        return new Bust([.. points, middle], [.. normals, Vector3.UnitY], [.. Quads(rings), .. top]);
     }
 
     private static Vector3 Outermost(Vector3 axis, Vector3 direction)
