@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using Wendro.Core.Fall;
 using Wendro.Core.Tone;
 
@@ -10,6 +11,9 @@ public static class Picture
         .Range(0, 4096)
         .Select(i => LevelColours.Encode(i / 4095.0))
         .ToArray();
+    private static readonly float[] Red = Floats(LevelColours.ShadeCurves.Red),
+        Green = Floats(LevelColours.ShadeCurves.Green),
+        Blue = Floats(LevelColours.ShadeCurves.Blue);
     private static readonly ushort[] Linear = Enumerable.Range(0, 256).Select(ToLinear).ToArray();
 
     /// <summary>Share of a full white highlight added, linear light. Model assumption.</summary>
@@ -24,7 +28,7 @@ public static class Picture
         ArgumentNullException.ThrowIfNull(seen);
         ArgumentNullException.ThrowIfNull(hair);
         var colours = palette ?? Palette.Raw;
-        var tables = new ushort[]?[256];
+        var tints = new ushort[]?[256];
         var rgb = new byte[View.Width * View.Height * 3];
         var s = 0;
         for (var i = 0; i < seen.Counts.Length; i++)
@@ -43,12 +47,13 @@ public static class Picture
             {
                 var place = seen.Strand[s] * Places.Count + seen.Place[s];
                 var tint = hair.Tints[place];
-                var table = tables[tint] ??= colours.Table(new(tint));
-                var at = (hair.Levels[place] * LevelColours.Shades + (seen.Shade[s] >> 1)) * 3;
+                var even = tints[tint] ??= colours.Even(new(tint));
+                var at = hair.Levels[place] * 3;
+                var shade = seen.Shade[s] >> 1;
                 var shine = (int)(seen.Shine[s] * (ShineGain * 65535 / 255));
-                r += table[at] + shine;
-                g += table[at + 1] + shine;
-                b += table[at + 2] + shine;
+                r += Lit(even[at] * Red[shade]) + shine;
+                g += Lit(even[at + 1] * Green[shade]) + shine;
+                b += Lit(even[at + 2] * Blue[shade]) + shine;
             }
 
             if (n < View.Across)
@@ -97,6 +102,13 @@ public static class Picture
 
         return rgb;
     }
+
+    /// <summary>Light under its shade, 0..65535: what is brighter than white bends down.</summary>
+    [MethodImpl(MethodImplOptions.AggressiveInlining)]
+    private static int Lit(float light) =>
+        (int)MathF.Min(light / (1 + (float)(LevelColours.Knee / 65535) * light) + 0.5f, 65535);
+
+    private static float[] Floats(double[] curve) => curve.Select(c => (float)c).ToArray();
 
     private static ushort ToLinear(int srgb)
     {

@@ -1,4 +1,3 @@
-using System.Collections.Concurrent;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Tone;
@@ -9,13 +8,11 @@ namespace Wendro.Core.Tone;
 /// </summary>
 public sealed class Palette
 {
-    private static readonly Lazy<ushort[]> RawColours = new(() => Raw!.All());
-
     /// <summary>Wished tones whose colours are kept: a day's clients have few.</summary>
     private static readonly Recent<double, Palette> Wished = new(8);
 
     private readonly double? tone;
-    private readonly ConcurrentDictionary<byte, ushort[]> tables = new();
+    private readonly ushort[]?[] even = new ushort[Tint.Count][];
 
     private Palette(double? tone) => this.tone = tone;
 
@@ -47,33 +44,35 @@ public sealed class Palette
     /// <summary>
     /// Linear light by level byte and shade, 0..65535 for red, green and blue: 256 × 128 × 3, of one tint.
     /// </summary>
-    public ushort[] Table(Tint tint) =>
-        tables.GetOrAdd(tint.Index, _ => LevelColours.Shaded(l => Colour(Level.FromByte((byte)l), tint)));
+    public ushort[] Table(Tint tint) => LevelColours.Shaded(l => Colour(Level.FromByte((byte)l), tint));
 
     /// <summary>
     /// Colours of all tints in even light, 0..65535 for red, green and blue: tints × 256 × 3. What a client shades.
     /// </summary>
-    public ushort[] All()
+    public ushort[] All() => Enumerable.Range(0, Tint.Count).SelectMany(t => Even(new Tint((byte)t))).ToArray();
+
+    /// <summary>
+    /// Colours of one tint in even light by level byte, 0..65535 for red, green and blue: 256 × 3. Made when first asked
+    /// for; not to be changed.
+    /// </summary>
+    public ushort[] Even(Tint tint) => even[tint.Index] ??= Made(tint);
+
+    private ushort[] Made(Tint tint)
     {
         // A wished tone changes lifted hair alone: the rest is told once for all.
-        var all = tone is null ? new ushort[Tint.Count * 256 * 3] : (ushort[])RawColours.Value.Clone();
-        for (var t = 0; t < Tint.Count; t++)
+        if (tone is not null && tint.Meaning is ({ White: true } or { Reflect: not null }))
         {
-            var tint = new Tint((byte)t);
-            if (tone is not null && tint.Meaning is ({ White: true } or { Reflect: not null }))
-            {
-                continue;
-            }
-
-            for (var l = 0; l < 256; l++)
-            {
-                var (r, g, b) = Colour(Level.FromByte((byte)l), tint);
-                var at = (t * 256 + l) * 3;
-                (all[at], all[at + 1], all[at + 2]) = (Word(r), Word(g), Word(b));
-            }
+            return Raw.Even(tint);
         }
 
-        return all;
+        var colours = new ushort[256 * 3];
+        for (var l = 0; l < 256; l++)
+        {
+            var (r, g, b) = Colour(Level.FromByte((byte)l), tint);
+            (colours[l * 3], colours[l * 3 + 1], colours[l * 3 + 2]) = (Word(r), Word(g), Word(b));
+        }
+
+        return colours;
     }
 
     private static ushort Word(double light) => (ushort)Math.Round(Math.Clamp(light, 0, 1) * 65535);
