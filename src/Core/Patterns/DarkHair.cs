@@ -74,7 +74,8 @@ internal static class DarkHair
                 },
                 "A little more at the face, in the open where it can be watched; its first piece from beneath, too, for "
                     + "when it is tied back."
-            );
+            )
+            .NapeForTails();
 
     private static void ZigzagQuadrants(Sketch s) =>
         s.Frame(Frame.Quadrants, "Four quadrants, each finished before the next.")

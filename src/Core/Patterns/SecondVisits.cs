@@ -77,7 +77,8 @@ internal static class SecondVisits
                 s.From(ShapeKind.V, 0.1, 0.1, 5, 7),
                 "From near the root, where grey shows first."
             )
-            .Paint(Sketch.Face, s.AtFace(ShapeKind.Full, 0.06), "The face last.");
+            .Paint(Sketch.Face, s.AtFace(ShapeKind.Full, 0.06), "The face last.")
+            .NapeForTails();
         if (s.HeavierSide is null)
         {
             s.Step("Both sides the same, heights and all.", new MirrorSide(Side.Left));

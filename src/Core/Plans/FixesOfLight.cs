@@ -23,10 +23,10 @@ internal static partial class FixesToTry
             {
                 Formula = head.Plan.FirstLight().Id,
             };
-        foreach (var start in new[] { 6.0, 4, 3, 2 })
+        foreach (var start in new[] { 6.0, 4, 3, 2, 1.2 })
         {
             yield return (
-                $"Paint the nape's underside from {Quantity.Cm(start, "0")}",
+                $"Paint the nape's underside from {Quantity.Cm(start)}",
                 new PaintZone(
                     Zone.Nape,
                     paint with
@@ -34,13 +34,19 @@ internal static partial class FixesToTry
                         Face = Face.Both,
                         StartCm = start,
                         StartShare = null,
-                        SpreadCm = 1,
-                        Shape = paint.Shape with { DropCm = Math.Min(3, paint.Shape.DropCm) },
+                        SpreadCm = Math.Min(1, start / 2),
+                        // Tied back, only its first centimetres show: what fades in further down is not seen.
+                        BlurCm = start < 3 ? Math.Min(4, paint.BlurCm) : paint.BlurCm,
+                        MidsMm = Math.Max(paint.MidsMm, LeastNapeMm),
+                        Shape = paint.Shape with { DropCm = Math.Min(2, paint.Shape.DropCm) },
                     }
                 )
             );
         }
     }
+
+    /// <summary>How deep a nape is painted at least where it is to show tied back, mm. Model assumption.</summary>
+    private const double LeastNapeMm = 9;
 
     private static IEnumerable<(Sentence Label, PlanEdit Edit)> LetThrough(Finding finding, PlannedHead head)
     {
