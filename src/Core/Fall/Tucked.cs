@@ -38,12 +38,13 @@ internal sealed class Tucked(HeadForm head, Strands strands, HairProfile hair, T
                     }
 
                     var way = ToEar(march, i, path);
-                    if (lengths[i] < way + 1)
+                    // Coils are as short as they are drawn up: what does not reach the ear stands as it did.
+                    var straight = texture.Coils ? 0 : way;
+                    if (Curls.MiddleLength(lengths[i], straight, texture) < way + 1)
                     {
                         continue;
                     }
 
-                    var straight = texture.Coils ? 0 : way;
                     var whole = MathF.Max(Curls.MiddleLength(lengths[i], straight, texture), way + 0.5f);
 
                     var side = (float)strands.Side[i];
