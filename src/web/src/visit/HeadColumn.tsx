@@ -123,8 +123,6 @@ export function HeadColumn({ moment, wears, wiped, own, children }: Props) {
               {!own && <PinnedUp up={up} onUp={setUp} panel={selection.chosen?.key} />}
               <Link to={`/visits/${visit}/show`} className={css.show} aria-label="Show the client">
                 Show
-                <br />
-                her
               </Link>
             </>
           }
