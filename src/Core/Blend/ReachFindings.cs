@@ -42,7 +42,8 @@ internal static class ReachFindings
                 $"{group.Key.Id} ({first.Light!.Formula.Words}, {Remedies.Words(group.Key.Covering)}) is dry "
                     + $"after {dries:0} min and stops near level {most:0.0}; "
                     + $"wanted {target}. {Findings.Panels(group.Count())}.",
-                $"Lift while the film is moist: the most exposure it can give is Q·τd; {Tolerance} short of the wish is on time; "
+                $"Lift while the film is moist: the most exposure it can give is Q·τd; {Tolerance} short of the wish "
+                    + "is on time; "
                     + $"it is dry when {LiftTables.DryMoisture:P0} of its moisture is left, at 1.2 τd.",
                 group.Select(d => d.Panel.Panel.Key.Zone).Distinct().ToArray(),
                 group.Select(d => d.Panel.Panel.Key).ToArray(),

@@ -186,7 +186,8 @@ internal sealed class ScalpUnderHair
 
     /// <summary>What shows at a place of the bust.</summary>
     /// <param name="Strand">The strand that covers it; null where skin shows.</param>
-    /// <param name="Lit">How light it is, as a share: skin near hair is darker, hair at the scalp lies in shade.</param>
+    /// <param name="Lit">How light it is, as a share: skin near hair is darker, hair at the scalp lies in
+    /// shade.</param>
     public readonly record struct Under(int? Strand, float Lit);
 
     private static readonly Under Skin = new(null, 1);

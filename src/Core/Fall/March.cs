@@ -18,7 +18,7 @@ namespace Wendro.Core.Fall;
 /// <param name="hair">Her hair.</param>
 /// <param name="texture">How it hangs; lengths are cut on straight hair.</param>
 /// <param name="sweptBack">Whether it is combed back from the face.</param>
-internal sealed class March(
+internal sealed partial class March(
     HeadForm head,
     Strands strands,
     PartLine part,
@@ -42,11 +42,6 @@ internal sealed class March(
         Diameter.Coarse => 1.25f,
         Diameter.Medium => 1f,
     };
-
-    /// <summary>Which way each lock passes the shoulder: worked out once a lock, by its guide.</summary>
-    private Shoulder?[]? shoulders;
-
-    private Shoulder?[] ShouldersOfLocks => LazyInitializer.EnsureInitialized(ref shoulders, Shoulders);
 
     /// <summary>How much room hair takes, from density and diameter; 1 for medium.</summary>
     public static float Bulk(HairProfile hair)
@@ -326,82 +321,6 @@ internal sealed class March(
             going.Dir.X -= x / r * over * going.Step;
             going.Dir.Z -= z / r * over * going.Step;
         }
-    }
-
-    /// <summary>One lock goes one way, well before it touches: in front of the shoulder or behind it.</summary>
-    /// <param name="own">The strand.</param>
-    /// <param name="chosen">What its lock has chosen; null where it ends before the shoulder.</param>
-    /// <param name="going">The strand on its way.</param>
-    /// <param name="left">How much of it is left, cm.</param>
-    private static void PassShoulder(in OwnWay own, Shoulder? chosen, ref Going going, float left)
-    {
-        var at = going.At;
-        if (chosen is not { } way || at.Y > -way.Height)
-        {
-            return;
-        }
-
-        if (float.IsNaN(going.Target))
-        {
-            // Hair that ends on the neck decides nothing: a bob keeps its corners.
-            going.Target =
-                at.Y - left > -13 ? float.PositiveInfinity
-                : way.InFront ? MathF.Max(at.Z, -3.2f + 1.6f * way.Aside)
-                : MathF.Min(at.Z, -6.2f + 1.2f * way.Aside);
-        }
-
-        if (float.IsInfinity(going.Target))
-        {
-            return;
-        }
-
-        // Below the shoulder, hair by the neck hangs where it likes.
-        if (MathF.Abs(at.X) > 4 || at.Y > -12)
-        {
-            going.Dir.Z +=
-                0.05f * (going.Target - at.Z) * going.Step * Curve.Smooth(way.Height, way.Height + 2.5f, -at.Y);
-        }
-
-        if (!way.InFront)
-        {
-            going.Dir.X -= MathF.Sign(at.X) * MathF.Max(MathF.Abs(at.X) - 7, 0) * 0.04f * going.Step;
-        }
-    }
-
-    /// <summary>How a lock passes the shoulder.</summary>
-    /// <param name="InFront">In front of its ridge; else behind.</param>
-    /// <param name="Height">How far down it turns that way, cm below the skull's origin.</param>
-    /// <param name="Aside">Its own place among others, −1..1.</param>
-    private readonly record struct Shoulder(bool InFront, float Height, float Aside);
-
-    /// <summary>Depth that parts hair before the shoulder from hair behind it, cm.</summary>
-    private const float PartsAtZ = -6.4f;
-
-    private Shoulder?[] Shoulders()
-    {
-        var chosen = new Shoulder?[strands.LockCount];
-        if (texture.Upright)
-        {
-            return chosen;
-        }
-
-        Parallel.For(
-            0,
-            16,
-            chunk =>
-            {
-                Span<Vector3> path = stackalloc Vector3[Most];
-                for (var l = chunk * strands.LockCount / 16; l < (chunk + 1) * strands.LockCount / 16; l++)
-                {
-                    // Locks part at different heights, or they would open in one clean line.
-                    var height = 4 + 3 * Hash.Unit(l, 17);
-                    var count = Run(strands.LockStart[l], 200, -height, path, out _, hanging: true);
-                    var front = !sweptBack && path[count - 1].Z + 1.2f * Hash.Signed(l, 6) > PartsAtZ;
-                    chosen[l] = new(front, height, Hash.Signed(l, 5));
-                }
-            }
-        );
-        return chosen;
     }
 
     /// <summary>Nothing lies in the head or the body: it slides outwards until it lies on them.</summary>

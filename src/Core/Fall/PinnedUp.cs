@@ -14,7 +14,9 @@ public sealed record PinnedUp(byte[] Clip)
 {
     private const int Steps = 14;
 
-    /// <summary>How far a clip stands off the head, how wide and how high hair is wound round it, length of a turn, cm.</summary>
+    /// <summary>
+    /// How far a clip stands off the head, how wide and how high hair is wound round it, length of a turn, cm.
+    /// </summary>
     private const float OffCm = 1.2f,
         WoundCm = 1.7f,
         HighCm = 0.9f,

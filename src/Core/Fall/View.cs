@@ -26,7 +26,9 @@ public readonly record struct Closer(byte Steps, byte Across, byte Down)
             _ => 3,
         };
 
-    /// <summary>How far its middle lies right of the whole picture's, cm; what is looked at stays within that.</summary>
+    /// <summary>
+    /// How far its middle lies right of the whole picture's, cm; what is looked at stays within that.
+    /// </summary>
     internal float AsideCm(float widthCm) => Steps == 0 ? 0 : (Within(Across) - 0.5f) * widthCm;
 
     /// <summary>How far its upper edge lies below the whole picture's, cm.</summary>

@@ -72,8 +72,8 @@ internal static class DarkHair
                 {
                     Face = s.PaintsBeneath ? Face.Both : Face.Surface,
                 },
-                "A little more at the face, in the open where it can be watched; its first piece from beneath, too, for "
-                    + "when it is tied back."
+                "A little more at the face, in the open where it can be watched; its first piece from beneath, too, "
+                    + "for when it is tied back."
             )
             .NapeForTails();
 

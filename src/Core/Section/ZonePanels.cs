@@ -100,14 +100,30 @@ public sealed class ZonePanels
         if (left.Count > 0)
         {
             var heights = Heights(outlines, partings, sections).ToArray();
-            for (var r = 0; r < heights.Length; r++)
+            var whole = left.Sum(o => o.AreaCm2);
+
+            // A parting that only just touches a corner can lose a piece or take it twice: then all lie a hair aside.
+            for (var attempt = 0; attempt < Attempts; attempt++)
             {
-                // Rows that go outwards from the middle are laid from there on both sides.
-                var step =
-                    !partings.BothWays ? r
-                    : r < heights.Length / 2 ? heights.Length / 2 - 1 - r
-                    : r - heights.Length / 2;
-                rows.Add(knife.CutRow(left, (r, step), heights[r], panels));
+                rows.Clear();
+                panels.Clear();
+                for (var r = 0; r < heights.Length; r++)
+                {
+                    // Rows that go outwards from the middle are laid from there on both sides.
+                    var step =
+                        !partings.BothWays ? r
+                        : r < heights.Length / 2 ? heights.Length / 2 - 1 - r
+                        : r - heights.Length / 2;
+                    var (low, high) = heights[r];
+                    var aside = attempt * AsideCm;
+                    rows.Add(knife.CutRow(left, (r, step), (low + aside, high + aside), panels));
+                }
+
+                var cut = panels.Sum(p => p.AreaCm2);
+                if (cut <= whole * 1.01 + 0.05 && (LeavesOut(sections) || cut >= whole * 0.98 - 0.05))
+                {
+                    break;
+                }
             }
         }
 
@@ -274,10 +290,19 @@ public sealed class ZonePanels
         return half.Reverse().Select(h => (-h.High, -h.Low)).Concat(half);
     }
 
+    /// <summary>How often partings are laid anew, and how far aside each time, cm.</summary>
+    private const int Attempts = 4;
+    private const double AsideCm = 0.006;
+
+    /// <summary>Less than this is no hair left out, mm.</summary>
+    private const double NothingMm = 0.2;
+
+    private static bool LeavesOut(Sections sections) => sections.LeaveOutMm >= NothingMm;
+
     private static IEnumerable<(double Low, double High)> Stacked(double low, double high, Sections sections)
     {
         var thickness = sections.ThicknessMm / 10;
-        var leave = sections.LeaveOutMm / 10;
+        var leave = LeavesOut(sections) ? sections.LeaveOutMm / 10 : 0;
         while (low < high)
         {
             var top = low + thickness;

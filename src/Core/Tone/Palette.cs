@@ -52,8 +52,8 @@ public sealed class Palette
     public ushort[] All() => Enumerable.Range(0, Tint.Count).SelectMany(t => Even(new Tint((byte)t))).ToArray();
 
     /// <summary>
-    /// Colours of one tint in even light by level byte, 0..65535 for red, green and blue: 256 × 3. Made when first asked
-    /// for; not to be changed.
+    /// Colours of one tint in even light by level byte, 0..65535 for red, green and blue: 256 × 3. Made when first
+    /// asked for; not to be changed.
     /// </summary>
     public ushort[] Even(Tint tint) => even[tint.Index] ??= Made(tint);
 

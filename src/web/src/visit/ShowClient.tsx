@@ -24,8 +24,8 @@ const swipePixels = 60;
 const views = [30, 90, 180, 270, 330, 0];
 
 /**
- * The head alone, to be turned to the client: as it is, as wanted, as planned and later, worn as she wears it. No notes,
- * no health answers, no prices; only the words meant for her.
+ * The head alone, to be turned to the client: as it is, as wanted, as planned and later, worn as she wears it. No
+ * notes, no health answers, no prices; only the words meant for her.
  */
 export function ShowClient() {
   const { visit = "" } = useParams();

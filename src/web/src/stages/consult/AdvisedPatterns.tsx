@@ -6,7 +6,7 @@ import { given } from "../../api/given";
 import parts from "../../style/parts.module.css";
 import { useVisit } from "../../visit/useVisit";
 
-/** The patterns that lay out what is advised and suit this client, one tap from here: fitted only when one is tapped. */
+/** The patterns that lay out what is advised and suit this client, one tap from here: fitted when one is tapped. */
 export function AdvisedPatterns({ advised }: { advised: Schemas["AdvisedPattern"][] }) {
   const { visit, work } = useVisit();
   const navigate = useNavigate();
