@@ -55,4 +55,28 @@ public sealed class CacheFolderTests : IDisposable
         Assert.False(old.Exists && Directory.Exists(old.FullName));
         Assert.NotNull(folder.Find("a head"));
     }
+
+    [Fact]
+    public async Task It_takes_no_more_room_than_it_may_and_the_newest_stay()
+    {
+        const int most = 40_000;
+        using var folder = new CacheFolder(root, most);
+        await folder.StartAsync(default);
+        var noise = new Random(7);
+        for (var i = 0; i < 30; i++)
+        {
+            var bytes = new byte[5_000];
+            noise.NextBytes(bytes);
+            folder.Put($"view {i}", bytes);
+            while (folder.Find($"view {i}") is null)
+            {
+                await Task.Yield();
+            }
+        }
+
+        await folder.StopAsync(default);
+        Assert.True(Files.Sum(f => new FileInfo(f).Length) <= most * 1.25 + 6_000);
+        Assert.NotNull(folder.Find("view 29"));
+        Assert.Null(folder.Find("view 0"));
+    }
 }

@@ -197,22 +197,18 @@ public sealed record OnHead(HairLooks Looks, HairProfile Hair, StrandMap Map, IR
     /// <summary>
     /// What is seen of her hair worn down before anything is done to it (a method: counted when first asked for).
     /// </summary>
-    public Tally AsSheIs()
-    {
-        return LazyInitializer.EnsureInitialized(ref asSheIs, Count);
-
-        Tally Count()
-        {
-            var (past, strands) = (new Past(Hair), Looks.OnHead.Strands);
-            var hair = HairBytes.For(strands.Count);
-            for (var i = 0; i < strands.Count; i++)
-            {
-                past.Write(i, Looks.OnHead.Lengths[i], hair);
-            }
-
-            return Tally.Of(Looks.Weights(Wear.Down), Map, strands, hair.Levels, Hair);
-        }
-    }
+    public Tally AsSheIs() =>
+        LazyInitializer.EnsureInitialized(
+            ref asSheIs,
+            () =>
+                Tally.Of(
+                    Looks.Weights(Wear.Down),
+                    Map,
+                    Looks.OnHead.Strands,
+                    StrandLevels.Before(Hair, Map, Looks.OnHead.Lengths).Levels,
+                    Hair
+                )
+        );
 
     /// <summary>How she ties her hair back: high if she ever does; null if never.</summary>
     public Wear? TiedAs => TiedIn(Wears);

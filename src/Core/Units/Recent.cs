@@ -40,7 +40,17 @@ public sealed class Recent<TKey, T>(long room, Func<T, long>? sizeOf = null)
             Weigh(kept, sizeOf is null ? 1 : kept.Size);
         }
 
-        var made = kept.Made.Value;
+        T made;
+        try
+        {
+            made = kept.Made.Value;
+        }
+        catch
+        {
+            Forget(kept);
+            throw;
+        }
+
         if (sizeOf is not null)
         {
             lock (gate)
@@ -50,6 +60,20 @@ public sealed class Recent<TKey, T>(long room, Func<T, long>? sizeOf = null)
         }
 
         return made;
+    }
+
+    /// <summary>What could not be made is tried again by whoever asks next.</summary>
+    private void Forget(Kept kept)
+    {
+        lock (gate)
+        {
+            if (found.TryGetValue(kept.Key, out var node) && ReferenceEquals(node.Value, kept))
+            {
+                recent.Remove(node);
+                found.Remove(kept.Key);
+                taken -= kept.Size;
+            }
+        }
     }
 
     /// <summary>What it takes now, and gives up what there is no room for.</summary>

@@ -14,14 +14,16 @@ namespace Wendro.Host.Work;
 internal sealed class CacheFolder : IPutAway, IHostedService, IDisposable
 {
     /// <summary>Room it may take, bytes; the oldest goes first.</summary>
-    private const long MostBytes = 400L << 20;
+    public const long UsualBytes = 400L << 20;
 
-    /// <summary>What waits to be written; more is not put away.</summary>
-    private const int MostWaiting = 64;
+    /// <summary>What waits to be written, each a few megabytes; more is not put away.</summary>
+    private const int MostWaiting = 16;
 
     private const int HashBytes = 32;
 
     private readonly string root;
+    private readonly long mostBytes;
+    private long sinceTidy;
     private readonly string folder;
     private readonly Channel<(string Key, byte[] Bytes)> waiting = Channel.CreateBounded<(string, byte[])>(
         new BoundedChannelOptions(MostWaiting) { FullMode = BoundedChannelFullMode.DropWrite, SingleReader = true }
@@ -29,8 +31,10 @@ internal sealed class CacheFolder : IPutAway, IHostedService, IDisposable
     private Task writing = Task.CompletedTask;
 
     /// <param name="root">The folder; made where it is not there.</param>
-    public CacheFolder(string root)
+    /// <param name="mostBytes">Room it may take, bytes, a quarter more at most between tidying.</param>
+    public CacheFolder(string root, long mostBytes = UsualBytes)
     {
+        this.mostBytes = mostBytes;
         // Another build of Core may let hair fall otherwise.
         var version = typeof(FallenHair).Module.ModuleVersionId.ToString("N");
         this.root = root;
@@ -128,11 +132,17 @@ internal sealed class CacheFolder : IPutAway, IHostedService, IDisposable
         }
 
         File.Move(beside, path, overwrite: true);
+        sinceTidy += whole.Length;
+        if (sinceTidy > mostBytes / 4)
+        {
+            Tidy();
+        }
     }
 
     /// <summary>Throws away what other versions made, and the oldest of what takes too much room.</summary>
     private void Tidy()
     {
+        sinceTidy = 0;
         try
         {
             if (!Directory.Exists(root))
@@ -145,7 +155,7 @@ internal sealed class CacheFolder : IPutAway, IHostedService, IDisposable
                 Directory.Delete(other, recursive: true);
             }
 
-            var room = MostBytes;
+            var room = mostBytes;
             foreach (
                 var file in new DirectoryInfo(root)
                     .GetFiles("*", SearchOption.AllDirectories)

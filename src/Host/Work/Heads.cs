@@ -48,7 +48,7 @@ internal sealed class Heads(HeadForm head, IPutAway away)
 
     /// <summary>A plan on its head, made from the one before it where that is still known.</summary>
     public PlannedHead Planned(Guid visit, HairProfile hair, StoredPlanKey key, PlannedHead? before) =>
-        latest.GetOrMake(visit, () => new Latest()).Of(key.Shows, hair, () => Make(hair, key.Plan, before));
+        latest.GetOrMake(visit, () => new Latest()).Of(key, hair, () => Make(hair, key.Plan, before));
 
     /// <summary>A plan on its head, not kept: for previews, and for what was laid otherwise than planned.</summary>
     public PlannedHead Make(HairProfile hair, Plan plan, PlannedHead? before, AsLaid? laid = null)
@@ -59,32 +59,50 @@ internal sealed class Heads(HeadForm head, IPutAway away)
     }
 }
 
-/// <summary>The plan of one visit on its head: the one asked for last. An older one is made beside it.</summary>
+/// <summary>
+/// The newest plan of one visit on its head. A request that read an older one meanwhile gets it made beside: it does
+/// not push the newest out.
+/// </summary>
 internal sealed class Latest
 {
     private readonly Lock gate = new();
-    private (int Shows, HairProfile Hair, Lazy<PlannedHead> Head)? now;
+    private (StoredPlanKey Key, HairProfile Hair, Lazy<PlannedHead> Head)? now;
 
     /// <summary>Room it takes, bytes.</summary>
     public long Bytes => now is { Head: { IsValueCreated: true, Value: var head } } ? head.Reached.OwnBytes : 0;
 
-    /// <summary>The plan at a revision on its head, made where it is another than the last.</summary>
-    public PlannedHead Of(int shows, HairProfile hair, Func<PlannedHead> make)
+    /// <summary>The plan at a revision on its head, made where it is another than the newest.</summary>
+    public PlannedHead Of(StoredPlanKey key, HairProfile hair, Func<PlannedHead> make)
     {
-        Lazy<PlannedHead> head;
+        var head = new Lazy<PlannedHead>(make);
         lock (gate)
         {
-            if (now is not { } known || known.Shows != shows || known.Hair != hair)
+            if (now is { } known && known.Key.Shows == key.Shows && known.Hair == hair)
             {
-                now = known = (shows, hair, new Lazy<PlannedHead>(make));
+                head = known.Head;
             }
-
-            head = known.Head;
+            else if (now is not { } newest || newest.Key.Revision <= key.Revision)
+            {
+                now = (key, hair, head);
+            }
         }
 
-        return head.Value;
+        try
+        {
+            return head.Value;
+        }
+        catch
+        {
+            lock (gate)
+            {
+                // What could not be made is tried again by whoever asks next.
+                now = now is { } failed && ReferenceEquals(failed.Head, head) ? null : now;
+            }
+
+            throw;
+        }
     }
 }
 
-/// <summary>Which revision's plan, and the plan.</summary>
-internal sealed record StoredPlanKey(int Shows, Plan Plan);
+/// <summary>Which revision, which revision's plan it shows, and the plan.</summary>
+internal sealed record StoredPlanKey(int Revision, int Shows, Plan Plan);

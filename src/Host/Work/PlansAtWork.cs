@@ -37,7 +37,7 @@ internal sealed class PlansAtWork(Visits visits, Heads heads, TimeProvider clock
         return new AtWork(
             found,
             stored,
-            heads.Planned(visit, found.Hair, new(stored.History.Shows, stored.Plan), null),
+            heads.Planned(visit, found.Hair, new(stored.History.Revision, stored.History.Shows, stored.Plan), null),
             clock.GetLocalNow()
         );
     }
@@ -139,7 +139,12 @@ internal sealed class PlansAtWork(Visits visits, Heads heads, TimeProvider clock
     private Changed Next(AtWork at, StoredPlan stored, IReadOnlyList<PanelKey> lost)
     {
         newestPreview.TryRemove(at.Visit.Id, out _);
-        var head = heads.Planned(at.Visit.Id, at.Visit.Hair, new(stored.History.Shows, stored.Plan), at.Head);
+        var head = heads.Planned(
+            at.Visit.Id,
+            at.Visit.Hair,
+            new(stored.History.Revision, stored.History.Shows, stored.Plan),
+            at.Head
+        );
         return new(at, at with { Stored = stored, Head = head }, lost);
     }
 }

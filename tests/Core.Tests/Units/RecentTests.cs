@@ -78,4 +78,16 @@ public sealed class RecentTests
         Get("huge", 500);
         Assert.Equal(["a", "b", "b", "huge"], made);
     }
+
+    [Fact]
+    public void What_could_not_be_made_is_tried_again()
+    {
+        var recent = new Recent<string, object>(2);
+        Assert.Throws<InvalidOperationException>(() =>
+            recent.GetOrMake("a", () => throw new InvalidOperationException("not today"))
+        );
+        var made = new object();
+        Assert.Same(made, recent.GetOrMake("a", () => made));
+        Assert.Same(made, recent.GetOrMake("a", () => new object()));
+    }
 }

@@ -11,6 +11,9 @@ interface Hand {
   onTap(event: React.PointerEvent): void;
 }
 
+/** How long a wheel rests between two steps, ms. */
+const wheelRests = 180;
+
 /** Pixels a finger moves for one turn. */
 const turnPixels = 30;
 
@@ -23,6 +26,7 @@ export function useHand({ angle, onAngle, closer, onCloser, onTap }: Hand) {
   const begun = useRef<
     { x: number; y: number; angle: number; closer: Closer; apart?: number; moved: boolean } | undefined
   >(undefined);
+  const wheeled = useRef(Number.NEGATIVE_INFINITY);
   const share = (e: { currentTarget: Element; clientX: number; clientY: number }) => {
     const box = e.currentTarget.getBoundingClientRect();
     return [(e.clientX - box.left) / box.width, (e.clientY - box.top) / box.height] as const;
@@ -47,7 +51,9 @@ export function useHand({ angle, onAngle, closer, onCloser, onTap }: Hand) {
       }
     },
     onWheel(e: React.WheelEvent) {
-      if (e.deltaY !== 0) {
+      // One stroke of the wheel or the pad tells many times: it is one step.
+      if (e.deltaY !== 0 && e.timeStamp - wheeled.current > wheelRests) {
+        wheeled.current = e.timeStamp;
         onCloser(stepped(closer, e.deltaY < 0 ? 1 : -1, ...share(e)));
       }
     },

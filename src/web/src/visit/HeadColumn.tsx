@@ -65,9 +65,11 @@ export function HeadColumn({ moment, wears, wiped, own, children }: Props) {
         : undefined,
     [mode, work.shown, work.rinsed, work.panelOf, plan.panels, colours, own],
   );
+  const sections = selection.chosen && plan.plan.zones[selection.chosen.zone]?.sections;
   const head = {
     visit,
-    hairKey,
+    // A new cut lays other hair above the panel at work.
+    hairKey: up === "panel" ? hairKey + JSON.stringify(sections) : hairKey,
     wear,
     angle,
     onAngle: setAngle,
