@@ -182,4 +182,78 @@ public sealed class SeenTests(Server server) : IClassFixture<Server>
         Assert.Contains("br", answer.Content.Headers.ContentEncoding);
         Assert.True((await answer.Content.ReadAsByteArrayAsync()).Length < 100_000);
     }
+
+    [Theory]
+    [InlineData("closer=4", "closer")]
+    [InlineData("closer=-1", "closer")]
+    [InlineData("closer=two", "closer")]
+    [InlineData("closer=2&across=25", "across")]
+    [InlineData("closer=2&down=1.5", "down")]
+    [InlineData("tilt=-31", "tilt")]
+    [InlineData("pinned=ear", "pinned")]
+    [InlineData("pinned=3", "pinned")]
+    [InlineData("open=upperBack", "open")]
+    [InlineData("open=upperBack/x/0", "open")]
+    [InlineData("wear=damp", "wear")]
+    public async Task A_look_that_cannot_be_taken_is_refused_by_field(string look, string field)
+    {
+        var visit = await http.NewVisitAsync();
+        using var answer = await http.GetAsync(new Uri($"/api/visits/{visit}/seen?{look}", UriKind.Relative));
+        Assert.Equal(HttpStatusCode.BadRequest, answer.StatusCode);
+        var errors = (await answer.Content.ReadFromJsonAsync<JsonNode>())!["errors"]!.AsObject();
+        Assert.Equal(field, Assert.Single(errors).Key);
+    }
+
+    [Theory]
+    [InlineData("closer=3&across=0&down=24")]
+    [InlineData("closer=1")]
+    [InlineData("tilt=-25")]
+    [InlineData("wear=wet")]
+    [InlineData("pinned=crown,topLeft,topRight")]
+    [InlineData("open=lowerBack/1/0")]
+    public async Task Every_look_shows_other_bytes_of_the_same_strands(string look)
+    {
+        var visit = await http.NewVisitAsync();
+        Task<byte[]> Seen(string how) =>
+            http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/seen?angle=180{how}", UriKind.Relative));
+        var (plain, other) = (await Seen(string.Empty), await Seen($"&{look}"));
+        Assert.Equal(plain[16..20], other[16..20]);
+        Assert.NotEqual(plain, other);
+        Assert.Equal(other, await Seen($"&{look}"));
+    }
+
+    [Fact]
+    public async Task Pinned_up_follows_the_sections_and_changes_no_plan()
+    {
+        var visit = await http.NewVisitAsync();
+        var look = new Uri($"/api/visits/{visit}/seen?angle=180&open=upperBack/0/0", UriKind.Relative);
+        var before = await http.GetByteArrayAsync(look);
+        Assert.Equal(1, (int)(await http.ReadAsync($"/api/visits/{visit}/plan"))["revision"]!);
+        await http.EditAsync(
+            visit,
+            1,
+            """{"kind":"cutZone","zone":"upperBack","parting":"horizontal","thicknessMm":38,"widthCm":6,"leaveOutMm":0,"bricklay":false}"""
+        );
+        Assert.NotEqual(before, await http.GetByteArrayAsync(look));
+    }
+
+    [Fact]
+    public async Task A_picture_is_drawn_at_twice_the_size_and_as_she_wants_it()
+    {
+        var visit = await http.NewVisitAsync();
+        async Task<byte[]> Picture(string how) =>
+            await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/plan/picture?{how}", UriKind.Relative));
+        var twice = await Picture("twice=true");
+        Assert.Equal(1040, BinaryPrimitives.ReadInt32BigEndian(twice.AsSpan(16)));
+        Assert.Equal(1280, BinaryPrimitives.ReadInt32BigEndian(twice.AsSpan(20)));
+        Assert.NotEqual(await Picture("width=200"), await Picture("width=200&wanted=true"));
+    }
+
+    [Fact]
+    public async Task Wet_is_no_way_she_wears_it()
+    {
+        var visit = await http.NewVisitAsync();
+        var (status, _) = await http.EditAsync(visit, 1, """{"kind":"setWears","wears":["down","wet"]}""");
+        Assert.Equal(400, status);
+    }
 }

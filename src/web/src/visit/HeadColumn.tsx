@@ -1,4 +1,3 @@
-import { Button } from "antd";
 import { type ReactNode, useEffect, useMemo, useState } from "react";
 import { Link } from "react-router";
 import type { MomentKey } from "../api/usePlan";
@@ -7,8 +6,8 @@ import { whole } from "../views/closer";
 import { HeadView } from "../views/HeadView";
 import { modeWords, showAs } from "../views/modes";
 import { Ring } from "../views/Ring";
+import { WearButtons } from "../views/WearButtons";
 import type { Wiped } from "../views/Wipe";
-import { wearWords } from "../views/words";
 import css from "./HeadColumn.module.css";
 import { LookBar, useAgainst } from "./LookBar";
 import { PinnedUp, pinnedOf } from "./PinnedUp";
@@ -86,17 +85,7 @@ export function HeadColumn({ moment, wears, wiped, own, children }: Props) {
     <section className={`${parts.col} ${css.headCol}`} aria-label="Head">
       <div className={parts.row}>
         <div className={parts.row} role="group" aria-label="Worn">
-          {plan.plan.wears.map((w) => (
-            <Button
-              key={w}
-              shape="round"
-              type={w === wear ? "primary" : "default"}
-              aria-pressed={w === wear}
-              onClick={() => setWear(w)}
-            >
-              {wearWords[w]}
-            </Button>
-          ))}
+          <WearButtons wears={plan.plan.wears} wear={wear} onWear={setWear} />
           {wears}
         </div>
         {!own && (

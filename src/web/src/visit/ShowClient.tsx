@@ -5,9 +5,9 @@ import { useHotkeys } from "react-hotkeys-hook";
 import { useNavigate, useParams } from "react-router";
 import type { Wear } from "../api/client";
 import { api } from "../api/client";
-import { given, raw } from "../api/given";
-import { angleWords, turned } from "../views/angles";
-import { wearWords } from "../views/words";
+import { given } from "../api/given";
+import { angleWords } from "../views/angles";
+import { WearButtons } from "../views/WearButtons";
 import css from "./ShowClient.module.css";
 
 /** What she is shown, one after another: words, and the picture's parameters. */
@@ -45,20 +45,11 @@ export function ShowClient() {
   });
   const [words, look] = pictures[at];
   const address = `/api/visits/${visit}/plan/picture?twice=true&wear=${wear}&angle=${angle}&${look}`;
-  const {
-    data: picture,
-    isFetching,
-    error,
-  } = useQuery({
-    queryKey: ["shown", visit, plan?.revision, address],
-    enabled: plan !== undefined,
-    queryFn: async ({ signal }) => URL.createObjectURL(await (await raw(address, { signal })).blob()),
-    placeholderData: (before) => before,
-    staleTime: Number.POSITIVE_INFINITY,
-  });
+  const [drawn, setDrawn] = useState("");
+  const [failed, setFailed] = useState("");
   const go = (by: number) => setAt((now) => (now + by + pictures.length) % pictures.length);
   const lookFrom = (by: number) =>
-    setAngle((now) => views[(views.indexOf(now) + by + views.length) % views.length] ?? turned(now, 0));
+    setAngle((now) => views[(views.indexOf(now) + by + views.length) % views.length]);
   useHotkeys("left", () => go(-1));
   useHotkeys("right", () => go(1));
   useHotkeys("up", () => lookFrom(1));
@@ -98,18 +89,19 @@ export function ShowClient() {
         icon={<span aria-hidden="true">‹</span>}
       />
       <figure className={css.figure}>
-        {picture ? (
-          <img
-            src={picture}
-            draggable={false}
-            aria-busy={isFetching}
-            alt={`The head from the ${angleWords(angle)}, ${words.toLowerCase()}`}
-          />
-        ) : error ? (
-          <p role="alert">{error.message}</p>
+        {failed === address ? (
+          <p role="alert">The picture could not be drawn. Try again in a moment.</p>
         ) : (
-          <Spin size="large" description="The hair is falling into place…" />
+          <img
+            src={address}
+            draggable={false}
+            aria-busy={drawn !== address}
+            alt={`The head from the ${angleWords(angle)}, ${words.toLowerCase()}`}
+            onLoad={() => setDrawn(address)}
+            onError={() => setFailed(address)}
+          />
         )}
+        {drawn === "" && !failed && <Spin size="large" description="The hair is falling into place…" />}
         <figcaption aria-live="polite">{words}</figcaption>
       </figure>
       <Button
@@ -121,17 +113,7 @@ export function ShowClient() {
       />
       <div className={css.foot}>
         <div className={css.choices} role="group" aria-label="Worn">
-          {(plan?.plan.wears ?? []).map((w) => (
-            <Button
-              key={w}
-              size="large"
-              type={w === wear ? "primary" : "default"}
-              aria-pressed={w === wear}
-              onClick={() => setWear(w)}
-            >
-              {wearWords[w]}
-            </Button>
-          ))}
+          <WearButtons wears={plan?.plan.wears ?? []} wear={wear} onWear={setWear} large />
           <Button size="large" onClick={() => lookFrom(1)}>
             Turn
           </Button>

@@ -1,0 +1,119 @@
+using Wendro.Core.Fall;
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+
+namespace Wendro.Core.Tests.Fall;
+
+/// <summary>What makes hair read as hair, in figures: the part, waves, hems, the shoulder.</summary>
+public sealed class LooksLikeHairTests
+{
+    private static FallenHair Worn(Curl curl, double hem, PartLine? part = null, Wear wear = Wear.Down) =>
+        new HairOnHead(
+            Given.Head,
+            HairProfile.Usual with
+            {
+                Curl = curl,
+                Cut = new Cut(hem, 2),
+            },
+            part ?? PartLine.Central,
+            4_000
+        ).Worn(wear);
+
+    [Theory]
+    [InlineData(0, 0)]
+    [InlineData(2.5, 0)]
+    [InlineData(0, 8)]
+    public void The_part_is_a_line_that_no_root_lies_in(double aside, double zigzagMm)
+    {
+        var part = new PartLine(aside, aside / 2, zigzagMm);
+        var hair = Worn(Curl.Straight, 34, part);
+        var roots = Enumerable
+            .Range(0, hair.Strands.Count)
+            .Where(i => hair.Strands.Scalp[i].Position.Z > -1.5)
+            .Select(i =>
+                (
+                    From: hair.Strands.Scalp[i].OverTopCm - part.FallsAt(hair.Strands.Scalp[i].Position.Z),
+                    Moved: (hair.Points[i * hair.Each] - hair.Strands.Scalp[i].Position).X
+                )
+            )
+            .Where(r => Math.Abs(r.From) < 0.11)
+            .ToArray();
+        Each.Of(roots, r => Assert.True(Math.Abs(r.From + r.Moved) > 0.08, $"{r.From:0.000} {r.Moved:0.000}"));
+    }
+
+    [Fact]
+    public void Waves_that_hang_side_by_side_swing_together_and_lie_straight_above()
+    {
+        var (wavy, straight) = (Worn(Curl.Wavy, 50), Worn(Curl.Straight, 50));
+        // Sideways from the mean of all that hangs at the back, height by height: it goes to and fro.
+        double AsideAt(FallenHair hair, double y)
+        {
+            var at = new List<double>();
+            for (var i = 0; i < hair.Strands.Count; i++)
+            {
+                for (var k = 1; k < hair.Each; k++)
+                {
+                    var (a, b) = (hair.Points[i * hair.Each + k - 1], hair.Points[i * hair.Each + k]);
+                    if (a.Y >= y && b.Y < y && Math.Abs(b.X) < 1.5 && b.Z < -6)
+                    {
+                        at.Add(b.X);
+                    }
+                }
+            }
+
+            return at.Average();
+        }
+
+        double Swing(FallenHair hair)
+        {
+            var aside = Enumerable.Range(0, 12).Select(k => AsideAt(hair, -12 - k)).ToArray();
+            return aside.Max() - aside.Min();
+        }
+
+        Assert.True(Swing(wavy) > 0.4, $"{Swing(wavy):0.00}");
+        Assert.True(Swing(wavy) > 2 * Swing(straight), $"{Swing(wavy):0.00} {Swing(straight):0.00}");
+    }
+
+    [Theory]
+    [InlineData(Curl.Straight)]
+    [InlineData(Curl.Wavy)]
+    public void Long_hair_passes_the_shoulder_without_loops(Curl curl)
+    {
+        var hair = Worn(curl, 52);
+        var up = 0;
+        var all = 0;
+        for (var i = 0; i < hair.Strands.Count; i++)
+        {
+            for (var k = 1; k < hair.Each; k++)
+            {
+                var (a, b) = (hair.Points[i * hair.Each + k - 1], hair.Points[i * hair.Each + k]);
+                if (a.Y is < -8 and > -26)
+                {
+                    all++;
+                    up += b.Y > a.Y + 0.05 ? 1 : 0;
+                }
+            }
+        }
+
+        Assert.True(up < all * 0.01, $"{up} of {all} pieces rise");
+    }
+
+    [Fact]
+    public void One_lock_goes_one_way_over_the_shoulder()
+    {
+        var hair = Worn(Curl.Straight, 52);
+        var torn = 0;
+        for (var l = 0; l < hair.Strands.LockCount; l++)
+        {
+            var ends = Enumerable
+                .Range(hair.Strands.LockStart[l], hair.Strands.LockStart[l + 1] - hair.Strands.LockStart[l])
+                .Select(i => hair.Points[i * hair.Each + hair.Each - 1])
+                .Where(p => Math.Abs(p.X) > 5)
+                .ToArray();
+            var front = ends.Count(p => p.Z > -4.8f);
+            torn += Math.Min(front, ends.Length - front) > ends.Length * 0.2 ? 1 : 0;
+        }
+
+        Assert.True(torn < hair.Strands.LockCount * 0.05, $"{torn} locks are torn apart");
+    }
+}
