@@ -106,6 +106,14 @@ public sealed class Shots
         app.Until("two heads", d => d.FindElements(By.CssSelector("canvas[data-drawn]")).Count == 2 ? d : null);
         Take(app, "raw-toned");
         app.Button("End comparing").Click();
+        app.Click("show", By.CssSelector("a[aria-label='Show the client']"));
+        app.Button("The next picture").Click();
+        app.Until(
+            "as wanted",
+            d => d.FindElements(By.CssSelector("img[alt*='as wanted'][aria-busy='false']")).Count > 0 ? d : null
+        );
+        Take(app, "show");
+        app.Button("Close").Click();
         foreach (var step in new[] { "Root base, then rinse", "Gloss over all" })
         {
             app.Button("Add a step…").Click();
