@@ -40,10 +40,11 @@ internal static class PageFigures
         }
 
         using var app = new App(cache: null);
-        Stopwatches.Say(
-            "server started, demo loaded, answering (cold)",
-            $"{app.StartedAfter.TotalSeconds:0.0} s",
-            "≤ 3 s to the first page"
+        var started = app.StartedAfter.TotalSeconds;
+        Stopwatches.Judge(
+            () => Stopwatches.Say("server started, demo loaded, answering (cold)", $"{started:0.0} s", "≤ 3 s"),
+            started > 3,
+            "the runtime, the data file made and the demo read and planned once; later starts are quicker"
         );
         var watch = Stopwatch.StartNew();
         app.Browser.Navigate().GoToUrl(app.Address);
@@ -62,7 +63,9 @@ internal static class PageFigures
         Stopwatches.Say(
             "edit → picture changed in the browser",
             new Stopwatches.Times(times[times.Length / 2], times[0], times[^1]),
-            "≤ 80 ms median"
+            50,
+            "the server stores the revision (a synchronous write) and tells the changed strands, the page colours the "
+                + "whole picture again; most of it is the wait for a frame to be shown"
         );
 
         app.Browser.Navigate().GoToUrl(app.Address);
@@ -80,7 +83,13 @@ internal static class PageFigures
         }
 
         ManyHands.Print(app);
-        Stopwatches.Say("memory of the server, every head turned once", $"{app.ServerMegabytes:0} MB", "≤ 300 MB");
+        var megabytes = app.ServerMegabytes;
+        Stopwatches.Judge(
+            () => Stopwatches.Say("memory of the server, every head turned once", $"{megabytes:0} MB", "≤ 300 MB"),
+            megabytes > 300,
+            "about 95 MB are the runtime's and its libraries' code, mapped from files and shared, 44 MB mapped twice by "
+                + "the runtime; the rest is heads at work and the last drawn views"
+        );
         Warm(app);
     }
 

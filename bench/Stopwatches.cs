@@ -37,4 +37,18 @@ internal static class Stopwatches
 
     public static void Say(string what, string value, string goal = "") =>
         Console.WriteLine($"{what, -58} {value, 12}{(goal.Length > 0 ? $"   goal {goal}" : string.Empty)}");
+
+    /// <summary>The same against a goal in ms; where it is missed, why.</summary>
+    public static void Say(string what, Times times, double goalMs, string why) =>
+        Judge(() => Say(what, times, $"≤ {goalMs:0} ms"), times.Median > goalMs, why);
+
+    /// <summary>Says a figure, and below it why it misses its goal where it does.</summary>
+    public static void Judge(Action say, bool missed, string why)
+    {
+        say();
+        if (missed)
+        {
+            Console.WriteLine($"    over: {why}");
+        }
+    }
 }

@@ -22,14 +22,15 @@ public sealed record Progress(double Share, long Evaluations, double? Best);
 public sealed class Search
 {
     private const int Beginnings = 24;
-    private const int Sweeps = 8;
-    private const double SameAsBefore = 0.03;
+    private const int FirstBeginnings = 8;
+
+    /// <summary>Settings of a group looked at closely for each proposal. Model assumption.</summary>
+    private const int WorthLooking = 10;
     private readonly Plan plan;
     private readonly HairLooks looks;
     private readonly Cutting cutting;
     private readonly Action<Progress>? told;
     private readonly Tried tried;
-    private long evaluations;
 
     private Search(Plan plan, HairLooks looks, Cutting cutting, HouseRules house, Action<Progress>? told)
     {
@@ -64,41 +65,102 @@ public sealed class Search
 
     private Proposal[] Run(CancellationToken stop)
     {
-        var table = LookAll(stop);
+        var table = new HeadsOfZones(plan, tried, LookClosely(WorthIt(stop), stop));
         var strengths = Enum.GetValues<Strength>();
         var found = new List<(Strength Strength, int[] Chosen)>();
         double? best = null;
         for (var s = 0; s < strengths.Length; s++)
         {
-            var (chosen, _) = Climb(
-                table,
+            var chosen = table.Climb(
                 strengths[s],
+                Beginnings,
                 found.Select(f => f.Chosen).ToArray(),
-                share => told?.Invoke(new Progress(0.6 + 0.35 * (s + share) / strengths.Length, evaluations, best)),
+                share =>
+                    told?.Invoke(new Progress(0.8 + 0.15 * (s + share) / strengths.Length, table.Evaluations, best)),
                 stop
             );
             found.Add((strengths[s], chosen));
-            var distance = Aim.Distance(Judge(table, chosen), plan.Wish);
+            var distance = Aim.Distance(table.Judge(chosen), plan.Wish);
             best = best is { } b ? Math.Min(b, distance) : distance;
         }
 
-        Share(table, found);
-        var bare = Judge(table, new int[tried.Groups.Count]);
-        var made = Assigned(found.Select(f => Make(f.Chosen, Judge(table, f.Chosen))).ToArray(), plan.Wish)
+        table.Share(found);
+        var bare = table.Judge(new int[tried.Groups.Count]);
+        var made = Assigned(found.Select(f => Make(f.Chosen, table.Judge(f.Chosen))).ToArray(), plan.Wish)
             .Select(p => p with { Unmet = Words.Unmet(p.Head, p.Strength, p.Outcome, bare) })
             .ToArray();
-        told?.Invoke(new Progress(1, evaluations, made.Min(p => p.Distance)));
+        told?.Invoke(new Progress(1, table.Evaluations, made.Min(p => p.Distance)));
         return made.Select((p, i) => p with { GivesUp = Words.GivesUp(p, made.Where((_, j) => j != i).ToArray()) })
             .ToArray();
     }
 
     /// <summary>
-    /// What every setting of every group adds. Stopped early, what was not looked at yet counts as natural.
+    /// Which settings of each group are worth looking at closely: at first sight of those of the house's thickness
+    /// whole heads are searched, and round what was found the settings kept that leave the head nearest to the best, in
+    /// every thickness. Nothing painted always is. Stopped early, what was not looked at is not worth it.
     /// </summary>
-    private ZoneLook[][][] LookAll(CancellationToken stop)
+    private int[][] WorthIt(CancellationToken stop)
+    {
+        var all = tried
+            .Groups.Select(g =>
+                Enumerable
+                    .Range(0, g.Settings.Count)
+                    .Where(j => g.Settings[j].ThicknessMm == g.Settings[0].ThicknessMm)
+                    .ToArray()
+            )
+            .ToArray();
+        var table = new HeadsOfZones(plan, tried, Look(all, tried.FirstSight, 0, 0.5, stop));
+        var worth = all.Select(_ => new HashSet<int> { 0 }).ToArray();
+        var found = new List<int[]>();
+        foreach (var strength in Enum.GetValues<Strength>())
+        {
+            var chosen = table.Climb(strength, FirstBeginnings, [.. found], _ => { }, stop);
+            found.Add(chosen);
+            for (var g = 0; g < worth.Length; g++)
+            {
+                var now = (int[])chosen.Clone();
+                var nearest = all[g]
+                    .Where(j => table.WasLookedAt(g, j))
+                    .OrderBy(j =>
+                    {
+                        now[g] = j;
+                        return table.Score(now, strength, []);
+                    })
+                    .Take(WorthLooking);
+                worth[g].UnionWith(nearest);
+                worth[g].Add(chosen[g]);
+            }
+        }
+
+        return worth
+            .Select(
+                (w, g) =>
+                {
+                    var settings = tried.Groups[g].Settings;
+                    var alike = w.Select(j => settings[j].Alike).ToHashSet();
+                    return Enumerable.Range(0, settings.Count).Where(j => alike.Contains(settings[j].Alike)).ToArray();
+                }
+            )
+            .ToArray();
+    }
+
+    private ZoneLook[][][] LookClosely(int[][] worth, CancellationToken stop) =>
+        Look(worth, tried.Look, 0.5, 0.8, stop);
+
+    /// <summary>
+    /// What settings of every group add; null for what was not looked at. Stopped early, what was not looked at yet
+    /// counts as natural.
+    /// </summary>
+    private ZoneLook[][][] Look(
+        int[][] which,
+        Func<Zone, Setting, ZoneLook> look,
+        double from,
+        double to,
+        CancellationToken stop
+    )
     {
         var table = tried.Groups.Select(g => new ZoneLook[g.Settings.Count][]).ToArray();
-        var all = tried.Groups.SelectMany((g, i) => g.Settings.Select((_, j) => (i, j))).ToArray();
+        var all = which.SelectMany((settings, i) => settings.Select(j => (i, j))).ToArray();
         var done = 0;
         Parallel.ForEach(
             all,
@@ -107,178 +169,17 @@ public sealed class Search
                 var (zones, settings) = tried.Groups[at.i];
                 if (at.j == 0 || !stop.IsCancellationRequested)
                 {
-                    table[at.i][at.j] = zones.Select(z => tried.Look(z, settings[at.j])).ToArray();
+                    table[at.i][at.j] = zones.Select(z => look(z, settings[at.j])).ToArray();
                 }
 
                 var now = Interlocked.Increment(ref done);
                 if (now % 40 == 0)
                 {
-                    told?.Invoke(new Progress(0.6 * now / all.Length, 0, null));
+                    told?.Invoke(new Progress(from + (to - from) * now / all.Length, 0, null));
                 }
             }
         );
         return table;
-    }
-
-    private Outcome Judge(ZoneLook[][][] table, int[] chosen)
-    {
-        Span<ZoneLook> zones = new ZoneLook[ZoneFacts.All.Count];
-        var n = 0;
-        foreach (var look in tried.Untouched)
-        {
-            zones[n++] = look;
-        }
-
-        for (var g = 0; g < chosen.Length; g++)
-        {
-            foreach (var look in table[g][chosen[g]])
-            {
-                zones[n++] = look;
-            }
-        }
-
-        evaluations++;
-        return ZoneLook.Of(zones[..n]);
-    }
-
-    private double Score(ZoneLook[][][] table, int[] chosen, Strength strength, int[][] others)
-    {
-        // Two proposals that are the same are one; a crown higher than what it falls over is no proposal.
-        var same = others.Sum(o => o.Where((c, g) => c == chosen[g]).Count());
-        return Aim.Score(Judge(table, chosen), plan.Wish, strength) + SameAsBefore * same + 2 * CrownTooHigh(chosen);
-    }
-
-    private double CrownTooHigh(int[] chosen)
-    {
-        double? crown = null,
-            beneath = null;
-        for (var g = 0; g < chosen.Length; g++)
-        {
-            // A deposit that comes first is no light that peeks through.
-            if (tried.Groups[g].Settings[chosen[g]].Paint?.Coats()[^1] is { Shape: not Shape.Reverse } paint)
-            {
-                switch (tried.Groups[g].Zones[0])
-                {
-                    case Zone.Crown:
-                        crown = paint.StartCm;
-                        break;
-                    case Zone.UpperBack or Zone.SideLeft or Zone.SideRight:
-                        beneath = Math.Max(beneath ?? 0, paint.StartCm);
-                        break;
-                }
-            }
-        }
-
-        return crown is { } c && beneath is { } b ? Math.Max(0, b - c) : 0;
-    }
-
-    /// <summary>The best found from many beginnings.</summary>
-    private (int[] Chosen, double Score) Climb(
-        ZoneLook[][][] table,
-        Strength strength,
-        int[][] others,
-        Action<double> share,
-        CancellationToken stop
-    )
-    {
-        int[]? best = null;
-        var least = double.PositiveInfinity;
-        for (var b = 0; b < Beginnings && (best is null || !stop.IsCancellationRequested); b++)
-        {
-            var chosen = tried
-                .Groups.Select(
-                    (g, i) =>
-                        Known(
-                            table[i],
-                            (int)(Hash.Unit(plan.Seed * 7919 + (int)strength * 131 + b, 900 + i) * g.Settings.Count)
-                        )
-                )
-                .ToArray();
-            var score = Descend(table, chosen, strength, others);
-            if (score < least)
-            {
-                (best, least) = ((int[])chosen.Clone(), score);
-            }
-
-            share((b + 1.0) / Beginnings);
-        }
-
-        return (best!, least);
-    }
-
-    /// <summary>
-    /// Sets one group at a time to what is best with the others until nothing gets better; the score then.
-    /// </summary>
-    private double Descend(ZoneLook[][][] table, int[] chosen, Strength strength, int[][] others)
-    {
-        var score = Score(table, chosen, strength, others);
-        for (var sweep = 0; sweep < Sweeps; sweep++)
-        {
-            var was = score;
-            for (var g = 0; g < chosen.Length; g++)
-            {
-                (chosen[g], score) = BestOf(g, table, chosen, score, strength, others);
-            }
-
-            if (score > was - 1e-9)
-            {
-                break;
-            }
-        }
-
-        return score;
-    }
-
-    /// <summary>What one proposal found may be a better beginning for another than any of its own.</summary>
-    private void Share(ZoneLook[][][] table, List<(Strength Strength, int[] Chosen)> found)
-    {
-        for (var s = 0; s < found.Count; s++)
-        {
-            var (strength, chosen) = found[s];
-            var others = found.Where((_, i) => i != s).Select(f => f.Chosen).ToArray();
-            var least = Score(table, chosen, strength, others);
-            foreach (var other in others)
-            {
-                var from = (int[])other.Clone();
-                var score = Descend(table, from, strength, others);
-                if (score < least)
-                {
-                    (least, found[s]) = (score, (strength, from));
-                }
-            }
-        }
-    }
-
-    /// <summary>A setting that was looked at: itself, or natural where the search was stopped before.</summary>
-    private static int Known(ZoneLook[][] settings, int at) => settings[at] is null ? 0 : at;
-
-    private (int Setting, double Score) BestOf(
-        int g,
-        ZoneLook[][][] table,
-        int[] chosen,
-        double score,
-        Strength strength,
-        int[][] others
-    )
-    {
-        var (best, least) = (chosen[g], score);
-        var now = (int[])chosen.Clone();
-        for (var j = 0; j < table[g].Length; j++)
-        {
-            if (table[g][j] is null || j == chosen[g])
-            {
-                continue;
-            }
-
-            now[g] = j;
-            var next = Score(table, now, strength, others);
-            if (next < least - 1e-12)
-            {
-                (best, least) = (j, next);
-            }
-        }
-
-        return (best, least);
     }
 
     /// <summary>

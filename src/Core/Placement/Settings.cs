@@ -18,7 +18,7 @@ internal static class Settings
     private const double LeastStartCm = 1.8;
 
     /// <summary>Thickness against the house's.</summary>
-    private static readonly double[] Thicknesses = [0.7, 1, 1.6];
+    private static readonly double[] Thicknesses = [1, 0.7, 1.6];
 
     /// <summary>Depth at the mids and ends, share of the section.</summary>
     private static readonly (double Mids, double Ends)[] Depths = [(0.35, 0.55), (0.6, 0.8), (0.82, 0.82)];
@@ -47,7 +47,13 @@ internal static class Settings
                 .. plain,
                 .. plain
                     .Where(s => s.Paint is not { Covering: Covering.Film })
-                    .Select(s => s with { Paint = PanelPaint.Of(s.Paint is null ? [soften] : [soften, s.Paint]) }),
+                    .Select(s =>
+                        s with
+                        {
+                            Paint = PanelPaint.Of(s.Paint is null ? [soften] : [soften, s.Paint]),
+                            Alike = -1 - s.Alike,
+                        }
+                    ),
             ];
     }
 
@@ -69,12 +75,14 @@ internal static class Settings
 
         // Where most of her hair is light already, lightener ends; between a few old stripes it may go on.
         var old = OldLight.Of(hair) is { Share: >= 0.5 } light ? light : null;
+        // The house's thickness comes first: by it settings are judged at first sight.
         foreach (
             var thick in Thicknesses
                 .Select(t => Math.Clamp(Math.Round(thickness * t), Sections.ThinnestMm, Sections.ThickestMm))
                 .Distinct()
         )
         {
+            var alike = 0;
             foreach (
                 var start in Starts.Where(s =>
                     s * length >= LeastStartCm && (old is null || s * length < old.FromCm - 1)
@@ -104,6 +112,7 @@ internal static class Settings
                                         1
                                     )
                                 );
+                            alike++;
                             tried.Add(
                                 new Setting(
                                     thick,
@@ -122,7 +131,8 @@ internal static class Settings
                                     )
                                     {
                                         Formula = id,
-                                    }
+                                    },
+                                    alike
                                 )
                             );
                         }

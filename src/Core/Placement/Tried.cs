@@ -12,23 +12,25 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Placement;
 
 /// <summary>
-/// Every setting of every zone, looked up once: which strands it reaches, what is seen of them. A whole head is then
-/// the sum of its zones,
-/// so that thousands can be judged in a second. Every second strand stands for two.
+/// Settings of zones, looked up once: which strands they reach, what is seen of them. A whole head is then the sum of
+/// its zones, so that thousands can be judged in a second. Looked at closely every second strand stands for two; at
+/// first sight every eighth for eight.
 /// </summary>
 internal sealed class Tried
 {
-    private const int Sample = 2;
+    private const int Sample = 2,
+        FirstSightSample = 8;
     private readonly Plan plan;
     private readonly HairLooks looks;
     private readonly Cutting cutting;
     private readonly HouseRules house;
     private readonly HairBytes before;
-    private readonly int[][] strandsOf;
+    private readonly (int Sample, int[][] Of) closely,
+        firstSight;
     private readonly IReadOnlyList<AreaCoat> areas;
     private readonly SeenWeights down;
     private readonly SeenWeights? tied;
-    private readonly ConcurrentDictionary<(Zone, double), (ZonePanels Panels, StrandMap Map)> cuts = new();
+    private readonly ConcurrentDictionary<(Zone, double, int), (ZonePanels Panels, StrandMap Map)> cuts = new();
 
     public Tried(Plan plan, HairLooks looks, Cutting cutting, HouseRules house)
     {
@@ -36,9 +38,16 @@ internal sealed class Tried
         var zones = looks.Head.ZonesFor(plan.Part);
         var strands = looks.OnHead.Strands;
         var zoneOf = strands.Scalp.Select(p => zones.At(p)).ToArray();
-        strandsOf = ZoneFacts
-            .All.Select(z => Enumerable.Range(0, strands.Count).Where(i => i % Sample == 0 && zoneOf[i] == z).ToArray())
-            .ToArray();
+        (int, int[][]) Every(int sample) =>
+            (
+                sample,
+                ZoneFacts
+                    .All.Select(z =>
+                        Enumerable.Range(0, strands.Count).Where(i => i % sample == 0 && zoneOf[i] == z).ToArray()
+                    )
+                    .ToArray()
+            );
+        (closely, firstSight) = (Every(Sample), Every(FirstSightSample));
         var all = StrandMap.Of(strands, zones, new Dictionary<Zone, (ZonePanels, int)>(), 0);
         before = StrandLevels.Before(cutting.Hair, all, looks.OnHead.Lengths);
         areas = plan.AreasOf();
@@ -69,20 +78,26 @@ internal sealed class Tried
         };
 
     /// <summary>What a zone adds with a setting.</summary>
-    public ZoneLook Look(Zone zone, Setting setting)
+    public ZoneLook Look(Zone zone, Setting setting) => Look(zone, setting, closely);
+
+    /// <summary>The same at first sight: enough to tell what is worth looking at closely.</summary>
+    public ZoneLook FirstSight(Zone zone, Setting setting) => Look(zone, setting, firstSight);
+
+    private ZoneLook Look(Zone zone, Setting setting, (int Every, int[][] Of) strands)
     {
+        var strandsOf = strands.Of[(int)zone];
         var (panels, map) = cuts.GetOrAdd(
-            (zone, setting.ThicknessMm),
+            (zone, setting.ThicknessMm, strands.Every),
             _ =>
             {
                 var cut = cutting.Cut(plan.CutOf(zone) with { Sections = SectionsOf(zone, setting) });
-                return (cut, StrandMap.OfZone(looks.OnHead.Strands, zone, strandsOf[(int)zone], cut));
+                return (cut, StrandMap.OfZone(looks.OnHead.Strands, zone, strandsOf, cut));
             }
         );
 
         var pool = ArrayPool<byte>.Shared;
         var rented = new HairBytes(pool.Rent(before.Levels.Length), pool.Rent(before.Tints.Length));
-        foreach (var i in strandsOf[(int)zone])
+        foreach (var i in strandsOf)
         {
             rented.CopyStrand(before, i);
         }
@@ -136,10 +151,10 @@ internal sealed class Tried
             }
         }
 
-        var seen = Tally.Of(down, map, looks.OnHead.Strands, rented.Levels, cutting.Hair, strandsOf[(int)zone]);
+        var seen = Tally.Of(down, map, looks.OnHead.Strands, rented.Levels, cutting.Hair, strandsOf);
         var back = tied is null
             ? null
-            : Tally.Of(tied, map, looks.OnHead.Strands, rented.Levels, cutting.Hair, strandsOf[(int)zone]);
+            : Tally.Of(tied, map, looks.OnHead.Strands, rented.Levels, cutting.Hair, strandsOf);
         var (all, front, left, right) = seen.Sums;
         var (light, endsSamples, endsLevels) = seen.LightSums;
         pool.Return(rented.Levels);
@@ -153,7 +168,7 @@ internal sealed class Tried
             back is null ? default : new(back.Sums.All.Samples, back.Sums.All.Levels),
             light,
             new(endsSamples, endsLevels),
-            seen.Softness(zone, Sample).Slope,
+            seen.Softness(zone, strands.Every).Slope,
             Math.Abs((seen.RootLevel(zone) ?? natural) - natural),
             ZoneFacts.IsFaceFrame(zone),
             Proposal.IsBehind(zone),
