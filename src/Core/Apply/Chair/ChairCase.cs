@@ -1,0 +1,113 @@
+namespace Wendro.Core.Apply.Chair;
+
+/// <summary>A problem as plain numbers, the way a search wants it. Groups are numbered as they are given.</summary>
+internal sealed class ChairCase
+{
+    /// <summary>Two moments less than this apart are one, minutes.</summary>
+    public const double Eps = 1e-9;
+
+    public ChairCase(ChairProblem problem)
+    {
+        Problem = problem;
+        Count = problem.Groups.Count;
+        var numbers = problem.Groups.Select((g, i) => (g.Id, i)).ToDictionary(g => g.Id, g => g.i);
+        Panels = problem.Groups.Select(g => g.Panels.ToArray()).ToArray();
+        PaintedAfter = Panels.Select(Sums).ToArray();
+        Takes = PaintedAfter.Select(a => a[^1]).ToArray();
+        After = problem
+            .Groups.Select((g, i) => (g.After ?? []).Select(id => numbers[id]).Aggregate(0, (m, n) => m | (1 << n)))
+            .ToArray();
+        if (problem.InGivenOrder)
+        {
+            for (var i = 1; i < Count; i++)
+            {
+                After[i] |= 1 << (i - 1);
+            }
+        }
+
+        IsEven = Panels.Select(p => p.All(q => q.From == p[0].From && q.To == p[0].To)).ToArray();
+        Twin = Enumerable.Range(0, Count).Select(TwinOf).ToArray();
+        // What a group asks for after it is painted: its last panel waits longest, or one before it that waits more.
+        Tail = Panels.Select((p, g) => p.Select((q, i) => PaintedAfter[g][i] + q.From).Max() - Takes[g]).ToArray();
+        ByTail = Enumerable.Range(0, Count).OrderByDescending(g => Tail[g]).ToArray();
+        Total = Panels.Sum(p => p.Length);
+    }
+
+    public ChairProblem Problem { get; }
+
+    /// <summary>How many groups.</summary>
+    public int Count { get; }
+
+    /// <summary>How many panels in all.</summary>
+    public int Total { get; }
+
+    /// <summary>Panels by group.</summary>
+    public ChairPanel[][] Panels { get; }
+
+    /// <summary>When each panel is painted, minutes after its group is begun.</summary>
+    public double[][] PaintedAfter { get; }
+
+    /// <summary>Minutes a group takes.</summary>
+    public double[] Takes { get; }
+
+    /// <summary>Groups that come before each, as bits.</summary>
+    public int[] After { get; }
+
+    /// <summary>Whether all panels of a group have one window.</summary>
+    public bool[] IsEven { get; }
+
+    /// <summary>The group before it that is just the same, so that which comes first does not matter; -1 for none.</summary>
+    public int[] Twin { get; }
+
+    /// <summary>Minutes after a group is painted until its last panel may be rinsed.</summary>
+    public double[] Tail { get; }
+
+    /// <summary>Groups, those that wait longest first.</summary>
+    public int[] ByTail { get; }
+
+    public double WaveStart => Problem.WaveStart;
+
+    public double WaveEach => Problem.WaveEach;
+
+    /// <summary>When a panel of a wave is rinsed, minutes after the wave starts.</summary>
+    /// <param name="index">Which, from 0.</param>
+    public double Slot(int index) => WaveStart + WaveEach * index;
+
+    /// <summary>Least minutes hands need to rinse so many panels.</summary>
+    /// <param name="panels">How many.</param>
+    /// <param name="isOpen">Whether a wave is under way already.</param>
+    public double LeastRinsing(int panels, bool isOpen)
+    {
+        var each = Math.Min(WaveStart, WaveEach);
+        return panels == 0 ? 0
+            : isOpen ? panels * each
+            : WaveStart + (panels - 1) * each;
+    }
+
+    private static double[] Sums(ChairPanel[] panels)
+    {
+        var (sums, sum) = (new double[panels.Length], 0.0);
+        for (var i = 0; i < panels.Length; i++)
+        {
+            sums[i] = sum += panels[i].Minutes;
+        }
+
+        return sums;
+    }
+
+    private int TwinOf(int g)
+    {
+        for (var h = g - 1; h >= 0; h--)
+        {
+            var asks = Enumerable
+                .Range(0, Count)
+                .All(o => o == g || o == h || ((After[o] >> g) & 1) == ((After[o] >> h) & 1));
+            if (After[h] == After[g] && asks && Panels[h].SequenceEqual(Panels[g]))
+            {
+                return h;
+            }
+        }
+
+        return -1;
+    }
+}

@@ -1,0 +1,82 @@
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Apply.Chair;
+
+/// <summary>Finds the schedule of a chair: least end of the last wave, then fewest waves, then the given order.</summary>
+public static class ChairPlanner
+{
+    /// <summary>Most groups and panels there can be.</summary>
+    public const int MostGroups = 12,
+        MostPanels = 200;
+
+    /// <summary>Up to so many panels every schedule is tried, so that ties are settled, too.</summary>
+    private const int SmallPanels = 14;
+
+    private const int MostTries = 400_000;
+
+    /// <summary>
+    /// The best schedule; where it is not proven, the best found, with what none can end before. Deterministic.
+    /// </summary>
+    /// <param name="problem">The problem, checked before (<see cref="ChairChecks"/>).</param>
+    public static ChairSchedule Of(ChairProblem problem)
+    {
+        ArgumentNullException.ThrowIfNull(problem);
+        if (problem.Groups.Count == 0)
+        {
+            return new(true, true, 0, 0, [], [], [], []);
+        }
+
+        var c = new ChairCase(problem);
+        var bound = ChairBound.Of(c);
+        var search = Searched(c, bound, MostTries);
+        var proven = search.IsWhole || search.EndsAt <= bound + 1e-6;
+        if (search.Best is not { } best)
+        {
+            return new(false, search.IsWhole, bound, null, [], [], [], ChairConflicts.Of(problem, search.IsWhole));
+        }
+
+        var replayed = new ChairState(c);
+        foreach (var (group, wave) in best)
+        {
+            _ = group < 0 || replayed.Paint(group);
+            for (var j = 0; j < wave.Length; j++)
+            {
+                _ = replayed.Rinse(wave[j], j == 0);
+            }
+        }
+
+        var turns = replayed.Turns();
+        return new(
+            true,
+            proven,
+            proven ? search.EndsAt : bound,
+            search.EndsAt,
+            turns.Select(t => t.Id).ToArray(),
+            turns,
+            replayed.WavesRinsed(),
+            []
+        );
+    }
+
+    /// <summary>Whether any schedule keeps every window; null where that is open.</summary>
+    internal static bool? CanBe(ChairProblem problem, int tries = 40_000)
+    {
+        var c = new ChairCase(problem);
+        var search = Searched(c, double.PositiveInfinity, tries);
+        return search.Best is not null ? true
+            : search.IsWhole ? false
+            : null;
+    }
+
+    private static ChairSearch Searched(ChairCase c, double bound, int tries)
+    {
+        var search = new ChairSearch(c, tries);
+        ChairOrders.Improve(c, search, bound);
+        if (c.Total <= SmallPanels || search.EndsAt > bound + 1e-6)
+        {
+            search.Go();
+        }
+
+        return search;
+    }
+}

@@ -1,0 +1,70 @@
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Apply.Chair;
+
+/// <summary>One panel at the chair.</summary>
+/// <param name="Minutes">What painting it takes, minutes, above 0.</param>
+/// <param name="From">Soonest it may be rinsed after it was painted, minutes, 0 or more.</param>
+/// <param name="To">Latest it must be rinsed after it was painted, minutes, no less than <paramref name="From"/>.</param>
+public readonly record struct ChairPanel(double Minutes, double From, double To);
+
+/// <summary>Panels that are painted one after another without a break.</summary>
+/// <param name="Id">What it is called.</param>
+/// <param name="Panels">Its panels in the order they are painted, at least one.</param>
+/// <param name="After">Groups that are painted before it, by id; null or empty for none.</param>
+public sealed record ChairGroup(string Id, IReadOnlyList<ChairPanel> Panels, IReadOnlyList<string>? After = null);
+
+/// <summary>
+/// The bare problem of a chair: one pair of hands paints groups and rinses waves of panels, so that each panel is rinsed
+/// within its window.
+/// </summary>
+/// <param name="Groups">The groups in the order they are given.</param>
+/// <param name="InGivenOrder">Whether they must be painted in that order.</param>
+/// <param name="WaveStart">Minutes from the start of a wave until its first panel is rinsed. Model assumption: 4.</param>
+/// <param name="WaveEach">Minutes from one panel of a wave to the next. Model assumption: 0.5.</param>
+public sealed record ChairProblem(
+    IReadOnlyList<ChairGroup> Groups,
+    bool InGivenOrder = false,
+    double WaveStart = ChairProblem.UsualStart,
+    double WaveEach = ChairProblem.UsualEach
+)
+{
+    /// <summary>As it usually is, minutes. Model assumption.</summary>
+    public const double UsualStart = 4,
+        UsualEach = 0.5;
+}
+
+/// <summary>When a group is painted, minutes.</summary>
+public sealed record GroupTurn(string Id, double StartsAt, double EndsAt);
+
+/// <summary>When a panel is rinsed.</summary>
+/// <param name="Group">Of which group.</param>
+/// <param name="Index">Which of its panels, from 0.</param>
+/// <param name="RinsedAt">Minute.</param>
+public readonly record struct PanelRinsed(string Group, int Index, double RinsedAt);
+
+/// <summary>One wave: it ends with its last panel.</summary>
+public sealed record ChairWave(double StartsAt, double EndsAt, IReadOnlyList<PanelRinsed> Panels);
+
+/// <summary>Groups that can't all be painted and rinsed in time, and why.</summary>
+public sealed record ChairConflict(IReadOnlyList<string> Groups, Sentence Words);
+
+/// <summary>The answer.</summary>
+/// <param name="Feasible">Whether one was found that keeps every window.</param>
+/// <param name="Proven">Whether none ends sooner; where none was found, whether there is none.</param>
+/// <param name="LowerBound">No schedule ends before this minute.</param>
+/// <param name="EndsAt">When the last wave ends; null where nothing fits.</param>
+/// <param name="Order">Groups in the order they are painted.</param>
+/// <param name="Groups">When each is painted, in that order.</param>
+/// <param name="Waves">The waves in order.</param>
+/// <param name="Conflicts">Where nothing fits: what stands against it.</param>
+public sealed record ChairSchedule(
+    bool Feasible,
+    bool Proven,
+    double LowerBound,
+    double? EndsAt,
+    IReadOnlyList<string> Order,
+    IReadOnlyList<GroupTurn> Groups,
+    IReadOnlyList<ChairWave> Waves,
+    IReadOnlyList<ChairConflict> Conflicts
+);

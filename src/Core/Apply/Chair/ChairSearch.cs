@@ -1,0 +1,206 @@
+namespace Wendro.Core.Apply.Chair;
+
+/// <summary>
+/// The exact search: every order of groups and waves, every way to fill a wave, cut off where nothing better than the
+/// best found can come of it. Stopped after so many tries, the best found stands.
+/// </summary>
+internal sealed class ChairSearch
+{
+    private readonly ChairCase c;
+    private readonly ChairState state;
+    private readonly int mostTries;
+    private int tries;
+    private int[] bestOrder = [];
+
+    public ChairSearch(ChairCase c, int mostTries)
+    {
+        (this.c, this.mostTries) = (c, mostTries);
+        state = new(c);
+    }
+
+    /// <summary>Steps of the best schedule; null where none was found.</summary>
+    public IReadOnlyList<(int Group, int[] Wave)>? Best { get; private set; }
+
+    /// <summary>When it ends, minutes.</summary>
+    public double EndsAt { get; private set; } = double.PositiveInfinity;
+
+    /// <summary>How many waves it has.</summary>
+    public int Waves { get; private set; } = int.MaxValue;
+
+    /// <summary>Whether nothing was left untried that could be better.</summary>
+    public bool IsWhole => tries < mostTries;
+
+    /// <summary>Takes a schedule made otherwise, where it is better; false where it can't be.</summary>
+    public bool Offer(IEnumerable<(int Group, int[] Wave)> steps)
+    {
+        var replayed = new ChairState(c);
+        foreach (var (group, wave) in steps)
+        {
+            if (group >= 0 && !replayed.Paint(group))
+            {
+                return false;
+            }
+
+            for (var j = 0; j < wave.Length; j++)
+            {
+                if (!replayed.Rinse(wave[j], j == 0))
+                {
+                    return false;
+                }
+            }
+        }
+
+        Keep(replayed);
+        return true;
+    }
+
+    /// <summary>Searches all of it.</summary>
+    public void Go()
+    {
+        if (tries++ >= mostTries || !state.CanStillBe() || !CanBeBetter())
+        {
+            return;
+        }
+
+        if (state.Rinsed == c.Total)
+        {
+            Keep(state);
+            return;
+        }
+
+        if (state.IsInWave)
+        {
+            RinseOn(inNewWave: false);
+        }
+
+        for (var g = 0; g < c.Count && tries < mostTries; g++)
+        {
+            if (MayPaint(g) && state.Paint(g))
+            {
+                Go();
+                state.Undo();
+            }
+        }
+
+        RinseOn(inNewWave: true);
+    }
+
+    private void RinseOn(bool inNewWave)
+    {
+        var tried = new List<(double Over, int Group)>(c.Count);
+        foreach (var g in state.Order)
+        {
+            if (state.RinsedOf(g) is var at && at < c.Panels[g].Length && !IsAfterItsLike(g))
+            {
+                tried.Add((state.BegunAt(g) + c.PaintedAfter[g][at] + c.Panels[g][at].To, g));
+            }
+        }
+
+        // What is over first goes first.
+        tried.Sort();
+        foreach (var (_, g) in tried)
+        {
+            if (tries >= mostTries)
+            {
+                return;
+            }
+
+            if (state.Rinse(g, inNewWave))
+            {
+                Go();
+                state.Undo();
+            }
+        }
+    }
+
+    /// <summary>Of two groups with the same window, panels of the one painted first are rinsed first.</summary>
+    private bool IsAfterItsLike(int group)
+    {
+        foreach (var other in state.Order)
+        {
+            if (other == group)
+            {
+                return false;
+            }
+
+            if (
+                c.IsEven[group]
+                && c.IsEven[other]
+                && state.RinsedOf(other) < c.Panels[other].Length
+                && c.Panels[group][0].From == c.Panels[other][0].From
+                && c.Panels[group][0].To == c.Panels[other][0].To
+            )
+            {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private bool MayPaint(int group) =>
+        !state.Has(group) && (c.After[group] & ~state.Painted) == 0 && (c.Twin[group] < 0 || state.Has(c.Twin[group]));
+
+    private bool CanBeBetter()
+    {
+        var free = state.FreeAt;
+        var (painting, at, least) = (0.0, free, free);
+        foreach (var g in c.ByTail)
+        {
+            if (!state.Has(g))
+            {
+                painting += c.Takes[g];
+                at += c.Takes[g];
+                least = Math.Max(least, at + Math.Max(c.Tail[g], c.WaveStart));
+            }
+            else if (state.RinsedOf(g) is var next && next < c.Panels[g].Length)
+            {
+                least = Math.Max(least, state.BegunAt(g) + c.Takes[g] + c.Tail[g]);
+            }
+        }
+
+        var left = c.Total - state.Rinsed;
+        least = Math.Max(least, free + painting + c.LeastRinsing(left, state.IsInWave && painting == 0));
+        if (least > EndsAt + ChairCase.Eps)
+        {
+            return false;
+        }
+
+        if (least < EndsAt - ChairCase.Eps)
+        {
+            return true;
+        }
+
+        var waves = state.Waves + (left > 0 && (painting > 0 || !state.IsInWave) ? 1 : 0);
+        return waves < Waves || (waves == Waves && IsNearerToTheGiven(state.Order, painting > 0));
+    }
+
+    /// <summary>Whether an order begun is, or may become, nearer to the given one than the best found.</summary>
+    private bool IsNearerToTheGiven(List<int> order, bool isOpen)
+    {
+        for (var i = 0; i < order.Count && i < bestOrder.Length; i++)
+        {
+            if (order[i] != bestOrder[i])
+            {
+                return order[i] < bestOrder[i];
+            }
+        }
+
+        return isOpen;
+    }
+
+    private void Keep(ChairState found)
+    {
+        var end = found.FreeAt;
+        if (
+            end < EndsAt - ChairCase.Eps
+            || (
+                end < EndsAt + ChairCase.Eps
+                && (found.Waves < Waves || (found.Waves == Waves && IsNearerToTheGiven(found.Order, isOpen: false)))
+            )
+        )
+        {
+            (EndsAt, Waves, bestOrder, Best) = (end, found.Waves, [.. found.Order], found.Steps());
+        }
+    }
+}

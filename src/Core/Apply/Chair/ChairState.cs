@@ -1,0 +1,273 @@
+namespace Wendro.Core.Apply.Chair;
+
+/// <summary>
+/// Groups painted and waves rinsed in some order, each as soon as can be: hands do one thing after another, no panel is
+/// rinsed before its window, and a group is begun later where one of its panels would be over else. What is added can
+/// be taken back.
+/// </summary>
+internal sealed class ChairState
+{
+    private const int Wave = -1;
+    private readonly ChairCase c;
+    private readonly List<Op> ops = [];
+    private readonly List<(Op Op, bool IsNew, int Group, double Least, double Most, double[] Before)> done = [];
+    private readonly int[] rinsed;
+    private readonly int[] opOf;
+
+    public ChairState(ChairCase c)
+    {
+        this.c = c;
+        rinsed = new int[c.Count];
+        opOf = Enumerable.Repeat(-1, c.Count).ToArray();
+    }
+
+    /// <summary>Groups painted, as bits.</summary>
+    public int Painted { get; private set; }
+
+    /// <summary>Groups in the order they were painted.</summary>
+    public List<int> Order { get; } = [];
+
+    /// <summary>How many waves.</summary>
+    public int Waves { get; private set; }
+
+    /// <summary>How many panels were rinsed.</summary>
+    public int Rinsed { get; private set; }
+
+    /// <summary>Whether a wave is under way.</summary>
+    public bool IsInWave => ops.Count > 0 && ops[^1].Group == Wave;
+
+    /// <summary>When hands are free, minutes.</summary>
+    public double FreeAt => ops.Count == 0 ? 0 : ops[^1].At + ops[^1].Takes;
+
+    /// <summary>Panels of a group that were rinsed: they are in the order they were painted.</summary>
+    public int RinsedOf(int group) => rinsed[group];
+
+    /// <summary>Whether a group was painted.</summary>
+    public bool Has(int group) => opOf[group] >= 0;
+
+    /// <summary>When a group was begun, minutes.</summary>
+    public double BegunAt(int group) => ops[opOf[group]].At;
+
+    /// <summary>Which comes first of two painted groups.</summary>
+    public bool IsBefore(int group, int other) => opOf[group] < opOf[other];
+
+    /// <summary>Paints a group; false, and nothing changed, where that can't be.</summary>
+    public bool Paint(int group)
+    {
+        var op = new Op(group, c.Count) { Takes = c.Takes[group] };
+        done.Add((op, true, group, 0, 0, Times()));
+        opOf[group] = ops.Count;
+        ops.Add(op);
+        Painted |= 1 << group;
+        Order.Add(group);
+        return Settled();
+    }
+
+    /// <summary>
+    /// Rinses the next panel of a group, in the wave under way or a new one; false, and nothing changed, where that
+    /// can't be.
+    /// </summary>
+    public bool Rinse(int group, bool inNewWave)
+    {
+        var before = Times();
+        if (inNewWave)
+        {
+            ops.Add(new Op(Wave, c.Count));
+            Waves++;
+        }
+
+        var op = ops[^1];
+        done.Add((op, inNewWave, group, op.Least[group], op.Most[group], before));
+        var (at, slot) = (rinsed[group]++, c.Slot(op.Panels.Count));
+        var painted = c.PaintedAfter[group][at];
+        op.Least[group] = Math.Max(op.Least[group], painted + c.Panels[group][at].From - slot);
+        op.Most[group] = Math.Min(op.Most[group], painted + c.Panels[group][at].To - slot);
+        op.Panels.Add((group, at));
+        op.Takes = slot;
+        Rinsed++;
+        return Settled();
+    }
+
+    /// <summary>Takes back what was added last.</summary>
+    public void Undo()
+    {
+        var (op, isNew, group, least, most, before) = done[^1];
+        done.RemoveAt(done.Count - 1);
+        if (op.Group != Wave)
+        {
+            ops.RemoveAt(ops.Count - 1);
+            opOf[group] = -1;
+            Painted &= ~(1 << group);
+            Order.RemoveAt(Order.Count - 1);
+        }
+        else
+        {
+            rinsed[group]--;
+            Rinsed--;
+            op.Panels.RemoveAt(op.Panels.Count - 1);
+            if (isNew)
+            {
+                ops.RemoveAt(ops.Count - 1);
+                Waves--;
+            }
+            else
+            {
+                (op.Least[group], op.Most[group]) = (least, most);
+                op.Takes = c.Slot(op.Panels.Count - 1);
+            }
+        }
+
+        for (var k = 0; k < before.Length; k++)
+        {
+            ops[k].At = before[k];
+        }
+    }
+
+    /// <summary>
+    /// Whether what is painted can still be rinsed in time whatever hands waited for: from the start of each group its
+    /// next and its last panel, with nothing but work between.
+    /// </summary>
+    public bool CanStillBe()
+    {
+        var (since, last) = (0.0, ops.Count - 1);
+        var first = IsInWave ? ops[last].Panels.Count : 0;
+        for (var k = last; k >= 0; k--)
+        {
+            var group = ops[k].Group;
+            if (k < last || !IsInWave)
+            {
+                since += ops[k].Takes;
+            }
+
+            if (group == Wave || rinsed[group] == c.Panels[group].Length)
+            {
+                continue;
+            }
+
+            var (next, end) = (rinsed[group], c.Panels[group].Length - 1);
+            if (IsOver(group, next, since + c.Slot(first)) || IsOver(group, end, since + LeastSlot(first, end - next)))
+            {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /// <summary>The groups' turns in the order they are painted.</summary>
+    public IReadOnlyList<GroupTurn> Turns() =>
+        ops.Where(o => o.Group != Wave)
+            .Select(o => new GroupTurn(c.Problem.Groups[o.Group].Id, o.At, o.At + o.Takes))
+            .ToArray();
+
+    /// <summary>The waves in order.</summary>
+    public IReadOnlyList<ChairWave> WavesRinsed() =>
+        ops.Where(o => o.Group == Wave)
+            .Select(o => new ChairWave(
+                o.At,
+                o.At + o.Takes,
+                o.Panels.Select((p, j) => new PanelRinsed(c.Problem.Groups[p.Group].Id, p.Index, o.At + c.Slot(j)))
+                    .ToArray()
+            ))
+            .ToArray();
+
+    /// <summary>What was done, to be done again: a group, or panels of a wave by their groups.</summary>
+    public IReadOnlyList<(int Group, int[] Wave)> Steps() =>
+        ops.Select(o => (o.Group, o.Panels.Select(p => p.Group).ToArray())).ToArray();
+
+    private bool IsOver(int group, int panel, double rinsedAfter) =>
+        rinsedAfter > c.PaintedAfter[group][panel] + c.Panels[group][panel].To + ChairCase.Eps;
+
+    private double LeastSlot(int first, int more) => c.Slot(first) + more * Math.Min(c.WaveEach, c.WaveStart);
+
+    private double[] Times()
+    {
+        var times = new double[ops.Count];
+        for (var k = 0; k < times.Length; k++)
+        {
+            times[k] = ops[k].At;
+        }
+
+        return times;
+    }
+
+    /// <summary>Moves everything as late as it must be and no later; undone where that has no end.</summary>
+    private bool Settled()
+    {
+        for (var pass = 0; pass <= ops.Count + 1; pass++)
+        {
+            var moved = false;
+            for (var k = 0; k < ops.Count; k++)
+            {
+                var op = ops[k];
+                var at = k == 0 ? op.At : Math.Max(op.At, ops[k - 1].At + ops[k - 1].Takes);
+                if (op.Group == Wave)
+                {
+                    foreach (var g in Order)
+                    {
+                        if (op.Least[g] > double.NegativeInfinity)
+                        {
+                            at = Math.Max(at, ops[opOf[g]].At + op.Least[g]);
+                        }
+                    }
+                }
+
+                op.At = at;
+            }
+
+            for (var k = 0; k < ops.Count; k++)
+            {
+                var op = ops[k];
+                if (op.Group != Wave)
+                {
+                    continue;
+                }
+
+                foreach (var g in Order)
+                {
+                    var latest = op.At - op.Most[g];
+                    var painted = ops[opOf[g]];
+                    if (latest > painted.At + ChairCase.Eps)
+                    {
+                        painted.At = latest;
+                        moved = true;
+                    }
+                }
+            }
+
+            if (!moved)
+            {
+                return true;
+            }
+        }
+
+        Undo();
+        return false;
+    }
+
+    private sealed class Op
+    {
+        public Op(int group, int groups)
+        {
+            Group = group;
+            if (group == Wave)
+            {
+                (Least, Most) = (new double[groups], new double[groups]);
+                Array.Fill(Least, double.NegativeInfinity);
+                Array.Fill(Most, double.PositiveInfinity);
+            }
+        }
+
+        public int Group { get; }
+
+        public double At { get; set; }
+
+        public double Takes { get; set; }
+
+        public List<(int Group, int Index)> Panels { get; } = [];
+
+        public double[] Least { get; } = [];
+
+        public double[] Most { get; } = [];
+    }
+}
