@@ -22,6 +22,12 @@ if (args is ["stored"])
     return;
 }
 
+if (args is ["schedule"])
+{
+    ScheduleFigures.Print();
+    return;
+}
+
 if (args is ["proposals"])
 {
     ProposalFigures.Print();
@@ -408,6 +414,7 @@ foreach (var error in SyntheticClients.Errors(200, 0, 1, 3))
 }
 
 ProposalFigures.Print();
+ScheduleFigures.Print();
 StoredBytes.Print(Path.Combine(Wendro.Browser.Tests.App.Root, "demo"));
 Console.WriteLine();
 PageFigures.Print();

@@ -39,7 +39,8 @@ public sealed partial class ArchitectureTests
             "Mix",
             "Consult",
         ],
-        ["Desk"] = ["Units", "Hair", "Tone", "Paint", "Section", "Lift", "Care", "Mix", "Timing", "Consult"],
+        ["Chair"] = ["Units"],
+        ["Desk"] = ["Units", "Chair", "Hair", "Tone", "Paint", "Section", "Lift", "Care", "Mix", "Timing", "Consult"],
         ["Visits"] = ["Units", "Hair", "Section", "Blend", "Consult", "Plans", "Mix"],
         ["Placement"] = ["Units", "Hair", "Head", "Paint", "Section", "Lift", "Fall", "Blend", "Timing", "Plans"],
         ["Patterns"] = ["Units", "Hair", "Head", "Tone", "Paint", "Section", "Lift", "Blend", "Plans"],
@@ -99,7 +100,7 @@ public sealed partial class ArchitectureTests
         Assert.All(Files(), f => Assert.True(f.Text.Count(c => c == '\n') <= 450, $"{f.Folder}/{f.File} is long"));
 
     [GeneratedRegex(
-        @"(?:using Wendro\.Core\.|(?<![\w.])(?:Wendro\.Core\.)?)(Units|Hair|Head|Tone|Section|Paint|Lift|Care|Fall|Blend|Timing|Mix|Desk|Consult|Plans|Visits|Patterns|Placement)(?:;|\.[A-Z]\w+)"
+        @"(?:using Wendro\.Core\.|(?<![\w.])(?:Wendro\.Core\.)?)(Units|Hair|Head|Tone|Section|Paint|Lift|Care|Fall|Blend|Timing|Mix|Desk|Consult|Plans|Visits|Patterns|Placement|Chair)(?:;|\.[A-Z]\w+)"
     )]
     private static partial Regex Uses();
 }

@@ -82,6 +82,37 @@ public sealed class DeskMixTests(Server server) : IClassFixture<Server>
     }
 
     [Fact]
+    public async Task Groups_and_waves_are_scheduled_with_their_panels_from_nought()
+    {
+        var answer = await AskAsync(
+            "schedule",
+            """{"groups":[{"id":"back","panels":3,"minutesEach":2,"fromMinutes":10,"toMinutes":30},{"id":"front","panels":2,"minutesEach":1,"fromMinutes":4,"toMinutes":9,"after":["back"]}]}"""
+        );
+        Assert.True((bool)answer["feasible"]! && (bool)answer["proven"]!);
+        Assert.Equal(["back", "front"], answer["order"]!.AsArray().Select(g => (string)g!));
+        // All is painted at 8; the last of the back may be rinsed at 16, and five panels take 4 + 4 × 0.5 minutes.
+        Assert.Equal(16, (double)answer["endsAt"]!, 1e-9);
+        Assert.Equal(16, (double)answer["lowerBound"]!, 1e-9);
+        var wave = Assert.Single(answer["waves"]!.AsArray())!;
+        Assert.Equal(5, wave["panels"]!.AsArray().Count);
+        var first = wave["panels"]![0]!;
+        Assert.Equal((double)wave["startsAt"]! + 4, (double)first["rinsedAt"]!, 1e-9);
+        Assert.Equal(0, (int)first["index"]!);
+
+        var not = await AskAsync(
+            "schedule",
+            """{"groups":[{"id":"long","panels":30,"minutesEach":1,"fromMinutes":5,"toMinutes":10}],"order":"given"}"""
+        );
+        Assert.False((bool)not["feasible"]!);
+        Assert.Null(not["endsAt"]);
+        Assert.Equal("long", (string)Assert.Single(not["conflicts"]!.AsArray())!["groups"]![0]!);
+
+        var none = await AskAsync("schedule", """{"groups":[]}""");
+        Assert.True((bool)none["feasible"]!);
+        Assert.Empty(none["waves"]!.AsArray());
+    }
+
+    [Fact]
     public async Task Ten_thousand_windows_are_rinsed_in_as_few_waves_as_can_be()
     {
         Assert.Empty((await AskAsync("rinse", """{"windows":[]}"""))["waves"]!.AsArray());
@@ -132,6 +163,55 @@ public sealed class DeskMixTests(Server server) : IClassFixture<Server>
     [InlineData("rinse", """{"windows":[{"from":-5,"to":4}]}""", "windows[0].from")]
     [InlineData("rinse", """{"windows":[null]}""", "windows[0]")]
     [InlineData("rinse", """{}""", "windows")]
+    [InlineData("schedule", """{}""", "groups")]
+    [InlineData("schedule", """{"groups":[null]}""", "groups[0]")]
+    [InlineData(
+        "schedule",
+        """{"groups":[{"id":"a","panels":0,"minutesEach":1,"fromMinutes":1,"toMinutes":2}]}""",
+        "groups[0].panels"
+    )]
+    [InlineData(
+        "schedule",
+        """{"groups":[{"id":"a","panels":201,"minutesEach":1,"fromMinutes":1,"toMinutes":2}]}""",
+        "groups[0].panels"
+    )]
+    [InlineData(
+        "schedule",
+        """{"groups":[{"id":"a","panels":1,"minutesEach":0,"fromMinutes":1,"toMinutes":2}]}""",
+        "groups[0].minutesEach"
+    )]
+    [InlineData(
+        "schedule",
+        """{"groups":[{"id":"a","panels":1,"minutesEach":1,"fromMinutes":3,"toMinutes":2}]}""",
+        "groups[0].toMinutes"
+    )]
+    [InlineData(
+        "schedule",
+        """{"groups":[{"id":"","panels":1,"minutesEach":1,"fromMinutes":1,"toMinutes":2}]}""",
+        "groups[0].id"
+    )]
+    [InlineData(
+        "schedule",
+        """{"groups":[{"id":"a","panels":1,"minutesEach":1,"fromMinutes":1,"toMinutes":2},{"id":"a","panels":1,"minutesEach":1,"fromMinutes":1,"toMinutes":2}]}""",
+        "groups[1].id"
+    )]
+    [InlineData(
+        "schedule",
+        """{"groups":[{"id":"a","panels":1,"minutesEach":1,"fromMinutes":1,"toMinutes":2,"after":["b"]}]}""",
+        "groups[0].after[0]"
+    )]
+    [InlineData(
+        "schedule",
+        """{"groups":[{"id":"a","panels":1,"minutesEach":1,"fromMinutes":1,"toMinutes":2,"after":["a"]}]}""",
+        "groups[0].after"
+    )]
+    [InlineData(
+        "schedule",
+        """{"groups":[{"id":"a","panels":1,"minutesEach":1,"fromMinutes":1,"toMinutes":2,"after":["b"]},{"id":"b","panels":1,"minutesEach":1,"fromMinutes":1,"toMinutes":2}],"order":"given"}""",
+        "groups[0].after[0]"
+    )]
+    [InlineData("schedule", """{"groups":[],"order":"any"}""", "order")]
+    [InlineData("schedule", """{"groups":[],"waveStart":-1}""", "waveStart")]
     public async Task What_cannot_be_summed_answers_400_by_field(string path, string json, string field)
     {
         var (status, problem) = await http.PostAsync($"/api/desk/{path}", json);

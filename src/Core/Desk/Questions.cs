@@ -1,3 +1,4 @@
+using Wendro.Core.Chair;
 using Wendro.Core.Hair;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
@@ -175,6 +176,41 @@ public sealed record RinseQuestion(IReadOnlyList<RinseWindow> Windows);
 
 /// <summary>The fewest moments that meet every window.</summary>
 public sealed record RinseAnswer(IReadOnlyList<double> Waves, Sentence Why);
+
+/// <summary>Whether groups may be painted in any order or only as they are given.</summary>
+public enum GroupOrder
+{
+    Free,
+    Given,
+}
+
+/// <summary>Panels painted one after another, with the window each must be rinsed in.</summary>
+/// <param name="Id">What it is called.</param>
+/// <param name="Panels">How many panels, from 1.</param>
+/// <param name="MinutesEach">What painting one takes, above 0.</param>
+/// <param name="FromMinutes">Soonest a panel may be rinsed after it was painted.</param>
+/// <param name="ToMinutes">Latest it must be.</param>
+/// <param name="After">Groups painted before it, by id.</param>
+public sealed record ScheduleGroup(
+    string Id,
+    int Panels,
+    [property: Within(0, Minutes.Longest, "minutes")] double MinutesEach,
+    [property: Within(0, Minutes.Longest, "minutes")] double FromMinutes,
+    [property: Within(0, Minutes.Longest, "minutes")] double ToMinutes,
+    IReadOnlyList<string>? After = null
+);
+
+/// <summary>When is what painted and rinsed, with one pair of hands?</summary>
+/// <param name="Groups">Up to 12 groups, 200 panels in all, in their given order.</param>
+/// <param name="Order">Whether that order is kept.</param>
+/// <param name="WaveStart">Minutes from a wave's start until its first panel is rinsed.</param>
+/// <param name="WaveEach">Minutes from one panel of a wave to the next.</param>
+public sealed record ScheduleQuestion(
+    IReadOnlyList<ScheduleGroup> Groups,
+    GroupOrder Order = GroupOrder.Free,
+    [property: Within(0, Minutes.Longest, "minutes")] double WaveStart = ChairProblem.UsualStart,
+    [property: Within(0, Minutes.Longest, "minutes")] double WaveEach = ChairProblem.UsualEach
+);
 
 /// <summary>One strength in the other scale: give one of the two.</summary>
 public sealed record StrengthQuestion(

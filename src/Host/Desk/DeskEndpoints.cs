@@ -1,3 +1,4 @@
+using Wendro.Core.Chair;
 using Wendro.Core.Desk;
 using Wendro.Core.Units;
 using Wendro.Host.Pipeline;
@@ -53,6 +54,12 @@ internal static class DeskEndpoints
         );
         Sum<ToneQuestion, ToneAnswer>(desk, "/tone", "What comes of a toner", DeskSums.Of);
         Sum<RinseQuestion, RinseAnswer>(desk, "/rinse", "The fewest rinse waves that meet every window", DeskSums.Of);
+        Sum<ScheduleQuestion, ChairSchedule>(
+            desk,
+            "/schedule",
+            "When groups are painted and rinsed in waves, with one pair of hands, so that the last wave ends soonest",
+            DeskSums.Of
+        );
         Sum<StrengthQuestion, StrengthAnswer>(desk, "/strength", "Volume and per cent", DeskSums.Of);
         Sum<MassQuestion, MassAnswer>(desk, "/mass", "Grams and ounces", DeskSums.Of);
         Sum<RegrowthQuestion, RegrowthAnswer>(desk, "/regrowth", "Regrowth and months", DeskSums.Of);

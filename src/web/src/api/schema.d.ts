@@ -826,6 +826,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/desk/schedule": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** When groups are painted and rinsed in waves, with one pair of hands, so that the last wave ends soonest */
+        post: operations["PostDeskSchedule"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/desk/strength": {
         parameters: {
             query?: never;
@@ -1376,6 +1393,30 @@ export interface components {
             /** Format: double */
             minutes: number;
         };
+        ChairConflict: {
+            groups: string[];
+            words: components["schemas"]["Sentence"];
+            wordsParts?: null | components["schemas"]["SentencePiece"][];
+        };
+        ChairSchedule: {
+            feasible: boolean;
+            proven: boolean;
+            /** Format: double */
+            lowerBound: number;
+            /** Format: double */
+            endsAt: null | number;
+            order: string[];
+            groups: components["schemas"]["GroupTurn"][];
+            waves: components["schemas"]["ChairWave"][];
+            conflicts: components["schemas"]["ChairConflict"][];
+        };
+        ChairWave: {
+            /** Format: double */
+            startsAt: number;
+            /** Format: double */
+            endsAt: number;
+            panels: components["schemas"]["PanelRinsed"][];
+        };
         ChangedProduct: {
             name: string;
             columns: string[];
@@ -1679,6 +1720,18 @@ export interface components {
             what: string;
             value: string;
             kind: string;
+        };
+        /**
+         * @default free
+         * @enum {unknown}
+         */
+        GroupOrder: "free" | "given";
+        GroupTurn: {
+            id: string;
+            /** Format: double */
+            startsAt: number;
+            /** Format: double */
+            endsAt: number;
         };
         GrownBody: {
             /** Format: double */
@@ -2202,6 +2255,13 @@ export interface components {
             next?: null | components["schemas"]["PanelPaint"];
             liesOn?: components["schemas"]["LiesOn"];
             formula: components["schemas"]["FormulaId"];
+        };
+        PanelRinsed: {
+            group?: string;
+            /** Format: int32 */
+            index?: number;
+            /** Format: double */
+            rinsedAt?: number;
         };
         PanelView: {
             key: components["schemas"]["PanelKey"];
@@ -3018,6 +3078,32 @@ export interface components {
         ScaleState: "live" | "lost" | "overRange";
         /** @enum {unknown} */
         Scalp: "calm" | "irritated" | "broken";
+        ScheduleGroup: {
+            id: string;
+            /** Format: int32 */
+            panels: number;
+            /** Format: double */
+            minutesEach: number;
+            /** Format: double */
+            fromMinutes: number;
+            /** Format: double */
+            toMinutes: number;
+            after?: null | string[];
+        };
+        ScheduleQuestion: {
+            groups: components["schemas"]["ScheduleGroup"][];
+            order?: components["schemas"]["GroupOrder"];
+            /**
+             * Format: double
+             * @default 4
+             */
+            waveStart: number;
+            /**
+             * Format: double
+             * @default 0.5
+             */
+            waveEach: number;
+        };
         Schools: {
             /** @default false */
             frontFirst: boolean;
@@ -5529,6 +5615,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RinseAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    PostDeskSchedule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScheduleQuestion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChairSchedule"];
                 };
             };
             /** @description Bad Request */

@@ -1,4 +1,4 @@
-namespace Wendro.Core.Apply.Chair;
+namespace Wendro.Core.Chair;
 
 /// <summary>A problem as plain numbers, the way a search wants it. Groups are numbered as they are given.</summary>
 internal sealed class ChairCase
@@ -76,12 +76,12 @@ internal sealed class ChairCase
     /// <summary>Least minutes hands need to rinse so many panels.</summary>
     /// <param name="panels">How many.</param>
     /// <param name="isOpen">Whether a wave is under way already.</param>
-    public double LeastRinsing(int panels, bool isOpen)
+    /// <param name="waves">How many more waves there are at least, where there are panels.</param>
+    public double LeastRinsing(int panels, bool isOpen, int waves = 1)
     {
         var each = Math.Min(WaveStart, WaveEach);
-        return panels == 0 ? 0
-            : isOpen ? panels * each
-            : WaveStart + (panels - 1) * each;
+        var more = isOpen ? 0 : Math.Min(waves, panels);
+        return more * WaveStart + (panels - more) * each;
     }
 
     private static double[] Sums(ChairPanel[] panels)

@@ -1,4 +1,4 @@
-namespace Wendro.Core.Apply.Chair;
+namespace Wendro.Core.Chair;
 
 /// <summary>
 /// Groups painted and waves rinsed in some order, each as soon as can be: hands do one thing after another, no panel is
@@ -32,6 +32,14 @@ internal sealed class ChairState
 
     /// <summary>How many panels were rinsed.</summary>
     public int Rinsed { get; private set; }
+
+    /// <summary>Whether a group was ever begun later than could be, lest one of its panels be over.</summary>
+    public bool HasPutOff { get; private set; }
+
+    /// <summary>When the next panel would be rinsed at the soonest, minutes.</summary>
+    /// <param name="inNewWave">In a new wave, or in the one under way.</param>
+    public double NextSlot(bool inNewWave) =>
+        inNewWave ? FreeAt + c.Slot(0) : ops[^1].At + c.Slot(ops[^1].Panels.Count);
 
     /// <summary>Whether a wave is under way.</summary>
     public bool IsInWave => ops.Count > 0 && ops[^1].Group == Wave;
@@ -130,7 +138,8 @@ internal sealed class ChairState
     public bool CanStillBe()
     {
         var (since, last) = (0.0, ops.Count - 1);
-        var first = IsInWave ? ops[last].Panels.Count : 0;
+        // The next panel comes next in the wave under way or, where that is sooner, first in a new one.
+        var next = IsInWave ? c.Slot(ops[last].Panels.Count - 1) + Math.Min(c.WaveEach, c.WaveStart) : c.Slot(0);
         for (var k = last; k >= 0; k--)
         {
             var group = ops[k].Group;
@@ -144,8 +153,9 @@ internal sealed class ChairState
                 continue;
             }
 
-            var (next, end) = (rinsed[group], c.Panels[group].Length - 1);
-            if (IsOver(group, next, since + c.Slot(first)) || IsOver(group, end, since + LeastSlot(first, end - next)))
+            var (panel, end) = (rinsed[group], c.Panels[group].Length - 1);
+            var until = next + (end - panel) * Math.Min(c.WaveEach, c.WaveStart);
+            if (IsOver(group, panel, since + next) || IsOver(group, end, since + until))
             {
                 return false;
             }
@@ -177,8 +187,6 @@ internal sealed class ChairState
 
     private bool IsOver(int group, int panel, double rinsedAfter) =>
         rinsedAfter > c.PaintedAfter[group][panel] + c.Panels[group][panel].To + ChairCase.Eps;
-
-    private double LeastSlot(int first, int more) => c.Slot(first) + more * Math.Min(c.WaveEach, c.WaveStart);
 
     private double[] Times()
     {
@@ -229,6 +237,7 @@ internal sealed class ChairState
                     var painted = ops[opOf[g]];
                     if (latest > painted.At + ChairCase.Eps)
                     {
+                        HasPutOff = true;
                         painted.At = latest;
                         moved = true;
                     }

@@ -1,6 +1,6 @@
 using Wendro.Core.Units;
 
-namespace Wendro.Core.Apply.Chair;
+namespace Wendro.Core.Chair;
 
 /// <summary>What can't be taken of a problem's groups.</summary>
 public static class ChairChecks
@@ -11,17 +11,6 @@ public static class ChairChecks
     public static IEnumerable<Problem> Of(IReadOnlyList<ChairGroup> groups, bool inGivenOrder)
     {
         ArgumentNullException.ThrowIfNull(groups);
-        if (groups.Count > ChairPlanner.MostGroups)
-        {
-            yield return new("groups", $"At most {ChairPlanner.MostGroups} at once.");
-            yield break;
-        }
-
-        if (groups.Sum(g => (long)g.Panels.Count) > ChairPlanner.MostPanels)
-        {
-            yield return new("groups", $"At most {ChairPlanner.MostPanels} panels in all.");
-        }
-
         var first = new Dictionary<string, int>();
         for (var i = 0; i < groups.Count; i++)
         {

@@ -1,6 +1,6 @@
-using Wendro.Core.Apply.Chair;
+using Wendro.Core.Chair;
 
-namespace Wendro.Core.Tests.Apply;
+namespace Wendro.Core.Tests.Chair;
 
 /// <summary>Whether a schedule keeps every rule of the chair, looked at from outside.</summary>
 internal static class ChairCheck

@@ -1,6 +1,6 @@
-using Wendro.Core.Apply.Chair;
+using Wendro.Core.Chair;
 
-namespace Wendro.Core.Tests.Apply;
+namespace Wendro.Core.Tests.Chair;
 
 /// <summary>
 /// An independent way to the same answers: every sequence there is, panels in any order, each sequence's times found by

@@ -1,6 +1,6 @@
 using Wendro.Core.Units;
 
-namespace Wendro.Core.Apply.Chair;
+namespace Wendro.Core.Chair;
 
 /// <summary>One panel at the chair.</summary>
 /// <param name="Minutes">What painting it takes, minutes, above 0.</param>

@@ -1,4 +1,4 @@
-namespace Wendro.Core.Apply.Chair;
+namespace Wendro.Core.Chair;
 
 /// <summary>
 /// The exact search: every order of groups and waves, every way to fill a wave, cut off where nothing better than the
@@ -12,10 +12,15 @@ internal sealed class ChairSearch
     private int tries;
     private int[] bestOrder = [];
 
+    private readonly double[] ready;
+
+    /// <param name="c">The case.</param>
+    /// <param name="mostTries">After so many tries it stops.</param>
     public ChairSearch(ChairCase c, int mostTries)
     {
         (this.c, this.mostTries) = (c, mostTries);
         state = new(c);
+        ready = new double[c.Total];
     }
 
     /// <summary>Steps of the best schedule; null where none was found.</summary>
@@ -28,7 +33,13 @@ internal sealed class ChairSearch
     public int Waves { get; private set; } = int.MaxValue;
 
     /// <summary>Whether nothing was left untried that could be better.</summary>
-    public bool IsWhole => tries < mostTries;
+    public bool IsWhole => tries < mostTries && (c.Total <= SmallPanels || !state.HasPutOff);
+
+    /// <summary>
+    /// Up to so many panels every way to fill a wave is tried. With more, what may be rinsed by then and is over first
+    /// goes first: no other way is better as long as no group has to be begun later for it.
+    /// </summary>
+    public const int SmallPanels = 14;
 
     /// <summary>Takes a schedule made otherwise, where it is better; false where it can't be.</summary>
     public bool Offer(IEnumerable<(int Group, int[] Wave)> steps)
@@ -98,6 +109,7 @@ internal sealed class ChairSearch
 
         // What is over first goes first.
         tried.Sort();
+        var slot = state.NextSlot(inNewWave);
         foreach (var (_, g) in tried)
         {
             if (tries >= mostTries)
@@ -105,13 +117,23 @@ internal sealed class ChairSearch
                 return;
             }
 
+            var isReady = ReadyAt(g, state.RinsedOf(g)) <= slot;
+
             if (state.Rinse(g, inNewWave))
             {
                 Go();
                 state.Undo();
             }
+
+            if (isReady && c.Total > SmallPanels)
+            {
+                return;
+            }
         }
     }
+
+    private double ReadyAt(int group, int panel) =>
+        state.BegunAt(group) + c.PaintedAfter[group][panel] + c.Panels[group][panel].From;
 
     /// <summary>Of two groups with the same window, panels of the one painted first are rinsed first.</summary>
     private bool IsAfterItsLike(int group)
@@ -161,7 +183,7 @@ internal sealed class ChairSearch
 
         var left = c.Total - state.Rinsed;
         least = Math.Max(least, free + painting + c.LeastRinsing(left, state.IsInWave && painting == 0));
-        if (least > EndsAt + ChairCase.Eps)
+        if (least > EndsAt + ChairCase.Eps || Queued(free) > EndsAt + ChairCase.Eps)
         {
             return false;
         }
@@ -173,6 +195,32 @@ internal sealed class ChairSearch
 
         var waves = state.Waves + (left > 0 && (painting > 0 || !state.IsInWave) ? 1 : 0);
         return waves < Waves || (waves == Waves && IsNearerToTheGiven(state.Order, painting > 0));
+    }
+
+    /// <summary>
+    /// The minute before which what is left can't be rinsed: one after another, none before it may be, and what is not
+    /// painted yet as if it were painted next.
+    /// </summary>
+    private double Queued(double free)
+    {
+        var n = 0;
+        for (var g = 0; g < c.Count; g++)
+        {
+            var begun = state.Has(g) ? state.BegunAt(g) : free;
+            for (var i = state.RinsedOf(g); i < c.Panels[g].Length; i++)
+            {
+                ready[n++] = begun + c.PaintedAfter[g][i] + c.Panels[g][i].From;
+            }
+        }
+
+        Array.Sort(ready, 0, n);
+        var (least, each) = (0.0, Math.Min(c.WaveStart, c.WaveEach));
+        for (var j = 0; j < n; j++)
+        {
+            least = Math.Max(least, ready[j] + each * (n - 1 - j));
+        }
+
+        return least;
     }
 
     /// <summary>Whether an order begun is, or may become, nearer to the given one than the best found.</summary>

@@ -1,6 +1,6 @@
 using Wendro.Core.Units;
 
-namespace Wendro.Core.Apply.Chair;
+namespace Wendro.Core.Chair;
 
 /// <summary>Finds the schedule of a chair: least end of the last wave, then fewest waves, then the given order.</summary>
 public static class ChairPlanner
@@ -9,10 +9,9 @@ public static class ChairPlanner
     public const int MostGroups = 12,
         MostPanels = 200;
 
-    /// <summary>Up to so many panels every schedule is tried, so that ties are settled, too.</summary>
-    private const int SmallPanels = 14;
-
-    private const int MostTries = 400_000;
+    /// <summary>Tries where there are few panels; where there are many, panels looked at in all tries.</summary>
+    private const int MostTries = 400_000,
+        MostLooksOfMany = 600_000;
 
     /// <summary>
     /// The best schedule; where it is not proven, the best found, with what none can end before. Deterministic.
@@ -28,11 +27,11 @@ public static class ChairPlanner
 
         var c = new ChairCase(problem);
         var bound = ChairBound.Of(c);
-        var search = Searched(c, bound, MostTries);
+        var search = Searched(c, bound, c.Total <= ChairSearch.SmallPanels ? MostTries : MostLooksOfMany / c.Total);
         var proven = search.IsWhole || search.EndsAt <= bound + 1e-6;
         if (search.Best is not { } best)
         {
-            return new(false, search.IsWhole, bound, null, [], [], [], ChairConflicts.Of(problem, search.IsWhole));
+            return new(false, true, bound, null, [], [], [], ChairConflicts.Of(problem));
         }
 
         var replayed = new ChairState(c);
@@ -58,21 +57,11 @@ public static class ChairPlanner
         );
     }
 
-    /// <summary>Whether any schedule keeps every window; null where that is open.</summary>
-    internal static bool? CanBe(ChairProblem problem, int tries = 40_000)
-    {
-        var c = new ChairCase(problem);
-        var search = Searched(c, double.PositiveInfinity, tries);
-        return search.Best is not null ? true
-            : search.IsWhole ? false
-            : null;
-    }
-
     private static ChairSearch Searched(ChairCase c, double bound, int tries)
     {
         var search = new ChairSearch(c, tries);
         ChairOrders.Improve(c, search, bound);
-        if (c.Total <= SmallPanels || search.EndsAt > bound + 1e-6)
+        if (c.Total <= ChairSearch.SmallPanels || search.EndsAt > bound + 1e-6)
         {
             search.Go();
         }

@@ -1,0 +1,63 @@
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Chair;
+
+/// <summary>
+/// What stands against painting and rinsing all in time. One group can always be rinsed before the next is painted, so
+/// nothing fits only where some group does not fit by itself.
+/// </summary>
+internal static class ChairConflicts
+{
+    private const double MostMinutes = 600;
+
+    /// <summary>The groups that don't fit by themselves, each with what stands against it and what would help.</summary>
+    public static IReadOnlyList<ChairConflict> Of(ChairProblem problem) =>
+        problem
+            .Groups.Where(g => !Fits(problem, g, 0))
+            .Select(g => new ChairConflict([g.Id], Words(problem, g)))
+            .ToArray();
+
+    private static bool Fits(ChairProblem problem, ChairGroup g, double longer)
+    {
+        var alone = problem with
+        {
+            Groups = [g with { After = null, Panels = g.Panels.Select(p => p with { To = p.To + longer }).ToArray() }],
+        };
+        return new ChairDive(new ChairCase(alone)).OneByOne([0], out _) is not null;
+    }
+
+    private static Sentence Words(ChairProblem problem, ChairGroup g)
+    {
+        var (takes, first) = (g.Panels.Sum(p => p.Minutes), g.Panels[0]);
+        var last = first.Minutes + first.To;
+        return last < takes + problem.WaveStart
+            ? (Sentence)(
+                $"{g.Id} takes {takes:0.#} min to paint without a break. Its first panel must be rinsed by minute "
+                + $"{last:0.#}, and no wave reaches it before minute {takes + problem.WaveStart:0.#}. {Help(problem, g)}"
+            )
+            : $"Waves can't follow one another as quickly as the windows of {g.Id} end. {Help(problem, g)}";
+    }
+
+    /// <summary>What would free it: longer windows, or fewer panels at a time.</summary>
+    private static Sentence Help(ChairProblem problem, ChairGroup g)
+    {
+        var (low, high) = (0.0, MostMinutes);
+        if (!Fits(problem, g, high))
+        {
+            return "Longer windows don't help.";
+        }
+
+        while (high - low > 0.01)
+        {
+            var middle = (low + high) / 2;
+            (low, high) = Fits(problem, g, middle) ? (low, middle) : (middle, high);
+        }
+
+        var most = Enumerable
+            .Range(1, g.Panels.Count - 1)
+            .LastOrDefault(n => Fits(problem, g with { Panels = g.Panels.Take(n).ToArray() }, 0));
+        return most > 0
+            ? $"It fits where its panels may stay {high:0.#} min longer, or in groups of up to {most} panels."
+            : $"It fits where its panels may stay {high:0.#} min longer.";
+    }
+}

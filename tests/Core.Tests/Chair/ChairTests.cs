@@ -1,0 +1,187 @@
+using CsCheck;
+using Wendro.Core.Chair;
+
+namespace Wendro.Core.Tests.Chair;
+
+public sealed class ChairTests
+{
+    private static ChairGroup Group(
+        string id,
+        int panels,
+        double each,
+        double from,
+        double to,
+        params string[] after
+    ) => new(id, Enumerable.Repeat(new ChairPanel(each, from, to), panels).ToArray(), after);
+
+    private static Gen<ChairProblem> Small { get; } =
+        from groups in Gen.Int[1, 3]
+        from sizes in Gen.Int[1, 3].Array[groups]
+        from each in Gen.Int[1, 6].Array[groups]
+        from start in Gen.Int[0, 12].Array[groups]
+        from width in Gen.Int[0, 10].Array[groups]
+        from given in Gen.Int[0, 3]
+        from after in Gen.Int[0, 4]
+        from wave in Gen.Int[0, 6]
+        from step in Gen.Int[0, 4]
+        select new ChairProblem(
+            Enumerable
+                .Range(0, groups)
+                .Select(i =>
+                    Group(
+                        $"{(char)('a' + i)}",
+                        groups == 3 ? Math.Min(2, sizes[i]) : sizes[i],
+                        each[i] * 0.5,
+                        start[i],
+                        start[i] + width[i] * 0.75,
+                        after == 0 && i == 0 && groups > 1 && given > 0 ? ["b"] : []
+                    )
+                )
+                .ToArray(),
+            given == 0,
+            wave,
+            step * 0.5
+        );
+
+    [Fact]
+    public void Three_hundred_small_cases_come_out_as_every_sequence_tried_by_hand_does()
+    {
+        var (fits, not) = (0, 0);
+        Small.Sample(
+            problem =>
+            {
+                var found = ChairPlanner.Of(problem);
+                var byHand = ChairByHand.Best(problem);
+                Assert.True(found.Proven);
+                Assert.Equal(byHand is not null, found.Feasible);
+                if (byHand is not { } best)
+                {
+                    Interlocked.Increment(ref not);
+                    Assert.Null(found.EndsAt);
+                    Assert.NotEmpty(found.Conflicts);
+                    return;
+                }
+
+                Interlocked.Increment(ref fits);
+                ChairCheck.Holds(problem, found);
+                Assert.Equal(best.End, found.EndsAt!.Value, 1e-5);
+                Assert.Equal(best.Waves, found.Waves.Count);
+                Assert.Equal(best.Order, string.Concat(found.Order));
+            },
+            iter: 300
+        );
+        Assert.True(fits > 40 && not > 40, $"{fits} fit, {not} don't");
+    }
+
+    private static Gen<ChairProblem> Head { get; } =
+        from groups in Gen.Int[4, 12]
+        from sizes in Gen.Int[3, 16].Array[groups]
+        from each in Gen.Double[0.35, 0.9].Array[groups]
+        from start in Gen.Double[15, 42].Array[groups]
+        from width in Gen.Double[5, 26].Array[groups]
+        from given in Gen.Int[0, 4]
+        select new ChairProblem(
+            Enumerable
+                .Range(0, groups)
+                .Select(i => Group($"{(char)('a' + i)}", sizes[i], each[i], start[i], start[i] + width[i]))
+                .ToArray(),
+            given == 0
+        );
+
+    [Fact]
+    public void A_hundred_heads_end_no_later_than_by_three_plain_rules()
+    {
+        var sooner = 0;
+        Head.Sample(
+            problem =>
+            {
+                var found = ChairPlanner.Of(problem);
+                var plain = PlainRules.Ends(problem).Where(e => !problem.InGivenOrder || e > 0).ToArray();
+                if (problem.InGivenOrder)
+                {
+                    plain = [plain[0], plain[2]];
+                }
+
+                if (found.EndsAt is { } end)
+                {
+                    ChairCheck.Holds(problem, found);
+                    Assert.True(end <= plain.Min() + 1e-6, $"{end} against {plain.Min()}");
+                    Interlocked.Add(ref sooner, end < plain.Min() - 0.01 ? 1 : 0);
+                }
+                else
+                {
+                    Assert.True(double.IsPositiveInfinity(plain.Min()));
+                    Assert.NotEmpty(found.Conflicts);
+                }
+            },
+            iter: 100
+        );
+        Assert.True(sooner > 50, $"{sooner} of a hundred end sooner than by any plain rule");
+    }
+
+    [Fact]
+    public void The_same_question_has_the_same_answer()
+    {
+        Head.Sample(
+            problem =>
+            {
+                var (one, other) = (ChairPlanner.Of(problem), ChairPlanner.Of(problem));
+                Assert.Equal(one.Order, other.Order);
+                Assert.Equal(one.EndsAt, other.EndsAt);
+                Assert.Equal(one.Proven, other.Proven);
+            },
+            iter: 8
+        );
+    }
+
+    [Fact]
+    public void What_is_alike_keeps_the_given_order()
+    {
+        var found = ChairPlanner.Of(
+            new([Group("b", 3, 1, 20, 60), Group("a", 3, 1, 20, 60), Group("c", 3, 1, 20, 60)])
+        );
+        Assert.Equal(["b", "a", "c"], found.Order);
+        Assert.Single(found.Waves);
+        Assert.True(found.Proven);
+    }
+
+    [Fact]
+    public void A_group_that_outlasts_its_own_window_is_told_by_itself()
+    {
+        var found = ChairPlanner.Of(new([Group("short", 20, 1, 5, 10), Group("long", 4, 1, 5, 60)]));
+        Assert.False(found.Feasible);
+        Assert.True(found.Proven);
+        Assert.Null(found.EndsAt);
+        var conflict = Assert.Single(found.Conflicts);
+        Assert.Equal(["short"], conflict.Groups);
+        Assert.Contains("20 min to paint", conflict.Words.ToString(), StringComparison.Ordinal);
+        Assert.Contains("min longer", conflict.Words.ToString(), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void What_fits_group_by_group_fits_somehow_and_what_does_not_fit_names_those_that_don_t()
+    {
+        var fits = ChairPlanner.Of(
+            new([Group("one", 1, 10, 5, 5), Group("two", 1, 10, 5, 5), Group("three", 2, 9, 9, 14)])
+        );
+        Assert.True(fits.Feasible);
+        var not = ChairPlanner.Of(
+            new([Group("one", 1, 2, 3, 4), Group("two", 6, 1, 6, 8, "one"), Group("three", 1, 1, 0, 90)], true, 3, 1.5)
+        );
+        Assert.False(not.Feasible);
+        var conflict = Assert.Single(not.Conflicts);
+        Assert.Equal(["two"], conflict.Groups);
+        Assert.Contains("groups of up to", conflict.Words.ToString(), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Hands_wait_before_a_group_where_its_window_would_end_too_soon()
+    {
+        // The first is not ready before minute 31; what comes second is over three minutes after it may be rinsed.
+        var problem = new ChairProblem([Group("slow", 1, 1, 34, 40), Group("quick", 1, 1, 5, 8)], true, 4, 0.5);
+        var found = ChairPlanner.Of(problem);
+        ChairCheck.Holds(problem, found);
+        Assert.True(found.Groups[1].StartsAt > 20, "the second waits");
+        Assert.Equal(35, found.EndsAt!.Value, 1e-9);
+    }
+}
