@@ -1,6 +1,7 @@
 using System.IO.Compression;
 using System.Text.Json;
 using System.Text.Json.Nodes;
+using Wendro.Core.Apply;
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
 using Wendro.Core.Lift;
@@ -50,6 +51,7 @@ public static class Documents
         [typeof(Formula)] = ("formula", [Reflects]),
         [typeof(Recipe)] = ("recipe", []),
         [typeof(BowlEvent)] = ("weighing", [Adjusting]),
+        [typeof(ServiceFact)] = ("fact of a service", []),
         [typeof(Product)] = ("product", []),
         [typeof(HouseRules)] = ("set of house rules", []),
         [typeof(PlanFile)] = ("plan file", [Steps]),

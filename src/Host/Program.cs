@@ -1,4 +1,5 @@
 using Serilog;
+using Wendro.Host.Apply;
 using Wendro.Host.Consult;
 using Wendro.Host.Day;
 using Wendro.Host.Desk;
@@ -38,6 +39,7 @@ public sealed class Program
         app.MapDesk();
         app.MapShelf();
         app.MapMix();
+        app.MapApply();
         app.MapScale();
         var ran = await RunAsync(app);
         await Log.CloseAndFlushAsync();

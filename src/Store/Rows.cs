@@ -1,3 +1,4 @@
+using Wendro.Core.Apply;
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
 using Wendro.Core.Lift;
@@ -166,6 +167,33 @@ public sealed class TickRow
     public required string Item { get; set; }
 
     public bool IsThere { get; set; }
+
+    public DateTimeOffset At { get; set; }
+}
+
+/// <summary>A service: the plan at the chair. There is one a visit.</summary>
+public sealed class ServiceRow
+{
+    public Guid VisitId { get; set; }
+
+    /// <summary>The plan's revision it was begun with.</summary>
+    public int Revision { get; set; }
+
+    public DateTimeOffset At { get; set; }
+}
+
+/// <summary>Something that happened at the chair. Only ever added.</summary>
+public sealed class ServiceFactRow
+{
+    public Guid VisitId { get; set; }
+
+    /// <summary>From 1, without gaps.</summary>
+    public int Number { get; set; }
+
+    /// <summary>Given by who said it: said twice, it counts once.</summary>
+    public Guid SaidAs { get; set; }
+
+    public required ServiceFact Fact { get; set; }
 
     public DateTimeOffset At { get; set; }
 }

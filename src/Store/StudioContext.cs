@@ -1,6 +1,7 @@
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Design;
 using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
+using Wendro.Core.Apply;
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
 using Wendro.Core.Lift;
@@ -30,6 +31,10 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
     public DbSet<BowlEventRow> BowlEvents => Set<BowlEventRow>();
 
     public DbSet<TickRow> Ticks => Set<TickRow>();
+
+    public DbSet<ServiceRow> Services => Set<ServiceRow>();
+
+    public DbSet<ServiceFactRow> ServiceFacts => Set<ServiceFactRow>();
 
     /// <summary>Options for a data file: write-ahead log and full synchronous writes on every connection.</summary>
     public static DbContextOptions<StudioContext> OptionsFor(string file) =>
@@ -82,6 +87,26 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
             revision.Property(r => r.Label).HasMaxLength(200);
         });
         Mixing(modelBuilder);
+        AtTheChair(modelBuilder);
+    }
+
+    /// <summary>Services and what happened in them.</summary>
+    private static void AtTheChair(ModelBuilder modelBuilder)
+    {
+        modelBuilder.Entity<ServiceRow>(service =>
+        {
+            service.ToTable("Services");
+            service.HasKey(s => s.VisitId);
+            service.HasOne<VisitRow>().WithMany().HasForeignKey(s => s.VisitId).OnDelete(DeleteBehavior.Cascade);
+        });
+        modelBuilder.Entity<ServiceFactRow>(fact =>
+        {
+            fact.ToTable("ServiceFacts");
+            fact.HasKey(f => new { f.VisitId, f.Number });
+            fact.HasIndex(f => new { f.VisitId, f.SaidAs }).IsUnique();
+            fact.HasOne<ServiceRow>().WithMany().HasForeignKey(f => f.VisitId).OnDelete(DeleteBehavior.Cascade);
+            fact.Property(f => f.Fact).HasConversion(AsDocument<ServiceFact>());
+        });
     }
 
     /// <summary>The shelf, and what was mixed.</summary>

@@ -61,6 +61,7 @@ internal static class Setup
         builder.Services.AddSingleton<Studio>();
         builder.Services.AddSingleton<ProductShelf>();
         builder.Services.AddSingleton<Bowls>();
+        builder.Services.AddSingleton<Services>();
         builder.Services.AddSingleton(_ => HeadForm.Usual);
         builder.Services.AddSingleton(_ => new CacheFolder(settings.CacheFolder));
         builder.Services.AddSingleton<IPutAway>(services => services.GetRequiredService<CacheFolder>());
@@ -68,6 +69,7 @@ internal static class Setup
         builder.Services.AddSingleton<Heads>();
         builder.Services.AddSingleton<PlansAtWork>();
         builder.Services.AddSingleton<MixesAtWork>();
+        builder.Services.AddSingleton<ServicesAtWork>();
         builder.Services.AddSingleton<Proposals>();
         builder.Services.AddSingleton<DemoData>();
         builder.Services.AddSingleton<Readiness>();

@@ -196,6 +196,48 @@ namespace Wendro.Store.Migrations
                     b.ToTable("PlanRevisions", (string)null);
                 });
 
+            modelBuilder.Entity("Wendro.Store.ServiceFactRow", b =>
+                {
+                    b.Property<Guid>("VisitId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Number")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateTimeOffset>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Fact")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid>("SaidAs")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("VisitId", "Number");
+
+                    b.HasIndex("VisitId", "SaidAs")
+                        .IsUnique();
+
+                    b.ToTable("ServiceFacts", (string)null);
+                });
+
+            modelBuilder.Entity("Wendro.Store.ServiceRow", b =>
+                {
+                    b.Property<Guid>("VisitId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<DateTimeOffset>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Revision")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("VisitId");
+
+                    b.ToTable("Services", (string)null);
+                });
+
             modelBuilder.Entity("Wendro.Store.StudioRow", b =>
                 {
                     b.Property<int>("Id")
@@ -291,6 +333,24 @@ namespace Wendro.Store.Migrations
                 });
 
             modelBuilder.Entity("Wendro.Store.RevisionRow", b =>
+                {
+                    b.HasOne("Wendro.Store.VisitRow", null)
+                        .WithMany()
+                        .HasForeignKey("VisitId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("Wendro.Store.ServiceFactRow", b =>
+                {
+                    b.HasOne("Wendro.Store.ServiceRow", null)
+                        .WithMany()
+                        .HasForeignKey("VisitId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("Wendro.Store.ServiceRow", b =>
                 {
                     b.HasOne("Wendro.Store.VisitRow", null)
                         .WithMany()

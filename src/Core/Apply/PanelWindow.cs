@@ -1,0 +1,95 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Hair;
+using Wendro.Core.Lift;
+using Wendro.Core.Section;
+using Wendro.Core.Timing;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Apply;
+
+/// <summary>Why a panel must be rinsed by then.</summary>
+public enum EndsBy
+{
+    /// <summary>It would be lighter than wanted.</summary>
+    Level,
+
+    /// <summary>The leaflet allows no longer.</summary>
+    Leaflet,
+
+    /// <summary>It dries and does no more.</summary>
+    Dries,
+}
+
+/// <summary>When a panel may be rinsed, minutes after it was painted.</summary>
+/// <param name="From">Soonest: then it is within the tolerance of what was planned.</param>
+/// <param name="To">Latest.</param>
+/// <param name="By">What ends it.</param>
+/// <param name="Reaches">The level it reaches by then, at most what was planned.</param>
+/// <param name="Target">The level that was planned.</param>
+/// <param name="LimitMinutes">What the leaflet allows, minutes; null where there is none.</param>
+public sealed record PanelWindow(double From, double To, EndsBy By, double Reaches, double Target, double? LimitMinutes)
+{
+    /// <summary>How far from the planned level still counts as met, levels. Trade.</summary>
+    public const double Tolerance = 0.3;
+
+    /// <summary>A colour is left on this much shorter or longer than its minutes, share. Model assumption.</summary>
+    private const double ColourWithin = 0.15;
+
+    /// <summary>The window of what is painted on a panel in a step; null where nothing is.</summary>
+    /// <param name="panel">The panel with its paint.</param>
+    /// <param name="hair">Her hair.</param>
+    /// <param name="step">Which step of the visit, from 0.</param>
+    /// <param name="own">How her hair lifts, where looks have told; null as her profile has it.</param>
+    public static PanelWindow? Of(PlannedPanel panel, HairProfile hair, int step, OwnLift? own = null)
+    {
+        ArgumentNullException.ThrowIfNull(panel);
+        ArgumentNullException.ThrowIfNull(hair);
+        var coats = panel.Coats.Where(c => c.Step == step).ToArray();
+        if (coats.FirstOrDefault(c => !c.Formula.IsDeposit) is not { } light)
+        {
+            return coats.Length == 0 ? null : OfColour(coats[^1]);
+        }
+
+        // What was meant is meant by what was known then; when it is there is told by what is known now.
+        var state = HairState.Of(hair.In(panel.Panel.Key.Zone))[0];
+        var meant = light.LiftingOf(hair, panel.Panel.Key.Zone, state)!;
+        var lifting = own is null ? meant : new Lifting(meant.Case with { Own = own });
+        var target = meant.After(light.Formula.Minutes).Value;
+        var dries = lifting.DriesAtMinutes();
+        var limit = light.Formula.LimitMinutes;
+        var end = Math.Min(dries, limit ?? double.PositiveInfinity);
+        var by = limit < dries ? EndsBy.Leaflet : EndsBy.Dries;
+        if (
+            lifting.MinutesTo(Level.Clamp(target + Tolerance)) is { } over
+            && over < end
+            && target + Tolerance < Level.Lightest
+        )
+        {
+            (end, by) = (over, EndsBy.Level);
+        }
+
+        var from = lifting.MinutesTo(Level.Clamp(target - Tolerance)) ?? end;
+        // What never gets there is rinsed when it does no more.
+        return new(
+            Math.Min(from, end),
+            end,
+            by,
+            Math.Min(target, lifting.After(new(Math.Min(end, Minutes.Longest))).Value),
+            target,
+            limit
+        );
+    }
+
+    private static PanelWindow OfColour(Coat coat)
+    {
+        var minutes = coat.Formula.Minutes.Value;
+        return new(
+            minutes * (1 - ColourWithin),
+            minutes * (1 + ColourWithin),
+            EndsBy.Leaflet,
+            coat.Formula.Deposit!.Level,
+            coat.Formula.Deposit!.Level,
+            null
+        );
+    }
+}

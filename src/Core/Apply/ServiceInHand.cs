@@ -1,0 +1,289 @@
+using System.Collections.Immutable;
+using Wendro.Core.Chair;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Apply;
+
+/// <summary>A fact as it was kept.</summary>
+/// <param name="Number">From 1, without gaps.</param>
+/// <param name="At">When.</param>
+/// <param name="Fact">What happened.</param>
+public sealed record KeptFact(int Number, DateTimeOffset At, ServiceFact Fact);
+
+/// <summary>Where a panel stands.</summary>
+/// <param name="PaintedAt">When it was painted; null while it is not.</param>
+/// <param name="IsSpread">Whether that moment was spread between two taps.</param>
+/// <param name="FreshAt">When it last got a fresh coat.</param>
+/// <param name="IsLeft">Whether it stays natural after all.</param>
+/// <param name="RinsedAt">When it was rinsed; null while it is not.</param>
+/// <param name="By">The number of the fact that painted it.</param>
+public sealed record PanelStand(
+    DateTimeOffset? PaintedAt = null,
+    bool IsSpread = false,
+    DateTimeOffset? FreshAt = null,
+    bool IsLeft = false,
+    DateTimeOffset? RinsedAt = null,
+    int By = 0
+)
+{
+    /// <summary>Whether product works on it.</summary>
+    public bool IsOn => PaintedAt is not null && RinsedAt is null;
+}
+
+/// <summary>What one step of a service has to do.</summary>
+/// <param name="Panels">Its painted panels in working order.</param>
+/// <param name="HasArea">Whether it lays something over an area.</param>
+public sealed record StepToDo(IReadOnlyList<PanelKey> Panels, bool HasArea);
+
+/// <summary>A wave under way.</summary>
+public sealed record WaveInHand(DateTimeOffset BegunAt, IReadOnlyList<PanelKey> Panels);
+
+/// <summary>
+/// A service as it stands: the plan's panels in working order, and all that happened since the client sat down. Pure;
+/// the same facts always give the same service.
+/// </summary>
+public sealed record ServiceInHand
+{
+    private readonly IReadOnlyList<StepToDo> steps;
+
+    private ServiceInHand(IReadOnlyList<StepToDo> steps) => (this.steps, Order) = (steps, steps[0].Panels);
+
+    /// <summary>Which step of the visit is at work, from 0; as many as there are when all is done.</summary>
+    public int Step { get; private init; }
+
+    /// <summary>Whether all steps are washed.</summary>
+    public bool IsDone => Step >= steps.Count;
+
+    /// <summary>Whether the step lays something over an area that is not on yet.</summary>
+    public bool AreaWaits => !IsDone && steps[Step].HasArea && AreaAt is null;
+
+    /// <summary>When what lies over the area was laid; null for nothing.</summary>
+    public DateTimeOffset? AreaAt { get; private init; }
+
+    /// <summary>When it was rinsed.</summary>
+    public DateTimeOffset? AreaRinsedAt { get; private init; }
+
+    /// <summary>Whether product lies over the area.</summary>
+    public bool AreaIsOn => AreaAt is not null && AreaRinsedAt is null;
+
+    /// <summary>Panels as they are worked, those put off at the end.</summary>
+    public IReadOnlyList<PanelKey> Order { get; private init; }
+
+    /// <summary>Where each panel stands; one that is not there waits.</summary>
+    public ImmutableDictionary<PanelKey, PanelStand> Panels { get; private init; } =
+        ImmutableDictionary<PanelKey, PanelStand>.Empty;
+
+    /// <summary>When the client sat down; null while she did not.</summary>
+    public DateTimeOffset? SeatedAt { get; private init; }
+
+    /// <summary>What is ready.</summary>
+    public ImmutableHashSet<Preparation> Ready { get; private init; } = [];
+
+    /// <summary>Bowls and when each was mixed.</summary>
+    public ImmutableDictionary<(FormulaId Formula, int Ordinal), DateTimeOffset> Bowls { get; private init; } =
+        ImmutableDictionary<(FormulaId, int), DateTimeOffset>.Empty;
+
+    /// <summary>Looks in order.</summary>
+    public ImmutableList<(DateTimeOffset At, Looked Look)> Looks { get; private init; } = [];
+
+    /// <summary>What went wrong, in order.</summary>
+    public ImmutableList<(DateTimeOffset At, Marked Mark)> Marks { get; private init; } = [];
+
+    /// <summary>What the client felt last, and since when.</summary>
+    public (DateTimeOffset At, Comfort How)? Felt { get; private init; }
+
+    /// <summary>Since when hands rest; null while they work.</summary>
+    public DateTimeOffset? PausedAt { get; private init; }
+
+    /// <summary>Pairs of hands that paint.</summary>
+    public int Pairs { get; private init; } = 1;
+
+    /// <summary>Since when low heat is on; null while it is off.</summary>
+    public DateTimeOffset? HeatSince { get; private init; }
+
+    /// <summary>The wave under way; null for none.</summary>
+    public WaveInHand? Wave { get; private init; }
+
+    /// <summary>Waves that are over.</summary>
+    public int WavesDone { get; private init; }
+
+    /// <summary>When the step before was washed, dried and read; null for the first.</summary>
+    public DateTimeOffset? WashedAt { get; private init; }
+
+    /// <summary>When hands last did something that painting goes on from.</summary>
+    public DateTimeOffset? HandsSince { get; private init; }
+
+    /// <summary>The last fact that can be taken back by a tap; null for none.</summary>
+    public KeptFact? Last { get; private init; }
+
+    /// <summary>The next panel; null when none waits.</summary>
+    public PanelKey? Next => Waiting.Select(p => (PanelKey?)p).FirstOrDefault();
+
+    /// <summary>Panels that wait, in order.</summary>
+    public IEnumerable<PanelKey> Waiting => Order.Where(p => StandOf(p) is { PaintedAt: null, IsLeft: false });
+
+    /// <summary>Panels product works on, in order.</summary>
+    public IEnumerable<PanelKey> On => Order.Where(p => StandOf(p).IsOn);
+
+    /// <summary>Where a panel stands.</summary>
+    public PanelStand StandOf(PanelKey panel) => Panels.GetValueOrDefault(panel) ?? Untouched;
+
+    private static PanelStand Untouched { get; } = new();
+
+    /// <summary>The service after all that happened.</summary>
+    /// <param name="steps">The steps of the plan, at least one.</param>
+    /// <param name="facts">What happened, in order.</param>
+    public static ServiceInHand Of(IReadOnlyList<StepToDo> steps, IReadOnlyList<KeptFact> facts)
+    {
+        ArgumentNullException.ThrowIfNull(steps);
+        ArgumentNullException.ThrowIfNull(facts);
+        var back = facts.Select(f => f.Fact).OfType<TakenBack>().Select(t => t.Number).ToHashSet();
+        return facts
+            .Where(f => f.Fact is not TakenBack && !back.Contains(f.Number))
+            .Aggregate(new ServiceInHand(steps), (service, f) => service.With(f) with { Last = f });
+    }
+
+    /// <summary>What can't happen now, by field; nothing where it can.</summary>
+    public IReadOnlyList<Problem> Against(ServiceFact fact)
+    {
+        Problem[] On(string words) => [new("fact", words)];
+        return fact switch
+        {
+            Seated when SeatedAt is not null => On("The client sits already."),
+            not Seated and not TakenBack when SeatedAt is null => On("Seat the client first."),
+            Painted p when !Order.Contains(p.Panel) => [new("fact.panel", "The plan paints no such panel.")],
+            Painted p when StandOf(p.Panel).PaintedAt is not null => [new("fact.panel", "It is painted already.")],
+            Painted or PaintedUpTo when Felt?.How == Comfort.Burning && Wave is null => On(
+                "It burns: rinse first. Nothing more is painted."
+            ),
+            PaintedUpTo p when !Waiting.Contains(p.Panel) => [new("fact.panel", "It does not wait to be painted.")],
+            PutOff p when !Waiting.Contains(p.Panel) => [new("fact.panel", "It does not wait to be painted.")],
+            LeftNatural p when !Waiting.Contains(p.Panel) => [new("fact.panel", "It does not wait to be painted.")],
+            Marked m when !Order.Contains(m.Panel) => [new("fact.panel", "The plan paints no such panel.")],
+            Marked { Note.Length: > 200 } => [new("fact.note", "At most 200 letters.")],
+            Recoated r when !StandOf(r.Panel).IsOn => [new("fact.panel", "Nothing works on it.")],
+            Looked l when !StandOf(l.Panel).IsOn => [new("fact.panel", "Nothing works on it.")],
+            Paused when PausedAt is not null => On("Hands rest already."),
+            Resumed when PausedAt is null => On("Hands do not rest."),
+            Hands { Pairs: < 1 or > 2 } => [new("fact.pairs", "1 or 2.")],
+            Heated h when h.On == HeatSince is not null => On(h.On ? "Heat is on already." : "Heat is off already."),
+            WaveBegun when Wave is not null => On("A wave is under way: end it first."),
+            AreaLaid when !AreaWaits => On("Nothing waits to be laid over an area."),
+            WaveBegun { Panels.Count: 0 } when !AreaIsOn => [new("fact.panels", "A wave needs a panel.")],
+            WaveBegun w
+                when w.Panels.FirstOrDefault(p => !StandOf(p).IsOn) is var p && w.Panels.Any(q => !StandOf(q).IsOn) =>
+            [
+                new("fact.panels", $"Nothing works on {p}."),
+            ],
+            WaveBegun w when w.Panels.Distinct().Count() != w.Panels.Count => [new("fact.panels", "Each once.")],
+            WaveEnded when Wave is null => On("No wave is under way."),
+            Washed when this.On.Any() || AreaIsOn || Wave is not null => On(
+                "Something still works on the hair: rinse it first."
+            ),
+            Washed when IsDone => On("All steps are done."),
+            _ => [],
+        };
+    }
+
+    private ServiceInHand With(KeptFact kept)
+    {
+        var at = kept.At;
+        return kept.Fact switch
+        {
+            Seated => this with { SeatedAt = at },
+            Prepared p => this with { Ready = Ready.Add(p.What), HandsSince = at },
+            Mixed m => this with { Bowls = Bowls.SetItem((m.Formula, m.Ordinal), at), HandsSince = at },
+            Painted p => Laid(p.Panel, at, spread: false, kept.Number) with { HandsSince = at },
+            PaintedUpTo p => UpTo(p.Panel, at, kept.Number),
+            PutOff { Now: true } p => this with { Order = [p.Panel, .. Order.Where(o => o != p.Panel)] },
+            PutOff p => this with { Order = [.. Order.Where(o => o != p.Panel), p.Panel] },
+            LeftNatural p => Stand(p.Panel, s => s with { IsLeft = true }),
+            Marked m => this with { Marks = Marks.Add((at, m)) },
+            Recoated r => Stand(r.Panel, s => s with { FreshAt = at }),
+            Heated h => this with { HeatSince = h.On ? at : null },
+            Looked l => (l.Again ? Stand(l.Panel, s => s with { FreshAt = at }) : this) with
+            {
+                Looks = Looks.Add((at, l)),
+            },
+            Apply.Felt f => this with { Felt = (at, f.How) },
+            Paused => this with { PausedAt = at },
+            Resumed => this with { PausedAt = null, HandsSince = at },
+            Hands h => this with { Pairs = h.Pairs },
+            WaveBegun w => this with { Wave = new(at, w.Panels) },
+            WaveEnded w => Rinsed(w, at),
+            Washed => NextStep(at),
+            AreaLaid => this with { AreaAt = at, HandsSince = at },
+            _ => this,
+        };
+    }
+
+    /// <summary>What was done in a step is kept by its facts; the next one begins with all of its own to do.</summary>
+    private ServiceInHand NextStep(DateTimeOffset at) =>
+        this with
+        {
+            Step = Step + 1,
+            Order = Step + 1 < steps.Count ? steps[Step + 1].Panels : [],
+            Panels = ImmutableDictionary<PanelKey, PanelStand>.Empty,
+            AreaAt = null,
+            AreaRinsedAt = null,
+            WashedAt = at,
+            HandsSince = at,
+            HeatSince = null,
+        };
+
+    private ServiceInHand Laid(PanelKey panel, DateTimeOffset at, bool spread, int by) =>
+        Stand(panel, s => s with { PaintedAt = at, FreshAt = at, IsSpread = spread, By = by, IsLeft = false });
+
+    private ServiceInHand Stand(PanelKey panel, Func<PanelStand, PanelStand> change) =>
+        this with
+        {
+            Panels = Panels.SetItem(panel, change(StandOf(panel))),
+        };
+
+    /// <summary>Forgotten taps: their moments lie evenly between the last that hands did and now.</summary>
+    private ServiceInHand UpTo(PanelKey panel, DateTimeOffset at, int by)
+    {
+        var waiting = Waiting.ToList();
+        var those = waiting.Take(waiting.IndexOf(panel) + 1).ToArray();
+        var since = HandsSince ?? SeatedAt ?? at;
+        var service = this;
+        for (var i = 0; i < those.Length; i++)
+        {
+            var moment = since + (at - since) * ((i + 1.0) / those.Length);
+            service = service.Laid(those[i], moment, i < those.Length - 1, by);
+        }
+
+        return service with
+        {
+            HandsSince = at,
+        };
+    }
+
+    /// <summary>Rinsed in the order they were served, the last no later than the wave's end.</summary>
+    private ServiceInHand Rinsed(WaveEnded ended, DateTimeOffset at)
+    {
+        if (Wave is not { } wave)
+        {
+            return this;
+        }
+
+        var not = (ended.Not ?? []).ToHashSet();
+        var service = this;
+        foreach (var (panel, j) in wave.Panels.Where(p => !not.Contains(p)).Select((p, j) => (p, j)))
+        {
+            var slot = wave.BegunAt.AddMinutes(ChairProblem.UsualStart + ChairProblem.UsualEach * j);
+            service = service.Stand(panel, s => s with { RinsedAt = slot < at ? slot : at });
+        }
+
+        return service with
+        {
+            AreaRinsedAt = AreaIsOn && wave.Panels.Count == 0 ? at : AreaRinsedAt,
+            Wave = null,
+            WavesDone = WavesDone + 1,
+            HandsSince = at,
+            // What burned is rinsed: from here on it is asked anew.
+            Felt = Felt is { How: Comfort.Burning } && !service.On.Any() ? (at, Comfort.Nothing) : Felt,
+        };
+    }
+}

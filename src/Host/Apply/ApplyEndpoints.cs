@@ -1,0 +1,115 @@
+using Wendro.Core.Apply;
+using Wendro.Core.Plans;
+using Wendro.Core.Units;
+using Wendro.Host.Pipeline;
+using Wendro.Host.Work;
+using Wendro.Store;
+
+namespace Wendro.Host.Apply;
+
+/// <summary>Something that happened at the chair.</summary>
+/// <param name="After">How many facts had been seen when it was said: of two about one thing the second is asked again.</param>
+/// <param name="Id">Given by who says it, so that said twice it counts once.</param>
+/// <param name="Fact">What happened.</param>
+internal sealed record ServiceHappened(int After, Guid Id, ServiceFact Fact);
+
+/// <summary>Apply: the plan against the clock, and what happens at the chair.</summary>
+internal static class ApplyEndpoints
+{
+    public static void MapApply(this IEndpointRouteBuilder app)
+    {
+        var apply = app.MapVisit("/apply", "Apply");
+
+        apply
+            .MapGet(
+                "",
+                async (AtWork at, ServicesAtWork services, TimeProvider clock, CancellationToken stop) =>
+                    Results.Ok(ApplyView.Of(await services.OfAsync(at, stop), clock.GetUtcNow()))
+            )
+            .Produces<ApplyView>()
+            .WithName("GetApply")
+            .WithSummary("The service as it stands: what is next, what is due, every clock as instants, waves to come");
+
+        apply
+            .MapPost(
+                "/facts",
+                async (
+                    AtWork at,
+                    HttpRequest request,
+                    ServicesAtWork working,
+                    Services services,
+                    TimeProvider clock,
+                    CancellationToken stop
+                ) =>
+                {
+                    var body = await Body.ReadAsync<ServiceHappened>(request);
+                    var before = await working.OfAsync(at, stop);
+                    if (LaysOn(body.Fact) && SafetyAtWork.Stops(at) is { Count: > 0 } stops)
+                    {
+                        throw new StoppedException(stops);
+                    }
+
+                    var steps = ServiceClock.StepsOf(before.Mix);
+                    var told = await services.AddAsync(
+                        at.Visit.Id,
+                        before.Revision,
+                        body.After,
+                        body.Id,
+                        body.Fact,
+                        facts =>
+                            [.. Against(body.Fact, facts, at), .. ServiceInHand.Of(steps, facts).Against(body.Fact)],
+                        stop
+                    );
+                    if (told.Clash is { } clash)
+                    {
+                        return TypedResults.Problem(
+                            statusCode: StatusCodes.Status409Conflict,
+                            title: "Someone else said something of this just now.",
+                            detail: $"{ServiceWords.Of(clash.Fact)}. Look again, then say it once more where it still holds.",
+                            extensions: new Dictionary<string, object?> { ["facts"] = before.Facts.Count }
+                        );
+                    }
+
+                    if (told.Problems.Count > 0)
+                    {
+                        throw new BadInputException(told.Problems);
+                    }
+
+                    return Results.Ok(ApplyView.Of(await working.OfAsync(at, stop), clock.GetUtcNow()));
+                }
+            )
+            .Accepts<ServiceHappened>("application/json")
+            .Produces<ApplyView>()
+            .ProducesValidationProblem()
+            .ProducesProblem(StatusCodes.Status409Conflict)
+            .WithName("PostServiceFact")
+            .WithSummary("Adds what happened at the chair; the server says when. The first, seated, pins the plan");
+    }
+
+    /// <summary>Whether hair gets product by it, or is about to.</summary>
+    private static bool LaysOn(ServiceFact fact) =>
+        fact is Seated or Painted or PaintedUpTo or AreaLaid or Recoated or Heated { On: true };
+
+    /// <summary>What the plan and the other facts say against it.</summary>
+    private static IEnumerable<Problem> Against(ServiceFact fact, IReadOnlyList<KeptFact> facts, AtWork at)
+    {
+        switch (fact)
+        {
+            case TakenBack back when facts.All(f => f.Number != back.Number):
+                yield return new("fact.number", "There is no such fact.");
+                break;
+            case TakenBack back when facts.Any(f => f.Fact is TakenBack b && b.Number == back.Number):
+                yield return new("fact.number", "It was taken back already.");
+                break;
+            case TakenBack back when facts[back.Number - 1].Fact is Seated or TakenBack or Washed or PlanTaken:
+                yield return new("fact.number", "This can't be taken back.");
+                break;
+            case Heated { On: true } when at.Stored.Plan.Formulas.All(f => !f.LowHeat):
+                yield return new("fact.on", "The plan reckons without heat: plan it in the formula first.");
+                break;
+            case PlanTaken plan when plan.Revision != at.Stored.History.Revision:
+                yield return new("fact.revision", "Only the plan as it is now can be taken.");
+                break;
+        }
+    }
+}

@@ -1,0 +1,40 @@
+using Wendro.Core.Apply;
+using Wendro.Core.Plans;
+using Wendro.Store;
+
+namespace Wendro.Host.Work;
+
+/// <summary>A visit at the chair: the pinned plan with its bowls, and what happened.</summary>
+/// <param name="Work">The visit with the plan as it is now.</param>
+/// <param name="Mix">The plan the service goes by; the plan as it is now while none was begun.</param>
+/// <param name="Stored">What was kept; null while no service was begun.</param>
+/// <param name="Service">The service as it stands.</param>
+/// <param name="Revision">The revision it goes by.</param>
+internal sealed record ServiceAtWork(
+    AtWork Work,
+    PlannedMix Mix,
+    StoredService? Stored,
+    ServiceInHand Service,
+    int Revision
+)
+{
+    /// <summary>All that happened, in order.</summary>
+    public IReadOnlyList<KeptFact> Facts => Stored?.Facts ?? [];
+}
+
+/// <summary>Brings the pinned plan and what happened at the chair together.</summary>
+internal sealed class ServicesAtWork(Services services, MixesAtWork mixes, PlansAtWork plans)
+{
+    /// <summary>The service of a visit as it stands.</summary>
+    public async Task<ServiceAtWork> OfAsync(AtWork at, CancellationToken stop)
+    {
+        var stored = await services.OfAsync(at.Visit.Id, stop);
+        var revision = stored?.Revision ?? at.Stored.History.Revision;
+        var head =
+            revision == at.Stored.History.Revision
+                ? at.Head
+                : await plans.AtRevisionAsync(at, revision, stop) ?? at.Head;
+        var mix = (await mixes.OfAsync(at with { Head = head }, stop)).Mix;
+        return new(at, mix, stored, ServiceInHand.Of(ServiceClock.StepsOf(mix), stored?.Facts ?? []), revision);
+    }
+}
