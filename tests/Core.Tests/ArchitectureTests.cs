@@ -41,7 +41,8 @@ public sealed partial class ArchitectureTests
         ],
         ["Chair"] = ["Units"],
         ["Desk"] = ["Units", "Chair", "Hair", "Tone", "Paint", "Section", "Lift", "Care", "Mix", "Timing", "Consult"],
-        ["Visits"] = ["Units", "Hair", "Section", "Blend", "Consult", "Plans", "Mix"],
+        ["Apply"] = ["Units", "Hair", "Head", "Section", "Paint", "Lift", "Blend", "Timing", "Mix", "Plans", "Chair"],
+        ["Visits"] = ["Units", "Apply", "Hair", "Section", "Blend", "Consult", "Plans", "Mix"],
         ["Placement"] = ["Units", "Hair", "Head", "Paint", "Section", "Lift", "Fall", "Blend", "Timing", "Plans"],
         ["Patterns"] = ["Units", "Hair", "Head", "Tone", "Paint", "Section", "Lift", "Blend", "Plans"],
     };
@@ -100,7 +101,7 @@ public sealed partial class ArchitectureTests
         Assert.All(Files(), f => Assert.True(f.Text.Count(c => c == '\n') <= 450, $"{f.Folder}/{f.File} is long"));
 
     [GeneratedRegex(
-        @"(?:using Wendro\.Core\.|(?<![\w.])(?:Wendro\.Core\.)?)(Units|Hair|Head|Tone|Section|Paint|Lift|Care|Fall|Blend|Timing|Mix|Desk|Consult|Plans|Visits|Patterns|Placement|Chair)(?:;|\.[A-Z]\w+)"
+        @"(?:using Wendro\.Core\.|(?<![\w.])(?:Wendro\.Core\.)?)(Units|Hair|Head|Tone|Section|Paint|Lift|Care|Fall|Blend|Timing|Mix|Desk|Consult|Plans|Visits|Patterns|Placement|Chair|Apply)(?:;|\.[A-Z]\w+)"
     )]
     private static partial Regex Uses();
 }

@@ -131,7 +131,7 @@ public sealed record LeftNatural(PanelKey Panel) : ServiceFact
 }
 
 /// <summary>What went wrong at a panel.</summary>
-public enum Mark
+public enum Trouble
 {
     /// <summary>Product came through to the hair below.</summary>
     CameThrough,
@@ -147,7 +147,7 @@ public enum Mark
 /// <param name="Panel">Where.</param>
 /// <param name="What">What.</param>
 /// <param name="Note">More about it, up to 200 letters.</param>
-public sealed record Marked(PanelKey Panel, Mark What, string? Note = null) : ServiceFact
+public sealed record Marked(PanelKey Panel, Trouble What, string? Note = null) : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => string.Empty;

@@ -1,3 +1,4 @@
+using Wendro.Core.Apply;
 using Wendro.Core.Blend;
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
@@ -13,6 +14,7 @@ public enum Stage
     Section,
     Paint,
     Mix,
+    Apply,
 }
 
 /// <summary>
@@ -25,12 +27,14 @@ public static class StagesDone
     /// <param name="consultation">What was asked and answered.</param>
     /// <param name="hair">Her hair.</param>
     /// <param name="mix">The plan and its bowls.</param>
+    /// <param name="service">What happened at the chair; null where nothing did.</param>
     /// <param name="rules">What a plan not begun looks like in this studio.</param>
     /// <param name="now">The time now.</param>
     public static IReadOnlyList<Stage> Of(
         Consultation consultation,
         HairProfile hair,
         PlannedMix mix,
+        ServiceInHand? service,
         HouseRules rules,
         DateTimeOffset now
     )
@@ -45,6 +49,8 @@ public static class StagesDone
                     Stage.Section => IsDivided(mix.Head.Plan, rules),
                     Stage.Paint => IsPainted(mix.Head),
                     Stage.Mix => IsMixed(mix),
+                    // Apply: every step is rinsed, washed and read.
+                    Stage.Apply => service?.IsDone == true,
                 }
             )
             .ToArray();

@@ -5,6 +5,7 @@ using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 using Wendro.Core.Section;
+using Wendro.Core.Tone;
 using Wendro.Core.Units;
 using Wendro.Host.Mix;
 using Wendro.Host.Paint;
@@ -86,6 +87,30 @@ internal sealed record LookView(
     string Why
 );
 
+/// <summary>A lifted level as it looks wiped and moist, and dry: what a look is judged against.</summary>
+/// <param name="Level">The level.</param>
+/// <param name="Moist">Its colour while moist, as hex.</param>
+/// <param name="Dry">Its colour dry.</param>
+internal sealed record LookColour(double Level, string Moist, string Dry)
+{
+    /// <summary>What moist hair keeps of its light. Model assumption: nearly half a level darker.</summary>
+    private const double MoistKeeps = 0.78;
+
+    /// <summary>Levels 2 to 10 by halves.</summary>
+    public static IReadOnlyList<LookColour> All { get; } =
+        Enumerable
+            .Range(4, 17)
+            .Select(h => h / 2.0)
+            .Select(level => new LookColour(level, Hex(level, MoistKeeps), Hex(level, 1)))
+            .ToArray();
+
+    private static string Hex(double level, double keeps)
+    {
+        var (r, g, b) = LevelColours.Lifted(level);
+        return $"#{LevelColours.Encode(r * keeps):x2}{LevelColours.Encode(g * keeps):x2}{LevelColours.Encode(b * keeps):x2}";
+    }
+}
+
 /// <summary>One step of the visit.</summary>
 internal sealed record ChairStep(string Words, bool IsNow, bool IsDone);
 
@@ -129,6 +154,7 @@ internal sealed record ApplyView(
     DateTimeOffset? HeatSince,
     int? LastFact,
     string? LastWords,
+    IReadOnlyList<LookColour> LookColours,
     IReadOnlyList<string> Stops,
     IReadOnlyList<string> Cautions
 )
@@ -205,6 +231,7 @@ internal sealed record ApplyView(
             service.HeatSince,
             service.Last?.Number,
             service.Last is { } last ? ServiceWords.Of(last.Fact) : null,
+            LookColour.All,
             SafetyAtWork.Stops(at.Work),
             PlanCautions.Of(at.Mix.Head)
         );

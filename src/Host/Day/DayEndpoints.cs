@@ -3,6 +3,7 @@ using Wendro.Core.Hair;
 using Wendro.Core.Plans;
 using Wendro.Core.Units;
 using Wendro.Core.Visits;
+using Wendro.Host.Apply;
 using Wendro.Host.Pipeline;
 using Wendro.Host.Work;
 using Wendro.Store;
@@ -38,7 +39,8 @@ internal sealed record Glance(
     int Painted,
     IReadOnlyList<string> Missing,
     double Minutes,
-    IReadOnlyList<Stage> Done
+    IReadOnlyList<Stage> Done,
+    AtChair? Chair
 );
 
 /// <summary>A new client: a name is enough.</summary>
@@ -103,7 +105,11 @@ internal static class DayEndpoints
             .WithSummary("Today's visits in time order");
 
         app.MapVisit("", "Day")
-            .MapGet("/glance", (MixAtWork at) => Results.Ok(Of(at)))
+            .MapGet(
+                "/glance",
+                async (MixAtWork at, ServicesAtWork services, TimeProvider clock, CancellationToken stop) =>
+                    Results.Ok(Of(at, await services.OfAsync(at.Work, stop), clock.GetUtcNow()))
+            )
             .Produces<Glance>()
             .WithName("GetGlance")
             .WithSummary("A plan at a glance: what is still missing");
@@ -216,7 +222,7 @@ internal static class DayEndpoints
             .WithSummary("The hair as read at this visit");
     }
 
-    private static Glance Of(MixAtWork mix)
+    private static Glance Of(MixAtWork mix, ServiceAtWork chair, DateTimeOffset now)
     {
         var (at, bowls) = (mix.Work, mix.Bowls);
         var painted = at.Head.Panels.Count(p => p.Painted is not null);
@@ -230,8 +236,15 @@ internal static class DayEndpoints
         };
         string[] unmixed = painted > 0 && !bowls.Any(b => b.InHand.IsDone) ? ["Not mixed"] : [];
         string[] missing = [.. SafetyAtWork.Missing(at), .. seen, .. unmixed];
-        var done = StagesDone.Of(at.Visit.Consultation, at.Visit.Hair, mix.Mix, mix.Rules, at.Now);
-        return new Glance(at.Head.Panels.Count, painted, missing, mix.Mix.Timeline.Minutes, done);
+        var done = StagesDone.Of(at.Visit.Consultation, at.Visit.Hair, mix.Mix, chair.Service, mix.Rules, at.Now);
+        return new Glance(
+            at.Head.Panels.Count,
+            painted,
+            missing,
+            mix.Mix.Timeline.Minutes,
+            done,
+            AtChair.Of(chair, now)
+        );
     }
 
     private static List<Problem> HairProblems(HairProfile? hair) =>

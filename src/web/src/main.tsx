@@ -7,6 +7,7 @@ import { createRoot } from "react-dom/client";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { Mishap } from "./shell/Mishap";
 import { Queries } from "./shell/Queries";
+import { ApplyScreen } from "./stages/apply/ApplyScreen";
 import { ConsultScreen } from "./stages/consult/ConsultScreen";
 import { Day } from "./stages/day/Day";
 import { Desk } from "./stages/desk/Desk";
@@ -36,6 +37,7 @@ const router = createBrowserRouter([
       { path: "section", element: <SectionScreen />, errorElement: <Mishap /> },
       { path: "paint", element: <PaintScreen />, errorElement: <Mishap /> },
       { path: "mix", element: <MixScreen />, errorElement: <Mishap /> },
+      { path: "apply", element: <ApplyScreen />, errorElement: <Mishap /> },
       { path: "*", element: <Navigate to="../paint" replace /> },
     ],
   },

@@ -1101,6 +1101,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{visit}/apply": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The service as it stands: what is next, what is due, every clock as instants, waves to come */
+        get: operations["GetApply"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/apply/facts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Adds what happened at the chair; the server says when. The first, seated, pins the plan */
+        post: operations["PostServiceFact"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/scale": {
         parameters: {
             query?: never;
@@ -1187,6 +1221,60 @@ export interface components {
             name: string;
             for: string;
         };
+        ApplyView: {
+            /** Format: int32 */
+            revision: number;
+            /** Format: int32 */
+            newerRevision: null | number;
+            /** Format: int32 */
+            facts: number;
+            /** Format: date-time */
+            now: string;
+            clockWasSetBack: boolean;
+            /** Format: date-time */
+            seatedAt: null | string;
+            ready: components["schemas"]["Preparation"][];
+            steps: components["schemas"]["ChairStep"][];
+            areaWaits: boolean;
+            areaIsOn: boolean;
+            /** Format: date-time */
+            areaFromAt: null | string;
+            next: null | components["schemas"]["NextPanel"];
+            waiting: components["schemas"]["PanelKey"][];
+            panels: components["schemas"]["ClockPanel"][];
+            /** Format: double */
+            secondsEach: number;
+            /** Format: double */
+            plannedSecondsEach: number;
+            /** Format: double */
+            aheadMinutes: number;
+            /** Format: int32 */
+            pairs: number;
+            waves: components["schemas"]["WaveToCome"][];
+            wave: null | components["schemas"]["WaveInHand"];
+            /** Format: date-time */
+            waveEndsAt: null | string;
+            /** Format: int32 */
+            wavesDone: number;
+            isInTime: boolean;
+            isProven: boolean;
+            /** Format: date-time */
+            doneAt: null | string;
+            due: components["schemas"]["Due"][];
+            bowls: components["schemas"]["ChairBowl"][];
+            looks: components["schemas"]["LookView"][];
+            comfort: null | components["schemas"]["Comfort"];
+            /** Format: date-time */
+            pausedAt: null | string;
+            /** Format: date-time */
+            heatSince: null | string;
+            /** Format: int32 */
+            lastFact: null | number;
+            lastWords: null | string;
+            lookColours: components["schemas"]["LookColour"][];
+            stops: string[];
+            cautions: string[];
+        };
         Area: {
             zones?: null | components["schemas"]["Zone"][];
             /**
@@ -1204,6 +1292,19 @@ export interface components {
              * @default 1.5
              */
             edgeCm: number;
+        };
+        AtChair: {
+            /** Format: date-time */
+            seatedAt: string;
+            /** Format: int32 */
+            painted: number;
+            /** Format: int32 */
+            waiting: number;
+            /** Format: date-time */
+            dueAt: null | string;
+            due: null | string;
+            /** Format: date-time */
+            doneAt: null | string;
         };
         Band: {
             /** Format: double */
@@ -1393,6 +1494,23 @@ export interface components {
             /** Format: double */
             minutes: number;
         };
+        ChairBowl: {
+            /** Format: int32 */
+            number: number;
+            formula: components["schemas"]["FormulaId"];
+            /** Format: int32 */
+            ordinal: number;
+            /** Format: double */
+            grams: number;
+            /** Format: double */
+            leftGrams: number;
+            /** Format: date-time */
+            mixedAt: null | string;
+            /** Format: date-time */
+            livesUntil: null | string;
+            /** Format: date-time */
+            neededAt: null | string;
+        };
         ChairConflict: {
             groups: string[];
             words: components["schemas"]["Sentence"];
@@ -1410,6 +1528,11 @@ export interface components {
             waves: components["schemas"]["ChairWave"][];
             conflicts: components["schemas"]["ChairConflict"][];
         };
+        ChairStep: {
+            words: string;
+            isNow: boolean;
+            isDone: boolean;
+        };
         ChairWave: {
             /** Format: double */
             startsAt: number;
@@ -1426,6 +1549,26 @@ export interface components {
             id: string;
             name: string;
             about: string;
+        };
+        ClockPanel: {
+            panel: components["schemas"]["PanelKey"];
+            state: string;
+            /** Format: date-time */
+            begunAt: null | string;
+            /** Format: date-time */
+            paintedAt: null | string;
+            isSpread: boolean;
+            /** Format: date-time */
+            fromAt: null | string;
+            /** Format: date-time */
+            toAt: null | string;
+            endsBy: null | components["schemas"]["EndsBy"];
+            /** Format: double */
+            reaches: null | number;
+            /** Format: double */
+            target: null | number;
+            /** Format: date-time */
+            rinsedAt: null | string;
         };
         CoarserCutView: {
             label: components["schemas"]["Sentence"];
@@ -1464,6 +1607,8 @@ export interface components {
             /** Format: double */
             knee: number;
         };
+        /** @enum {unknown} */
+        Comfort: "nothing" | "tingling" | "burning";
         /**
          * @default sound
          * @enum {unknown}
@@ -1590,6 +1735,18 @@ export interface components {
         };
         /** @enum {unknown} */
         Dryness: "soaked" | "damp" | "dry";
+        Due: {
+            kind: components["schemas"]["DueKind"];
+            /** Format: date-time */
+            at: string;
+            title: string;
+            words: components["schemas"]["Sentence"];
+            severity: components["schemas"]["Severity"];
+            panels: components["schemas"]["PanelKey"][];
+            wordsParts?: null | components["schemas"]["SentencePiece"][];
+        };
+        /** @enum {unknown} */
+        DueKind: "burning" | "over" | "wave" | "look" | "bowlEnds" | "mix";
         EditBody: {
             /** Format: int32 */
             baseRevision: number;
@@ -1601,6 +1758,11 @@ export interface components {
             sequence: number;
         };
         /** @enum {unknown} */
+        EndsBy: "level" | "leaflet" | "dries";
+        /**
+         * @default surface
+         * @enum {unknown}
+         */
         Face: "surface" | "underside" | "both";
         /** @enum {unknown} */
         FaceShape: "oval" | "round" | "square" | "long" | "heart";
@@ -1715,6 +1877,7 @@ export interface components {
             /** Format: double */
             minutes: number;
             done: components["schemas"]["Stage"][];
+            chair: null | components["schemas"]["AtChair"];
         };
         Ground: {
             what: string;
@@ -1855,7 +2018,10 @@ export interface components {
          */
         LeftOutBy: "hand" | "reach" | "pattern";
         Level: number;
-        /** @enum {unknown} */
+        /**
+         * @default nothing
+         * @enum {unknown}
+         */
         LiesOn: "nothing" | "film" | "board";
         LiftAnswer: {
             /** Format: double */
@@ -2017,6 +2183,26 @@ export interface components {
         LookBody: {
             wish: components["schemas"]["Wish"];
         };
+        LookColour: {
+            /** Format: double */
+            level: number;
+            moist: string;
+            dry: string;
+        };
+        LookView: {
+            panel: components["schemas"]["PanelKey"];
+            /** Format: double */
+            level: number;
+            even: boolean;
+            state: components["schemas"]["Working"];
+            /** Format: double */
+            minutes: number;
+            /** Format: double */
+            expected: number;
+            /** Format: double */
+            speed: number;
+            why: string;
+        };
         LowerSections: {
             /** Format: double */
             thicknessMm: number;
@@ -2152,6 +2338,16 @@ export interface components {
             hair?: null | components["schemas"]["HairProfile"];
             /** Format: date-time */
             startsAt?: null | string;
+        };
+        NextPanel: {
+            panel: components["schemas"]["PanelView"];
+            title: string;
+            line: components["schemas"]["Sentence"];
+            how: string;
+            then: null | string;
+            /** Format: double */
+            seconds: number;
+            lineParts?: null | components["schemas"]["SentencePiece"][];
         };
         Offers: {
             lighteners: components["schemas"]["LightenerOffer"][];
@@ -2850,6 +3046,11 @@ export interface components {
         /** @enum {unknown} */
         Porosity: "low" | "normal" | "high";
         /** @enum {unknown} */
+        Preparation: "partSet" | "combed" | "soundTried";
+        /**
+         * @default normal
+         * @enum {unknown}
+         */
         Pressure: "normal" | "light" | "firm";
         ProblemDetails: {
             type?: null | string;
@@ -3173,6 +3374,137 @@ export interface components {
             value: null | number;
             unit: null | string;
         };
+        ServiceFact: components["schemas"]["ServiceFactSeated"] | components["schemas"]["ServiceFactPrepared"] | components["schemas"]["ServiceFactMixed"] | components["schemas"]["ServiceFactPainted"] | components["schemas"]["ServiceFactPaintedUpTo"] | components["schemas"]["ServiceFactAreaLaid"] | components["schemas"]["ServiceFactPutOff"] | components["schemas"]["ServiceFactLeftNatural"] | components["schemas"]["ServiceFactMarked"] | components["schemas"]["ServiceFactRecoated"] | components["schemas"]["ServiceFactCovered"] | components["schemas"]["ServiceFactHeated"] | components["schemas"]["ServiceFactLooked"] | components["schemas"]["ServiceFactFelt"] | components["schemas"]["ServiceFactPaused"] | components["schemas"]["ServiceFactResumed"] | components["schemas"]["ServiceFactHands"] | components["schemas"]["ServiceFactWaveBegun"] | components["schemas"]["ServiceFactWaveEnded"] | components["schemas"]["ServiceFactWashed"] | components["schemas"]["ServiceFactPlanTaken"] | components["schemas"]["ServiceFactTakenBack"];
+        ServiceFactAreaLaid: {
+            /** @enum {string} */
+            kind?: "laid";
+        };
+        ServiceFactCovered: {
+            /** @enum {string} */
+            kind?: "covered";
+            zone: components["schemas"]["Zone"];
+            covering: components["schemas"]["Covering"];
+        };
+        ServiceFactFelt: {
+            /** @enum {string} */
+            kind?: "comfort";
+            how: components["schemas"]["Comfort"];
+        };
+        ServiceFactHands: {
+            /** @enum {string} */
+            kind?: "hands";
+            /** Format: int32 */
+            pairs: number;
+        };
+        ServiceFactHeated: {
+            /** @enum {string} */
+            kind?: "heat";
+            on: boolean;
+        };
+        ServiceFactLeftNatural: {
+            /** @enum {string} */
+            kind?: "leftNatural";
+            panel: components["schemas"]["PanelKey"];
+        };
+        ServiceFactLooked: {
+            /** @enum {string} */
+            kind?: "looked";
+            panel: components["schemas"]["PanelKey"];
+            level: components["schemas"]["Level"];
+            /** @default true */
+            even: boolean;
+            state?: components["schemas"]["Working"];
+            /** @default false */
+            scraped: boolean;
+            /** @default true */
+            again: boolean;
+        };
+        ServiceFactMarked: {
+            /** @enum {string} */
+            kind?: "marked";
+            panel: components["schemas"]["PanelKey"];
+            what: components["schemas"]["Trouble"];
+            note?: null | string;
+        };
+        ServiceFactMixed: {
+            /** @enum {string} */
+            kind?: "mixed";
+            formula: components["schemas"]["FormulaId"];
+            /** Format: int32 */
+            ordinal: number;
+        };
+        ServiceFactPainted: {
+            /** @enum {string} */
+            kind?: "painted";
+            panel: components["schemas"]["PanelKey"];
+        };
+        ServiceFactPaintedUpTo: {
+            /** @enum {string} */
+            kind?: "paintedUpTo";
+            panel: components["schemas"]["PanelKey"];
+        };
+        ServiceFactPaused: {
+            /** @enum {string} */
+            kind?: "paused";
+        };
+        ServiceFactPlanTaken: {
+            /** @enum {string} */
+            kind?: "planTaken";
+            /** Format: int32 */
+            revision: number;
+        };
+        ServiceFactPrepared: {
+            /** @enum {string} */
+            kind?: "prepared";
+            what: components["schemas"]["Preparation"];
+        };
+        ServiceFactPutOff: {
+            /** @enum {string} */
+            kind?: "later";
+            panel: components["schemas"]["PanelKey"];
+            /** @default false */
+            now: boolean;
+        };
+        ServiceFactRecoated: {
+            /** @enum {string} */
+            kind?: "recoated";
+            panel: components["schemas"]["PanelKey"];
+        };
+        ServiceFactResumed: {
+            /** @enum {string} */
+            kind?: "resumed";
+        };
+        ServiceFactSeated: {
+            /** @enum {string} */
+            kind?: "seated";
+        };
+        ServiceFactTakenBack: {
+            /** @enum {string} */
+            kind?: "takenBack";
+            /** Format: int32 */
+            number: number;
+        };
+        ServiceFactWashed: {
+            /** @enum {string} */
+            kind?: "washed";
+        };
+        ServiceFactWaveBegun: {
+            /** @enum {string} */
+            kind?: "waveBegun";
+            panels: components["schemas"]["PanelKey"][];
+        };
+        ServiceFactWaveEnded: {
+            /** @enum {string} */
+            kind?: "waveEnded";
+            not?: null | components["schemas"]["PanelKey"][];
+        };
+        ServiceHappened: {
+            /** Format: int32 */
+            after: number;
+            /** Format: uuid */
+            id: string;
+            fact: components["schemas"]["ServiceFact"];
+        };
         Setting: {
             lightener: components["schemas"]["Lightener"];
             /** Format: double */
@@ -3207,7 +3539,10 @@ export interface components {
         ShadeMix: {
             shades: components["schemas"]["Shade"][];
         };
-        /** @enum {unknown} */
+        /**
+         * @default v
+         * @enum {unknown}
+         */
         ShapeKind: "v" | "w" | "u" | "slant" | "spined" | "sawtooth" | "staggered" | "full" | "centre" | "fold" | "scrunch" | "tip" | "reverse" | "melt";
         ShelfPreview: {
             added: string[];
@@ -3225,7 +3560,7 @@ export interface components {
             source: components["schemas"]["Source"];
         };
         /** @enum {unknown} */
-        Stage: "consult" | "section" | "paint" | "mix";
+        Stage: "consult" | "section" | "paint" | "mix" | "apply";
         /** @enum {unknown} */
         Standing: "stop" | "caution" | "ask" | "clear";
         Step: {
@@ -3363,9 +3698,15 @@ export interface components {
         };
         /** @enum {unknown} */
         Styling: "own" | "straight" | "waved";
-        /** @enum {unknown} */
+        /**
+         * @default none
+         * @enum {unknown}
+         */
         Teasing: "none" | "light" | "strong";
-        /** @enum {unknown} */
+        /**
+         * @default taut
+         * @enum {unknown}
+         */
         Tension: "taut" | "slack";
         TimeAnswer: {
             reachable: boolean;
@@ -3439,6 +3780,8 @@ export interface components {
             why: string;
             isThere: boolean;
         };
+        /** @enum {unknown} */
+        Trouble: "cameThrough" | "turnedOver" | "spot";
         Unmet: {
             wish: string;
             /** Format: double */
@@ -3536,6 +3879,20 @@ export interface components {
             weeksBetween: number;
         };
         Volume: number;
+        WaveInHand: {
+            /** Format: date-time */
+            begunAt: string;
+            panels: components["schemas"]["PanelKey"][];
+        };
+        WaveToCome: {
+            /** Format: int32 */
+            number: number;
+            /** Format: date-time */
+            startsAt: string;
+            /** Format: date-time */
+            endsAt: string;
+            panels: components["schemas"]["PanelKey"][];
+        };
         /** @enum {unknown} */
         Wear: "down" | "tiedHigh" | "tiedLow" | "halfUp" | "otherPart" | "tucked" | "sweptBack" | "wet";
         /** @enum {unknown} */
@@ -3581,6 +3938,11 @@ export interface components {
             underneath: boolean;
             endsLevel: components["schemas"]["Level"];
         };
+        /**
+         * @default working
+         * @enum {unknown}
+         */
+        Working: "working" | "done";
         /** @enum {unknown} */
         Zone: "nape" | "lowerBack" | "upperBack" | "crown" | "sideLeft" | "sideRight" | "topLeft" | "topRight" | "fringeLeft" | "fringeRight" | "faceFrameLeft" | "faceFrameRight";
         ZoneHair: {
@@ -6271,6 +6633,90 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetApply: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ApplyView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PostServiceFact: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ServiceHappened"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ApplyView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };

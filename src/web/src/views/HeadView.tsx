@@ -36,6 +36,8 @@ interface Props {
   /** Panel numbers to show for a moment. */
   lit: ReadonlySet<number>;
   litKey: number;
+  /** Whether they stay lit: the panel at work. */
+  staysLit?: boolean;
   /** Where along the hair the lit panels shine: shares of the length. */
   litAlong?: [number, number];
   /** Picks the panel under the finger; with Shift, Ctrl or Cmd besides those picked. */
@@ -103,6 +105,7 @@ export function HeadView(props: Props) {
     panelOf,
     lit,
     litKey,
+    staysLit = false,
     litAlong,
     onPick,
     wiped,
@@ -132,18 +135,19 @@ export function HeadView(props: Props) {
     if (litKey === 0) {
       return;
     }
-    // Shown for a moment only: hair colour is judged without anything laid over it.
+    // Shown for a moment only: hair colour is judged without anything laid over it. At work nothing is judged.
+    const rests = staysLit ? 0.6 : 0;
     setGlow(0.75);
     const started = performance.now();
     const timer = setInterval(() => {
       const left = 1 - (performance.now() - started) / 1300;
-      setGlow(left > 0 ? 0.75 * Math.min(1, left * 2) : 0);
+      setGlow(Math.max(rests, left > 0 ? 0.75 * Math.min(1, left * 2) : 0));
       if (left <= 0) {
         clearInterval(timer);
       }
     }, 60);
     return () => clearInterval(timer);
-  }, [litKey]);
+  }, [litKey, staysLit]);
 
   const image = useMemo(() => (seen ? new ImageData(seen.width, seen.height) : undefined), [seen]);
   const other = useMemo(

@@ -15,6 +15,8 @@ interface Props {
   where: Column;
   along: Column;
   mind: Column;
+  /** Whether what is seen takes more of the width: read from two metres. */
+  wide?: boolean;
   /** How much there is to mind. */
   count?: number;
 }
@@ -28,12 +30,12 @@ const classes = { where: css.mapCol, along: css.stripCol, mind: parts.lookCol } 
  * mind. On a tablet the last three
  * are tabs beside the first, so that the head keeps more than half of the width.
  */
-export function Columns({ seen, count = 0, ...columns }: Props) {
+export function Columns({ seen, wide = false, count = 0, ...columns }: Props) {
   const narrow = useNarrow();
   const [tab, setTab] = useState<(typeof tabs)[number]>("where");
   if (!narrow) {
     return (
-      <main className={css.workspace}>
+      <main className={wide ? `${css.workspace} ${css.wide}` : css.workspace}>
         {seen}
         {tabs.map((t) => (
           <section key={t} className={`${parts.col} ${classes[t]}`} aria-label={columns[t].label}>

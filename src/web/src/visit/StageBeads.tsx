@@ -7,6 +7,7 @@ const stages = [
   { at: "section", name: "Section" },
   { at: "paint", name: "Paint" },
   { at: "mix", name: "Mix" },
+  { at: "apply", name: "Apply" },
 ] as const;
 
 export type Stage = (typeof stages)[number]["at"];

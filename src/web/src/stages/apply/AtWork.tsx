@@ -1,0 +1,279 @@
+import { Button } from "antd";
+import { type ReactNode, useEffect, useMemo, useRef, useState } from "react";
+import { useHotkeys } from "react-hotkeys-hook";
+import parts from "../../style/parts.module.css";
+import { HeadView } from "../../views/HeadView";
+import { said, useUnits } from "../../views/units";
+import { useVisit } from "../../visit/useVisit";
+import css from "./Apply.module.css";
+import { BigStrip } from "./BigStrip";
+import { angleOf, clock, span } from "./times";
+import type { ApplyView, Chair, ServiceFact } from "./useApply";
+
+interface Props {
+  service: ApplyView;
+  chair: Chair;
+  now: number;
+  mirrored: boolean;
+  /** On a tablet: what is due, which never goes into a tab. */
+  due: ReactNode;
+}
+
+/** The head fills the picture. */
+const near = { steps: 1, across: 12, down: 9 };
+
+/** A second press within this time is asked about, ms. */
+const twice = 1000;
+
+/** What comes next, one target the size of a hand, and what may be said of it. */
+export function AtWork({ service, chair, now, mirrored, due }: Props) {
+  const { next, wave } = service;
+  const target = useRef<HTMLButtonElement>(null);
+  const pressed = useRef(Number.NEGATIVE_INFINITY);
+  const [asking, setAsking] = useState(false);
+  const tell = async (fact: ServiceFact) => {
+    setAsking(false);
+    await chair.tell(fact);
+    target.current?.focus();
+  };
+  const act = actOf(service);
+  const press = (sure = false) => {
+    if (!act || chair.busy) {
+      return;
+    }
+    if (!sure && performance.now() - pressed.current < twice) {
+      setAsking(true);
+      return;
+    }
+    pressed.current = performance.now();
+    void tell(act.fact);
+  };
+  useHotkeys("space, enter, pagedown", () => press(), {
+    preventDefault: true,
+    ignoreEventWhen: (e) => e.target instanceof HTMLElement && e.target.closest("[data-own-keys]") !== null,
+  });
+  const at = next?.panel.key;
+  // After each panel the target is in hand again.
+  useEffect(() => {
+    if (at) {
+      target.current?.focus();
+    }
+  }, [at]);
+  const counted = service.panels.filter((p) => p.state !== "left");
+  const done = counted.filter((p) => p.state !== "waits").length;
+  return (
+    <section className={`${parts.col} ${css.work}`} aria-label="Next">
+      {service.steps.length > 0 && (
+        <p className={parts.soft}>
+          {service.steps
+            .map((s) => (s.isNow ? `▸ ${s.words}` : s.isDone ? `✓ ${s.words}` : s.words))
+            .join(" · ")}
+        </p>
+      )}
+      <div className={css.head}>
+        <h2 className={css.where}>{act?.title ?? "All is done"}</h2>
+        {counted.length > 0 && (
+          <span className={css.of}>
+            {done} of {counted.length}
+          </span>
+        )}
+      </div>
+      <Line service={service} />
+      {due}
+      <div className={css.pictures}>
+        <LitHead service={service} mirrored={mirrored} />
+        {next && !wave && <BigStrip panel={next.panel} mirrored={mirrored} />}
+      </div>
+      {service.pausedAt && (
+        <p className={css.warn} role="status">
+          Hands rest since {clock(service.pausedAt)}, {span(now - Date.parse(service.pausedAt))}. Every
+          product works on.
+        </p>
+      )}
+      {asking ? (
+        <div className={css.asking} role="alertdialog" aria-label="Pressed twice">
+          <b>Pressed twice: {act?.title} too?</b>
+          <Button type="primary" onClick={() => press(true)}>
+            Yes
+          </Button>
+          <Button onClick={() => setAsking(false)}>No, once</Button>
+        </div>
+      ) : (
+        <Button
+          ref={target}
+          type="primary"
+          className={css.painted}
+          disabled={!act || act.refused !== undefined}
+          onClick={() => press()}
+        >
+          {act?.label ?? "Done"}
+        </Button>
+      )}
+      {(chair.refused ?? act?.refused) && (
+        <p role="alert" className={css.warn}>
+          {chair.refused ?? act?.refused}
+        </p>
+      )}
+      <Beside service={service} tell={tell} />
+      {next && !wave && (
+        <p className={css.how}>
+          {next.how} {next.then && `Next: ${next.then}.`}
+        </p>
+      )}
+    </section>
+  );
+}
+
+interface Act {
+  title: string;
+  label: string;
+  fact: ServiceFact;
+  refused?: string;
+}
+
+/** What the one target does now. */
+function actOf(service: ApplyView): Act | undefined {
+  const { next, wave } = service;
+  const burning = service.comfort === "burning";
+  if (wave) {
+    return { title: "Rinsing", label: "Wave rinsed", fact: { kind: "waveEnded", not: null } };
+  }
+  if (burning) {
+    const on = service.panels.filter((p) => p.state === "on").map((p) => p.panel);
+    return on.length > 0 || service.areaIsOn
+      ? { title: "Burning: rinse now", label: "Rinsing all now", fact: { kind: "waveBegun", panels: on } }
+      : undefined;
+  }
+  if (!service.ready.includes("partSet")) {
+    return {
+      title: "Set the part",
+      label: "Part is set",
+      fact: { kind: "prepared", what: "partSet" },
+    };
+  }
+  if (!service.ready.includes("combed")) {
+    return { title: "Comb it through", label: "Combed", fact: { kind: "prepared", what: "combed" } };
+  }
+  if (service.areaWaits) {
+    const step = service.steps.find((s) => s.isNow);
+    return { title: `Lay it on: ${step?.words ?? ""}`, label: "All of it is on", fact: { kind: "laid" } };
+  }
+  const bowl = service.bowls.find((b) => b.neededAt && !b.mixedAt);
+  if (
+    next &&
+    bowl &&
+    Date.parse(bowl.neededAt ?? "") <= Date.parse(service.now) + 240_000 &&
+    isFor(service, bowl.number)
+  ) {
+    return {
+      title: `Mix bowl ${bowl.number}`,
+      label: `Bowl ${bowl.number} is mixed`,
+      fact: { kind: "mixed", formula: bowl.formula, ordinal: bowl.ordinal },
+    };
+  }
+  if (next) {
+    return { title: next.title, label: "Painted", fact: { kind: "painted", panel: next.panel.key } };
+  }
+  const on = service.panels.some((p) => p.state === "on") || service.areaIsOn;
+  if (on) {
+    const coming = service.waves[0];
+    return {
+      title: coming ? `Rinse ${coming.number} at ${clock(coming.startsAt)}` : "Rinse",
+      label: "Begin the rinse",
+      fact: { kind: "waveBegun", panels: coming?.panels ?? [] },
+    };
+  }
+  return service.doneAt || service.panels.length > 0
+    ? { title: "Wash, dry to damp, read", label: "Washed and read", fact: { kind: "washed" } }
+    : undefined;
+}
+
+/** Whether the next panel is painted from a bowl. */
+const isFor = (service: ApplyView, number: number): boolean =>
+  service.next?.line.includes(`bowl ${number}`) === true;
+
+function Line({ service }: { service: ApplyView }) {
+  const units = useUnits();
+  const { next, wave } = service;
+  if (wave) {
+    const places = new Set(wave.panels.map((p) => p.split("/")[0]));
+    return (
+      <p className={css.line}>
+        {wave.panels.length} panels, {places.size} {places.size === 1 ? "zone" : "zones"}
+        {service.waveEndsAt ? ` · about until ${clock(service.waveEndsAt)}` : ""}
+      </p>
+    );
+  }
+  return <p className={css.line}>{next ? said(next.lineParts, units) : ""}</p>;
+}
+
+/** The head with the panel lit, what lies over it pinned up. */
+function LitHead({ service, mirrored }: { service: ApplyView; mirrored: boolean }) {
+  const { visit, work, colours, hairKey, wear } = useVisit();
+  const { plan, setMoment } = work;
+  useEffect(() => setMoment("before"), [setMoment]);
+  const key = service.wave ? undefined : service.next?.panel.key;
+  const keys = service.wave?.panels;
+  const lit = useMemo(() => {
+    const those = new Set(keys ?? (key ? [key] : []));
+    return new Set(plan.panels.flatMap((p, i) => (those.has(p.key) ? [i] : [])));
+  }, [plan.panels, keys, key]);
+  const angle = angleOf((key ?? keys?.[0] ?? "nape").split("/")[0]);
+  const [turnedTo, setTurnedTo] = useState<{ key: string | undefined; angle: number }>();
+  return (
+    <div className={mirrored ? `${css.lit} ${css.mirrored}` : css.lit}>
+      <HeadView
+        visit={visit}
+        hairKey={hairKey}
+        wear={wear}
+        angle={turnedTo?.key === key && turnedTo ? turnedTo.angle : angle}
+        onAngle={(to) => setTurnedTo({ key, angle: to })}
+        closer={near}
+        hair={work.shown}
+        colours={colours}
+        panelOf={work.panelOf}
+        lit={lit}
+        litKey={lit.size === 0 ? 0 : [...lit][0] + 1}
+        staysLit
+        pinned={key ? `open=${key}` : ""}
+        onPick={() => {}}
+        plain
+      />
+    </div>
+  );
+}
+
+/** Small taps beside the large one. */
+function Beside({ service, tell }: { service: ApplyView; tell(fact: ServiceFact): void }) {
+  const { next, wave, lastFact } = service;
+  const panel = next?.panel.key;
+  const painted = service.panels.filter((p) => p.state === "on").map((p) => p.panel);
+  const last = painted.length > 0 ? painted[painted.length - 1] : undefined;
+  return (
+    <div className={css.beside}>
+      <Button
+        disabled={lastFact == null || service.facts < 2}
+        title={service.lastWords ?? undefined}
+        aria-label={service.lastWords ? `Undo: ${service.lastWords}` : "Undo"}
+        onClick={() => lastFact != null && tell({ kind: "takenBack", number: lastFact })}
+      >
+        Undo last
+      </Button>
+      {!wave && panel && (
+        <>
+          <Button onClick={() => tell({ kind: "later", panel, now: false })}>Later</Button>
+          <Button onClick={() => tell({ kind: "leftNatural", panel })}>Leave natural</Button>
+        </>
+      )}
+      <Button
+        disabled={!last}
+        onClick={() => last && tell({ kind: "marked", panel: last, what: "cameThrough", note: null })}
+      >
+        It came through
+      </Button>
+      <Button onClick={() => tell({ kind: service.pausedAt ? "resumed" : "paused" })}>
+        {service.pausedAt ? "Go on" : "Pause"}
+      </Button>
+    </div>
+  );
+}

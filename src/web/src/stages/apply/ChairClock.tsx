@@ -1,0 +1,206 @@
+import type { Zone } from "../../api/client";
+import parts from "../../style/parts.module.css";
+import { tokens } from "../../style/tokens";
+import { zoneWords } from "../../views/words";
+import css from "./Apply.module.css";
+import { clock } from "./times";
+import type { ApplyView } from "./useApply";
+
+const top = 16;
+const high = 590;
+const left = 46;
+const wide = 208;
+
+interface Bar {
+  zone: Zone;
+  begun: number;
+  painted: number;
+  done: number;
+  from: number;
+  to: number;
+  rinsed: boolean;
+}
+
+/** Zones in the order they are worked, each as one bar. */
+function barsOf(service: ApplyView, now: number): Bar[] {
+  const bars: Bar[] = [];
+  for (const p of service.panels) {
+    if (!p.begunAt || !p.paintedAt || !p.fromAt || !p.toAt) {
+      continue;
+    }
+    const zone = p.panel.split("/")[0] as Zone;
+    const [begun, painted, from, to] = [p.begunAt, p.paintedAt, p.fromAt, p.toAt].map((t) => Date.parse(t));
+    const isPainted = p.state !== "waits";
+    const bar = bars.find((b) => b.zone === zone);
+    if (bar) {
+      bar.begun = Math.min(bar.begun, begun);
+      bar.painted = Math.max(bar.painted, painted);
+      bar.done = isPainted ? Math.max(bar.done, Math.min(painted, now)) : bar.done;
+      bar.from = Math.max(bar.from, from);
+      bar.to = Math.min(bar.to, to);
+      bar.rinsed = bar.rinsed && p.state === "rinsed";
+    } else {
+      bars.push({
+        zone,
+        begun,
+        painted,
+        done: isPainted ? Math.min(painted, now) : begun,
+        from,
+        to,
+        rinsed: p.state === "rinsed",
+      });
+    }
+  }
+  return bars;
+}
+
+/** The clock: filled where painted, dashed where it may be rinsed, a line for each wave and for now. */
+export function ChairClock({ service, now }: { service: ApplyView; now: number }) {
+  const bars = barsOf(service, now);
+  if (bars.length === 0) {
+    return <p className={parts.calm}>Nothing is on the clock.</p>;
+  }
+  const begin = Math.min(now, ...bars.map((b) => b.begun), Date.parse(service.seatedAt ?? service.now));
+  const end = Math.max(
+    ...bars.map((b) => Math.max(b.painted, b.to, b.from)),
+    Date.parse(service.doneAt ?? service.now),
+  );
+  const y = (t: number) => top + ((t - begin) / (end - begin)) * (high - top - 12);
+  const step = (end - begin > 150 * 60_000 ? 30 : 20) * 60_000;
+  const ticks = [];
+  for (let t = Math.ceil(begin / step) * step; t < end; t += step) {
+    ticks.push(t);
+  }
+  const lane = (wide - left - 4) / bars.length;
+  const bar = Math.min(18, lane - 3);
+  const waves = service.waves;
+  return (
+    <>
+      <div className={parts.title}>
+        <h2>Clock</h2>
+        <span>{waves.length === 1 ? "one rinse" : waves.length > 0 ? `${waves.length} rinses` : ""}</span>
+      </div>
+      <svg
+        className={css.clock}
+        viewBox={`0 0 ${wide} ${high}`}
+        role="img"
+        aria-label={wordsOf(bars, service)}
+      >
+        {ticks.map((t) => (
+          <g key={t}>
+            <line x1={left - 4} x2={wide} y1={y(t)} y2={y(t)} stroke={tokens.line} />
+            <text x={left - 8} y={y(t) + 4} textAnchor="end" className={css.tick}>
+              {clock(t)}
+            </text>
+          </g>
+        ))}
+        {bars.map((b, i) => {
+          const x = left + i * lane + (lane - bar) / 2;
+          const [from, to] = b.from <= b.to ? [b.from, b.to] : [b.to, b.from];
+          return (
+            <g key={b.zone}>
+              <rect
+                x={x + bar / 2 - 2.5}
+                width="5"
+                y={y(b.painted)}
+                height={Math.max(0, y(from) - y(b.painted))}
+                fill={tokens.accentMid}
+              />
+              <rect
+                x={x}
+                width={bar}
+                y={y(b.begun)}
+                height={Math.max(3, y(b.painted) - y(b.begun))}
+                rx="4"
+                fill={tokens.white}
+                stroke={tokens.accent}
+                strokeWidth="1.5"
+              />
+              {b.done > b.begun && (
+                <rect
+                  x={x}
+                  width={bar}
+                  y={y(b.begun)}
+                  height={Math.max(3, y(b.done) - y(b.begun))}
+                  rx="4"
+                  fill={tokens.accent}
+                />
+              )}
+              {b.rinsed ? (
+                <text x={x + bar / 2} y={y(from) + 12} textAnchor="middle" className={css.tick}>
+                  ✓
+                </text>
+              ) : (
+                <rect
+                  x={x}
+                  width={bar}
+                  y={y(from)}
+                  height={Math.max(4, y(to) - y(from))}
+                  rx="4"
+                  fill="none"
+                  stroke={b.from <= b.to ? tokens.good : tokens.alarm}
+                  strokeWidth="2"
+                  strokeDasharray="4 3"
+                />
+              )}
+              <text
+                className={css.lane}
+                transform={`translate(${x + bar / 2 + 3} ${Math.min(high - 4, y(Math.max(from, to)) + 6)}) rotate(90)`}
+              >
+                {short(b.zone)}
+              </text>
+            </g>
+          );
+        })}
+        {waves.map((w) => (
+          <g key={w.number}>
+            <line
+              x1={left}
+              x2={wide}
+              y1={y(Date.parse(w.startsAt))}
+              y2={y(Date.parse(w.startsAt))}
+              stroke={tokens.good}
+              strokeWidth="1.5"
+              strokeDasharray="5 4"
+            />
+            <rect
+              x={wide - 54}
+              y={y(Date.parse(w.startsAt)) - 10}
+              width="54"
+              height="20"
+              rx="10"
+              fill={tokens.good}
+            />
+            <text x={wide - 27} y={y(Date.parse(w.startsAt)) + 4} textAnchor="middle" className={css.pill}>
+              rinse {w.number}
+            </text>
+          </g>
+        ))}
+        <line x1={left - 8} x2={wide} y1={y(now)} y2={y(now)} stroke={tokens.ink} strokeWidth="2" />
+        <rect x="0" y={y(now) - 10} width="44" height="20" rx="10" fill={tokens.ink} />
+        <text x="22" y={y(now) + 4} textAnchor="middle" className={css.pill}>
+          {clock(now)}
+        </text>
+      </svg>
+      <p className={parts.soft}>
+        Filled: painted. Dashed: when it may be rinsed
+        {bars.some((b) => b.from > b.to) ? "; red: not all of a zone at once" : ""}.
+        {service.isProven && waves.length > 0 ? " No other waves end sooner." : ""}
+      </p>
+    </>
+  );
+}
+
+const short = (zone: Zone) =>
+  zoneWords(zone)
+    .replace("face frame", "face")
+    .replace(/\b(left|right)\b/, (side) => side[0]);
+
+const wordsOf = (bars: Bar[], service: ApplyView) =>
+  [
+    ...bars.map(
+      (b) =>
+        `${zoneWords(b.zone)}: painted by ${clock(b.painted)}, rinsed ${clock(b.from)} to ${clock(b.to)}`,
+    ),
+    ...service.waves.map((w) => `rinse ${w.number} at ${clock(w.startsAt)}`),
+  ].join("; ");

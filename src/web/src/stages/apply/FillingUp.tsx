@@ -1,0 +1,171 @@
+import { Button } from "antd";
+import { useState } from "react";
+import parts from "../../style/parts.module.css";
+import { tokens } from "../../style/tokens";
+import { mapBox, pathOf } from "../../views/CrownMap";
+import { quantity, useUnits } from "../../views/units";
+import { useVisit } from "../../visit/useVisit";
+import css from "./Apply.module.css";
+import { clock, minutes } from "./times";
+import type { ApplyView, ServiceFact } from "./useApply";
+
+interface Props {
+  service: ApplyView;
+  now: number;
+  tell(fact: ServiceFact): Promise<boolean>;
+  mirrored: boolean;
+  onMirrored(on: boolean): void;
+}
+
+const fills: Record<string, string> = {
+  waits: tokens.white,
+  on: tokens.accent,
+  inWave: tokens.accentMid,
+  rinsed: tokens.accentSoft,
+  left: tokens.track,
+};
+
+/** The crown map filling up, the bowls, the pace; a panel touched there can be said of. */
+export function FillingUp({ service, now, tell, mirrored, onMirrored }: Props) {
+  const { work } = useVisit();
+  const units = useUnits();
+  const { plan } = work;
+  const [picked, setPicked] = useState<string>();
+  const states = new Map(service.panels.map((p) => [p.panel as string, p]));
+  const waits = service.waiting.length;
+  const stand = picked ? states.get(picked) : undefined;
+  const words = plan.panels.find((p) => p.key === picked)?.words;
+  const say = (fact: ServiceFact) => {
+    setPicked(undefined);
+    void tell(fact);
+  };
+  const ahead = Math.round(service.aheadMinutes);
+  return (
+    <>
+      <div className={parts.title}>
+        <h2>Head</h2>
+        <span>
+          {waits > 0
+            ? `${waits} to go · ${Math.round((waits * service.secondsEach) / 60)} min`
+            : "all painted"}
+        </span>
+      </div>
+      <svg
+        className={mirrored ? `${css.map} ${css.mirrored}` : css.map}
+        viewBox={mapBox}
+        role="group"
+        aria-label="Crown map filling up"
+      >
+        <path
+          d={`${pathOf(plan.scalpOutline)}Z`}
+          fill={tokens.track}
+          stroke={tokens.edge}
+          strokeWidth="0.2"
+        />
+        {plan.panels.map((p) => {
+          const state = states.get(p.key)?.state;
+          const isNext = p.key === service.next?.panel.key;
+          return (
+            <path
+              key={p.key}
+              d={`${p.outlines.map((o) => pathOf(o)).join("Z")}Z`}
+              fill={state ? fills[state] : "none"}
+              stroke={isNext || p.key === picked ? tokens.ink : tokens.edge}
+              strokeWidth={isNext || p.key === picked ? 0.55 : 0.12}
+              role="button"
+              tabIndex={-1}
+              aria-label={`${p.words}: ${state ?? "not painted"}`}
+              onClick={() => setPicked(state ? p.key : undefined)}
+            />
+          );
+        })}
+        <path d={pathOf(plan.partLine)} fill="none" stroke={tokens.ink} strokeWidth="0.3" />
+      </svg>
+      {stand && picked ? (
+        <div className={css.picked} role="group" aria-label={words} data-own-keys>
+          <b>{words}</b>
+          <div className={parts.row}>
+            {stand.state === "waits" && (
+              <>
+                <Button onClick={() => say({ kind: "paintedUpTo", panel: picked })}>
+                  Painted up to here
+                </Button>
+                <Button onClick={() => say({ kind: "later", panel: picked, now: true })}>This one now</Button>
+                <Button onClick={() => say({ kind: "painted", panel: picked })}>Painted</Button>
+              </>
+            )}
+            {stand.state === "on" && (
+              <>
+                <Button onClick={() => say({ kind: "recoated", panel: picked })}>Painted again</Button>
+                <Button
+                  onClick={() => say({ kind: "marked", panel: picked, what: "turnedOver", note: null })}
+                >
+                  It turned over
+                </Button>
+                <Button onClick={() => say({ kind: "marked", panel: picked, what: "spot", note: null })}>
+                  A spot here
+                </Button>
+              </>
+            )}
+            <Button type="text" onClick={() => setPicked(undefined)}>
+              Close
+            </Button>
+          </div>
+          {stand.fromAt && stand.toAt && stand.state !== "rinsed" && (
+            <p className={parts.soft}>
+              {stand.isSpread && "Its moment was spread between two taps. "}
+              May be rinsed {clock(stand.fromAt)} to {clock(stand.toAt)}, level {stand.reaches?.toFixed(1)} of{" "}
+              {stand.target?.toFixed(1)}.
+            </p>
+          )}
+        </div>
+      ) : (
+        <dl className={css.facts}>
+          <div>
+            <dt>Hand</dt>
+            <dd>
+              {Math.round(service.secondsEach)} s a panel
+              {Math.abs(service.secondsEach - service.plannedSecondsEach) < 3 && service.pairs === 1
+                ? " · as planned"
+                : ""}
+            </dd>
+          </div>
+          {service.bowls
+            .filter((b) => b.neededAt || (b.livesUntil && Date.parse(b.livesUntil) > now && b.leftGrams > 0))
+            .slice(0, 3)
+            .map((b) => (
+              <div key={b.number}>
+                <dt>Bowl {b.number}</dt>
+                <dd>
+                  {b.livesUntil
+                    ? `${minutes(now, Date.parse(b.livesUntil))} min · ${quantity(b.leftGrams, "g", units, 0)} to paint`
+                    : b.neededAt
+                      ? `mix by ${clock(b.neededAt)}`
+                      : ""}
+                </dd>
+              </div>
+            ))}
+          {service.seatedAt && (
+            <div>
+              <dt>{ahead >= 0 ? "Ahead" : "Behind"}</dt>
+              <dd>{Math.abs(ahead)} min</dd>
+            </div>
+          )}
+        </dl>
+      )}
+      <div className={parts.row}>
+        <Button aria-pressed={mirrored} onClick={() => onMirrored(!mirrored)}>
+          As in the mirror
+        </Button>
+        {service.seatedAt && (
+          <Button
+            aria-pressed={service.pairs === 2}
+            onClick={() => void tell({ kind: "hands", pairs: service.pairs === 2 ? 1 : 2 })}
+          >
+            Second pair of hands
+          </Button>
+        )}
+      </div>
+    </>
+  );
+}

@@ -1,0 +1,102 @@
+import { Button } from "antd";
+import { said, useUnits } from "../../views/units";
+import css from "./Apply.module.css";
+import { LookSheet } from "./LookSheet";
+import { clock, span } from "./times";
+import type { ApplyView, Due, ServiceFact } from "./useApply";
+
+interface Props {
+  service: ApplyView;
+  now: number;
+  looking: string | undefined;
+  onLooking(panel: string | undefined): void;
+  tell(fact: ServiceFact): Promise<boolean>;
+  large: boolean;
+}
+
+/** What is due next, as one number readable from across the room; where it burns, that and nothing else. */
+export function NextDue({ service, now, looking, onLooking, tell, large }: Props) {
+  const units = useUnits();
+  if (!service.seatedAt) {
+    return null;
+  }
+  const burning = service.due.find((d) => d.kind === "burning");
+  if (burning) {
+    return (
+      <div className={css.burning} role="alert">
+        <h3>▲ {burning.title}</h3>
+        <p>{said(burning.wordsParts, units)}</p>
+        {!service.wave && service.panels.every((p) => p.state !== "on") && (
+          <Button onClick={() => void tell({ kind: "comfort", how: "nothing" })}>It no longer burns</Button>
+        )}
+      </div>
+    );
+  }
+  if (looking) {
+    return (
+      <LookSheet
+        service={service}
+        panel={looking}
+        onDone={async (fact) => {
+          if (!fact || (await tell(fact))) {
+            onLooking(undefined);
+          }
+        }}
+      />
+    );
+  }
+  const [first] = service.due;
+  if (!first) {
+    return <p className={css.nothing}>Nothing is due.</p>;
+  }
+  const left = Date.parse(first.at) - now;
+  const look = service.due.find((d) => d.kind === "look");
+  return (
+    <div className={css.due} data-severity={left <= 0 ? first.severity : undefined}>
+      <h3>
+        <span aria-hidden="true">{marks[first.kind]}</span> {first.title} {left > 0 ? "in" : "since"}
+      </h3>
+      <p
+        className={large ? css.count : `${css.count} ${css.small}`}
+        role="timer"
+        aria-label={`${first.title} ${left > 0 ? "in" : "since"}`}
+      >
+        {span(left)}
+      </p>
+      <p>{said(first.wordsParts, units)}</p>
+      {first.kind === "wave" && (
+        <Button
+          block
+          className={css.big}
+          onClick={() => void tell({ kind: "waveBegun", panels: first.panels })}
+        >
+          Begin the rinse
+        </Button>
+      )}
+      {look && (
+        <Button block className={css.big} onClick={() => onLooking(look.panels[0])}>
+          Look now
+        </Button>
+      )}
+      {service.due.length > 1 && (
+        <ul className={css.then}>
+          {service.due.slice(1, large ? 4 : 2).map((d) => (
+            <li key={`${d.kind} ${d.at}`}>
+              <span aria-hidden="true">{marks[d.kind]}</span> {d.title} <b>{clock(d.at)}</b>
+            </li>
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+/** Kinds told apart by shape. */
+const marks: Record<Due["kind"], string> = {
+  burning: "▲",
+  over: "▲",
+  wave: "≈",
+  look: "◎",
+  bowlEnds: "◗",
+  mix: "◖",
+};

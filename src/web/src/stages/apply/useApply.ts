@@ -1,0 +1,89 @@
+import { useIsMutating, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useEffect, useState } from "react";
+import { api, type Schemas } from "../../api/client";
+import { given, Refused, Unreachable } from "../../api/given";
+
+export type ApplyView = Schemas["ApplyView"];
+export type ServiceFact = Schemas["ServiceFact"];
+export type Due = Schemas["Due"];
+
+export interface Chair {
+  service: ApplyView | undefined;
+  problem: string | undefined;
+  busy: boolean;
+  /** Says what happened; whether it was kept. */
+  tell(fact: ServiceFact): Promise<boolean>;
+  /** What was refused last, in words; gone with the next fact. */
+  refused: string | undefined;
+}
+
+/** How often another pair of hands' taps are looked for, ms. */
+const looksEvery = 4000;
+
+/** Server's clock less this device's, ms, by when the answer came in. */
+let ahead = 0;
+
+/** The service, and what happens in it; every answer is the service as it stands then. */
+export function useApply(visit: string): Chair {
+  const cache = useQueryClient();
+  const queryKey = ["apply", visit];
+  const { data, error } = useQuery({
+    queryKey,
+    refetchOnMount: "always",
+    refetchInterval: looksEvery,
+    queryFn: async () => {
+      const asked = Date.now();
+      const view = await given(api.GET("/api/visits/{visit}/apply", { params: { path: { visit } } }));
+      ahead = Date.parse(view.now) - (asked + Date.now()) / 2;
+      return view;
+    },
+  });
+  const telling = useMutation({
+    mutationKey: queryKey,
+    scope: { id: `apply ${visit}` },
+    // What was said once is said again until it is kept: it carries its own name, so that it counts once.
+    retry: (tries, e) => e instanceof Unreachable && tries < 60,
+    retryDelay: 1000,
+    mutationFn: ({ id, fact, after }: { id: string; fact: ServiceFact; after: number }) =>
+      given(
+        api.POST("/api/visits/{visit}/apply/facts", {
+          params: { path: { visit } },
+          body: { after, id, fact },
+        }),
+      ),
+    onSuccess: (view) => {
+      cache.setQueryData(queryKey, view);
+      cache.invalidateQueries({ queryKey: ["glance", visit] });
+    },
+    onError: (e) => (e instanceof Refused ? cache.invalidateQueries({ queryKey }) : undefined),
+    meta: { quietWhenLate: true },
+  });
+  const waiting = useIsMutating({ mutationKey: queryKey });
+  return {
+    service: data,
+    problem: error?.message,
+    busy: waiting > 0,
+    refused: telling.error instanceof Refused ? telling.error.message : undefined,
+    tell: (fact) =>
+      telling
+        .mutateAsync({
+          id: crypto.randomUUID(),
+          fact,
+          after: cache.getQueryData<ApplyView>(queryKey)?.facts ?? 0,
+        })
+        .then(
+          () => true,
+          () => false,
+        ),
+  };
+}
+
+/** The server's time, told every half second. */
+export function useServerNow(): number {
+  const [now, setNow] = useState(() => Date.now() + ahead);
+  useEffect(() => {
+    const timer = setInterval(() => setNow(Date.now() + ahead), 500);
+    return () => clearInterval(timer);
+  }, []);
+  return now;
+}
