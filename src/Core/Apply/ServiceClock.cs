@@ -129,8 +129,9 @@ public sealed record ServiceClock
 
             var took = (painted.Max(p => p.PaintedAt) - painted.Min(p => p.PaintedAt)).TotalMinutes;
             var first = painted.MinBy(p => p.PaintedAt)!.Panel;
-            return painted.Where(p => p.Panel != first).Sum(p => minutes.GetValueOrDefault((p.Panel, Service.Step)))
-                    / Service.Pairs
+            return painted
+                    .Where(p => p.Panel != first)
+                    .Sum(p => minutes.GetValueOrDefault((p.Panel, Service.Step)) / Service.StandOf(p.Panel).Pairs)
                 - took;
         }
     }
@@ -249,7 +250,7 @@ public sealed record ServiceClock
             var meant = minutes.GetValueOrDefault((panel, Service.Step));
             if (before is { } b && (at - b).TotalMinutes is var gap && gap > 0 && gap < NoPaintingFrom * meant)
             {
-                (took, planned) = (took + gap * Service.Pairs, planned + meant);
+                (took, planned) = (took + gap * Service.StandOf(panel).Pairs, planned + meant);
             }
 
             before = at;

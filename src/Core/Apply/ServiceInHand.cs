@@ -18,13 +18,15 @@ public sealed record KeptFact(int Number, DateTimeOffset At, ServiceFact Fact);
 /// <param name="IsLeft">Whether it stays natural after all.</param>
 /// <param name="RinsedAt">When it was rinsed; null while it is not.</param>
 /// <param name="By">The number of the fact that painted it.</param>
+/// <param name="Pairs">How many pairs of hands painted then.</param>
 public sealed record PanelStand(
     DateTimeOffset? PaintedAt = null,
     bool IsSpread = false,
     DateTimeOffset? FreshAt = null,
     bool IsLeft = false,
     DateTimeOffset? RinsedAt = null,
-    int By = 0
+    int By = 0,
+    int Pairs = 1
 )
 {
     /// <summary>Whether product works on it.</summary>
@@ -233,7 +235,10 @@ public sealed record ServiceInHand
         };
 
     private ServiceInHand Laid(PanelKey panel, DateTimeOffset at, bool spread, int by) =>
-        Stand(panel, s => s with { PaintedAt = at, FreshAt = at, IsSpread = spread, By = by, IsLeft = false });
+        Stand(
+            panel,
+            s => s with { PaintedAt = at, FreshAt = at, IsSpread = spread, By = by, IsLeft = false, Pairs = Pairs }
+        );
 
     private ServiceInHand Stand(PanelKey panel, Func<PanelStand, PanelStand> change) =>
         this with

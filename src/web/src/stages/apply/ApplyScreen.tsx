@@ -72,8 +72,17 @@ export function ApplyScreen() {
         label: "What is due",
         content: (
           <>
-            {!narrow && due}
-            <Minding service={service} tell={chair.tell} sounds={sounds} onSounds={setSounds} awake={awake} />
+            <div>
+              {!narrow && due}
+              <Minding
+                service={service}
+                tell={chair.tell}
+                sounds={sounds}
+                onSounds={setSounds}
+                awake={awake}
+              />
+            </div>
+            <Care stops={service.stops} cautions={service.seatedAt ? service.cautions : []} />
           </>
         ),
       }}

@@ -114,7 +114,7 @@ export function AtWork({ service, chair, now, mirrored, due }: Props) {
           {chair.refused ?? act?.refused}
         </p>
       )}
-      <Beside service={service} tell={tell} />
+      <Beside service={service} tell={tell} burns={due !== false} />
       {next && !wave && (
         <p className={css.how}>
           {next.how} {next.then && `Next: ${next.then}.`}
@@ -244,7 +244,16 @@ function LitHead({ service, mirrored }: { service: ApplyView; mirrored: boolean 
 }
 
 /** Small taps beside the large one. */
-function Beside({ service, tell }: { service: ApplyView; tell(fact: ServiceFact): void }) {
+function Beside({
+  service,
+  tell,
+  burns,
+}: {
+  service: ApplyView;
+  tell(fact: ServiceFact): void;
+  /** Whether burning is said here: on a tablet it never goes into a tab. */
+  burns: boolean;
+}) {
   const { next, wave, lastFact } = service;
   const panel = next?.panel.key;
   const painted = service.panels.filter((p) => p.state === "on").map((p) => p.panel);
@@ -274,6 +283,11 @@ function Beside({ service, tell }: { service: ApplyView; tell(fact: ServiceFact)
       <Button onClick={() => tell({ kind: service.pausedAt ? "resumed" : "paused" })}>
         {service.pausedAt ? "Go on" : "Pause"}
       </Button>
+      {burns && (
+        <Button danger className={css.burns} onClick={() => tell({ kind: "comfort", how: "burning" })}>
+          ▲ burning
+        </Button>
+      )}
     </div>
   );
 }

@@ -52,15 +52,14 @@ export function NextDue({ service, now, looking, onLooking, tell, large }: Props
   const left = Date.parse(first.at) - now;
   const look = service.due.find((d) => d.kind === "look");
   return (
-    <div className={css.due} data-severity={left <= 0 ? first.severity : undefined}>
+    <div
+      className={large ? css.due : `${css.due} ${css.flat}`}
+      data-severity={left <= 0 ? first.severity : undefined}
+    >
       <h3>
         <span aria-hidden="true">{marks[first.kind]}</span> {first.title} {left > 0 ? "in" : "since"}
       </h3>
-      <p
-        className={large ? css.count : `${css.count} ${css.small}`}
-        role="timer"
-        aria-label={`${first.title} ${left > 0 ? "in" : "since"}`}
-      >
+      <p className={css.count} role="timer" aria-label={`${first.title} ${left > 0 ? "in" : "since"}`}>
         {span(left)}
       </p>
       <p>{said(first.wordsParts, units)}</p>
@@ -74,13 +73,13 @@ export function NextDue({ service, now, looking, onLooking, tell, large }: Props
         </Button>
       )}
       {look && (
-        <Button block className={css.big} onClick={() => onLooking(look.panels[0])}>
+        <Button block={large} className={css.big} onClick={() => onLooking(look.panels[0])}>
           Look now
         </Button>
       )}
-      {service.due.length > 1 && (
+      {large && service.due.length > 1 && (
         <ul className={css.then}>
-          {service.due.slice(1, large ? 4 : 2).map((d) => (
+          {service.due.slice(1, 4).map((d) => (
             <li key={`${d.kind} ${d.at}`}>
               <span aria-hidden="true">{marks[d.kind]}</span> {d.title} <b>{clock(d.at)}</b>
             </li>

@@ -1,0 +1,185 @@
+using Wendro.Core.Apply;
+using Wendro.Core.Blend;
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Mix;
+using Wendro.Core.Paint;
+using Wendro.Core.Plans;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
+using Painted = Wendro.Core.Apply.Painted;
+
+namespace Wendro.Core.Tests.Apply;
+
+/// <summary>The plan against the clock.</summary>
+public sealed class ServiceClockTests
+{
+    private static readonly DateTimeOffset Start = new(2031, 5, 6, 12, 0, 0, TimeSpan.Zero);
+
+    private static readonly Lazy<PlannedMix> Back = new(() =>
+    {
+        var edits = new PlanEdit[]
+        {
+            new CutZone(Zone.Nape, Parting.Horizontal, 22, 5, 8, false),
+            new CutZone(Zone.LowerBack, Parting.Horizontal, 22, 5, 8, false),
+            new PaintZone(Zone.Nape, PanelPaint.Usual with { SpreadCm = 1.5 }),
+            new PaintZone(Zone.LowerBack, PanelPaint.Usual with { SpreadCm = 1.5 }),
+        };
+        var head = edits.Aggregate(
+            Given.Bare,
+            (h, e) => h.After(h.Plan.Apply(e, Given.Cutting).Plan, Given.Usual, Given.Cutting)
+        );
+        return PlannedMix.Of(head, BenchRules.Usual, GenericProducts.All, []);
+    });
+
+    private static PlannedMix Mix => Back.Value;
+
+    private static IReadOnlyList<PanelKey> Order => ServiceClock.StepsOf(Mix)[0].Panels;
+
+    private static ServiceClock At(double now, params (double Minute, ServiceFact Fact)[] facts) =>
+        ServiceClock.Of(
+            Mix,
+            ServiceInHand.Of(
+                ServiceClock.StepsOf(Mix),
+                facts.Select((f, i) => new KeptFact(i + 1, Start.AddMinutes(f.Minute), f.Fact)).ToArray()
+            ),
+            Start.AddMinutes(now)
+        );
+
+    private static (double, ServiceFact)[] AllPainted(int panels, double each = 1) =>
+        [
+            (0, new Seated()),
+            (0, new Mixed(FormulaId.A, 1)),
+            .. Enumerable.Range(0, panels).Select(i => (each * (i + 1), (ServiceFact)new Painted(Order[i]))),
+        ];
+
+    [Fact]
+    public void Before_anything_the_plan_is_on_the_clock_with_mixing_and_waves()
+    {
+        var clock = At(0);
+        Assert.Equal(Order.Count, clock.OnClock.Count);
+        // The first bowl is mixed before the first panel is begun.
+        Assert.Equal(Mix.Bench.MixingMinutes, (clock.OnClock[0].BegunAt - Start).TotalMinutes, 1e-6);
+        Assert.NotEmpty(clock.Waves);
+        Assert.True(clock.IsInTime);
+        Assert.Equal(
+            Order.Order(Comparer<PanelKey>.Create((a, b) => string.CompareOrdinal(a.ToString(), b.ToString()))),
+            clock
+                .Waves.SelectMany(w => w.Panels)
+                .Order(Comparer<PanelKey>.Create((a, b) => string.CompareOrdinal(a.ToString(), b.ToString())))
+        );
+        Assert.Equal(clock.Waves[^1].EndsAt.AddMinutes(19), clock.DoneAt);
+    }
+
+    [Fact]
+    public void What_is_painted_is_a_fact_and_never_moves_whatever_comes_after()
+    {
+        var facts = AllPainted(4);
+        foreach (var now in new[] { 4.0, 9, 25, 70 })
+        {
+            var clock = At(now, facts);
+            for (var i = 0; i < 4; i++)
+            {
+                Assert.Equal(Start.AddMinutes(i + 1), clock.OnClock[i].PaintedAt);
+            }
+
+            // Nothing that waits is forecast into the past.
+            Assert.All(clock.OnClock.Skip(4).Append(clock.OnClock[^1]), p => Assert.True(p.PaintedAt >= clock.Now));
+        }
+    }
+
+    [Fact]
+    public void Every_wave_meets_the_windows_it_can()
+    {
+        var clock = At(4, AllPainted(4));
+        Assert.True(clock.IsInTime);
+        var on = clock.OnClock.ToDictionary(p => p.Panel);
+        foreach (var wave in clock.Waves)
+        {
+            for (var j = 0; j < wave.Panels.Count; j++)
+            {
+                var at = wave.StartsAt.AddMinutes(4 + 0.5 * j);
+                var panel = on[wave.Panels[j]];
+                Assert.True(at >= panel.FromAt!.Value.AddSeconds(-1), $"{panel.Panel} too soon");
+                Assert.True(at <= panel.ToAt!.Value.AddSeconds(1), $"{panel.Panel} too late");
+            }
+        }
+    }
+
+    [Fact]
+    public void A_slow_hand_is_learnt_and_a_second_pair_halves_it()
+    {
+        var planned = At(0).SecondsOf(Order[^1]);
+        var slow = At(20, AllPainted(8, 2.2));
+        Assert.True(slow.Pace > 1.2, $"pace {slow.Pace}");
+        Assert.True(slow.SecondsOf(Order[^1]) > planned * 1.2);
+        var two = At(20, [.. AllPainted(8, 2.2), (18, new Hands(2))]);
+        Assert.Equal(slow.SecondsOf(Order[^1]) / 2, two.SecondsOf(Order[^1]), planned * 0.5);
+        Assert.True(two.OnClock[^1].PaintedAt < slow.OnClock[^1].PaintedAt);
+    }
+
+    [Fact]
+    public void A_look_that_shows_more_lift_brings_windows_and_waves_forward_and_says_how_much_it_counted()
+    {
+        var facts = AllPainted(Order.Count);
+        var minute = Order.Count + 20.0;
+        var before = At(minute, facts);
+        var expected = before.PlannedOf(Order[0]).LiftingOf(Mix.Head.Hair)!.After(new(minute - 1)).Value;
+        var quick = At(minute, [.. facts, (minute, new Looked(Order[0], new Level(Math.Min(10, expected + 0.8))))]);
+        var slow = At(minute, [.. facts, (minute, new Looked(Order[0], new Level(expected - 0.8)))]);
+        Assert.True(quick.Told[0].Own.Speed > 1 || quick.Told[0].Own.CapLevels > 0);
+        Assert.True(quick.OnClock[5].FromAt < before.OnClock[5].FromAt);
+        Assert.True(slow.OnClock[5].FromAt > before.OnClock[5].FromAt);
+        Assert.True(quick.Waves[0].StartsAt <= before.Waves[0].StartsAt);
+        Assert.Equal(expected, quick.Told[0].Expected, 0.02);
+    }
+
+    [Fact]
+    public void Windows_lie_round_the_level_that_was_planned()
+    {
+        var panel = Mix.Head.PanelOf(Order[0])!;
+        var window = PanelWindow.Of(panel, Mix.Head.Hair, 0)!;
+        var lifting = panel.LiftingOf(Mix.Head.Hair)!;
+        Assert.Equal(window.Target - PanelWindow.Tolerance, lifting.After(new(window.From)).Value, 1e-3);
+        Assert.True(window.To <= lifting.DriesAtMinutes() + 1e-9);
+        Assert.True(window.From < panel.Formula!.Minutes.Value);
+        Assert.True(window.To <= panel.Formula.LimitMinutes!.Value);
+        Assert.Null(PanelWindow.Of(panel, Mix.Head.Hair, 1));
+    }
+
+    [Fact]
+    public void Looks_are_due_every_ten_minutes_where_it_was_painted_first_and_bowls_when_they_end()
+    {
+        var clock = At(6, AllPainted(5));
+        var due = ServiceDues.Of(clock);
+        var look = due.Single(d => d.Kind == DueKind.Look);
+        Assert.Equal(Start.AddMinutes(11), look.At);
+        Assert.Equal([Order[0]], look.Panels);
+        var bowl = due.Single(d => d.Kind == DueKind.BowlEnds);
+        Assert.Equal(Start.AddMinutes(Mix.Bowls[0].Batch.LivesUntil - Mix.Bowls[0].Batch.ReadyAt), bowl.At);
+        Assert.Equal(due.OrderBy(d => d.At).Select(d => d.Kind), due.Select(d => d.Kind));
+        var looked = ServiceDues.Of(At(12, [.. AllPainted(5), (11.5, new Looked(Order[0], new Level(5.5)))]));
+        Assert.Equal(Start.AddMinutes(21.5), looked.Single(d => d.Kind == DueKind.Look).At);
+    }
+
+    [Fact]
+    public void What_burns_stands_before_all_and_what_is_over_is_an_alarm()
+    {
+        var burns = ServiceDues.Of(At(6, [.. AllPainted(5), (5.5, new Felt(Comfort.Burning))]));
+        Assert.Equal(DueKind.Burning, burns[0].Kind);
+        Assert.Equal(Severity.Alarm, burns[0].Severity);
+        Assert.Contains("Rinse", burns[0].Words.ToString(), StringComparison.Ordinal);
+        var over = ServiceDues.Of(At(90, AllPainted(5)));
+        Assert.Contains(over, d => d.Kind == DueKind.Over);
+        Assert.False(At(90, AllPainted(5)).IsInTime);
+        Assert.NotEmpty(At(90, AllPainted(5)).Waves);
+    }
+
+    [Fact]
+    public void Each_shape_is_held_and_stroked_in_a_line()
+    {
+        var lines = Enum.GetValues<ShapeKind>().Select(s => HowToPaint.Words(PanelPaint.Usual.In(s), 35)).ToArray();
+        Assert.Equal(lines.Length, lines.Distinct().Count() + 2);
+        Assert.Contains("board", HowToPaint.Words(PanelPaint.Usual, 60), StringComparison.Ordinal);
+    }
+}

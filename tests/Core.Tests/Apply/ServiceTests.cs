@@ -1,0 +1,226 @@
+using CsCheck;
+using Wendro.Core.Apply;
+using Wendro.Core.Head;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Tests.Apply;
+
+/// <summary>What happened at the chair, folded.</summary>
+public sealed class ServiceTests
+{
+    private static readonly DateTimeOffset Start = new(2031, 5, 6, 12, 0, 0, TimeSpan.Zero);
+
+    private static PanelKey Panel(int n) => new(Zone.Nape, n / 3, n % 3);
+
+    private static IReadOnlyList<StepToDo> Steps(int panels = 6, int more = 0) =>
+        more == 0
+            ? [new(Enumerable.Range(0, panels).Select(Panel).ToArray(), false)]
+            :
+            [
+                new(Enumerable.Range(0, panels).Select(Panel).ToArray(), false),
+                new(Enumerable.Range(0, more).Select(Panel).ToArray(), true),
+            ];
+
+    private static KeptFact[] Kept(params (double Minute, ServiceFact Fact)[] facts) =>
+        facts.Select((f, i) => new KeptFact(i + 1, Start.AddMinutes(f.Minute), f.Fact)).ToArray();
+
+    private static ServiceInHand Of(params (double Minute, ServiceFact Fact)[] facts) =>
+        ServiceInHand.Of(Steps(), Kept(facts));
+
+    [Fact]
+    public void Panels_are_painted_in_order_and_the_next_waits()
+    {
+        var service = Of((0, new Seated()), (1, new Painted(Panel(0))), (2, new Painted(Panel(1))));
+        Assert.Equal(Panel(2), service.Next);
+        Assert.Equal([Panel(0), Panel(1)], service.On);
+        Assert.Equal(Start.AddMinutes(2), service.StandOf(Panel(1)).PaintedAt);
+        Assert.Equal(4, service.Waiting.Count());
+    }
+
+    [Fact]
+    public void A_mis_tap_is_taken_back_and_nothing_else()
+    {
+        var service = Of(
+            (0, new Seated()),
+            (1, new Painted(Panel(0))),
+            (2, new Painted(Panel(1))),
+            (2.1, new TakenBack(3))
+        );
+        Assert.Equal(Panel(1), service.Next);
+        Assert.Equal(2, service.Last!.Number);
+        Assert.Equal(Start.AddMinutes(1), service.StandOf(Panel(0)).PaintedAt);
+    }
+
+    [Fact]
+    public void Forgotten_taps_are_spread_back_to_the_last_one_and_said_so()
+    {
+        var service = Of((0, new Seated()), (2, new Painted(Panel(0))), (8, new PaintedUpTo(Panel(3))));
+        Assert.Equal(
+            [4.0, 6, 8],
+            Enumerable.Range(1, 3).Select(n => (service.StandOf(Panel(n)).PaintedAt!.Value - Start).TotalMinutes)
+        );
+        Assert.Equal([true, true, false], Enumerable.Range(1, 3).Select(n => service.StandOf(Panel(n)).IsSpread));
+        Assert.Equal(Panel(4), service.Next);
+    }
+
+    [Fact]
+    public void Later_comes_last_now_comes_next_and_what_is_left_natural_comes_never()
+    {
+        var service = Of(
+            (0, new Seated()),
+            (1, new PutOff(Panel(0))),
+            (2, new PutOff(Panel(4), Now: true)),
+            (3, new LeftNatural(Panel(1)))
+        );
+        Assert.Equal([Panel(4), Panel(2), Panel(3), Panel(5), Panel(0)], service.Waiting);
+    }
+
+    [Fact]
+    public void A_wave_is_taken_as_rinsed_in_its_order_unless_said_otherwise()
+    {
+        var service = Of(
+            (0, new Seated()),
+            (1, new Painted(Panel(0))),
+            (2, new Painted(Panel(1))),
+            (3, new Painted(Panel(2))),
+            (30, new WaveBegun([Panel(2), Panel(0), Panel(1)])),
+            (40, new WaveEnded([Panel(0)]))
+        );
+        Assert.Equal(34, (service.StandOf(Panel(2)).RinsedAt!.Value - Start).TotalMinutes);
+        Assert.Equal(34.5, (service.StandOf(Panel(1)).RinsedAt!.Value - Start).TotalMinutes);
+        Assert.Equal([Panel(0)], service.On);
+        Assert.Equal(1, service.WavesDone);
+    }
+
+    [Fact]
+    public void A_wave_ended_sooner_than_its_sum_rinsed_nothing_after_its_end()
+    {
+        var service = Of(
+            (0, new Seated()),
+            (1, new Painted(Panel(0))),
+            (2, new Painted(Panel(1))),
+            (30, new WaveBegun([Panel(0), Panel(1)])),
+            (34.2, new WaveEnded())
+        );
+        Assert.Equal(34.2, (service.StandOf(Panel(1)).RinsedAt!.Value - Start).TotalMinutes, 1e-9);
+    }
+
+    [Fact]
+    public void Pausing_stops_hands_and_no_product()
+    {
+        var before = Of((0, new Seated()), (1, new Painted(Panel(0))));
+        var paused = Of((0, new Seated()), (1, new Painted(Panel(0))), (2, new Paused()));
+        Assert.Equal(before.StandOf(Panel(0)), paused.StandOf(Panel(0)));
+        Assert.Equal(Start.AddMinutes(2), paused.PausedAt);
+        Assert.NotEmpty(paused.Against(new Paused()));
+        Assert.Empty(paused.Against(new Resumed()));
+    }
+
+    [Fact]
+    public void While_it_burns_nothing_more_is_painted_until_all_is_rinsed()
+    {
+        var burns = Of((0, new Seated()), (1, new Painted(Panel(0))), (2, new Felt(Comfort.Burning)));
+        Assert.NotEmpty(burns.Against(new Painted(Panel(1))));
+        Assert.NotEmpty(burns.Against(new PaintedUpTo(Panel(2))));
+        Assert.Empty(burns.Against(new WaveBegun([Panel(0)])));
+        var rinsed = Of(
+            (0, new Seated()),
+            (1, new Painted(Panel(0))),
+            (2, new Felt(Comfort.Burning)),
+            (2.5, new WaveBegun([Panel(0)])),
+            (8, new WaveEnded())
+        );
+        Assert.Equal(Comfort.Nothing, rinsed.Felt!.Value.How);
+    }
+
+    [Fact]
+    public void What_can_t_happen_is_told_by_field()
+    {
+        var nobody = Of();
+        Assert.NotEmpty(nobody.Against(new Painted(Panel(0))));
+        Assert.Empty(nobody.Against(new Seated()));
+        var service = Of((0, new Seated()), (1, new Painted(Panel(0))));
+        Assert.NotEmpty(service.Against(new Seated()));
+        Assert.Equal("fact.panel", service.Against(new Painted(Panel(0)))[0].Field);
+        Assert.Equal("fact.panel", service.Against(new Painted(new(Zone.Crown, 0, 0)))[0].Field);
+        Assert.NotEmpty(service.Against(new Recoated(Panel(1))));
+        Assert.NotEmpty(service.Against(new Looked(Panel(1), new Level(6))));
+        Assert.NotEmpty(service.Against(new WaveBegun([Panel(1)])));
+        Assert.NotEmpty(service.Against(new WaveBegun([])));
+        Assert.NotEmpty(service.Against(new WaveBegun([Panel(0), Panel(0)])));
+        Assert.NotEmpty(service.Against(new WaveEnded()));
+        Assert.NotEmpty(service.Against(new Washed()));
+        Assert.NotEmpty(service.Against(new Hands(3)));
+    }
+
+    [Fact]
+    public void The_next_step_begins_with_all_of_its_own_to_do()
+    {
+        var facts = Kept(
+            (0, new Seated()),
+            (1, new Painted(Panel(0))),
+            (2, new Painted(Panel(1))),
+            (30, new WaveBegun([Panel(0), Panel(1)])),
+            (36, new WaveEnded()),
+            (55, new Washed()),
+            (60, new AreaLaid())
+        );
+        var service = ServiceInHand.Of(Steps(2, 3), facts);
+        Assert.Equal(1, service.Step);
+        Assert.False(service.IsDone);
+        Assert.True(service.AreaIsOn);
+        Assert.Equal(3, service.Waiting.Count());
+        Assert.Empty(service.On);
+    }
+
+    [Fact]
+    public void Whatever_is_said_in_whatever_order_each_panel_is_painted_once_at_most_and_rinsed_after_it()
+    {
+        var any =
+            from what in Gen.Int[0, 9]
+            from panel in Gen.Int[0, 5]
+            from other in Gen.Int[0, 5]
+            select (what, panel, other);
+        any.Array[0, 60]
+            .Sample(said =>
+            {
+                var facts = new List<KeptFact> { new(1, Start, new Seated()) };
+                foreach (var ((what, panel, other), i) in said.Select((s, i) => (s, i)))
+                {
+                    ServiceFact fact = what switch
+                    {
+                        0 or 1 => new Painted(Panel(panel)),
+                        2 => new PaintedUpTo(Panel(panel)),
+                        3 => new PutOff(Panel(panel), panel < other),
+                        4 => new LeftNatural(Panel(panel)),
+                        5 => new WaveBegun(panel == other ? [Panel(panel)] : [Panel(panel), Panel(other)]),
+                        6 => new WaveEnded(),
+                        7 => new Paused(),
+                        8 => new Resumed(),
+                        _ => new Looked(Panel(panel), new Level(5 + other * 0.5)),
+                    };
+                    if (ServiceInHand.Of(Steps(), facts).Against(fact).Count == 0)
+                    {
+                        facts.Add(new(facts.Count + 1, Start.AddMinutes(i + 1), fact));
+                    }
+                }
+
+                var service = ServiceInHand.Of(Steps(), facts);
+                Assert.Equal(6, service.Order.Distinct().Count());
+                Assert.Equal(6, service.Order.Count);
+                foreach (var panel in service.Order)
+                {
+                    var stand = service.StandOf(panel);
+                    Assert.True(stand.RinsedAt is null || stand.PaintedAt < stand.RinsedAt);
+                    Assert.False(stand.IsLeft && stand.PaintedAt is not null);
+                }
+
+                // The same facts, the same service.
+                Assert.Equal(
+                    service.Panels.OrderBy(p => p.Key.ToString()),
+                    ServiceInHand.Of(Steps(), facts).Panels.OrderBy(p => p.Key.ToString())
+                );
+            });
+    }
+}
