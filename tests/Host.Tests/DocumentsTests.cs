@@ -1,6 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Microsoft.Data.Sqlite;
+using Wendro.Core.Apply;
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
 using Wendro.Core.Lift;
@@ -27,6 +28,7 @@ public sealed class DocumentsTests
         ["formula"] = typeof(Formula),
         ["recipe"] = typeof(Recipe),
         ["weighing"] = typeof(BowlEvent),
+        ["fact"] = typeof(ServiceFact),
         ["product"] = typeof(Product),
         ["rules"] = typeof(HouseRules),
     };
