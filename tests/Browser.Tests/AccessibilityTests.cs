@@ -32,6 +32,7 @@ public sealed class AccessibilityTests(App app) : IClassFixture<App>
             ["Whole-head moves…", "From look to placement…"]
         ),
         ("mix", By.XPath("//h2[.='Formulas']"), ["Change…"]),
+        ("apply", By.XPath("//button[.='Client in the chair']"), []),
     ];
 
     [Theory]

@@ -205,6 +205,17 @@ public sealed class App : IDisposable
 
     public Actions Pointer() => new(Browser);
 
+    private string ClockFile => Path.Combine(folder, "clock");
+
+    /// <summary>Sets the studio's clock on by so many minutes in all, whatever the machine's shows.</summary>
+    public void SetClock(double minutes)
+    {
+        // Written whole or not at all: the server may look at any moment.
+        var beside = ClockFile + ".new";
+        File.WriteAllText(beside, minutes.ToString(System.Globalization.CultureInfo.InvariantCulture));
+        File.Move(beside, ClockFile, overwrite: true);
+    }
+
     /// <summary>Ends the server as a power cut would and starts it again on the same data.</summary>
     public void KillAndRestart()
     {
@@ -285,6 +296,8 @@ public sealed class App : IDisposable
                 $"{Port}",
                 "--demo",
                 Path.Combine(Root, "demo"),
+                "--clock",
+                ClockFile,
             }
         )
         {

@@ -7,13 +7,15 @@ namespace Wendro.Host.Pipeline;
 /// <param name="AllowedHosts">Names this server answers to.</param>
 /// <param name="CacheFolder">Where drawn hair is put away: --cache; beside the data where nobody says.</param>
 /// <param name="Idle">Whether to leave today's heads alone until somebody asks: --idle true, for tests.</param>
+/// <param name="ClockFile">Minutes by which the clock is set on, in a file: --clock, for tests.</param>
 internal sealed record Settings(
     string DataFolder,
     int Port,
     string? DemoFolder,
     IList<string> AllowedHosts,
     string CacheFolder,
-    bool Idle
+    bool Idle,
+    string? ClockFile
 )
 {
     /// <summary>Set while the build only asks for the API's description.</summary>
@@ -40,7 +42,8 @@ internal sealed record Settings(
             configuration["demo"],
             hosts,
             Path.GetFullPath(configuration["cache"] ?? Path.Combine(data, "cache")),
-            configuration["idle"] == "true"
+            configuration["idle"] == "true",
+            configuration["clock"]
         );
     }
 }

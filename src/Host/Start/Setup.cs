@@ -51,7 +51,7 @@ internal static class Setup
         builder.Services.Configure<BrotliCompressionProviderOptions>(b => b.Level = CompressionLevel.Fastest);
         builder.Services.AddHostFiltering(hosts => hosts.AllowedHosts = settings.AllowedHosts);
 
-        builder.Services.AddSingleton(TimeProvider.System);
+        builder.Services.AddSingleton(settings.ClockFile is { } clock ? new SetClock(clock) : TimeProvider.System);
         builder.Services.AddSingleton(_ =>
         {
             Directory.CreateDirectory(settings.DataFolder);

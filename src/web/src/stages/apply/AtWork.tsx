@@ -41,24 +41,24 @@ export function AtWork({ service, chair, now, mirrored, due }: Props) {
     if (!act || chair.busy) {
       return;
     }
-    if (!sure && performance.now() - pressed.current < twice) {
+    if (!sure && act.fact.kind === "painted" && performance.now() - pressed.current < twice) {
       setAsking(true);
       return;
     }
-    pressed.current = performance.now();
+    pressed.current = act.fact.kind === "painted" ? performance.now() : Number.NEGATIVE_INFINITY;
     void tell(act.fact);
   };
   useHotkeys("space, enter, pagedown", () => press(), {
     preventDefault: true,
     ignoreEventWhen: (e) => e.target instanceof HTMLElement && e.target.closest("[data-own-keys]") !== null,
   });
-  const at = next?.panel.key;
-  // After each panel the target is in hand again.
+  // After each fact the target is in hand again, whatever said it; but a sheet that is open keeps its keys.
+  const { facts } = service;
   useEffect(() => {
-    if (at) {
+    if (facts > 0 && !asking && !document.activeElement?.closest("[data-own-keys]")) {
       target.current?.focus();
     }
-  }, [at]);
+  }, [facts, asking]);
   const counted = service.panels.filter((p) => p.state !== "left");
   const done = counted.filter((p) => p.state !== "waits").length;
   return (
@@ -78,7 +78,7 @@ export function AtWork({ service, chair, now, mirrored, due }: Props) {
           </span>
         )}
       </div>
-      <Line service={service} />
+      {(wave || act?.fact.kind === "painted") && <Line service={service} />}
       {due}
       <div className={css.pictures}>
         <LitHead service={service} mirrored={mirrored} />

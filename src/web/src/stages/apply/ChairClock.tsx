@@ -154,6 +154,14 @@ export function ChairClock({ service, now }: { service: ApplyView; now: number }
         })}
         {waves.map((w) => (
           <g key={w.number}>
+            <rect
+              x={left}
+              width={wide - left}
+              y={y(Date.parse(w.startsAt))}
+              height={Math.max(2, y(Date.parse(w.endsAt)) - y(Date.parse(w.startsAt)))}
+              fill={tokens.good}
+              opacity="0.12"
+            />
             <line
               x1={left}
               x2={wide}
