@@ -418,7 +418,9 @@ public sealed record ServiceClock
         return new(on, InGivenOrder: true);
     }
 
-    /// <summary>A panel as hands meet it: what is mixed before it, too, is theirs; what is painted takes nothing more.</summary>
+    /// <summary>
+    /// A panel as hands meet it: what is mixed before it, too, is theirs; what is painted takes nothing more.
+    /// </summary>
     private static ChairPanel OnChair(PanelOnClock panel, DateTimeOffset before, DateTimeOffset free, double longer)
     {
         if (!panel.IsPainted)

@@ -103,8 +103,8 @@ public static class ServiceDues
                 zone.Key.By switch
                 {
                     EndsBy.Leaflet => $"Past the leaflet's {first.Window!.LimitMinutes:0} min: rinse now.",
-                    EndsBy.Dries =>
-                        $"It dries and does no more: level {first.Window!.Reaches:0.0}, wanted {first.Window.Target:0.0}. Rinse, or paint it again.",
+                    EndsBy.Dries => $"It dries and does no more: level {first.Window!.Reaches:0.0}, wanted "
+                        + $"{first.Window.Target:0.0}. Rinse, or paint it again.",
                     _ => $"It gets lighter than level {first.Window!.Target + PanelWindow.Tolerance:0.0}: rinse now.",
                 },
                 zone.Key.By == EndsBy.Dries ? Severity.Caution : Severity.Alarm,
@@ -122,7 +122,8 @@ public static class ServiceDues
                 DueKind.Wave,
                 wave.StartsAt,
                 $"Rinse {wave.Number}",
-                $"{Where(wave.Panels)}, {wave.Panels.Count} panels, {(wave.EndsAt - wave.StartsAt).TotalMinutes:0} min.",
+                $"{Where(wave.Panels)}, {wave.Panels.Count} panels, "
+                    + $"{(wave.EndsAt - wave.StartsAt).TotalMinutes:0} min.",
                 Severity.Caution,
                 wave.Panels
             );
@@ -156,7 +157,8 @@ public static class ServiceDues
             DueKind.Look,
             at,
             "Look",
-            $"{Upper(ZoneFacts.Words(panel.Zone))}, painted first there. Wipe {Quantity.Cm(2)} clean, judge, paint it again.",
+            $"{Upper(ZoneFacts.Words(panel.Zone))}, painted first there. Wipe {Quantity.Cm(2)} clean, judge, paint "
+                + $"it again.",
             Severity.Caution,
             [panel]
         );

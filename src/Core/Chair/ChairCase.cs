@@ -56,7 +56,9 @@ internal sealed class ChairCase
     /// <summary>Whether all panels of a group have one window.</summary>
     public bool[] IsEven { get; }
 
-    /// <summary>The group before it that is just the same, so that which comes first does not matter; -1 for none.</summary>
+    /// <summary>
+    /// The group before it that is just the same, so that which comes first does not matter; -1 for none.
+    /// </summary>
     public int[] Twin { get; }
 
     /// <summary>Minutes after a group is painted until its last panel may be rinsed.</summary>

@@ -10,7 +10,9 @@ internal static class ChairConflicts
 {
     private const double MostMinutes = 600;
 
-    /// <summary>The groups that don't fit by themselves, each with what stands against it and what would help.</summary>
+    /// <summary>
+    /// The groups that don't fit by themselves, each with what stands against it and what would help.
+    /// </summary>
     public static IReadOnlyList<ChairConflict> Of(ChairProblem problem) =>
         problem
             .Groups.Where(g => !Fits(problem, g, 0))

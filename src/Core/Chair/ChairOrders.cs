@@ -115,7 +115,9 @@ internal static class ChairOrders
     private static ChairCourse Plain(ChairCase c, int rule) =>
         new(Rules(c).ElementAt(rule), Taking.Least, First.Over, new double[c.Count]);
 
-    /// <summary>One group, or two, moved elsewhere, or an early wave put somewhere or taken away; the same each time.</summary>
+    /// <summary>
+    /// One group, or two, moved elsewhere, or an early wave put somewhere or taken away; the same each time.
+    /// </summary>
     private static ChairCourse? Moved(ChairCase c, ChairCourse course, int move)
     {
         int Any(int what, int of) => (int)(Hash.Unit(move + Seed, what) * of);

@@ -2,7 +2,9 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Chair;
 
-/// <summary>Finds the schedule of a chair: least end of the last wave, then fewest waves, then the given order.</summary>
+/// <summary>
+/// Finds the schedule of a chair: least end of the last wave, then fewest waves, then the given order.
+/// </summary>
 public static class ChairPlanner
 {
     /// <summary>Most groups and panels there can be.</summary>

@@ -5,7 +5,7 @@ namespace Wendro.Core.Chair;
 /// <summary>One panel at the chair.</summary>
 /// <param name="Minutes">What painting it takes, minutes, above 0.</param>
 /// <param name="From">Soonest it may be rinsed after it was painted, minutes, 0 or more.</param>
-/// <param name="To">Latest it must be rinsed after it was painted, minutes, no less than <paramref name="From"/>.</param>
+/// <param name="To">Latest it must be rinsed after it was painted, minutes, no less than from.</param>
 public readonly record struct ChairPanel(double Minutes, double From, double To);
 
 /// <summary>Panels that are painted one after another without a break.</summary>
@@ -15,12 +15,12 @@ public readonly record struct ChairPanel(double Minutes, double From, double To)
 public sealed record ChairGroup(string Id, IReadOnlyList<ChairPanel> Panels, IReadOnlyList<string>? After = null);
 
 /// <summary>
-/// The bare problem of a chair: one pair of hands paints groups and rinses waves of panels, so that each panel is rinsed
-/// within its window.
+/// The bare problem of a chair: one pair of hands paints groups and rinses waves of panels, so that each panel is
+/// rinsed within its window.
 /// </summary>
 /// <param name="Groups">The groups in the order they are given.</param>
 /// <param name="InGivenOrder">Whether they must be painted in that order.</param>
-/// <param name="WaveStart">Minutes from the start of a wave until its first panel is rinsed. Model assumption: 4.</param>
+/// <param name="WaveStart">Minutes from a wave's start until its first panel is rinsed. Model assumption: 4.</param>
 /// <param name="WaveEach">Minutes from one panel of a wave to the next. Model assumption: 0.5.</param>
 public sealed record ChairProblem(
     IReadOnlyList<ChairGroup> Groups,

@@ -8,7 +8,9 @@ using Wendro.Store;
 namespace Wendro.Host.Apply;
 
 /// <summary>Something that happened at the chair.</summary>
-/// <param name="After">How many facts had been seen when it was said: of two about one thing the second is asked again.</param>
+/// <param name="After">
+/// How many facts had been seen when it was said: of two about one thing the second is asked again.
+/// </param>
 /// <param name="Id">Given by who says it, so that said twice it counts once.</param>
 /// <param name="Fact">What happened.</param>
 internal sealed record ServiceHappened(int After, Guid Id, ServiceFact Fact);

@@ -107,7 +107,8 @@ internal sealed record LookColour(double Level, string Moist, string Dry)
     private static string Hex(double level, double keeps)
     {
         var (r, g, b) = LevelColours.Lifted(level);
-        return $"#{LevelColours.Encode(r * keeps):x2}{LevelColours.Encode(g * keeps):x2}{LevelColours.Encode(b * keeps):x2}";
+        byte Of(double linear) => LevelColours.Encode(linear * keeps);
+        return $"#{Of(r):x2}{Of(g):x2}{Of(b):x2}";
     }
 }
 
@@ -129,6 +130,7 @@ internal sealed record ApplyView(
     DateTimeOffset? SeatedAt,
     IReadOnlyList<Preparation> Ready,
     IReadOnlyList<ChairStep> Steps,
+    bool IsDone,
     bool AreaWaits,
     bool AreaIsOn,
     DateTimeOffset? AreaFromAt,
@@ -179,6 +181,7 @@ internal sealed record ApplyView(
             steps.Count < 2
                 ? []
                 : steps.Select((s, i) => new ChairStep(s.Words, i == service.Step, i < service.Step)).ToArray(),
+            service.IsDone,
             service.AreaWaits,
             service.AreaIsOn,
             service.AreaAt is { } laid && area is not null ? laid.AddMinutes(area.Formula.Minutes) : null,
@@ -252,7 +255,8 @@ internal sealed record ApplyView(
             t.Minutes,
             t.Expected,
             t.Own.Speed,
-            $"Level {t.Look.Level.Value:0.0} after {t.Minutes:0} min, {how}. Counted with what is known of her: her hair lifts at "
+            $"Level {t.Look.Level.Value:0.0} after {t.Minutes:0} min, {how}. Counted with what is known already: the hair "
+                + $"lifts at "
                 + $"{t.Own.Speed * 100:0} % of the tables' speed, and windows of what is painted alike move with it."
         );
     }

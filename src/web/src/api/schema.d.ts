@@ -1235,6 +1235,7 @@ export interface components {
             seatedAt: null | string;
             ready: components["schemas"]["Preparation"][];
             steps: components["schemas"]["ChairStep"][];
+            isDone: boolean;
             areaWaits: boolean;
             areaIsOn: boolean;
             /** Format: date-time */

@@ -183,9 +183,9 @@ function actOf(service: ApplyView): Act | undefined {
       fact: { kind: "waveBegun", panels: coming?.panels ?? [] },
     };
   }
-  return service.doneAt || service.panels.length > 0
-    ? { title: "Wash, dry to damp, read", label: "Washed and read", fact: { kind: "washed" } }
-    : undefined;
+  return service.isDone
+    ? undefined
+    : { title: "Wash, dry to damp, read", label: "Washed and read", fact: { kind: "washed" } };
 }
 
 /** Whether the next panel is painted from a bowl. */
