@@ -148,34 +148,6 @@ public sealed class Shots
         Hand(app, developer * 0.4);
         app.Find("too much", By.XPath("//*[@role='alert'][contains(., 'too much')]"));
 
-        var chair = app.VisitOf("Ottoline Fjeldra");
-        app.Browser.Navigate().GoToUrl($"{app.Address}/visits/{chair}/apply");
-        foreach (var tap in new[] { "Client in the chair", "Part is set", "Combed", "Bowl 1 is mixed" })
-        {
-            app.Button(tap).Click();
-        }
-
-        for (var painted = 1; painted <= 6; painted++)
-        {
-            app.SetClock(painted * 0.9);
-            app.Button("Painted").Click();
-            app.Until(
-                $"{painted} painted",
-                d =>
-                    d.FindElements(By.XPath($"//section[@aria-label='Next']//span[.='{painted} of 70']"))
-                        .FirstOrDefault()
-            );
-            // A second press within a second is asked about.
-            var pressed = DateTime.UtcNow;
-            app.Until(
-                "a second has gone by",
-                _ => DateTime.UtcNow - pressed > TimeSpan.FromSeconds(1.1) ? "yes" : null
-            );
-        }
-
-        Drawn(app, "worn down");
-        Take(app, "apply");
-
         app.Browser.Navigate().GoToUrl($"{app.Address}/shelf");
         app.Find("the shelf", By.XPath("//button[contains(., 'Lantern clay')]"));
         Take(app, "shelf");

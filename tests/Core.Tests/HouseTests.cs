@@ -17,7 +17,9 @@ public sealed partial class HouseTests
         ["Pipeline"] = [],
         ["Work"] = ["Pipeline"],
         ["StandIns"] = ["Pipeline"],
-        ["Day"] = OfAStage,
+        // The day tells who is in the chair; the next panel at the chair is shown as Paint shows it.
+        ["Day"] = [.. OfAStage, "Apply"],
+        ["Apply"] = [.. OfAStage, "Paint"],
         ["Consult"] = OfAStage,
         ["Section"] = OfAStage,
         ["Paint"] = OfAStage,

@@ -45,13 +45,6 @@ public sealed record WaveToCome(
     IReadOnlyList<PanelKey> Panels
 );
 
-/// <summary>A reading at a look, and what it told.</summary>
-/// <param name="Look">The reading.</param>
-/// <param name="Minutes">How long the panel had worked, minutes.</param>
-/// <param name="Expected">What was expected then, level.</param>
-/// <param name="Own">How her hair lifts by it and all that is known.</param>
-public sealed record LookTold(Looked Look, double Minutes, double Expected, OwnLift Own);
-
 /// <summary>
 /// The plan against the clock: what was painted and when, what is to come at the artist's pace, when what may be
 /// rinsed, in which waves. Everything that is painted is a fact; the rest is planned anew each time.
@@ -65,6 +58,8 @@ public sealed record ServiceClock
     private const double NoPaintingFrom = 4;
 
     private readonly PlannedMix mix;
+    private readonly List<PanelOnClock> onClock;
+    private readonly LooksTold told;
     private readonly Dictionary<PanelKey, PlannedPanel> panels;
     private readonly Dictionary<(PanelKey Panel, int Step), double> minutes;
 
@@ -73,9 +68,9 @@ public sealed record ServiceClock
         (this.mix, Service, Now) = (mix, service, now);
         panels = mix.Head.Panels.ToDictionary(p => p.Panel.Key);
         minutes = mix.Timeline.Turns.ToDictionary(t => (t.Panel, t.Step), t => t.To - t.From);
-        Told = ToldByLooks();
+        told = new(mix.Head, service, panels);
         Pace = PaceOf();
-        OnClock = Clocked();
+        onClock = Clocked();
         (Waves, IsInTime, IsProven) = WavesToCome();
         var last =
             Waves.Count > 0 ? Waves[^1].EndsAt
@@ -96,7 +91,7 @@ public sealed record ServiceClock
     public double Pace { get; }
 
     /// <summary>The step's panels on the clock, in order.</summary>
-    public IReadOnlyList<PanelOnClock> OnClock { get; }
+    public IReadOnlyList<PanelOnClock> OnClock => onClock;
 
     /// <summary>Waves to come.</summary>
     public IReadOnlyList<WaveToCome> Waves { get; }
@@ -111,7 +106,7 @@ public sealed record ServiceClock
     public DateTimeOffset? DoneAt { get; }
 
     /// <summary>What looks told, in order.</summary>
-    public IReadOnlyList<LookTold> Told { get; }
+    public IReadOnlyList<LookTold> Told => told.All;
 
     /// <summary>When the wave under way is over; null for none.</summary>
     public DateTimeOffset? WaveEndsAt => Service.Wave is { } w ? WaveEnds(w) : null;
@@ -187,54 +182,6 @@ public sealed record ServiceClock
     /// <summary>The panel with its paint.</summary>
     public PlannedPanel PlannedOf(PanelKey panel) => panels[panel];
 
-    /// <summary>How her hair lifts where a panel is painted alike, as looks have told; null where none has.</summary>
-    private OwnLift? OwnAt(PanelKey panel) =>
-        CaseAt(panel) is { } here
-            ? Told.LastOrDefault(t => CaseAt(t.Look.Panel) is { } there && AreAlike(here, there))?.Own
-            : null;
-
-    private static bool AreAlike(LiftCase one, LiftCase other) =>
-        one.Lightener == other.Lightener && one.Covering == other.Covering;
-
-    private LiftCase? CaseAt(PanelKey panel) =>
-        panels.GetValueOrDefault(panel) is { } planned
-        && planned.Coats.FirstOrDefault(c => c.Step == Service.Step && !c.Formula.IsDeposit) is { } light
-            ? light.LiftingOf(mix.Head.Hair, panel.Zone, HairState.Of(mix.Head.Hair.In(panel.Zone))[0])?.Case
-            : null;
-
-    private List<LookTold> ToldByLooks()
-    {
-        var told = new List<LookTold>();
-        var readings = new List<(LiftCase Case, Reading Reading)>();
-        foreach (var (at, look) in Service.Looks)
-        {
-            if (CaseAt(look.Panel) is not { } of || Service.StandOf(look.Panel).PaintedAt is not { } painted)
-            {
-                continue;
-            }
-
-            var worked = Math.Clamp((at - painted).TotalMinutes, 0, Minutes.Longest);
-            var known = told.LastOrDefault(t => CaseAt(t.Look.Panel) is { } c && AreAlike(c, of))?.Own ?? of.Own;
-            var expected = new Lifting(of with { Own = known }).After(new(worked)).Value;
-            readings.Add((of with { Own = null }, new Reading(new(worked), look.Level)));
-            var own = StrandTest.Fit([.. Prior(of), .. readings.Where(r => AreAlike(r.Case, of))]);
-            told.Add(new(look, worked, expected, own));
-        }
-
-        return told;
-    }
-
-    /// <summary>
-    /// What her profile knows of her hair already counts as readings do: levels it expects at a quarter and
-    /// three quarters of an hour, once for a strand test, not at all without one.
-    /// </summary>
-    private static IEnumerable<(LiftCase Case, Reading Reading)> Prior(LiftCase of) =>
-        of.Own is null || of.Own == OwnLift.Unread
-            ? []
-            : new[] { 15.0, 40 }.Select(m =>
-                (of with { Own = null }, new Reading(new(m), new Lifting(of).After(new(m))))
-            );
-
     /// <summary>Gaps between taps against the plan's, the plan itself counting for a few.</summary>
     private double PaceOf()
     {
@@ -280,7 +227,7 @@ public sealed record ServiceClock
                 continue;
             }
 
-            var window = PanelWindow.Of(panels[panel], mix.Head.Hair, Service.Step, OwnAt(panel));
+            var window = PanelWindow.Of(panels[panel], mix.Head.Hair, Service.Step, told.OwnAt(panel));
             var takes = TimeSpan.FromSeconds(SecondsOf(panel));
             DateTimeOffset begun,
                 painted;
@@ -371,26 +318,24 @@ public sealed record ServiceClock
             }
         }
 
-        var found = ChairPlanner.Of(Problem(groups, free, longer: 0));
-        var inTime = found.Feasible;
-        if (!found.Feasible)
+        var (found, inTime) = Planned(groups, free);
+        var problem = Problem(groups, free, _ => 0);
+        foreach (var turn in found.Groups)
         {
-            // What is late already, or can't be met, is rinsed as soon as can be; the rest is told.
-            found = ChairPlanner.Of(Problem(groups, free, longer: Minutes.Longest));
+            var g = Number(turn.Id);
+            Move(groups[g], problem.Groups[g].Panels[0].Minutes, free.AddMinutes(turn.StartsAt));
         }
 
+        var first = Service.WavesDone + (Service.Wave is null ? 1 : 2);
         return (
             found
                 .Waves.Select(
                     (w, i) =>
                         new WaveToCome(
-                            Service.WavesDone + i + (Service.Wave is null ? 1 : 2),
+                            first + i,
                             free.AddMinutes(w.StartsAt),
                             free.AddMinutes(w.EndsAt),
-                            w.Panels.Select(p =>
-                                    groups[int.Parse(p.Group, CultureInfo.InvariantCulture)][p.Index].Panel
-                                )
-                                .ToArray()
+                            w.Panels.Select(p => groups[Number(p.Group)][p.Index].Panel).ToArray()
                         )
                 )
                 .ToArray(),
@@ -399,7 +344,74 @@ public sealed record ServiceClock
         );
     }
 
-    private static ChairProblem Problem(List<PanelOnClock[]> groups, DateTimeOffset free, double longer)
+    private static int Number(string group) => int.Parse(group, CultureInfo.InvariantCulture);
+
+    /// <summary>
+    /// The chair's schedule; where no schedule keeps every window, what is over already is rinsed first and the others
+    /// keep theirs; where that can't be either, a little later, and at last whenever.
+    /// </summary>
+    private static (ChairSchedule Found, bool InTime) Planned(List<PanelOnClock[]> groups, DateTimeOffset free)
+    {
+        var asMeant = ChairPlanner.Of(Problem(groups, free, _ => 0));
+        if (asMeant.Feasible)
+        {
+            return (asMeant, true);
+        }
+
+        var soonest = free.AddMinutes(ChairProblem.UsualStart);
+        bool IsOver(PanelOnClock p) => p.IsPainted && p.ToAt < soonest;
+        var over = groups.Sum(g => g.Count(IsOver));
+        var wave = ChairProblem.UsualStart + ChairProblem.UsualEach * over;
+        foreach (var slack in new[] { 0.0, Slack, 2 * Slack })
+        {
+            var found = ChairPlanner.Of(
+                Problem(
+                    groups,
+                    free,
+                    p =>
+                        IsOver(p) ? wave + slack
+                        : p.IsPainted ? slack
+                        : 0
+                )
+            );
+            if (found.Feasible)
+            {
+                return (found, false);
+            }
+        }
+
+        return (ChairPlanner.Of(Problem(groups, free, _ => Minutes.Longest)), false);
+    }
+
+    /// <summary>How much later than it should what can't be in time is rinsed at first, minutes. Model assumption.</summary>
+    private const double Slack = 10;
+
+    /// <summary>What waits for a wave to be over is painted later than hands alone would.</summary>
+    private void Move(PanelOnClock[] group, double firstTakes, DateTimeOffset start)
+    {
+        if (group[0].IsPainted)
+        {
+            return;
+        }
+
+        var by = start.AddMinutes(firstTakes) - group[0].PaintedAt;
+        foreach (var panel in group)
+        {
+            onClock[onClock.FindIndex(p => p.Panel == panel.Panel)] = panel with
+            {
+                BegunAt = panel.BegunAt + by,
+                PaintedAt = panel.PaintedAt + by,
+                FromAt = panel.FromAt + by,
+                ToAt = panel.ToAt + by,
+            };
+        }
+    }
+
+    private static ChairProblem Problem(
+        List<PanelOnClock[]> groups,
+        DateTimeOffset free,
+        Func<PanelOnClock, double> longer
+    )
     {
         var at = free;
         var on = new List<ChairGroup>();
@@ -408,7 +420,7 @@ public sealed record ServiceClock
             var panels = new List<ChairPanel>();
             foreach (var panel in group)
             {
-                panels.Add(OnChair(panel, at, free, longer));
+                panels.Add(OnChair(panel, at, free, longer(panel)));
                 at = panel.IsPainted ? at : panel.PaintedAt;
             }
 

@@ -61,6 +61,8 @@ public static class ServiceDues
             .Concat(Looks(clock))
             .Concat(Bowls(clock))
             .OrderBy(d => d.Kind == DueKind.Burning ? 0 : 1)
+            // Of what is due already the graver stands first; of what is to come the sooner.
+            .ThenBy(d => d.At <= clock.Now ? d.Severity : Severity.Note + 1)
             .ThenBy(d => d.At)
             .ThenBy(d => d.Kind)
             .ToArray();

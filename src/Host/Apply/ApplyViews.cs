@@ -7,7 +7,6 @@ using Wendro.Core.Plans;
 using Wendro.Core.Section;
 using Wendro.Core.Tone;
 using Wendro.Core.Units;
-using Wendro.Host.Mix;
 using Wendro.Host.Paint;
 using Wendro.Host.Work;
 

@@ -182,4 +182,40 @@ public sealed class ServiceClockTests
         Assert.Equal(lines.Length, lines.Distinct().Count() + 2);
         Assert.Contains("board", HowToPaint.Words(PanelPaint.Usual, 60), StringComparison.Ordinal);
     }
+
+    [Fact]
+    public void What_waits_for_a_wave_is_forecast_after_it_and_hands_never_do_two_things()
+    {
+        // Painted so slowly that the first must be rinsed before the last is painted.
+        foreach (var each in new[] { 1.0, 3, 5 })
+        {
+            var clock = At(each * 6, AllPainted(6, each));
+            foreach (var panel in clock.OnClock.Where(p => !p.IsPainted))
+            {
+                Assert.DoesNotContain(
+                    clock.Waves,
+                    w => panel.PaintedAt > w.StartsAt.AddSeconds(1) && panel.PaintedAt < w.EndsAt.AddSeconds(-1)
+                );
+            }
+        }
+    }
+
+    [Fact]
+    public void What_is_over_is_rinsed_first_and_the_others_keep_their_windows()
+    {
+        var facts = AllPainted(2).Append((60.0, new Painted(Order[2]))).ToArray();
+        var clock = At(61, facts);
+        Assert.False(clock.IsInTime);
+        Assert.Equal(new[] { Order[0], Order[1] }.ToHashSet(), clock.Waves[0].Panels.Take(2).ToHashSet());
+        Assert.True(clock.Waves[0].StartsAt < clock.Now.AddMinutes(2), "now");
+        var on = clock.OnClock.ToDictionary(p => p.Panel);
+        foreach (
+            var (panel, at) in clock
+                .Waves.SelectMany(w => w.Panels.Select((p, j) => (p, w.StartsAt.AddMinutes(4 + 0.5 * j))))
+                .Skip(2)
+        )
+        {
+            Assert.True(at <= on[panel].ToAt!.Value.AddMinutes(11), $"{panel} is late");
+        }
+    }
 }

@@ -50,6 +50,7 @@ export function NextDue({ service, now, looking, onLooking, tell, large }: Props
     return <p className={css.nothing}>Nothing is due.</p>;
   }
   const left = Date.parse(first.at) - now;
+  const bowl = service.bowls.find((b) => first.title.toLowerCase().startsWith(`bowl ${b.number} `));
   const look = service.due.find((d) => d.kind === "look");
   return (
     <div
@@ -70,6 +71,15 @@ export function NextDue({ service, now, looking, onLooking, tell, large }: Props
           onClick={() => void tell({ kind: "waveBegun", panels: first.panels })}
         >
           Begin the rinse
+        </Button>
+      )}
+      {first.kind === "bowlEnds" && left <= 0 && bowl && (
+        <Button
+          block={large}
+          className={css.big}
+          onClick={() => void tell({ kind: "mixed", formula: bowl.formula, ordinal: bowl.ordinal })}
+        >
+          Bowl {bowl.number} mixed anew
         </Button>
       )}
       {look && (

@@ -114,6 +114,8 @@ function AtAGlance({
   const { data, isFetched } = useQuery({
     ...glanceOf(visit, revision),
     enabled: go,
+    // Who is in the chair is looked after.
+    refetchInterval: (query) => (query.state.data?.chair ? 15_000 : false),
   });
   // biome-ignore lint/correctness/useExhaustiveDependencies: said once, when it has come
   useEffect(() => {
@@ -130,6 +132,16 @@ function AtAGlance({
         {data.painted} of {data.panels} panels painted
         {data.minutes > 0 && ` · ${data.minutes.toFixed(0)} min of mixing and painting`}
       </span>
+      {data.chair && (
+        <span className={css.chair}>
+          In the chair · {data.chair.painted} painted, {data.chair.waiting} to go
+          {data.chair.dueAt &&
+            ` · ${data.chair.due?.toLowerCase()} ${new Date(data.chair.dueAt).toLocaleTimeString("en-GB", {
+              hour: "2-digit",
+              minute: "2-digit",
+            })}`}
+        </span>
+      )}
       {data.missing.map((m) => (
         <span key={m} className={css.missing}>
           <i aria-hidden="true" /> {m}

@@ -1,0 +1,80 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Hair;
+using Wendro.Core.Lift;
+using Wendro.Core.Plans;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Apply;
+
+/// <summary>A reading at a look, and what it told.</summary>
+/// <param name="Look">The reading.</param>
+/// <param name="Minutes">How long the panel had worked, minutes.</param>
+/// <param name="Expected">What was expected then, level.</param>
+/// <param name="Own">How her hair lifts by it and all that is known.</param>
+public sealed record LookTold(Looked Look, double Minutes, double Expected, OwnLift Own);
+
+/// <summary>What looks told of the client's hair: fitted as a strand test is, by lightener and covering.</summary>
+internal sealed class LooksTold
+{
+    private readonly PlannedHead head;
+    private readonly ServiceInHand service;
+    private readonly IReadOnlyDictionary<PanelKey, PlannedPanel> panels;
+
+    public LooksTold(PlannedHead head, ServiceInHand service, IReadOnlyDictionary<PanelKey, PlannedPanel> panels)
+    {
+        (this.head, this.service, this.panels) = (head, service, panels);
+        All = ToldByLooks();
+    }
+
+    /// <summary>Each look, in order.</summary>
+    public IReadOnlyList<LookTold> All { get; }
+
+    /// <summary>How her hair lifts where a panel is painted alike, as looks have told; null where none has.</summary>
+    public OwnLift? OwnAt(PanelKey panel) =>
+        CaseAt(panel) is { } here
+            ? All.LastOrDefault(t => CaseAt(t.Look.Panel) is { } there && AreAlike(here, there))?.Own
+            : null;
+
+    private static bool AreAlike(LiftCase one, LiftCase other) =>
+        one.Lightener == other.Lightener && one.Covering == other.Covering;
+
+    private LiftCase? CaseAt(PanelKey panel) =>
+        panels.GetValueOrDefault(panel) is { } planned
+        && planned.Coats.FirstOrDefault(c => c.Step == service.Step && !c.Formula.IsDeposit) is { } light
+            ? light.LiftingOf(head.Hair, panel.Zone, HairState.Of(head.Hair.In(panel.Zone))[0])?.Case
+            : null;
+
+    private List<LookTold> ToldByLooks()
+    {
+        var told = new List<LookTold>();
+        var readings = new List<(LiftCase Case, Reading Reading)>();
+        foreach (var (at, look) in service.Looks)
+        {
+            if (CaseAt(look.Panel) is not { } of || service.StandOf(look.Panel).PaintedAt is not { } painted)
+            {
+                continue;
+            }
+
+            var worked = Math.Clamp((at - painted).TotalMinutes, 0, Minutes.Longest);
+            var known = told.LastOrDefault(t => CaseAt(t.Look.Panel) is { } c && AreAlike(c, of))?.Own ?? of.Own;
+            var expected = new Lifting(of with { Own = known }).After(new(worked)).Value;
+            readings.Add((of with { Own = null }, new Reading(new(worked), look.Level)));
+            var own = StrandTest.Fit([.. Prior(of), .. readings.Where(r => AreAlike(r.Case, of))]);
+            told.Add(new(look, worked, expected, own));
+        }
+
+        return told;
+    }
+
+    /// <summary>
+    /// What her profile knows of her hair already counts as readings do: levels it expects at a quarter and
+    /// three quarters of an hour, once for a strand test, not at all without one.
+    /// </summary>
+    private static IEnumerable<(LiftCase Case, Reading Reading)> Prior(LiftCase of) =>
+        of.Own is null || of.Own == OwnLift.Unread
+            ? []
+            : new[] { 15.0, 40 }.Select(m =>
+                (of with { Own = null }, new Reading(new(m), new Lifting(of).After(new(m))))
+            );
+}
