@@ -32,27 +32,6 @@ public sealed class Services(DbContextOptions<StudioContext> options, TimeProvid
         return await ReadAsync(db, visit, stop);
     }
 
-    /// <summary>Services that were begun at some visits, by visit.</summary>
-    public async Task<IReadOnlyDictionary<Guid, StoredService>> OfAllAsync(
-        IReadOnlyList<Guid> visits,
-        CancellationToken stop
-    )
-    {
-        await using var db = new StudioContext(options);
-        var begun = await db
-            .Services.AsNoTracking()
-            .Where(s => visits.Contains(s.VisitId))
-            .Select(s => s.VisitId)
-            .ToListAsync(stop);
-        var all = new Dictionary<Guid, StoredService>();
-        foreach (var visit in begun)
-        {
-            all[visit] = (await ReadAsync(db, visit, stop))!;
-        }
-
-        return all;
-    }
-
     /// <summary>
     /// Adds a fact; the first begins the service and pins the plan's revision. A fact said twice counts once.
     /// </summary>

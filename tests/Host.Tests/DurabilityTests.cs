@@ -3,6 +3,7 @@ using System.Net;
 using System.Net.Sockets;
 using System.Text.Json.Nodes;
 using Microsoft.EntityFrameworkCore;
+using Wendro.Core.Apply;
 using Wendro.Store;
 
 namespace Wendro.Host.Tests;
@@ -54,6 +55,96 @@ public sealed class DurabilityTests
         finally
         {
             Directory.Delete(folder, true);
+        }
+    }
+
+    [Fact]
+    public async Task Facts_told_while_the_server_is_killed_again_and_again_are_each_there_once()
+    {
+        var folder = Directory.CreateTempSubdirectory("wendro-kills-").FullName;
+        try
+        {
+            var visit = string.Empty;
+            var panel = string.Empty;
+            var acknowledged = new List<string>();
+            for (var life = 0; life < Lives; life++)
+            {
+                using var server = Start(folder, out var http);
+                if (life == 0)
+                {
+                    visit = await http.NewVisitAsync("Killed at the chair");
+                    var (painted, _) = await http.EditAsync(
+                        visit,
+                        1,
+                        """{"kind":"paintZone","zone":"nape","paint":{"shape":"full","startCm":5}}"""
+                    );
+                    Assert.Equal(200, painted);
+                    await TellAsync(http, visit, Guid.NewGuid(), """{"kind":"seated"}""");
+                    panel = (string)(await http.ReadAsync($"/api/visits/{visit}/apply"))["waiting"]![0]!;
+                }
+
+                // The server dies while facts are on their way; what was not acknowledged is said again, under its name.
+                var ids = Enumerable.Range(0, 12).Select(_ => Guid.NewGuid()).ToArray();
+                var telling = ids.Select(
+                        async (id, i) =>
+                        {
+                            var note = $"{life}-{i}";
+                            var told = await TellAsync(http, visit, id, Spot(panel, note));
+                            lock (acknowledged)
+                            {
+                                acknowledged.AddRange(told ? [note] : []);
+                            }
+
+                            return (id, note, told);
+                        }
+                    )
+                    .ToArray();
+                await Task.WhenAny(telling);
+                server.Kill(entireProcessTree: true);
+                await server.WaitForExitAsync();
+                var lost = (await Task.WhenAll(telling)).Where(t => !t.told).ToArray();
+                using var next = Start(folder, out var again);
+                foreach (var (id, note, _) in lost)
+                {
+                    Assert.True(await TellAsync(again, visit, id, Spot(panel, note)));
+                    acknowledged.Add(note);
+                }
+
+                next.Kill(entireProcessTree: true);
+                await next.WaitForExitAsync();
+            }
+
+            await using var db = new StudioContext(StudioContext.OptionsFor(Path.Combine(folder, "wendro.db")));
+            var facts = await db.ServiceFacts.OrderBy(f => f.Number).ToListAsync();
+            Assert.Equal(Enumerable.Range(1, facts.Count), facts.Select(f => f.Number));
+            Assert.Equal(acknowledged.Order(), facts.Select(f => f.Fact).OfType<Marked>().Select(m => m.Note!).Order());
+        }
+        finally
+        {
+            Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+            Directory.Delete(folder, true);
+        }
+    }
+
+    private const int Lives = 4;
+
+    private static string Spot(string panel, string note) =>
+        $$"""{"kind":"marked","panel":"{{panel}}","what":"spot","note":"{{note}}"}""";
+
+    /// <summary>Tells a fact; whether it was acknowledged.</summary>
+    private static async Task<bool> TellAsync(HttpClient http, string visit, Guid id, string fact)
+    {
+        try
+        {
+            var (status, _) = await http.PostAsync(
+                $"/api/visits/{visit}/apply/facts",
+                $$"""{"after":0,"id":"{{id}}","fact":{{fact}}}"""
+            );
+            return status == 200;
+        }
+        catch (HttpRequestException)
+        {
+            return false;
         }
     }
 

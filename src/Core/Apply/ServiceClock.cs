@@ -1,4 +1,3 @@
-using System.Globalization;
 using Wendro.Core.Blend;
 using Wendro.Core.Chair;
 using Wendro.Core.Hair;
@@ -33,18 +32,6 @@ public sealed record PanelOnClock(
     PanelWindow? Window
 );
 
-/// <summary>A rinse wave to come.</summary>
-/// <param name="Number">Which of the step, from 1, those done counted.</param>
-/// <param name="StartsAt">When it starts.</param>
-/// <param name="EndsAt">When its last panel is rinsed.</param>
-/// <param name="Panels">Its panels in the order they are rinsed.</param>
-public sealed record WaveToCome(
-    int Number,
-    DateTimeOffset StartsAt,
-    DateTimeOffset EndsAt,
-    IReadOnlyList<PanelKey> Panels
-);
-
 /// <summary>
 /// The plan against the clock: what was painted and when, what is to come at the artist's pace, when what may be
 /// rinsed, in which waves. Everything that is painted is a fact; the rest is planned anew each time.
@@ -58,7 +45,6 @@ public sealed record ServiceClock
     private const double NoPaintingFrom = 4;
 
     private readonly PlannedMix mix;
-    private readonly List<PanelOnClock> onClock;
     private readonly LooksTold told;
     private readonly Dictionary<PanelKey, PlannedPanel> panels;
     private readonly Dictionary<(PanelKey Panel, int Step), double> minutes;
@@ -70,13 +56,9 @@ public sealed record ServiceClock
         minutes = mix.Timeline.Turns.ToDictionary(t => (t.Panel, t.Step), t => t.To - t.From);
         told = new(mix.Head, service, panels);
         Pace = PaceOf();
-        onClock = Clocked();
-        (Waves, IsInTime, IsProven) = WavesToCome();
-        var last =
-            Waves.Count > 0 ? Waves[^1].EndsAt
-            : service.Wave is { } w ? WaveEnds(w)
-            : (DateTimeOffset?)null;
-        DoneAt = last?.AddMinutes(
+        var ahead = WavesAhead.Of(service, Clocked(), HandsFree);
+        (OnClock, Waves, IsInTime, IsProven) = (ahead.OnClock, ahead.Waves, ahead.IsInTime, ahead.IsProven);
+        DoneAt = (Waves.Count > 0 ? Waves[^1].EndsAt : WaveEndsAt)?.AddMinutes(
             PaintingTime.WashingMinutes + PaintingTime.DryingMinutes + PaintingTime.ReadingMinutes
         );
     }
@@ -91,7 +73,7 @@ public sealed record ServiceClock
     public double Pace { get; }
 
     /// <summary>The step's panels on the clock, in order.</summary>
-    public IReadOnlyList<PanelOnClock> OnClock => onClock;
+    public IReadOnlyList<PanelOnClock> OnClock { get; }
 
     /// <summary>Waves to come.</summary>
     public IReadOnlyList<WaveToCome> Waves { get; }
@@ -208,10 +190,10 @@ public sealed record ServiceClock
     }
 
     private static DateTimeOffset WaveEnds(WaveInHand wave) =>
-        wave.BegunAt.AddMinutes(ChairProblem.UsualStart + ChairProblem.UsualEach * Math.Max(0, wave.Panels.Count - 1));
+        wave.BegunAt.AddMinutes(ChairProblem.UsualSlot(Math.Max(0, wave.Panels.Count - 1)));
 
     /// <summary>When hands can go on: now, or when the wave under way is over.</summary>
-    private DateTimeOffset HandsFree => Service.Wave is { } w && WaveEnds(w) > Now ? WaveEnds(w) : Now;
+    private DateTimeOffset HandsFree => WaveEndsAt > Now ? WaveEndsAt.Value : Now;
 
     private List<PanelOnClock> Clocked()
     {
@@ -279,169 +261,5 @@ public sealed record ServiceClock
         return window.LimitMinutes is { } limit && painted.AddMinutes(limit) < dries
             ? painted.AddMinutes(limit)
             : dries;
-    }
-
-    /// <summary>Waves by the chair's own sum: what is painted first, then zone by zone as it will be.</summary>
-    private (IReadOnlyList<WaveToCome> Waves, bool InTime, bool Proven) WavesToCome()
-    {
-        var free = HandsFree;
-        var inWave = (Service.Wave?.Panels ?? []).ToHashSet();
-        var open = OnClock
-            .Where(p => p.RinsedAt is null && p.Window is not null && !inWave.Contains(p.Panel))
-            .ToArray();
-        if (open.Length == 0)
-        {
-            return ([], true, true);
-        }
-
-        var painted = open.Where(p => p.IsPainted).OrderBy(p => p.ToAt).ToArray();
-        var groups = new List<PanelOnClock[]>();
-        if (painted.Length > 0)
-        {
-            groups.Add(painted);
-        }
-
-        foreach (var panel in open.Where(p => !p.IsPainted))
-        {
-            if (
-                groups.Count > 0
-                && groups[^1] is { } last
-                && !last[^1].IsPainted
-                && (last[^1].Panel.Zone == panel.Panel.Zone || groups.Count >= ChairPlanner.MostGroups)
-            )
-            {
-                groups[^1] = [.. last, panel];
-            }
-            else
-            {
-                groups.Add([panel]);
-            }
-        }
-
-        var (found, inTime) = Planned(groups, free);
-        var problem = Problem(groups, free, _ => 0);
-        foreach (var turn in found.Groups)
-        {
-            var g = Number(turn.Id);
-            Move(groups[g], problem.Groups[g].Panels[0].Minutes, free.AddMinutes(turn.StartsAt));
-        }
-
-        var first = Service.WavesDone + (Service.Wave is null ? 1 : 2);
-        return (
-            found
-                .Waves.Select(
-                    (w, i) =>
-                        new WaveToCome(
-                            first + i,
-                            free.AddMinutes(w.StartsAt),
-                            free.AddMinutes(w.EndsAt),
-                            w.Panels.Select(p => groups[Number(p.Group)][p.Index].Panel).ToArray()
-                        )
-                )
-                .ToArray(),
-            inTime,
-            found.Proven
-        );
-    }
-
-    private static int Number(string group) => int.Parse(group, CultureInfo.InvariantCulture);
-
-    /// <summary>
-    /// The chair's schedule; where no schedule keeps every window, what is over already is rinsed first and the others
-    /// keep theirs; where that can't be either, a little later, and at last whenever.
-    /// </summary>
-    private static (ChairSchedule Found, bool InTime) Planned(List<PanelOnClock[]> groups, DateTimeOffset free)
-    {
-        var asMeant = ChairPlanner.Of(Problem(groups, free, _ => 0));
-        if (asMeant.Feasible)
-        {
-            return (asMeant, true);
-        }
-
-        var soonest = free.AddMinutes(ChairProblem.UsualStart);
-        bool IsOver(PanelOnClock p) => p.IsPainted && p.ToAt < soonest;
-        var over = groups.Sum(g => g.Count(IsOver));
-        var wave = ChairProblem.UsualStart + ChairProblem.UsualEach * over;
-        foreach (var slack in new[] { 0.0, Slack, 2 * Slack })
-        {
-            var found = ChairPlanner.Of(
-                Problem(
-                    groups,
-                    free,
-                    p =>
-                        IsOver(p) ? wave + slack
-                        : p.IsPainted ? slack
-                        : 0
-                )
-            );
-            if (found.Feasible)
-            {
-                return (found, false);
-            }
-        }
-
-        return (ChairPlanner.Of(Problem(groups, free, _ => Minutes.Longest)), false);
-    }
-
-    /// <summary>How much later than it should what can't be in time is rinsed at first, minutes. Model assumption.</summary>
-    private const double Slack = 10;
-
-    /// <summary>What waits for a wave to be over is painted later than hands alone would.</summary>
-    private void Move(PanelOnClock[] group, double firstTakes, DateTimeOffset start)
-    {
-        if (group[0].IsPainted)
-        {
-            return;
-        }
-
-        var by = start.AddMinutes(firstTakes) - group[0].PaintedAt;
-        foreach (var panel in group)
-        {
-            onClock[onClock.FindIndex(p => p.Panel == panel.Panel)] = panel with
-            {
-                BegunAt = panel.BegunAt + by,
-                PaintedAt = panel.PaintedAt + by,
-                FromAt = panel.FromAt + by,
-                ToAt = panel.ToAt + by,
-            };
-        }
-    }
-
-    private static ChairProblem Problem(
-        List<PanelOnClock[]> groups,
-        DateTimeOffset free,
-        Func<PanelOnClock, double> longer
-    )
-    {
-        var at = free;
-        var on = new List<ChairGroup>();
-        foreach (var group in groups)
-        {
-            var panels = new List<ChairPanel>();
-            foreach (var panel in group)
-            {
-                panels.Add(OnChair(panel, at, free, longer(panel)));
-                at = panel.IsPainted ? at : panel.PaintedAt;
-            }
-
-            on.Add(new(on.Count.ToString(CultureInfo.InvariantCulture), panels));
-        }
-
-        return new(on, InGivenOrder: true);
-    }
-
-    /// <summary>
-    /// A panel as hands meet it: what is mixed before it, too, is theirs; what is painted takes nothing more.
-    /// </summary>
-    private static ChairPanel OnChair(PanelOnClock panel, DateTimeOffset before, DateTimeOffset free, double longer)
-    {
-        if (!panel.IsPainted)
-        {
-            var takes = (panel.PaintedAt - before).TotalMinutes;
-            return new(Math.Max(0, takes), panel.Window!.From, panel.Window.To + longer);
-        }
-
-        var from = Math.Max(0, (panel.FromAt!.Value - free).TotalMinutes);
-        return new(0, from, Math.Max(from, (panel.ToAt!.Value - free).TotalMinutes) + longer);
     }
 }

@@ -35,13 +35,15 @@ public enum DueKind
 /// <param name="Words">What to do.</param>
 /// <param name="Severity">How much it matters.</param>
 /// <param name="Panels">Where.</param>
+/// <param name="Bowl">Which bowl it is about, by its number; null for none.</param>
 public sealed record Due(
     DueKind Kind,
     DateTimeOffset At,
     string Title,
     Sentence Words,
     Severity Severity,
-    IReadOnlyList<PanelKey> Panels
+    IReadOnlyList<PanelKey> Panels,
+    int? Bowl = null
 );
 
 /// <summary>What is due in a service, soonest first; what has to do with safety stands before all.</summary>
@@ -101,7 +103,7 @@ public static class ServiceDues
             yield return new(
                 DueKind.Over,
                 first.ToAt!.Value,
-                $"{Upper(ZoneFacts.Words(zone.Key.Zone))} is over",
+                $"{Sentence.Capital(ZoneFacts.Words(zone.Key.Zone))} is over",
                 zone.Key.By switch
                 {
                     EndsBy.Leaflet => $"Past the leaflet's {first.Window!.LimitMinutes:0} min: rinse now.",
@@ -159,7 +161,7 @@ public static class ServiceDues
             DueKind.Look,
             at,
             "Look",
-            $"{Upper(ZoneFacts.Words(panel.Zone))}, painted first there. Wipe {Quantity.Cm(2)} clean, judge, paint "
+            $"{Sentence.Capital(ZoneFacts.Words(panel.Zone))}, painted first there. Wipe {Quantity.Cm(2)} clean, judge, paint "
                 + $"it again.",
             Severity.Caution,
             [panel]
@@ -179,10 +181,11 @@ public static class ServiceDues
             yield return new(
                 DueKind.BowlEnds,
                 mixed.AddMinutes(window),
-                $"{Upper(bowl.Words)} ends",
+                $"{Sentence.Capital(bowl.Words)} ends",
                 $"It lives {window:0} min. Then it does less than the plan reckons with: mix anew.",
                 Severity.Caution,
-                []
+                [],
+                bowl.Number
             );
         }
 
@@ -198,14 +201,12 @@ public static class ServiceDues
                 $"Mix {needed.Words}",
                 $"{Quantity.Grams(needed.Batch.Grams, "0")} of {needed.Batch.Formula}.",
                 Severity.Note,
-                []
+                [],
+                needed.Number
             );
         }
     }
 
     private static string Where(IReadOnlyList<PanelKey> panels) =>
-        Upper(string.Join(", ", panels.Select(p => ZoneFacts.Words(p.Zone)).Distinct()));
-
-    private static string Upper(string words) =>
-        words.Length == 0 ? words : char.ToUpperInvariant(words[0]) + words[1..];
+        Sentence.Capital(string.Join(", ", panels.Select(p => ZoneFacts.Words(p.Zone)).Distinct()));
 }

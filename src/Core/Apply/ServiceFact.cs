@@ -1,6 +1,4 @@
 using System.Text.Json.Serialization;
-using Wendro.Core.Head;
-using Wendro.Core.Paint;
 using Wendro.Core.Section;
 using Wendro.Core.Units;
 
@@ -39,7 +37,6 @@ public enum Working
 [JsonDerivedType(typeof(LeftNatural), "leftNatural")]
 [JsonDerivedType(typeof(Marked), "marked")]
 [JsonDerivedType(typeof(Recoated), "recoated")]
-[JsonDerivedType(typeof(Covered), "covered")]
 [JsonDerivedType(typeof(Heated), "heat")]
 [JsonDerivedType(typeof(Looked), "looked")]
 [JsonDerivedType(typeof(Felt), "comfort")]
@@ -73,10 +70,9 @@ public enum Preparation
 {
     PartSet,
     Combed,
-    SoundTried,
 }
 
-/// <summary>The part is set, the hair combed, the sounds tried.</summary>
+/// <summary>The part is set, the hair combed.</summary>
 public sealed record Prepared(Preparation What) : ServiceFact
 {
     /// <inheritdoc/>
@@ -158,13 +154,6 @@ public sealed record Recoated(PanelKey Panel) : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => Of(Panel);
-}
-
-/// <summary>Panels of a zone are covered otherwise than planned.</summary>
-public sealed record Covered(Zone Zone, Covering Covering) : ServiceFact
-{
-    /// <inheritdoc/>
-    public override string Concerns => $"cover {Zone}";
 }
 
 /// <summary>Low heat goes on or off.</summary>

@@ -17,7 +17,6 @@ public sealed record KeptFact(int Number, DateTimeOffset At, ServiceFact Fact);
 /// <param name="FreshAt">When it last got a fresh coat.</param>
 /// <param name="IsLeft">Whether it stays natural after all.</param>
 /// <param name="RinsedAt">When it was rinsed; null while it is not.</param>
-/// <param name="By">The number of the fact that painted it.</param>
 /// <param name="Pairs">How many pairs of hands painted then.</param>
 public sealed record PanelStand(
     DateTimeOffset? PaintedAt = null,
@@ -25,7 +24,6 @@ public sealed record PanelStand(
     DateTimeOffset? FreshAt = null,
     bool IsLeft = false,
     DateTimeOffset? RinsedAt = null,
-    int By = 0,
     int Pairs = 1
 )
 {
@@ -173,10 +171,9 @@ public sealed record ServiceInHand
             WaveBegun when Wave is not null => On("A wave is under way: end it first."),
             AreaLaid when !AreaWaits => On("Nothing waits to be laid over an area."),
             WaveBegun { Panels.Count: 0 } when !AreaIsOn => [new("fact.panels", "A wave needs a panel.")],
-            WaveBegun w
-                when w.Panels.FirstOrDefault(p => !StandOf(p).IsOn) is var p && w.Panels.Any(q => !StandOf(q).IsOn) =>
+            WaveBegun w when w.Panels.Any(p => !StandOf(p).IsOn) =>
             [
-                new("fact.panels", $"Nothing works on {p}."),
+                new("fact.panels", $"Nothing works on {w.Panels.First(p => !StandOf(p).IsOn)}."),
             ],
             WaveBegun w when w.Panels.Distinct().Count() != w.Panels.Count => [new("fact.panels", "Each once.")],
             WaveEnded when Wave is null => On("No wave is under way."),
@@ -196,8 +193,8 @@ public sealed record ServiceInHand
             Seated => this with { SeatedAt = at },
             Prepared p => this with { Ready = Ready.Add(p.What), HandsSince = at },
             Mixed m => this with { Bowls = Bowls.SetItem((m.Formula, m.Ordinal), at), HandsSince = at },
-            Painted p => Laid(p.Panel, at, spread: false, kept.Number) with { HandsSince = at },
-            PaintedUpTo p => UpTo(p.Panel, at, kept.Number),
+            Painted p => Laid(p.Panel, at, spread: false) with { HandsSince = at },
+            PaintedUpTo p => UpTo(p.Panel, at),
             PutOff { Now: true } p => this with { Order = [p.Panel, .. Order.Where(o => o != p.Panel)] },
             PutOff p => this with { Order = [.. Order.Where(o => o != p.Panel), p.Panel] },
             LeftNatural p => Stand(p.Panel, s => s with { IsLeft = true }),
@@ -234,11 +231,8 @@ public sealed record ServiceInHand
             HeatSince = null,
         };
 
-    private ServiceInHand Laid(PanelKey panel, DateTimeOffset at, bool spread, int by) =>
-        Stand(
-            panel,
-            s => s with { PaintedAt = at, FreshAt = at, IsSpread = spread, By = by, IsLeft = false, Pairs = Pairs }
-        );
+    private ServiceInHand Laid(PanelKey panel, DateTimeOffset at, bool spread) =>
+        Stand(panel, s => s with { PaintedAt = at, FreshAt = at, IsSpread = spread, IsLeft = false, Pairs = Pairs });
 
     private ServiceInHand Stand(PanelKey panel, Func<PanelStand, PanelStand> change) =>
         this with
@@ -247,7 +241,7 @@ public sealed record ServiceInHand
         };
 
     /// <summary>Forgotten taps: their moments lie evenly between the last that hands did and now.</summary>
-    private ServiceInHand UpTo(PanelKey panel, DateTimeOffset at, int by)
+    private ServiceInHand UpTo(PanelKey panel, DateTimeOffset at)
     {
         var waiting = Waiting.ToList();
         var those = waiting.Take(waiting.IndexOf(panel) + 1).ToArray();
@@ -256,7 +250,7 @@ public sealed record ServiceInHand
         for (var i = 0; i < those.Length; i++)
         {
             var moment = since + (at - since) * ((i + 1.0) / those.Length);
-            service = service.Laid(those[i], moment, i < those.Length - 1, by);
+            service = service.Laid(those[i], moment, i < those.Length - 1);
         }
 
         return service with
@@ -277,7 +271,7 @@ public sealed record ServiceInHand
         var service = this;
         foreach (var (panel, j) in wave.Panels.Where(p => !not.Contains(p)).Select((p, j) => (p, j)))
         {
-            var slot = wave.BegunAt.AddMinutes(ChairProblem.UsualStart + ChairProblem.UsualEach * j);
+            var slot = wave.BegunAt.AddMinutes(ChairProblem.UsualSlot(j));
             service = service.Stand(panel, s => s with { RinsedAt = slot < at ? slot : at });
         }
 

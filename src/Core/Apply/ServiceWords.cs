@@ -1,5 +1,3 @@
-using Wendro.Core.Head;
-
 namespace Wendro.Core.Apply;
 
 /// <summary>What happened, in words for people.</summary>
@@ -13,8 +11,7 @@ public static class ServiceWords
         {
             Seated => "client in the chair",
             Prepared { What: Preparation.PartSet } => "part set",
-            Prepared { What: Preparation.Combed } => "combed through",
-            Prepared => "sounds tried",
+            Prepared => "combed through",
             Mixed m => $"bowl of {m.Formula} mixed",
             Painted p => $"{p.Panel.Words} painted",
             PaintedUpTo p => $"painted up to {p.Panel.Words}",
@@ -26,7 +23,6 @@ public static class ServiceWords
             Marked { What: Trouble.TurnedOver } m => $"{m.Panel.Words} turned over",
             Marked m => $"a spot at {m.Panel.Words}",
             Recoated r => $"{r.Panel.Words} painted again",
-            Covered c => $"{ZoneFacts.Words(c.Zone)} covered",
             Heated { On: true } => "heat on",
             Heated => "heat off",
             Looked l => $"level {l.Level.Value:0.0} at {l.Panel.Words}",
@@ -47,4 +43,21 @@ public static class ServiceWords
             _ => "taken back",
         };
     }
+
+    /// <summary>What a look told and how much it counted.</summary>
+    public static string Of(LookTold told)
+    {
+        ArgumentNullException.ThrowIfNull(told);
+        var off = told.Look.Level.Value - told.Expected;
+        var how =
+            Math.Abs(off) < HardlyTold ? "as expected"
+            : off > 0 ? $"{off:0.0} more than expected"
+            : $"{-off:0.0} less than expected";
+        return $"Level {told.Look.Level.Value:0.0} after {told.Minutes:0} min, {how}. Counted with what is known already: "
+            + $"the hair lifts at {told.Own.Speed * 100:0} % of the tables' speed, and windows of what is painted alike "
+            + "move with it.";
+    }
+
+    /// <summary>A difference that is not worth a word, levels.</summary>
+    private const double HardlyTold = 0.05;
 }

@@ -61,8 +61,8 @@ internal static class ChairBound
         c.Total - MostInTime(c.Panels.SelectMany(p => p).Select(p => (p.Minutes, p.To - c.WaveStart + p.Minutes)));
 
     /// <summary>
-    /// Most jobs that are done in time, one after another: in the order they are due, leaving out the longest where time
-    /// runs out (Moore and Hodgson).
+    /// Most jobs that are done in time, one after another: in the order they are due, leaving out the longest where
+    /// time runs out (Moore and Hodgson).
     /// </summary>
     /// <param name="jobs">What each takes and when it is due, minutes.</param>
     private static int MostInTime(IEnumerable<(double Minutes, double Due)> jobs)

@@ -35,7 +35,8 @@ internal static class ChairConflicts
         return last < takes + problem.WaveStart
             ? (Sentence)(
                 $"{g.Id} takes {takes:0.#} min to paint without a break. Its first panel must be rinsed by minute "
-                + $"{last:0.#}, and no wave reaches it before minute {takes + problem.WaveStart:0.#}. {Help(problem, g)}"
+                + $"{last:0.#}, and no wave reaches it before minute {takes + problem.WaveStart:0.#}. "
+                + $"{Help(problem, g)}"
             )
             : $"Waves can't follow one another as quickly as the windows of {g.Id} end. {Help(problem, g)}";
     }

@@ -9,8 +9,6 @@ internal sealed class ChairDive(ChairCase c)
 {
     private readonly record struct Laid(int Group, double From, double To, double Order);
 
-    private readonly record struct Wave(double StartsAt, double EndsAt);
-
     /// <summary>Steps of a schedule, group or wave; null where it can't be made so.</summary>
     /// <param name="course">How it goes.</param>
     /// <param name="within">Given up where it is sure to end later than this minute.</param>
@@ -30,7 +28,7 @@ internal sealed class ChairDive(ChairCase c)
                 && (int)Math.Ceiling(share * Now(open, now)) is > 0 and var some
             )
             {
-                now = Rinse(open, some, now, steps).EndsAt;
+                now = Rinse(open, some, now, steps);
                 left -= some;
             }
 
@@ -42,7 +40,7 @@ internal sealed class ChairDive(ChairCase c)
                     return null;
                 }
 
-                now = Rinse(open, size, now, steps).EndsAt;
+                now = Rinse(open, size, now, steps);
                 left -= size;
             }
 
@@ -194,8 +192,8 @@ internal sealed class ChairDive(ChairCase c)
         };
     }
 
-    /// <summary>A wave of the first panels; null where one of them would be over.</summary>
-    private Wave? Planned(List<Laid> open, int size, double now)
+    /// <summary>Rinses the first panels in a wave; the minute it ends.</summary>
+    private double Rinse(List<Laid> open, int size, double now, List<(int Group, int[] Wave)> steps)
     {
         var (start, latest) = (now, double.PositiveInfinity);
         for (var j = 0; j < size; j++)
@@ -203,15 +201,9 @@ internal sealed class ChairDive(ChairCase c)
             Widen(open[j], j, ref start, ref latest);
         }
 
-        return start <= latest + ChairCase.Eps ? new(start, start + c.Slot(size - 1)) : null;
-    }
-
-    private Wave Rinse(List<Laid> open, int size, double now, List<(int Group, int[] Wave)> steps)
-    {
-        var wave = Planned(open, size, now)!.Value;
         steps.Add((-1, open.Take(size).Select(p => p.Group).ToArray()));
         open.RemoveRange(0, size);
-        return wave;
+        return start + c.Slot(size - 1);
     }
 
     /// <summary>
@@ -252,9 +244,7 @@ internal sealed class ChairDive(ChairCase c)
                 var (start, latest) = (free[w, k], double.PositiveInfinity);
                 for (var size = 1; k + size <= n && !double.IsPositiveInfinity(start); size++)
                 {
-                    var panel = open[k + size - 1];
-                    start = Math.Max(start, panel.From - c.Slot(size - 1));
-                    latest = Math.Min(latest, panel.To - c.Slot(size - 1));
+                    Widen(open[k + size - 1], size - 1, ref start, ref latest);
                     if (start > latest + ChairCase.Eps)
                     {
                         break;

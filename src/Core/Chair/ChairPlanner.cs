@@ -30,31 +30,20 @@ public static class ChairPlanner
         var c = new ChairCase(problem);
         var bound = ChairBound.Of(c);
         var search = Searched(c, bound, c.Total <= ChairSearch.SmallPanels ? MostTries : MostLooksOfMany / c.Total);
-        var proven = search.IsWhole || search.EndsAt <= bound + 1e-6;
+        var proven = search.IsWhole || search.EndsAt <= bound + ChairCase.Eps;
         if (search.Best is not { } best)
         {
             return new(false, true, bound, null, [], [], [], ChairConflicts.Of(problem));
         }
 
-        var replayed = new ChairState(c);
-        foreach (var (group, wave) in best)
-        {
-            _ = group < 0 || replayed.Paint(group);
-            for (var j = 0; j < wave.Length; j++)
-            {
-                _ = replayed.Rinse(wave[j], j == 0);
-            }
-        }
-
-        var turns = replayed.Turns();
         return new(
             true,
             proven,
             proven ? search.EndsAt : bound,
             search.EndsAt,
-            turns.Select(t => t.Id).ToArray(),
-            turns,
-            replayed.WavesRinsed(),
+            best.Turns.Select(t => t.Id).ToArray(),
+            best.Turns,
+            best.Waves,
             []
         );
     }
@@ -63,7 +52,7 @@ public static class ChairPlanner
     {
         var search = new ChairSearch(c, tries);
         ChairOrders.Improve(c, search, bound);
-        if (c.Total <= ChairSearch.SmallPanels || search.EndsAt > bound + 1e-6)
+        if (c.Total <= ChairSearch.SmallPanels || search.EndsAt > bound + ChairCase.Eps)
         {
             search.Go();
         }

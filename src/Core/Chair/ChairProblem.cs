@@ -32,6 +32,10 @@ public sealed record ChairProblem(
     /// <summary>As it usually is, minutes. Model assumption.</summary>
     public const double UsualStart = 4,
         UsualEach = 0.5;
+
+    /// <summary>When a panel of a usual wave is rinsed, minutes after the wave starts.</summary>
+    /// <param name="index">Which, from 0.</param>
+    public static double UsualSlot(int index) => UsualStart + UsualEach * index;
 }
 
 /// <summary>When a group is painted, minutes.</summary>

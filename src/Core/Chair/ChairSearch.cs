@@ -10,9 +10,8 @@ internal sealed class ChairSearch
     private readonly ChairState state;
     private readonly int mostTries;
     private int tries;
-    private int[] bestOrder = [];
-
     private readonly double[] ready;
+    private int[] bestOrder = [];
 
     /// <param name="c">The case.</param>
     /// <param name="mostTries">After so many tries it stops.</param>
@@ -23,8 +22,8 @@ internal sealed class ChairSearch
         ready = new double[c.Total];
     }
 
-    /// <summary>Steps of the best schedule; null where none was found.</summary>
-    public IReadOnlyList<(int Group, int[] Wave)>? Best { get; private set; }
+    /// <summary>When the best schedule paints each group, and its waves; null where none was found.</summary>
+    public (IReadOnlyList<GroupTurn> Turns, IReadOnlyList<ChairWave> Waves)? Best { get; private set; }
 
     /// <summary>When it ends, minutes.</summary>
     public double EndsAt { get; private set; } = double.PositiveInfinity;
@@ -41,28 +40,27 @@ internal sealed class ChairSearch
     /// </summary>
     public const int SmallPanels = 14;
 
-    /// <summary>Takes a schedule made otherwise, where it is better; false where it can't be.</summary>
-    public bool Offer(IEnumerable<(int Group, int[] Wave)> steps)
+    /// <summary>Takes a schedule made otherwise, where it can be and is better.</summary>
+    public void Offer(IEnumerable<(int Group, int[] Wave)> steps)
     {
         var replayed = new ChairState(c);
         foreach (var (group, wave) in steps)
         {
             if (group >= 0 && !replayed.Paint(group))
             {
-                return false;
+                return;
             }
 
             for (var j = 0; j < wave.Length; j++)
             {
                 if (!replayed.Rinse(wave[j], j == 0))
                 {
-                    return false;
+                    return;
                 }
             }
         }
 
         Keep(replayed);
-        return true;
     }
 
     /// <summary>Searches all of it.</summary>
@@ -118,7 +116,6 @@ internal sealed class ChairSearch
             }
 
             var isReady = ReadyAt(g, state.RinsedOf(g)) <= slot;
-
             if (state.Rinse(g, inNewWave))
             {
                 Go();
@@ -248,7 +245,12 @@ internal sealed class ChairSearch
             )
         )
         {
-            (EndsAt, Waves, bestOrder, Best) = (end, found.Waves, [.. found.Order], found.Steps());
+            (EndsAt, Waves, bestOrder, Best) = (
+                end,
+                found.Waves,
+                [.. found.Order],
+                (found.Turns(), found.WavesRinsed())
+            );
         }
     }
 }

@@ -56,9 +56,6 @@ internal sealed class ChairState
     /// <summary>When a group was begun, minutes.</summary>
     public double BegunAt(int group) => ops[opOf[group]].At;
 
-    /// <summary>Which comes first of two painted groups.</summary>
-    public bool IsBefore(int group, int other) => opOf[group] < opOf[other];
-
     /// <summary>Paints a group; false, and nothing changed, where that can't be.</summary>
     public bool Paint(int group)
     {
@@ -180,10 +177,6 @@ internal sealed class ChairState
                     .ToArray()
             ))
             .ToArray();
-
-    /// <summary>What was done, to be done again: a group, or panels of a wave by their groups.</summary>
-    public IReadOnlyList<(int Group, int[] Wave)> Steps() =>
-        ops.Select(o => (o.Group, o.Panels.Select(p => p.Group).ToArray())).ToArray();
 
     private bool IsOver(int group, int panel, double rinsedAfter) =>
         rinsedAfter > c.PaintedAfter[group][panel] + c.Panels[group][panel].To + ChairCase.Eps;

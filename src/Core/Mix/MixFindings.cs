@@ -123,7 +123,7 @@ public static class MixFindings
                     ? Severity.Alarm
                     : Severity.Caution,
                 "Not the recipe that was planned",
-                $"{Capital(weighed.Words)} came out 1 : {came.DeveloperPerPart:0.00} with {came.Volume.Value:0.#} "
+                $"{Sentence.Capital(weighed.Words)} came out 1 : {came.DeveloperPerPart:0.00} with {came.Volume.Value:0.#} "
                     + $"vol instead of 1 : {weighed.Meant.DeveloperPerPart:0.00} with "
                     + $"{weighed.Meant.Volume.Value:0.#} vol: "
                     + Mixing.Words(came.DeveloperPerPart, came.PeakParts)
@@ -327,6 +327,4 @@ public static class MixFindings
             evidence,
             Of: of
         );
-
-    private static string Capital(string words) => char.ToUpperInvariant(words[0]) + words[1..];
 }

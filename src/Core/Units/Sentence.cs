@@ -90,6 +90,13 @@ public sealed class Sentence : IEquatable<Sentence>
         return joined;
     }
 
+    /// <summary>Words that begin a line.</summary>
+    public static string Capital(string words)
+    {
+        ArgumentNullException.ThrowIfNull(words);
+        return words.Length == 0 ? words : char.ToUpperInvariant(words[0]) + words[1..];
+    }
+
     /// <summary>Adds words.</summary>
     public void AppendLiteral(string value) => words.Append(value);
 

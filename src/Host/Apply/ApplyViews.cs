@@ -44,14 +44,16 @@ internal sealed record ClockPanel(
 /// <param name="Line">Shape, heights, side, cover and bowl in a line.</param>
 /// <param name="How">How it is held, and the order of strokes.</param>
 /// <param name="Then">What comes after it; null for nothing.</param>
-/// <param name="Seconds">What it takes at her pace, s.</param>
+/// <param name="Seconds">What it takes at the artist's pace, s.</param>
+/// <param name="Bowl">The bowl it is painted from, by its number; null for none.</param>
 internal sealed record NextPanel(
     PanelView Panel,
     string Title,
     Sentence Line,
     string How,
     string? Then,
-    double Seconds
+    double Seconds,
+    int? Bowl
 );
 
 /// <summary>A bowl at the chair.</summary>
@@ -241,11 +243,6 @@ internal sealed record ApplyView(
 
     private static LookView LookOf(LookTold t)
     {
-        var off = t.Look.Level.Value - t.Expected;
-        var how =
-            Math.Abs(off) < 0.05 ? "as expected"
-            : off > 0 ? $"{off:0.0} more than expected"
-            : $"{-off:0.0} less than expected";
         return new(
             t.Look.Panel,
             t.Look.Level,
@@ -254,9 +251,7 @@ internal sealed record ApplyView(
             t.Minutes,
             t.Expected,
             t.Own.Speed,
-            $"Level {t.Look.Level.Value:0.0} after {t.Minutes:0} min, {how}. Counted with what is known already: the hair "
-                + $"lifts at "
-                + $"{t.Own.Speed * 100:0} % of the tables' speed, and windows of what is painted alike move with it."
+            ServiceWords.Of(t)
         );
     }
 
@@ -268,18 +263,21 @@ internal sealed record ApplyView(
         var coats = planned.Coats.Where(c => c.Step == clock.Service.Step).ToArray();
         var paint = coats[0].Painted;
         var bowl = clock.BowlOf(key);
+        var (from, to) = (Quantity.Cm(Highest(paint), "0"), Quantity.Cm(Lowest(paint), "0"));
         Sentence line =
-            $"{Spoken(paint.Paint.Shape.Kind)} · {Quantity.Cm(Highest(paint), "0")} to {Quantity.Cm(Math.Min(planned.Panel.LengthCm, Lowest(paint)), "0")} · {Spoken(paint.Paint.Face)} · {Spoken(paint.Paint.Covering)}{(bowl is null ? string.Empty : $" · {bowl.Words}")}";
+            $"{Spoken(paint.Paint.Shape.Kind)} · {from} to {to} · {Spoken(paint.Paint.Face)} · "
+            + $"{Spoken(paint.Paint.Covering)}{(bowl is null ? string.Empty : $" · {bowl.Words}")}";
         return new(
             PanelView.Of(head, planned, index) with
             {
                 Strip = Strip.Of(planned, head.Hair, Moment.Rinsed),
             },
-            Title(key),
+            Sentence.Capital(key.Words),
             line,
             HowToPaint.Words(paint.Paint, planned.Panel.LengthCm),
             hasThen ? then.Words : null,
-            clock.SecondsOf(key)
+            clock.SecondsOf(key),
+            bowl?.Number
         );
     }
 
@@ -288,15 +286,11 @@ internal sealed record ApplyView(
     private static double Lowest(PaintedPanel paint) => Edge(paint).Max();
 
     private static IEnumerable<double> Edge(PaintedPanel paint) =>
-        Enumerable.Range(0, EdgeSteps + 1).Select(i => Math.Max(0, paint.UpperEdge((double)i / EdgeSteps)));
+        Enumerable
+            .Range(0, EdgeSteps + 1)
+            .Select(i => Math.Clamp(paint.UpperEdge((double)i / EdgeSteps), 0, paint.LengthCm));
 
     private const int EdgeSteps = 40;
-
-    private static string Title(PanelKey key)
-    {
-        var words = key.Words;
-        return char.ToUpperInvariant(words[0]) + words[1..];
-    }
 
     private static string Spoken<T>(T value)
         where T : struct, Enum =>

@@ -1665,7 +1665,10 @@ export interface components {
             };
             patches?: null | components["schemas"]["PatchTest"][];
         };
-        /** @enum {unknown} */
+        /**
+         * @default open
+         * @enum {unknown}
+         */
         Covering: "open" | "mesh" | "film" | "foil";
         /**
          * @default straight
@@ -1744,6 +1747,8 @@ export interface components {
             words: components["schemas"]["Sentence"];
             severity: components["schemas"]["Severity"];
             panels: components["schemas"]["PanelKey"][];
+            /** Format: int32 */
+            bowl?: null | number;
             wordsParts?: null | components["schemas"]["SentencePiece"][];
         };
         /** @enum {unknown} */
@@ -2348,6 +2353,8 @@ export interface components {
             then: null | string;
             /** Format: double */
             seconds: number;
+            /** Format: int32 */
+            bowl: null | number;
             lineParts?: null | components["schemas"]["SentencePiece"][];
         };
         Offers: {
@@ -3047,7 +3054,7 @@ export interface components {
         /** @enum {unknown} */
         Porosity: "low" | "normal" | "high";
         /** @enum {unknown} */
-        Preparation: "partSet" | "combed" | "soundTried";
+        Preparation: "partSet" | "combed";
         /**
          * @default normal
          * @enum {unknown}
@@ -3375,16 +3382,10 @@ export interface components {
             value: null | number;
             unit: null | string;
         };
-        ServiceFact: components["schemas"]["ServiceFactSeated"] | components["schemas"]["ServiceFactPrepared"] | components["schemas"]["ServiceFactMixed"] | components["schemas"]["ServiceFactPainted"] | components["schemas"]["ServiceFactPaintedUpTo"] | components["schemas"]["ServiceFactAreaLaid"] | components["schemas"]["ServiceFactPutOff"] | components["schemas"]["ServiceFactLeftNatural"] | components["schemas"]["ServiceFactMarked"] | components["schemas"]["ServiceFactRecoated"] | components["schemas"]["ServiceFactCovered"] | components["schemas"]["ServiceFactHeated"] | components["schemas"]["ServiceFactLooked"] | components["schemas"]["ServiceFactFelt"] | components["schemas"]["ServiceFactPaused"] | components["schemas"]["ServiceFactResumed"] | components["schemas"]["ServiceFactHands"] | components["schemas"]["ServiceFactWaveBegun"] | components["schemas"]["ServiceFactWaveEnded"] | components["schemas"]["ServiceFactWashed"] | components["schemas"]["ServiceFactPlanTaken"] | components["schemas"]["ServiceFactTakenBack"];
+        ServiceFact: components["schemas"]["ServiceFactSeated"] | components["schemas"]["ServiceFactPrepared"] | components["schemas"]["ServiceFactMixed"] | components["schemas"]["ServiceFactPainted"] | components["schemas"]["ServiceFactPaintedUpTo"] | components["schemas"]["ServiceFactAreaLaid"] | components["schemas"]["ServiceFactPutOff"] | components["schemas"]["ServiceFactLeftNatural"] | components["schemas"]["ServiceFactMarked"] | components["schemas"]["ServiceFactRecoated"] | components["schemas"]["ServiceFactHeated"] | components["schemas"]["ServiceFactLooked"] | components["schemas"]["ServiceFactFelt"] | components["schemas"]["ServiceFactPaused"] | components["schemas"]["ServiceFactResumed"] | components["schemas"]["ServiceFactHands"] | components["schemas"]["ServiceFactWaveBegun"] | components["schemas"]["ServiceFactWaveEnded"] | components["schemas"]["ServiceFactWashed"] | components["schemas"]["ServiceFactPlanTaken"] | components["schemas"]["ServiceFactTakenBack"];
         ServiceFactAreaLaid: {
             /** @enum {string} */
             kind?: "laid";
-        };
-        ServiceFactCovered: {
-            /** @enum {string} */
-            kind?: "covered";
-            zone: components["schemas"]["Zone"];
-            covering: components["schemas"]["Covering"];
         };
         ServiceFactFelt: {
             /** @enum {string} */

@@ -6,6 +6,7 @@ import { HeadView } from "../../views/HeadView";
 import { said, useUnits } from "../../views/units";
 import { useVisit } from "../../visit/useVisit";
 import css from "./Apply.module.css";
+import { actOf } from "./act";
 import { BigStrip } from "./BigStrip";
 import { angleOf, clock, span } from "./times";
 import type { ApplyView, Chair, ServiceFact } from "./useApply";
@@ -31,10 +32,9 @@ export function AtWork({ service, chair, now, mirrored, due }: Props) {
   const target = useRef<HTMLButtonElement>(null);
   const pressed = useRef(Number.NEGATIVE_INFINITY);
   const [asking, setAsking] = useState(false);
-  const tell = async (fact: ServiceFact) => {
+  const tell = (fact: ServiceFact) => {
     setAsking(false);
-    await chair.tell(fact);
-    target.current?.focus();
+    void chair.tell(fact);
   };
   const act = actOf(service);
   const press = (sure = false) => {
@@ -46,11 +46,20 @@ export function AtWork({ service, chair, now, mirrored, due }: Props) {
       return;
     }
     pressed.current = act.fact.kind === "painted" ? performance.now() : Number.NEGATIVE_INFINITY;
-    void tell(act.fact);
+    tell(act.fact);
   };
-  useHotkeys("space, enter, pagedown", () => press(), {
+  const isElsewhere = (e: KeyboardEvent, at: string) =>
+    e.target instanceof HTMLElement && e.target.closest(at) !== null;
+  // A foot pedal is a Page Down, wherever the focus is. Space and Enter press what has the focus, and the target where
+  // nothing has.
+  useHotkeys("pagedown", () => press(), {
     preventDefault: true,
-    ignoreEventWhen: (e) => e.target instanceof HTMLElement && e.target.closest("[data-own-keys]") !== null,
+    ignoreEventWhen: (e) => isElsewhere(e, "[data-own-keys]"),
+  });
+  useHotkeys("space, enter", () => press(), {
+    preventDefault: true,
+    ignoreEventWhen: (e) =>
+      isElsewhere(e, "[data-own-keys], button, a, summary, [role='button'], [role='tab']"),
   });
   // After each fact the target is in hand again, whatever said it; but a sheet that is open keeps its keys.
   const { facts } = service;
@@ -99,19 +108,13 @@ export function AtWork({ service, chair, now, mirrored, due }: Props) {
           <Button onClick={() => setAsking(false)}>No, once</Button>
         </div>
       ) : (
-        <Button
-          ref={target}
-          type="primary"
-          className={css.painted}
-          disabled={!act || act.refused !== undefined}
-          onClick={() => press()}
-        >
+        <Button ref={target} type="primary" className={css.painted} disabled={!act} onClick={() => press()}>
           {act?.label ?? "Done"}
         </Button>
       )}
-      {(chair.refused ?? act?.refused) && (
+      {chair.refused && (
         <p role="alert" className={css.warn}>
-          {chair.refused ?? act?.refused}
+          {chair.refused}
         </p>
       )}
       <Beside service={service} tell={tell} burns={due !== false} />
@@ -123,74 +126,6 @@ export function AtWork({ service, chair, now, mirrored, due }: Props) {
     </section>
   );
 }
-
-interface Act {
-  title: string;
-  label: string;
-  fact: ServiceFact;
-  refused?: string;
-}
-
-/** What the one target does now. */
-function actOf(service: ApplyView): Act | undefined {
-  const { next, wave } = service;
-  const burning = service.comfort === "burning";
-  if (wave) {
-    return { title: "Rinsing", label: "Wave rinsed", fact: { kind: "waveEnded", not: null } };
-  }
-  if (burning) {
-    const on = service.panels.filter((p) => p.state === "on").map((p) => p.panel);
-    return on.length > 0 || service.areaIsOn
-      ? { title: "Burning: rinse now", label: "Rinsing all now", fact: { kind: "waveBegun", panels: on } }
-      : undefined;
-  }
-  if (!service.ready.includes("partSet")) {
-    return {
-      title: "Set the part",
-      label: "Part is set",
-      fact: { kind: "prepared", what: "partSet" },
-    };
-  }
-  if (!service.ready.includes("combed")) {
-    return { title: "Comb it through", label: "Combed", fact: { kind: "prepared", what: "combed" } };
-  }
-  if (service.areaWaits) {
-    const step = service.steps.find((s) => s.isNow);
-    return { title: `Lay it on: ${step?.words ?? ""}`, label: "All of it is on", fact: { kind: "laid" } };
-  }
-  const bowl = service.bowls.find((b) => b.neededAt && !b.mixedAt);
-  if (
-    next &&
-    bowl &&
-    Date.parse(bowl.neededAt ?? "") <= Date.parse(service.now) + 240_000 &&
-    isFor(service, bowl.number)
-  ) {
-    return {
-      title: `Mix bowl ${bowl.number}`,
-      label: `Bowl ${bowl.number} is mixed`,
-      fact: { kind: "mixed", formula: bowl.formula, ordinal: bowl.ordinal },
-    };
-  }
-  if (next) {
-    return { title: next.title, label: "Painted", fact: { kind: "painted", panel: next.panel.key } };
-  }
-  const on = service.panels.some((p) => p.state === "on") || service.areaIsOn;
-  if (on) {
-    const coming = service.waves[0];
-    return {
-      title: coming ? `Rinse ${coming.number} at ${clock(coming.startsAt)}` : "Rinse",
-      label: "Begin the rinse",
-      fact: { kind: "waveBegun", panels: coming?.panels ?? [] },
-    };
-  }
-  return service.isDone
-    ? undefined
-    : { title: "Wash, dry to damp, read", label: "Washed and read", fact: { kind: "washed" } };
-}
-
-/** Whether the next panel is painted from a bowl. */
-const isFor = (service: ApplyView, number: number): boolean =>
-  service.next?.line.includes(`bowl ${number}`) === true;
 
 function Line({ service }: { service: ApplyView }) {
   const units = useUnits();

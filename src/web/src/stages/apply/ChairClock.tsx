@@ -3,6 +3,7 @@ import parts from "../../style/parts.module.css";
 import { tokens } from "../../style/tokens";
 import { zoneWords } from "../../views/words";
 import css from "./Apply.module.css";
+import { type Bar, barsOf } from "./bars";
 import { clock } from "./times";
 import type { ApplyView } from "./useApply";
 
@@ -10,49 +11,6 @@ const top = 16;
 const high = 590;
 const left = 46;
 const wide = 208;
-
-interface Bar {
-  zone: Zone;
-  begun: number;
-  painted: number;
-  done: number;
-  from: number;
-  to: number;
-  rinsed: boolean;
-}
-
-/** Zones in the order they are worked, each as one bar. */
-function barsOf(service: ApplyView, now: number): Bar[] {
-  const bars: Bar[] = [];
-  for (const p of service.panels) {
-    if (!p.begunAt || !p.paintedAt || !p.fromAt || !p.toAt) {
-      continue;
-    }
-    const zone = p.panel.split("/")[0] as Zone;
-    const [begun, painted, from, to] = [p.begunAt, p.paintedAt, p.fromAt, p.toAt].map((t) => Date.parse(t));
-    const isPainted = p.state !== "waits";
-    const bar = bars.find((b) => b.zone === zone);
-    if (bar) {
-      bar.begun = Math.min(bar.begun, begun);
-      bar.painted = Math.max(bar.painted, painted);
-      bar.done = isPainted ? Math.max(bar.done, Math.min(painted, now)) : bar.done;
-      bar.from = Math.max(bar.from, from);
-      bar.to = Math.min(bar.to, to);
-      bar.rinsed = bar.rinsed && p.state === "rinsed";
-    } else {
-      bars.push({
-        zone,
-        begun,
-        painted,
-        done: isPainted ? Math.min(painted, now) : begun,
-        from,
-        to,
-        rinsed: p.state === "rinsed",
-      });
-    }
-  }
-  return bars;
-}
 
 /** The clock: filled where painted, dashed where it may be rinsed, a line for each wave and for now. */
 export function ChairClock({ service, now }: { service: ApplyView; now: number }) {

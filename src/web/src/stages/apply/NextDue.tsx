@@ -50,7 +50,7 @@ export function NextDue({ service, now, looking, onLooking, tell, large }: Props
     return <p className={css.nothing}>Nothing is due.</p>;
   }
   const left = Date.parse(first.at) - now;
-  const bowl = service.bowls.find((b) => first.title.toLowerCase().startsWith(`bowl ${b.number} `));
+  const bowl = service.bowls.find((b) => b.number === first.bowl);
   const look = service.due.find((d) => d.kind === "look");
   return (
     <div

@@ -1,0 +1,199 @@
+using System.Globalization;
+using Wendro.Core.Chair;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Apply;
+
+/// <summary>A rinse wave to come.</summary>
+/// <param name="Number">Which of the step, from 1, those done counted.</param>
+/// <param name="StartsAt">When it starts.</param>
+/// <param name="EndsAt">When its last panel is rinsed.</param>
+/// <param name="Panels">Its panels in the order they are rinsed.</param>
+public sealed record WaveToCome(
+    int Number,
+    DateTimeOffset StartsAt,
+    DateTimeOffset EndsAt,
+    IReadOnlyList<PanelKey> Panels
+);
+
+/// <summary>Rinse waves to come, and the panels as they are painted between them.</summary>
+/// <param name="OnClock">The panels, moved behind the waves they wait for.</param>
+/// <param name="Waves">The waves.</param>
+/// <param name="IsInTime">Whether every panel can be rinsed within its window.</param>
+/// <param name="IsProven">Whether no other waves end sooner.</param>
+internal sealed record WavesAhead(
+    IReadOnlyList<PanelOnClock> OnClock,
+    IReadOnlyList<WaveToCome> Waves,
+    bool IsInTime,
+    bool IsProven
+)
+{
+    /// <summary>Waves by the chair's own sum: what is painted first, then zone by zone as it will be.</summary>
+    /// <param name="service">The service as it stands.</param>
+    /// <param name="clocked">Its panels, painted one after another as soon as hands can.</param>
+    /// <param name="free">When hands can go on.</param>
+    public static WavesAhead Of(ServiceInHand service, IReadOnlyList<PanelOnClock> clocked, DateTimeOffset free)
+    {
+        var inWave = (service.Wave?.Panels ?? []).ToHashSet();
+        var open = clocked
+            .Where(p => p.RinsedAt is null && p.Window is not null && !inWave.Contains(p.Panel))
+            .ToArray();
+        if (open.Length == 0)
+        {
+            return new(clocked, [], true, true);
+        }
+
+        var painted = open.Where(p => p.IsPainted).OrderBy(p => p.ToAt).ToArray();
+        var groups = new List<PanelOnClock[]>();
+        if (painted.Length > 0)
+        {
+            groups.Add(painted);
+        }
+
+        foreach (var panel in open.Where(p => !p.IsPainted))
+        {
+            if (
+                groups.Count > 0
+                && groups[^1] is { } last
+                && !last[^1].IsPainted
+                && (last[^1].Panel.Zone == panel.Panel.Zone || groups.Count >= ChairPlanner.MostGroups)
+            )
+            {
+                groups[^1] = [.. last, panel];
+            }
+            else
+            {
+                groups.Add([panel]);
+            }
+        }
+
+        var (found, inTime) = Planned(groups, free);
+        var problem = Problem(groups, free, _ => 0);
+        var moved = clocked.ToDictionary(p => p.Panel);
+        foreach (var turn in found.Groups)
+        {
+            var g = Number(turn.Id);
+            foreach (
+                var panel in Moved(groups[g], free.AddMinutes(turn.StartsAt + problem.Groups[g].Panels[0].Minutes))
+            )
+            {
+                moved[panel.Panel] = panel;
+            }
+        }
+
+        var first = service.WavesDone + (service.Wave is null ? 1 : 2);
+        return new(
+            clocked.Select(p => moved[p.Panel]).ToArray(),
+            found
+                .Waves.Select(
+                    (w, i) =>
+                        new WaveToCome(
+                            first + i,
+                            free.AddMinutes(w.StartsAt),
+                            free.AddMinutes(w.EndsAt),
+                            w.Panels.Select(p => groups[Number(p.Group)][p.Index].Panel).ToArray()
+                        )
+                )
+                .ToArray(),
+            inTime,
+            found.Proven
+        );
+    }
+
+    private static int Number(string group) => int.Parse(group, CultureInfo.InvariantCulture);
+
+    /// <summary>
+    /// The chair's schedule; where no schedule keeps every window, what is over already is rinsed first and the others
+    /// keep theirs; where that can't be either, a little later, and at last whenever.
+    /// </summary>
+    private static (ChairSchedule Found, bool InTime) Planned(List<PanelOnClock[]> groups, DateTimeOffset free)
+    {
+        var asMeant = ChairPlanner.Of(Problem(groups, free, _ => 0));
+        if (asMeant.Feasible)
+        {
+            return (asMeant, true);
+        }
+
+        var soonest = free.AddMinutes(ChairProblem.UsualSlot(0));
+        bool IsOver(PanelOnClock p) => p.IsPainted && p.ToAt < soonest;
+        var over = groups.Sum(g => g.Count(IsOver));
+        var wave = ChairProblem.UsualSlot(over);
+        foreach (var slack in new[] { 0.0, Slack, 2 * Slack })
+        {
+            var found = ChairPlanner.Of(
+                Problem(
+                    groups,
+                    free,
+                    p =>
+                        IsOver(p) ? wave + slack
+                        : p.IsPainted ? slack
+                        : 0
+                )
+            );
+            if (found.Feasible)
+            {
+                return (found, false);
+            }
+        }
+
+        return (ChairPlanner.Of(Problem(groups, free, _ => Minutes.Longest)), false);
+    }
+
+    /// <summary>How much later than it should what can't be in time is rinsed at first, minutes. Model
+    /// assumption.</summary>
+    private const double Slack = 10;
+
+    /// <summary>What waits for a wave to be over is painted later than hands alone would.</summary>
+    private static IEnumerable<PanelOnClock> Moved(PanelOnClock[] group, DateTimeOffset firstPaintedAt)
+    {
+        var by = group[0].IsPainted ? TimeSpan.Zero : firstPaintedAt - group[0].PaintedAt;
+        return group.Select(p =>
+            p with
+            {
+                BegunAt = p.BegunAt + by,
+                PaintedAt = p.PaintedAt + by,
+                FromAt = p.FromAt + by,
+                ToAt = p.ToAt + by,
+            }
+        );
+    }
+
+    private static ChairProblem Problem(
+        List<PanelOnClock[]> groups,
+        DateTimeOffset free,
+        Func<PanelOnClock, double> longer
+    )
+    {
+        var at = free;
+        var on = new List<ChairGroup>();
+        foreach (var group in groups)
+        {
+            var panels = new List<ChairPanel>();
+            foreach (var panel in group)
+            {
+                panels.Add(OnChair(panel, at, free, longer(panel)));
+                at = panel.IsPainted ? at : panel.PaintedAt;
+            }
+
+            on.Add(new(on.Count.ToString(CultureInfo.InvariantCulture), panels));
+        }
+
+        return new(on, InGivenOrder: true);
+    }
+
+    /// <summary>
+    /// A panel as hands meet it: what is mixed before it, too, is theirs; what is painted takes nothing more.
+    /// </summary>
+    private static ChairPanel OnChair(PanelOnClock panel, DateTimeOffset before, DateTimeOffset free, double longer)
+    {
+        if (!panel.IsPainted)
+        {
+            var takes = (panel.PaintedAt - before).TotalMinutes;
+            return new(Math.Max(0, takes), panel.Window!.From, panel.Window.To + longer);
+        }
+
+        var from = Math.Max(0, (panel.FromAt!.Value - free).TotalMinutes);
+        return new(0, from, Math.Max(from, (panel.ToAt!.Value - free).TotalMinutes) + longer);
+    }
+}

@@ -1,0 +1,62 @@
+import { expect, test } from "vitest";
+import { actOf } from "./act";
+import type { ApplyView } from "./useApply";
+
+const ready = {
+  ready: ["partSet", "combed"],
+  steps: [],
+  bowls: [{ number: 1, formula: "A", ordinal: 1, mixedAt: "2031-05-06T10:00:00Z" }],
+  panels: [{ panel: "nape/0/0", state: "waits" }],
+  waves: [],
+  next: { title: "Nape, row 1, panel 1", bowl: 1, panel: { key: "nape/0/0" } },
+};
+
+const at = (changes: object) => actOf({ ...ready, ...changes } as unknown as ApplyView);
+
+test("the part is set and the hair combed before anything is painted", () => {
+  expect(at({ ready: [] })?.fact).toEqual({ kind: "prepared", what: "partSet" });
+  expect(at({ ready: ["partSet"] })?.fact).toEqual({ kind: "prepared", what: "combed" });
+  expect(at({})?.fact).toEqual({ kind: "painted", panel: "nape/0/0" });
+});
+
+test("the bowl that the next panel is painted from is mixed first, and no other", () => {
+  const bowls = [
+    { number: 1, formula: "A", ordinal: 1, mixedAt: null },
+    { number: 11, formula: "A", ordinal: 2, mixedAt: null },
+  ];
+  expect(at({ bowls })?.fact).toEqual({ kind: "mixed", formula: "A", ordinal: 1 });
+  expect(at({ bowls, next: { ...ready.next, bowl: 11 } })?.fact).toEqual({
+    kind: "mixed",
+    formula: "A",
+    ordinal: 2,
+  });
+  expect(at({ bowls: [{ ...bowls[1] }] })?.fact.kind).toBe("painted");
+});
+
+test("what burns is rinsed, all of it, before anything else", () => {
+  const panels = [
+    { panel: "nape/0/0", state: "on" },
+    { panel: "nape/0/1", state: "rinsed" },
+    { panel: "crown/0/0", state: "on" },
+    { panel: "crown/0/1", state: "waits" },
+  ];
+  expect(at({ comfort: "burning", panels })?.fact).toEqual({
+    kind: "waveBegun",
+    panels: ["nape/0/0", "crown/0/0"],
+  });
+  expect(at({ comfort: "burning" })).toBeUndefined();
+  expect(at({ comfort: "burning", panels, wave: { panels: ["nape/0/0"] } })?.fact.kind).toBe("waveEnded");
+});
+
+test("when nothing waits it is rinsed in the next wave, then washed, then done", () => {
+  const on = { next: null, panels: [{ panel: "nape/0/0", state: "on" }] };
+  const waves = [{ number: 2, startsAt: "2031-05-06T10:40:00Z", panels: ["nape/0/0"] }];
+  expect(at({ ...on, waves })?.fact).toEqual({ kind: "waveBegun", panels: ["nape/0/0"] });
+  expect(at({ ...on, waves })?.title).toContain("Rinse 2");
+  const rinsed = { next: null, panels: [{ panel: "nape/0/0", state: "rinsed" }] };
+  expect(at(rinsed)?.fact.kind).toBe("washed");
+  expect(at({ next: null, panels: [], areaIsOn: true })?.fact).toEqual({ kind: "waveBegun", panels: [] });
+  // A step without panels is washed, too.
+  expect(at({ next: null, panels: [] })?.fact.kind).toBe("washed");
+  expect(at({ ...rinsed, isDone: true })).toBeUndefined();
+});
