@@ -148,6 +148,9 @@ public sealed class Shots
         Hand(app, developer * 0.4);
         app.Find("too much", By.XPath("//*[@role='alert'][contains(., 'too much')]"));
 
+        AtTheChair(app);
+        Take(app, "apply");
+
         app.Browser.Navigate().GoToUrl($"{app.Address}/shelf");
         app.Find("the shelf", By.XPath("//button[contains(., 'Lantern clay')]"));
         Take(app, "shelf");
@@ -206,6 +209,38 @@ public sealed class Shots
     private static void Open(App app, string client)
     {
         app.Visit(client, "paint");
+        Drawn(app, "worn down");
+    }
+
+    /// <summary>A service with six panels painted.</summary>
+    private static void AtTheChair(App app)
+    {
+        app.Visit("Bergith Lanmoore", "apply");
+        foreach (var tap in new[] { "Client in the chair", "Part is set", "Combed", "Bowl 1 is mixed" })
+        {
+            app.Button(tap).Click();
+            app.Until(
+                $"{tap} is said",
+                d => d.FindElements(By.XPath($"//button[.='{tap}']")).Count == 0 ? "yes" : null
+            );
+        }
+
+        for (var painted = 1; painted <= 6; painted++)
+        {
+            // A second press within a second would be asked about.
+            var pressed = DateTime.UtcNow;
+            app.SetClock(painted * 0.6);
+            app.Button("Painted").Click();
+            app.Until(
+                $"{painted} painted",
+                d => d.FindElements(By.XPath($"//span[starts-with(., '{painted} of ')]")).FirstOrDefault()
+            );
+            app.Until(
+                "a second has gone by",
+                _ => DateTime.UtcNow - pressed > TimeSpan.FromSeconds(1.2) ? "yes" : null
+            );
+        }
+
         Drawn(app, "worn down");
     }
 
