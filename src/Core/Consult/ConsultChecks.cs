@@ -155,10 +155,7 @@ public static class ConsultChecks
         for (var i = 0; i < marks.Count; i++)
         {
             found.AddRange(WithinAttribute.Outside(marks[i], $"marked[{i}]"));
-            if (!Enum.IsDefined(marks[i].Kind))
-            {
-                found.Add(new($"marked[{i}].kind", "swirl, breakage, babyHair or undercut."));
-            }
+            Problem.Known(found, $"marked[{i}].kind", marks[i].Kind);
         }
     }
 

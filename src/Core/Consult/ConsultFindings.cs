@@ -29,16 +29,16 @@ public static class ConsultFindings
         var missing = Safety
             .Of(consultation, hair, now)
             .Where(p =>
-                p.Question is "patch" or "strand" && p.Standing is Standing.Stop or Standing.Caution && p.Reason is null
+                (p.Question == "strand" || IsPatch(p))
+                && p.Standing is Standing.Stop or Standing.Caution
+                && p.Reason is null
             )
             .ToArray();
         if (missing.Length > 0)
         {
             yield return new Finding(
                 ConsultFault.TestsMissing,
-                missing.Any(p => p.Standing == Standing.Stop || p.Question == "patch")
-                    ? Severity.Alarm
-                    : Severity.Caution,
+                missing.Any(p => p.Standing == Standing.Stop || IsPatch(p)) ? Severity.Alarm : Severity.Caution,
                 "Tests missing",
                 string.Join(" ", missing.Select(p => $"{p.Title}: {p.Answer}. {p.Words}")),
                 $"Patch test at least {Safety.PatchHours:0} hours old and clear; a strand test on hair that was "
@@ -69,4 +69,7 @@ public static class ConsultFindings
             );
         }
     }
+
+    /// <summary>The lightener's patch test, or one of a colour: "patch", "patch 2" …</summary>
+    private static bool IsPatch(SafetyPoint point) => point.Question.StartsWith("patch", StringComparison.Ordinal);
 }
