@@ -63,7 +63,7 @@ public static class Toner
     public const double UptakeMinutes = 8;
 
     /// <summary>Share of chroma left below which hair counts as neutral.</summary>
-    private const double NeutralBelow = 0.025;
+    internal const double NeutralBelow = 0.025;
 
     /// <summary>Absorbance a toner's reflect adds to red, green and blue light. Model assumption.</summary>
     public static (double R, double G, double B) Absorbance(Reflect reflect) =>
@@ -145,7 +145,7 @@ public static class Toner
         return (Math.Min(1, shown.R * scale), Math.Min(1, shown.G * scale), Math.Min(1, shown.B * scale));
     }
 
-    private static string WordOf(Oklch colour) =>
+    internal static string WordOf(Oklch colour) =>
         colour.Chroma < NeutralBelow
             ? "neutral"
             : colour.Hue switch
