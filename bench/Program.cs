@@ -28,6 +28,12 @@ if (args is ["schedule"])
     return;
 }
 
+if (args is ["page"])
+{
+    PageFigures.Print();
+    return;
+}
+
 if (args is ["proposals"])
 {
     ProposalFigures.Print();

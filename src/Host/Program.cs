@@ -17,6 +17,8 @@ namespace Wendro.Host;
 /// <summary>The server: one process for the API and the page.</summary>
 public sealed class Program
 {
+    private static readonly int LeastThreads = Math.Max(16, 4 * Environment.ProcessorCount);
+
     private Program() { }
 
     /// <summary>
@@ -24,6 +26,9 @@ public sealed class Program
     /// </summary>
     public static async Task<int> Main(string[] args)
     {
+        // Heads are reckoned on every core: an edit, or word that something is no longer wanted, must not wait for
+        // one of those to end before a thread is found for it.
+        ThreadPool.SetMinThreads(LeastThreads, LeastThreads);
         var builder = WebApplication.CreateBuilder(args);
         builder.AddWendro();
         var app = builder.Build();

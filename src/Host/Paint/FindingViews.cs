@@ -32,6 +32,9 @@ internal sealed record FindingView(
     string? SetAside
 )
 {
+    /// <summary>Cores that look for fixes: one is left for whoever edits meanwhile.</summary>
+    private static readonly int Spared = Math.Max(1, Environment.ProcessorCount - 1);
+
     /// <summary>What the plan alone shows, at once: no fixes, nothing that looks at every wear.</summary>
     public static IReadOnlyList<FindingView> AtOnce(PlannedHead head) =>
         head.Findings.Select(f => Of(f, null, null)).ToArray();
@@ -62,7 +65,7 @@ internal sealed record FindingView(
         Parallel.For(
             0,
             all.Length,
-            new ParallelOptions { CancellationToken = stop },
+            new ParallelOptions { CancellationToken = stop, MaxDegreeOfParallelism = Spared },
             i =>
             {
                 if (!head.IsSetAside(all[i]))

@@ -49,7 +49,7 @@ const root = document.getElementById("root");
 if (root) {
   createRoot(root).render(
     <StrictMode>
-      <ConfigProvider theme={theme}>
+      <ConfigProvider theme={theme} wave={{ disabled: true }}>
         <AntApp>
           <Queries>
             <RouterProvider router={router} />

@@ -108,6 +108,12 @@ const planQuery = (visit: string) => ({
   },
 });
 
+/** What is read by itself after each change, and takes long. */
+const sought = (visit: string) => [
+  ["findings", visit],
+  ["card", visit],
+];
+
 type Doing = { edit: PlanEdit } | "undo" | "redo" | "read";
 
 const send = (visit: string, doing: Exclude<Doing, "read">, baseRevision: number) => {
@@ -177,6 +183,9 @@ export function usePlan(visit: string): { work: Work | undefined; problem: strin
         throw e;
       }
     },
+    // Fixes are looked for on every core: what is sought for the plan as it was makes way for what is done now.
+    onMutate: () => Promise.all(sought(visit).map((queryKey) => cache.cancelQueries({ queryKey }))),
+    onError: () => Promise.all(sought(visit).map((queryKey) => cache.invalidateQueries({ queryKey }))),
     onSettled: () => preview.drop(),
   });
   const waiting = useIsMutating({ mutationKey: ["plan", visit] });

@@ -1,6 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { Button } from "antd";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
 import type { Wear } from "../api/client";
 import { type Colours, colourHead, fetchSeen, type Hair, strandAt } from "../api/seen";
 import { angleStep, angleWords, turned } from "./angles";
@@ -159,7 +159,8 @@ export function HeadView(props: Props) {
       colourHead(other, seen, wiped.hair, wiped.colours, undefined, new Set(), 0);
     }
   }, [other, seen, wiped]);
-  useEffect(() => {
+  // Before the frame is shown, and before anything else is drawn: the picture is what is waited for.
+  useLayoutEffect(() => {
     const context = canvas.current?.getContext("2d");
     if (!context || !seen || !image || !hair || !colours) {
       return;

@@ -78,11 +78,16 @@ export function DepthBar({ strip, colours }: { strip: Strip | undefined; colours
 export function drawStrip(context: CanvasRenderingContext2D, strip: Strip, colours: Colours) {
   const levels = fromBase64(strip.levels);
   const tints = fromBase64(strip.tints);
-  const cells = Array.from(levels, (level, i) => {
-    const hex = colours.hex(level, tints[i]);
-    return [1, 3, 5].map((at) => Number.parseInt(hex.slice(at, at + 2), 16));
-  });
+  const cells = new Float32Array(levels.length * 3);
+  for (let i = 0; i < levels.length; i++) {
+    const hex = Number.parseInt(colours.hex(levels[i], tints[i]).slice(1), 16);
+    cells[i * 3] = hex >> 16;
+    cells[i * 3 + 1] = (hex >> 8) & 255;
+    cells[i * 3 + 2] = hex & 255;
+  }
   const image = context.createImageData(width, height);
+  const out = image.data;
+  const down = strip.columns * 3;
   for (let x = 0; x < width; x++) {
     // Hair is not a wash of colour: each hair is a little lighter or darker, and its paint starts a little
     // higher or lower.
@@ -96,17 +101,14 @@ export function drawStrip(context: CanvasRenderingContext2D, strip: Strip, colou
       const v = ((y + 0.5) / height) * strip.rows - 0.5 + (fine - 0.5) * 2.2;
       const r0 = Math.max(0, Math.min(strip.rows - 2, Math.floor(v)));
       const fv = Math.min(1, Math.max(0, v - r0));
-      const at = (r: number, c: number) => cells[r * strip.columns + c];
-      const [r, g, b] = [0, 1, 2].map(
-        (i) =>
-          (at(r0, c0)[i] * (1 - fu) + at(r0, c0 + 1)[i] * fu) * (1 - fv) +
-          (at(r0 + 1, c0)[i] * (1 - fu) + at(r0 + 1, c0 + 1)[i] * fu) * fv,
-      );
       const o = (y * width + x) * 4;
-      image.data[o] = r * light;
-      image.data[o + 1] = g * light;
-      image.data[o + 2] = b * light;
-      image.data[o + 3] = 255;
+      for (let i = 0; i < 3; i++) {
+        const at = (r0 * strip.columns + c0) * 3 + i;
+        const above = cells[at] * (1 - fu) + cells[at + 3] * fu;
+        const below = cells[at + down] * (1 - fu) + cells[at + down + 3] * fu;
+        out[o + i] = (above * (1 - fv) + below * fv) * light;
+      }
+      out[o + 3] = 255;
     }
   }
   context.putImageData(image, 0, 0);
