@@ -30,7 +30,14 @@ public sealed record PanelOnClock(
     DateTimeOffset? FromAt,
     DateTimeOffset? ToAt,
     PanelWindow? Window
-);
+)
+{
+    /// <summary>How near two instants count as one: what no clock at a chair tells.</summary>
+    private static readonly TimeSpan Hair = TimeSpan.FromMilliseconds(1);
+
+    /// <summary>Whether rinsing it then would be too soon or too late.</summary>
+    public bool IsOutside(DateTimeOffset rinsed) => rinsed < FromAt - Hair || rinsed > ToAt + Hair;
+}
 
 /// <summary>
 /// The plan against the clock: what was painted and when, what is to come at the artist's pace, when what may be
@@ -49,14 +56,16 @@ public sealed record ServiceClock
     private readonly Dictionary<PanelKey, PlannedPanel> panels;
     private readonly Dictionary<(PanelKey Panel, int Step), double> minutes;
 
-    private ServiceClock(PlannedMix mix, ServiceInHand service, DateTimeOffset now)
+    private ServiceClock(PlannedMix mix, ServiceInHand service, DateTimeOffset now, bool atOnce)
     {
         (this.mix, Service, Now) = (mix, service, now);
         panels = mix.Head.Panels.ToDictionary(p => p.Panel.Key);
         minutes = mix.Timeline.Turns.ToDictionary(t => (t.Panel, t.Step), t => t.To - t.From);
         told = new(mix.Head, service, panels);
         Pace = PaceOf();
-        var ahead = WavesAhead.Of(service, Clocked(), HandsFree);
+        var ahead = atOnce
+            ? WavesAhead.AtOnce(service, Clocked(), HandsFree)
+            : WavesAhead.Of(service, Clocked(), HandsFree);
         (OnClock, Waves, IsInTime, IsProven) = (ahead.OnClock, ahead.Waves, ahead.IsInTime, ahead.IsProven);
         DoneAt = (Waves.Count > 0 ? Waves[^1].EndsAt : WaveEndsAt)?.AddMinutes(
             PaintingTime.WashingMinutes + PaintingTime.DryingMinutes + PaintingTime.ReadingMinutes
@@ -120,11 +129,12 @@ public sealed record ServiceClock
     /// <param name="mix">The pinned plan with its bowls.</param>
     /// <param name="service">The service as it stands.</param>
     /// <param name="now">What time it is.</param>
-    public static ServiceClock Of(PlannedMix mix, ServiceInHand service, DateTimeOffset now)
+    /// <param name="atOnce">Whether all is rinsed in one wave at the end, and not in as many as end soonest.</param>
+    public static ServiceClock Of(PlannedMix mix, ServiceInHand service, DateTimeOffset now, bool atOnce = false)
     {
         ArgumentNullException.ThrowIfNull(mix);
         ArgumentNullException.ThrowIfNull(service);
-        return new(mix, service, now);
+        return new(mix, service, now, atOnce);
     }
 
     /// <summary>What the plan's steps have to do, in working order.</summary>

@@ -49,6 +49,15 @@ public sealed record ServiceInHand
 
     private ServiceInHand(IReadOnlyList<StepToDo> steps) => (this.steps, Order) = (steps, steps[0].Panels);
 
+    /// <summary>A service that begins with a step, before anything happened: what a visit is planned with.</summary>
+    internal static ServiceInHand Before(IReadOnlyList<StepToDo> steps, int step, int pairs) =>
+        new(steps)
+        {
+            Step = step,
+            Order = steps[step].Panels,
+            Pairs = pairs,
+        };
+
     /// <summary>Which step of the visit is at work, from 0; as many as there are when all is done.</summary>
     public int Step { get; private init; }
 

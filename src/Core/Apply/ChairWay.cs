@@ -1,0 +1,57 @@
+using Wendro.Core.Head;
+using Wendro.Core.Plans;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Apply;
+
+/// <summary>How back and front are made to end together.</summary>
+public enum WayKind
+{
+    /// <summary>The plan as it is.</summary>
+    AsPlanned,
+
+    /// <summary>The same developers, zones worked in the order that ends soonest.</summary>
+    ByOrder,
+
+    /// <summary>One strength for all, rinsed in waves in the order painted.</summary>
+    ByRinse,
+
+    /// <summary>Weaker where it is painted first, stronger where it is painted last, rinsed at once.</summary>
+    ByDeveloper,
+
+    /// <summary>Weaker first, and in waves.</summary>
+    Both,
+}
+
+/// <summary>One way through a visit, tried out.</summary>
+/// <param name="Kind">Which.</param>
+/// <param name="Label">What it does.</param>
+/// <param name="Edit">The change of the plan that makes it so; null for the plan as it is.</param>
+/// <param name="Visit">The visit on the clock.</param>
+/// <param name="LevelsApart">How far what is seen of its zones lies from the plan as it is, levels, mean.</param>
+public sealed record ChairWay(WayKind Kind, Sentence Label, PlanEdit? Edit, VisitOnClock Visit, double LevelsApart)
+{
+    /// <summary>Bowls it takes.</summary>
+    public int Bowls => Visit.Mix.Bowls.Count;
+
+    /// <summary>Developers it mixes with, volume, weakest first.</summary>
+    public IReadOnlyList<double> Volumes =>
+        Visit
+            .Mix.Formulas()
+            .Where(f => !f.Formula.IsDeposit)
+            .Select(f => f.Formula.Volume.Value)
+            .Distinct()
+            .Order()
+            .ToArray();
+
+    /// <summary>How far what is seen of two heads lies apart, levels, mean over zones.</summary>
+    internal static double Apart(PlannedHead one, PlannedHead other)
+    {
+        var (a, b) = (one.Measures.ZoneLevels, other.Measures.ZoneLevels);
+        return ZoneFacts
+            .All.Where(z => a.ContainsKey(z) && b.ContainsKey(z))
+            .Select(z => Math.Abs(a[z] - b[z]))
+            .DefaultIfEmpty()
+            .Average();
+    }
+}

@@ -1,0 +1,203 @@
+using Wendro.Core.Apply;
+using Wendro.Core.Head;
+using Wendro.Core.Lift;
+using Wendro.Core.Mix;
+using Wendro.Core.Paint;
+using Wendro.Core.Plans;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Tests.Apply;
+
+/// <summary>A whole visit on the clock before it begins, and the ways through it side by side.</summary>
+public sealed class ChairWaysTests
+{
+    private static readonly Zone[] BackToFront =
+    [
+        Zone.Nape,
+        Zone.LowerBack,
+        Zone.UpperBack,
+        Zone.Crown,
+        Zone.TopLeft,
+        Zone.TopRight,
+        Zone.SideLeft,
+        Zone.SideRight,
+        Zone.FaceFrameLeft,
+        Zone.FaceFrameRight,
+    ];
+
+    private static PlannedMix Mixed(params PlanEdit[] edits)
+    {
+        var head = edits.Aggregate(
+            Given.Bare,
+            (h, e) => h.After(h.Plan.Apply(e, Given.Cutting).Plan, Given.Usual, Given.Cutting)
+        );
+        return PlannedMix.Of(head, BenchRules.Usual, GenericProducts.All, []);
+    }
+
+    private static PlanEdit[] Painted(double thicknessMm, double widthCm, params Zone[] zones) =>
+        [
+            .. zones.Select(z => (PlanEdit)new CutZone(z, Parting.Horizontal, thicknessMm, widthCm, 8, false)),
+            .. zones.Select(z => (PlanEdit)new PaintZone(z, PanelPaint.Usual with { SpreadCm = 1.5 })),
+        ];
+
+    private static readonly Lazy<PlannedMix> Back = new(() => Mixed(Painted(22, 5, Zone.Nape, Zone.LowerBack)));
+
+    /// <summary>Quick product on many panels: the back is over long before the front is painted.</summary>
+    private static readonly Lazy<PlannedMix> Quick = new(() =>
+        Mixed([
+            new SetFormula(Formula.Lightening(FormulaId.A, Lightener.Powder, 30, 14)),
+            .. Painted(22, 5, BackToFront),
+        ])
+    );
+
+    [Fact]
+    public void A_visit_is_painted_rinsed_washed_and_read_and_each_panel_once()
+    {
+        var visit = VisitOnClock.Of(Back.Value);
+        var step = Assert.Single(visit.Steps);
+        Assert.Equal(Back.Value.Bench.MixingMinutes, step.Panels[0].BegunAt, 1e-6);
+        Assert.Empty(visit.Outside);
+        Assert.Equal(step.Panels.Count, visit.Waves.Sum(w => w.Panels.Count));
+        Each.Of(step.Panels, p => Assert.InRange(p.RinsedAt!.Value, p.FromAt!.Value - 1e-3, p.ToAt!.Value + 1e-3));
+        Assert.Equal(visit.Waves.Last().FreedAt + 19, visit.Minutes, 1e-9);
+    }
+
+    [Fact]
+    public void Sheets_out_and_teasing_worked_free_take_their_time_before_washing()
+    {
+        var open = VisitOnClock.Of(Back.Value);
+        Assert.Equal(open.Waves.Last().EndsAt, open.Waves.Last().FreedAt, 1e-9);
+        var keys = open.Steps[0].Panels.Select(p => p.Panel).ToArray();
+
+        double Freed(params PlanEdit[] edits)
+        {
+            var mix = Mixed([.. Painted(22, 5, Zone.Nape, Zone.LowerBack), .. edits]);
+            return Freeing.Minutes(mix.Head.Panels.Where(p => p.Coats.Count > 0).ToArray(), mix.Head);
+        }
+
+        Assert.Equal(keys.Length * 10 / 60.0, Freed(new SetCovering(keys, Covering.Foil)), 1e-9);
+        var rows = keys.Select(k => (k.Zone, k.Row)).Distinct().Count();
+        Assert.Equal(rows * 10 / 60.0, Freed(new SetCovering(keys, Covering.Film)), 1e-9);
+        Assert.InRange(Freed(new SetHandling(keys, Teasing: Teasing.Light)), 1, 12.5);
+    }
+
+    [Fact]
+    public void Two_pairs_of_hands_are_done_sooner()
+    {
+        var (one, two) = (VisitOnClock.Of(Quick.Value), VisitOnClock.Of(Quick.Value, pairs: 2));
+        Assert.True(two.Steps[0].Panels.Max(p => p.PaintedAt) < 0.6 * one.Steps[0].Panels.Max(p => p.PaintedAt) + 5);
+    }
+
+    [Fact]
+    public void Every_way_is_made_on_the_plan_and_its_edit_makes_the_same_again()
+    {
+        var ways = ChairWays.Of(Quick.Value, Given.Cutting);
+        Assert.Equal(WayKind.AsPlanned, ways.Ways[0].Kind);
+        foreach (var way in ways.Ways.Skip(1))
+        {
+            var again = Mixed([
+                new SetFormula(Formula.Lightening(FormulaId.A, Lightener.Powder, 30, 14)),
+                .. Painted(22, 5, BackToFront),
+                way.Edit!,
+            ]);
+            var visit = VisitOnClock.Of(again, atOnce: way.Kind == WayKind.ByDeveloper);
+            Assert.Equal(way.Visit.Minutes, visit.Minutes, 1e-9);
+            Assert.Equal(way.Visit.Outside.Count, visit.Outside.Count);
+            Assert.Equal(way.Bowls, again.Bowls.Count);
+        }
+    }
+
+    [Fact]
+    public void Weaker_first_mixes_nothing_stronger_than_planned_and_strength_rises_towards_the_front()
+    {
+        var clay = Mixed([
+            new SetFormula(Formula.Lightening(FormulaId.A, Lightener.Clay, 40, 25)),
+            .. Painted(30, 6, BackToFront),
+        ]);
+        var ways = ChairWays.Of(clay, Given.Cutting);
+        var rising = Assert.Single(ways.Ways, w => w.Kind == WayKind.ByDeveloper);
+        Assert.True(rising.Volumes.Count is 2 or 3);
+        Assert.True(rising.Volumes[^1] <= 40);
+        var volumes = rising
+            .Visit.Steps[0]
+            .Panels.Select(p => rising.Visit.Mix.Head.PanelOf(p.Panel)!.Coats[0].Formula.Volume.Value)
+            .ToArray();
+        Assert.Equal(volumes.Order(), volumes);
+        Assert.Single(rising.Visit.Waves);
+
+        // What comes out is what was planned: only how it gets there differs.
+        Assert.InRange(rising.LevelsApart, 0, 0.25);
+
+        // Rinsed at once, more panels are in time than with one strength.
+        Assert.True(rising.Visit.Outside.Count < VisitOnClock.Of(clay, atOnce: true).Outside.Count);
+    }
+
+    [Fact]
+    public void One_strength_is_the_mildest_that_reaches_all_of_it()
+    {
+        var two = Mixed([
+            new SetFormula(Formula.Lightening(FormulaId.A, Lightener.Clay, 40, 30)),
+            new SetFormula(Formula.Lightening(FormulaId.B, Lightener.Clay, 30, 30)),
+            .. Painted(30, 6, Zone.Nape, Zone.LowerBack),
+            new PaintZone(Zone.Nape, PanelPaint.Usual with { Formula = FormulaId.B }),
+        ]);
+        var way = Assert.Single(ChairWays.Of(two, Given.Cutting).Ways, w => w.Kind == WayKind.ByRinse);
+        Assert.Single(way.Volumes);
+        Assert.True(way.Volumes[0] <= 30);
+        Assert.DoesNotContain(ChairWays.Of(Back.Value, Given.Cutting).Ways, w => w.Kind == WayKind.ByRinse);
+    }
+
+    [Fact]
+    public void What_frees_panels_was_tried_and_leaves_fewer_outside()
+    {
+        var ways = ChairWays.Of(Quick.Value, Given.Cutting);
+        var outside = ways.AsPlanned.Visit.Outside.Count;
+        if (outside == 0)
+        {
+            Assert.Empty(ways.FreedBy);
+            return;
+        }
+
+        Assert.NotEmpty(ways.FreedBy);
+        Each.Of(ways.FreedBy, f => Assert.True(f.Visit.Outside.Count < outside));
+        Assert.Equal(
+            ways.FreedBy.Select(f => f.Visit.Outside.Count).Order(),
+            ways.FreedBy.Select(f => f.Visit.Outside.Count)
+        );
+        Assert.True(
+            ways.FreedBy.All(f => !f.IsStronger) || ways.FreedBy.All(f => f.IsStronger || f.Visit.Outside.Count > 0)
+        );
+    }
+
+    [Fact]
+    public void The_best_way_has_fewest_panels_outside_and_then_least_time()
+    {
+        foreach (var mix in new[] { Back.Value, Quick.Value })
+        {
+            var ways = ChairWays.Of(mix, Given.Cutting);
+            Each.Of(
+                ways.Ways,
+                w =>
+                    Assert.True(
+                        (ways.Best.Visit.Outside.Count, Math.Round(ways.Best.Visit.Minutes)).CompareTo(
+                            (w.Visit.Outside.Count, Math.Round(w.Visit.Minutes))
+                        ) <= 0
+                    )
+            );
+        }
+    }
+
+    [Fact]
+    public void Another_order_keeps_low_before_high_and_the_hairline_last()
+    {
+        var ways = ChairWays.Of(Quick.Value, Given.Cutting);
+        foreach (var way in ways.Ways.Where(w => w.Kind == WayKind.ByOrder))
+        {
+            var order = way.Visit.Mix.Head.Plan.Working.ToList();
+            Assert.True(order.IndexOf(Zone.Nape) < order.IndexOf(Zone.LowerBack));
+            Assert.True(order.IndexOf(Zone.UpperBack) < order.IndexOf(Zone.Crown));
+            Assert.True(order.IndexOf(Zone.Crown) < order.IndexOf(Zone.FaceFrameLeft));
+        }
+    }
+}
