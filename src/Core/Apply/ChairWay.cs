@@ -29,7 +29,15 @@ public enum WayKind
 /// <param name="Edit">The change of the plan that makes it so; null for the plan as it is.</param>
 /// <param name="Visit">The visit on the clock.</param>
 /// <param name="LevelsApart">How far what is seen of its zones lies from the plan as it is, levels, mean.</param>
-public sealed record ChairWay(WayKind Kind, Sentence Label, PlanEdit? Edit, VisitOnClock Visit, double LevelsApart)
+/// <param name="IsStronger">Whether something is mixed stronger than planned: only an offer.</param>
+public sealed record ChairWay(
+    WayKind Kind,
+    Sentence Label,
+    PlanEdit? Edit,
+    VisitOnClock Visit,
+    double LevelsApart,
+    bool IsStronger = false
+)
 {
     /// <summary>Bowls it takes.</summary>
     public int Bowls => Visit.Mix.Bowls.Count;

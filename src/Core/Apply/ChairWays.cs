@@ -1,3 +1,4 @@
+using Wendro.Core.Head;
 using Wendro.Core.Mix;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
@@ -29,6 +30,9 @@ public sealed class ChairWays
     /// <summary>What frees panels is told up to this many times.</summary>
     private const int MostFreed = 6;
 
+    /// <summary>So many that free all are enough to choose from.</summary>
+    private const int EnoughFreed = 3;
+
     private readonly Cutting cutting;
     private readonly PlannedMix mix;
     private readonly CancellationToken stop;
@@ -48,7 +52,7 @@ public sealed class ChairWays
     public IReadOnlyList<ChairWay> Ways { get; }
 
     /// <summary>
-    /// The best: fewest panels outside their windows, then least time in the chair, then fewest bowls and waves, then
+    /// The best of those no stronger than planned: fewest panels outside their windows, then least time in the chair, then fewest bowls and waves, then
     /// nearest to the plan.
     /// </summary>
     public ChairWay Best =>
@@ -56,6 +60,48 @@ public sealed class ChairWays
 
     /// <summary>What frees panels that can't be rinsed in time, the best first; empty where all can.</summary>
     public IReadOnlyList<FreedBy> FreedBy { get; }
+
+    /// <summary>Which panels of the plan as it is can't be rinsed in time, and by how much; null where all
+    /// can.</summary>
+    public Sentence? Conflict
+    {
+        get
+        {
+            var outside = AsPlanned.Visit.Outside;
+            if (outside.Count == 0)
+            {
+                return null;
+            }
+
+            var zones = outside.Select(p => ZoneFacts.Words(p.Panel.Zone)).Distinct();
+            var late = outside.Max(p => p.RinsedAt - p.ToAt) ?? 0;
+            var early = outside.Max(p => p.FromAt - p.RinsedAt) ?? 0;
+            return $"{outside.Count} panels would be rinsed outside their windows, up to {Math.Max(late, early):0} min "
+                + $"too {(late > early ? "late" : "soon")}: {string.Join(", ", zones)}.";
+        }
+    }
+
+    /// <summary>Why there is no way by developer; null where there is one.</summary>
+    public Sentence? NotByDeveloper
+    {
+        get
+        {
+            var first = AsPlanned.Visit.Steps.SelectMany(s => s.Panels).FirstOrDefault(p => p.ToAt is not null);
+            if (first is null || Ways.Any(w => w.Kind == WayKind.ByDeveloper))
+            {
+                return null;
+            }
+
+            var later = AsPlanned.Visit.Steps.Max(s => s.Panels.Count == 0 ? 0 : s.Panels.Max(p => p.PaintedAt));
+            return VisitOnClock.Of(mix, atOnce: true).Outside.Count == 0
+                ? "Back and front end together with the developer that is planned: one wave is enough."
+                : (Sentence)(
+                    $"By developer alone they don't end together: what is painted first is over "
+                    + $"{first.ToAt - first.PaintedAt:0} min after it was painted, the last panel is painted "
+                    + $"{later - first.PaintedAt:0} min after it, and no developer on the shelf closes that."
+                );
+        }
+    }
 
     /// <summary>Finds the ways through a visit.</summary>
     /// <param name="mix">The plan with its bowls.</param>
@@ -85,16 +131,30 @@ public sealed class ChairWays
             }
         }
 
-        var strengths = painted.Select(s => Strengths.Of(AsPlanned.Visit, s)).ToArray();
-        if (All(strengths.Select(s => s.OneStrength())) is { } one && Made(one) is { } alike)
+        Strengths[] Each(bool stronger) => painted.Select(s => Strengths.Of(AsPlanned.Visit, s, stronger)).ToArray();
+        var mild = Each(false);
+        if (All(mild.Select(s => s.OneStrength())) is { } one && Made(one) is { } alike)
         {
             yield return Way(WayKind.ByRinse, "One strength, rinsed in waves", one, alike, false);
         }
 
-        if (All(strengths.Select(s => s.WeakerFirst())) is { } weaker && Made(weaker) is { } rising)
+        if (All(mild.Select(s => s.WeakerFirst())) is { } weaker && Made(weaker) is { } rising)
         {
             yield return Way(WayKind.ByDeveloper, "Weaker where painted first, rinsed at once", weaker, rising, true);
             yield return Way(WayKind.Both, "Weaker where painted first, in waves", weaker, rising, false);
+        }
+        else if (All(Each(true).Select(s => s.WeakerFirst())) is { } strong && Made(strong) is { } offered)
+        {
+            yield return Way(
+                WayKind.ByDeveloper,
+                "Stronger where painted last, rinsed at once",
+                strong,
+                offered,
+                true
+            ) with
+            {
+                IsStronger = true,
+            };
         }
     }
 
@@ -134,12 +194,16 @@ public sealed class ChairWays
         {
             new("A second pair of hands that paints", null, VisitOnClock.Of(mix, pairs: 2), 0),
         };
-        tried.AddRange(Ways.Skip(1).Select(w => new FreedBy(w.Label, w.Edit, w.Visit, w.LevelsApart)));
+        tried.AddRange(Ways.Skip(1).Select(w => new FreedBy(w.Label, w.Edit, w.Visit, w.LevelsApart, w.IsStronger)));
         foreach (var (label, edit, stronger) in ToTry())
         {
             if (Made(edit) is { } made)
             {
                 tried.Add(new(label, edit, VisitOnClock.Of(made), ChairWay.Apart(mix.Head, made.Head), stronger));
+                if (tried.Count(t => t.Visit.Outside.Count == 0) >= EnoughFreed)
+                {
+                    break;
+                }
             }
         }
 

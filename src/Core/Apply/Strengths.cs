@@ -13,7 +13,8 @@ namespace Wendro.Core.Apply;
 
 /// <summary>
 /// Developers by zone: which of those owned still reach what was planned, how long they take, and how they are mixed
-/// so that what is painted first and what is painted last end together. Nothing stronger than planned.
+/// so that what is painted first and what is painted last end together. Nothing stronger than planned, unless it is asked
+/// for as an offer.
 /// </summary>
 internal sealed class Strengths
 {
@@ -42,7 +43,8 @@ internal sealed class Strengths
     /// <summary>The strengths that may be mixed for a step of a plan, zone by zone in the order it is painted.</summary>
     /// <param name="visit">The plan on the clock.</param>
     /// <param name="step">The step.</param>
-    public static Strengths Of(VisitOnClock visit, StepOfVisit step)
+    /// <param name="stronger">Whether what is stronger than planned counts, where it may be offered.</param>
+    public static Strengths Of(VisitOnClock visit, StepOfVisit step, bool stronger = false)
     {
         var mix = visit.Mix;
         var owned = mix.Shelf.OfType<DeveloperProduct>().Select(d => d.Volume.Value).Distinct().Order().ToArray();
@@ -60,7 +62,7 @@ internal sealed class Strengths
                     panels,
                     owned
                         .Union(panels.Select(p => p.Panel.Coats[p.Coat].Formula.Volume.Value))
-                        .Select(v => (Volume: v, Windows: WindowsOf(panels, mix.Head.Hair, v)))
+                        .Select(v => (Volume: v, Windows: WindowsOf(panels, mix.Head.Hair, v, stronger)))
                         .Where(w => w.Windows is not null)
                         .ToDictionary(w => w.Volume, w => w.Windows!)
                 );
@@ -129,7 +131,8 @@ internal sealed class Strengths
     private static (double From, double To, double Meant)[]? WindowsOf(
         IReadOnlyList<Lightened> panels,
         HairProfile hair,
-        double volume
+        double volume,
+        bool stronger
     )
     {
         var windows = new (double, double, double)[panels.Count];
@@ -137,7 +140,7 @@ internal sealed class Strengths
         {
             var (panel, c, _) = panels[i];
             var coat = panel.Coats[c];
-            if (volume > coat.Formula.Volume.Value)
+            if (volume > coat.Formula.Volume.Value && !stronger)
             {
                 return null;
             }
@@ -147,17 +150,14 @@ internal sealed class Strengths
             var target = meant.After(coat.Formula.Minutes).Value;
             var weaker = new Lifting(meant.Case with { Volume = new(volume) });
             var end = Math.Min(weaker.DriesAtMinutes(), coat.Formula.LimitMinutes ?? double.PositiveInfinity);
-            if (
-                weaker.MinutesTo(Level.Clamp(target)) is not { } there
-                || there > end
-                || weaker.MinutesTo(Level.Clamp(target - PanelWindow.Tolerance)) is not { } from
-            )
+            if (weaker.MinutesTo(Level.Clamp(target - PanelWindow.Tolerance)) is not { } from || from > end)
             {
                 return null;
             }
 
             var over = weaker.MinutesTo(Level.Clamp(target + PanelWindow.Tolerance)) ?? double.PositiveInfinity;
-            windows[i] = (from, Math.Min(end, over), there);
+            var there = weaker.MinutesTo(Level.Clamp(target)) ?? end;
+            windows[i] = (from, Math.Min(end, over), Math.Min(there, end));
         }
 
         return windows;

@@ -44,31 +44,18 @@ internal sealed record WavesAhead(
             return new(clocked, [], true, true);
         }
 
-        var painted = open.Where(p => p.IsPainted).OrderBy(p => p.ToAt).ToArray();
-        var groups = new List<PanelOnClock[]>();
-        if (painted.Length > 0)
-        {
-            groups.Add(painted);
-        }
-
-        foreach (var panel in open.Where(p => !p.IsPainted))
-        {
-            if (
-                groups.Count > 0
-                && groups[^1] is { } last
-                && !last[^1].IsPainted
-                && (last[^1].Panel.Zone == panel.Panel.Zone || groups.Count >= ChairPlanner.MostGroups)
-            )
-            {
-                groups[^1] = [.. last, panel];
-            }
-            else
-            {
-                groups.Add([panel]);
-            }
-        }
-
+        // Zone by zone; where a zone is too much at once, row by row.
+        var groups = ByZone(open);
         var (found, inTime) = Planned(groups, free);
+        if (!inTime && ByRow(open) is { } rows && rows.Count > groups.Count)
+        {
+            var (finer, isFinerInTime) = Planned(rows, free);
+            if (isFinerInTime)
+            {
+                (groups, found, inTime) = (rows, finer, true);
+            }
+        }
+
         var problem = Problem(groups, free, _ => 0);
         var moved = clocked.ToDictionary(p => p.Panel);
         foreach (var turn in found.Groups)
@@ -99,6 +86,60 @@ internal sealed record WavesAhead(
             inTime,
             found.Proven
         );
+    }
+
+    /// <summary>Most rows that are thought of one by one: beyond, neighbours go together.</summary>
+    private const int MostRows = 28;
+
+    /// <summary>What is painted, then zone by zone.</summary>
+    private static List<PanelOnClock[]> ByZone(PanelOnClock[] open)
+    {
+        var groups = new List<PanelOnClock[]>();
+        var painted = open.Where(p => p.IsPainted).OrderBy(p => p.ToAt).ToArray();
+        if (painted.Length > 0)
+        {
+            groups.Add(painted);
+        }
+
+        foreach (var panel in open.Where(p => !p.IsPainted))
+        {
+            if (
+                groups.Count > 0
+                && groups[^1] is { } last
+                && !last[^1].IsPainted
+                && (last[^1].Panel.Zone == panel.Panel.Zone || groups.Count >= ChairPlanner.MostGroups)
+            )
+            {
+                groups[^1] = [.. last, panel];
+            }
+            else
+            {
+                groups.Add([panel]);
+            }
+        }
+
+        return groups;
+    }
+
+    /// <summary>What is painted, then row by row, the smallest neighbours together where there are too many.</summary>
+    private static List<PanelOnClock[]> ByRow(PanelOnClock[] open)
+    {
+        var groups = ByZone(open)
+            .SelectMany(g =>
+                g[0].IsPainted ? [g] : g.GroupBy(p => (p.Panel.Zone, p.Panel.Row)).Select(r => r.ToArray())
+            )
+            .ToList();
+        while (groups.Count > MostRows)
+        {
+            var at = Enumerable
+                .Range(groups[0][0].IsPainted ? 1 : 0, groups.Count - 2)
+                .Where(i => i + 1 < groups.Count)
+                .MinBy(i => groups[i].Length + groups[i + 1].Length);
+            groups[at] = [.. groups[at], .. groups[at + 1]];
+            groups.RemoveAt(at + 1);
+        }
+
+        return groups;
     }
 
     /// <summary>How long a wave at the end is put off at most, minutes, and in which steps.</summary>
@@ -163,26 +204,36 @@ internal sealed record WavesAhead(
         bool IsOver(PanelOnClock p) => p.IsPainted && p.ToAt < soonest;
         var over = groups.Sum(g => g.Count(IsOver));
         var wave = ChairProblem.UsualSlot(over);
+        ChairProblem Later(double slack) =>
+            Problem(
+                groups,
+                free,
+                p =>
+                    IsOver(p) ? wave + slack
+                    : p.IsPainted ? slack
+                    : 0
+            );
         foreach (var slack in new[] { 0.0, Slack, 2 * Slack })
         {
-            var found = ChairPlanner.Of(
-                Problem(
-                    groups,
-                    free,
-                    p =>
-                        IsOver(p) ? wave + slack
-                        : p.IsPainted ? slack
-                        : 0
-                )
-            );
-            if (found.Feasible)
+            if (ChairPlanner.Of(Later(slack)) is { Feasible: true } found)
             {
                 return (found, false);
             }
         }
 
-        return (ChairPlanner.Of(Problem(groups, free, _ => Minutes.Longest)), false);
+        // What waits can't be in time either: as little late as can be.
+        var (low, high) = (0.0, (double)Minutes.Longest);
+        while (high - low > LateBy)
+        {
+            var middle = (low + high) / 2;
+            (low, high) = ChairPlanner.Fits(Problem(groups, free, _ => middle)) ? (low, middle) : (middle, high);
+        }
+
+        return (ChairPlanner.Of(Problem(groups, free, _ => high)), false);
     }
+
+    /// <summary>How finely what is late is shared out, minutes. Model assumption.</summary>
+    private const double LateBy = 1;
 
     /// <summary>How much later than it should what can't be in time is rinsed at first, minutes. Model
     /// assumption.</summary>

@@ -19,6 +19,9 @@ internal static class ChairConflicts
             .Select(g => new ChairConflict([g.Id], Words(problem, g)))
             .ToArray();
 
+    /// <summary>Whether every group fits by itself: then all can be rinsed one by one.</summary>
+    public static bool FitsOneByOne(ChairProblem problem) => problem.Groups.All(g => Fits(problem, g, 0));
+
     private static bool Fits(ChairProblem problem, ChairGroup g, double longer)
     {
         var alone = problem with

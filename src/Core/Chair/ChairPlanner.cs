@@ -29,6 +29,11 @@ public static class ChairPlanner
 
         var c = new ChairCase(problem);
         var bound = ChairBound.Of(c);
+        if (!ChairConflicts.FitsOneByOne(problem))
+        {
+            return new(false, true, bound, null, [], [], [], ChairConflicts.Of(problem));
+        }
+
         var search = Searched(c, bound, c.Total <= ChairSearch.SmallPanels ? MostTries : MostLooksOfMany / c.Total);
         var proven = search.IsWhole || search.EndsAt <= bound + ChairCase.Eps;
         if (search.Best is not { } best)
@@ -46,6 +51,14 @@ public static class ChairPlanner
             best.Waves,
             []
         );
+    }
+
+    /// <summary>Whether there is a schedule that keeps every window: told at once, without finding the best.</summary>
+    /// <param name="problem">The problem, checked before.</param>
+    public static bool Fits(ChairProblem problem)
+    {
+        ArgumentNullException.ThrowIfNull(problem);
+        return ChairConflicts.FitsOneByOne(problem);
     }
 
     private static ChairSearch Searched(ChairCase c, double bound, int tries)

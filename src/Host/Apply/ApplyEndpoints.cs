@@ -33,6 +33,24 @@ internal static class ApplyEndpoints
             .WithSummary("The service as it stands: what is next, what is due, every clock as instants, waves to come");
 
         apply
+            .MapGet(
+                "/ways",
+                (MixAtWork at, Heads heads, CancellationToken stop) =>
+                    Results.Ok(
+                        WaysView.Of(
+                            ChairWays.Of(at.Mix, heads.FreshCuttingFor(at.Work.Visit.Hair), stop),
+                            at.Work.Stored.History.Revision
+                        )
+                    )
+            )
+            .Produces<WaysView>()
+            .WithName("GetWays")
+            .WithSummary(
+                "The ways through the visit side by side, each tried on the plan: as planned, by order, by rinse, by "
+                    + "developer, both; and what frees panels that can't be rinsed in time"
+            );
+
+        apply
             .MapPost(
                 "/facts",
                 async (

@@ -1118,6 +1118,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{visit}/apply/ways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The ways through the visit side by side, each tried on the plan: as planned, by order, by rinse, by developer, both; and what frees panels that can't be rinsed in time */
+        get: operations["GetWays"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{visit}/apply/facts": {
         parameters: {
             query?: never;
@@ -1874,6 +1891,18 @@ export interface components {
         };
         /** @enum {unknown} */
         Frame: "earToEar" | "quadrants" | "tiers";
+        FreedByView: {
+            label: components["schemas"]["Sentence"];
+            edits: components["schemas"]["PlanEdit"][];
+            /** Format: int32 */
+            outside: number;
+            /** Format: double */
+            minutes: number;
+            /** Format: double */
+            levelsApart: number;
+            isStronger: boolean;
+            labelParts?: null | components["schemas"]["SentencePiece"][];
+        };
         Glance: {
             /** Format: int32 */
             panels: number;
@@ -2599,7 +2628,7 @@ export interface components {
         PlanEditAddCoat: {
             /** @enum {string} */
             kind?: "addCoat";
-            panels: string[];
+            panels: components["schemas"]["PanelKey"][];
             paint: components["schemas"]["PanelPaint"];
         };
         PlanEditAddStep: {
@@ -2612,7 +2641,7 @@ export interface components {
         PlanEditAlternatePanels: {
             /** @enum {string} */
             kind?: "alternatePanels";
-            panels: string[];
+            panels: components["schemas"]["PanelKey"][];
             /** Format: double */
             highCm: number;
             /** Format: double */
@@ -2630,7 +2659,7 @@ export interface components {
         PlanEditClearPanels: {
             /** @enum {string} */
             kind?: "clearPanels";
-            panels: string[];
+            panels: components["schemas"]["PanelKey"][];
         };
         PlanEditClearZone: {
             /** @enum {string} */
@@ -2711,9 +2740,9 @@ export interface components {
         PlanEditMelt: {
             /** @enum {string} */
             kind?: "melt";
-            panels: string[];
-            formulas: string[];
-            seamsCm: string[];
+            panels: components["schemas"]["PanelKey"][];
+            formulas: components["schemas"]["FormulaId"][];
+            seamsCm: number[];
             /**
              * Format: double
              * @default 4
@@ -2763,7 +2792,7 @@ export interface components {
         PlanEditPaintPanels: {
             /** @enum {string} */
             kind?: "paintPanels";
-            panels: string[];
+            panels: components["schemas"]["PanelKey"][];
             paint: components["schemas"]["PanelPaint"];
         };
         PlanEditPaintZone: {
@@ -2787,7 +2816,7 @@ export interface components {
         PlanEditSetBand: {
             /** @enum {string} */
             kind?: "setBand";
-            panels: string[];
+            panels: components["schemas"]["PanelKey"][];
             /** Format: double */
             bandCm: null | number;
             /**
@@ -2799,7 +2828,7 @@ export interface components {
         PlanEditSetBlur: {
             /** @enum {string} */
             kind?: "setBlur";
-            panels: string[];
+            panels: components["schemas"]["PanelKey"][];
             /** Format: double */
             blurCm: number;
             /**
@@ -2811,7 +2840,7 @@ export interface components {
         PlanEditSetCovering: {
             /** @enum {string} */
             kind?: "setCovering";
-            panels: string[];
+            panels: components["schemas"]["PanelKey"][];
             covering: components["schemas"]["Covering"];
             /**
              * Format: int32
@@ -2822,7 +2851,7 @@ export interface components {
         PlanEditSetDepth: {
             /** @enum {string} */
             kind?: "setDepth";
-            panels: string[];
+            panels: components["schemas"]["PanelKey"][];
             /** Format: double */
             midsMm: number;
             /** Format: double */
@@ -2836,7 +2865,7 @@ export interface components {
         PlanEditSetFace: {
             /** @enum {string} */
             kind?: "setFace";
-            panels: string[];
+            panels: components["schemas"]["PanelKey"][];
             face: components["schemas"]["Face"];
             /**
              * Format: int32
@@ -2857,7 +2886,7 @@ export interface components {
         PlanEditSetHandling: {
             /** @enum {string} */
             kind?: "setHandling";
-            panels: string[];
+            panels: components["schemas"]["PanelKey"][];
             pressure?: null | components["schemas"]["Pressure"];
             tension?: null | components["schemas"]["Tension"];
             teasing?: null | components["schemas"]["Teasing"];
@@ -2871,7 +2900,7 @@ export interface components {
         PlanEditSetHeights: {
             /** @enum {string} */
             kind?: "setHeights";
-            panels: string[];
+            panels: components["schemas"]["PanelKey"][];
             /** Format: double */
             startCm?: null | number;
             /** Format: double */
@@ -2906,7 +2935,7 @@ export interface components {
         PlanEditSetShape: {
             /** @enum {string} */
             kind?: "setShape";
-            panels: string[];
+            panels: components["schemas"]["PanelKey"][];
             shape: components["schemas"]["ShapeKind"];
             flip?: null | boolean;
             /**
@@ -2925,7 +2954,7 @@ export interface components {
         PlanEditSetStrokes: {
             /** @enum {string} */
             kind?: "setStrokes";
-            panels: string[];
+            panels: components["schemas"]["PanelKey"][];
             /** Format: int32 */
             strokes?: null | number;
             /** Format: double */
@@ -2963,21 +2992,21 @@ export interface components {
         PlanEditSpreadHeights: {
             /** @enum {string} */
             kind?: "spreadHeights";
-            panels: string[];
+            panels: components["schemas"]["PanelKey"][];
             /** Format: double */
             spreadCm: number;
         };
         PlanEditSwapCoats: {
             /** @enum {string} */
             kind?: "swapCoats";
-            panels: string[];
+            panels: components["schemas"]["PanelKey"][];
             /** Format: int32 */
             coat: number;
         };
         PlanEditTakeCoat: {
             /** @enum {string} */
             kind?: "takeCoat";
-            panels: string[];
+            panels: components["schemas"]["PanelKey"][];
             /** Format: int32 */
             coat: number;
         };
@@ -3012,7 +3041,7 @@ export interface components {
         PlanEditUseFormula: {
             /** @enum {string} */
             kind?: "useFormula";
-            panels: string[];
+            panels: components["schemas"]["PanelKey"][];
             formula: components["schemas"]["FormulaId"];
             /**
              * Format: int32
@@ -3894,6 +3923,63 @@ export interface components {
             /** Format: date-time */
             endsAt: string;
             panels: components["schemas"]["PanelKey"][];
+        };
+        /** @enum {unknown} */
+        WayKind: "asPlanned" | "byOrder" | "byRinse" | "byDeveloper" | "both";
+        WayView: {
+            kind: components["schemas"]["WayKind"];
+            label: components["schemas"]["Sentence"];
+            edits: components["schemas"]["PlanEdit"][];
+            /** Format: double */
+            minutes: number;
+            /** Format: int32 */
+            bowls: number;
+            /** Format: int32 */
+            outside: number;
+            isProven: boolean;
+            isBest: boolean;
+            /** Format: double */
+            levelsApart: number;
+            isStronger: boolean;
+            volumes: number[];
+            zones: components["schemas"]["WayZone"][];
+            waves: components["schemas"]["WayWave"][];
+            labelParts?: null | components["schemas"]["SentencePiece"][];
+        };
+        WayWave: {
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+            /** Format: double */
+            freedAt: number;
+            /** Format: int32 */
+            panels: number;
+        };
+        WayZone: {
+            /** Format: int32 */
+            step: number;
+            zone: components["schemas"]["Zone"];
+            /** Format: int32 */
+            panels: number;
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+            /** Format: double */
+            volume: null | number;
+            /** Format: int32 */
+            outside: number;
+        };
+        WaysView: {
+            /** Format: int32 */
+            revision: number;
+            ways: components["schemas"]["WayView"][];
+            conflict: null | components["schemas"]["Sentence"];
+            notByDeveloper: null | components["schemas"]["Sentence"];
+            freedBy: components["schemas"]["FreedByView"][];
+            conflictParts?: null | components["schemas"]["SentencePiece"][];
+            notByDeveloperParts?: null | components["schemas"]["SentencePiece"][];
         };
         /** @enum {unknown} */
         Wear: "down" | "tiedHigh" | "tiedLow" | "halfUp" | "otherPart" | "tucked" | "sweptBack" | "wet";
@@ -6662,6 +6748,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ApplyView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetWays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WaysView"];
                 };
             };
             /** @description Not Found */

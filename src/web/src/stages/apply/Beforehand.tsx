@@ -5,9 +5,17 @@ import css from "./Apply.module.css";
 import { play } from "./sounds";
 import { clock, minutes } from "./times";
 import type { ApplyView, Chair } from "./useApply";
+import { Ways } from "./Ways";
+
+interface Props {
+  visit: string;
+  service: ApplyView;
+  chair: Chair;
+  now: number;
+}
 
 /** Before the client sits: what the plan comes to on the clock, and the one tap that begins it. */
-export function Beforehand({ service, chair, now }: { service: ApplyView; chair: Chair; now: number }) {
+export function Beforehand({ visit, service, chair, now }: Props) {
   const painted = service.waiting.length;
   const done = service.doneAt && Date.parse(service.doneAt);
   return (
@@ -45,6 +53,7 @@ export function Beforehand({ service, chair, now }: { service: ApplyView; chair:
         This pins the plan as it is now (revision {service.revision}); a change made later is offered here,
         never slipped in. Each tap is kept with its moment by the studio's clock.
       </p>
+      {painted > 0 && <Ways visit={visit} revision={service.revision} />}
     </section>
   );
 }
