@@ -28,6 +28,12 @@ if (args is ["schedule"])
     return;
 }
 
+if (args is ["ways"])
+{
+    WaysTable.Print();
+    return;
+}
+
 if (args is ["page"])
 {
     PageFigures.Print();
@@ -37,6 +43,13 @@ if (args is ["page"])
 if (args is ["proposals"])
 {
     ProposalFigures.Print();
+    return;
+}
+
+if (args.Length > 0)
+{
+    Console.Error.WriteLine("./wendro bench [page|patterns|proposals|schedule|stored|ways]");
+    Environment.ExitCode = 2;
     return;
 }
 

@@ -244,6 +244,83 @@ public sealed class ApplyTests
     }
 
     [Fact]
+    public async Task A_base_is_laid_beneath_what_still_works_and_all_of_it_is_rinsed()
+    {
+        using var server = new Server();
+        var (http, visit) = await PaintedAsync(
+            server,
+            "nape",
+            """,{"kind":"setFormula","formula":{"id":"B","lightener":"clay","volume":10,"minutes":20,"depositLevel":5}},{"kind":"addStep","step":{"kind":"base","area":{"toCm":4},"formula":"B"}},{"kind":"setStep","number":0,"step":{"kind":"lighten","rinse":false}}"""
+        );
+        var view = await SaidAsync(http, visit, """{"kind":"seated"}""");
+        view = await SaidAsync(http, visit, """{"kind":"mixed","formula":"A","ordinal":1}""");
+        var panels = Waiting(view);
+        var (early, _) = await TellAsync(http, visit, 2, """{"kind":"wentOn"}""");
+        Assert.Equal(400, early);
+        foreach (var panel in panels)
+        {
+            server.Clock.Advance(TimeSpan.FromSeconds(40));
+            view = await SaidAsync(http, visit, Painted(panel));
+        }
+
+        Assert.True((bool)view["goesOn"]!);
+        var painted = view["panels"]!.AsArray().Select(p => (string)p!["paintedAt"]!).ToArray();
+        view = await SaidAsync(http, visit, """{"kind":"wentOn"}""");
+        Assert.True((bool)view["areaWaits"]!);
+        Assert.Equal(painted, view["panels"]!.AsArray().Select(p => (string)p!["paintedAt"]!));
+        Each.Of(view["panels"]!.AsArray(), p => Assert.Equal("on", (string)p!["state"]!));
+        view = await SaidAsync(http, visit, """{"kind":"laid"}""");
+
+        while (view["waves"]!.AsArray() is { Count: > 0 } waves)
+        {
+            server.Clock.Advance(TimeSpan.FromMinutes(15));
+            view = await SaidAsync(
+                http,
+                visit,
+                $$"""{"kind":"waveBegun","panels":{{waves[0]!["panels"]!.ToJsonString()}}}"""
+            );
+            view = await SaidAsync(http, visit, """{"kind":"waveEnded"}""");
+        }
+
+        var (on, _) = await TellAsync(http, visit, (int)view["facts"]!, """{"kind":"washed"}""");
+        Assert.Equal(400, on);
+        view = await SaidAsync(http, visit, """{"kind":"waveBegun","panels":[]}""");
+        view = await SaidAsync(http, visit, """{"kind":"waveEnded"}""");
+        view = await SaidAsync(http, visit, """{"kind":"washed"}""");
+        Assert.True((bool)view["isDone"]!);
+    }
+
+    [Fact]
+    public async Task The_ways_through_a_visit_are_told_and_one_is_taken_like_any_edit()
+    {
+        using var server = new Server();
+        var (http, visit) = await PaintedAsync(
+            server,
+            "nape",
+            """,{"kind":"setFormula","formula":{"id":"A","lightener":"powder","volume":20,"minutes":30}},{"kind":"cutZone","zone":"upperBack","parting":"horizontal","thicknessMm":8,"widthCm":2,"leaveOutMm":4,"bricklay":false},{"kind":"paintZone","zone":"upperBack","paint":{"shape":"v","startCm":8,"dropCm":6,"blurCm":4}}"""
+        );
+        var ways = await http.ReadAsync($"/api/visits/{visit}/apply/ways");
+        var planned = ways["ways"]![0]!;
+        Assert.Equal("asPlanned", (string)planned["kind"]!);
+        Assert.Empty(planned["edits"]!.AsArray());
+        Assert.Equal(
+            (await http.ReadAsync($"/api/visits/{visit}/apply"))["waiting"]!.AsArray().Count,
+            planned["zones"]!.AsArray().Sum(z => (int)z!["panels"]!)
+        );
+        Assert.Single(ways["ways"]!.AsArray(), w => (bool)w!["isBest"]!);
+
+        // Quick product on many small panels can't be in time: what frees it was tried, and keeps its word.
+        Assert.True((int)planned["outside"]! > 0);
+        Assert.NotNull(ways["conflict"]);
+        var freed = ways["freedBy"]!.AsArray().First(f => f!["edits"]!.AsArray().Count == 1)!;
+        var (status, _) = await http.EditAsync(visit, (int)ways["revision"]!, freed["edits"]![0]!.ToJsonString());
+        Assert.Equal(200, status);
+        var after = (await http.ReadAsync($"/api/visits/{visit}/apply/ways"))["ways"]![0]!;
+        Assert.Equal((int)freed["outside"]!, (int)after["outside"]!);
+        Assert.Equal((double)freed["minutes"]!, (double)after["minutes"]!, 0.01);
+    }
+
+    [Fact]
     public async Task A_clock_that_is_set_back_is_told_and_the_order_keeps()
     {
         using var server = new Server();

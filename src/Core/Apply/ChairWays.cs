@@ -116,7 +116,7 @@ public sealed class ChairWays
 
     private IEnumerable<ChairWay> Others()
     {
-        var painted = AsPlanned.Visit.Steps.Where(s => s.Waves.Count > 0).ToArray();
+        var painted = AsPlanned.Visit.Steps.Where(s => s.Panels.Count > 0).ToArray();
         if (painted.Length == 0)
         {
             yield break;
@@ -236,6 +236,19 @@ public sealed class ChairWays
         {
             yield return ($"Film over {panels.Length} panels: it dries later", Covered(panels, Covering.Film), false);
             yield return ($"Foil over {panels.Length} panels: it dries last", Covered(panels, Covering.Foil), true);
+        }
+
+        var steps = mix.Head.Plan.StepsOf();
+        for (var i = 0; i + 1 < steps.Count; i++)
+        {
+            if (!steps[i].Rinse && AsPlanned.Visit.Steps[i].Panels.Any(p => p.IsOutside))
+            {
+                yield return (
+                    $"Rinsed before the {steps[i + 1].Words}",
+                    new SetStep(i, steps[i] with { Rinse = true }),
+                    false
+                );
+            }
         }
 
         foreach (var (label, edit, stronger) in OtherStrengths(panels))

@@ -20,11 +20,13 @@ internal sealed class LooksTold
     private readonly PlannedHead head;
     private readonly ServiceInHand service;
     private readonly IReadOnlyDictionary<PanelKey, PlannedPanel> panels;
+    private readonly List<(LiftCase Case, LookTold Told)> told;
 
     public LooksTold(PlannedHead head, ServiceInHand service, IReadOnlyDictionary<PanelKey, PlannedPanel> panels)
     {
         (this.head, this.service, this.panels) = (head, service, panels);
-        All = ToldByLooks();
+        told = ToldByLooks();
+        All = told.Select(t => t.Told).ToArray();
     }
 
     /// <summary>Each look, in order.</summary>
@@ -32,39 +34,41 @@ internal sealed class LooksTold
 
     /// <summary>How her hair lifts where a panel is painted alike, as looks have told; null where none has.</summary>
     public OwnLift? OwnAt(PanelKey panel) =>
-        CaseAt(panel) is { } here
-            ? All.LastOrDefault(t => CaseAt(t.Look.Panel) is { } there && AreAlike(here, there))?.Own
-            : null;
+        CaseAt(panel, StepAt(panel)) is { } here ? told.LastOrDefault(t => AreAlike(here, t.Case)).Told?.Own : null;
+
+    private int StepAt(PanelKey panel) =>
+        service.StandOf(panel) is { PaintedAt: not null } stand ? stand.Step : service.Step;
 
     private static bool AreAlike(LiftCase one, LiftCase other) =>
         one.Lightener == other.Lightener && one.Covering == other.Covering;
 
-    private LiftCase? CaseAt(PanelKey panel) =>
+    private LiftCase? CaseAt(PanelKey panel, int step) =>
         panels.GetValueOrDefault(panel) is { } planned
-        && planned.Coats.FirstOrDefault(c => c.Step == service.Step && !c.Formula.IsDeposit) is { } light
+        && planned.Coats.FirstOrDefault(c => c.Step == step && !c.Formula.IsDeposit) is { } light
             ? light.LiftingOf(head.Hair, panel.Zone, HairState.Of(head.Hair.In(panel.Zone))[0])?.Case
             : null;
 
-    private List<LookTold> ToldByLooks()
+    /// <summary>Looks of earlier steps count on: it is the same hair.</summary>
+    private List<(LiftCase Case, LookTold Told)> ToldByLooks()
     {
-        var told = new List<LookTold>();
+        var found = new List<(LiftCase Case, LookTold Told)>();
         var readings = new List<(LiftCase Case, Reading Reading)>();
-        foreach (var (at, look) in service.Looks)
+        foreach (var (at, look, step, paintedAt) in service.Looks)
         {
-            if (CaseAt(look.Panel) is not { } of || service.StandOf(look.Panel).PaintedAt is not { } painted)
+            if (CaseAt(look.Panel, step) is not { } of || paintedAt is not { } painted)
             {
                 continue;
             }
 
             var worked = Math.Clamp((at - painted).TotalMinutes, 0, Minutes.Longest);
-            var known = told.LastOrDefault(t => CaseAt(t.Look.Panel) is { } c && AreAlike(c, of))?.Own ?? of.Own;
+            var known = found.LastOrDefault(t => AreAlike(t.Case, of)).Told?.Own ?? of.Own;
             var expected = new Lifting(of with { Own = known }).After(new(worked)).Value;
             readings.Add((of with { Own = null }, new Reading(new(worked), look.Level)));
             var own = StrandTest.Fit([.. Prior(of), .. readings.Where(r => AreAlike(r.Case, of))]);
-            told.Add(new(look, worked, expected, own));
+            found.Add((of, new(look, worked, expected, own)));
         }
 
-        return told;
+        return found;
     }
 
     /// <summary>

@@ -32,7 +32,7 @@ internal static class OrderAhead
     public static PlanEdit? Of(VisitOnClock visit)
     {
         var plan = visit.Mix.Head.Plan;
-        var steps = visit.Steps.Where(s => s.Waves.Count > 0).ToArray();
+        var steps = visit.Steps.Where(s => s.Panels.Count > 0).ToArray();
         if (steps is not [var step] || step.Panels.Count > ChairPlanner.MostPanels)
         {
             return null;

@@ -107,7 +107,7 @@ public sealed record ServiceClock
     {
         get
         {
-            var painted = OnClock.Where(p => p.IsPainted).ToArray();
+            var painted = OnClock.Where(p => p.IsPainted && StepAt(p.Panel) == Service.Step).ToArray();
             if (painted.Length == 0)
             {
                 return 0;
@@ -117,7 +117,7 @@ public sealed record ServiceClock
             var first = painted.MinBy(p => p.PaintedAt)!.Panel;
             return painted
                     .Where(p => p.Panel != first)
-                    .Sum(p => minutes.GetValueOrDefault((p.Panel, Service.Step)) / Service.StandOf(p.Panel).Pairs)
+                    .Sum(p => minutes.GetValueOrDefault((p.Panel, StepAt(p.Panel))) / Service.StandOf(p.Panel).Pairs)
                 - took;
         }
     }
@@ -147,7 +147,8 @@ public sealed record ServiceClock
                 (s, i) =>
                     new StepToDo(
                         mix.Timeline.Turns.Where(t => t.Step == i).Select(t => t.Panel).ToArray(),
-                        s.Area is not null
+                        s.Area is not null,
+                        s.Rinse
                     )
             )
             .ToArray();
@@ -155,12 +156,16 @@ public sealed record ServiceClock
 
     /// <summary>Seconds a panel takes at the artist's pace.</summary>
     public double SecondsOf(PanelKey panel) =>
-        minutes.GetValueOrDefault((panel, Service.Step)) * 60 * Pace / Service.Pairs;
+        minutes.GetValueOrDefault((panel, StepAt(panel))) * 60 * Pace / Service.Pairs;
+
+    /// <summary>The step a panel's paint belongs to: what goes on beneath the next step keeps its own.</summary>
+    private int StepAt(PanelKey panel) =>
+        Service.StandOf(panel) is { PaintedAt: not null } stand ? stand.Step : Service.Step;
 
     /// <summary>The bowl a panel is painted from; null where none is planned.</summary>
     public PlannedBowl? BowlOf(PanelKey panel)
     {
-        var formulas = panels[panel].Coats.Where(c => c.Step == Service.Step).Select(c => c.Formula.Id).ToHashSet();
+        var formulas = panels[panel].Coats.Where(c => c.Step == StepAt(panel)).Select(c => c.Formula.Id).ToHashSet();
         return mix.Bowls.LastOrDefault(b => formulas.Contains(b.Batch.Formula) && b.Batch.Panels.Contains(panel));
     }
 
@@ -186,7 +191,7 @@ public sealed record ServiceClock
         )
         {
             var at = Service.StandOf(panel).PaintedAt!.Value;
-            var meant = minutes.GetValueOrDefault((panel, Service.Step));
+            var meant = minutes.GetValueOrDefault((panel, StepAt(panel)));
             if (before is { } b && (at - b).TotalMinutes is var gap && gap > 0 && gap < NoPaintingFrom * meant)
             {
                 (took, planned) = (took + gap * Service.StandOf(panel).Pairs, planned + meant);
@@ -219,7 +224,7 @@ public sealed record ServiceClock
                 continue;
             }
 
-            var window = PanelWindow.Of(panels[panel], mix.Head.Hair, Service.Step, told.OwnAt(panel));
+            var window = PanelWindow.Of(panels[panel], mix.Head.Hair, StepAt(panel), told.OwnAt(panel));
             var takes = TimeSpan.FromSeconds(SecondsOf(panel));
             DateTimeOffset begun,
                 painted;

@@ -46,6 +46,7 @@ public enum Working
 [JsonDerivedType(typeof(WaveBegun), "waveBegun")]
 [JsonDerivedType(typeof(WaveEnded), "waveEnded")]
 [JsonDerivedType(typeof(Washed), "washed")]
+[JsonDerivedType(typeof(WentOn), "wentOn")]
 [JsonDerivedType(typeof(PlanTaken), "planTaken")]
 [JsonDerivedType(typeof(TakenBack), "takenBack")]
 public abstract record ServiceFact
@@ -229,6 +230,13 @@ public sealed record WaveEnded(IReadOnlyList<PanelKey>? Not = null) : ServiceFac
 
 /// <summary>Washed, dried and read: the step is done, the next one begins.</summary>
 public sealed record Washed : ServiceFact
+{
+    /// <inheritdoc/>
+    public override string Concerns => "wave";
+}
+
+/// <summary>The next step begins while what was painted works on: a root base beneath the sheets.</summary>
+public sealed record WentOn : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => "wave";

@@ -18,13 +18,15 @@ public sealed record KeptFact(int Number, DateTimeOffset At, ServiceFact Fact);
 /// <param name="IsLeft">Whether it stays natural after all.</param>
 /// <param name="RinsedAt">When it was rinsed; null while it is not.</param>
 /// <param name="Pairs">How many pairs of hands painted then.</param>
+/// <param name="Step">In which step of the visit it was painted.</param>
 public sealed record PanelStand(
     DateTimeOffset? PaintedAt = null,
     bool IsSpread = false,
     DateTimeOffset? FreshAt = null,
     bool IsLeft = false,
     DateTimeOffset? RinsedAt = null,
-    int Pairs = 1
+    int Pairs = 1,
+    int Step = 0
 )
 {
     /// <summary>Whether product works on it.</summary>
@@ -34,7 +36,11 @@ public sealed record PanelStand(
 /// <summary>What one step of a service has to do.</summary>
 /// <param name="Panels">Its painted panels in working order.</param>
 /// <param name="HasArea">Whether it lays something over an area.</param>
-public sealed record StepToDo(IReadOnlyList<PanelKey> Panels, bool HasArea);
+/// <param name="Rinse">Whether it is rinsed before the next step; else what it laid works on beneath that.</param>
+public sealed record StepToDo(IReadOnlyList<PanelKey> Panels, bool HasArea, bool Rinse = true);
+
+/// <summary>A look: of which step, and when what was looked at had been painted.</summary>
+public sealed record LookAt(DateTimeOffset At, Looked Look, int Step, DateTimeOffset? PaintedAt);
 
 /// <summary>A wave under way.</summary>
 public sealed record WaveInHand(DateTimeOffset BegunAt, IReadOnlyList<PanelKey> Panels);
@@ -49,14 +55,27 @@ public sealed record ServiceInHand
 
     private ServiceInHand(IReadOnlyList<StepToDo> steps) => (this.steps, Order) = (steps, steps[0].Panels);
 
-    /// <summary>A service that begins with a step, before anything happened: what a visit is planned with.</summary>
-    internal static ServiceInHand Before(IReadOnlyList<StepToDo> steps, int step, int pairs) =>
-        new(steps)
+    /// <summary>A service that begins with a step, before anything of it happened: what a visit is planned with.</summary>
+    /// <param name="steps">The steps.</param>
+    /// <param name="step">The one that begins.</param>
+    /// <param name="pairs">Pairs of hands that paint.</param>
+    /// <param name="beneath">What goes on working beneath it, from steps before.</param>
+    internal static ServiceInHand Before(
+        IReadOnlyList<StepToDo> steps,
+        int step,
+        int pairs,
+        IEnumerable<KeyValuePair<PanelKey, PanelStand>> beneath
+    )
+    {
+        var on = beneath.ToImmutableDictionary();
+        return new(steps)
         {
             Step = step,
-            Order = steps[step].Panels,
+            Order = [.. on.OrderBy(p => p.Value.PaintedAt).Select(p => p.Key), .. steps[step].Panels],
+            Panels = on,
             Pairs = pairs,
         };
+    }
 
     /// <summary>Which step of the visit is at work, from 0; as many as there are when all is done.</summary>
     public int Step { get; private init; }
@@ -72,6 +91,20 @@ public sealed record ServiceInHand
 
     /// <summary>When it was rinsed.</summary>
     public DateTimeOffset? AreaRinsedAt { get; private init; }
+
+    /// <summary>
+    /// Whether the next step begins over what still works: this one is not rinsed before it, nothing of it waits, and
+    /// the next one paints other hair.
+    /// </summary>
+    public bool GoesOn =>
+        Step + 1 < steps.Count
+        && !steps[Step].Rinse
+        && Wave is null
+        && !AreaIsOn
+        && !AreaWaits
+        && On.Any()
+        && !Waiting.Any()
+        && !steps[Step + 1].Panels.Intersect(On).Any();
 
     /// <summary>Whether product lies over the area.</summary>
     public bool AreaIsOn => AreaAt is not null && AreaRinsedAt is null;
@@ -94,7 +127,7 @@ public sealed record ServiceInHand
         ImmutableDictionary<(FormulaId, int), DateTimeOffset>.Empty;
 
     /// <summary>Looks in order.</summary>
-    public ImmutableList<(DateTimeOffset At, Looked Look)> Looks { get; private init; } = [];
+    public ImmutableList<LookAt> Looks { get; private init; } = [];
 
     /// <summary>What went wrong, in order.</summary>
     public ImmutableList<(DateTimeOffset At, Marked Mark)> Marks { get; private init; } = [];
@@ -189,6 +222,7 @@ public sealed record ServiceInHand
             Washed when this.On.Any() || AreaIsOn || Wave is not null => On(
                 "Something still works on the hair: rinse it first."
             ),
+            WentOn when !GoesOn => On("The next step begins when this one is rinsed and washed."),
             Washed when IsDone => On("All steps are done."),
             _ => [],
         };
@@ -212,7 +246,7 @@ public sealed record ServiceInHand
             Heated h => this with { HeatSince = h.On ? at : null },
             Looked l => (l.Again ? Stand(l.Panel, s => s with { FreshAt = at }) : this) with
             {
-                Looks = Looks.Add((at, l)),
+                Looks = Looks.Add(new(at, l, StandOf(l.Panel).Step, StandOf(l.Panel).PaintedAt)),
             },
             Apply.Felt f => this with { Felt = (at, f.How) },
             Paused => this with { PausedAt = at },
@@ -220,28 +254,37 @@ public sealed record ServiceInHand
             Hands h => this with { Pairs = h.Pairs },
             WaveBegun w => this with { Wave = new(at, w.Panels) },
             WaveEnded w => Rinsed(w, at),
-            Washed => NextStep(at),
+            Washed or WentOn => NextStep(at),
             AreaLaid => this with { AreaAt = at, HandsSince = at },
             _ => this,
         };
     }
 
-    /// <summary>What was done in a step is kept by its facts; the next one begins with all of its own to do.</summary>
-    private ServiceInHand NextStep(DateTimeOffset at) =>
-        this with
+    /// <summary>
+    /// What was done in a step is kept by its facts; the next one begins with all of its own to do, and with what goes
+    /// on beneath it.
+    /// </summary>
+    private ServiceInHand NextStep(DateTimeOffset at)
+    {
+        var carried = On.ToArray();
+        return this with
         {
             Step = Step + 1,
-            Order = Step + 1 < steps.Count ? steps[Step + 1].Panels : [],
-            Panels = ImmutableDictionary<PanelKey, PanelStand>.Empty,
+            Order = [.. carried, .. Step + 1 < steps.Count ? steps[Step + 1].Panels : []],
+            Panels = Panels.RemoveRange(Panels.Keys.Except(carried)),
             AreaAt = null,
             AreaRinsedAt = null,
-            WashedAt = at,
+            WashedAt = carried.Length == 0 ? at : WashedAt,
             HandsSince = at,
-            HeatSince = null,
+            HeatSince = carried.Length == 0 ? null : HeatSince,
         };
+    }
 
     private ServiceInHand Laid(PanelKey panel, DateTimeOffset at, bool spread) =>
-        Stand(panel, s => s with { PaintedAt = at, FreshAt = at, IsSpread = spread, IsLeft = false, Pairs = Pairs });
+        Stand(
+            panel,
+            s => s with { PaintedAt = at, FreshAt = at, IsSpread = spread, IsLeft = false, Pairs = Pairs, Step = Step }
+        );
 
     private ServiceInHand Stand(PanelKey panel, Func<PanelStand, PanelStand> change) =>
         this with

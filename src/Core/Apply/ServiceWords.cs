@@ -39,6 +39,7 @@ public static class ServiceWords
             WaveBegun w => $"rinsing {w.Panels.Count} panels",
             WaveEnded => "rinsed",
             Washed => "washed and read",
+            WentOn => "on to the next step",
             PlanTaken p => $"plan {p.Revision} taken",
             _ => "taken back",
         };

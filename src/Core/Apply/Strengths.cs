@@ -79,7 +79,7 @@ internal sealed class Strengths
     public PlanEdit? WeakerFirst()
     {
         (int Outside, double Start, int Volumes, double[] By)? best = null;
-        foreach (var by in Rising(0, []))
+        foreach (var by in zones.Count == 0 ? [] : Rising(0, []))
         {
             var (outside, start) = AtEnd(by);
             var found = (outside, start, by.Distinct().Count(), by);

@@ -1,4 +1,5 @@
 using Wendro.Core.Chair;
+using Wendro.Core.Mix;
 using Wendro.Core.Plans;
 using Wendro.Core.Section;
 using Wendro.Core.Timing;
@@ -81,35 +82,55 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
     {
         ArgumentNullException.ThrowIfNull(mix);
         var toDo = ServiceClock.StepsOf(mix);
-        var told = mix.Head.Plan.StepsOf();
         var steps = new List<StepOfVisit>();
         var from = 0.0;
         for (var i = 0; i < toDo.Count; i++)
         {
-            // Another step than the painted ones is timed as the bench times it.
+            var beneath = steps.SelectMany(s => s.Panels.Where(p => p.RinsedAt is null).Select(p => (s.Number, p)));
+            var on = beneath.ToDictionary(
+                b => b.p.Panel,
+                b => new PanelStand(Instant(b.p.PaintedAt), FreshAt: Instant(b.p.PaintedAt), Step: b.Number)
+            );
+            var goesOn =
+                i + 1 < toDo.Count
+                && !toDo[i].Rinse
+                && !toDo[i + 1].Panels.Intersect(toDo[i].Panels.Concat(on.Keys)).Any();
             var laid = mix.Timeline.Steps.Count > i ? mix.Timeline.Steps[i] : default;
-            var step =
-                toDo[i].Panels.Count == 0
-                    ? new StepOfVisit(i, from, [], [], from + laid.NextAt - laid.From, true)
-                    : Of(mix, ServiceInHand.Before(toDo, i, pairs), from, told[i].Rinse || i == toDo.Count - 1, atOnce);
-            steps.Add(step);
+            var (step, rinsed) = Of(mix, ServiceInHand.Before(toDo, i, pairs, on), from, laid, goesOn, atOnce);
+            steps = steps
+                .Select(s => s with { Panels = s.Panels.Select(p => rinsed.GetValueOrDefault(p.Panel) ?? p).ToArray() })
+                .Append(step)
+                .ToList();
             from = step.DoneAt;
         }
 
         return new(mix, steps, pairs);
     }
 
-    private static StepOfVisit Of(PlannedMix mix, ServiceInHand service, double from, bool rinsed, bool atOnce)
+    /// <summary>Some day: a visit to come has none yet, and only minutes are told.</summary>
+    private static readonly DateTimeOffset SomeDay = new(2000, 1, 1, 0, 0, 0, TimeSpan.Zero);
+
+    private static DateTimeOffset Instant(double minute) => SomeDay.AddMinutes(minute);
+
+    /// <summary>A step, and what goes on beneath it from steps before as it is rinsed with it.</summary>
+    private static (StepOfVisit Step, IReadOnlyDictionary<PanelKey, PanelAhead> Beneath) Of(
+        PlannedMix mix,
+        ServiceInHand service,
+        double from,
+        StepTurn laid,
+        bool goesOn,
+        bool atOnce
+    )
     {
-        var start = DateTimeOffset.UnixEpoch.AddMinutes(from);
-        var clock = ServiceClock.Of(mix, service, start, atOnce);
-        static double At(DateTimeOffset at) => (at - DateTimeOffset.UnixEpoch).TotalMinutes;
-        var slots = rinsed
-            ? clock
-                .Waves.SelectMany(w => w.Panels.Select((p, j) => (p, At(w.StartsAt) + ChairProblem.UsualSlot(j))))
-                .ToDictionary(x => x.p, x => x.Item2)
-            : [];
-        var panels = clock
+        // What is laid over an area is timed as the bench times it, and hands are at it until it is laid.
+        var onlyArea = service.Next is null;
+        var clock = ServiceClock.Of(mix, service, Instant(onlyArea ? from + laid.LaidAt - laid.From : from), atOnce);
+        static double At(DateTimeOffset at) => (at - SomeDay).TotalMinutes;
+        IReadOnlyList<WaveToCome> ahead = goesOn ? [] : clock.Waves;
+        var slots = ahead
+            .SelectMany(w => w.Panels.Select((p, j) => (p, At: At(w.StartsAt) + ChairProblem.UsualSlot(j))))
+            .ToDictionary(x => x.p, x => x.At);
+        var all = clock
             .OnClock.Select(p => new PanelAhead(
                 p.Panel,
                 At(p.BegunAt),
@@ -120,24 +141,40 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
                 p.Window?.By
             ))
             .ToArray();
-        var waves = rinsed
-            ? clock
-                .Waves.Select(w => new WaveOfVisit(
-                    At(w.StartsAt),
-                    At(w.EndsAt),
-                    At(w.EndsAt) + Freeing.Minutes(w.Panels.Select(clock.PlannedOf).ToArray(), mix.Head),
-                    w.Panels
-                ))
-                .ToArray()
-            : [];
-        var painted = panels.Length == 0 ? from : panels.Max(p => p.PaintedAt);
-        var done =
-            waves.Length == 0
-                ? painted
-                : Math.Max(painted, waves.Max(w => w.FreedAt))
+        var waves = ahead
+            .Select(w => new WaveOfVisit(
+                At(w.StartsAt),
+                At(w.EndsAt),
+                At(w.EndsAt) + Freeing.Minutes(w.Panels.Select(clock.PlannedOf).ToArray(), mix.Head),
+                w.Panels
+            ))
+            .ToArray();
+        var panels = all.Where(p => !service.Panels.ContainsKey(p.Panel)).ToArray();
+        return (
+            new(
+                service.Step,
+                from,
+                panels,
+                waves,
+                DoneAt(from, laid, onlyArea, panels, waves),
+                goesOn || clock.IsProven
+            ),
+            all.Where(p => service.Panels.ContainsKey(p.Panel)).ToDictionary(p => p.Panel)
+        );
+    }
+
+    private static double DoneAt(double from, StepTurn laid, bool onlyArea, PanelAhead[] panels, WaveOfVisit[] waves)
+    {
+        var area = onlyArea ? from + laid.NextAt - laid.From : from;
+        var painted = panels.Select(p => p.PaintedAt).Append(from).Max();
+        return waves.Length == 0
+            ? Math.Max(area, painted)
+            : Math.Max(
+                area,
+                Math.Max(painted, waves.Max(w => w.FreedAt))
                     + PaintingTime.WashingMinutes
                     + PaintingTime.DryingMinutes
-                    + PaintingTime.ReadingMinutes;
-        return new(service.Step, from, panels, waves, done, clock.IsProven);
+                    + PaintingTime.ReadingMinutes
+            );
     }
 }

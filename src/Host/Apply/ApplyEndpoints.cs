@@ -122,7 +122,8 @@ internal static class ApplyEndpoints
             case TakenBack back when facts.Any(f => f.Fact is TakenBack b && b.Number == back.Number):
                 yield return new("fact.number", "It was taken back already.");
                 break;
-            case TakenBack back when facts[back.Number - 1].Fact is Seated or TakenBack or Washed or PlanTaken:
+            case TakenBack back
+                when facts[back.Number - 1].Fact is Seated or TakenBack or Washed or WentOn or PlanTaken:
                 yield return new("fact.number", "This can't be taken back.");
                 break;
             case Heated { On: true } when at.Stored.Plan.Formulas.All(f => !f.LowHeat):

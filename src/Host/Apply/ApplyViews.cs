@@ -121,6 +121,7 @@ internal sealed record ChairStep(string Words, bool IsNow, bool IsDone);
 /// <param name="NewerRevision">The plan's newest revision where that is another one; null where it is the same.</param>
 /// <param name="Facts">How many facts there are: said with the next one.</param>
 /// <param name="Now">The server's clock.</param>
+/// <param name="GoesOn">Whether the next step begins over what still works.</param>
 /// <param name="ClockWasSetBack">Whether the server's clock shows less than when the last fact was kept.</param>
 internal sealed record ApplyView(
     int Revision,
@@ -132,6 +133,7 @@ internal sealed record ApplyView(
     IReadOnlyList<Preparation> Ready,
     IReadOnlyList<ChairStep> Steps,
     bool IsDone,
+    bool GoesOn,
     bool AreaWaits,
     bool AreaIsOn,
     DateTimeOffset? AreaFromAt,
@@ -183,6 +185,7 @@ internal sealed record ApplyView(
                 ? []
                 : steps.Select((s, i) => new ChairStep(s.Words, i == service.Step, i < service.Step)).ToArray(),
             service.IsDone,
+            service.GoesOn,
             service.AreaWaits,
             service.AreaIsOn,
             service.AreaAt is { } laid && area is not null ? laid.AddMinutes(area.Formula.Minutes) : null,

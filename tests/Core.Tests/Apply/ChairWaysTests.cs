@@ -200,4 +200,46 @@ public sealed class ChairWaysTests
             Assert.True(order.IndexOf(Zone.Crown) < order.IndexOf(Zone.FaceFrameLeft));
         }
     }
+
+    private static PlanEdit[] WithBase(bool rinse) =>
+        [
+            .. Painted(22, 5, Zone.Nape, Zone.LowerBack),
+            new SetFormula(Formula.Colouring(FormulaId.B, 5, 10, 25)),
+            new AddStep(new Step(StepKind.Base, new Area(ToCm: 4), FormulaId.B)),
+            new SetStep(0, Step.Usual with { Rinse = rinse }),
+        ];
+
+    [Fact]
+    public void What_works_beneath_the_next_step_is_rinsed_after_that_is_laid()
+    {
+        var between = VisitOnClock.Of(Mixed(WithBase(rinse: true)));
+        var beneath = VisitOnClock.Of(Mixed(WithBase(rinse: false)));
+        Assert.Empty(beneath.Steps[0].Waves);
+        Assert.NotEmpty(beneath.Steps[1].Waves);
+        Assert.Equal(
+            beneath.Steps[0].Panels.Count,
+            beneath.Steps[1].Waves.SelectMany(w => w.Panels).Distinct().Count()
+        );
+        Each.Of(beneath.Steps[0].Panels, p => Assert.True(p.RinsedAt > beneath.Steps[0].DoneAt));
+
+        // One washing less; what is over meanwhile is said, and rinsing between frees it.
+        Assert.True(beneath.Minutes < between.Minutes);
+        Assert.Empty(between.Outside);
+        var ways = ChairWays.Of(Mixed(WithBase(rinse: false)), Given.Cutting);
+        if (beneath.Outside.Count > 0)
+        {
+            Assert.NotNull(ways.Conflict);
+            Assert.Contains(ways.FreedBy, f => f.Edit is SetStep { Step.Rinse: true } && f.Visit.Outside.Count == 0);
+        }
+    }
+
+    [Fact]
+    public void Why_there_is_no_way_by_developer_is_said_where_there_is_none()
+    {
+        foreach (var mix in new[] { Back.Value, Quick.Value })
+        {
+            var ways = ChairWays.Of(mix, Given.Cutting);
+            Assert.Equal(ways.Ways.All(w => w.Kind != WayKind.ByDeveloper), ways.NotByDeveloper is not null);
+        }
+    }
 }

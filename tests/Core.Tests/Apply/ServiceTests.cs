@@ -223,4 +223,74 @@ public sealed class ServiceTests
                 );
             });
     }
+
+    private static IReadOnlyList<StepToDo> BaseBeneath(bool rinse = false) =>
+        [new([Panel(0), Panel(1)], false, rinse), new([], true)];
+
+    [Fact]
+    public void A_base_goes_on_beneath_the_sheets_while_what_was_painted_works()
+    {
+        var facts = Kept((0, new Seated()), (1, new Painted(Panel(0))), (2, new Painted(Panel(1))));
+        var painted = ServiceInHand.Of(BaseBeneath(), facts);
+        Assert.True(painted.GoesOn);
+        Assert.Empty(painted.Against(new WentOn()));
+        Assert.NotEmpty(painted.Against(new Washed()));
+
+        var on = ServiceInHand.Of(BaseBeneath(), [.. facts, new(4, Start.AddMinutes(3), new WentOn())]);
+        Assert.Equal(1, on.Step);
+        Assert.True(on.AreaWaits);
+        Assert.Equal([Panel(0), Panel(1)], on.On);
+        Assert.Equal(Start.AddMinutes(1), on.StandOf(Panel(0)).PaintedAt);
+        Assert.Equal(0, on.StandOf(Panel(0)).Step);
+        Assert.Null(on.WashedAt);
+        Assert.False(on.GoesOn);
+
+        // Both are rinsed before it is washed.
+        var laid = ServiceInHand.Of(
+            BaseBeneath(),
+            [
+                .. facts,
+                new(4, Start.AddMinutes(3), new WentOn()),
+                new(5, Start.AddMinutes(20), new AreaLaid()),
+                new(6, Start.AddMinutes(40), new WaveBegun([Panel(0), Panel(1)])),
+                new(7, Start.AddMinutes(45), new WaveEnded()),
+            ]
+        );
+        Assert.NotEmpty(laid.Against(new Washed()));
+        Assert.True(laid.AreaIsOn);
+    }
+
+    [Fact]
+    public void Nothing_goes_on_beneath_while_something_waits_or_where_it_is_rinsed_between()
+    {
+        var one = Kept((0, new Seated()), (1, new Painted(Panel(0))));
+        Assert.NotEmpty(ServiceInHand.Of(BaseBeneath(), one).Against(new WentOn()));
+        var both = Kept((0, new Seated()), (1, new Painted(Panel(0))), (2, new Painted(Panel(1))));
+        Assert.NotEmpty(ServiceInHand.Of(BaseBeneath(rinse: true), both).Against(new WentOn()));
+        Assert.NotEmpty(
+            ServiceInHand
+                .Of([new([Panel(0), Panel(1)], false, false), new([Panel(1)], false)], both)
+                .Against(new WentOn())
+        );
+    }
+
+    [Fact]
+    public void A_look_keeps_its_step_and_when_what_it_saw_was_painted()
+    {
+        var service = ServiceInHand.Of(
+            Steps(2, 2),
+            Kept(
+                (0, new Seated()),
+                (1, new Painted(Panel(0))),
+                (2, new Painted(Panel(1))),
+                (20, new Looked(Panel(0), new(7), true, Working.Working)),
+                (30, new WaveBegun([Panel(0), Panel(1)])),
+                (40, new WaveEnded()),
+                (60, new Washed())
+            )
+        );
+        var look = Assert.Single(service.Looks);
+        Assert.Equal((0, Start.AddMinutes(1)), (look.Step, look.PaintedAt));
+        Assert.Null(service.StandOf(Panel(0)).PaintedAt);
+    }
 }

@@ -43,7 +43,9 @@ public sealed class VerdictWordsTests
             Ground(verdict, "Ends today")
         );
         Assert.StartsWith(
-            state == BandState.Natural ? "what the product lifts" : $"{Core.Lift.LiftTables.LevelsAVisit:0} levels: hair was treated",
+            state == BandState.Natural
+                ? "what the product lifts"
+                : $"{Core.Lift.LiftTables.LevelsAVisit:0} levels: hair was treated",
             Ground(verdict, "Most a visit"),
             StringComparison.Ordinal
         );

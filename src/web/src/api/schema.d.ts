@@ -1253,6 +1253,7 @@ export interface components {
             ready: components["schemas"]["Preparation"][];
             steps: components["schemas"]["ChairStep"][];
             isDone: boolean;
+            goesOn: boolean;
             areaWaits: boolean;
             areaIsOn: boolean;
             /** Format: date-time */
@@ -3411,7 +3412,7 @@ export interface components {
             value: null | number;
             unit: null | string;
         };
-        ServiceFact: components["schemas"]["ServiceFactSeated"] | components["schemas"]["ServiceFactPrepared"] | components["schemas"]["ServiceFactMixed"] | components["schemas"]["ServiceFactPainted"] | components["schemas"]["ServiceFactPaintedUpTo"] | components["schemas"]["ServiceFactAreaLaid"] | components["schemas"]["ServiceFactPutOff"] | components["schemas"]["ServiceFactLeftNatural"] | components["schemas"]["ServiceFactMarked"] | components["schemas"]["ServiceFactRecoated"] | components["schemas"]["ServiceFactHeated"] | components["schemas"]["ServiceFactLooked"] | components["schemas"]["ServiceFactFelt"] | components["schemas"]["ServiceFactPaused"] | components["schemas"]["ServiceFactResumed"] | components["schemas"]["ServiceFactHands"] | components["schemas"]["ServiceFactWaveBegun"] | components["schemas"]["ServiceFactWaveEnded"] | components["schemas"]["ServiceFactWashed"] | components["schemas"]["ServiceFactPlanTaken"] | components["schemas"]["ServiceFactTakenBack"];
+        ServiceFact: components["schemas"]["ServiceFactSeated"] | components["schemas"]["ServiceFactPrepared"] | components["schemas"]["ServiceFactMixed"] | components["schemas"]["ServiceFactPainted"] | components["schemas"]["ServiceFactPaintedUpTo"] | components["schemas"]["ServiceFactAreaLaid"] | components["schemas"]["ServiceFactPutOff"] | components["schemas"]["ServiceFactLeftNatural"] | components["schemas"]["ServiceFactMarked"] | components["schemas"]["ServiceFactRecoated"] | components["schemas"]["ServiceFactHeated"] | components["schemas"]["ServiceFactLooked"] | components["schemas"]["ServiceFactFelt"] | components["schemas"]["ServiceFactPaused"] | components["schemas"]["ServiceFactResumed"] | components["schemas"]["ServiceFactHands"] | components["schemas"]["ServiceFactWaveBegun"] | components["schemas"]["ServiceFactWaveEnded"] | components["schemas"]["ServiceFactWashed"] | components["schemas"]["ServiceFactWentOn"] | components["schemas"]["ServiceFactPlanTaken"] | components["schemas"]["ServiceFactTakenBack"];
         ServiceFactAreaLaid: {
             /** @enum {string} */
             kind?: "laid";
@@ -3528,6 +3529,10 @@ export interface components {
             /** @enum {string} */
             kind?: "waveEnded";
             not?: null | components["schemas"]["PanelKey"][];
+        };
+        ServiceFactWentOn: {
+            /** @enum {string} */
+            kind?: "wentOn";
         };
         ServiceHappened: {
             /** Format: int32 */

@@ -60,3 +60,16 @@ test("when nothing waits it is rinsed in the next wave, then washed, then done",
   expect(at({ next: null, panels: [] })?.fact.kind).toBe("washed");
   expect(at({ ...rinsed, isDone: true })).toBeUndefined();
 });
+
+test("what is not rinsed before the next step goes on beneath it", () => {
+  const on = { next: null, goesOn: true, panels: [{ panel: "nape/0/0", state: "on" }] };
+  const steps = [
+    { words: "lighten", isNow: true, isDone: false },
+    { words: "root base", isNow: false, isDone: false },
+  ];
+  expect(at({ ...on, steps })).toEqual({
+    title: "Next: root base",
+    label: "Go on",
+    fact: { kind: "wentOn" },
+  });
+});

@@ -47,6 +47,10 @@ export function actOf(service: ApplyView): Act | undefined {
   if (next) {
     return { title: next.title, label: "Painted", fact: { kind: "painted", panel: next.panel.key } };
   }
+  if (service.goesOn) {
+    const step = service.steps[service.steps.findIndex((s) => s.isNow) + 1];
+    return { title: `Next: ${step?.words ?? ""}`, label: "Go on", fact: { kind: "wentOn" } };
+  }
   const on = service.panels.some((p) => p.state === "on") || service.areaIsOn;
   if (on) {
     const coming = service.waves[0];

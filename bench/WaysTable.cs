@@ -1,0 +1,75 @@
+using System.Globalization;
+using Wendro.Core.Apply;
+using Wendro.Core.Blend;
+using Wendro.Core.Fall;
+using Wendro.Core.Head;
+using Wendro.Core.Mix;
+using Wendro.Core.Patterns;
+using Wendro.Core.Plans;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
+
+namespace Wendro.Bench;
+
+/// <summary>
+/// How patterns whose clock is known at the chair come out against it, and the better way where there is one: a table
+/// for docs/techniques.md.
+/// </summary>
+internal static class WaysTable
+{
+    /// <summary>The ways through a visit of one pattern, on a client it is for.</summary>
+    /// <param name="id">The pattern.</param>
+    /// <param name="strands">Strands sampled.</param>
+    public static ChairWays Of(string id, int strands = 3_500)
+    {
+        var pattern = StartingPatterns.Of(id)!;
+        var client = FittingClient.For(id);
+        var looks = new HairLooks(HeadForm.Usual, client.Hair, PartLine.Central, KeptViews.For(6, 24), strands);
+        var cutting = new Cutting(HeadForm.Usual, client.Hair, _ => looks.OnHead.LengthAt);
+        var fresh = client.Fresh();
+        var edits = pattern.StepsFor(fresh, cutting, HouseRules.Usual).SelectMany(s => s.Edits).ToArray();
+        var head = PlannedHead.Of(looks, cutting, fresh.Apply(new Together(edits), cutting).Plan);
+        return ChairWays.Of(PlannedMix.Of(head, BenchRules.Usual, GenericProducts.All, []), cutting);
+    }
+
+    /// <summary>Prints the table as Markdown.</summary>
+    public static void Print()
+    {
+        Console.WriteLine("| pattern | way | chair, min | waves at | bowls | vol | outside | better |");
+        Console.WriteLine("|---|---|---|---|---|---|---|---|");
+        foreach (var id in new[] { "wide-narrow", "heavy-front", "zigzag-quadrants", "oval-out", "four-quarters" })
+        {
+            var ways = Of(id);
+            foreach (var way in ways.Ways)
+            {
+                var waves = string.Join(
+                    ", ",
+                    way.Visit.Waves.Select(w => w.StartsAt.ToString("0", CultureInfo.InvariantCulture))
+                );
+                var volumes = string.Join(", ", way.Volumes.Select(v => v.ToString("0", CultureInfo.InvariantCulture)));
+                Console.WriteLine(
+                    string.Create(
+                        CultureInfo.InvariantCulture,
+                        $"| {StartingPatterns.Of(id)!.Name} | {way.Label}{(way.IsStronger ? " (an offer)" : string.Empty)} | {way.Visit.Minutes:0} | {waves} "
+                            + $"| {way.Bowls} | {volumes} | {way.Visit.Outside.Count} | {(way == ways.Best ? "best" : string.Empty)} |"
+                    )
+                );
+            }
+
+            if (ways.NotByDeveloper is { } why)
+            {
+                Console.WriteLine($"  {why}");
+            }
+
+            foreach (var freed in ways.FreedBy)
+            {
+                Console.WriteLine(
+                    string.Create(
+                        CultureInfo.InvariantCulture,
+                        $"  freed by: {freed.Label}: {freed.Visit.Outside.Count} outside, {freed.Visit.Minutes:0} min, {freed.LevelsApart:0.0} level apart"
+                    )
+                );
+            }
+        }
+    }
+}
