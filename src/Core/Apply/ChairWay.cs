@@ -10,6 +10,9 @@ public enum WayKind
     /// <summary>The plan as it is.</summary>
     AsPlanned,
 
+    /// <summary>The plan as it is, all rinsed in one wave at the end: what waves are worth.</summary>
+    AtOnce,
+
     /// <summary>The same developers, zones worked in the order that ends soonest.</summary>
     ByOrder,
 

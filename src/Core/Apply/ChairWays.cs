@@ -122,6 +122,11 @@ public sealed class ChairWays
             yield break;
         }
 
+        if (VisitOnClock.Of(mix, atOnce: true) is { Outside.Count: > 0 } atOnce && AsPlanned.Visit.Waves.Count() > 1)
+        {
+            yield return new(WayKind.AtOnce, "As mixed, rinsed at once at the end", null, atOnce, 0);
+        }
+
         if (OrderAhead.Of(AsPlanned.Visit) is { } order && Made(order) is { } reordered)
         {
             var visit = VisitOnClock.Of(reordered);
@@ -194,7 +199,10 @@ public sealed class ChairWays
         {
             new("A second pair of hands that paints", null, VisitOnClock.Of(mix, pairs: 2), 0),
         };
-        tried.AddRange(Ways.Skip(1).Select(w => new FreedBy(w.Label, w.Edit, w.Visit, w.LevelsApart, w.IsStronger)));
+        tried.AddRange(
+            Ways.Where(w => w.Edit is not null)
+                .Select(w => new FreedBy(w.Label, w.Edit, w.Visit, w.LevelsApart, w.IsStronger))
+        );
         foreach (var (label, edit, stronger) in ToTry())
         {
             if (Made(edit) is { } made)

@@ -3930,7 +3930,7 @@ export interface components {
             panels: components["schemas"]["PanelKey"][];
         };
         /** @enum {unknown} */
-        WayKind: "asPlanned" | "byOrder" | "byRinse" | "byDeveloper" | "both";
+        WayKind: "asPlanned" | "atOnce" | "byOrder" | "byRinse" | "byDeveloper" | "both";
         WayView: {
             kind: components["schemas"]["WayKind"];
             label: components["schemas"]["Sentence"];

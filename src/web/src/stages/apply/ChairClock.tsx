@@ -11,6 +11,8 @@ const top = 16;
 const high = 590;
 const left = 46;
 const wide = 208;
+/** The longest name of a zone, written downwards. */
+const nameHigh = 78;
 
 /** The clock: filled where painted, dashed where it may be rinsed, a line for each wave and for now. */
 export function ChairClock({ service, now }: { service: ApplyView; now: number }) {
@@ -55,6 +57,8 @@ export function ChairClock({ service, now }: { service: ApplyView; now: number }
         {bars.map((b, i) => {
           const x = left + i * lane + (lane - bar) / 2;
           const [from, to] = b.from <= b.to ? [b.from, b.to] : [b.to, b.from];
+          // The name stands beside the wait where there is room for it, else below.
+          const beside = y(from) - y(b.painted) > nameHigh;
           return (
             <g key={b.zone}>
               <rect
@@ -103,7 +107,11 @@ export function ChairClock({ service, now }: { service: ApplyView; now: number }
               )}
               <text
                 className={css.lane}
-                transform={`translate(${x + bar / 2 + 3} ${Math.min(high - 4, y(Math.max(from, to)) + 6)}) rotate(90)`}
+                transform={
+                  beside
+                    ? `translate(${x + bar / 2 + 3.5} ${y(b.painted) + 5}) rotate(90)`
+                    : `translate(${x + bar / 2 - 3} ${Math.min(high - 4, y(to) + 6)}) rotate(90)`
+                }
               >
                 {short(b.zone)}
               </text>
