@@ -18,7 +18,18 @@ public sealed class ApplyTests(App app) : IClassFixture<App>
         var visit = app.VisitOf(Client);
         Plan(visit);
         app.Visit(Client, "apply");
+
+        // The ways through the visit stand side by side before it begins: the plan's own is told with its waves.
+        var planned = app.Find(
+            "the plan's way",
+            By.XPath("//section[@aria-label='Ways through this visit']//article[@aria-label='As planned']")
+        );
+        Assert.Matches(@"\d+ min in the chair · \d+ waves? · \d+ bowls?", planned.Text);
         app.Button("Client in the chair").Click();
+        app.Until(
+            "no way is taken once she sits",
+            d => d.FindElements(By.CssSelector("[aria-label='Ways through this visit']")).Count == 0 ? "yes" : null
+        );
         Press("Part is set");
         Press("Combed");
         Press("Bowl 1 is mixed");
