@@ -226,7 +226,9 @@ internal sealed record WavesAhead(
         while (high - low > LateBy)
         {
             var middle = (low + high) / 2;
-            (low, high) = ChairPlanner.Fits(Problem(groups, free, _ => middle)) ? (low, middle) : (middle, high);
+            (low, high) = ChairPlanner.FitsOneByOne(Problem(groups, free, _ => middle))
+                ? (low, middle)
+                : (middle, high);
         }
 
         return (ChairPlanner.Of(Problem(groups, free, _ => high)), false);

@@ -29,16 +29,12 @@ public static class ChairPlanner
 
         var c = new ChairCase(problem);
         var bound = ChairBound.Of(c);
-        if (!ChairConflicts.FitsOneByOne(problem))
-        {
-            return new(false, true, bound, null, [], [], [], ChairConflicts.Of(problem));
-        }
-
         var search = Searched(c, bound, c.Total <= ChairSearch.SmallPanels ? MostTries : MostLooksOfMany / c.Total);
         var proven = search.IsWhole || search.EndsAt <= bound + ChairCase.Eps;
         if (search.Best is not { } best)
         {
-            return new(false, true, bound, null, [], [], [], ChairConflicts.Of(problem));
+            // Where not all was tried, one that fits may have been missed: it is said, not claimed.
+            return new(false, search.IsWhole, bound, null, [], [], [], ChairConflicts.Of(problem));
         }
 
         return new(
@@ -53,9 +49,12 @@ public static class ChairPlanner
         );
     }
 
-    /// <summary>Whether there is a schedule that keeps every window: told at once, without finding the best.</summary>
+    /// <summary>
+    /// Whether groups rinsed one by one keep every window: told at once, without looking for the best. Where they
+    /// don't there may still be a schedule that does.
+    /// </summary>
     /// <param name="problem">The problem, checked before.</param>
-    public static bool Fits(ChairProblem problem)
+    public static bool FitsOneByOne(ChairProblem problem)
     {
         ArgumentNullException.ThrowIfNull(problem);
         return ChairConflicts.FitsOneByOne(problem);
