@@ -44,18 +44,17 @@ internal sealed record WavesAhead(
             return new(clocked, [], true, true);
         }
 
-        // Zone by zone; where a zone is too much at once, row by row.
+        // Zone by zone; where a zone is too much at once, row by row; where that is, too, as little late as can be.
         var groups = ByZone(open);
-        var (found, inTime) = Planned(groups, free);
-        if (!inTime && ByRow(open) is { } rows && rows.Count > groups.Count)
+        var found = ChairPlanner.Of(Problem(groups, free, _ => 0));
+        if (!found.Feasible && ByRow(open) is { } rows && rows.Count > groups.Count)
         {
-            var (finer, isFinerInTime) = Planned(rows, free);
-            if (isFinerInTime)
-            {
-                (groups, found, inTime) = (rows, finer, true);
-            }
+            var finer = ChairPlanner.Of(Problem(rows, free, _ => 0));
+            (groups, found) = finer.Feasible ? (rows, finer) : (groups, found);
         }
 
+        var inTime = found.Feasible;
+        found = inTime ? found : Late(groups, free);
         var problem = Problem(groups, free, _ => 0);
         var moved = clocked.ToDictionary(p => p.Panel);
         foreach (var turn in found.Groups)
@@ -189,17 +188,11 @@ internal sealed record WavesAhead(
     private static int Number(string group) => int.Parse(group, CultureInfo.InvariantCulture);
 
     /// <summary>
-    /// The chair's schedule; where no schedule keeps every window, what is over already is rinsed first and the others
-    /// keep theirs; where that can't be either, a little later, and at last whenever.
+    /// Where no schedule keeps every window, what is over already is rinsed first and the others keep theirs; where
+    /// that can't be either, a little later, and at last as little late as can be.
     /// </summary>
-    private static (ChairSchedule Found, bool InTime) Planned(List<PanelOnClock[]> groups, DateTimeOffset free)
+    private static ChairSchedule Late(List<PanelOnClock[]> groups, DateTimeOffset free)
     {
-        var asMeant = ChairPlanner.Of(Problem(groups, free, _ => 0));
-        if (asMeant.Feasible)
-        {
-            return (asMeant, true);
-        }
-
         var soonest = free.AddMinutes(ChairProblem.UsualSlot(0));
         bool IsOver(PanelOnClock p) => p.IsPainted && p.ToAt < soonest;
         var over = groups.Sum(g => g.Count(IsOver));
@@ -217,7 +210,7 @@ internal sealed record WavesAhead(
         {
             if (ChairPlanner.Of(Later(slack)) is { Feasible: true } found)
             {
-                return (found, false);
+                return found;
             }
         }
 
@@ -231,7 +224,7 @@ internal sealed record WavesAhead(
                 : (middle, high);
         }
 
-        return (ChairPlanner.Of(Problem(groups, free, _ => high)), false);
+        return ChairPlanner.Of(Problem(groups, free, _ => high));
     }
 
     /// <summary>How finely what is late is shared out, minutes. Model assumption.</summary>
