@@ -154,7 +154,8 @@ export function HeadView(props: Props) {
     () => (seen && wiped ? new ImageData(seen.width, seen.height) : undefined),
     [seen, wiped],
   );
-  useEffect(() => {
+  // Coloured before it is laid over the picture.
+  useLayoutEffect(() => {
     if (other && seen && wiped) {
       colourHead(other, seen, wiped.hair, wiped.colours, undefined, new Set(), 0);
     }
