@@ -47,11 +47,13 @@ internal static class WaysTable
                     way.Visit.Waves.Select(w => w.StartsAt.ToString("0", CultureInfo.InvariantCulture))
                 );
                 var volumes = string.Join(", ", way.Volumes.Select(v => v.ToString("0", CultureInfo.InvariantCulture)));
+                var label = $"{way.Label}{(way.IsStronger ? " (an offer)" : string.Empty)}";
+                var best = way == ways.Best ? "best" : string.Empty;
                 Console.WriteLine(
                     string.Create(
                         CultureInfo.InvariantCulture,
-                        $"| {StartingPatterns.Of(id)!.Name} | {way.Label}{(way.IsStronger ? " (an offer)" : string.Empty)} | {way.Visit.Minutes:0} | {waves} "
-                            + $"| {way.Bowls} | {volumes} | {way.Visit.Outside.Count} | {(way == ways.Best ? "best" : string.Empty)} |"
+                        $"| {StartingPatterns.Of(id)!.Name} | {label} | {way.Visit.Minutes:0} | {waves} "
+                            + $"| {way.Bowls} | {volumes} | {way.Visit.Outside.Count} | {best} |"
                     )
                 );
             }
@@ -66,7 +68,8 @@ internal static class WaysTable
                 Console.WriteLine(
                     string.Create(
                         CultureInfo.InvariantCulture,
-                        $"  freed by: {freed.Label}: {freed.Visit.Outside.Count} outside, {freed.Visit.Minutes:0} min, {freed.LevelsApart:0.0} level apart"
+                        $"  freed by: {freed.Label}: {freed.Visit.Outside.Count} outside, "
+                            + $"{freed.Visit.Minutes:0} min, {freed.LevelsApart:0.0} level apart"
                     )
                 );
             }

@@ -1,4 +1,3 @@
-using Wendro.Core.Head;
 using Wendro.Core.Plans;
 using Wendro.Core.Units;
 
@@ -13,7 +12,7 @@ public enum WayKind
     /// <summary>The plan as it is, all rinsed in one wave at the end: what waves are worth.</summary>
     AtOnce,
 
-    /// <summary>The same developers, zones worked in the order that ends soonest.</summary>
+    /// <summary>The same developers, zones worked in another order that ends sooner.</summary>
     ByOrder,
 
     /// <summary>One strength for all, rinsed in waves in the order painted.</summary>
@@ -54,15 +53,4 @@ public sealed record ChairWay(
             .Distinct()
             .Order()
             .ToArray();
-
-    /// <summary>How far what is seen of two heads lies apart, levels, mean over zones.</summary>
-    internal static double Apart(PlannedHead one, PlannedHead other)
-    {
-        var (a, b) = (one.Measures.ZoneLevels, other.Measures.ZoneLevels);
-        return ZoneFacts
-            .All.Where(z => a.ContainsKey(z) && b.ContainsKey(z))
-            .Select(z => Math.Abs(a[z] - b[z]))
-            .DefaultIfEmpty()
-            .Average();
-    }
 }

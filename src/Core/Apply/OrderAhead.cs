@@ -6,7 +6,7 @@ using Wendro.Core.Plans;
 namespace Wendro.Core.Apply;
 
 /// <summary>
-/// The order of zones that ends soonest: low before high and the fragile hairline last, unless the plan has it
+/// Orders of zones that may end sooner: low before high and the fragile hairline last, unless the plan has it
 /// otherwise.
 /// </summary>
 internal static class OrderAhead
@@ -26,55 +26,53 @@ internal static class OrderAhead
         select (zone, hairline),
     ];
 
-    /// <summary>The change of order; null where none ends a step sooner, or the step is too large to be
-    /// searched.</summary>
+    /// <summary>
+    /// Orders worth trying: by the chair's sum, which knows neither where bowls will be mixed nor what waits for a
+    /// wave, once with the time of both as it is in the plan and once without. None where the step is too large to be
+    /// searched.
+    /// </summary>
     /// <param name="visit">The visit as planned.</param>
-    public static PlanEdit? Of(VisitOnClock visit)
+    public static IReadOnlyList<SetOrder> Of(VisitOnClock visit)
     {
         var plan = visit.Mix.Head.Plan;
         var steps = visit.Steps.Where(s => s.Panels.Count > 0).ToArray();
         if (steps is not [var step] || step.Panels.Count > ChairPlanner.MostPanels)
         {
-            return null;
+            return [];
         }
 
         var zones = step.Panels.Select(p => p.Panel.Zone).Distinct().ToArray();
         if (zones.Length is < 2 or > ChairPlanner.MostGroups)
         {
-            return null;
+            return [];
         }
 
-        var problem = Problem(step, zones);
-        var found = ChairPlanner.Of(problem);
-        if (!found.Feasible)
-        {
-            return null;
-        }
-
-        var order = found
-            .Order.Select(id => (Zone)int.Parse(id, CultureInfo.InvariantCulture))
-            .Concat(plan.Working.Except(zones))
+        var since = step
+            .Panels.Zip(
+                step.Panels.Select(p => p.PaintedAt).Prepend(step.From),
+                (p, before) => (p.Panel, Minutes: p.PaintedAt - before)
+            )
+            .ToDictionary(t => t.Panel, t => t.Minutes);
+        Func<PanelAhead, double>[] takes = [p => since[p.Panel], p => p.PaintedAt - p.BegunAt];
+        return takes
+            .Select(t => ChairPlanner.Of(Problem(step, zones, t)))
+            .Where(found => found.Feasible)
+            .Select(found => found.Order.Select(id => (Zone)int.Parse(id, CultureInfo.InvariantCulture)))
+            .Select(order => order.Concat(plan.Working.Except(zones)).ToArray())
+            .Where(order => !order.SequenceEqual(plan.Working))
+            .DistinctBy(order => string.Join(' ', order))
+            .Select(order => new SetOrder(order))
             .ToArray();
-        return order.SequenceEqual(plan.Working) ? null : new SetOrder(order);
     }
 
-    private static ChairProblem Problem(StepOfVisit step, Zone[] zones)
-    {
-        var at = step.From;
-        var takes = new Dictionary<Section.PanelKey, double>();
-        foreach (var panel in step.Panels)
-        {
-            takes[panel.Panel] = panel.PaintedAt - Math.Max(at, step.From);
-            at = panel.PaintedAt;
-        }
-
-        return new(
+    private static ChairProblem Problem(StepOfVisit step, Zone[] zones, Func<PanelAhead, double> takes) =>
+        new(
             zones
                 .Select(z => new ChairGroup(
                     Id(z),
                     step.Panels.Where(p => p.Panel.Zone == z)
                         .Select(p => new ChairPanel(
-                            Math.Max(1e-3, takes[p.Panel]),
+                            takes(p),
                             (p.FromAt ?? p.PaintedAt) - p.PaintedAt,
                             (p.ToAt ?? p.PaintedAt + Units.Minutes.Longest) - p.PaintedAt
                         ))
@@ -88,7 +86,6 @@ internal static class OrderAhead
                 ))
                 .ToArray()
         );
-    }
 
     private static string Id(Zone zone) => ((int)zone).ToString(CultureInfo.InvariantCulture);
 }

@@ -53,10 +53,20 @@ public sealed record PanelWindow(double From, double To, EndsBy By, double Reach
         // What was meant is meant by what was known then; when it is there is told by what is known now.
         var state = HairState.Of(hair.In(panel.Panel.Key.Zone))[0];
         var meant = light.LiftingOf(hair, panel.Panel.Key.Zone, state)!;
-        var lifting = own is null ? meant : new Lifting(meant.Case with { Own = own });
-        var target = meant.After(light.Formula.Minutes).Value;
+        return Of(
+            own is null ? meant : new Lifting(meant.Case with { Own = own }),
+            meant.After(light.Formula.Minutes).Value,
+            light.Formula.LimitMinutes
+        );
+    }
+
+    /// <summary>The window of a lift.</summary>
+    /// <param name="lifting">How it lifts.</param>
+    /// <param name="target">The level that was planned.</param>
+    /// <param name="limit">What the leaflet allows, minutes; null where there is none.</param>
+    internal static PanelWindow Of(Lifting lifting, double target, double? limit)
+    {
         var dries = lifting.DriesAtMinutes();
-        var limit = light.Formula.LimitMinutes;
         var end = Math.Min(dries, limit ?? double.PositiveInfinity);
         var by = limit < dries ? EndsBy.Leaflet : EndsBy.Dries;
         if (

@@ -30,14 +30,7 @@ public sealed record PanelOnClock(
     DateTimeOffset? FromAt,
     DateTimeOffset? ToAt,
     PanelWindow? Window
-)
-{
-    /// <summary>How near two instants count as one: what no clock at a chair tells.</summary>
-    private static readonly TimeSpan Hair = TimeSpan.FromMilliseconds(1);
-
-    /// <summary>Whether rinsing it then would be too soon or too late.</summary>
-    public bool IsOutside(DateTimeOffset rinsed) => rinsed < FromAt - Hair || rinsed > ToAt + Hair;
-}
+);
 
 /// <summary>
 /// The plan against the clock: what was painted and when, what is to come at the artist's pace, when what may be

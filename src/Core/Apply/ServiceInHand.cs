@@ -55,7 +55,9 @@ public sealed record ServiceInHand
 
     private ServiceInHand(IReadOnlyList<StepToDo> steps) => (this.steps, Order) = (steps, steps[0].Panels);
 
-    /// <summary>A service that begins with a step, before anything of it happened: what a visit is planned with.</summary>
+    /// <summary>
+    /// A service that begins with a step, before anything of it happened: what a visit is planned with.
+    /// </summary>
     /// <param name="steps">The steps.</param>
     /// <param name="step">The one that begins.</param>
     /// <param name="pairs">Pairs of hands that paint.</param>

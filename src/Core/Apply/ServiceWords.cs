@@ -54,9 +54,9 @@ public static class ServiceWords
             Math.Abs(off) < HardlyTold ? "as expected"
             : off > 0 ? $"{off:0.0} more than expected"
             : $"{-off:0.0} less than expected";
-        return $"Level {told.Look.Level.Value:0.0} after {told.Minutes:0} min, {how}. Counted with what is known already: "
-            + $"the hair lifts at {told.Own.Speed * 100:0} % of the tables' speed, and windows of what is painted alike "
-            + "move with it.";
+        return $"Level {told.Look.Level.Value:0.0} after {told.Minutes:0} min, {how}. Counted with what is "
+            + $"known already: the hair lifts at {told.Own.Speed * 100:0} % of the tables' speed, and windows of what "
+            + "is painted alike move with it.";
     }
 
     /// <summary>A difference that is not worth a word, levels.</summary>

@@ -1,29 +1,20 @@
 using Wendro.Core.Blend;
-using Wendro.Core.Chair;
 using Wendro.Core.Hair;
-using Wendro.Core.Head;
 using Wendro.Core.Lift;
-using Wendro.Core.Mix;
-using Wendro.Core.Paint;
 using Wendro.Core.Plans;
-using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Apply;
 
 /// <summary>
 /// Developers by zone: which of those owned still reach what was planned, how long they take, and how they are mixed
-/// so that what is painted first and what is painted last end together. Nothing stronger than planned, unless it is asked
-/// for as an offer.
+/// so that what is painted first and what is painted last end together. Nothing stronger than planned, unless it is
+/// asked for as an offer.
 /// </summary>
 internal sealed class Strengths
 {
     /// <summary>Most developers that are mixed side by side. Model assumption: what a bench keeps apart.</summary>
     private const int MostVolumes = 3;
-
-    /// <summary>A wave at the end is thought of this much later at most, minutes, and in which steps.</summary>
-    private const int WaitsAtMost = 40,
-        WaitsBy = 2;
 
     private readonly PlannedMix mix;
     private readonly IReadOnlyList<Zoned> zones;
@@ -35,22 +26,21 @@ internal sealed class Strengths
 
     /// <summary>The lightened panels of a zone, and the windows each developer gives them.</summary>
     private sealed record Zoned(
-        Zone Zone,
         IReadOnlyList<Lightened> Panels,
-        IReadOnlyDictionary<double, (double From, double To, double Meant)[]> Windows
+        IReadOnlyDictionary<double, IReadOnlyList<(PanelWindow Window, double Meant)>> Windows
     );
 
-    /// <summary>The strengths that may be mixed for a step of a plan, zone by zone in the order it is painted.</summary>
-    /// <param name="visit">The plan on the clock.</param>
+    /// <summary>
+    /// The strengths that may be mixed for a step of a plan, zone by zone in the order it is painted.
+    /// </summary>
+    /// <param name="visit">The plan on the clock, rinsed at once: no wave comes between.</param>
     /// <param name="step">The step.</param>
     /// <param name="stronger">Whether what is stronger than planned counts, where it may be offered.</param>
     public static Strengths Of(VisitOnClock visit, StepOfVisit step, bool stronger = false)
     {
         var mix = visit.Mix;
-        var owned = mix.Shelf.OfType<DeveloperProduct>().Select(d => d.Volume.Value).Distinct().Order().ToArray();
-        var heads = mix.Head.Panels.ToDictionary(p => p.Panel.Key);
         var zones = step
-            .Panels.Select(p => (On: heads[p.Panel], p.PaintedAt))
+            .Panels.Select(p => (On: mix.Head.PanelOf(p.Panel)!, p.PaintedAt))
             .Select(p => (p.On, p.PaintedAt, Coat: IndexOfLight(p.On, step.Number)))
             .Where(p => p.Coat >= 0)
             .GroupBy(p => p.On.Panel.Key.Zone)
@@ -58,10 +48,8 @@ internal sealed class Strengths
             {
                 var panels = zone.Select(p => new Lightened(p.On, p.Coat, p.PaintedAt)).ToArray();
                 return new Zoned(
-                    zone.Key,
                     panels,
-                    owned
-                        .Union(panels.Select(p => p.Panel.Coats[p.Coat].Formula.Volume.Value))
+                    mix.VolumesOwned.Union(panels.Select(p => p.Panel.Coats[p.Coat].Formula.Volume.Value))
                         .Select(v => (Volume: v, Windows: WindowsOf(panels, mix.Head.Hair, v, stronger)))
                         .Where(w => w.Windows is not null)
                         .ToDictionary(w => w.Volume, w => w.Windows!)
@@ -78,21 +66,15 @@ internal sealed class Strengths
     /// </summary>
     public PlanEdit? WeakerFirst()
     {
-        (int Outside, double Start, int Volumes, double[] By)? best = null;
-        foreach (var by in zones.Count == 0 ? [] : Rising(0, []))
+        if (zones.Count == 0 || Rising(0, []).ToArray() is not { Length: > 0 } rising)
         {
-            var (outside, start) = AtEnd(by);
-            var found = (outside, start, by.Distinct().Count(), by);
-            if (
-                best is not { } b
-                || (found.outside, found.start, found.Item3).CompareTo((b.Outside, b.Start, b.Volumes)) < 0
-            )
-            {
-                best = found;
-            }
+            return null;
         }
 
-        return best is { Volumes: > 1 } rising ? Mixed(rising.By) : null;
+        var best = rising
+            .Select(by => (By: by, End: AtEnd(by), Volumes: by.Distinct().Count()))
+            .MinBy(w => (w.End.Outside, w.End.Start, w.Volumes));
+        return best.Volumes > 1 ? Mixed(best.By) : null;
     }
 
     /// <summary>One strength for all, the mildest that reaches what was planned everywhere; null where all have
@@ -126,42 +108,40 @@ internal sealed class Strengths
 
     private static double Planned(Lightened panel) => panel.Panel.Coats[panel.Coat].Formula.Volume.Value;
 
-    /// <summary>Windows under a developer no stronger than planned; null where it does not reach on some
-    /// panel.</summary>
-    private static (double From, double To, double Meant)[]? WindowsOf(
+    /// <summary>
+    /// Windows under a developer, and when each panel is what was planned; null where it does not get there on some
+    /// panel, or is stronger than planned and that does not count.
+    /// </summary>
+    private static IReadOnlyList<(PanelWindow Window, double Meant)>? WindowsOf(
         IReadOnlyList<Lightened> panels,
         HairProfile hair,
         double volume,
         bool stronger
     )
     {
-        var windows = new (double, double, double)[panels.Count];
-        for (var i = 0; i < panels.Count; i++)
+        var windows = new List<(PanelWindow Window, double Meant)>();
+        foreach (var panel in panels)
         {
-            var (panel, c, _) = panels[i];
-            var coat = panel.Coats[c];
-            if (volume > coat.Formula.Volume.Value && !stronger)
-            {
-                return null;
-            }
-
-            var state = HairState.Of(hair.In(panel.Panel.Key.Zone))[0];
-            var meant = coat.LiftingOf(hair, panel.Panel.Key.Zone, state)!;
+            var coat = panel.Panel.Coats[panel.Coat];
+            var zone = panel.Panel.Panel.Key.Zone;
+            var meant = coat.LiftingOf(hair, zone, HairState.Of(hair.In(zone))[0])!;
+            var lifting = new Lifting(meant.Case with { Volume = new(volume) });
             var target = meant.After(coat.Formula.Minutes).Value;
-            var weaker = new Lifting(meant.Case with { Volume = new(volume) });
-            var end = Math.Min(weaker.DriesAtMinutes(), coat.Formula.LimitMinutes ?? double.PositiveInfinity);
-            if (weaker.MinutesTo(Level.Clamp(target - PanelWindow.Tolerance)) is not { } from || from > end)
+            var window = PanelWindow.Of(lifting, target, coat.Formula.LimitMinutes);
+            if ((volume > Planned(panel) && !stronger) || window.Reaches < target - PanelWindow.Tolerance - LeastTold)
             {
                 return null;
             }
 
-            var over = weaker.MinutesTo(Level.Clamp(target + PanelWindow.Tolerance)) ?? double.PositiveInfinity;
-            var there = weaker.MinutesTo(Level.Clamp(target)) ?? end;
-            windows[i] = (from, Math.Min(end, over), Math.Min(there, end));
+            var there = lifting.MinutesTo(Level.Clamp(target)) ?? window.To;
+            windows.Add((window, Math.Min(there, window.To)));
         }
 
         return windows;
     }
+
+    /// <summary>What no eye tells, levels.</summary>
+    private const double LeastTold = 1e-6;
 
     /// <summary>All ways to let strength stay or rise from zone to zone, with few developers.</summary>
     private IEnumerable<double[]> Rising(int zone, double[] so)
@@ -179,28 +159,20 @@ internal sealed class Strengths
     }
 
     /// <summary>Panels outside their windows in one wave at the end, and when it would start.</summary>
-    private (int Outside, double Start) AtEnd(double[] by)
-    {
-        var panels = zones
-            .SelectMany(
-                (z, i) => z.Panels.Zip(z.Windows[by[i]], (p, w) => (From: p.PaintedAt + w.From, To: p.PaintedAt + w.To))
-            )
-            .OrderBy(p => p.To)
-            .ToArray();
-        var last = zones.SelectMany(z => z.Panels).Max(p => p.PaintedAt);
-        return Enumerable
-            .Range(0, WaitsAtMost / WaitsBy + 1)
-            .Select(i => last + i * WaitsBy)
-            .Select(start =>
-                (
-                    Outside: panels
-                        .Where((p, j) => start + ChairProblem.UsualSlot(j) is var r && (r < p.From || r > p.To))
-                        .Count(),
-                    Start: start
+    private (double Start, int Outside) AtEnd(double[] by) =>
+        OneWave.Of(
+            zones
+                .SelectMany(
+                    (z, i) =>
+                        z.Panels.Zip(
+                            z.Windows[by[i]],
+                            (p, w) => (From: p.PaintedAt + w.Window.From, To: p.PaintedAt + w.Window.To)
+                        )
                 )
-            )
-            .MinBy(w => w.Outside);
-    }
+                .OrderBy(p => p.To)
+                .ToArray(),
+            zones.SelectMany(z => z.Panels).Max(p => p.PaintedAt)
+        );
 
     /// <summary>
     /// The change that mixes so: a formula all of whose panels take one developer is changed, others get a formula

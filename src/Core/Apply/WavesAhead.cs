@@ -141,10 +141,6 @@ internal sealed record WavesAhead(
         return groups;
     }
 
-    /// <summary>How long a wave at the end is put off at most, minutes, and in which steps.</summary>
-    private const double PutOff = 60,
-        PutOffBy = 0.5;
-
     /// <summary>One wave when all is painted: where fewest panels are outside their window, and then soonest.</summary>
     /// <param name="service">The service as it stands.</param>
     /// <param name="clocked">Its panels, painted one after another as soon as hands can.</param>
@@ -157,33 +153,26 @@ internal sealed record WavesAhead(
             return new(clocked, [], true, true);
         }
 
-        var last = open.Max(p => p.PaintedAt);
-        var soonest = last > free ? last : free;
-        var (start, outside) = Enumerable
-            .Range(0, (int)(PutOff / PutOffBy) + 1)
-            .Select(i => soonest.AddMinutes(i * PutOffBy))
-            .Select(at => (At: at, Outside: OutsideAt(open, at)))
-            .MinBy(w => w.Outside);
+        double At(DateTimeOffset? at) => (at!.Value - free).TotalMinutes;
+        var (start, outside) = OneWave.Of(
+            open.Select(p => (At(p.FromAt), At(p.ToAt))).ToArray(),
+            Math.Max(0, At(open.Max(p => p.PaintedAt)))
+        );
         return new(
             clocked,
             [
                 new(
                     service.WavesDone + 1,
-                    start,
-                    start.AddMinutes(ChairProblem.UsualSlot(open.Length - 1)),
+                    free.AddMinutes(start),
+                    free.AddMinutes(start + ChairProblem.UsualSlot(open.Length - 1)),
                     open.Select(p => p.Panel).ToArray()
                 ),
             ],
             outside == 0,
-            true
+            // Several waves may well end sooner.
+            IsProven: false
         );
     }
-
-    /// <summary>Panels that a wave rinses outside their window.</summary>
-    /// <param name="panels">Its panels in the order they are rinsed.</param>
-    /// <param name="start">When it starts.</param>
-    private static int OutsideAt(IReadOnlyList<PanelOnClock> panels, DateTimeOffset start) =>
-        panels.Where((p, j) => p.IsOutside(start.AddMinutes(ChairProblem.UsualSlot(j)))).Count();
 
     private static int Number(string group) => int.Parse(group, CultureInfo.InvariantCulture);
 

@@ -35,6 +35,18 @@ public sealed record Measures(
     IReadOnlyList<double> SeenShares
 )
 {
+    /// <summary>How far what is seen lies from another head, levels, mean over the zones that both show.</summary>
+    /// <param name="other">The other's measures.</param>
+    public double LevelsFrom(Measures other)
+    {
+        ArgumentNullException.ThrowIfNull(other);
+        return ZoneFacts
+            .All.Where(z => ZoneLevels.ContainsKey(z) && other.ZoneLevels.ContainsKey(z))
+            .Select(z => Math.Abs(ZoneLevels[z] - other.ZoneLevels[z]))
+            .DefaultIfEmpty()
+            .Average();
+    }
+
     /// <summary>Reads the measures off a tally.</summary>
     /// <param name="down">What is seen worn down.</param>
     /// <param name="hair">Her hair: what grows has its natural level.</param>

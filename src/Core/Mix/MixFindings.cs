@@ -123,8 +123,8 @@ public static class MixFindings
                     ? Severity.Alarm
                     : Severity.Caution,
                 "Not the recipe that was planned",
-                $"{Sentence.Capital(weighed.Words)} came out 1 : {came.DeveloperPerPart:0.00} with {came.Volume.Value:0.#} "
-                    + $"vol instead of 1 : {weighed.Meant.DeveloperPerPart:0.00} with "
+                $"{Sentence.Capital(weighed.Words)} came out 1 : {came.DeveloperPerPart:0.00} with "
+                    + $"{came.Volume.Value:0.#} vol instead of 1 : {weighed.Meant.DeveloperPerPart:0.00} with "
                     + $"{weighed.Meant.Volume.Value:0.#} vol: "
                     + Mixing.Words(came.DeveloperPerPart, came.PeakParts)
                     + (other is null ? "." : $". It holds {other}; the plan says {weighed.Meant.Light?.Product}."),

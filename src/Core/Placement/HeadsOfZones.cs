@@ -48,7 +48,9 @@ internal sealed class HeadsOfZones(Plan plan, Tried tried, ZoneLook[][][] table)
         return ZoneLook.Of(zones[..n]);
     }
 
-    /// <summary>The objective, less is better: what the head is like, how unlike the others, and whether it can be.</summary>
+    /// <summary>
+    /// The objective, less is better: what the head is like, how unlike the others, and whether it can be.
+    /// </summary>
     public double Score(int[] chosen, Strength strength, int[][] others)
     {
         // Two proposals that are the same are one; a crown higher than what it falls over is no proposal.

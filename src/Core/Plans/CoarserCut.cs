@@ -1,4 +1,3 @@
-using Wendro.Core.Head;
 using Wendro.Core.Mix;
 using Wendro.Core.Units;
 
@@ -41,16 +40,11 @@ public sealed record CoarserCut(
         foreach (var (label, edit) in FixesToTry.Coarser(mix.Head))
         {
             stop.ThrowIfCancellationRequested();
-            var applied = mix.Head.Plan.Apply(edit, cutting);
-            if (!applied.Succeeded)
+            if (mix.After(edit, cutting) is { } after)
             {
-                continue;
+                var left = TooEarly(after);
+                tried.Add((Of(label, edit, mix, after, left is null), left ?? 0));
             }
-
-            var head = mix.Head.After(applied.Plan, mix.Head.Looks, cutting);
-            var after = PlannedMix.Of(head, mix.Bench, mix.Shelf, []);
-            var left = TooEarly(after);
-            tried.Add((Of(label, edit, mix, after, left is null), left ?? 0));
         }
 
         var mending = tried.Where(t => t.Cut.Mends).ToArray();
@@ -59,22 +53,15 @@ public sealed record CoarserCut(
             : tried.Where(t => t.TooEarly < now).OrderBy(t => t.TooEarly).Select(t => t.Cut).FirstOrDefault();
     }
 
-    private static CoarserCut Of(Sentence label, PlanEdit edit, PlannedMix mix, PlannedMix after, bool mends)
-    {
-        var (was, then) = (mix.Head.Measures.ZoneLevels, after.Head.Measures.ZoneLevels);
-        return new(
+    private static CoarserCut Of(Sentence label, PlanEdit edit, PlannedMix mix, PlannedMix after, bool mends) =>
+        new(
             label,
             edit,
             (Painted(mix), Painted(after)),
             (Last(mix), Last(after)),
-            ZoneFacts
-                .All.Where(z => was.ContainsKey(z) && then.ContainsKey(z))
-                .Select(z => Math.Abs(was[z] - then[z]))
-                .DefaultIfEmpty()
-                .Average(),
+            mix.Head.Measures.LevelsFrom(after.Head.Measures),
             mends
         );
-    }
 
     private static int Painted(PlannedMix mix) => mix.Head.Panels.Count(p => p.Coats.Count > 0);
 

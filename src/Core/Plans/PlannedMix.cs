@@ -142,6 +142,20 @@ public sealed class PlannedMix
         );
     }
 
+    /// <summary>Developers on the shelf, volume, weakest first.</summary>
+    public IReadOnlyList<double> VolumesOwned =>
+        Shelf.OfType<DeveloperProduct>().Select(d => d.Volume.Value).Distinct().Order().ToArray();
+
+    /// <summary>The plan with a change, mixed anew as if nothing were begun; null where it can't be taken.</summary>
+    /// <param name="edit">The change.</param>
+    /// <param name="cutting">Cuts zones into panels.</param>
+    public PlannedMix? After(PlanEdit edit, Cutting cutting)
+    {
+        ArgumentNullException.ThrowIfNull(edit);
+        var applied = Head.Plan.Apply(edit, cutting);
+        return applied.Succeeded ? Of(Head.After(applied.Plan, Head.Looks, cutting), Bench, Shelf, []) : null;
+    }
+
     /// <summary>What each formula takes, those that nothing is painted with left away.</summary>
     public IReadOnlyList<FormulaAmount> Formulas() =>
         Head

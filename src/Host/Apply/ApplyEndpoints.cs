@@ -85,8 +85,8 @@ internal static class ApplyEndpoints
                         return TypedResults.Problem(
                             statusCode: StatusCodes.Status409Conflict,
                             title: "Someone else said something of this just now.",
-                            detail: $"{Sentence.Capital(ServiceWords.Of(clash.Fact))}. Look again, then say it once more where "
-                                + "it still holds.",
+                            detail: $"{Sentence.Capital(ServiceWords.Of(clash.Fact))}. Look again, then say it "
+                                + "once more where it still holds.",
                             extensions: new Dictionary<string, object?> { ["facts"] = before.Facts.Count }
                         );
                     }

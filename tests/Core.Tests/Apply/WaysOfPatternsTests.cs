@@ -1,5 +1,6 @@
 using Wendro.Bench;
 using Wendro.Core.Apply;
+using Wendro.Core.Head;
 using Wendro.Core.Plans;
 
 namespace Wendro.Core.Tests.Apply;
@@ -37,5 +38,17 @@ public sealed class WaysOfPatternsTests
         Assert.IsType<SetStep>(freed.Edit);
         Assert.Empty(freed.Visit.Outside);
         Assert.False(freed.IsStronger);
+    }
+
+    [Fact]
+    public void Another_order_ends_sooner_keeps_low_before_high_and_the_hairline_last()
+    {
+        var ways = WaysTable.Of("wide-narrow");
+        var way = Assert.Single(ways.Ways, w => w.Kind == WayKind.ByOrder);
+        Assert.True(way.Visit.Minutes < ways.AsPlanned.Visit.Minutes - 1);
+        var order = way.Visit.Mix.Head.Plan.Working.ToList();
+        Assert.True(order.IndexOf(Zone.Nape) < order.IndexOf(Zone.LowerBack));
+        Assert.True(order.IndexOf(Zone.UpperBack) < order.IndexOf(Zone.Crown));
+        Assert.True(order.IndexOf(Zone.Crown) < order.IndexOf(Zone.FaceFrameLeft));
     }
 }

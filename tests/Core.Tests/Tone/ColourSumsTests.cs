@@ -189,10 +189,7 @@ public sealed class ColourSumsTests
             .ToArray();
         var told = strengths.Select(p => p.Told).Distinct().Order().ToArray();
         Assert.True(told.Length > 2);
-        Each.Of(
-            strengths,
-            p => Assert.Equal(told.MinBy(t => Math.Abs(Math.Log(t / p.Given))), p.Told, Math.Max(1e-9, 0))
-        );
+        Each.Of(strengths, p => Assert.Equal(told.MinBy(t => Math.Abs(Math.Log(t / p.Given))), p.Told, 1e-9));
     }
 
     public static TheoryData<double, string> Words =>

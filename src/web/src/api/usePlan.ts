@@ -184,7 +184,10 @@ export function usePlan(visit: string): { work: Work | undefined; problem: strin
       }
     },
     // Fixes are looked for on every core: what is sought for the plan as it was makes way for what is done now.
-    onMutate: () => Promise.all(sought(visit).map((queryKey) => cache.cancelQueries({ queryKey }))),
+    onMutate: (doing) =>
+      doing === "read"
+        ? undefined
+        : Promise.all(sought(visit).map((queryKey) => cache.cancelQueries({ queryKey }))),
     onError: () => Promise.all(sought(visit).map((queryKey) => cache.invalidateQueries({ queryKey }))),
     onSettled: () => preview.drop(),
   });

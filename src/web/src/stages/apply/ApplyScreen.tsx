@@ -52,7 +52,7 @@ export function ApplyScreen() {
         service.seatedAt ? (
           <AtWork service={service} chair={chair} now={now} mirrored={mirrored} due={narrow && due} />
         ) : (
-          <Beforehand visit={visit} service={service} chair={chair} now={now} />
+          <Beforehand service={service} chair={chair} now={now} />
         )
       }
       where={{

@@ -8,14 +8,13 @@ import type { ApplyView, Chair } from "./useApply";
 import { Ways } from "./Ways";
 
 interface Props {
-  visit: string;
   service: ApplyView;
   chair: Chair;
   now: number;
 }
 
 /** Before the client sits: what the plan comes to on the clock, and the one tap that begins it. */
-export function Beforehand({ visit, service, chair, now }: Props) {
+export function Beforehand({ service, chair, now }: Props) {
   const painted = service.waiting.length;
   const done = service.doneAt && Date.parse(service.doneAt);
   return (
@@ -53,7 +52,7 @@ export function Beforehand({ visit, service, chair, now }: Props) {
         This pins the plan as it is now (revision {service.revision}); a change made later is offered here,
         never slipped in. Each tap is kept with its moment by the studio's clock.
       </p>
-      {painted > 0 && <Ways visit={visit} revision={service.revision} />}
+      {painted > 0 && <Ways revision={service.revision} />}
     </section>
   );
 }

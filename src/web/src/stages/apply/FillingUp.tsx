@@ -137,13 +137,15 @@ export function FillingUp({ service, now, tell, mirrored, onMirrored }: Props) {
               <div key={b.number}>
                 <dt>Bowl {b.number}</dt>
                 <dd>
-                  {b.livesUntil && Date.parse(b.livesUntil) <= now
-                    ? `past its time · ${quantity(b.leftGrams, "g", units, 0)} to paint`
-                    : b.livesUntil
-                      ? `${minutes(now, Date.parse(b.livesUntil))} min · ${quantity(b.leftGrams, "g", units, 0)} to paint`
-                      : b.neededAt
-                        ? `mix by ${clock(b.neededAt)}`
-                        : ""}
+                  {b.livesUntil
+                    ? `${
+                        Date.parse(b.livesUntil) <= now
+                          ? "past its time"
+                          : `${minutes(now, Date.parse(b.livesUntil))} min`
+                      } · ${quantity(b.leftGrams, "g", units, 0)} to paint`
+                    : b.neededAt
+                      ? `mix by ${clock(b.neededAt)}`
+                      : ""}
                 </dd>
               </div>
             ))}

@@ -1,11 +1,13 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { Button } from "antd";
+import { useState } from "react";
 import { api, type PlanEdit, type Schemas } from "../../api/client";
 import { given } from "../../api/given";
 import parts from "../../style/parts.module.css";
 import { tokens } from "../../style/tokens";
 import { said, useUnits } from "../../views/units";
 import { zoneWords } from "../../views/words";
+import { useVisit } from "../../visit/useVisit";
 import css from "./Apply.module.css";
 
 type WayView = Schemas["WayView"];
@@ -15,33 +17,24 @@ const high = 58;
 const lane = 26;
 
 /** The ways through the visit side by side on one time axis; and where panels can't be in time, what frees them. */
-export function Ways({ visit, revision }: { visit: string; revision: number }) {
+export function Ways({ revision }: { revision: number }) {
   const units = useUnits();
+  const { visit, work } = useVisit();
   const cache = useQueryClient();
+  const [taking, setTaking] = useState(false);
   const { data } = useQuery({
     queryKey: ["ways", visit, revision],
     queryFn: ({ signal }) =>
       given(api.GET("/api/visits/{visit}/apply/ways", { params: { path: { visit } }, signal })),
   });
-  const take = useMutation({
-    mutationKey: ["plan", visit],
-    scope: { id: `plan ${visit}` },
-    mutationFn: (edit: PlanEdit) =>
-      given(
-        api.POST("/api/visits/{visit}/plan/edits", {
-          params: { path: { visit } },
-          body: { baseRevision: data?.revision ?? revision, edit, sequence: 0 },
-        }),
-      ),
-    onSettled: () =>
-      Promise.all(
-        [
-          ["apply", visit],
-          ["plan", visit],
-          ["glance", visit],
-        ].map((queryKey) => cache.invalidateQueries({ queryKey })),
-      ),
-  });
+  // What was tried on another plan than the one at work is not taken.
+  const stale = taking || data?.revision !== work.revision;
+  const take = async (edit: PlanEdit) => {
+    setTaking(true);
+    await work.edit(edit);
+    await cache.invalidateQueries({ queryKey: ["apply", visit] });
+    setTaking(false);
+  };
   if (!data) {
     return <p className={parts.soft}>Trying the ways through this visit…</p>;
   }
@@ -58,9 +51,9 @@ export function Ways({ visit, revision }: { visit: string; revision: number }) {
             </strong>
             {way.edits.map((edit) => (
               <Button
-                disabled={take.isPending}
+                disabled={stale}
                 key={edit.kind}
-                onClick={() => take.mutate(edit)}
+                onClick={() => void take(edit)}
                 aria-label={`Take it: ${said(way.labelParts, units)}`}
               >
                 Take it
@@ -86,9 +79,9 @@ export function Ways({ visit, revision }: { visit: string; revision: number }) {
               </span>
               {f.edits.map((edit) => (
                 <Button
-                  disabled={take.isPending}
+                  disabled={stale}
                   key={edit.kind}
-                  onClick={() => take.mutate(edit)}
+                  onClick={() => void take(edit)}
                   aria-label={`Take it: ${said(f.labelParts, units)}`}
                 >
                   Take it
@@ -97,11 +90,6 @@ export function Ways({ visit, revision }: { visit: string; revision: number }) {
             </li>
           ))}
         </ul>
-      )}
-      {take.error && (
-        <p role="alert" className={css.warn}>
-          {take.error.message}
-        </p>
       )}
     </section>
   );
@@ -120,7 +108,7 @@ function wordsOf(way: WayView) {
       ? `looks ${way.levelsApart.toFixed(1)} level apart`
       : undefined,
     way.isStronger ? "stronger than planned: only an offer" : undefined,
-    way.outside === 0 && way.isProven ? "no sooner end is possible" : undefined,
+    way.outside === 0 && way.isProven ? "no waves of it end sooner" : undefined,
   ]
     .filter(Boolean)
     .join(" · ");
