@@ -144,7 +144,7 @@ public sealed class App : IDisposable
             .Select(l => l.Message)
             .ToArray();
 
-    /// <summary>Waits until something is so; fails with what was waited for.</summary>
+    /// <summary>Waits until something is so; fails with what was waited for and what the page says instead.</summary>
     public T Until<T>(string what, Func<IWebDriver, T?> condition, int seconds = 120)
     {
         var wait = new WebDriverWait(Browser, TimeSpan.FromSeconds(seconds)) { Message = what };
@@ -153,8 +153,20 @@ public sealed class App : IDisposable
             typeof(StaleElementReferenceException),
             typeof(ElementClickInterceptedException)
         );
-        return wait.Until(condition)!;
+        try
+        {
+            return wait.Until(condition)!;
+        }
+        catch (WebDriverTimeoutException e)
+        {
+            throw new WebDriverTimeoutException($"{e.Message}\nThe page says: {Says()}", e);
+        }
     }
+
+    private string Says() =>
+        Browser.ExecuteScript("return location.pathname + ' | ' + document.body.innerText.replace(/\\s+/g, ' ')")
+            as string
+        ?? "nothing";
 
     public IWebElement Find(string what, By by) =>
         Until(what, d => d.FindElements(by).FirstOrDefault(e => e.Displayed));

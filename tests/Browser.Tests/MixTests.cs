@@ -39,6 +39,11 @@ public sealed class MixTests(App app) : IClassFixture<App>
         );
         Close(app);
         app.Button("Restore the ratio").Click();
+        // What is to go of the developer grows: poured before the page knows, it would be too little.
+        app.Until(
+            "it is not too much any more",
+            d => d.FindElements(By.XPath("//*[@role='alert'][contains(., 'too much')]")).Count == 0 ? d : null
+        );
         Finish(app, 1);
 
         // The second: the plug is pulled while clay is in the bowl and not kept yet; what was typed meanwhile counts.

@@ -228,9 +228,9 @@ public sealed class Shots
         for (var painted = 1; painted <= 6; painted++)
         {
             // A second press within a second would be asked about.
-            var pressed = DateTime.UtcNow;
             app.SetClock(painted * 0.6);
             app.Button("Painted").Click();
+            var pressed = DateTime.UtcNow;
             app.Until(
                 $"{painted} painted",
                 d => d.FindElements(By.XPath($"//span[starts-with(., '{painted} of ')]")).FirstOrDefault()
