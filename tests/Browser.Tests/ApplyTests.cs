@@ -63,9 +63,42 @@ public sealed class ApplyTests(App app) : IClassFixture<App>
         Near(look, Due("Look"));
         Assert.Equal(3, Counted().Done);
 
+        // The bowl is tipped over: what is still to be painted is mixed anew.
+        app.Button("Bowl 1 is gone").Click();
+        app.Until("another is asked for", _ => Title() == "Mix bowl 1" ? "yes" : null);
+        Pass(2);
+        Press("Bowl 1 is mixed");
+
+        // One more than planned, as the one beside it is.
+        OnMap("lower back, row 1, panel 2: not painted");
+        app.Button("Paint it too, as the one beside it").Click();
+        app.Until("it is next", _ => Title() == "Lower back, row 1, panel 2" ? "yes" : null);
+        count++;
+        Assert.Equal((3, count), Counted());
+        Pass(1.5);
+        Tap(Keys.Space, 4);
+
+        // Film over what is on, while it works.
+        OnMap("lower back, row 1, panel 2: on");
+        app.Button("Cover… ▾").Click();
+        app.Click("film", By.XPath("//li[@role='menuitem'][normalize-space(.)='Film over this one']"));
+        app.Find("it is told", By.CssSelector("button[aria-label='Undo: film over lower back, row 1, panel 2']"));
+
+        // A second client is seated at the other chair: the day tells both, each with its own.
+        SeatAnother();
+        app.Browser.Navigate().GoToUrl(app.Address);
+        foreach (var who in new[] { Client, Other })
+        {
+            app.Find($"{who} in the chair", By.XPath($"//*[contains(., '{who}')][contains(., 'in the chair')]"));
+        }
+
+        app.Visit(Client, "apply");
+        Assert.Equal((4, count), Counted());
+
         // The assistant comes late: the rest takes half as long.
         var before = Seconds();
         app.Button("Second pair of hands").Click();
+        app.Click("paints", By.XPath("//li[@role='menuitem'][normalize-space(.)='paints a side']"));
         app.Until("twice as quick", _ => Seconds() < before * 0.7 ? "yes" : null);
 
         // Forgotten taps: painted up to the last panel.
@@ -116,6 +149,28 @@ public sealed class ApplyTests(App app) : IClassFixture<App>
         );
         // While the server was away the browser said so; nothing else went wrong.
         Assert.All(app.ConsoleErrors.Append("net::ERR"), e => Assert.Contains("net::ERR", e, StringComparison.Ordinal));
+    }
+
+    /// <summary>Touches a panel of the crown map: the middle of its box may lie on another.</summary>
+    private void OnMap(string label) =>
+        app.Browser.ExecuteScript(
+            "arguments[0].dispatchEvent(new MouseEvent('click', { bubbles: true }))",
+            app.Find(label, By.CssSelector($"[role='button'][aria-label='{label}']"))
+        );
+
+    private const string Other = "Bergith Lanmoore";
+
+    private void SeatAnother()
+    {
+        using var http = new HttpClient { BaseAddress = new Uri(app.Address) };
+        using var seated = new StringContent(
+            $$$"""{"after":0,"id":"{{{Guid.NewGuid()}}}","fact":{"kind":"seated"}}""",
+            System.Text.Encoding.UTF8,
+            "application/json"
+        );
+        var at = new Uri($"/api/visits/{app.VisitOf(Other)}/apply/facts", UriKind.Relative);
+        var answer = http.PostAsync(at, seated).Result;
+        Assert.True(answer.IsSuccessStatusCode, answer.Content.ReadAsStringAsync().Result);
     }
 
     /// <summary>The nape and a gloss: a plan that is soon painted.</summary>

@@ -321,6 +321,78 @@ public sealed class ApplyTests
     }
 
     [Fact]
+    public async Task A_panel_more_is_painted_as_its_neighbour_and_the_plan_keeps_what_was_agreed()
+    {
+        using var server = new Server();
+        var (http, visit) = await PaintedAsync(server);
+        var seated = await SaidAsync(http, visit, """{"kind":"seated"}""");
+        var planned = Waiting(seated);
+        var added = await SaidAsync(http, visit, """{"kind":"added","panel":"lowerBack/0/0"}""");
+        Assert.Equal("lowerBack/0/0", (string)added["next"]!["panel"]!["key"]!);
+        Assert.NotNull(added["next"]!["panel"]!["strip"]);
+        Assert.Equal(planned.Length + 1, Waiting(added).Length);
+        foreach (var wrong in new[] { "lowerBack/0/0", planned[0], "lowerBack/77/0" })
+        {
+            var (status, _) = await TellAsync(http, visit, 2, $$"""{"kind":"added","panel":"{{wrong}}"}""");
+            Assert.Equal(400, status);
+        }
+
+        server.Clock.Advance(TimeSpan.FromMinutes(1));
+        var painted = await SaidAsync(http, visit, Painted("lowerBack/0/0"));
+        Assert.Contains(
+            painted["panels"]!.AsArray(),
+            p => (string)p!["panel"]! == "lowerBack/0/0" && (string)p["state"]! == "on" && p["fromAt"] is not null
+        );
+        // What is painted isn't unsaid by unsaying that it was added.
+        var (kept, _) = await TellAsync(http, visit, 3, """{"kind":"takenBack","number":2}""");
+        Assert.Equal(400, kept);
+        await SaidAsync(http, visit, """{"kind":"takenBack","number":3}""");
+        var back = await SaidAsync(http, visit, """{"kind":"takenBack","number":2}""");
+        Assert.Equal(planned, Waiting(back));
+        Assert.Equal(2, (int)(await http.ReadAsync($"/api/visits/{visit}/plan"))["revision"]!);
+    }
+
+    [Fact]
+    public async Task A_bowl_that_is_gone_is_asked_for_again_with_what_is_left_to_paint()
+    {
+        using var server = new Server();
+        var (http, visit) = await PaintedAsync(server);
+        var view = await SaidAsync(http, visit, """{"kind":"seated"}""");
+        var whole = (double)view["bowls"]![0]!["grams"]!;
+        await SaidAsync(http, visit, """{"kind":"mixed","formula":"A","ordinal":1}""");
+        foreach (var panel in Waiting(view).Take(3))
+        {
+            server.Clock.Advance(TimeSpan.FromMinutes(1));
+            await SaidAsync(http, visit, Painted(panel));
+        }
+
+        var gone = await SaidAsync(http, visit, """{"kind":"bowlGone","formula":"A","ordinal":1}""");
+        var bowl = gone["bowls"]![0]!;
+        Assert.Null(bowl["mixedAt"]);
+        Assert.InRange((double)bowl["grams"]!, (double)bowl["leftGrams"]!, whole - 0.1);
+        Assert.Contains(gone["due"]!.AsArray(), d => (string)d!["kind"]! == "mix");
+        var (twice, _) = await TellAsync(http, visit, 6, """{"kind":"bowlGone","formula":"A","ordinal":1}""");
+        Assert.Equal(400, twice);
+    }
+
+    [Fact]
+    public async Task Somebody_who_rinses_lets_painting_go_on_through_a_wave()
+    {
+        using var server = new Server();
+        var (http, visit) = await PaintedAsync(server);
+        var view = await SaidAsync(http, visit, """{"kind":"seated"}""");
+        var panels = Waiting(view);
+        await SaidAsync(http, visit, """{"kind":"hands","pairs":2,"does":"rinses"}""");
+        server.Clock.Advance(TimeSpan.FromMinutes(1));
+        await SaidAsync(http, visit, Painted(panels[0]));
+        var wave = await SaidAsync(http, visit, $$"""{"kind":"waveBegun","panels":["{{panels[0]}}"]}""");
+        Assert.Equal("rinses", (string)wave["help"]!);
+        Assert.Equal(panels[1], (string)wave["next"]!["panel"]!["key"]!);
+        var next = wave["panels"]!.AsArray().Single(p => (string)p!["panel"]! == panels[1])!;
+        Assert.True((DateTimeOffset)next["begunAt"]! < (DateTimeOffset)wave["waveEndsAt"]!, "it waits for the wave");
+    }
+
+    [Fact]
     public async Task A_clock_that_is_set_back_is_told_and_the_order_keeps()
     {
         using var server = new Server();

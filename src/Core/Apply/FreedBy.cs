@@ -1,3 +1,7 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 using Wendro.Core.Section;
@@ -40,7 +44,9 @@ public sealed record FreedBy(
 
         var tried = new List<FreedBy>
         {
-            new("A second pair of hands that paints", null, VisitOnClock.Of(mix, pairs: 2), 0),
+            new("A second pair of hands that paints", null, VisitOnClock.Of(mix, Help.Paints), 0),
+            new("Somebody who rinses while you paint", null, VisitOnClock.Of(mix, Help.Rinses), 0),
+            new("Somebody who mixes while you paint", null, VisitOnClock.Of(mix, Help.Mixes), 0),
         };
         foreach (var (label, edit, stronger) in Taken(ways).Concat(ToTry(mix, ways.AsPlanned.Visit)))
         {
@@ -107,10 +113,53 @@ public sealed record FreedBy(
             yield return ($"Foil {covered} last", new SetCovering(panels, Covering.Foil), true);
         }
 
-        foreach (var other in OtherStrengths(mix, panels))
+        foreach (var other in OtherStrengths(mix, panels).Concat(Warmed(mix, panels)))
         {
             yield return other;
         }
+    }
+
+    /// <summary>
+    /// Low heat on those panels' formulas, for as long as brings them where they were planned: only where the leaflet
+    /// is known to allow it.
+    /// </summary>
+    private static IEnumerable<(Sentence Label, PlanEdit Edit, bool Stronger)> Warmed(
+        PlannedMix mix,
+        IReadOnlyList<PanelKey> panels
+    )
+    {
+        var coats = panels.SelectMany(p => mix.Head.PanelOf(p)!.Coats.Select(c => (Panel: p, Coat: c)));
+        foreach (var on in coats.GroupBy(c => c.Coat.Formula))
+        {
+            var formula = on.Key;
+            if (
+                formula.LowHeat
+                || formula.Light is not { } light
+                || light.FiguresOf().ExcludesHeat
+                || (light.Figures is null && !formula.HeatConfirmed)
+            )
+            {
+                continue;
+            }
+
+            var minutes = on.Select(c => ToTheSame(c.Coat, mix.Head.Hair, c.Panel.Zone)).OfType<double>().Order();
+            if (minutes.ToArray() is { Length: > 0 } each)
+            {
+                var middle = new Minutes(Math.Round(each[each.Length / 2]));
+                yield return (
+                    $"Low heat on formula {formula.Id}, {middle.Value:0} min: its leaflet allows it",
+                    new SetFormula(formula with { LowHeat = true, Minutes = middle }),
+                    true
+                );
+            }
+        }
+    }
+
+    /// <summary>Minutes under low heat to the level that is planned without; null where it is never there.</summary>
+    private static double? ToTheSame(Coat coat, HairProfile hair, Zone zone)
+    {
+        var lifting = coat.LiftingOf(hair, zone, HairState.Of(hair.In(zone))[0])!;
+        return new Lifting(lifting.Case with { LowHeat = true }).MinutesTo(lifting.After(coat.Formula.Minutes));
     }
 
     /// <summary>The formulas of those panels a step weaker, and a step stronger, of what is owned.</summary>

@@ -53,17 +53,21 @@ internal sealed class LooksTold
     {
         var found = new List<(LiftCase Case, LookTold Told)>();
         var readings = new List<(LiftCase Case, Reading Reading)>();
-        foreach (var (at, look, step, paintedAt) in service.Looks)
+        foreach (var (at, look, step, stood) in service.Looks)
         {
-            if (CaseAt(look.Panel, step) is not { } of || paintedAt is not { } painted)
+            if (CaseAt(look.Panel, step) is not { } of || stood.PaintedAt is not { } painted)
             {
                 continue;
             }
 
             var worked = Math.Clamp((at - painted).TotalMinutes, 0, Minutes.Longest);
             var known = found.LastOrDefault(t => AreAlike(t.Case, of)).Told?.Own ?? of.Own;
-            var expected = new Lifting(of with { Own = known }).After(new(worked)).Value;
-            readings.Add((of with { Own = null }, new Reading(new(worked), look.Level)));
+            var turns = CoatCourse.Of(service, stood, of.LowHeat, painted, at);
+            var course = new LiftCourse(new(of with { Own = known }), turns.Where(t => t.AtMinute < worked).ToArray());
+            var expected = course.After(new(worked)).Value;
+            // Covered, warmed or painted again: as many minutes as would have brought it as far without.
+            var alike = course.Unchanged(worked, Minutes.Longest);
+            readings.Add((of with { Own = null }, new Reading(new(alike), look.Level)));
             var own = StrandTest.Fit([.. Prior(of), .. readings.Where(r => AreAlike(r.Case, of))]);
             found.Add((of, new(look, worked, expected, own)));
         }

@@ -40,7 +40,14 @@ public sealed record PanelWindow(double From, double To, EndsBy By, double Reach
     /// <param name="hair">Her hair.</param>
     /// <param name="step">Which step of the visit, from 0.</param>
     /// <param name="own">How her hair lifts, where looks have told; null as her profile has it.</param>
-    public static PanelWindow? Of(PlannedPanel panel, HairProfile hair, int step, OwnLift? own = null)
+    /// <param name="turns">What changed while it works, as its formula plans heat; null for nothing.</param>
+    public static PanelWindow? Of(
+        PlannedPanel panel,
+        HairProfile hair,
+        int step,
+        OwnLift? own = null,
+        Func<bool, IReadOnlyList<LiftTurn>>? turns = null
+    )
     {
         ArgumentNullException.ThrowIfNull(panel);
         ArgumentNullException.ThrowIfNull(hair);
@@ -53,8 +60,9 @@ public sealed record PanelWindow(double From, double To, EndsBy By, double Reach
         // What was meant is meant by what was known then; when it is there is told by what is known now.
         var state = HairState.Of(hair.In(panel.Panel.Key.Zone))[0];
         var meant = light.LiftingOf(hair, panel.Panel.Key.Zone, state)!;
+        var now = own is null ? meant : new Lifting(meant.Case with { Own = own });
         return Of(
-            own is null ? meant : new Lifting(meant.Case with { Own = own }),
+            new LiftCourse(now, turns?.Invoke(light.Formula.LowHeat) ?? []),
             meant.After(light.Formula.Minutes).Value,
             light.Formula.LimitMinutes
         );
@@ -64,7 +72,14 @@ public sealed record PanelWindow(double From, double To, EndsBy By, double Reach
     /// <param name="lifting">How it lifts.</param>
     /// <param name="target">The level that was planned.</param>
     /// <param name="limit">What the leaflet allows, minutes; null where there is none.</param>
-    internal static PanelWindow Of(Lifting lifting, double target, double? limit)
+    internal static PanelWindow Of(Lifting lifting, double target, double? limit) =>
+        Of(new LiftCourse(lifting, []), target, limit);
+
+    /// <summary>The window of a lift.</summary>
+    /// <param name="lifting">How it lifts.</param>
+    /// <param name="target">The level that was planned.</param>
+    /// <param name="limit">What the leaflet allows, minutes; null where there is none.</param>
+    private static PanelWindow Of(LiftCourse lifting, double target, double? limit)
     {
         var dries = lifting.DriesAtMinutes();
         var end = Math.Min(dries, limit ?? double.PositiveInfinity);

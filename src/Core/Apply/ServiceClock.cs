@@ -58,7 +58,7 @@ public sealed record ServiceClock
         Pace = PaceOf();
         var ahead = atOnce
             ? WavesAhead.AtOnce(service, Clocked(), HandsFree)
-            : WavesAhead.Of(service, Clocked(), HandsFree);
+            : WavesAhead.Of(service, Clocked(), RinseFree, IsRinsedBeside);
         (OnClock, Waves, IsInTime, IsProven) = (ahead.OnClock, ahead.Waves, ahead.IsInTime, ahead.IsProven);
         DoneAt = (Waves.Count > 0 ? Waves[^1].EndsAt : WaveEndsAt)?.AddMinutes(
             PaintingTime.WashingMinutes + PaintingTime.DryingMinutes + PaintingTime.ReadingMinutes
@@ -169,6 +169,33 @@ public sealed record ServiceClock
         return Service.Bowls.TryGetValue((bowl.Batch.Formula, bowl.Batch.Ordinal), out var at) ? at : null;
     }
 
+    /// <summary>What the panels still to be painted from a bowl take, g.</summary>
+    public double LeftGrams(PlannedBowl bowl)
+    {
+        ArgumentNullException.ThrowIfNull(bowl);
+        return TakenFrom(bowl, p => !Service.StandOf(p).IsLeft && Service.StandOf(p).PaintedAt is null);
+    }
+
+    /// <summary>
+    /// What goes into a bowl that is mixed now, g: all of it as planned, or its share where some of its panels are
+    /// painted already from one that is gone.
+    /// </summary>
+    public double ToMixGrams(PlannedBowl bowl)
+    {
+        ArgumentNullException.ThrowIfNull(bowl);
+        var all = TakenFrom(bowl, _ => true);
+        return all > 0 ? bowl.Batch.Grams * LeftGrams(bowl) / all : bowl.Batch.Grams;
+    }
+
+    private double TakenFrom(PlannedBowl bowl, Func<PanelKey, bool> which) =>
+        mix
+            .Takes.Where(t => t.Formula == bowl.Batch.Formula && bowl.Batch.Panels.Contains(t.Panel) && which(t.Panel))
+            .Sum(t => t.Grams);
+
+    /// <summary>What the plan covers a panel with.</summary>
+    public Covering CoveringOf(PanelKey panel) =>
+        panels[panel].Coats.LastOrDefault(c => c.Step == StepAt(panel))?.Painted.Paint.Covering ?? Covering.Open;
+
     /// <summary>The panel with its paint.</summary>
     public PlannedPanel PlannedOf(PanelKey panel) => panels[panel];
 
@@ -197,11 +224,24 @@ public sealed record ServiceClock
         return (took + usual) / (planned + usual);
     }
 
-    private static DateTimeOffset WaveEnds(WaveInHand wave) =>
-        wave.BegunAt.AddMinutes(ChairProblem.UsualSlot(Math.Max(0, wave.Panels.Count - 1)));
+    /// <summary>The last panel rinsed, sheets out, teasing worked free.</summary>
+    private DateTimeOffset WaveEnds(WaveInHand wave) =>
+        wave.BegunAt.AddMinutes(
+            ChairProblem.UsualSlot(Math.Max(0, wave.Panels.Count - 1))
+                + Freeing.Minutes(wave.Panels.Select(PlannedOf).ToArray(), mix.Head)
+        );
 
-    /// <summary>When hands can go on: now, or when the wave under way is over.</summary>
-    private DateTimeOffset HandsFree => WaveEndsAt > Now ? WaveEndsAt.Value : Now;
+    /// <summary>Whether somebody mixes while painting goes on.</summary>
+    private bool IsMixedBeside => Service.Help is Help.Mixes or Help.Paints;
+
+    /// <summary>Whether somebody rinses while painting goes on.</summary>
+    private bool IsRinsedBeside => Service.Help is Help.Rinses;
+
+    /// <summary>When the next wave can begin: now, or when the one under way is over.</summary>
+    private DateTimeOffset RinseFree => WaveEndsAt > Now ? WaveEndsAt.Value : Now;
+
+    /// <summary>When painting can go on: now, or when the wave under way is over and nobody else rinses it.</summary>
+    private DateTimeOffset HandsFree => IsRinsedBeside ? Now : RinseFree;
 
     private List<PanelOnClock> Clocked()
     {
@@ -217,7 +257,6 @@ public sealed record ServiceClock
                 continue;
             }
 
-            var window = PanelWindow.Of(panels[panel], mix.Head.Hair, StepAt(panel), told.OwnAt(panel));
             var takes = TimeSpan.FromSeconds(SecondsOf(panel));
             DateTimeOffset begun,
                 painted;
@@ -227,19 +266,29 @@ public sealed record ServiceClock
             }
             else
             {
-                if (BowlOf(panel) is { } bowl && MixedAt(bowl) is null && mixed.Add(bowl.Number) && Service.Pairs == 1)
+                if (BowlOf(panel) is { } bowl && MixedAt(bowl) is null && mixed.Add(bowl.Number) && !IsMixedBeside)
                 {
                     at = at.AddMinutes(mix.Bench.MixingMinutes);
                 }
 
                 // The panel in hand was begun when hands last did something.
-                var since = isFirst && Service.Wave is null && Service.PausedAt is null ? Service.HandsSince : null;
+                var since =
+                    isFirst && (Service.Wave is null || IsRinsedBeside) && Service.PausedAt is null
+                        ? Service.HandsSince
+                        : null;
                 begun = since is { } s && s < at && at - s < takes ? s : at;
                 painted = begun + takes;
                 at = painted;
                 isFirst = false;
             }
 
+            var window = PanelWindow.Of(
+                panels[panel],
+                mix.Head.Hair,
+                StepAt(panel),
+                told.OwnAt(panel),
+                heat => CoatCourse.Of(Service, stand, heat, painted, Now)
+            );
             clocked.Add(
                 new(
                     panel,
@@ -248,26 +297,12 @@ public sealed record ServiceClock
                     stand.PaintedAt is not null,
                     stand.RinsedAt,
                     window is null ? null : painted.AddMinutes(window.From),
-                    window is null ? null : Latest(stand, painted, window),
+                    window is null ? null : painted.AddMinutes(window.To),
                     window
                 )
             );
         }
 
         return clocked;
-    }
-
-    /// <summary>A fresh coat dries later; what the leaflet allows counts from the first.</summary>
-    private static DateTimeOffset Latest(PanelStand stand, DateTimeOffset painted, PanelWindow window)
-    {
-        if (window.By != EndsBy.Dries || stand.FreshAt is not { } fresh)
-        {
-            return painted.AddMinutes(window.To);
-        }
-
-        var dries = fresh.AddMinutes(window.To);
-        return window.LimitMinutes is { } limit && painted.AddMinutes(limit) < dries
-            ? painted.AddMinutes(limit)
-            : dries;
     }
 }

@@ -199,7 +199,7 @@ public static class ServiceDues
                 DueKind.Mix,
                 coming.BegunAt.AddMinutes(-clock.MixingMinutes),
                 $"Mix {needed.Words}",
-                $"{Quantity.Grams(needed.Batch.Grams, "0")} of {needed.Batch.Formula}.",
+                $"{Quantity.Grams(clock.ToMixGrams(needed), "0")} of {needed.Batch.Formula}.",
                 Severity.Note,
                 [],
                 needed.Number

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using Wendro.Core.Paint;
 using Wendro.Core.Section;
 using Wendro.Core.Units;
 
@@ -30,6 +31,8 @@ public enum Working
 [JsonDerivedType(typeof(Seated), "seated")]
 [JsonDerivedType(typeof(Prepared), "prepared")]
 [JsonDerivedType(typeof(Mixed), "mixed")]
+[JsonDerivedType(typeof(BowlGone), "bowlGone")]
+[JsonDerivedType(typeof(Added), "added")]
 [JsonDerivedType(typeof(Painted), "painted")]
 [JsonDerivedType(typeof(PaintedUpTo), "paintedUpTo")]
 [JsonDerivedType(typeof(AreaLaid), "laid")]
@@ -37,6 +40,7 @@ public enum Working
 [JsonDerivedType(typeof(LeftNatural), "leftNatural")]
 [JsonDerivedType(typeof(Marked), "marked")]
 [JsonDerivedType(typeof(Recoated), "recoated")]
+[JsonDerivedType(typeof(Covered), "covered")]
 [JsonDerivedType(typeof(Heated), "heat")]
 [JsonDerivedType(typeof(Looked), "looked")]
 [JsonDerivedType(typeof(Felt), "comfort")]
@@ -87,6 +91,22 @@ public sealed record Mixed(FormulaId Formula, int Ordinal) : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => $"bowl {Formula}{Ordinal}";
+}
+
+/// <summary>A bowl is gone: spilt, or past use. What was to be painted from it waits for another.</summary>
+/// <param name="Formula">Of which formula.</param>
+/// <param name="Ordinal">Which bowl of it, from 1.</param>
+public sealed record BowlGone(FormulaId Formula, int Ordinal) : ServiceFact
+{
+    /// <inheritdoc/>
+    public override string Concerns => $"bowl {Formula}{Ordinal}";
+}
+
+/// <summary>A panel the plan leaves natural is painted after all, now, as the nearest planned one is.</summary>
+public sealed record Added(PanelKey Panel) : ServiceFact
+{
+    /// <inheritdoc/>
+    public override string Concerns => Of(Panel);
 }
 
 /// <summary>A panel is painted.</summary>
@@ -157,6 +177,15 @@ public sealed record Recoated(PanelKey Panel) : ServiceFact
     public override string Concerns => Of(Panel);
 }
 
+/// <summary>Some panels are covered, or opened, while they work.</summary>
+/// <param name="Panels">Which.</param>
+/// <param name="With">What covers them from now on; open for nothing.</param>
+public sealed record Covered(IReadOnlyList<PanelKey> Panels, Covering With) : ServiceFact
+{
+    /// <inheritdoc/>
+    public override string Concerns => string.Empty;
+}
+
 /// <summary>Low heat goes on or off.</summary>
 public sealed record Heated(bool On) : ServiceFact
 {
@@ -205,8 +234,23 @@ public sealed record Resumed : ServiceFact
     public override string Concerns => "hands";
 }
 
-/// <summary>How many pairs of hands paint from now on: 1 or 2.</summary>
-public sealed record Hands(int Pairs) : ServiceFact
+/// <summary>What a second pair of hands does.</summary>
+public enum Help
+{
+    /// <summary>Paints a side.</summary>
+    Paints,
+
+    /// <summary>Mixes the bowls.</summary>
+    Mixes,
+
+    /// <summary>Rinses, while painting goes on.</summary>
+    Rinses,
+}
+
+/// <summary>How many pairs of hands work from now on: 1 or 2.</summary>
+/// <param name="Pairs">1 or 2.</param>
+/// <param name="Does">What the second does.</param>
+public sealed record Hands(int Pairs, Help Does = Help.Paints) : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => "hands";

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using Wendro.Core.Chair;
+using Wendro.Core.Paint;
 using Wendro.Core.Section;
 using Wendro.Core.Units;
 
@@ -11,10 +12,16 @@ namespace Wendro.Core.Apply;
 /// <param name="Fact">What happened.</param>
 public sealed record KeptFact(int Number, DateTimeOffset At, ServiceFact Fact);
 
+/// <summary>What was done to a panel while it works.</summary>
+/// <param name="At">When.</param>
+/// <param name="Covering">What covers it from then on; null where that stays.</param>
+/// <param name="IsFresh">Whether it was painted again.</param>
+public sealed record CoatTurn(DateTimeOffset At, Covering? Covering = null, bool IsFresh = false);
+
 /// <summary>Where a panel stands.</summary>
 /// <param name="PaintedAt">When it was painted; null while it is not.</param>
 /// <param name="IsSpread">Whether that moment was spread between two taps.</param>
-/// <param name="FreshAt">When it last got a fresh coat.</param>
+/// <param name="Turns">When it got a fresh coat, was covered or opened, in order; null for never.</param>
 /// <param name="IsLeft">Whether it stays natural after all.</param>
 /// <param name="RinsedAt">When it was rinsed; null while it is not.</param>
 /// <param name="Pairs">How many pairs of hands painted then.</param>
@@ -22,13 +29,18 @@ public sealed record KeptFact(int Number, DateTimeOffset At, ServiceFact Fact);
 public sealed record PanelStand(
     DateTimeOffset? PaintedAt = null,
     bool IsSpread = false,
-    DateTimeOffset? FreshAt = null,
+    ImmutableList<CoatTurn>? Turns = null,
     bool IsLeft = false,
     DateTimeOffset? RinsedAt = null,
     int Pairs = 1,
     int Step = 0
 )
 {
+    /// <summary>What is still over it; null for what the plan has.</summary>
+    public Covering? Covering => Turns?.FindLast(t => t.Covering is not null)?.Covering;
+
+    internal PanelStand After(CoatTurn turn) => this with { Turns = (Turns ?? []).Add(turn) };
+
     /// <summary>Whether product works on it.</summary>
     public bool IsOn => PaintedAt is not null && RinsedAt is null;
 }
@@ -39,8 +51,8 @@ public sealed record PanelStand(
 /// <param name="Rinse">Whether it is rinsed before the next step; else what it laid works on beneath that.</param>
 public sealed record StepToDo(IReadOnlyList<PanelKey> Panels, bool HasArea, bool Rinse = true);
 
-/// <summary>A look: of which step, and when what was looked at had been painted.</summary>
-public sealed record LookAt(DateTimeOffset At, Looked Look, int Step, DateTimeOffset? PaintedAt);
+/// <summary>A look: of which step, and how what was looked at stood then.</summary>
+public sealed record LookAt(DateTimeOffset At, Looked Look, int Step, PanelStand Stood);
 
 /// <summary>A wave under way.</summary>
 public sealed record WaveInHand(DateTimeOffset BegunAt, IReadOnlyList<PanelKey> Panels);
@@ -60,12 +72,12 @@ public sealed record ServiceInHand
     /// </summary>
     /// <param name="steps">The steps.</param>
     /// <param name="step">The one that begins.</param>
-    /// <param name="pairs">Pairs of hands that paint.</param>
+    /// <param name="help">What a second pair of hands does; null for none.</param>
     /// <param name="beneath">What goes on working beneath it, from steps before.</param>
     internal static ServiceInHand Before(
         IReadOnlyList<StepToDo> steps,
         int step,
-        int pairs,
+        Help? help,
         IEnumerable<KeyValuePair<PanelKey, PanelStand>> beneath
     )
     {
@@ -75,7 +87,7 @@ public sealed record ServiceInHand
             Step = step,
             Order = [.. on.OrderBy(p => p.Value.PaintedAt).Select(p => p.Key), .. steps[step].Panels],
             Panels = on,
-            Pairs = pairs,
+            Help = help,
         };
     }
 
@@ -140,11 +152,20 @@ public sealed record ServiceInHand
     /// <summary>Since when hands rest; null while they work.</summary>
     public DateTimeOffset? PausedAt { get; private init; }
 
+    /// <summary>What a second pair of hands does; null where there is none.</summary>
+    public Help? Help { get; private init; }
+
     /// <summary>Pairs of hands that paint.</summary>
-    public int Pairs { get; private init; } = 1;
+    public int Pairs => Help == Apply.Help.Paints ? 2 : 1;
+
+    /// <summary>When low heat went on and off, in order.</summary>
+    public ImmutableList<(DateTimeOffset At, bool On)> Heat { get; private init; } = [];
+
+    /// <summary>Panels that are painted though the plan leaves them natural.</summary>
+    public IReadOnlyList<PanelKey> Added { get; private init; } = [];
 
     /// <summary>Since when low heat is on; null while it is off.</summary>
-    public DateTimeOffset? HeatSince { get; private init; }
+    public DateTimeOffset? HeatSince => Heat.Count > 0 && Heat[^1] is { On: true } heat ? heat.At : null;
 
     /// <summary>The wave under way; null for none.</summary>
     public WaveInHand? Wave { get; private init; }
@@ -182,10 +203,21 @@ public sealed record ServiceInHand
     {
         ArgumentNullException.ThrowIfNull(steps);
         ArgumentNullException.ThrowIfNull(facts);
+        // What is painted too is not there before that was said, even where the plan it was brought into has it.
+        var added = AddedBy(facts).ToHashSet();
+        var planned = steps.Select(s => s with { Panels = [.. s.Panels.Where(p => !added.Contains(p))] }).ToArray();
+        return Standing(facts).Aggregate(new ServiceInHand(planned), (service, f) => service.With(f) with { Last = f });
+    }
+
+    /// <summary>Panels that are painted though the plan leaves them natural, in order.</summary>
+    public static IReadOnlyList<PanelKey> AddedBy(IReadOnlyList<KeptFact> facts) =>
+        Standing(facts).Select(f => f.Fact).OfType<Added>().Select(a => a.Panel).Distinct().ToArray();
+
+    /// <summary>Facts that were not taken back.</summary>
+    private static IEnumerable<KeptFact> Standing(IReadOnlyList<KeptFact> facts)
+    {
         var back = facts.Select(f => f.Fact).OfType<TakenBack>().Select(t => t.Number).ToHashSet();
-        return facts
-            .Where(f => f.Fact is not TakenBack && !back.Contains(f.Number))
-            .Aggregate(new ServiceInHand(steps), (service, f) => service.With(f) with { Last = f });
+        return facts.Where(f => f.Fact is not TakenBack && !back.Contains(f.Number));
     }
 
     /// <summary>What can't happen now, by field; nothing where it can.</summary>
@@ -196,9 +228,18 @@ public sealed record ServiceInHand
         {
             Seated when SeatedAt is not null => On("The client sits already."),
             not Seated and not TakenBack when SeatedAt is null => On("Seat the client first."),
+            BowlGone b when !Bowls.ContainsKey((b.Formula, b.Ordinal)) => On("This bowl is not mixed."),
+            Apply.Added a when Order.Contains(a.Panel) => [new("fact.panel", "It is painted in this step anyway.")],
+            Apply.Added when IsDone => On("All steps are done."),
+            Apply.Added when Felt?.How == Comfort.Burning => On("It burns: rinse first. Nothing more is painted."),
+            Covered { Panels.Count: 0 } => [new("fact.panels", "Say which.")],
+            Covered c when c.Panels.Any(p => !StandOf(p).IsOn) =>
+            [
+                new("fact.panels", $"Nothing works on {c.Panels.First(p => !StandOf(p).IsOn).Words}."),
+            ],
             Painted p when !Order.Contains(p.Panel) => [new("fact.panel", "The plan paints no such panel.")],
             Painted p when StandOf(p.Panel).PaintedAt is not null => [new("fact.panel", "It is painted already.")],
-            Painted or PaintedUpTo when Felt?.How == Comfort.Burning && Wave is null => On(
+            Painted or PaintedUpTo when Felt?.How == Comfort.Burning => On(
                 "It burns: rinse first. Nothing more is painted."
             ),
             PaintedUpTo p when !Waiting.Contains(p.Panel) => [new("fact.panel", "It does not wait to be painted.")],
@@ -238,22 +279,28 @@ public sealed record ServiceInHand
             Seated => this with { SeatedAt = at },
             Prepared p => this with { Ready = Ready.Add(p.What), HandsSince = at },
             Mixed m => this with { Bowls = Bowls.SetItem((m.Formula, m.Ordinal), at), HandsSince = at },
+            BowlGone b => this with { Bowls = Bowls.Remove((b.Formula, b.Ordinal)), HandsSince = at },
+            Added a => this with { Order = [a.Panel, .. Order], Added = [.. Added, a.Panel] },
+            Covered c => c.Panels.Aggregate(
+                this,
+                (service, p) => service.Stand(p, s => s.After(new(at, Covering: c.With)))
+            ),
             Painted p => Laid(p.Panel, at, spread: false) with { HandsSince = at },
             PaintedUpTo p => UpTo(p.Panel, at),
             PutOff { Now: true } p => this with { Order = [p.Panel, .. Order.Where(o => o != p.Panel)] },
             PutOff p => this with { Order = [.. Order.Where(o => o != p.Panel), p.Panel] },
             LeftNatural p => Stand(p.Panel, s => s with { IsLeft = true }),
             Marked m => this with { Marks = Marks.Add((at, m)) },
-            Recoated r => Stand(r.Panel, s => s with { FreshAt = at }),
-            Heated h => this with { HeatSince = h.On ? at : null },
-            Looked l => (l.Again ? Stand(l.Panel, s => s with { FreshAt = at }) : this) with
+            Recoated r => Stand(r.Panel, s => s.After(new(at, IsFresh: true))),
+            Heated h => this with { Heat = Heat.Add((at, h.On)) },
+            Looked l => (l.Again ? Stand(l.Panel, s => s.After(new(at, IsFresh: true))) : this) with
             {
-                Looks = Looks.Add(new(at, l, StandOf(l.Panel).Step, StandOf(l.Panel).PaintedAt)),
+                Looks = Looks.Add(new(at, l, StandOf(l.Panel).Step, StandOf(l.Panel))),
             },
             Apply.Felt f => this with { Felt = (at, f.How) },
             Paused => this with { PausedAt = at },
             Resumed => this with { PausedAt = null, HandsSince = at },
-            Hands h => this with { Pairs = h.Pairs },
+            Hands h => this with { Help = h.Pairs == 2 ? h.Does : null },
             WaveBegun w => this with { Wave = new(at, w.Panels) },
             WaveEnded w => Rinsed(w, at),
             Washed or WentOn => NextStep(at),
@@ -278,14 +325,14 @@ public sealed record ServiceInHand
             AreaRinsedAt = null,
             WashedAt = carried.Length == 0 ? at : WashedAt,
             HandsSince = at,
-            HeatSince = carried.Length == 0 ? null : HeatSince,
+            Heat = carried.Length == 0 && HeatSince is not null ? Heat.Add((at, false)) : Heat,
         };
     }
 
     private ServiceInHand Laid(PanelKey panel, DateTimeOffset at, bool spread) =>
         Stand(
             panel,
-            s => s with { PaintedAt = at, FreshAt = at, IsSpread = spread, IsLeft = false, Pairs = Pairs, Step = Step }
+            s => s with { PaintedAt = at, Turns = null, IsSpread = spread, IsLeft = false, Pairs = Pairs, Step = Step }
         );
 
     private ServiceInHand Stand(PanelKey panel, Func<PanelStand, PanelStand> change) =>

@@ -1,3 +1,6 @@
+using Wendro.Core.Paint;
+using Wendro.Core.Section;
+
 namespace Wendro.Core.Apply;
 
 /// <summary>What happened, in words for people.</summary>
@@ -13,6 +16,8 @@ public static class ServiceWords
             Prepared { What: Preparation.PartSet } => "part set",
             Prepared => "combed through",
             Mixed m => $"bowl of {m.Formula} mixed",
+            BowlGone b => $"bowl of {b.Formula} gone",
+            Added a => $"{a.Panel.Words} painted too",
             Painted p => $"{p.Panel.Words} painted",
             PaintedUpTo p => $"painted up to {p.Panel.Words}",
             AreaLaid => "laid on",
@@ -23,6 +28,10 @@ public static class ServiceWords
             Marked { What: Trouble.TurnedOver } m => $"{m.Panel.Words} turned over",
             Marked m => $"a spot at {m.Panel.Words}",
             Recoated r => $"{r.Panel.Words} painted again",
+            Covered { With: Covering.Open } c => $"{Count(c.Panels)} opened",
+            Covered { With: Covering.Mesh } c => $"mesh over {Count(c.Panels)}",
+            Covered { With: Covering.Film } c => $"film over {Count(c.Panels)}",
+            Covered c => $"foil round {Count(c.Panels)}",
             Heated { On: true } => "heat on",
             Heated => "heat off",
             Looked l => $"level {l.Level.Value:0.0} at {l.Panel.Words}",
@@ -34,6 +43,8 @@ public static class ServiceWords
             },
             Paused => "paused",
             Resumed => "went on",
+            Hands { Pairs: 2, Does: Help.Mixes } => "somebody mixes",
+            Hands { Pairs: 2, Does: Help.Rinses } => "somebody rinses",
             Hands { Pairs: 2 } => "second pair of hands",
             Hands => "one pair of hands",
             WaveBegun w => $"rinsing {w.Panels.Count} panels",
@@ -44,6 +55,9 @@ public static class ServiceWords
             _ => "taken back",
         };
     }
+
+    private static string Count(IReadOnlyList<PanelKey> panels) =>
+        panels.Count == 1 ? panels[0].Words : $"{panels.Count} panels";
 
     /// <summary>What a look told and how much it counted.</summary>
     public static string Of(LookTold told)

@@ -59,8 +59,8 @@ public sealed record StepOfVisit(
 /// </summary>
 /// <param name="Mix">The plan with its bowls.</param>
 /// <param name="Steps">The steps in order.</param>
-/// <param name="Pairs">Pairs of hands that paint.</param>
-public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Steps, int Pairs)
+/// <param name="Help">What a second pair of hands does; null for none.</param>
+public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Steps, Help? Help)
 {
     /// <summary>Minutes in the chair, from the first bowl to the last reading.</summary>
     public double Minutes => Steps.Count == 0 ? 0 : Steps[^1].DoneAt;
@@ -76,9 +76,9 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
 
     /// <summary>Puts a visit on the clock.</summary>
     /// <param name="mix">The plan with its bowls.</param>
-    /// <param name="pairs">Pairs of hands that paint, 1 or 2.</param>
+    /// <param name="help">What a second pair of hands does; null for none.</param>
     /// <param name="atOnce">Whether each step is rinsed in one wave, and not in as many as end soonest.</param>
-    public static VisitOnClock Of(PlannedMix mix, int pairs = 1, bool atOnce = false)
+    public static VisitOnClock Of(PlannedMix mix, Help? help = null, bool atOnce = false)
     {
         ArgumentNullException.ThrowIfNull(mix);
         var toDo = ServiceClock.StepsOf(mix);
@@ -87,16 +87,13 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
         for (var i = 0; i < toDo.Count; i++)
         {
             var beneath = steps.SelectMany(s => s.Panels.Where(p => p.RinsedAt is null).Select(p => (s.Number, p)));
-            var on = beneath.ToDictionary(
-                b => b.p.Panel,
-                b => new PanelStand(Instant(b.p.PaintedAt), FreshAt: Instant(b.p.PaintedAt), Step: b.Number)
-            );
+            var on = beneath.ToDictionary(b => b.p.Panel, b => new PanelStand(Instant(b.p.PaintedAt), Step: b.Number));
             var goesOn =
                 i + 1 < toDo.Count
                 && !toDo[i].Rinse
                 && !toDo[i + 1].Panels.Intersect(toDo[i].Panels.Concat(on.Keys)).Any();
             var laid = mix.Timeline.Steps.Count > i ? mix.Timeline.Steps[i] : default;
-            var (step, rinsed) = Of(mix, ServiceInHand.Before(toDo, i, pairs, on), from, laid, goesOn, atOnce);
+            var (step, rinsed) = Of(mix, ServiceInHand.Before(toDo, i, help, on), from, laid, goesOn, atOnce);
             steps = steps
                 .Select(s => s with { Panels = s.Panels.Select(p => rinsed.GetValueOrDefault(p.Panel) ?? p).ToArray() })
                 .Append(step)
@@ -104,7 +101,7 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
             from = step.DoneAt;
         }
 
-        return new(mix, steps, pairs);
+        return new(mix, steps, help);
     }
 
     /// <summary>Some day: a visit to come has none yet, and only minutes are told.</summary>

@@ -33,11 +33,19 @@ internal sealed record WavesAhead(
     /// <param name="service">The service as it stands.</param>
     /// <param name="clocked">Its panels, painted one after another as soon as hands can.</param>
     /// <param name="free">When hands can go on.</param>
-    public static WavesAhead Of(ServiceInHand service, IReadOnlyList<PanelOnClock> clocked, DateTimeOffset free)
+    /// <param name="beside">Whether somebody else rinses, while painting goes on.</param>
+    public static WavesAhead Of(
+        ServiceInHand service,
+        IReadOnlyList<PanelOnClock> clocked,
+        DateTimeOffset free,
+        bool beside = false
+    )
     {
         var inWave = (service.Wave?.Panels ?? []).ToHashSet();
         var open = clocked
             .Where(p => p.RinsedAt is null && p.Window is not null && !inWave.Contains(p.Panel))
+            // Where somebody else rinses, nothing waits for a wave: when it is painted is as good as known.
+            .Select(p => beside ? p with { IsPainted = true } : p)
             .ToArray();
         if (open.Length == 0)
         {
@@ -57,7 +65,7 @@ internal sealed record WavesAhead(
         found = inTime ? found : Late(groups, free);
         var problem = Problem(groups, free, _ => 0);
         var moved = clocked.ToDictionary(p => p.Panel);
-        foreach (var turn in found.Groups)
+        foreach (var turn in beside ? [] : found.Groups)
         {
             var g = Number(turn.Id);
             foreach (

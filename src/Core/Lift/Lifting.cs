@@ -56,7 +56,7 @@ public sealed class Lifting
         Case = of;
         var figures = of.FiguresOf();
         var (stays, degrees) = LiftTables.Under(of.Covering, of.LowHeat);
-        warmth = Math.Pow(2, (degrees - 25) / 10);
+        warmth = WarmthAt(degrees);
         drying = figures.DryingMinutes * stays;
         Cap = Math.Max(
             0,
@@ -92,8 +92,17 @@ public sealed class Lifting
     /// <summary>Exposure after some minutes, equivalent minutes at 25 °C.</summary>
     public double Exposure(double minutes) => warmth * drying * (1 - Math.Exp(-minutes / drying));
 
+    /// <summary>How much faster it works at some degrees than at 25 °C.</summary>
+    internal static double WarmthAt(double degrees) => Math.Pow(2, (degrees - 25) / 10);
+
     /// <summary>Levels gained after some minutes ≥ 0.</summary>
-    public double Gain(double minutes) => Cap * (1 - Math.Exp(-Exposure(minutes) * rate));
+    public double Gain(double minutes) => GainAt(Exposure(minutes));
+
+    /// <summary>Levels gained by an exposure, equivalent minutes at 25 °C.</summary>
+    internal double GainAt(double exposure) => Cap * (1 - Math.Exp(-exposure * rate));
+
+    /// <summary>The exposure that gains some levels; null where none does.</summary>
+    internal double? ExposureFor(double gain) => gain >= Cap || rate <= 0 ? null : -Math.Log(1 - gain / Cap) / rate;
 
     /// <summary>
     /// Levels gained after some minutes with another coverage 0..1 than the case's: coverage touches the speed only.
@@ -158,14 +167,8 @@ public sealed class Lifting
             return 0;
         }
 
-        if (gain >= Cap || rate <= 0)
-        {
-            return null;
-        }
-
-        var exposure = -Math.Log(1 - gain / Cap) / rate;
-        var share = exposure / (warmth * drying);
-        return share >= 1 ? null : -drying * Math.Log(1 - share);
+        var share = ExposureFor(gain) / (warmth * drying);
+        return share is { } s and < 1 ? -drying * Math.Log(1 - s) : null;
     }
 
     /// <summary>

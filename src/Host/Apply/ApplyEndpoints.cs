@@ -77,7 +77,10 @@ internal static class ApplyEndpoints
                         body.Id,
                         body.Fact,
                         facts =>
-                            [.. Against(body.Fact, facts, at), .. ServiceInHand.Of(steps, facts).Against(body.Fact)],
+                            [
+                                .. Against(body.Fact, facts, before),
+                                .. ServiceInHand.Of(steps, facts).Against(body.Fact),
+                            ],
                         stop
                     );
                     if (told.Clash is { } clash)
@@ -109,13 +112,24 @@ internal static class ApplyEndpoints
 
     /// <summary>Whether hair gets product by it, or is about to.</summary>
     private static bool LaysOn(ServiceFact fact) =>
-        fact is Seated or Painted or PaintedUpTo or AreaLaid or Recoated or Heated { On: true };
+        fact is Seated or Added or Painted or PaintedUpTo or AreaLaid or Recoated or Heated { On: true };
 
     /// <summary>What the plan and the other facts say against it.</summary>
-    private static IEnumerable<Problem> Against(ServiceFact fact, IReadOnlyList<KeptFact> facts, AtWork at)
+    private static IEnumerable<Problem> Against(ServiceFact fact, IReadOnlyList<KeptFact> facts, ServiceAtWork before)
     {
+        var at = before.Work;
         switch (fact)
         {
+            case Added added when !AddedPanels.CanBe(before.Mix.Head, added.Panel):
+                yield return new("fact.panel", "It is no panel that is left natural, or nothing is painted to go by.");
+                break;
+            case TakenBack back
+                when back.Number >= 1
+                    && back.Number <= facts.Count
+                    && facts[back.Number - 1].Fact is Added added
+                    && before.Service.StandOf(added.Panel).PaintedAt is not null:
+                yield return new("fact.number", "It is painted: take that back first.");
+                break;
             case TakenBack back when facts.All(f => f.Number != back.Number):
                 yield return new("fact.number", "There is no such fact.");
                 break;

@@ -24,6 +24,7 @@ namespace Wendro.Host.Apply;
 /// <param name="Reaches">The level it reaches.</param>
 /// <param name="Target">The level that was planned.</param>
 /// <param name="RinsedAt">When it was rinsed.</param>
+/// <param name="Covering">What is over it, or is planned to be.</param>
 internal sealed record ClockPanel(
     PanelKey Panel,
     string State,
@@ -35,7 +36,8 @@ internal sealed record ClockPanel(
     EndsBy? EndsBy,
     double? Reaches,
     double? Target,
-    DateTimeOffset? RinsedAt
+    DateTimeOffset? RinsedAt,
+    Covering Covering
 );
 
 /// <summary>The next panel, as it is painted.</summary>
@@ -60,7 +62,7 @@ internal sealed record NextPanel(
 /// <param name="Number">Which, from 1.</param>
 /// <param name="Formula">Of which formula.</param>
 /// <param name="Ordinal">Which bowl of it, from 1.</param>
-/// <param name="Grams">What goes in, g.</param>
+/// <param name="Grams">What goes in when it is mixed now, g.</param>
 /// <param name="LeftGrams">What its panels still to be painted take, g.</param>
 /// <param name="MixedAt">When it was mixed; null while it was not.</param>
 /// <param name="LivesUntil">When it ends.</param>
@@ -121,6 +123,7 @@ internal sealed record ChairStep(string Words, bool IsNow, bool IsDone);
 /// <param name="NewerRevision">The plan's newest revision where that is another one; null where it is the same.</param>
 /// <param name="Facts">How many facts there are: said with the next one.</param>
 /// <param name="Now">The server's clock.</param>
+/// <param name="Help">What a second pair of hands does; null where there is none.</param>
 /// <param name="GoesOn">Whether the next step begins over what still works.</param>
 /// <param name="ClockWasSetBack">Whether the server's clock shows less than when the last fact was kept.</param>
 internal sealed record ApplyView(
@@ -143,7 +146,7 @@ internal sealed record ApplyView(
     double SecondsEach,
     double PlannedSecondsEach,
     double AheadMinutes,
-    int Pairs,
+    Help? Help,
     IReadOnlyList<WaveToCome> Waves,
     WaveInHand? Wave,
     DateTimeOffset? WaveEndsAt,
@@ -213,14 +216,15 @@ internal sealed record ApplyView(
                         on?.Window?.By,
                         on?.Window?.Reaches,
                         on?.Window?.Target,
-                        stand.RinsedAt
+                        stand.RinsedAt,
+                        stand.Covering ?? clock.CoveringOf(p)
                     );
                 })
                 .ToArray(),
             waiting.Length == 0 ? 0 : waiting.Average(clock.SecondsOf),
             waiting.Length == 0 ? 0 : waiting.Average(clock.SecondsOf) / clock.Pace * service.Pairs,
             clock.AheadMinutes,
-            service.Pairs,
+            service.Help,
             clock.Waves,
             service.Wave,
             clock.WaveEndsAt,
@@ -230,7 +234,7 @@ internal sealed record ApplyView(
             clock.DoneAt,
             service.SeatedAt is null ? [] : ServiceDues.Of(clock),
             at.Mix.Bowls.Where(b => b.Batch.Panels.Any(p => onClock.ContainsKey(p)) || b.Batch.Panels.Count == 0)
-                .Select(b => Bowl(b, clock, at))
+                .Select(b => Bowl(b, clock))
                 .ToArray(),
             clock.Told.Select(LookOf).ToArray(),
             service.Felt?.How,
@@ -307,17 +311,16 @@ internal sealed record ApplyView(
             _ => value.ToString().ToLowerInvariant(),
         };
 
-    private static ChairBowl Bowl(PlannedBowl b, ServiceClock clock, ServiceAtWork at)
+    private static ChairBowl Bowl(PlannedBowl b, ServiceClock clock)
     {
         var waiting = clock.OnClock.Where(p => !p.IsPainted && clock.BowlOf(p.Panel)?.Number == b.Number).ToArray();
         var mixed = clock.MixedAt(b);
-        var keys = waiting.Select(p => p.Panel).ToHashSet();
         return new(
             b.Number,
             b.Batch.Formula,
             b.Batch.Ordinal,
-            b.Batch.Grams,
-            at.Mix.Takes.Where(t => t.Formula == b.Batch.Formula && keys.Contains(t.Panel)).Sum(t => t.Grams),
+            clock.ToMixGrams(b),
+            clock.LeftGrams(b),
             mixed,
             mixed?.AddMinutes(b.Batch.LivesUntil - b.Batch.ReadyAt),
             waiting.Length == 0 ? null : waiting[0].BegunAt

@@ -23,7 +23,7 @@ internal sealed record ServiceAtWork(
 }
 
 /// <summary>Brings the pinned plan and what happened at the chair together.</summary>
-internal sealed class ServicesAtWork(Services services, MixesAtWork mixes, PlansAtWork plans)
+internal sealed class ServicesAtWork(Services services, MixesAtWork mixes, PlansAtWork plans, Heads heads)
 {
     /// <summary>The service of a visit as it stands.</summary>
     public async Task<ServiceAtWork> OfAsync(AtWork at, CancellationToken stop)
@@ -34,7 +34,14 @@ internal sealed class ServicesAtWork(Services services, MixesAtWork mixes, Plans
             revision == at.Stored.History.Revision
                 ? at.Head
                 : await plans.AtRevisionAsync(at, revision, stop) ?? at.Head;
+        var facts = stored?.Facts ?? [];
+        if (ServiceInHand.AddedBy(facts) is { Count: > 0 } added)
+        {
+            // They belong to this service, not to the plan: that stays as it was agreed.
+            head = heads.Make(at.Visit.Hair, AddedPanels.Into(head, added, heads.CuttingFor(at.Visit.Hair)), head);
+        }
+
         var mix = (await mixes.OfAsync(at with { Head = head }, stop)).Mix;
-        return new(at, mix, stored, ServiceInHand.Of(ServiceClock.StepsOf(mix), stored?.Facts ?? []), revision);
+        return new(at, mix, stored, ServiceInHand.Of(ServiceClock.StepsOf(mix), facts), revision);
     }
 }

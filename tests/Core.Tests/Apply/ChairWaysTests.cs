@@ -100,7 +100,7 @@ public sealed class ChairWaysTests
     [Fact]
     public void Two_pairs_of_hands_are_done_sooner()
     {
-        var (one, two) = (VisitOnClock.Of(Quick.Value), VisitOnClock.Of(Quick.Value, pairs: 2));
+        var (one, two) = (VisitOnClock.Of(Quick.Value), VisitOnClock.Of(Quick.Value, Help.Paints));
         Assert.True(two.Steps[0].Panels.Max(p => p.PaintedAt) < 0.6 * one.Steps[0].Panels.Max(p => p.PaintedAt) + 5);
     }
 

@@ -32,7 +32,8 @@ public sealed class PlanSizesTests
                         p =>
                             Assert.InRange(
                                 p.BrightestLevel(head.Hair, Moment.Rinsed),
-                                p.MeanLevel(head.Hair, Moment.Rinsed) - 1e-9,
+                                // Ends that less than half the hair reaches count in the mean only.
+                                p.MeanLevel(head.Hair, Moment.Rinsed) - 0.02,
                                 10
                             )
                     );

@@ -1267,8 +1267,7 @@ export interface components {
             plannedSecondsEach: number;
             /** Format: double */
             aheadMinutes: number;
-            /** Format: int32 */
-            pairs: number;
+            help: null | components["schemas"]["Help"];
             waves: components["schemas"]["WaveToCome"][];
             wave: null | components["schemas"]["WaveInHand"];
             /** Format: date-time */
@@ -1588,6 +1587,7 @@ export interface components {
             target: null | number;
             /** Format: date-time */
             rinsedAt: null | string;
+            covering: components["schemas"]["Covering"];
         };
         CoarserCutView: {
             label: components["schemas"]["Sentence"];
@@ -1683,10 +1683,7 @@ export interface components {
             };
             patches?: null | components["schemas"]["PatchTest"][];
         };
-        /**
-         * @default open
-         * @enum {unknown}
-         */
+        /** @enum {unknown} */
         Covering: "open" | "mesh" | "film" | "foil";
         /**
          * @default straight
@@ -1988,6 +1985,11 @@ export interface components {
             rightGrams: number;
             edit: null | components["schemas"]["PlanEdit"];
         };
+        /**
+         * @default paints
+         * @enum {unknown}
+         */
+        Help: "paints" | "mixes" | "rinses";
         HouseRules: {
             /** Format: double */
             thicknessMm: number;
@@ -3412,10 +3414,28 @@ export interface components {
             value: null | number;
             unit: null | string;
         };
-        ServiceFact: components["schemas"]["ServiceFactSeated"] | components["schemas"]["ServiceFactPrepared"] | components["schemas"]["ServiceFactMixed"] | components["schemas"]["ServiceFactPainted"] | components["schemas"]["ServiceFactPaintedUpTo"] | components["schemas"]["ServiceFactAreaLaid"] | components["schemas"]["ServiceFactPutOff"] | components["schemas"]["ServiceFactLeftNatural"] | components["schemas"]["ServiceFactMarked"] | components["schemas"]["ServiceFactRecoated"] | components["schemas"]["ServiceFactHeated"] | components["schemas"]["ServiceFactLooked"] | components["schemas"]["ServiceFactFelt"] | components["schemas"]["ServiceFactPaused"] | components["schemas"]["ServiceFactResumed"] | components["schemas"]["ServiceFactHands"] | components["schemas"]["ServiceFactWaveBegun"] | components["schemas"]["ServiceFactWaveEnded"] | components["schemas"]["ServiceFactWashed"] | components["schemas"]["ServiceFactWentOn"] | components["schemas"]["ServiceFactPlanTaken"] | components["schemas"]["ServiceFactTakenBack"];
+        ServiceFact: components["schemas"]["ServiceFactSeated"] | components["schemas"]["ServiceFactPrepared"] | components["schemas"]["ServiceFactMixed"] | components["schemas"]["ServiceFactBowlGone"] | components["schemas"]["ServiceFactAdded"] | components["schemas"]["ServiceFactPainted"] | components["schemas"]["ServiceFactPaintedUpTo"] | components["schemas"]["ServiceFactAreaLaid"] | components["schemas"]["ServiceFactPutOff"] | components["schemas"]["ServiceFactLeftNatural"] | components["schemas"]["ServiceFactMarked"] | components["schemas"]["ServiceFactRecoated"] | components["schemas"]["ServiceFactCovered"] | components["schemas"]["ServiceFactHeated"] | components["schemas"]["ServiceFactLooked"] | components["schemas"]["ServiceFactFelt"] | components["schemas"]["ServiceFactPaused"] | components["schemas"]["ServiceFactResumed"] | components["schemas"]["ServiceFactHands"] | components["schemas"]["ServiceFactWaveBegun"] | components["schemas"]["ServiceFactWaveEnded"] | components["schemas"]["ServiceFactWashed"] | components["schemas"]["ServiceFactWentOn"] | components["schemas"]["ServiceFactPlanTaken"] | components["schemas"]["ServiceFactTakenBack"];
+        ServiceFactAdded: {
+            /** @enum {string} */
+            kind?: "added";
+            panel: components["schemas"]["PanelKey"];
+        };
         ServiceFactAreaLaid: {
             /** @enum {string} */
             kind?: "laid";
+        };
+        ServiceFactBowlGone: {
+            /** @enum {string} */
+            kind?: "bowlGone";
+            formula: components["schemas"]["FormulaId"];
+            /** Format: int32 */
+            ordinal: number;
+        };
+        ServiceFactCovered: {
+            /** @enum {string} */
+            kind?: "covered";
+            panels: components["schemas"]["PanelKey"][];
+            with: components["schemas"]["Covering"];
         };
         ServiceFactFelt: {
             /** @enum {string} */
@@ -3427,6 +3447,7 @@ export interface components {
             kind?: "hands";
             /** Format: int32 */
             pairs: number;
+            does?: components["schemas"]["Help"];
         };
         ServiceFactHeated: {
             /** @enum {string} */

@@ -6,7 +6,7 @@ import { HeadView } from "../../views/HeadView";
 import { said, useUnits } from "../../views/units";
 import { useVisit } from "../../visit/useVisit";
 import css from "./Apply.module.css";
-import { actOf } from "./act";
+import { actOf, ownWave } from "./act";
 import { BigStrip } from "./BigStrip";
 import { angleOf, clock, span } from "./times";
 import type { ApplyView, Chair, ServiceFact } from "./useApply";
@@ -28,7 +28,8 @@ const twice = 1000;
 
 /** What comes next, one target the size of a hand, and what may be said of it. */
 export function AtWork({ service, chair, now, mirrored, due }: Props) {
-  const { next, wave } = service;
+  const { next } = service;
+  const wave = ownWave(service);
   const target = useRef<HTMLButtonElement>(null);
   const pressed = useRef(Number.NEGATIVE_INFINITY);
   const [asking, setAsking] = useState(false);
@@ -129,7 +130,8 @@ export function AtWork({ service, chair, now, mirrored, due }: Props) {
 
 function Line({ service }: { service: ApplyView }) {
   const units = useUnits();
-  const { next, wave } = service;
+  const { next } = service;
+  const wave = ownWave(service);
   if (wave) {
     const places = new Set(wave.panels.map((p) => p.split("/")[0]));
     return (
@@ -147,8 +149,9 @@ function LitHead({ service, mirrored }: { service: ApplyView; mirrored: boolean 
   const { visit, work, colours, hairKey, wear } = useVisit();
   const { plan, setMoment } = work;
   useEffect(() => setMoment("before"), [setMoment]);
-  const key = service.wave ? undefined : service.next?.panel.key;
-  const keys = service.wave?.panels;
+  const wave = ownWave(service);
+  const key = wave ? undefined : service.next?.panel.key;
+  const keys = wave?.panels;
   const lit = useMemo(() => {
     const those = new Set(keys ?? (key ? [key] : []));
     return new Set(plan.panels.flatMap((p, i) => (those.has(p.key) ? [i] : [])));
@@ -189,7 +192,8 @@ function Beside({
   /** Whether burning is said here: on a tablet it never goes into a tab. */
   burns: boolean;
 }) {
-  const { next, wave, lastFact } = service;
+  const { next, lastFact } = service;
+  const wave = ownWave(service);
   const panel = next?.panel.key;
   const painted = service.panels.filter((p) => p.state === "on").map((p) => p.panel);
   const last = painted.length > 0 ? painted[painted.length - 1] : undefined;

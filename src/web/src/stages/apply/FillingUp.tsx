@@ -1,4 +1,4 @@
-import { Button } from "antd";
+import { Button, Dropdown } from "antd";
 import { useState } from "react";
 import parts from "../../style/parts.module.css";
 import { tokens } from "../../style/tokens";
@@ -34,6 +34,7 @@ export function FillingUp({ service, now, tell, mirrored, onMirrored }: Props) {
   const states = new Map(service.panels.map((p) => [p.panel as string, p]));
   const waits = service.waiting.length;
   const stand = picked ? states.get(picked) : undefined;
+  const canAdd = picked && !stand && service.seatedAt && !service.isDone;
   const words = plan.panels.find((p) => p.key === picked)?.words;
   const say = (fact: ServiceFact) => {
     setPicked(undefined);
@@ -75,13 +76,26 @@ export function FillingUp({ service, now, tell, mirrored, onMirrored }: Props) {
               role="button"
               tabIndex={-1}
               aria-label={`${p.words}: ${state ?? "not painted"}`}
-              onClick={() => setPicked(state ? p.key : undefined)}
+              onClick={() => setPicked(p.key)}
             />
           );
         })}
         <path d={pathOf(plan.partLine)} fill="none" stroke={tokens.ink} strokeWidth="0.3" />
       </svg>
-      {stand && picked ? (
+      {canAdd ? (
+        <div className={css.picked} role="group" aria-label={words} data-own-keys>
+          <b>{words}</b>
+          <p className={parts.soft}>The plan leaves it natural.</p>
+          <div className={parts.row}>
+            <Button onClick={() => say({ kind: "added", panel: picked })}>
+              Paint it too, as the one beside it
+            </Button>
+            <Button type="text" onClick={() => setPicked(undefined)}>
+              Close
+            </Button>
+          </div>
+        </div>
+      ) : stand && picked ? (
         <div className={css.picked} role="group" aria-label={words} data-own-keys>
           <b>{words}</b>
           <div className={parts.row}>
@@ -105,6 +119,7 @@ export function FillingUp({ service, now, tell, mirrored, onMirrored }: Props) {
                 <Button onClick={() => say({ kind: "marked", panel: picked, what: "spot", note: null })}>
                   A spot here
                 </Button>
+                <Cover service={service} panel={picked} say={say} />
               </>
             )}
             <Button type="text" onClick={() => setPicked(undefined)}>
@@ -125,7 +140,7 @@ export function FillingUp({ service, now, tell, mirrored, onMirrored }: Props) {
             <dt>Hand</dt>
             <dd>
               {Math.round(service.secondsEach)} s a panel
-              {Math.abs(service.secondsEach - service.plannedSecondsEach) < 3 && service.pairs === 1
+              {Math.abs(service.secondsEach - service.plannedSecondsEach) < 3 && service.help !== "paints"
                 ? " · as planned"
                 : ""}
             </dd>
@@ -137,6 +152,15 @@ export function FillingUp({ service, now, tell, mirrored, onMirrored }: Props) {
               <div key={b.number}>
                 <dt>Bowl {b.number}</dt>
                 <dd>
+                  {b.mixedAt && b.leftGrams > 0 && (
+                    <Button
+                      type="text"
+                      aria-label={`Bowl ${b.number} is gone`}
+                      onClick={() => say({ kind: "bowlGone", formula: b.formula, ordinal: b.ordinal })}
+                    >
+                      Gone
+                    </Button>
+                  )}
                   {b.livesUntil
                     ? `${
                         Date.parse(b.livesUntil) <= now
@@ -144,7 +168,7 @@ export function FillingUp({ service, now, tell, mirrored, onMirrored }: Props) {
                           : `${minutes(now, Date.parse(b.livesUntil))} min`
                       } · ${quantity(b.leftGrams, "g", units, 0)} to paint`
                     : b.neededAt
-                      ? `mix by ${clock(b.neededAt)}`
+                      ? `mix ${quantity(b.grams, "g", units, 0)} by ${clock(b.neededAt)}`
                       : ""}
                 </dd>
               </div>
@@ -162,14 +186,75 @@ export function FillingUp({ service, now, tell, mirrored, onMirrored }: Props) {
           As in the mirror
         </Button>
         {service.seatedAt && (
-          <Button
-            aria-pressed={service.pairs === 2}
-            onClick={() => void tell({ kind: "hands", pairs: service.pairs === 2 ? 1 : 2 })}
+          <Dropdown
+            trigger={["click"]}
+            menu={{
+              items: helps.map(([does, label]) => ({ key: does, label })),
+              onClick: ({ key }) =>
+                void tell(
+                  key === "none"
+                    ? { kind: "hands", pairs: 1, does: "paints" }
+                    : { kind: "hands", pairs: 2, does: key as Help },
+                ),
+            }}
           >
-            Second pair of hands
-          </Button>
+            <Button aria-pressed={service.help != null}>
+              {service.help ? `Second pair of hands ${service.help}` : "Second pair of hands"}
+            </Button>
+          </Dropdown>
         )}
       </div>
     </>
+  );
+}
+
+type Help = NonNullable<ApplyView["help"]>;
+
+const helps: [Help | "none", string][] = [
+  ["paints", "paints a side"],
+  ["mixes", "mixes"],
+  ["rinses", "rinses while you paint"],
+  ["none", "none any more"],
+];
+
+type Covering = ApplyView["panels"][number]["covering"];
+
+const covers: [Covering, string][] = [
+  ["film", "Film over"],
+  ["mesh", "Mesh over"],
+  ["foil", "Foil round"],
+  ["open", "Uncover"],
+];
+
+/** What is over a panel, or over all of its zone that works, changed while it works. */
+function Cover({ service, panel, say }: { service: ApplyView; panel: string; say(fact: ServiceFact): void }) {
+  const zone = panel.split("/")[0];
+  const now = service.panels.find((p) => p.panel === panel)?.covering;
+  const those = service.panels
+    .filter((p) => p.state === "on" && p.panel.split("/")[0] === zone)
+    .map((p) => p.panel);
+  const items = covers
+    .filter(([covering]) => covering !== now)
+    .flatMap(([covering, words]) => [
+      { key: `${covering} one`, label: `${words} this one` },
+      { key: `${covering} zone`, label: `${words} all ${those.length} on here` },
+    ]);
+  return (
+    <Dropdown
+      trigger={["click"]}
+      menu={{
+        items,
+        onClick: ({ key }) => {
+          const [covering, how] = key.split(" ");
+          say({
+            kind: "covered",
+            panels: how === "zone" ? those : [panel],
+            with: covering as Covering,
+          });
+        },
+      }}
+    >
+      <Button>Cover… ▾</Button>
+    </Dropdown>
   );
 }

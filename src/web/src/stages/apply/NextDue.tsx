@@ -1,6 +1,7 @@
 import { Button } from "antd";
 import { said, useUnits } from "../../views/units";
 import css from "./Apply.module.css";
+import { ownWave } from "./act";
 import { LookSheet } from "./LookSheet";
 import { clock, span } from "./times";
 import type { ApplyView, Due, ServiceFact } from "./useApply";
@@ -44,6 +45,9 @@ export function NextDue({ service, now, looking, onLooking, tell, large }: Props
         }}
       />
     );
+  }
+  if (service.wave && !ownWave(service)) {
+    return <Beside service={service} now={now} tell={tell} large={large} />;
   }
   const [first] = service.due;
   if (!first) {
@@ -96,6 +100,24 @@ export function NextDue({ service, now, looking, onLooking, tell, large }: Props
           ))}
         </ul>
       )}
+    </div>
+  );
+}
+
+/** A wave that somebody else rinses while painting goes on. */
+function Beside({ service, now, tell, large }: Pick<Props, "service" | "now" | "tell" | "large">) {
+  const ends = service.waveEndsAt ? Date.parse(service.waveEndsAt) : now;
+  return (
+    <div className={large ? css.due : `${css.due} ${css.flat}`}>
+      <h3>
+        <span aria-hidden="true">{marks.wave}</span> {service.wave?.panels.length} panels are rinsed, over in
+      </h3>
+      <p className={css.count} role="timer" aria-label="The wave is over in">
+        {span(ends - now)}
+      </p>
+      <Button block className={css.big} onClick={() => void tell({ kind: "waveEnded", not: null })}>
+        Wave rinsed
+      </Button>
     </div>
   );
 }

@@ -73,3 +73,11 @@ test("what is not rinsed before the next step goes on beneath it", () => {
     fact: { kind: "wentOn" },
   });
 });
+
+test("where somebody else rinses, painting goes on through the wave; where nothing waits, the wave is in hand", () => {
+  const wave = { begunAt: "2031-05-06T10:40:00Z", panels: ["nape/0/0"] };
+  expect(at({ wave })?.fact.kind).toBe("waveEnded");
+  expect(at({ wave, help: "mixes" })?.fact.kind).toBe("waveEnded");
+  expect(at({ wave, help: "rinses" })?.fact.kind).toBe("painted");
+  expect(at({ wave, help: "rinses", next: null })?.fact.kind).toBe("waveEnded");
+});

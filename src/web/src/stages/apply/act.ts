@@ -8,9 +8,15 @@ export interface Act {
   fact: ServiceFact;
 }
 
+/** The wave the artist's own hands are at: none where somebody else rinses and something waits to be painted. */
+export function ownWave(service: ApplyView): ApplyView["wave"] {
+  return service.help === "rinses" && service.next && service.comfort !== "burning" ? null : service.wave;
+}
+
 /** What the one target does now. */
 export function actOf(service: ApplyView): Act | undefined {
-  const { next, wave } = service;
+  const { next } = service;
+  const wave = ownWave(service);
   const burning = service.comfort === "burning";
   if (wave) {
     return { title: "Rinsing", label: "Wave rinsed", fact: { kind: "waveEnded", not: null } };
