@@ -89,7 +89,7 @@ public sealed class ApplyTests(App app) : IClassFixture<App>
         app.Browser.Navigate().GoToUrl(app.Address);
         foreach (var who in new[] { Client, Other })
         {
-            app.Find($"{who} in the chair", By.XPath($"//*[contains(., '{who}')][contains(., 'in the chair')]"));
+            app.Find($"{who} in the chair", By.XPath($"//li[contains(., '{who}')][contains(., 'In the chair')]"));
         }
 
         app.Visit(Client, "apply");

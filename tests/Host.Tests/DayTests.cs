@@ -29,6 +29,23 @@ public sealed class DayTests : IDisposable
         Assert.Single((await http.ReadAsync("/api/clients")).AsArray());
     }
 
+    [Fact]
+    public async Task Who_sits_in_the_chair_past_midnight_stays_on_the_day()
+    {
+        server.Clock.Advance(TimeSpan.FromHours(14));
+        await http.NewVisitAsync("Only booked");
+        var visit = await http.NewVisitAsync("In the chair");
+        var (status, body) = await http.PostAsync(
+            $"/api/visits/{visit}/apply/facts",
+            $$$"""{"after":0,"id":"{{{Guid.NewGuid()}}}","fact":{"kind":"seated"}}"""
+        );
+        Assert.True(status == 200, body?.ToJsonString());
+        server.Clock.Advance(TimeSpan.FromMinutes(45));
+        Assert.Equal(visit, (string)(await http.ReadAsync("/api/day")).AsArray().Single()!["visitId"]!);
+        server.Clock.Advance(TimeSpan.FromHours(9));
+        Assert.Empty((await http.ReadAsync("/api/day")).AsArray());
+    }
+
     [Theory]
     [InlineData("""{"name":""}""", "name")]
     [InlineData("""{"name":"   "}""", "name")]

@@ -60,6 +60,9 @@ internal sealed record Made(Guid ClientId, Guid VisitId);
 /// <summary>The day's list, clients and visits.</summary>
 internal static class DayEndpoints
 {
+    /// <summary>A service that something happened in so lately is still going on. Model assumption.</summary>
+    private static readonly TimeSpan StillInChair = TimeSpan.FromHours(8);
+
     public static void MapDay(this IEndpointRouteBuilder app)
     {
         var api = app.MapGroup("/api").WithTags("Day");
@@ -71,14 +74,20 @@ internal static class DayEndpoints
 
         api.MapGet(
                 "/day",
-                async (Visits visits, TimeProvider clock, CancellationToken stop) =>
+                async (Visits visits, Services services, TimeProvider clock, CancellationToken stop) =>
                 {
                     var now = clock.GetLocalNow();
                     var from = new DateTimeOffset(now.Date, now.Offset);
                     var list = new List<DayVisit>();
-                    foreach (var visit in await visits.BetweenAsync(from, from.AddDays(1), stop))
+                    // Whoever still sits in the chair past midnight stays on the day.
+                    foreach (var visit in await visits.BetweenAsync(from - StillInChair, from.AddDays(1), stop))
                     {
-                        if (await visits.PlanAsync(visit.Id, stop) is { } stored)
+                        if (
+                            (
+                                visit.StartsAt >= from
+                                || (await services.OfAsync(visit.Id, stop))?.Facts[^1].At > now - StillInChair
+                            ) && await visits.PlanAsync(visit.Id, stop) is { } stored
+                        )
                         {
                             var painted = stored
                                 .Plan.Zones.Values.Where(z => z.Excluded is null)
