@@ -84,6 +84,13 @@ public sealed class ApplyTests(App app) : IClassFixture<App>
         app.Click("film", By.XPath("//li[@role='menuitem'][normalize-space(.)='Film over this one']"));
         app.Find("it is told", By.CssSelector("button[aria-label='Undo: film over lower back, row 1, panel 2']"));
 
+        // What is on is rinsed before the rest is painted: the first wave.
+        Pass(30);
+        Press("Begin the rinse");
+        Pass(7);
+        Press("Wave rinsed");
+        app.Until("painting goes on", _ => Title().StartsWith("Nape", StringComparison.Ordinal) ? "yes" : null);
+
         // A second client is seated at the other chair: the day tells both, each with its own.
         SeatAnother();
         app.Browser.Navigate().GoToUrl(app.Address);

@@ -1,4 +1,5 @@
 using Wendro.Core.Chair;
+using Wendro.Core.Head;
 using Wendro.Core.Mix;
 using Wendro.Core.Plans;
 using Wendro.Core.Section;
@@ -53,6 +54,13 @@ public sealed record StepOfVisit(
     bool IsProven
 );
 
+/// <summary>A bowl of a visit to come, minutes.</summary>
+/// <param name="MixAt">When mixing begins.</param>
+/// <param name="ReadyAt">When it is mixed.</param>
+/// <param name="PaintedUntil">When its last panel is painted.</param>
+/// <param name="LivesUntil">When it must not be painted from any more.</param>
+public readonly record struct BowlOnClock(double MixAt, double ReadyAt, double PaintedUntil, double LivesUntil);
+
 /// <summary>
 /// A whole visit on one time axis before it begins: bowls mixed, panels painted, waves, washing, step by step. What the
 /// service will be held against.
@@ -73,6 +81,38 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
 
     /// <summary>Whether no other waves of the same painting end sooner.</summary>
     public bool IsProven => Steps.All(s => s.IsProven);
+
+    /// <summary>A bowl as the whole visit has it: waves come between its panels and those before.</summary>
+    /// <param name="bowl">One of the mix's bowls.</param>
+    public BowlOnClock On(PlannedBowl bowl)
+    {
+        ArgumentNullException.ThrowIfNull(bowl);
+        var batch = bowl.Batch;
+        var step = Mix.Head.Plan.StepOf(batch.Formula);
+        var keys = batch.Panels.ToHashSet();
+        var own = Steps.Where(s => s.Number == step).SelectMany(s => s.Panels).Where(p => keys.Contains(p.Panel));
+        if (own.ToArray() is not { Length: > 0 } panels)
+        {
+            return new(batch.MixAt, batch.ReadyAt, batch.PaintedUntil, batch.LivesUntil);
+        }
+
+        var ready = panels.Min(p => p.BegunAt);
+        return new(
+            ready - (batch.ReadyAt - batch.MixAt),
+            ready,
+            panels.Max(p => p.PaintedAt),
+            ready + (batch.LivesUntil - batch.ReadyAt)
+        );
+    }
+
+    /// <summary>When a zone's first panel is begun, minutes; null where nothing is painted there.</summary>
+    public double? BegunAt(Zone zone) => In(zone).Select(p => (double?)p.BegunAt).FirstOrDefault();
+
+    /// <summary>When its last panel is painted in the step that paints it first, minutes.</summary>
+    public double? PaintedBy(Zone zone) => In(zone).Select(p => (double?)p.PaintedAt).LastOrDefault();
+
+    private IEnumerable<PanelAhead> In(Zone zone) =>
+        Steps.Select(s => s.Panels.Where(p => p.Panel.Zone == zone).ToArray()).FirstOrDefault(p => p.Length > 0) ?? [];
 
     /// <summary>Puts a visit on the clock.</summary>
     /// <param name="mix">The plan with its bowls.</param>

@@ -1,3 +1,4 @@
+using Wendro.Core.Apply;
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
 using Wendro.Core.Plans;
@@ -34,11 +35,14 @@ internal sealed record DayVisit(
 );
 
 /// <summary>A plan at a glance: what is still missing, in words.</summary>
+/// <param name="Minutes">Mixing and painting, minutes.</param>
+/// <param name="ChairMinutes">In the chair, from the first bowl to the last reading, minutes.</param>
 internal sealed record Glance(
     int Panels,
     int Painted,
     IReadOnlyList<string> Missing,
     double Minutes,
+    double ChairMinutes,
     IReadOnlyList<Stage> Done,
     AtChair? Chair
 );
@@ -251,6 +255,7 @@ internal static class DayEndpoints
             painted,
             missing,
             mix.Mix.Timeline.Minutes,
+            VisitOnClock.Of(mix.Mix).Minutes,
             done,
             AtChair.Of(chair, now)
         );

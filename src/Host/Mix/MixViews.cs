@@ -1,3 +1,4 @@
+using Wendro.Core.Apply;
 using Wendro.Core.Blend;
 using Wendro.Core.Lift;
 using Wendro.Core.Mix;
@@ -125,9 +126,9 @@ internal sealed record BowlView(
     BegunView? Begun
 )
 {
-    public static BowlView Of(PlannedBowl bowl, PlannedMix mix, IReadOnlyList<StoredBowl> stored)
+    public static BowlView Of(PlannedBowl bowl, VisitOnClock visit, IReadOnlyList<StoredBowl> stored)
     {
-        var b = bowl.Batch;
+        var (b, clock, mix) = (bowl.Batch, visit.On(bowl), visit.Mix);
         var row = stored.FirstOrDefault(s => s.Formula == b.Formula && s.Ordinal == b.Ordinal);
         var hand = row?.InHand;
         var steps = (hand ?? BowlInHand.Of(bowl.Recipe, [])).Steps;
@@ -139,10 +140,10 @@ internal sealed record BowlView(
             b.ExtraGrams,
             b.TakenGrams,
             steps.Sum(s => s.TargetGrams),
-            b.MixAt,
-            b.ReadyAt,
-            b.PaintedUntil,
-            b.LivesUntil,
+            clock.MixAt,
+            clock.ReadyAt,
+            clock.PaintedUntil,
+            clock.LivesUntil,
             b.Outlived,
             b.Panels,
             steps
@@ -279,6 +280,8 @@ internal sealed record Offers(
 /// <param name="Forecast">Where a bowl came out otherwise: what that does; null where none did.</param>
 /// <param name="Offers">What the shelf has to mix with.</param>
 /// <param name="Steps">The steps of the visit on the clock; one for most visits.</param>
+/// <param name="Waves">When what is rinsed.</param>
+/// <param name="ChairMinutes">Minutes in the chair, from the first bowl to the last reading.</param>
 internal sealed record MixView(
     string Client,
     DateTimeOffset StartsAt,
@@ -296,13 +299,16 @@ internal sealed record MixView(
     WeighedForecast? Forecast,
     Offers Offers,
     Settling Settling,
-    IReadOnlyList<VisitStepView> Steps
+    IReadOnlyList<VisitStepView> Steps,
+    IReadOnlyList<WaveOnClock> Waves,
+    double ChairMinutes
 )
 {
     /// <summary>What is told of a mix.</summary>
     public static MixView Of(MixAtWork at, Heads heads)
     {
         var mix = at.Mix;
+        var visit = VisitOnClock.Of(mix);
         var formulas = mix.Formulas();
         var findings = mix.AllFindings();
         return new(
@@ -314,7 +320,7 @@ internal sealed record MixView(
             mix.Grams,
             Amounts.Usual(mix.Head.Panels),
             formulas.Any(f => f.Cost is not null) ? formulas.Sum(f => f.Cost ?? 0) : null,
-            mix.Bowls.Select(b => BowlView.Of(b, mix, at.Bowls)).ToArray(),
+            mix.Bowls.Select(b => BowlView.Of(b, visit, at.Bowls)).ToArray(),
             mix.Left.Select(b => $"{b.Meant.Id}, bowl {b.Ordinal}: {b.InHand.PouredGrams:0.#} g").ToArray(),
             findings.OrderBy(f => mix.Head.IsSetAside(f)).Select(f => MixFindingView.Of(f, mix)).ToArray(),
             PlanCautions.Of(mix.Head),
@@ -322,7 +328,9 @@ internal sealed record MixView(
             findings.Any(f => f.Kind == MixFault.UnevenRecipe) ? Weighed(at, heads) : null,
             Offers.Of(mix.Shelf),
             Settling.Usual,
-            VisitStepView.Of(mix)
+            VisitStepView.Of(visit),
+            visit.Waves.Select(w => new WaveOnClock(w.StartsAt, w.EndsAt, w.Panels.Count)).ToArray(),
+            visit.Minutes
         );
     }
 

@@ -1,3 +1,4 @@
+using Wendro.Core.Apply;
 using Wendro.Core.Plans;
 
 namespace Wendro.Host.Mix;
@@ -26,25 +27,36 @@ internal sealed record VisitStepView(
     bool Rinse
 )
 {
-    public static IReadOnlyList<VisitStepView> Of(PlannedMix mix)
+    public static IReadOnlyList<VisitStepView> Of(VisitOnClock visit)
     {
+        var mix = visit.Mix;
         var plan = mix.Head.Plan;
         var steps = plan.StepsOf();
         return mix
-            .Timeline.Steps.Select(t => new VisitStepView(
-                t.Number,
-                steps[t.Number].Kind,
-                steps[t.Number].Words,
-                steps[t.Number].Formula?.ToString(),
-                mix.AreaTakes.Where(a => a.Step == t.Number).Sum(a => a.Grams)
-                    + mix.Takes.Where(p => steps[t.Number].IsPainted && plan.StepOf(p.Formula) == t.Number)
-                        .Sum(p => p.Grams),
-                t.From,
-                t.LaidAt,
-                t.DoneAt,
-                t.NextAt,
-                steps[t.Number].Rinse
-            ))
+            .Timeline.Steps.Zip(
+                visit.Steps,
+                (t, on) =>
+                    new VisitStepView(
+                        t.Number,
+                        steps[t.Number].Kind,
+                        steps[t.Number].Words,
+                        steps[t.Number].Formula?.ToString(),
+                        mix.AreaTakes.Where(a => a.Step == t.Number).Sum(a => a.Grams)
+                            + mix.Takes.Where(p => steps[t.Number].IsPainted && plan.StepOf(p.Formula) == t.Number)
+                                .Sum(p => p.Grams),
+                        on.From,
+                        on.Panels.Count > 0 ? on.Panels.Max(p => p.PaintedAt) : on.From + t.LaidAt - t.From,
+                        on.Waves.Count > 0 ? on.Waves[^1].EndsAt : on.From + t.DoneAt - t.From,
+                        on.DoneAt,
+                        steps[t.Number].Rinse
+                    )
+            )
             .ToArray();
     }
 }
+
+/// <summary>A rinse wave on the clock, minutes into the work.</summary>
+/// <param name="FromMinute">When it begins.</param>
+/// <param name="ToMinute">When its last panel is rinsed.</param>
+/// <param name="Panels">How many panels.</param>
+internal sealed record WaveOnClock(double FromMinute, double ToMinute, int Panels);

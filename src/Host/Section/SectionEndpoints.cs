@@ -1,3 +1,4 @@
+using Wendro.Core.Apply;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
 using Wendro.Core.Patterns;
@@ -201,7 +202,8 @@ internal static class SectionEndpoints
 
     private static SectionView Of(MixAtWork at)
     {
-        var (head, plan, timeline) = (at.Work.Head, at.Work.Stored.Plan, at.Mix.Timeline);
+        var (head, plan) = (at.Work.Head, at.Work.Stored.Plan);
+        var visit = VisitOnClock.Of(at.Mix);
         var minutes = new List<ZoneWork>();
         var clock = 0.0;
         foreach (var zone in plan.Working)
@@ -219,13 +221,13 @@ internal static class SectionEndpoints
                     zone,
                     panels.Length,
                     panels.Sum(p => p.Panel.Panel.HairGrams),
-                    timeline.Of(zone)?.From ?? clock,
+                    visit.BegunAt(zone) ?? clock,
                     Of(false),
                     Of(true),
                     plan.Zones[zone].Excluded
                 )
             );
-            clock = timeline.Of(zone)?.To ?? clock;
+            clock = visit.PaintedBy(zone) ?? clock;
         }
 
         var (left, right) = Heavier.Grams(head.Panels.Select(p => p.Panel));
@@ -234,7 +236,7 @@ internal static class SectionEndpoints
             minutes,
             head.Working,
             new HeavierView(Heavier.SideOf(plan.Part), left, right, edits.Count > 0 ? new Together(edits) : null),
-            timeline.Minutes,
+            at.Mix.Timeline.Minutes,
             plan.ReachOf()
         );
     }

@@ -1909,6 +1909,8 @@ export interface components {
             missing: string[];
             /** Format: double */
             minutes: number;
+            /** Format: double */
+            chairMinutes: number;
             done: components["schemas"]["Stage"][];
             chair: null | components["schemas"]["AtChair"];
         };
@@ -2358,6 +2360,9 @@ export interface components {
             offers: components["schemas"]["Offers"];
             settling: components["schemas"]["Settling"];
             steps: components["schemas"]["VisitStepView"][];
+            waves: components["schemas"]["WaveOnClock"][];
+            /** Format: double */
+            chairMinutes: number;
         };
         NewClient: {
             name: string;
@@ -3940,6 +3945,14 @@ export interface components {
             /** Format: date-time */
             begunAt: string;
             panels: components["schemas"]["PanelKey"][];
+        };
+        WaveOnClock: {
+            /** Format: double */
+            fromMinute: number;
+            /** Format: double */
+            toMinute: number;
+            /** Format: int32 */
+            panels: number;
         };
         WaveToCome: {
             /** Format: int32 */

@@ -56,6 +56,8 @@ export function NextDue({ service, now, looking, onLooking, tell, large }: Props
   const left = Date.parse(first.at) - now;
   const bowl = service.bowls.find((b) => b.number === first.bowl);
   const look = service.due.find((d) => d.kind === "look");
+  // What else is overdue doesn't hide a rinse that is due.
+  const wave = service.due.find((d) => d.kind === "wave" && (d === first || Date.parse(d.at) <= now));
   return (
     <div
       className={large ? css.due : `${css.due} ${css.flat}`}
@@ -68,11 +70,11 @@ export function NextDue({ service, now, looking, onLooking, tell, large }: Props
         {span(left)}
       </p>
       <p>{said(first.wordsParts, units)}</p>
-      {first.kind === "wave" && (
+      {wave && !service.wave && (
         <Button
-          block
+          block={large || wave === first}
           className={css.big}
-          onClick={() => void tell({ kind: "waveBegun", panels: first.panels })}
+          onClick={() => void tell({ kind: "waveBegun", panels: wave.panels })}
         >
           Begin the rinse
         </Button>

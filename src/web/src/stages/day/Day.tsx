@@ -130,7 +130,8 @@ function AtAGlance({
     <>
       <span className={parts.soft}>
         {data.painted} of {data.panels} panels painted
-        {data.minutes > 0 && ` · ${data.minutes.toFixed(0)} min of mixing and painting`}
+        {data.minutes > 0 &&
+          ` · ${data.minutes.toFixed(0)} min of mixing and painting, ${data.chairMinutes.toFixed(0)} in the chair`}
       </span>
       {data.chair && (
         <span className={css.chair}>

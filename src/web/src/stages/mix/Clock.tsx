@@ -23,6 +23,7 @@ export function Clock({ mix, chosen, onChoose }: Props) {
     30,
     ...bowls.map((b) => Math.max(b.paintedUntilMinute, b.livesUntilMinute)),
     ...steps.map((s) => s.nextAtMinute),
+    ...mix.waves.map((w) => w.toMinute),
   );
   const every = end > 150 ? 30 : end > 70 ? 20 : 10;
   const height = 560;
@@ -60,6 +61,20 @@ export function Clock({ mix, chosen, onChoose }: Props) {
                 rinse, dry, read
               </text>
             )}
+          </g>
+        ))}
+        {mix.waves.map((w, i) => (
+          <g key={w.fromMinute}>
+            <rect
+              x="36"
+              width="168"
+              y={y(w.fromMinute)}
+              height={Math.max(3, y(w.toMinute) - y(w.fromMinute))}
+              fill={tokens.track}
+            />
+            <text x="204" y={y(w.fromMinute) + 12} textAnchor="end">
+              ≈ {i + 1}
+            </text>
           </g>
         ))}
         {bowls.map((b, i) => {
@@ -117,7 +132,13 @@ export function Clock({ mix, chosen, onChoose }: Props) {
           );
         })}
       </svg>
-      <p className={parts.soft}>Filled: mixed and painted from. Red line: its end of life.</p>
+      <p className={parts.soft}>
+        Filled: mixed and painted from. Red line: its end of life.
+        {mix.waves.length > 0 &&
+          ` ≈ ${mix.waves.length === 1 ? "one rinse" : `${mix.waves.length} rinses`}: ${mix.waves
+            .map((w) => `${w.panels} panels at ${w.fromMinute.toFixed(0)}`)
+            .join(", ")}. ${mix.chairMinutes.toFixed(0)} min in the chair.`}
+      </p>
       {steps.length > 0 && (
         <ol className={css.mixat} aria-label="Steps on the clock">
           {steps.map((s) => (
