@@ -43,10 +43,18 @@ public sealed class ApplyTests(App app) : IClassFixture<App>
         Pass(1.5);
         Tap(Keys.Enter, 3);
 
-        // A second press within a second is asked about, and "no" paints nothing.
+        // A second press within a second is asked about, and "no" paints nothing. On a busy machine the second comes too
+        // late to be one: then it is a panel, and is undone.
         Body().SendKeys(Keys.Space);
-        app.Button("No, once").Click();
-        Assert.Equal(3, Counted().Done);
+        var no = By.XPath("//button[normalize-space(.)='No, once']");
+        var asked = app.Until(
+            "it is asked, or counted",
+            d => d.FindElements(no).Count > 0 ? "asked"
+                : Counted().Done == 4 ? "counted"
+                : null
+        );
+        app.Click(asked, asked == "asked" ? no : By.XPath("//button[starts-with(@aria-label, 'Undo: ')]"));
+        app.Until("three", _ => Counted().Done == 3 ? "yes" : null);
 
         // A mis-tap is undone.
         Pass(1.2);

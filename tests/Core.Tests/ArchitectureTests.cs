@@ -42,6 +42,7 @@ public sealed partial class ArchitectureTests
         ["Chair"] = ["Units"],
         ["Desk"] = ["Units", "Chair", "Hair", "Tone", "Paint", "Section", "Lift", "Care", "Mix", "Timing", "Consult"],
         ["Apply"] = ["Units", "Hair", "Head", "Section", "Paint", "Lift", "Blend", "Timing", "Mix", "Plans", "Chair"],
+        ["Review"] = ["Units", "Hair", "Head", "Section", "Paint", "Lift", "Fall", "Tone", "Blend", "Timing", "Plans", "Apply"],
         ["Visits"] = ["Units", "Apply", "Hair", "Section", "Blend", "Consult", "Plans", "Mix"],
         ["Placement"] = ["Units", "Hair", "Head", "Paint", "Section", "Lift", "Fall", "Blend", "Timing", "Plans"],
         ["Patterns"] = ["Units", "Hair", "Head", "Tone", "Paint", "Section", "Lift", "Blend", "Plans"],

@@ -130,6 +130,10 @@ public sealed record ServiceInHand
     public ImmutableDictionary<PanelKey, PanelStand> Panels { get; private init; } =
         ImmutableDictionary<PanelKey, PanelStand>.Empty;
 
+    /// <summary>How each panel stood when the step that painted it was over; those of steps at work are not there.</summary>
+    public ImmutableDictionary<(PanelKey Panel, int Step), PanelStand> Finished { get; private init; } =
+        ImmutableDictionary<(PanelKey, int), PanelStand>.Empty;
+
     /// <summary>When the client sat down; null while she did not.</summary>
     public DateTimeOffset? SeatedAt { get; private init; }
 
@@ -321,6 +325,11 @@ public sealed record ServiceInHand
             Step = Step + 1,
             Order = [.. carried, .. Step + 1 < steps.Count ? steps[Step + 1].Panels : []],
             Panels = Panels.RemoveRange(Panels.Keys.Except(carried)),
+            Finished = Finished.SetItems(
+                Panels
+                    .Where(p => p.Value.RinsedAt is not null)
+                    .Select(p => KeyValuePair.Create((p.Key, p.Value.Step), p.Value))
+            ),
             AreaAt = null,
             AreaRinsedAt = null,
             WashedAt = carried.Length == 0 ? at : WashedAt,
