@@ -34,6 +34,12 @@ if (args is ["ways"])
     return;
 }
 
+if (args is ["causes"])
+{
+    MadeUpServices.Print();
+    return;
+}
+
 if (args is ["page"])
 {
     PageFigures.Print();
@@ -48,7 +54,7 @@ if (args is ["proposals"])
 
 if (args.Length > 0)
 {
-    Console.Error.WriteLine("./wendro bench [page|patterns|proposals|schedule|stored|ways]");
+    Console.Error.WriteLine("./wendro bench [causes|page|patterns|proposals|schedule|stored|ways]");
     Environment.ExitCode = 2;
     return;
 }

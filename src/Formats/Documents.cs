@@ -7,6 +7,7 @@ using Wendro.Core.Hair;
 using Wendro.Core.Lift;
 using Wendro.Core.Mix;
 using Wendro.Core.Plans;
+using Wendro.Core.Review;
 
 namespace Wendro.Formats;
 
@@ -52,6 +53,7 @@ public static class Documents
         [typeof(Recipe)] = ("recipe", []),
         [typeof(BowlEvent)] = ("weighing", [Adjusting]),
         [typeof(ServiceFact)] = ("fact of a service", []),
+        [typeof(ReviewFact)] = ("fact of a review", []),
         [typeof(Product)] = ("product", []),
         [typeof(HouseRules)] = ("set of house rules", []),
         [typeof(PlanFile)] = ("plan file", [Steps]),

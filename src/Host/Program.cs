@@ -6,6 +6,7 @@ using Wendro.Host.Desk;
 using Wendro.Host.Mix;
 using Wendro.Host.Paint;
 using Wendro.Host.Pipeline;
+using Wendro.Host.Review;
 using Wendro.Host.Section;
 using Wendro.Host.Shelf;
 using Wendro.Host.StandIns;
@@ -45,6 +46,7 @@ public sealed class Program
         app.MapShelf();
         app.MapMix();
         app.MapApply();
+        app.MapReview();
         app.MapScale();
         var ran = await RunAsync(app);
         await Log.CloseAndFlushAsync();

@@ -4,6 +4,7 @@ using Wendro.Core.Hair;
 using Wendro.Core.Lift;
 using Wendro.Core.Mix;
 using Wendro.Core.Plans;
+using Wendro.Core.Review;
 
 namespace Wendro.Store;
 
@@ -194,6 +195,22 @@ public sealed class ServiceFactRow
     public Guid SaidAs { get; set; }
 
     public required ServiceFact Fact { get; set; }
+
+    public DateTimeOffset At { get; set; }
+}
+
+/// <summary>What was seen and said at a review. Only ever added.</summary>
+public sealed class ReviewFactRow
+{
+    public Guid VisitId { get; set; }
+
+    /// <summary>From 1, without gaps.</summary>
+    public int Number { get; set; }
+
+    /// <summary>Given by who said it: said twice, it counts once.</summary>
+    public Guid SaidAs { get; set; }
+
+    public required ReviewFact Fact { get; set; }
 
     public DateTimeOffset At { get; set; }
 }

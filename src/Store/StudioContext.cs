@@ -7,6 +7,7 @@ using Wendro.Core.Hair;
 using Wendro.Core.Lift;
 using Wendro.Core.Mix;
 using Wendro.Core.Plans;
+using Wendro.Core.Review;
 using Wendro.Formats;
 
 namespace Wendro.Store;
@@ -35,6 +36,8 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
     public DbSet<ServiceRow> Services => Set<ServiceRow>();
 
     public DbSet<ServiceFactRow> ServiceFacts => Set<ServiceFactRow>();
+
+    public DbSet<ReviewFactRow> ReviewFacts => Set<ReviewFactRow>();
 
     /// <summary>Options for a data file: write-ahead log and full synchronous writes on every connection.</summary>
     public static DbContextOptions<StudioContext> OptionsFor(string file) =>
@@ -90,7 +93,7 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
         AtTheChair(modelBuilder);
     }
 
-    /// <summary>Services and what happened in them.</summary>
+    /// <summary>Services and what happened in them, and what was read when they were over.</summary>
     private static void AtTheChair(ModelBuilder modelBuilder)
     {
         modelBuilder.Entity<ServiceRow>(service =>
@@ -106,6 +109,14 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
             fact.HasIndex(f => new { f.VisitId, f.SaidAs }).IsUnique();
             fact.HasOne<ServiceRow>().WithMany().HasForeignKey(f => f.VisitId).OnDelete(DeleteBehavior.Cascade);
             fact.Property(f => f.Fact).HasConversion(AsDocument<ServiceFact>());
+        });
+        modelBuilder.Entity<ReviewFactRow>(fact =>
+        {
+            fact.ToTable("ReviewFacts");
+            fact.HasKey(f => new { f.VisitId, f.Number });
+            fact.HasIndex(f => new { f.VisitId, f.SaidAs }).IsUnique();
+            fact.HasOne<VisitRow>().WithMany().HasForeignKey(f => f.VisitId).OnDelete(DeleteBehavior.Cascade);
+            fact.Property(f => f.Fact).HasConversion(AsDocument<ReviewFact>());
         });
     }
 

@@ -49,7 +49,8 @@ public sealed class ApplyTests(App app) : IClassFixture<App>
         var no = By.XPath("//button[normalize-space(.)='No, once']");
         var asked = app.Until(
             "it is asked, or counted",
-            d => d.FindElements(no).Count > 0 ? "asked"
+            d =>
+                d.FindElements(no).Count > 0 ? "asked"
                 : Counted().Done == 4 ? "counted"
                 : null
         );

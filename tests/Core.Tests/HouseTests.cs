@@ -20,13 +20,14 @@ public sealed partial class HouseTests
         // The day tells who is in the chair; the next panel at the chair is shown as Paint shows it.
         ["Day"] = [.. OfAStage, "Apply"],
         ["Apply"] = [.. OfAStage, "Paint"],
+        ["Review"] = OfAStage,
         ["Consult"] = OfAStage,
         ["Section"] = OfAStage,
         ["Paint"] = OfAStage,
         ["Mix"] = OfAStage,
         ["Shelf"] = ["Pipeline"],
         ["Desk"] = ["Pipeline"],
-        ["Start"] = ["Pipeline", "Work", "Paint", "StandIns"],
+        ["Start"] = ["Pipeline", "Work", "Paint", "Review", "StandIns"],
     };
 
     private static readonly Dictionary<string, string[]> PageMay = new()

@@ -8,6 +8,7 @@ using Wendro.Core.Lift;
 using Wendro.Core.Mix;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Review;
 using Wendro.Formats;
 
 namespace Wendro.Host.Tests;
@@ -29,6 +30,7 @@ public sealed class DocumentsTests
         ["recipe"] = typeof(Recipe),
         ["weighing"] = typeof(BowlEvent),
         ["fact"] = typeof(ServiceFact),
+        ["review"] = typeof(ReviewFact),
         ["product"] = typeof(Product),
         ["rules"] = typeof(HouseRules),
     };

@@ -3,6 +3,7 @@ using Wendro.Core.Blend;
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
 using Wendro.Core.Plans;
+using Wendro.Core.Review;
 using Wendro.Core.Section;
 
 namespace Wendro.Core.Visits;
@@ -15,6 +16,7 @@ public enum Stage
     Paint,
     Mix,
     Apply,
+    Review,
 }
 
 /// <summary>
@@ -28,6 +30,7 @@ public static class StagesDone
     /// <param name="hair">Her hair.</param>
     /// <param name="mix">The plan and its bowls.</param>
     /// <param name="service">What happened at the chair; null where nothing did.</param>
+    /// <param name="review">What was read and decided; null while nothing was.</param>
     /// <param name="rules">What a plan not begun looks like in this studio.</param>
     /// <param name="now">The time now.</param>
     public static IReadOnlyList<Stage> Of(
@@ -35,6 +38,7 @@ public static class StagesDone
         HairProfile hair,
         PlannedMix mix,
         ServiceInHand? service,
+        ReviewInHand? review,
         HouseRules rules,
         DateTimeOffset now
     )
@@ -51,6 +55,8 @@ public static class StagesDone
                     Stage.Mix => IsMixed(mix),
                     // Apply: every step is rinsed, washed and read.
                     Stage.Apply => service?.IsDone == true,
+                    // Review: something was read, and what now is decided.
+                    Stage.Review => review?.IsDone == true,
                 }
             )
             .ToArray();

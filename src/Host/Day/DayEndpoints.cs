@@ -2,6 +2,7 @@ using Wendro.Core.Apply;
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
 using Wendro.Core.Plans;
+using Wendro.Core.Review;
 using Wendro.Core.Units;
 using Wendro.Core.Visits;
 using Wendro.Host.Apply;
@@ -120,8 +121,21 @@ internal static class DayEndpoints
         app.MapVisit("", "Day")
             .MapGet(
                 "/glance",
-                async (MixAtWork at, ServicesAtWork services, TimeProvider clock, CancellationToken stop) =>
-                    Results.Ok(Of(at, await services.OfAsync(at.Work, stop), clock.GetUtcNow()))
+                async (
+                    MixAtWork at,
+                    ServicesAtWork services,
+                    Reviews reviews,
+                    TimeProvider clock,
+                    CancellationToken stop
+                ) =>
+                    Results.Ok(
+                        Of(
+                            at,
+                            await services.OfAsync(at.Work, stop),
+                            ReviewInHand.Of(await reviews.OfAsync(at.Work.Visit.Id, stop)),
+                            clock.GetUtcNow()
+                        )
+                    )
             )
             .Produces<Glance>()
             .WithName("GetGlance")
@@ -235,7 +249,7 @@ internal static class DayEndpoints
             .WithSummary("The hair as read at this visit");
     }
 
-    private static Glance Of(MixAtWork mix, ServiceAtWork chair, DateTimeOffset now)
+    private static Glance Of(MixAtWork mix, ServiceAtWork chair, ReviewInHand review, DateTimeOffset now)
     {
         var (at, bowls) = (mix.Work, mix.Bowls);
         var painted = at.Head.Panels.Count(p => p.Painted is not null);
@@ -249,7 +263,15 @@ internal static class DayEndpoints
         };
         string[] unmixed = painted > 0 && !bowls.Any(b => b.InHand.IsDone) ? ["Not mixed"] : [];
         string[] missing = [.. SafetyAtWork.Missing(at), .. seen, .. unmixed];
-        var done = StagesDone.Of(at.Visit.Consultation, at.Visit.Hair, mix.Mix, chair.Service, mix.Rules, at.Now);
+        var done = StagesDone.Of(
+            at.Visit.Consultation,
+            at.Visit.Hair,
+            mix.Mix,
+            chair.Service,
+            review,
+            mix.Rules,
+            at.Now
+        );
         return new Glance(
             at.Head.Panels.Count,
             painted,

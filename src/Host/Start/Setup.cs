@@ -7,6 +7,7 @@ using Wendro.Core.Section;
 using Wendro.Formats;
 using Wendro.Host.Paint;
 using Wendro.Host.Pipeline;
+using Wendro.Host.Review;
 using Wendro.Host.StandIns;
 using Wendro.Host.Work;
 using Wendro.Store;
@@ -62,6 +63,8 @@ internal static class Setup
         builder.Services.AddSingleton<ProductShelf>();
         builder.Services.AddSingleton<Bowls>();
         builder.Services.AddSingleton<Services>();
+        builder.Services.AddSingleton<Reviews>();
+        builder.Services.AddSingleton<ReviewsAtWork>();
         builder.Services.AddSingleton(_ => HeadForm.Usual);
         builder.Services.AddSingleton(_ => new CacheFolder(settings.CacheFolder));
         builder.Services.AddSingleton<IPutAway>(services => services.GetRequiredService<CacheFolder>());

@@ -156,6 +156,32 @@ namespace Wendro.Store.Migrations
                     b.ToTable("Products", (string)null);
                 });
 
+            modelBuilder.Entity("Wendro.Store.ReviewFactRow", b =>
+                {
+                    b.Property<Guid>("VisitId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Number")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateTimeOffset>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Fact")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid>("SaidAs")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("VisitId", "Number");
+
+                    b.HasIndex("VisitId", "SaidAs")
+                        .IsUnique();
+
+                    b.ToTable("ReviewFacts", (string)null);
+                });
+
             modelBuilder.Entity("Wendro.Store.RevisionRow", b =>
                 {
                     b.Property<Guid>("VisitId")
@@ -324,6 +350,15 @@ namespace Wendro.Store.Migrations
                 });
 
             modelBuilder.Entity("Wendro.Store.BowlRow", b =>
+                {
+                    b.HasOne("Wendro.Store.VisitRow", null)
+                        .WithMany()
+                        .HasForeignKey("VisitId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("Wendro.Store.ReviewFactRow", b =>
                 {
                     b.HasOne("Wendro.Store.VisitRow", null)
                         .WithMany()

@@ -14,6 +14,7 @@ import { Desk } from "./stages/desk/Desk";
 import { Card } from "./stages/mix/Card";
 import { MixScreen } from "./stages/mix/MixScreen";
 import { PaintScreen } from "./stages/paint/PaintScreen";
+import { ReviewScreen } from "./stages/review/ReviewScreen";
 import { SectionScreen } from "./stages/section/SectionScreen";
 import { Shelf } from "./stages/shelf/Shelf";
 import { theme } from "./style/theme";
@@ -38,6 +39,7 @@ const router = createBrowserRouter([
       { path: "paint", element: <PaintScreen />, errorElement: <Mishap /> },
       { path: "mix", element: <MixScreen />, errorElement: <Mishap /> },
       { path: "apply", element: <ApplyScreen />, errorElement: <Mishap /> },
+      { path: "review", element: <ReviewScreen />, errorElement: <Mishap /> },
       { path: "*", element: <Navigate to="../paint" replace /> },
     ],
   },

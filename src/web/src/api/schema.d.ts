@@ -1152,6 +1152,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{visit}/review": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What came out against what was planned, zone by zone; why, and what can be done now */
+        get: operations["GetReview"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/review/facts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Adds what was seen or said at the review; the server says when */
+        post: operations["PostReviewFact"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/review/hair": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Level byte and tint byte by turns, as in the plan's hair: as planned, or as it came out */
+        get: operations["GetReviewHair"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/scale": {
         parameters: {
             query?: never;
@@ -1512,6 +1563,21 @@ export interface components {
             /** Format: double */
             minutes: number;
         };
+        Cause: {
+            kind: components["schemas"]["CauseKind"];
+            words: components["schemas"]["Sentence"];
+            evidence: components["schemas"]["Sentence"];
+            /** Format: double */
+            share: number;
+            /** Format: double */
+            makes: number;
+            /** Format: double */
+            left: number;
+            wordsParts?: null | components["schemas"]["SentencePiece"][];
+            evidenceParts?: null | components["schemas"]["SentencePiece"][];
+        };
+        /** @enum {unknown} */
+        CauseKind: "rinsedSoon" | "rinsedLate" | "mixedWeaker" | "mixedStronger" | "dried" | "thinCoat" | "startLower" | "startHigher" | "lessPorous" | "morePorous" | "fineHairline" | "slowerHair" | "quickerHair" | "cooler" | "warmer" | "unexplained";
         ChairBowl: {
             /** Format: int32 */
             number: number;
@@ -1561,6 +1627,18 @@ export interface components {
         ChangedProduct: {
             name: string;
             columns: string[];
+        };
+        Choice: {
+            what: components["schemas"]["Decision"];
+            words: components["schemas"]["Sentence"];
+            why: components["schemas"]["Sentence"];
+            isAdvised: boolean;
+            isAllowed: boolean;
+            panels: components["schemas"]["PanelKey"][];
+            /** Format: double */
+            minutes: null | number;
+            wordsParts?: null | components["schemas"]["SentencePiece"][];
+            whyParts?: null | components["schemas"]["SentencePiece"][];
         };
         ClientView: {
             /** Format: uuid */
@@ -1724,7 +1802,23 @@ export interface components {
             painted: number;
         };
         /** @enum {unknown} */
+        Decision: "tone" | "correctFirst" | "anotherDay";
+        /** @enum {unknown} */
         Density: "low" | "medium" | "high";
+        /** @enum {unknown} */
+        Depth: "root" | "middle" | "ends";
+        DepthView: {
+            depth: components["schemas"]["Depth"];
+            /** Format: double */
+            planned: number;
+            /** Format: double */
+            forecast: number;
+            /** Format: double */
+            cameOut: null | number;
+            /** Format: double */
+            seen: null | number;
+            evenness: null | components["schemas"]["Evenness"];
+        };
         DeveloperAnswer: {
             parts: components["schemas"]["DeveloperPour"][];
             /** Format: double */
@@ -1780,6 +1874,11 @@ export interface components {
         };
         /** @enum {unknown} */
         EndsBy: "level" | "leaflet" | "dries";
+        /**
+         * @default even
+         * @enum {unknown}
+         */
+        Evenness: "even" | "patchy" | "spots";
         /**
          * @default surface
          * @enum {unknown}
@@ -2595,6 +2694,8 @@ export interface components {
             why: string[];
             edit: components["schemas"]["PlanEdit"];
         };
+        /** @enum {unknown} */
+        Place: "part" | "hairline" | "underneath" | "nape" | "bothSides" | "faceAgainstBack" | "everyWear" | "pickedThrough";
         Plan: {
             /** Format: int32 */
             seed: number;
@@ -3213,6 +3314,11 @@ export interface components {
             resultParts?: null | components["schemas"]["SentencePiece"][];
             whyParts?: null | components["schemas"]["SentencePiece"][];
         };
+        ReadColour: {
+            /** Format: double */
+            level: number;
+            hex: string;
+        };
         ReadQuestion: {
             text: string;
         };
@@ -3220,6 +3326,8 @@ export interface components {
             minutes: components["schemas"]["Minutes"];
             level: components["schemas"]["Level"];
         };
+        /** @enum {unknown} */
+        ReadingLight: "daylight" | "studio" | "mixed";
         /** @enum {unknown} */
         Reflect: "natural" | "ash" | "matte" | "violet" | "pearl" | "beige" | "gold" | "copper" | "red";
         /** @enum {unknown} */
@@ -3275,6 +3383,82 @@ export interface components {
             /** Format: double */
             tooMuchGrams: number;
             missing: string[];
+        };
+        ReviewFact: components["schemas"]["ReviewFactStateSaid"] | components["schemas"]["ReviewFactWalked"] | components["schemas"]["ReviewFactLevelRead"] | components["schemas"]["ReviewFactStretched"] | components["schemas"]["ReviewFactDecided"] | components["schemas"]["ReviewFactUnsaid"];
+        ReviewFactDecided: {
+            /** @enum {string} */
+            kind?: "decided";
+            what: components["schemas"]["Decision"];
+        };
+        ReviewFactLevelRead: {
+            /** @enum {string} */
+            kind?: "read";
+            zone: components["schemas"]["Zone"];
+            depth: components["schemas"]["Depth"];
+            level: components["schemas"]["Level"];
+            evenness?: components["schemas"]["Evenness"];
+        };
+        ReviewFactStateSaid: {
+            /** @enum {string} */
+            kind?: "state";
+            wetness: components["schemas"]["Wetness"];
+            washed: boolean;
+            light: components["schemas"]["ReadingLight"];
+        };
+        ReviewFactStretched: {
+            /** @enum {string} */
+            kind?: "stretched";
+            how: components["schemas"]["StretchTest"];
+        };
+        ReviewFactUnsaid: {
+            /** @enum {string} */
+            kind?: "unsaid";
+            /** Format: int32 */
+            number: number;
+        };
+        ReviewFactWalked: {
+            /** @enum {string} */
+            kind?: "walked";
+            place: components["schemas"]["Place"];
+            /** @default true */
+            seen: boolean;
+        };
+        ReviewSaid: {
+            /** Format: uuid */
+            id: string;
+            fact: components["schemas"]["ReviewFact"];
+        };
+        ReviewView: {
+            /** Format: int32 */
+            facts: number;
+            state: null | components["schemas"]["StateSaid"];
+            /** Format: double */
+            readsDarker: number;
+            seen: components["schemas"]["Place"][];
+            verdict: components["schemas"]["Sentence"];
+            zones: components["schemas"]["ReviewZone"][];
+            choices: components["schemas"]["Choice"][];
+            stretch: null | components["schemas"]["StretchTest"];
+            decision: null | components["schemas"]["Decision"];
+            own: null | components["schemas"]["OwnLift"];
+            /** Format: date-time */
+            washedAt: null | string;
+            /** Format: int32 */
+            lastFact: null | number;
+            colours: components["schemas"]["ReadColour"][];
+            verdictParts?: null | components["schemas"]["SentencePiece"][];
+        };
+        ReviewZone: {
+            zone: components["schemas"]["Zone"];
+            words: string;
+            /** Format: double */
+            lengthCm: number;
+            depths: components["schemas"]["DepthView"][];
+            /** Format: double */
+            difference: null | number;
+            planned: number[];
+            cameOut: number[];
+            causes: components["schemas"]["Cause"][];
         };
         RinseAnswer: {
             waves: number[];
@@ -3622,9 +3806,14 @@ export interface components {
             source: components["schemas"]["Source"];
         };
         /** @enum {unknown} */
-        Stage: "consult" | "section" | "paint" | "mix" | "apply";
+        Stage: "consult" | "section" | "paint" | "mix" | "apply" | "review";
         /** @enum {unknown} */
         Standing: "stop" | "caution" | "ask" | "clear";
+        StateSaid: {
+            wetness: components["schemas"]["Wetness"];
+            washed: boolean;
+            light: components["schemas"]["ReadingLight"];
+        };
         Step: {
             kind: components["schemas"]["StepKind"];
             area?: null | components["schemas"]["Area"];
@@ -3741,6 +3930,8 @@ export interface components {
             /** Format: double */
             toCm: number;
         };
+        /** @enum {unknown} */
+        StretchTest: "springsBack" | "staysLong" | "breaks";
         Strip: {
             /** Format: int32 */
             columns: number;
@@ -4034,6 +4225,8 @@ export interface components {
             /** Format: double */
             meanLevel: number;
         };
+        /** @enum {unknown} */
+        Wetness: "wet" | "damp" | "dry";
         Wish: {
             /**
              * Format: double
@@ -6875,6 +7068,123 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetReview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReviewView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PostReviewFact: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReviewSaid"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReviewView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetReviewHair: {
+        parameters: {
+            query?: {
+                which?: string;
+            };
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

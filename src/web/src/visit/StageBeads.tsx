@@ -8,6 +8,7 @@ const stages = [
   { at: "paint", name: "Paint" },
   { at: "mix", name: "Mix" },
   { at: "apply", name: "Apply" },
+  { at: "review", name: "Review" },
 ] as const;
 
 export type Stage = (typeof stages)[number]["at"];

@@ -1,0 +1,40 @@
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Review;
+
+/// <summary>Causes in a few words.</summary>
+public static class CauseWords
+{
+    /// <summary>What a cause is told as: those that nothing left behind can tell apart are told as one.</summary>
+    public static CauseKind ToldAs(CauseKind kind) =>
+        kind switch
+        {
+            CauseKind.LessPorous => CauseKind.ThinCoat,
+            CauseKind.FineHairline => CauseKind.MorePorous,
+            CauseKind.Cooler => CauseKind.SlowerHair,
+            CauseKind.Warmer => CauseKind.QuickerHair,
+            _ => kind,
+        };
+
+    /// <summary>What a cause is called.</summary>
+    public static Sentence Of(CauseKind kind) =>
+        kind switch
+        {
+            CauseKind.RinsedSoon => "Rinsed too soon",
+            CauseKind.RinsedLate => "Rinsed too late",
+            CauseKind.MixedWeaker => "Mixed weaker",
+            CauseKind.MixedStronger => "Mixed stronger",
+            CauseKind.Dried => "It dried",
+            CauseKind.ThinCoat => "Thin coat, or hair less porous there",
+            CauseKind.StartLower => "Begun too low",
+            CauseKind.StartHigher => "Begun too high",
+            CauseKind.LessPorous => "Hair less porous",
+            CauseKind.MorePorous => "Hair finer or more porous there",
+            CauseKind.FineHairline => "Fine hairline",
+            CauseKind.SlowerHair => "The hair lifts more slowly, or it was cool",
+            CauseKind.QuickerHair => "The hair lifts more quickly, or it was warm",
+            CauseKind.Cooler => "Cooler than usual",
+            CauseKind.Warmer => "Warmer than usual",
+            CauseKind.Unexplained => "Not explained",
+        };
+}

@@ -1,0 +1,126 @@
+using System.Text.Json.Serialization;
+using Wendro.Core.Head;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Review;
+
+/// <summary>How wet hair is when it is read.</summary>
+public enum Wetness
+{
+    Wet,
+    Damp,
+    Dry,
+}
+
+/// <summary>The light it is read in.</summary>
+public enum ReadingLight
+{
+    Daylight,
+    Studio,
+    Mixed,
+}
+
+/// <summary>A place that is looked at on the way round.</summary>
+public enum Place
+{
+    /// <summary>The part, from above.</summary>
+    Part,
+
+    /// <summary>The hairline, tied back.</summary>
+    Hairline,
+
+    /// <summary>Underneath, sections lifted.</summary>
+    Underneath,
+    Nape,
+
+    /// <summary>Both sides at once.</summary>
+    BothSides,
+
+    /// <summary>Face against back.</summary>
+    FaceAgainstBack,
+
+    /// <summary>Every wear she uses.</summary>
+    EveryWear,
+
+    /// <summary>As worn and picked through.</summary>
+    PickedThrough,
+}
+
+/// <summary>Where along the hair.</summary>
+public enum Depth
+{
+    Root,
+    Middle,
+    Ends,
+}
+
+/// <summary>How even it came out there.</summary>
+public enum Evenness
+{
+    Even,
+    Patchy,
+    Spots,
+}
+
+/// <summary>What a wet strand does when it is stretched.</summary>
+public enum StretchTest
+{
+    SpringsBack,
+    StaysLong,
+    Breaks,
+}
+
+/// <summary>What is done about it.</summary>
+public enum Decision
+{
+    /// <summary>Toned as it is.</summary>
+    Tone,
+
+    /// <summary>Some of it is lifted again first.</summary>
+    CorrectFirst,
+
+    /// <summary>No more lightening today.</summary>
+    AnotherDay,
+}
+
+/// <summary>What was seen and said at the review; only ever added.</summary>
+[JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
+[JsonDerivedType(typeof(StateSaid), "state")]
+[JsonDerivedType(typeof(Walked), "walked")]
+[JsonDerivedType(typeof(LevelRead), "read")]
+[JsonDerivedType(typeof(Stretched), "stretched")]
+[JsonDerivedType(typeof(Decided), "decided")]
+[JsonDerivedType(typeof(Unsaid), "unsaid")]
+public abstract record ReviewFact;
+
+/// <summary>How the hair is while it is read.</summary>
+/// <param name="Wetness">How wet.</param>
+/// <param name="Washed">Whether it is washed, and not only rinsed.</param>
+/// <param name="Light">In which light.</param>
+public sealed record StateSaid(Wetness Wetness, bool Washed, ReadingLight Light) : ReviewFact;
+
+/// <summary>A place was looked at, or not after all.</summary>
+public sealed record Walked(Place Place, bool Seen = true) : ReviewFact;
+
+/// <summary>A reading: what the eye sees, wet or dry as the hair is.</summary>
+/// <param name="Zone">Where on the head.</param>
+/// <param name="Depth">Where along the hair.</param>
+/// <param name="Level">Level as it looks, 1..10.</param>
+/// <param name="Evenness">How even.</param>
+public sealed record LevelRead(Zone Zone, Depth Depth, Level Level, Evenness Evenness = Evenness.Even) : ReviewFact;
+
+/// <summary>A wet strand was stretched.</summary>
+public sealed record Stretched(StretchTest How) : ReviewFact;
+
+/// <summary>What is done about it.</summary>
+public sealed record Decided(Decision What) : ReviewFact;
+
+/// <summary>What was said was wrong.</summary>
+/// <param name="Number">The fact's number.</param>
+public sealed record Unsaid(int Number) : ReviewFact;
+
+/// <summary>A fact as it was kept.</summary>
+/// <param name="Number">From 1, without gaps.</param>
+/// <param name="At">When.</param>
+/// <param name="Fact">What was seen or said.</param>
+public sealed record KeptReview(int Number, DateTimeOffset At, ReviewFact Fact);

@@ -1,0 +1,167 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Lift;
+using Wendro.Core.Plans;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Review;
+
+/// <summary>One thing that can be done now.</summary>
+/// <param name="What">What.</param>
+/// <param name="Words">In a few words.</param>
+/// <param name="Why">Why, or why not.</param>
+/// <param name="IsAdvised">Whether it is what the readings advise.</param>
+/// <param name="IsAllowed">Whether it may be done today.</param>
+/// <param name="Panels">The panels it concerns.</param>
+/// <param name="Minutes">How long it takes, minutes; null where it takes none.</param>
+public sealed record Choice(
+    Decision What,
+    Sentence Words,
+    Sentence Why,
+    bool IsAdvised,
+    bool IsAllowed,
+    IReadOnlyList<PanelKey> Panels,
+    double? Minutes
+);
+
+/// <summary>What can be done about what came out: tone, correct first, or another day.</summary>
+public static class WhatNow
+{
+    /// <summary>
+    /// A toner made for a level carries hair that is so much darker, levels: a toner goes on hair at its own depth or
+    /// up to one level lighter. Trade, with room for an eye's error.
+    /// </summary>
+    public const double TonerCarries = 0.5;
+
+    /// <summary>More than this short is not caught up in one more application today, levels. Trade.</summary>
+    public const double CaughtUpToday = 1.5;
+
+    /// <summary>The choices; none while nothing is read.</summary>
+    /// <param name="planned">The head as planned.</param>
+    /// <param name="found">What was read against it.</param>
+    /// <param name="stretch">What a wet strand did; null while none was stretched.</param>
+    public static IReadOnlyList<Choice> Of(PlannedHead planned, Differences found, StretchTest? stretch)
+    {
+        ArgumentNullException.ThrowIfNull(planned);
+        ArgumentNullException.ThrowIfNull(found);
+        if (found.Read.Count == 0)
+        {
+            return [];
+        }
+
+        var shorts = found.Worst.Where(d => d.Levels < -TonerCarries).ToArray();
+        var least = found.Read.MinBy(d => d.Levels)!;
+        var panels = shorts.SelectMany(s => PanelsOf(planned, s.Zone)).ToArray();
+        var minutes = shorts.Select(s => MinutesMore(planned, s)).ToArray();
+        var sound = stretch == StretchTest.SpringsBack;
+        var reachable = minutes.All(m => m is not null);
+        var caught = shorts.Length > 0 && shorts.All(s => s.Levels >= -CaughtUpToday) && reachable;
+        var advised =
+            stretch == StretchTest.Breaks ? Decision.AnotherDay
+            : shorts.Length == 0 ? Decision.Tone
+            : caught && stretch is null or StretchTest.SpringsBack ? Decision.CorrectFirst
+            : Decision.AnotherDay;
+        advised = shorts.Length > 0 && !caught ? Decision.AnotherDay : advised;
+        var choices = new List<Choice>
+        {
+            new(
+                Decision.Tone,
+                "Tone as it is",
+                stretch == StretchTest.Breaks
+                    ? "Hair breaks: only what cares for it, and a toner as mild as there is."
+                    : (Sentence)(
+                        $"The darkest read is {ZoneFacts.Words(least.Zone)}, {least.CameOut:0.0} where {least.Planned:0.0} was planned: "
+                        + $"{(shorts.Length == 0 ? "a toner for the planned level carries it" : "a toner for the planned level does little there")}."
+                    ),
+                advised == Decision.Tone,
+                true,
+                [],
+                null
+            ),
+        };
+        if (shorts.Length > 0)
+        {
+            choices.Add(
+                new(
+                    Decision.CorrectFirst,
+                    reachable
+                        ? (Sentence)$"Lift {panels.Length} panels again, look from {minutes.Min():0} min on"
+                        : $"Lift {panels.Length} panels again",
+                    stretch switch
+                    {
+                        null => "Stretch a wet strand first: only hair that springs back is lifted again today.",
+                        StretchTest.StaysLong => "A wet strand stays long when it is stretched: not today.",
+                        StretchTest.Breaks => "A wet strand breaks: no more lightening.",
+                        _ when !reachable => "The same mixture does not reach it in the leaflet's time.",
+                        _ => $"{Zones(shorts)}; hair springs back. From as it is now, the same mixture, covered.",
+                    },
+                    advised == Decision.CorrectFirst,
+                    sound && reachable,
+                    panels,
+                    minutes.Max()
+                )
+            );
+        }
+
+        choices.Add(
+            new(
+                Decision.AnotherDay,
+                "Stop here today",
+                stretch == StretchTest.Breaks
+                    ? "Breakage stops the work: treat it, and lift no more."
+                    : "Lifted on another day, in eight weeks or more, with care in between.",
+                advised == Decision.AnotherDay,
+                true,
+                [],
+                null
+            )
+        );
+        return choices;
+    }
+
+    private static string Zones(PlaceDifference[] shorts) =>
+        Sentence.Capital(string.Join(", ", shorts.Select(s => ZoneFacts.Words(s.Zone))));
+
+    private static IEnumerable<PanelKey> PanelsOf(PlannedHead planned, Zone zone) =>
+        planned
+            .Panels.Where(p => p.Panel.Key.Zone == zone && p.Coats.Any(c => c.Formula.Light is not null))
+            .Select(p => p.Panel.Key);
+
+    /// <summary>
+    /// Minutes from the level it has now to the planned one with the same mixture under film; null where the leaflet's
+    /// time is too short.
+    /// </summary>
+    private static double? MinutesMore(PlannedHead planned, PlaceDifference d)
+    {
+        var panel = planned.Panels.FirstOrDefault(p =>
+            p.Panel.Key.Zone == d.Zone && p.Coats.Any(c => c.Formula.Light is not null)
+        );
+        var coat = panel?.Coats.First(c => c.Formula.Light is not null);
+        var of = coat?.LiftingOf(planned.Hair, d.Zone, HairState.Of(planned.Hair.In(d.Zone))[0])?.Case;
+        if (coat is null || of is null)
+        {
+            return null;
+        }
+
+        // It goes on from where it is: what the first coat did is done, a fresh one under film adds to it.
+        var again = new Lifting(of with { Covering = Paint.Covering.Film });
+        var natural = of.From.Value;
+        if (
+            again.ExposureFor(d.Planned - natural) is not { } wanted
+            || again.ExposureFor(Math.Max(0, d.CameOut - natural)) is not { } had
+        )
+        {
+            return null;
+        }
+
+        var more = Level.Clamp(natural + again.GainAt(Math.Max(0, wanted - had)));
+        return again.MinutesTo(more) is { } minutes && minutes <= (coat.Formula.LimitMinutes ?? MostMinutes)
+            ? minutes
+            : null;
+    }
+
+    /// <summary>No longer where no leaflet says otherwise, minutes. Trade.</summary>
+    private const double MostMinutes = 50;
+}

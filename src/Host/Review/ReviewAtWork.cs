@@ -1,0 +1,49 @@
+using Wendro.Core.Apply;
+using Wendro.Core.Blend;
+using Wendro.Core.Plans;
+using Wendro.Core.Review;
+using Wendro.Host.Work;
+using Wendro.Store;
+
+namespace Wendro.Host.Review;
+
+/// <summary>A review at work: what was planned, what happened, what was read.</summary>
+/// <param name="Planned">The head the service went by.</param>
+/// <param name="Happened">The same with the minutes and mixtures that really were.</param>
+/// <param name="Service">What happened at the chair.</param>
+/// <param name="Weighed">The mixtures as weighed.</param>
+/// <param name="Depths">How it is read.</param>
+/// <param name="CameOut">The strands as they came out, unmixed.</param>
+/// <param name="Facts">What was seen and said.</param>
+/// <param name="Review">The review as it stands.</param>
+internal sealed record ReviewAtWork(
+    PlannedHead Planned,
+    PlannedHead Happened,
+    ServiceInHand Service,
+    AsLaid Weighed,
+    Depths Depths,
+    HairBytes CameOut,
+    IReadOnlyList<KeptReview> Facts,
+    ReviewInHand Review
+);
+
+/// <summary>Brings the service, the mixtures and what was read together.</summary>
+internal sealed class ReviewsAtWork(ServicesAtWork services, Reviews reviews, Heads heads)
+{
+    /// <summary>The review of a visit as it stands.</summary>
+    public async Task<ReviewAtWork> OfAsync(AtWork at, CancellationToken stop)
+    {
+        var chair = await services.OfAsync(at, stop);
+        var planned = chair.Mix.Head;
+        var weighed = chair.Mix.AsWeighed();
+        var laid = AsHappened.On(planned, chair.Service, weighed);
+        var happened = ReferenceEquals(laid, planned.Laid)
+            ? planned
+            : heads.Make(at.Visit.Hair, planned.Plan, planned, laid);
+        var facts = await reviews.OfAsync(at.Visit.Id, stop);
+        var review = ReviewInHand.Of(facts);
+        var depths = new Depths(planned);
+        var cameOut = Core.Review.CameOut.Of(happened, depths, review.Readings.Values.ToArray());
+        return new(planned, happened, chair.Service, weighed, depths, cameOut, facts, review);
+    }
+}

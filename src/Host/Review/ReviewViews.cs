@@ -1,0 +1,138 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Plans;
+using Wendro.Core.Review;
+using Wendro.Core.Section;
+using Wendro.Core.Tone;
+using Wendro.Core.Units;
+using Wendro.Host.Work;
+
+namespace Wendro.Host.Review;
+
+/// <summary>One place along the hair of a zone.</summary>
+/// <param name="Depth">Where along the hair.</param>
+/// <param name="Planned">Level planned.</param>
+/// <param name="Forecast">Level by the minutes that really were.</param>
+/// <param name="CameOut">Level that came out; null where nobody read it.</param>
+/// <param name="Seen">Level as it looked, wet or dry.</param>
+/// <param name="Evenness">How even; null where nobody read it.</param>
+internal sealed record DepthView(
+    Depth Depth,
+    double Planned,
+    double Forecast,
+    double? CameOut,
+    double? Seen,
+    Evenness? Evenness
+);
+
+/// <summary>A zone at the review.</summary>
+/// <param name="Zone">Which.</param>
+/// <param name="Words">What it is called.</param>
+/// <param name="LengthCm">Mean length of its hair, cm.</param>
+/// <param name="Depths">Root, middle, ends.</param>
+/// <param name="Difference">Came out less planned where they differ most, levels; null where nobody read it.</param>
+/// <param name="Planned">Levels planned from the scalp to the ends, evenly spaced.</param>
+/// <param name="CameOut">Levels that came out, or would by what happened where nobody read it.</param>
+/// <param name="Causes">Why, the likeliest first.</param>
+internal sealed record ReviewZone(
+    Zone Zone,
+    string Words,
+    double LengthCm,
+    IReadOnlyList<DepthView> Depths,
+    double? Difference,
+    IReadOnlyList<double> Planned,
+    IReadOnlyList<double> CameOut,
+    IReadOnlyList<Cause> Causes
+);
+
+/// <summary>A lifted level to tap, as hex: as wet as the hair is.</summary>
+internal sealed record ReadColour(double Level, string Hex);
+
+/// <summary>The review as it stands.</summary>
+/// <param name="Facts">How many facts there are.</param>
+/// <param name="Verdict">What came out, in a sentence.</param>
+/// <param name="ReadsDarker">How much darker the hair reads as wet as it is, levels.</param>
+/// <param name="Own">How her hair lifts by it; null where nothing tells.</param>
+internal sealed record ReviewView(
+    int Facts,
+    StateSaid? State,
+    double ReadsDarker,
+    IReadOnlyList<Place> Seen,
+    Sentence Verdict,
+    IReadOnlyList<ReviewZone> Zones,
+    IReadOnlyList<Choice> Choices,
+    StretchTest? Stretch,
+    Decision? Decision,
+    OwnLift? Own,
+    DateTimeOffset? WashedAt,
+    int? LastFact,
+    IReadOnlyList<ReadColour> Colours
+)
+{
+    private const int CurvePlaces = 24;
+
+    public static ReviewView Of(ReviewAtWork at)
+    {
+        var (planned, review) = (at.Planned, at.Review);
+        var found = Differences.Of(planned, at.Depths, review.Readings.Values);
+        var darker = review.State is { } state ? ReviewInHand.ReadsDarker(state.Wetness) : 0;
+        return new(
+            at.Facts.Count,
+            review.State,
+            darker,
+            review.Seen.Order().ToArray(),
+            found.Words,
+            at.Depths.Zones.Where(z => planned.Plan.Zones[z].Excluded is null).Select(z => ZoneOf(at, z)).ToArray(),
+            WhatNow.Of(planned, found, review.Stretch),
+            review.Stretch,
+            review.Decision,
+            OwnAgain.Of(planned, at.Service, at.Depths, review.Readings.Values.ToArray()),
+            at.Service.WashedAt,
+            review.Last?.Number,
+            LiftedColours
+        );
+    }
+
+    private static ReviewZone ZoneOf(ReviewAtWork at, Zone zone)
+    {
+        var depths = Enum.GetValues<Depth>()
+            .Select(d =>
+            {
+                var read = at.Review.Readings.GetValueOrDefault((zone, d));
+                return new DepthView(
+                    d,
+                    at.Depths.At(at.Planned.Levels, zone, d),
+                    at.Depths.At(at.Happened.Levels, zone, d),
+                    read?.Level,
+                    read?.Seen,
+                    read?.Evenness
+                );
+            })
+            .ToArray();
+        return new(
+            zone,
+            Sentence.Capital(ZoneFacts.Words(zone)),
+            at.Depths.LengthOf(zone),
+            depths,
+            depths.Where(d => d.CameOut is not null).Select(d => d.CameOut - d.Planned).MaxBy(d => Math.Abs(d!.Value)),
+            at.Depths.Along(at.Planned.Levels, zone, CurvePlaces),
+            at.Depths.Along(at.CameOut.Levels, zone, CurvePlaces),
+            Causes.Of(at.Planned, at.Service, at.Depths, at.Review.Readings.Values.ToArray(), zone, at.Weighed)
+        );
+    }
+
+    /// <summary>Levels 3 to 10 by halves, dry: what wet hair reads darker is counted after.</summary>
+    private static readonly IReadOnlyList<ReadColour> LiftedColours = Enumerable
+        .Range(6, 15)
+        .Select(h => h / 2.0)
+        .Select(level =>
+        {
+            var (r, g, b) = LevelColours.Lifted(level);
+            return new ReadColour(
+                level,
+                $"#{LevelColours.Encode(r):x2}{LevelColours.Encode(g):x2}{LevelColours.Encode(b):x2}"
+            );
+        })
+        .ToArray();
+}

@@ -1,0 +1,208 @@
+import { Button, Select } from "antd";
+import { useState } from "react";
+import type { PlanView } from "../../api/client";
+import parts from "../../style/parts.module.css";
+import { tokens } from "../../style/tokens";
+import { mapBox, pathOf } from "../../views/CrownMap";
+import css from "./Review.module.css";
+import type { Depth, ReviewFact, ReviewView, ReviewZone } from "./useReview";
+
+interface Props {
+  review: ReviewView;
+  plan: PlanView;
+  zone: ReviewZone | undefined;
+  onZone(zone: string): void;
+  say(fact: ReviewFact): void;
+  refused: string | undefined;
+}
+
+type State = NonNullable<ReviewView["state"]>;
+
+const wet: [State["wetness"], string][] = [
+  ["wet", "wet"],
+  ["damp", "towel-damp"],
+  ["dry", "dry"],
+];
+const lights: [State["light"], string][] = [
+  ["daylight", "daylight"],
+  ["studio", "studio light"],
+  ["mixed", "mixed"],
+];
+const depths: [Depth, string][] = [
+  ["root", "root"],
+  ["middle", "middle"],
+  ["ends", "ends"],
+];
+const evens: ["even" | "patchy" | "spots", string][] = [
+  ["even", "even"],
+  ["patchy", "patchy"],
+  ["spots", "spots"],
+];
+
+/** Short in blue, over in pale; as planned in grey. */
+const fillOf = (difference: number | null | undefined) => {
+  if (difference == null) {
+    return tokens.track;
+  }
+  return Math.abs(difference) < 0.3 ? tokens.edge : difference < 0 ? tokens.deep : tokens.accentSoft;
+};
+
+const signed = (difference: number) => `${difference > 0 ? "+" : "−"}${Math.abs(difference).toFixed(1)}`;
+
+function Tap({ on, words, onTap }: { on: boolean; words: string; onTap(): void }) {
+  return (
+    <button type="button" role="radio" aria-checked={on} onClick={onTap}>
+      {words}
+    </button>
+  );
+}
+
+/** Where it came out otherwise, and the readings: hair first, then zone by zone. */
+export function Reading({ review, plan, zone, onZone, say, refused }: Props) {
+  const [depth, setDepth] = useState<Depth>("ends");
+  const [asking, setAsking] = useState(review.state == null);
+  const [even, setEven] = useState<(typeof evens)[number][0]>("even");
+  const state = review.state ?? { wetness: "wet", washed: false, light: "studio" };
+  const set = (change: Partial<State>) => say({ kind: "state", ...state, ...change });
+  const here = zone?.depths.find((d) => d.depth === depth);
+  return (
+    <>
+      <div className={parts.title}>
+        <h2>Where</h2>
+        <span>came out − planned, levels</span>
+      </div>
+      <svg className={css.map} viewBox={mapBox} role="group" aria-label="What came out on the crown map">
+        {plan.panels.map((p) => {
+          const at = review.zones.find((z) => z.zone === p.zone);
+          return (
+            <path
+              key={p.key}
+              d={`${p.outlines.map((o) => pathOf(o)).join("Z")}Z`}
+              fill={fillOf(at?.difference)}
+              stroke={p.zone === zone?.zone ? tokens.ink : tokens.white}
+              strokeWidth={p.zone === zone?.zone ? 0.4 : 0.15}
+              role="button"
+              tabIndex={-1}
+              aria-label={`${at?.words ?? p.zone}: ${at?.difference == null ? "not read" : at.difference.toFixed(1)}`}
+              onClick={() => onZone(p.zone)}
+            />
+          );
+        })}
+        {review.zones
+          .filter((z) => z.difference != null)
+          .map((z) => {
+            const those = plan.panels.filter((p) => p.zone === z.zone);
+            const mean = (i: 0 | 1) =>
+              those.reduce((sum, p) => sum - p.grip[i], 0) / Math.max(1, those.length);
+            return (
+              <text key={z.zone} className={css.onMap} x={mean(0)} y={mean(1)} textAnchor="middle">
+                {signed(z.difference ?? 0)}
+              </text>
+            );
+          })}
+        <path d={pathOf(plan.partLine)} fill="none" stroke={tokens.ink} strokeWidth="0.3" />
+      </svg>
+      <Select
+        aria-label="Zone"
+        className={css.zone}
+        value={zone?.zone}
+        onChange={onZone}
+        options={review.zones.map((z) => ({
+          value: z.zone,
+          label: z.difference == null ? z.words : `${z.words} ${signed(z.difference)}`,
+        }))}
+      />
+      {review.state && !asking ? (
+        <div className={css.asked}>
+          <span>
+            {wet.find(([w]) => w === state.wetness)?.[1]} · {state.washed ? "washed" : "rinsed only"} ·{" "}
+            {lights.find(([l]) => l === state.light)?.[1]}
+          </span>
+          <Button type="text" onClick={() => setAsking(true)}>
+            Change
+          </Button>
+        </div>
+      ) : (
+        <fieldset className={css.ask} aria-label="The hair now">
+          {wet.map(([wetness, words]) => (
+            <Tap
+              key={wetness}
+              on={review.state?.wetness === wetness}
+              words={words}
+              onTap={() => set({ wetness })}
+            />
+          ))}
+          <Tap
+            on={review.state?.washed === true}
+            words={state.washed ? "washed" : "rinsed only"}
+            onTap={() => set({ washed: !state.washed })}
+          />
+          {lights.map(([light, words]) => (
+            <Tap key={light} on={review.state?.light === light} words={words} onTap={() => set({ light })} />
+          ))}
+          {review.state && (
+            <Button type="text" onClick={() => setAsking(false)}>
+              That's it
+            </Button>
+          )}
+        </fieldset>
+      )}
+      {!review.state ? (
+        <p className={parts.soft}>Say first how wet it is, and in which light: wet hair reads darker.</p>
+      ) : (
+        zone && (
+          <>
+            <div className={parts.title}>
+              <h3>{zone.words}</h3>
+              <span>planned {here?.planned.toFixed(1)}</span>
+            </div>
+            <div className={css.ask} role="radiogroup" aria-label="Depth">
+              {depths.map(([d, words]) => (
+                <Tap
+                  key={d}
+                  on={depth === d}
+                  words={`${words}${zone.depths.find((x) => x.depth === d)?.cameOut != null ? " ✓" : ""}`}
+                  onTap={() => setDepth(d)}
+                />
+              ))}
+            </div>
+            <div className={css.ask} role="radiogroup" aria-label="How even">
+              {evens.map(([e, words]) => (
+                <Tap key={e} on={even === e} words={words} onTap={() => setEven(e)} />
+              ))}
+            </div>
+            <div className={css.levels} role="radiogroup" aria-label="Level it looks">
+              {review.colours.map((c) => (
+                <button
+                  key={c.level}
+                  type="button"
+                  role="radio"
+                  aria-checked={here?.seen === c.level}
+                  aria-label={`Level ${c.level}`}
+                  style={{ background: c.hex }}
+                  onClick={() =>
+                    say({ kind: "read", zone: zone.zone, depth, level: c.level, evenness: even })
+                  }
+                >
+                  {Number.isInteger(c.level) ? c.level : "½"}
+                </button>
+              ))}
+            </div>
+            <p className={parts.soft}>
+              {here?.cameOut != null
+                ? `Read ${here.seen?.toFixed(1)}, counted ${here.cameOut.toFixed(1)}.`
+                : "Not read here yet: tap the colour it looks like."}{" "}
+              {review.readsDarker > 0 && `So wet it reads ${review.readsDarker.toFixed(1)} darker: counted.`}
+            </p>
+          </>
+        )
+      )}
+      {refused && <p role="alert">{refused}</p>}
+      {review.lastFact != null && (
+        <Button type="text" onClick={() => say({ kind: "unsaid", number: review.lastFact ?? 0 })}>
+          Take the last back
+        </Button>
+      )}
+    </>
+  );
+}
