@@ -25,3 +25,15 @@ export const angleWords = (angle: number): string =>
 
 /** The angle after a turn by so many degrees. */
 export const turned = (angle: number, by: number): number => (((angle + by) % 360) + 360) % 360;
+
+/** Where a zone is seen from best, degrees. */
+export const angleOf = (zone: string): number =>
+  zone.startsWith("side")
+    ? zone.endsWith("Left")
+      ? 90
+      : 270
+    : zone.startsWith("top") || zone.startsWith("faceFrame") || zone.startsWith("fringe")
+      ? zone.endsWith("Left")
+        ? 30
+        : 330
+      : 180;

@@ -2,13 +2,14 @@ import { Button } from "antd";
 import { type ReactNode, useEffect, useMemo, useRef, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import parts from "../../style/parts.module.css";
+import { angleOf } from "../../views/angles";
 import { HeadView } from "../../views/HeadView";
 import { said, useUnits } from "../../views/units";
 import { useVisit } from "../../visit/useVisit";
 import css from "./Apply.module.css";
 import { actOf, ownWave } from "./act";
 import { BigStrip } from "./BigStrip";
-import { angleOf, clock, span } from "./times";
+import { clock, span } from "./times";
 import type { ApplyView, Chair, ServiceFact } from "./useApply";
 
 interface Props {

@@ -1,5 +1,6 @@
 import { expect, test } from "vitest";
-import { angleOf, minutes, span } from "./times";
+import { angleOf } from "../../views/angles";
+import { minutes, span } from "./times";
 
 test("time to go is told in minutes and seconds, with hours where there are", () => {
   expect(span(150_000)).toBe("2:30");

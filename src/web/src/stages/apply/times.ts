@@ -14,15 +14,3 @@ export const span = (ms: number): string => {
 
 /** Minutes between two moments, rounded. */
 export const minutes = (from: number, to: number): number => Math.round((to - from) / 60_000);
-
-/** Where a zone is seen from best, degrees. */
-export const angleOf = (zone: string): number =>
-  zone.startsWith("side")
-    ? zone.endsWith("Left")
-      ? 90
-      : 270
-    : zone.startsWith("top") || zone.startsWith("faceFrame") || zone.startsWith("fringe")
-      ? zone.endsWith("Left")
-        ? 30
-        : 330
-      : 180;

@@ -142,7 +142,7 @@ export function Reading({ review, plan, zone, onZone, say, refused }: Props) {
           ))}
           {review.state && (
             <Button type="text" onClick={() => setAsking(false)}>
-              That's it
+              Go on
             </Button>
           )}
         </fieldset>

@@ -1,6 +1,7 @@
 import { Alert, Spin } from "antd";
 import { useEffect, useState } from "react";
 import parts from "../../style/parts.module.css";
+import { angleOf } from "../../views/angles";
 import { Care } from "../../visit/Care";
 import { Columns } from "../../visit/Columns";
 import { HeadColumn } from "../../visit/HeadColumn";
@@ -13,7 +14,7 @@ import { WhatNow } from "./WhatNow";
 
 /** Review: rinsed and before any toner, did it come out as planned, where not, why, what now. */
 export function ReviewScreen() {
-  const { visit, work, coloursAt, setRaw } = useVisit();
+  const { visit, work, coloursAt, setRaw, setAngle } = useVisit();
   const { review, problem, say, refused } = useReview(visit);
   const [zone, setZone] = useState<string>();
   const wiped = useCameOut(visit, review?.facts, coloursAt("rinsed", true));
@@ -45,7 +46,10 @@ export function ReviewScreen() {
             review={review}
             plan={work.plan}
             zone={chosen}
-            onZone={setZone}
+            onZone={(at) => {
+              setZone(at);
+              setAngle(angleOf(at));
+            }}
             say={say}
             refused={refused}
           />

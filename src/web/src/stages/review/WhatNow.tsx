@@ -45,6 +45,7 @@ export function WhatNow({ review, zone, say }: Props) {
           <h3>What now</h3>
           {review.choices.some((c) => c.what === "correctFirst") && (
             <div className={css.ask} role="group" aria-label="A wet strand, stretched">
+              <span className={parts.soft}>A wet strand, stretched:</span>
               {stretches.map(([how, words]) => (
                 <Button
                   key={how}
