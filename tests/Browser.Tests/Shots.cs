@@ -43,7 +43,6 @@ public sealed class Shots
             "two heads",
             d => d.FindElements(By.CssSelector("canvas[aria-label^='The head']")).Count == 2 ? d : null
         );
-        Take(app, "compare");
         app.Button("End comparing").Click();
         app.Button("Toned ▾").Click();
         app.Click("level map", By.XPath("//li[normalize-space(.)='Level map']"));
@@ -150,6 +149,8 @@ public sealed class Shots
 
         AtTheChair(app);
         Take(app, "apply");
+        AtTheBasin(app);
+        Take(app, "review");
 
         app.Browser.Navigate().GoToUrl($"{app.Address}/shelf");
         app.Find("the shelf", By.XPath("//button[contains(., 'Lantern clay')]"));
@@ -241,6 +242,41 @@ public sealed class Shots
             );
         }
 
+        Drawn(app, "worn down");
+    }
+
+    /// <summary>A head read wet: as planned but for two zones.</summary>
+    private static void AtTheBasin(App app)
+    {
+        using var http = new HttpClient { BaseAddress = new Uri(app.Address) };
+        var at = new Uri($"/api/visits/{app.VisitOf("Maelis Thornby")}/review/facts", UriKind.Relative);
+        foreach (
+            var fact in new[]
+            {
+                """{"kind":"state","wetness":"wet","washed":true,"light":"studio"}""",
+                """{"kind":"walked","place":"part"}""",
+                """{"kind":"walked","place":"hairline"}""",
+                """{"kind":"read","zone":"upperBack","depth":"ends","level":6.5}""",
+                """{"kind":"read","zone":"faceFrameLeft","depth":"ends","level":7.2}""",
+                """{"kind":"read","zone":"lowerBack","depth":"ends","level":5.3}""",
+                """{"kind":"read","zone":"lowerBack","depth":"middle","level":3.3}""",
+            }
+        )
+        {
+            using var body = new StringContent(
+                $$$"""{"id":"{{{Guid.NewGuid()}}}","fact":{{{fact}}}}""",
+                System.Text.Encoding.UTF8,
+                "application/json"
+            );
+            Assert.True(http.PostAsync(at, body).GetAwaiter().GetResult().IsSuccessStatusCode, fact);
+        }
+
+        app.Visit("Maelis Thornby", "review");
+        app.Find("the verdict", By.XPath("//h2[starts-with(., 'As planned but for')]"));
+        app.Browser.ExecuteScript(
+            "arguments[0].dispatchEvent(new MouseEvent('click', { bubbles: true }))",
+            app.Find("lower back", By.CssSelector("[role='button'][aria-label^='Lower back: ']"))
+        );
         Drawn(app, "worn down");
     }
 
