@@ -6,8 +6,8 @@ using Wendro.Core.Units;
 namespace Wendro.Store;
 
 /// <summary>
-/// What was seen and said at reviews: rows, only ever added, each with its moment by the server's clock. Of two readings
-/// of one place the later counts; both are kept.
+/// What was seen and said at reviews: rows, only ever added, each with its moment by the server's clock. Of two
+/// readings of one place the later counts; both are kept.
 /// </summary>
 public sealed class Reviews(DbContextOptions<StudioContext> options, TimeProvider clock)
 {

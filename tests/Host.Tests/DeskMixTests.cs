@@ -65,6 +65,26 @@ public sealed class DeskMixTests(Server server) : IClassFixture<Server>
     }
 
     [Fact]
+    public async Task A_bowl_of_shades_is_suggested_for_a_colour_and_does_what_is_told()
+    {
+        var hair = """ "level":9,"porosity":"normal","dryness":"damp","minutes":15 """;
+        var mixed = await AskAsync(
+            "tone",
+            $$"""{{{hair}},"shades":[{"depth":9,"reflect":"violet","parts":2},{"depth":8,"reflect":"beige","parts":1}]}"""
+        );
+        var wanted =
+            $$"""{"lightness":{{(double)mixed["lightness"]!:R}},"chroma":{{(double)mixed["chroma"]!:R}},"hue":{{(double)mixed["hue"]!:R}}}""";
+        var found = await AskAsync(
+            "suggest",
+            $$"""{{{hair}},"wanted":{{wanted}},"most":2,"shades":[{"depth":8,"reflect":"beige"},{"depth":9,"reflect":"violet"},{"depth":9,"reflect":"gold"},{"depth":10,"reflect":"ash"}]}"""
+        );
+        Assert.Equal(0, (double)found["deltaE"]!, 1e-6);
+        Assert.Equal(["violet 2", "beige 1"], found["parts"]!.AsArray().Select(p => $"{p!["reflect"]} {p["parts"]}"));
+        Assert.Equal((string)mixed["hex"]!, (string)found["hex"]!);
+        Assert.NotEmpty(found["instead"]!.AsArray());
+    }
+
+    [Fact]
     public async Task A_toner_neutralises_in_oklch()
     {
         var violet = await AskAsync(
@@ -158,6 +178,32 @@ public sealed class DeskMixTests(Server server) : IClassFixture<Server>
         "tone",
         """{"level":9,"depth":9,"reflect":"ash","porosity":"normal","dryness":"damp","minutes":20,"undertone":"purple"}""",
         "undertone"
+    )]
+    [InlineData("tone", """{"level":9,"porosity":"normal","dryness":"damp","minutes":20}""", "depth")]
+    [InlineData(
+        "tone",
+        """{"level":9,"porosity":"normal","dryness":"damp","minutes":20,"shades":[{"depth":9,"reflect":"ash","parts":0}]}""",
+        "shades[0].parts"
+    )]
+    [InlineData(
+        "suggest",
+        """{"level":9,"porosity":"normal","dryness":"damp","minutes":20,"wanted":{"lightness":0.7,"chroma":0.05,"hue":80},"shades":[]}""",
+        "shades"
+    )]
+    [InlineData(
+        "suggest",
+        """{"level":9,"porosity":"normal","dryness":"damp","minutes":20,"wanted":{"lightness":0.7,"chroma":0.05,"hue":80},"shades":[{"depth":9,"reflect":"ash"}],"most":4}""",
+        "most"
+    )]
+    [InlineData(
+        "suggest",
+        """{"level":9,"porosity":"normal","dryness":"damp","minutes":20,"wanted":{"lightness":1.7,"chroma":0.05,"hue":80},"shades":[{"depth":9,"reflect":"ash"}]}""",
+        "wanted.lightness"
+    )]
+    [InlineData(
+        "suggest",
+        """{"level":9,"porosity":"normal","dryness":"damp","minutes":20,"shades":[{"depth":9,"reflect":"ash"}]}""",
+        "wanted"
     )]
     [InlineData("rinse", """{"windows":[{"from":5,"to":4}]}""", "windows[0].to")]
     [InlineData("rinse", """{"windows":[{"from":-5,"to":4}]}""", "windows[0].from")]

@@ -33,13 +33,13 @@ public sealed class SectionTests(Server server) : IClassFixture<Server>
         // Mixing is counted where the bowls count it, and the paint pass goes where the bowls go.
         var mix = await http.ReadAsync($"/api/visits/{visit}/mix");
         var bowls = mix["bowls"]!.AsArray();
-        Assert.Equal((double)bowls[0]!["readyAtMinute"]!, (double)order[0]!["startsAtMinute"]!, 1e-9);
+        Assert.Equal((double)bowls[0]!["readyAtMinute"]!, (double)order[0]!["startsAtMinute"]!, 1e-6);
         Assert.True((double)bowls[0]!["readyAtMinute"]! > 0);
-        Assert.Equal((double)bowls[^1]!["paintedUntilMinute"]!, (double)section["minutes"]!, 1e-9);
+        Assert.Equal((double)bowls[^1]!["paintedUntilMinute"]!, (double)section["minutes"]!, 1e-6);
         Assert.Equal(
             (double)section["minutes"]!,
             (double)(await http.ReadAsync($"/api/visits/{visit}/glance"))["minutes"]!,
-            1e-9
+            1e-6
         );
         var plan = await http.ReadAsync($"/api/visits/{visit}/plan");
         Assert.Equal(section["panels"]!.ToJsonString(), plan["working"]!.ToJsonString());

@@ -161,8 +161,8 @@ public static class ServiceDues
             DueKind.Look,
             at,
             "Look",
-            $"{Sentence.Capital(ZoneFacts.Words(panel.Zone))}, painted first there. Wipe {Quantity.Cm(2)} clean, judge, "
-                + "paint it again.",
+            $"{Sentence.Capital(ZoneFacts.Words(panel.Zone))}, painted first there. Wipe {Quantity.Cm(2)} clean, "
+                + "judge, paint it again.",
             Severity.Caution,
             [panel]
         );

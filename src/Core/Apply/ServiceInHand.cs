@@ -130,7 +130,7 @@ public sealed record ServiceInHand
     public ImmutableDictionary<PanelKey, PanelStand> Panels { get; private init; } =
         ImmutableDictionary<PanelKey, PanelStand>.Empty;
 
-    /// <summary>How each panel stood when the step that painted it was over; those of steps at work are not there.</summary>
+    /// <summary>How each panel stood when the step that painted it was over; of steps at work none is there.</summary>
     public ImmutableDictionary<(PanelKey Panel, int Step), PanelStand> Finished { get; private init; } =
         ImmutableDictionary<(PanelKey, int), PanelStand>.Empty;
 

@@ -6,7 +6,7 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Desk;
 
-/// <summary>The sums about bowls, toners and rinsing.</summary>
+/// <summary>The sums about bowls and rinsing.</summary>
 public static partial class DeskSums
 {
     private const int MostWindows = 20_000;
@@ -151,42 +151,6 @@ public static partial class DeskSums
             rescue.RatioNow,
             $"As it is 1 : {rescue.RatioNow:0.00}; wanted 1 : {q.DeveloperParts / q.LightenerParts:0.00}. "
                 + $"Nothing is taken out, so the part that is short is filled up."
-        );
-    }
-
-    /// <summary>What comes of a toner.</summary>
-    public static DeskResult<ToneAnswer> Of(ToneQuestion q)
-    {
-        ArgumentNullException.ThrowIfNull(q);
-        var problems = WithinAttribute.Outside(q).ToList();
-        var undertone = q.Undertone is null ? null : Undertone.LevelOf(q.Undertone);
-        if (q.Undertone is not null && undertone is null)
-        {
-            problems.Add(new("undertone", $"One of {string.Join(", ", Undertone.All)}."));
-        }
-
-        if (problems.Count > 0)
-        {
-            return problems;
-        }
-
-        var toned = Toner.Of(new ToneCase(q.Level, undertone, q.Depth, q.Reflect, q.Porosity, q.Dryness, q.Minutes));
-        return new ToneAnswer(
-            toned.Neutralised,
-            toned.Remaining,
-            toned.Hex,
-            toned.Colour.Lightness,
-            toned.Colour.Chroma,
-            toned.Colour.Hue,
-            toned.Level,
-            toned.Before,
-            (
-                toned.Neutralised >= 0
-                    ? $"It takes {toned.Neutralised:P0} of the undertone away; what is left is {toned.Remaining}. "
-                    : $"It adds {-toned.Neutralised:P0} to the undertone; it is {toned.Remaining} then. "
-            )
-                + $"R = R₀ · 10^(−dose · uptake · a): dose {Toner.Dose(q.Depth):0.00}, uptake "
-                + $"{Toner.Uptake(q.Minutes, q.Porosity, q.Dryness):0.00}."
         );
     }
 

@@ -140,22 +140,79 @@ public sealed record RescueAnswer(
     Sentence Why
 );
 
-/// <summary>What comes of a toner?</summary>
+/// <summary>What comes of a toner, of one shade or of several in one bowl?</summary>
 /// <param name="Level">The hair's level, 1..10.</param>
-/// <param name="Depth">The toner's, 1..10.</param>
-/// <param name="Reflect">Its reflect.</param>
 /// <param name="Porosity">How readily the hair takes it up.</param>
 /// <param name="Dryness">How wet the hair is.</param>
 /// <param name="Minutes">How long it stays, 0..600.</param>
+/// <param name="Depth">The toner's level, 1..10, where it is one shade.</param>
+/// <param name="Reflect">Its reflect, where it is one shade.</param>
 /// <param name="Undertone">The undertone the hair shows, in a word; that of its level where it is left out.</param>
+/// <param name="Shades">The shades where there are several, instead of depth and reflect.</param>
 public sealed record ToneQuestion(
     [property: Within(Level.Darkest, Level.Lightest)] double Level,
-    [property: Within(Level.Darkest, Level.Lightest)] double Depth,
-    Reflect Reflect,
     Porosity Porosity,
     Dryness Dryness,
     [property: Within(0, Minutes.Longest, "min")] double Minutes,
+    [property: Within(Level.Darkest, Level.Lightest)] double? Depth = null,
+    Reflect? Reflect = null,
+    string? Undertone = null,
+    IReadOnlyList<TonerShade>? Shades = null
+);
+
+/// <summary>A wanted colour.</summary>
+/// <param name="Lightness">OKLCH lightness, 0..1.</param>
+/// <param name="Chroma">OKLCH chroma, 0..0.4.</param>
+/// <param name="Hue">OKLCH hue, degrees, 0..360.</param>
+public sealed record WantedColour(
+    [property: Within(0, 1)] double Lightness,
+    [property: Within(0, 0.4)] double Chroma,
+    [property: Within(0, 360, "°")] double Hue
+);
+
+/// <summary>A shade that stands on the shelf.</summary>
+/// <param name="Depth">Its level, 1..10.</param>
+/// <param name="Reflect">Its reflect.</param>
+public sealed record ShelfShade([property: Within(Level.Darkest, Level.Lightest)] double Depth, Reflect Reflect);
+
+/// <summary>Which shades in which parts bring hair nearest to a wanted colour?</summary>
+/// <param name="Level">The hair's level, 1..10.</param>
+/// <param name="Porosity">How readily the hair takes it up.</param>
+/// <param name="Dryness">How wet the hair is.</param>
+/// <param name="Minutes">How long it stays, 0..600.</param>
+/// <param name="Wanted">The wanted colour.</param>
+/// <param name="Shades">The shades there are, 1 to 60.</param>
+/// <param name="Most">Most shades in the bowl, 1 to 3.</param>
+/// <param name="Undertone">The undertone the hair shows, in a word; that of its level where it is left out.</param>
+public sealed record SuggestQuestion(
+    [property: Within(Level.Darkest, Level.Lightest)] double Level,
+    Porosity Porosity,
+    Dryness Dryness,
+    [property: Within(0, Minutes.Longest, "min")] double Minutes,
+    WantedColour Wanted,
+    IReadOnlyList<ShelfShade> Shades,
+    [property: Within(1, TonerSuggestion.MostShades)] int Most = TonerSuggestion.MostShades,
     string? Undertone = null
+);
+
+/// <summary>A bowl of shades.</summary>
+/// <param name="Parts">The shades in whole parts, the most first.</param>
+/// <param name="DeltaE">How far from the wanted colour, OKLab × 100.</param>
+/// <param name="Hex">What it becomes, #rrggbb.</param>
+public sealed record SuggestedBowl(IReadOnlyList<TonerShade> Parts, double DeltaE, string Hex);
+
+/// <summary>The nearest bowl, and what else comes near.</summary>
+/// <param name="Parts">The shades in whole parts, the most first.</param>
+/// <param name="DeltaE">How far from the wanted colour, OKLab × 100.</param>
+/// <param name="Hex">What it becomes, #rrggbb.</param>
+/// <param name="Instead">Other bowls, the nearest first.</param>
+/// <param name="Why">In words.</param>
+public sealed record SuggestAnswer(
+    IReadOnlyList<TonerShade> Parts,
+    double DeltaE,
+    string Hex,
+    IReadOnlyList<SuggestedBowl> Instead,
+    Sentence Why
 );
 
 /// <summary>Share of the undertone's chroma taken away, what is left in a word, the colour.</summary>

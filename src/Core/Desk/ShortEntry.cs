@@ -155,11 +155,11 @@ public static class ShortEntry
                     + $"{Name(w.Word<Dryness>() ?? Dryness.Damp)}",
                 new ToneQuestion(
                     plain[1],
-                    plain[0],
-                    reflect,
                     w.Word<Porosity>() ?? Porosity.Normal,
                     w.Word<Dryness>() ?? Dryness.Damp,
-                    w.Minutes ?? 20
+                    w.Minutes ?? 20,
+                    plain[0],
+                    reflect
                 ),
                 DeskSums.Of,
                 a => $"{a.Neutralised:P0} of the warmth neutralised, left: {a.Remaining} ({a.Hex})",

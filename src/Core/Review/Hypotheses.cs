@@ -39,8 +39,10 @@ internal sealed record Lightened(
     public Lifting With(Func<LiftCase, LiftCase> change) => new(change(Really.Case));
 }
 
-/// <summary>What may be so, each run through the lift's own model in the sizes it comes in. How common each is, is a model
-/// assumption.</summary>
+/// <summary>
+/// What may be so, each run through the lift's own model in the sizes it comes in. How common each is, is a model
+/// assumption.
+/// </summary>
 internal static class Hypotheses
 {
     /// <summary>A fact that makes less than this tells nothing, levels.</summary>
@@ -158,7 +160,8 @@ internal static class Hypotheses
                 false,
                 l => l.Really,
                 _ =>
-                    $"Begun {Quantity.Cm(Math.Abs(shift), "0")} {(shift > 0 ? "lower" : "higher")}, only the upper part differs so."
+                    $"Begun {Quantity.Cm(Math.Abs(shift), "0")} {(shift > 0 ? "lower" : "higher")}, only the upper part "
+                    + "differs so."
             )
             {
                 ShiftCm = shift,
@@ -187,7 +190,8 @@ internal static class Hypotheses
                         }
                     ),
                 _ =>
-                    $"Everywhere {(speed < 1 ? "less" : "more")} than planned, as hair that lifts at {speed * 100:0} % would."
+                    $"Everywhere {(speed < 1 ? "less" : "more")} than planned, as hair that lifts at {speed * 100:0} % "
+                    + "would."
             );
         }
 
@@ -199,7 +203,9 @@ internal static class Hypotheses
                 true,
                 l => l.With(c => c with { Mixture = c.Mixture * by }),
                 _ =>
-                    $"A room {(by < 1 ? "four degrees cooler" : "four degrees warmer")} makes all of it {(by < 1 ? "slower" : "quicker")}."
+                    by < 1
+                        ? "A room four degrees cooler makes all of it slower."
+                        : (Sentence)"A room four degrees warmer makes all of it quicker."
             );
         }
     }

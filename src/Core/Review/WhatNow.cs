@@ -72,8 +72,9 @@ public static class WhatNow
                 stretch == StretchTest.Breaks
                     ? "Hair breaks: only what cares for it, and a toner as mild as there is."
                     : (Sentence)(
-                        $"The darkest read is {ZoneFacts.Words(least.Zone)}, {least.CameOut:0.0} where {least.Planned:0.0} was planned: "
-                        + $"{(shorts.Length == 0 ? "a toner for the planned level carries it" : "a toner for the planned level does little there")}."
+                        $"The darkest read is {ZoneFacts.Words(least.Zone)}, {least.CameOut:0.0} where "
+                        + $"{least.Planned:0.0} was planned: a toner for the planned level "
+                        + $"{(shorts.Length == 0 ? "carries it" : "does little there")}."
                     ),
                 advised == Decision.Tone,
                 true,

@@ -43,6 +43,12 @@ public sealed record ToneCase(
     double Minutes
 );
 
+/// <summary>One shade of a toner's bowl.</summary>
+/// <param name="Depth">Its level, 1..10.</param>
+/// <param name="Reflect">Its reflect.</param>
+/// <param name="Parts">How many parts of it, above 0.</param>
+public readonly record struct TonerShade(double Depth, Reflect Reflect, double Parts = 1);
+
 /// <summary>What comes of a toner.</summary>
 /// <param name="Neutralised">Share of the undertone's chroma taken away; negative where warmth was added.</param>
 /// <param name="Remaining">What is left, in a word.</param>
@@ -103,13 +109,22 @@ public static class Toner
     public static Toned Of(ToneCase of)
     {
         ArgumentNullException.ThrowIfNull(of);
+        return Of(of, [new(of.Depth, of.Reflect)]);
+    }
+
+    /// <summary>Tones hair with several shades in one bowl: each does its share of what it would do alone.</summary>
+    /// <param name="of">The hair and the minutes; its own depth and reflect count for nothing.</param>
+    /// <param name="shades">The shades, at least one.</param>
+    public static Toned Of(ToneCase of, IReadOnlyList<TonerShade> shades)
+    {
+        ArgumentNullException.ThrowIfNull(of);
+        ArgumentNullException.ThrowIfNull(shades);
         var (r, g, b) = Bare(of);
         var before = Oklch.Of(r, g, b);
         var raw = HexOf(r, g, b);
-        var (x, y, z) = Absorbance(of.Reflect);
-        var strength = Dose(of.Depth) * Uptake(of.Minutes, of.Porosity, of.Dryness) * OnHair(of.Level, of.Depth);
-        double Toned(double light, double absorbs) => light * Math.Pow(10, -strength * absorbs);
-        (r, g, b) = (Toned(r, x), Toned(g, y), Toned(b, z));
+        var taken = Taken(of.Level, shades) * Uptake(of.Minutes, of.Porosity, of.Dryness);
+        static double Toned(double light, double absorbs) => light * Math.Pow(10, -absorbs);
+        (r, g, b) = (Toned(r, taken.Red), Toned(g, taken.Green), Toned(b, taken.Blue));
         var after = Oklch.Of(r, g, b);
         var neutralised = before.Chroma <= 0 ? 0 : 1 - after.Along(before.Hue) / before.Chroma;
         return new(
@@ -125,13 +140,28 @@ public static class Toner
     private static string HexOf(double r, double g, double b) =>
         $"#{LevelColours.Encode(r):x2}{LevelColours.Encode(g):x2}{LevelColours.Encode(b):x2}";
 
+    /// <summary>What shades take of the light when all of them is taken up: each by its share of the parts.</summary>
+    internal static Absorbed Taken(double level, IReadOnlyList<TonerShade> shades)
+    {
+        var all = shades.Sum(s => s.Parts);
+        var (red, green, blue) = (0.0, 0.0, 0.0);
+        foreach (var shade in shades)
+        {
+            var (r, g, b) = Absorbance(shade.Reflect);
+            var strength = Dose(shade.Depth) * OnHair(level, shade.Depth) * shade.Parts / all;
+            (red, green, blue) = (red + strength * r, green + strength * g, blue + strength * b);
+        }
+
+        return new(red, green, blue);
+    }
+
     /// <summary>
     /// On hair a level darker than itself a toner does nothing; at its own level and on lighter hair all of it.
     /// </summary>
     public static double OnHair(double level, double depth) => Math.Clamp(1 - (depth - level), 0, 1);
 
     /// <summary>The hair's colour: as light as its level, as warm as its undertone.</summary>
-    private static (double R, double G, double B) Bare(ToneCase of)
+    internal static (double R, double G, double B) Bare(ToneCase of)
     {
         var own = LevelColours.Lifted(of.Level);
         if (of.Undertone is not { } undertone)

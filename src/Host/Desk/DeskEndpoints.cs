@@ -53,6 +53,12 @@ internal static class DeskEndpoints
             DeskSums.Of
         );
         Sum<ToneQuestion, ToneAnswer>(desk, "/tone", "What comes of a toner", DeskSums.Of);
+        Sum<SuggestQuestion, SuggestAnswer>(
+            desk,
+            "/suggest",
+            "Up to three shades in whole parts that bring hair nearest to a wanted colour, and what else comes near",
+            DeskSums.Of
+        );
         Sum<RinseQuestion, RinseAnswer>(desk, "/rinse", "The fewest rinse waves that meet every window", DeskSums.Of);
         Sum<ScheduleQuestion, ChairSchedule>(
             desk,

@@ -46,6 +46,11 @@ internal sealed record ReviewZone(
     IReadOnlyList<Cause> Causes
 );
 
+/// <summary>A change for the next visit.</summary>
+/// <param name="Words">What to do.</param>
+/// <param name="Edits">The one edit of a plan that does it; none where it is one of hands.</param>
+internal sealed record NextTimeView(Sentence Words, IReadOnlyList<PlanEdit> Edits);
+
 /// <summary>A lifted level to tap, as hex: as wet as the hair is.</summary>
 internal sealed record ReadColour(double Level, string Hex);
 
@@ -54,6 +59,7 @@ internal sealed record ReadColour(double Level, string Hex);
 /// <param name="Verdict">What came out, in a sentence.</param>
 /// <param name="ReadsDarker">How much darker the hair reads as wet as it is, levels.</param>
 /// <param name="Own">How her hair lifts by it; null where nothing tells.</param>
+/// <param name="NextTime">What to do otherwise at the next visit.</param>
 internal sealed record ReviewView(
     int Facts,
     StateSaid? State,
@@ -65,6 +71,7 @@ internal sealed record ReviewView(
     StretchTest? Stretch,
     Decision? Decision,
     OwnLift? Own,
+    IReadOnlyList<NextTimeView> NextTime,
     DateTimeOffset? WashedAt,
     int? LastFact,
     IReadOnlyList<ReadColour> Colours
@@ -77,17 +84,24 @@ internal sealed record ReviewView(
         var (planned, review) = (at.Planned, at.Review);
         var found = Differences.Of(planned, at.Depths, review.Readings.Values);
         var darker = review.State is { } state ? ReviewInHand.ReadsDarker(state.Wetness) : 0;
+        var zones = at
+            .Depths.Zones.Where(z => planned.Plan.Zones[z].Excluded is null)
+            .Select(z => ZoneOf(at, z))
+            .ToArray();
         return new(
             at.Facts.Count,
             review.State,
             darker,
             review.Seen.Order().ToArray(),
             found.Words,
-            at.Depths.Zones.Where(z => planned.Plan.Zones[z].Excluded is null).Select(z => ZoneOf(at, z)).ToArray(),
+            zones,
             WhatNow.Of(planned, found, review.Stretch),
             review.Stretch,
             review.Decision,
             OwnAgain.Of(planned, at.Service, at.Depths, review.Readings.Values.ToArray()),
+            Core.Review.NextTime.Of(planned, zones.ToDictionary(z => z.Zone, z => z.Causes))
+                .Select(n => new NextTimeView(n.Words, n.Edit is { } edit ? [edit] : []))
+                .ToArray(),
             at.Service.WashedAt,
             review.Last?.Number,
             LiftedColours

@@ -300,6 +300,38 @@ public sealed class ReviewTests
     }
 
     [Fact]
+    public void What_a_likely_cause_teaches_is_a_change_that_a_plan_takes()
+    {
+        static Cause Of(CauseKind kind, double share = 0.8) => new(kind, CauseWords.Of(kind), "seen", share, -0.7, 0);
+        IReadOnlyList<NextTime> For(params (Zone Zone, Cause Cause)[] causes) =>
+            NextTime.Of(Head, causes.ToDictionary(c => c.Zone, c => (IReadOnlyList<Cause>)[c.Cause]));
+        var film = For((Zone.LowerBack, Of(CauseKind.Dried))).Single();
+        Assert.Equal("Film over the lower back.", film.Words.ToString());
+        var covered = Head.Plan.Apply(film.Edit!, Given.Cutting);
+        Assert.True(covered.Succeeded);
+        var next = Head.After(covered.Plan, Head.Looks, Given.Cutting);
+        Assert.All(
+            next.Panels.Where(p => p.Panel.Key.Zone == Zone.LowerBack && p.Coats.Count > 0)
+                .Append(next.Panels.First(p => p.Panel.Key.Zone == Zone.LowerBack && p.Coats.Count > 0)),
+            p => Assert.Equal(Covering.Film, p.Coats[0].Painted.Paint.Covering)
+        );
+        // What is hardly likely teaches nothing, what isn't explained neither; what is of all the hair is said once.
+        Assert.Empty(For((Zone.LowerBack, Of(CauseKind.Dried, 0.3))));
+        Assert.Empty(For((Zone.LowerBack, Of(CauseKind.Unexplained))));
+        Assert.Empty(For((Zone.Crown, Of(CauseKind.Dried))));
+        Assert.Single(For((Zone.LowerBack, Of(CauseKind.SlowerHair)), (Zone.Nape, Of(CauseKind.SlowerHair))));
+        foreach (
+            var kind in Enum.GetValues<CauseKind>()
+                .Select(CauseWords.ToldAs)
+                .Distinct()
+                .Where(k => k != CauseKind.Unexplained)
+        )
+        {
+            Assert.Single(For((Zone.Nape, Of(kind))));
+        }
+    }
+
+    [Fact]
     public void Every_cause_has_its_own_words()
     {
         var told = Enum.GetValues<CauseKind>().Select(CauseWords.ToldAs).Distinct().ToArray();

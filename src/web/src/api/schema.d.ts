@@ -809,6 +809,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/desk/suggest": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Up to three shades in whole parts that bring hair nearest to a wanted colour, and what else comes near */
+        post: operations["PostDeskSuggest"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/desk/rinse": {
         parameters: {
             query?: never;
@@ -1879,10 +1896,7 @@ export interface components {
          * @enum {unknown}
          */
         Evenness: "even" | "patchy" | "spots";
-        /**
-         * @default surface
-         * @enum {unknown}
-         */
+        /** @enum {unknown} */
         Face: "surface" | "underside" | "both";
         /** @enum {unknown} */
         FaceShape: "oval" | "round" | "square" | "long" | "heart";
@@ -2157,10 +2171,7 @@ export interface components {
          */
         LeftOutBy: "hand" | "reach" | "pattern";
         Level: number;
-        /**
-         * @default nothing
-         * @enum {unknown}
-         */
+        /** @enum {unknown} */
         LiesOn: "nothing" | "film" | "board";
         LiftAnswer: {
             /** Format: double */
@@ -2492,6 +2503,11 @@ export interface components {
             /** Format: int32 */
             bowl: null | number;
             lineParts?: null | components["schemas"]["SentencePiece"][];
+        };
+        NextTimeView: {
+            words: components["schemas"]["Sentence"];
+            edits: components["schemas"]["PlanEdit"][];
+            wordsParts?: null | components["schemas"]["SentencePiece"][];
         };
         Offers: {
             lighteners: components["schemas"]["LightenerOffer"][];
@@ -3193,10 +3209,7 @@ export interface components {
         Porosity: "low" | "normal" | "high";
         /** @enum {unknown} */
         Preparation: "partSet" | "combed";
-        /**
-         * @default normal
-         * @enum {unknown}
-         */
+        /** @enum {unknown} */
         Pressure: "normal" | "light" | "firm";
         ProblemDetails: {
             type?: null | string;
@@ -3441,6 +3454,7 @@ export interface components {
             stretch: null | components["schemas"]["StretchTest"];
             decision: null | components["schemas"]["Decision"];
             own: null | components["schemas"]["OwnLift"];
+            nextTime: components["schemas"]["NextTimeView"][];
             /** Format: date-time */
             washedAt: null | string;
             /** Format: int32 */
@@ -3785,16 +3799,18 @@ export interface components {
         ShadeMix: {
             shades: components["schemas"]["Shade"][];
         };
-        /**
-         * @default v
-         * @enum {unknown}
-         */
+        /** @enum {unknown} */
         ShapeKind: "v" | "w" | "u" | "slant" | "spined" | "sawtooth" | "staggered" | "full" | "centre" | "fold" | "scrunch" | "tip" | "reverse" | "melt";
         ShelfPreview: {
             added: string[];
             changed: components["schemas"]["ChangedProduct"][];
             /** Format: int32 */
             unchanged: number;
+        };
+        ShelfShade: {
+            /** Format: double */
+            depth: number;
+            reflect: components["schemas"]["Reflect"];
         };
         /** @enum {unknown} */
         Side: "left" | "right";
@@ -3951,15 +3967,40 @@ export interface components {
         };
         /** @enum {unknown} */
         Styling: "own" | "straight" | "waved";
-        /**
-         * @default none
-         * @enum {unknown}
-         */
+        SuggestAnswer: {
+            parts: components["schemas"]["TonerShade"][];
+            /** Format: double */
+            deltaE: number;
+            hex: string;
+            instead: components["schemas"]["SuggestedBowl"][];
+            why: components["schemas"]["Sentence"];
+            whyParts?: null | components["schemas"]["SentencePiece"][];
+        };
+        SuggestQuestion: {
+            /** Format: double */
+            level: number;
+            porosity: components["schemas"]["Porosity"];
+            dryness: components["schemas"]["Dryness"];
+            /** Format: double */
+            minutes: number;
+            wanted: components["schemas"]["WantedColour"];
+            shades: components["schemas"]["ShelfShade"][];
+            /**
+             * Format: int32
+             * @default 3
+             */
+            most: number;
+            undertone?: null | string;
+        };
+        SuggestedBowl: {
+            parts: components["schemas"]["TonerShade"][];
+            /** Format: double */
+            deltaE: number;
+            hex: string;
+        };
+        /** @enum {unknown} */
         Teasing: "none" | "light" | "strong";
-        /**
-         * @default taut
-         * @enum {unknown}
-         */
+        /** @enum {unknown} */
         Tension: "taut" | "slack";
         TimeAnswer: {
             reachable: boolean;
@@ -4012,14 +4053,22 @@ export interface components {
         ToneQuestion: {
             /** Format: double */
             level: number;
-            /** Format: double */
-            depth: number;
-            reflect: components["schemas"]["Reflect"];
             porosity: components["schemas"]["Porosity"];
             dryness: components["schemas"]["Dryness"];
             /** Format: double */
             minutes: number;
+            /** Format: double */
+            depth?: null | number;
+            reflect?: null | components["schemas"]["Reflect"];
             undertone?: null | string;
+            shades?: null | components["schemas"]["TonerShade"][];
+        };
+        TonerShade: {
+            /** Format: double */
+            depth?: number;
+            reflect?: components["schemas"]["Reflect"];
+            /** Format: double */
+            parts?: number;
         };
         TrayTick: {
             item: string;
@@ -4132,6 +4181,14 @@ export interface components {
             weeksBetween: number;
         };
         Volume: number;
+        WantedColour: {
+            /** Format: double */
+            lightness: number;
+            /** Format: double */
+            chroma: number;
+            /** Format: double */
+            hue: number;
+        };
         WaveInHand: {
             /** Format: date-time */
             begunAt: string;
@@ -6264,6 +6321,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ToneAnswer"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    PostDeskSuggest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SuggestQuestion"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SuggestAnswer"];
                 };
             };
             /** @description Bad Request */

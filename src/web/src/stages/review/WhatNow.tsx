@@ -76,6 +76,17 @@ export function WhatNow({ review, zone, say }: Props) {
           ))}
         </section>
       )}
+      {review.nextTime.length > 0 && (
+        <section aria-label="Next time">
+          <h3>Next time</h3>
+          <ul className={css.next}>
+            {review.nextTime.map((n) => {
+              const words = said(n.wordsParts, units);
+              return <li key={words}>{words}</li>;
+            })}
+          </ul>
+        </section>
+      )}
       {review.own && (
         <p className={parts.soft}>
           By this the hair lifts at {Math.round(review.own.speed * 100)} % of the tables' speed, give or take{" "}
