@@ -11,9 +11,21 @@ internal sealed class ChairCase
         Problem = problem;
         Count = problem.Groups.Count;
         var numbers = problem.Groups.Select((g, i) => (g.Id, i)).ToDictionary(g => g.Id, g => g.i);
-        Panels = problem.Groups.Select(g => g.Panels.ToArray()).ToArray();
-        PaintedAfter = Panels.Select(Sums).ToArray();
-        Takes = PaintedAfter.Select(a => a[^1]).ToArray();
+        var painted = problem.Groups.Select(g => Sums([.. g.Panels])).ToArray();
+        Takes = painted.Select(a => a[^1]).ToArray();
+        // A group is painted as a whole before a wave: what is over first is rinsed first.
+        Places = problem
+            .Groups.Select(
+                (g, n) =>
+                    Enumerable
+                        .Range(0, g.Panels.Count)
+                        .OrderBy(i => painted[n][i] + g.Panels[i].To)
+                        .ThenBy(i => painted[n][i] + g.Panels[i].From)
+                        .ToArray()
+            )
+            .ToArray();
+        Panels = Places.Select((order, n) => order.Select(i => problem.Groups[n].Panels[i]).ToArray()).ToArray();
+        PaintedAfter = Places.Select((order, n) => order.Select(i => painted[n][i]).ToArray()).ToArray();
         After = problem
             .Groups.Select((g, i) => (g.After ?? []).Select(id => numbers[id]).Aggregate(0, (m, n) => m | (1 << n)))
             .ToArray();
@@ -41,8 +53,11 @@ internal sealed class ChairCase
     /// <summary>How many panels in all.</summary>
     public int Total { get; }
 
-    /// <summary>Panels by group.</summary>
+    /// <summary>Panels by group, those that are over first before the others: so they are rinsed.</summary>
     public ChairPanel[][] Panels { get; }
+
+    /// <summary>Which panel of the problem each of them is.</summary>
+    public int[][] Places { get; }
 
     /// <summary>When each panel is painted, minutes after its group is begun.</summary>
     public double[][] PaintedAfter { get; }
@@ -55,6 +70,21 @@ internal sealed class ChairCase
 
     /// <summary>Whether all panels of a group have one window.</summary>
     public bool[] IsEven { get; }
+
+    /// <summary>
+    /// Whether in every group what is over later may be rinsed no sooner either: then nothing is lost by rinsing each
+    /// group in the order its panels are over, which is how it is searched.
+    /// </summary>
+    public bool IsRinsedAsOver =>
+        Enumerable
+            .Range(0, Count)
+            .All(g =>
+                Enumerable
+                    .Range(1, Panels[g].Length - 1)
+                    .All(i =>
+                        PaintedAfter[g][i] + Panels[g][i].From >= PaintedAfter[g][i - 1] + Panels[g][i - 1].From - Eps
+                    )
+            );
 
     /// <summary>
     /// The group before it that is just the same, so that which comes first does not matter; -1 for none.

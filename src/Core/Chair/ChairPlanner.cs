@@ -30,11 +30,13 @@ public static class ChairPlanner
         var c = new ChairCase(problem);
         var bound = ChairBound.Of(c);
         var search = Searched(c, bound, c.Total <= ChairSearch.SmallPanels ? MostTries : MostLooksOfMany / c.Total);
-        var proven = search.IsWhole || search.EndsAt <= bound + ChairCase.Eps;
+        // Each group was searched as its panels are over: where another order might do better, all was not tried.
+        var whole = search.IsWhole && c.IsRinsedAsOver;
+        var proven = whole || search.EndsAt <= bound + ChairCase.Eps;
         if (search.Best is not { } best)
         {
             // Where not all was tried, one that fits may have been missed: it is said, not claimed.
-            return new(false, search.IsWhole, bound, null, [], [], [], ChairConflicts.Of(problem));
+            return new(false, whole, bound, null, [], [], [], ChairConflicts.Of(problem));
         }
 
         return new(

@@ -173,7 +173,10 @@ internal sealed class ChairState
             .Select(o => new ChairWave(
                 o.At,
                 o.At + o.Takes,
-                o.Panels.Select((p, j) => new PanelRinsed(c.Problem.Groups[p.Group].Id, p.Index, o.At + c.Slot(j)))
+                o.Panels.Select(
+                        (p, j) =>
+                            new PanelRinsed(c.Problem.Groups[p.Group].Id, c.Places[p.Group][p.Index], o.At + c.Slot(j))
+                    )
                     .ToArray()
             ))
             .ToArray();

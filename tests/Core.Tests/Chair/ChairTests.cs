@@ -146,6 +146,25 @@ public sealed class ChairTests
     }
 
     [Fact]
+    public void What_is_painted_later_but_over_sooner_is_rinsed_first()
+    {
+        var found = ChairPlanner.Of(new([new("mixed", [new(1, 20, 40), new(1, 5, 6)])]));
+        Assert.True(found.Feasible);
+        Assert.Equal([1, 0], found.Waves.SelectMany(w => w.Panels).Select(p => p.Index));
+        ChairCheck.Holds(new([new("mixed", [new(1, 20, 40), new(1, 5, 6)])]), found);
+    }
+
+    [Fact]
+    public void Where_panels_of_a_group_cross_nothing_is_claimed_that_was_not_tried()
+    {
+        // Over sooner and ready later: whichever is rinsed first may be the better one.
+        var crossed = new ChairGroup("crossed", [new(1, 12, 30), new(1, 5, 40)]);
+        var found = ChairPlanner.Of(new([crossed, Group("other", 6, 1, 20, 60)]));
+        ChairCheck.Holds(new([crossed, Group("other", 6, 1, 20, 60)]), found);
+        Assert.True(found.Proven == (found.EndsAt <= found.LowerBound + 1e-6));
+    }
+
+    [Fact]
     public void A_group_that_outlasts_its_own_window_is_told_by_itself()
     {
         var found = ChairPlanner.Of(new([Group("short", 20, 1, 5, 10), Group("long", 4, 1, 5, 60)]));
