@@ -1,3 +1,4 @@
+using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Design;
 using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
@@ -38,6 +39,23 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
     public DbSet<ServiceFactRow> ServiceFacts => Set<ServiceFactRow>();
 
     public DbSet<ReviewFactRow> ReviewFacts => Set<ReviewFactRow>();
+
+    /// <inheritdoc/>
+    /// <remarks>
+    /// What was asked is read, what was written is committed by now. Where a statement that was called off is still open
+    /// on the connection, it can't go back to the pool: it is left to be closed, and nobody's answer is lost for it.
+    /// </remarks>
+    public override async ValueTask DisposeAsync()
+    {
+        try
+        {
+            await base.DisposeAsync();
+        }
+        catch (SqliteException e) when (e.SqliteErrorCode == StatementsOpen) { }
+    }
+
+    /// <summary>SQLITE_BUSY: told on closing, it is about statements that are still open.</summary>
+    private const int StatementsOpen = 5;
 
     /// <summary>Options for a data file: write-ahead log and full synchronous writes on every connection.</summary>
     public static DbContextOptions<StudioContext> OptionsFor(string file) =>
