@@ -28,7 +28,6 @@ internal sealed class MadeUpServices
 
     private readonly PlannedHead head;
     private readonly Depths depths;
-    private readonly byte[] before;
     private readonly IReadOnlyList<StepToDo> steps;
     private readonly Zone[] zones;
     private readonly Random random;
@@ -46,7 +45,6 @@ internal sealed class MadeUpServices
             .Apply(new Together(zones.Select(z => (PlanEdit)new PaintZone(z, paint)).ToArray()), cutting);
         head = PlannedHead.Of(looks, cutting, plan.Plan);
         depths = new(head);
-        before = StrandLevels.Before(head.Hair, head.Map, looks.OnHead.Lengths).Levels;
         steps = ServiceClock.StepsOf(PlannedMix.Of(head, BenchRules.Usual, GenericProducts.All, []));
     }
 
@@ -83,7 +81,7 @@ internal sealed class MadeUpServices
                 ))
                 .ToArray();
             var (service, readings) = Live(hidden);
-            var told = Causes.Of(head, service, depths, readings, hidden[0].Zone);
+            var told = new Causes(head, service, depths, readings).Of(hidden[0].Zone);
             if (told.Count == 0)
             {
                 // It made no difference that anybody would look into.
@@ -179,8 +177,8 @@ internal sealed class MadeUpServices
         var shift = hidden.FirstOrDefault(h =>
             h.Zone == zone && h.Kind is CauseKind.StartLower or CauseKind.StartHigher
         );
-        var natural = depths.At(before, zone, depth);
-        var planned = depths.At(head.Levels, zone, depth);
+        var natural = depths.Natural(zone, depth);
+        var planned = depths.Planned(zone, depth);
         if (shift is not null && shift.Zone == zone)
         {
             var by = (2 + 3 * shift.Size) * (shift.Kind == CauseKind.StartLower ? 1 : -1) / depths.LengthOf(zone);

@@ -42,8 +42,8 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
 
     /// <inheritdoc/>
     /// <remarks>
-    /// What was asked is read, what was written is committed by now. Where a statement that was called off is still open
-    /// on the connection, it can't go back to the pool: it is left to be closed, and nobody's answer is lost for it.
+    /// What was asked is read, what was written is committed by now. Where a statement that was called off is still
+    /// open on the connection, it can't go back to the pool: it is left to be closed, and no answer is lost for it.
     /// </remarks>
     public override async ValueTask DisposeAsync()
     {

@@ -215,6 +215,13 @@ public sealed class App : IDisposable
             }
         );
 
+    /// <summary>Touches a panel of a map by how its label begins: the middle of its box may lie on another.</summary>
+    public void OnMap(string label) =>
+        Browser.ExecuteScript(
+            "arguments[0].dispatchEvent(new MouseEvent('click', { bubbles: true }))",
+            Find(label, By.CssSelector($"[role='button'][aria-label^='{label}']"))
+        );
+
     public Actions Pointer() => new(Browser);
 
     private string ClockFile => Path.Combine(folder, "clock");

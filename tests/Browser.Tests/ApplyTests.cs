@@ -79,7 +79,7 @@ public sealed class ApplyTests(App app) : IClassFixture<App>
         Press("Bowl 1 is mixed");
 
         // One more than planned, as the one beside it is.
-        OnMap("lower back, row 1, panel 2: not painted");
+        app.OnMap("lower back, row 1, panel 2: not painted");
         app.Button("Paint it too, as the one beside it").Click();
         app.Until("it is next", _ => Title() == "Lower back, row 1, panel 2" ? "yes" : null);
         count++;
@@ -88,7 +88,7 @@ public sealed class ApplyTests(App app) : IClassFixture<App>
         Tap(Keys.Space, 4);
 
         // Film over what is on, while it works.
-        OnMap("lower back, row 1, panel 2: on");
+        app.OnMap("lower back, row 1, panel 2: on");
         app.Button("Cover… ▾").Click();
         app.Click("film", By.XPath("//li[@role='menuitem'][normalize-space(.)='Film over this one']"));
         app.Find("it is told", By.CssSelector("button[aria-label='Undo: film over lower back, row 1, panel 2']"));
@@ -166,13 +166,6 @@ public sealed class ApplyTests(App app) : IClassFixture<App>
         // While the server was away the browser said so; nothing else went wrong.
         Assert.All(app.ConsoleErrors.Append("net::ERR"), e => Assert.Contains("net::ERR", e, StringComparison.Ordinal));
     }
-
-    /// <summary>Touches a panel of the crown map: the middle of its box may lie on another.</summary>
-    private void OnMap(string label) =>
-        app.Browser.ExecuteScript(
-            "arguments[0].dispatchEvent(new MouseEvent('click', { bubbles: true }))",
-            app.Find(label, By.CssSelector($"[role='button'][aria-label='{label}']"))
-        );
 
     private const string Other = "Bergith Lanmoore";
 

@@ -23,7 +23,7 @@ public sealed class ReviewTests(App app) : IClassFixture<App>
         // Wet reads darker, and that is counted.
         Tap("wet");
         app.Button("Go on").Click();
-        OnMap("Lower back: not read");
+        app.OnMap("Lower back: not read");
         Tap("ends");
         Level("5.5");
         app.Find("counted", By.XPath("//p[contains(., 'Read 5.5, counted 5.9')]"));
@@ -34,7 +34,7 @@ public sealed class ReviewTests(App app) : IClassFixture<App>
         Assert.Contains("%", causes, StringComparison.Ordinal);
 
         // A second zone, as planned; patchy.
-        OnMap("Upper back: not read");
+        app.OnMap("Upper back: not read");
         Tap("patchy");
         Level("6.5");
         app.Find("not even", By.XPath("//h2[contains(., 'Not even: upper back')]"));
@@ -81,11 +81,4 @@ public sealed class ReviewTests(App app) : IClassFixture<App>
                     .FirstOrDefault()
         );
     }
-
-    /// <summary>Touches a panel of a zone on the map: the middle of its box may lie on another.</summary>
-    private void OnMap(string label) =>
-        app.Browser.ExecuteScript(
-            "arguments[0].dispatchEvent(new MouseEvent('click', { bubbles: true }))",
-            app.Find(label, By.CssSelector($"[role='button'][aria-label='{label}']"))
-        );
 }

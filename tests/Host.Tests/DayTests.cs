@@ -67,6 +67,24 @@ public sealed class DayTests : IDisposable
     }
 
     [Fact]
+    public async Task Minutes_in_the_chair_are_told_where_they_are_asked_and_are_those_of_the_mix()
+    {
+        var visit = await http.NewVisitAsync();
+        await http.EditAsync(
+            visit,
+            1,
+            """{"kind":"paintZone","zone":"nape","paint":{"shape":"v","startCm":8,"dropCm":6,"blurCm":4}}"""
+        );
+        Assert.Null((await http.ReadAsync($"/api/visits/{visit}/glance"))["chairMinutes"]);
+        var asked = await http.ReadAsync($"/api/visits/{visit}/glance?chair=true");
+        var mix = await http.ReadAsync($"/api/visits/{visit}/mix");
+        Assert.Equal((double)mix["chairMinutes"]!, (double)asked["chairMinutes"]!, 1e-9);
+        // Longer than the hands' work, and no shorter than its last wave.
+        Assert.True((double)asked["chairMinutes"]! > (double)asked["minutes"]!);
+        Assert.True((double)asked["chairMinutes"]! > (double)mix["waves"]!.AsArray()[^1]!["toMinute"]!);
+    }
+
+    [Fact]
     public async Task A_stage_is_done_when_its_own_work_is()
     {
         var visit = await http.NewVisitAsync();

@@ -2,6 +2,7 @@ using System.Diagnostics;
 using System.Net;
 using System.Net.Sockets;
 using System.Text.Json.Nodes;
+using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Wendro.Core.Apply;
 using Wendro.Store;
@@ -10,6 +11,29 @@ namespace Wendro.Host.Tests;
 
 public sealed class DurabilityTests
 {
+    [Fact]
+    public async Task A_statement_left_open_by_what_was_called_off_costs_no_answer_when_the_connection_is_closed()
+    {
+        using var server = new Server();
+        var visit = await server.CreateClient().NewVisitAsync();
+        var db = new StudioContext(StudioContext.OptionsFor(server.DataFile));
+        await db.Database.OpenConnectionAsync();
+        var connection = (SqliteConnection)db.Database.GetDbConnection();
+        Assert.Equal(0, SQLitePCL.raw.sqlite3_prepare_v2(connection.Handle, "SELECT Id FROM Visits", out var open));
+        Assert.Equal(SQLitePCL.raw.SQLITE_ROW, SQLitePCL.raw.sqlite3_step(open));
+
+        // Closing by hand says what is wrong; the context's end keeps it from whoever only wanted to read.
+        await db.DisposeAsync();
+        open.Dispose();
+        Assert.Equal(
+            200,
+            (int)
+                (
+                    await server.CreateClient().GetAsync(new Uri($"/api/visits/{visit}/plan", UriKind.Relative))
+                ).StatusCode
+        );
+    }
+
     [Fact]
     public async Task Connections_write_ahead_and_wait_for_the_disk()
     {

@@ -68,21 +68,10 @@ internal sealed class LooksTold
             // Covered, warmed or painted again: as many minutes as would have brought it as far without.
             var alike = course.Unchanged(worked, Minutes.Longest);
             readings.Add((of with { Own = null }, new Reading(new(alike), look.Level)));
-            var own = StrandTest.Fit([.. Prior(of), .. readings.Where(r => AreAlike(r.Case, of))]);
+            var own = StrandTest.Fit([.. StrandTest.AsReadings(of), .. readings.Where(r => AreAlike(r.Case, of))]);
             found.Add((of, new(look, worked, expected, own)));
         }
 
         return found;
     }
-
-    /// <summary>
-    /// What her profile knows of her hair already counts as readings do: levels it expects at a quarter and
-    /// three quarters of an hour, once for a strand test, not at all without one.
-    /// </summary>
-    private static IEnumerable<(LiftCase Case, Reading Reading)> Prior(LiftCase of) =>
-        of.Own is null || of.Own == OwnLift.Unread
-            ? []
-            : new[] { 15.0, 40 }.Select(m =>
-                (of with { Own = null }, new Reading(new(m), new Lifting(of).After(new(m))))
-            );
 }

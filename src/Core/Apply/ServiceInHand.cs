@@ -6,57 +6,6 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Apply;
 
-/// <summary>A fact as it was kept.</summary>
-/// <param name="Number">From 1, without gaps.</param>
-/// <param name="At">When.</param>
-/// <param name="Fact">What happened.</param>
-public sealed record KeptFact(int Number, DateTimeOffset At, ServiceFact Fact);
-
-/// <summary>What was done to a panel while it works.</summary>
-/// <param name="At">When.</param>
-/// <param name="Covering">What covers it from then on; null where that stays.</param>
-/// <param name="IsFresh">Whether it was painted again.</param>
-public sealed record CoatTurn(DateTimeOffset At, Covering? Covering = null, bool IsFresh = false);
-
-/// <summary>Where a panel stands.</summary>
-/// <param name="PaintedAt">When it was painted; null while it is not.</param>
-/// <param name="IsSpread">Whether that moment was spread between two taps.</param>
-/// <param name="Turns">When it got a fresh coat, was covered or opened, in order; null for never.</param>
-/// <param name="IsLeft">Whether it stays natural after all.</param>
-/// <param name="RinsedAt">When it was rinsed; null while it is not.</param>
-/// <param name="Pairs">How many pairs of hands painted then.</param>
-/// <param name="Step">In which step of the visit it was painted.</param>
-public sealed record PanelStand(
-    DateTimeOffset? PaintedAt = null,
-    bool IsSpread = false,
-    ImmutableList<CoatTurn>? Turns = null,
-    bool IsLeft = false,
-    DateTimeOffset? RinsedAt = null,
-    int Pairs = 1,
-    int Step = 0
-)
-{
-    /// <summary>What is still over it; null for what the plan has.</summary>
-    public Covering? Covering => Turns?.FindLast(t => t.Covering is not null)?.Covering;
-
-    internal PanelStand After(CoatTurn turn) => this with { Turns = (Turns ?? []).Add(turn) };
-
-    /// <summary>Whether product works on it.</summary>
-    public bool IsOn => PaintedAt is not null && RinsedAt is null;
-}
-
-/// <summary>What one step of a service has to do.</summary>
-/// <param name="Panels">Its painted panels in working order.</param>
-/// <param name="HasArea">Whether it lays something over an area.</param>
-/// <param name="Rinse">Whether it is rinsed before the next step; else what it laid works on beneath that.</param>
-public sealed record StepToDo(IReadOnlyList<PanelKey> Panels, bool HasArea, bool Rinse = true);
-
-/// <summary>A look: of which step, and how what was looked at stood then.</summary>
-public sealed record LookAt(DateTimeOffset At, Looked Look, int Step, PanelStand Stood);
-
-/// <summary>A wave under way.</summary>
-public sealed record WaveInHand(DateTimeOffset BegunAt, IReadOnlyList<PanelKey> Panels);
-
 /// <summary>
 /// A service as it stands: the plan's panels in working order, and all that happened since the client sat down. Pure;
 /// the same facts always give the same service.
@@ -222,57 +171,6 @@ public sealed record ServiceInHand
     {
         var back = facts.Select(f => f.Fact).OfType<TakenBack>().Select(t => t.Number).ToHashSet();
         return facts.Where(f => f.Fact is not TakenBack && !back.Contains(f.Number));
-    }
-
-    /// <summary>What can't happen now, by field; nothing where it can.</summary>
-    public IReadOnlyList<Problem> Against(ServiceFact fact)
-    {
-        Problem[] On(string words) => [new("fact", words)];
-        return fact switch
-        {
-            Seated when SeatedAt is not null => On("The client sits already."),
-            not Seated and not TakenBack when SeatedAt is null => On("Seat the client first."),
-            BowlGone b when !Bowls.ContainsKey((b.Formula, b.Ordinal)) => On("This bowl is not mixed."),
-            Apply.Added a when Order.Contains(a.Panel) => [new("fact.panel", "It is painted in this step anyway.")],
-            Apply.Added when IsDone => On("All steps are done."),
-            Apply.Added when Felt?.How == Comfort.Burning => On("It burns: rinse first. Nothing more is painted."),
-            Covered { Panels.Count: 0 } => [new("fact.panels", "Say which.")],
-            Covered c when c.Panels.Any(p => !StandOf(p).IsOn) =>
-            [
-                new("fact.panels", $"Nothing works on {c.Panels.First(p => !StandOf(p).IsOn).Words}."),
-            ],
-            Painted p when !Order.Contains(p.Panel) => [new("fact.panel", "The plan paints no such panel.")],
-            Painted p when StandOf(p.Panel).PaintedAt is not null => [new("fact.panel", "It is painted already.")],
-            Painted or PaintedUpTo when Felt?.How == Comfort.Burning => On(
-                "It burns: rinse first. Nothing more is painted."
-            ),
-            PaintedUpTo p when !Waiting.Contains(p.Panel) => [new("fact.panel", "It does not wait to be painted.")],
-            PutOff p when !Waiting.Contains(p.Panel) => [new("fact.panel", "It does not wait to be painted.")],
-            LeftNatural p when !Waiting.Contains(p.Panel) => [new("fact.panel", "It does not wait to be painted.")],
-            Marked m when !Order.Contains(m.Panel) => [new("fact.panel", "The plan paints no such panel.")],
-            Marked { Note.Length: > 200 } => [new("fact.note", "At most 200 letters.")],
-            Recoated r when !StandOf(r.Panel).IsOn => [new("fact.panel", "Nothing works on it.")],
-            Looked l when !StandOf(l.Panel).IsOn => [new("fact.panel", "Nothing works on it.")],
-            Paused when PausedAt is not null => On("Hands rest already."),
-            Resumed when PausedAt is null => On("Hands do not rest."),
-            Hands { Pairs: < 1 or > 2 } => [new("fact.pairs", "1 or 2.")],
-            Heated h when h.On == HeatSince is not null => On(h.On ? "Heat is on already." : "Heat is off already."),
-            WaveBegun when Wave is not null => On("A wave is under way: end it first."),
-            AreaLaid when !AreaWaits => On("Nothing waits to be laid over an area."),
-            WaveBegun { Panels.Count: 0 } when !AreaIsOn => [new("fact.panels", "A wave needs a panel.")],
-            WaveBegun w when w.Panels.Any(p => !StandOf(p).IsOn) =>
-            [
-                new("fact.panels", $"Nothing works on {w.Panels.First(p => !StandOf(p).IsOn)}."),
-            ],
-            WaveBegun w when w.Panels.Distinct().Count() != w.Panels.Count => [new("fact.panels", "Each once.")],
-            WaveEnded when Wave is null => On("No wave is under way."),
-            Washed when this.On.Any() || AreaIsOn || Wave is not null => On(
-                "Something still works on the hair: rinse it first."
-            ),
-            WentOn when !GoesOn => On("The next step begins when this one is rinsed and washed."),
-            Washed when IsDone => On("All steps are done."),
-            _ => [],
-        };
     }
 
     private ServiceInHand With(KeptFact kept)

@@ -44,6 +44,21 @@ public sealed record StrandTest(Lightener Lightener, Volume Volume, Covering Cov
         return Fit(Readings.Select(r => (of, r)).ToArray());
     }
 
+    /// <summary>
+    /// What is known of a client's hair already, as readings that count beside new ones: the levels it expects at a
+    /// quarter and three quarters of an hour. None where nothing is known. Model assumption.
+    /// </summary>
+    /// <param name="of">A case with how her hair lifts.</param>
+    public static IEnumerable<(LiftCase Case, Reading Reading)> AsReadings(LiftCase of)
+    {
+        ArgumentNullException.ThrowIfNull(of);
+        return of.Own is null || of.Own == OwnLift.Unread
+            ? []
+            : new[] { 15.0, 40 }.Select(m =>
+                (of with { Own = null }, new Reading(new(m), new Lifting(of).After(new(m))))
+            );
+    }
+
     /// <summary>The case the strand was painted under, as tabled.</summary>
     public LiftCase CaseOf(HairProfile hair)
     {

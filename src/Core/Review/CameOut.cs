@@ -36,35 +36,28 @@ public static class CameOut
             return head.Reached.Hair;
         }
 
-        var before = StrandLevels.Before(head.Hair, head.Map, head.Looks.OnHead.Lengths).Levels;
         var hair = head.Reached.Hair.Copy();
         var shifts = readings
             .GroupBy(r => r.Zone)
             .Where(z => depths.Zones.Contains(z.Key))
-            .ToDictionary(z => z.Key, z => ShiftsOf(head, depths, before, z.Key, z.ToArray()));
+            .ToDictionary(z => z.Key, z => ShiftsOf(head, depths, z.Key, z.ToArray()));
         for (var i = 0; i < head.Map.Zone.Length; i++)
         {
             if (shifts.TryGetValue((Zone)head.Map.Zone[i], out var zone))
             {
-                Move(head, hair, before, i, zone);
+                Move(head, hair, depths.Before, i, zone);
             }
         }
 
         return hair;
     }
 
-    private static Shift[] ShiftsOf(
-        PlannedHead head,
-        Depths depths,
-        byte[] before,
-        Zone zone,
-        IReadOnlyList<ZoneReading> readings
-    )
+    private static Shift[] ShiftsOf(PlannedHead head, Depths depths, Zone zone, IReadOnlyList<ZoneReading> readings)
     {
         var read = readings
             .Select(r =>
             {
-                var natural = depths.At(before, zone, r.Depth);
+                var natural = depths.Natural(zone, r.Depth);
                 var planned = depths.At(head.Levels, zone, r.Depth);
                 return planned - natural >= HardlyLifted
                     ? new Shift(Depths.Middle(r.Depth), Math.Max(0, r.Level - natural) / (planned - natural), 0)

@@ -46,7 +46,7 @@ public sealed record Cause(CauseKind Kind, Sentence Words, Sentence Evidence, do
 /// known to have happened; how well it makes the readings, of this zone and, where it would touch all hair, of the
 /// others, against how common it is, gives its share. Model assumption throughout.
 /// </summary>
-public static class Causes
+public sealed class Causes
 {
     /// <summary>How far a reading lies from the truth with all that the model doesn't know, levels.</summary>
     public const double Spread = 0.22;
@@ -66,19 +66,22 @@ public static class Causes
         public double Difference => CameOut - Planned;
     }
 
-    /// <summary>The causes for a zone, the likeliest first; none where it came out as planned.</summary>
+    private readonly PlannedHead planned;
+    private readonly Depths depths;
+    private readonly Read[] read;
+    private readonly Dictionary<Zone, Lightened> coats;
+
+    /// <summary>Prepares what every zone is judged by.</summary>
     /// <param name="planned">The head as planned.</param>
     /// <param name="service">What happened at the chair.</param>
     /// <param name="depths">How it is read.</param>
     /// <param name="readings">All that was read.</param>
-    /// <param name="zone">The zone.</param>
     /// <param name="weighed">The mixtures as weighed; null as planned.</param>
-    public static IReadOnlyList<Cause> Of(
+    public Causes(
         PlannedHead planned,
         ServiceInHand service,
         Depths depths,
         IReadOnlyCollection<ZoneReading> readings,
-        Zone zone,
         AsLaid? weighed = null
     )
     {
@@ -86,22 +89,27 @@ public static class Causes
         ArgumentNullException.ThrowIfNull(service);
         ArgumentNullException.ThrowIfNull(depths);
         ArgumentNullException.ThrowIfNull(readings);
-        var before = StrandLevels.Before(planned.Hair, planned.Map, planned.Looks.OnHead.Lengths).Levels;
-        var read = readings
+        (this.planned, this.depths) = (planned, depths);
+        read = readings
             .Where(r => depths.Zones.Contains(r.Zone))
             .Select(r => new Read(
                 r.Zone,
                 r.Depth,
-                depths.At(before, r.Zone, r.Depth),
-                depths.At(planned.Levels, r.Zone, r.Depth),
+                depths.Natural(r.Zone, r.Depth),
+                depths.Planned(r.Zone, r.Depth),
                 r.Level
             ))
             .ToArray();
-        var coats = read.Select(r => r.Zone)
+        coats = read.Select(r => r.Zone)
             .Distinct()
-            .Select(z => UsualOf(planned, service, z, weighed ?? planned.Laid))
+            .Select(z => Lightened.In(planned, service, z, weighed))
             .OfType<Lightened>()
             .ToDictionary(l => l.Zone);
+    }
+
+    /// <summary>The causes for a zone, the likeliest first; none where it came out as planned.</summary>
+    public IReadOnlyList<Cause> Of(Zone zone)
+    {
         var worst = read.Where(r => r.Zone == zone).MaxBy(r => Math.Abs(r.Difference));
         if (
             worst is null
@@ -115,13 +123,11 @@ public static class Causes
         var weighted = Hypotheses
             .Known(here)
             .Concat(Hypotheses.Possible(here))
-            .Select(h => (Of: h, Log: Math.Log(h.Prior) + LogLikelihood(h, read, coats, zone, depths, planned)))
+            .Select(h => (Of: h, Log: Math.Log(h.Prior) + LogLikelihood(h, zone)))
             .Append(
                 (
                     Of: Hypotheses.Unknown,
-                    Log: Math.Log(Hypotheses.Unknown.Prior)
-                        + LogUnknown(read, zone)
-                        + LogLooks(Hypotheses.Unknown, here)
+                    Log: Math.Log(Hypotheses.Unknown.Prior) + LogUnknown(zone) + LogLooks(Hypotheses.Unknown, here)
                 )
             )
             .ToArray();
@@ -133,7 +139,7 @@ public static class Causes
             {
                 // What nothing left behind can tell apart is told as one, by the likeliest of them.
                 var (of, _) = alike.MaxBy(w => w.Log);
-                var makes = of.Kind == CauseKind.Unexplained ? 0 : Predicted(of, worst, coats, depths, planned);
+                var makes = of.Kind == CauseKind.Unexplained ? 0 : Predicted(of, worst);
                 return new Cause(
                     alike.Key,
                     CauseWords.Of(alike.Key),
@@ -147,24 +153,17 @@ public static class Causes
             .ToArray();
     }
 
-    private static double LogLikelihood(
-        Hypothesis h,
-        Read[] read,
-        Dictionary<Zone, Lightened> coats,
-        Zone zone,
-        Depths depths,
-        PlannedHead planned
-    ) =>
+    private double LogLikelihood(Hypothesis h, Zone zone) =>
         LogLooks(h, coats[zone])
         + read.Sum(r =>
         {
             if (r.Zone == zone)
             {
-                var makes = Predicted(h, r, coats, depths, planned);
+                var makes = Predicted(h, r);
                 return LogNormal(r.Difference - makes, double.Hypot(Spread, Amplitude * makes));
             }
 
-            return LogOther(r.Difference - (h.EverywhereAlike ? Predicted(h, r, coats, depths, planned) : 0));
+            return LogOther(r.Difference - (h.EverywhereAlike ? Predicted(h, r) : 0));
         });
 
     /// <summary>Another zone, which may have a cause of its own.</summary>
@@ -180,20 +179,14 @@ public static class Causes
         return here.Looks.Sum(l => LogNormal(l.Level - lifting.After(new(l.Minutes)).Value, Spread));
     }
 
-    private static double LogUnknown(Read[] read, Zone zone) =>
+    private double LogUnknown(Zone zone) =>
         read.Sum(r => r.Zone == zone ? LogNormal(r.Difference, UnknownSpread) : LogOther(r.Difference));
 
     private static double LogNormal(double off, double spread) =>
         -0.5 * off * off / (spread * spread) - Math.Log(spread);
 
     /// <summary>The difference a cause makes where something was read.</summary>
-    private static double Predicted(
-        Hypothesis h,
-        Read r,
-        Dictionary<Zone, Lightened> coats,
-        Depths depths,
-        PlannedHead planned
-    )
+    private double Predicted(Hypothesis h, Read r)
     {
         if (!coats.TryGetValue(r.Zone, out var coat))
         {
@@ -213,44 +206,4 @@ public static class Causes
     }
 
     private const int CurvePlaces = 40;
-
-    /// <summary>The zone's coat in the middle of its working order; null where nothing there is lightened.</summary>
-    private static Lightened? UsualOf(PlannedHead planned, ServiceInHand service, Zone zone, AsLaid weighed)
-    {
-        var panels = planned
-            .Panels.Where(p => p.Panel.Key.Zone == zone && p.Coats.Any(c => c.Formula.Light is not null))
-            .ToArray();
-        if (panels.Length == 0)
-        {
-            return null;
-        }
-
-        var panel = panels[panels.Length / 2];
-        var at = panel.Coats.ToList().FindIndex(c => c.Formula.Light is not null);
-        var coat = panel.Coats[at];
-        var state = HairState.Of(planned.Hair.In(zone))[0];
-        var real = weighed.Coat(panel.Panel.Key, at, coat.Painted, coat.Formula) with
-        {
-            Step = coat.Step,
-            Damp = coat.Damp,
-        };
-        var worked = panels
-            .Select(p => AsHappened.Of(service, planned, p, p.Coats.First(c => c.Formula.Light is not null)))
-            .OfType<Worked>()
-            .ToArray();
-        return new(
-            zone,
-            coat,
-            coat.LiftingOf(planned.Hair, zone, state)!,
-            real.LiftingOf(planned.Hair, zone, state)!,
-            coat.Formula.Minutes.Value,
-            worked.Length == 0 ? null : new(worked.Average(w => w.Minutes), worked.Average(w => w.Alike)),
-            service
-                .Looks.Where(l => l.Look.Panel.Zone == zone && l.Step == coat.Step && l.Stood.PaintedAt is not null)
-                .Select(l => ((l.At - l.Stood.PaintedAt!.Value).TotalMinutes, l.Look.Level.Value))
-                .Where(l => l.TotalMinutes is > 0 and < Minutes.Longest)
-                .Select(l => (l.TotalMinutes, l.Value))
-                .ToArray()
-        );
-    }
 }

@@ -21,6 +21,7 @@ public sealed class Depths
 
     private readonly Dictionary<Zone, int[]> strands = [];
     private readonly PlannedHead head;
+    private readonly Lazy<byte[]> before;
 
     /// <summary>Reads heads that are cut and painted like one.</summary>
     /// <param name="head">The head.</param>
@@ -28,6 +29,7 @@ public sealed class Depths
     {
         ArgumentNullException.ThrowIfNull(head);
         this.head = head;
+        before = new(() => StrandLevels.Before(head.Hair, head.Map, head.Looks.OnHead.Lengths).Levels);
         var map = head.Map;
         foreach (var zone in Enumerable.Range(0, map.Zone.Length).GroupBy(i => (Zone)map.Zone[i]))
         {
@@ -59,6 +61,15 @@ public sealed class Depths
         var (from, to) = Stretch(depth);
         return (from + to) / 2;
     }
+
+    /// <summary>Level bytes before anything was done to the hair, strands × 64.</summary>
+    internal byte[] Before => before.Value;
+
+    /// <summary>The level a zone had at a depth before anything was done to it.</summary>
+    public double Natural(Zone zone, Depth depth) => At(Before, zone, depth);
+
+    /// <summary>The level planned in a zone at a depth.</summary>
+    public double Planned(Zone zone, Depth depth) => At(head.Levels, zone, depth);
 
     /// <summary>The level read in a zone at a depth.</summary>
     /// <param name="levels">Level bytes, strands × 64.</param>

@@ -14,6 +14,9 @@ public sealed record PlaceDifference(Zone Zone, Depth Depth, double Planned, dou
 {
     /// <summary>Came out less planned, levels: below 0 is short.</summary>
     public double Levels => CameOut - Planned;
+
+    /// <summary>Whether an eye would call it as planned.</summary>
+    public bool IsAsPlanned => Math.Abs(Levels) < Differences.AsPlannedWithin;
 }
 
 /// <summary>What was read against what was planned, and the verdict in a sentence.</summary>
@@ -27,11 +30,15 @@ public sealed class Differences
     /// <summary>Every place read, zone by zone.</summary>
     public IReadOnlyList<PlaceDifference> Read { get; }
 
-    /// <summary>Of each zone read the place that differs most, the worst first.</summary>
+    /// <summary>Where a zone differs most; null where nobody read it.</summary>
+    public PlaceDifference? In(Zone zone) => Read.Where(d => d.Zone == zone).MaxBy(d => Math.Abs(d.Levels));
+
+    /// <summary>Of each zone that is not as planned the place that differs most, the worst first.</summary>
     public IReadOnlyList<PlaceDifference> Worst =>
-        Read.GroupBy(d => d.Zone)
-            .Select(z => z.MaxBy(d => Math.Abs(d.Levels))!)
-            .Where(d => Math.Abs(d.Levels) >= AsPlannedWithin)
+        Read.Select(d => d.Zone)
+            .Distinct()
+            .Select(z => In(z)!)
+            .Where(d => !d.IsAsPlanned)
             .OrderByDescending(d => Math.Abs(d.Levels))
             .ToArray();
 
@@ -49,13 +56,7 @@ public sealed class Differences
                 .Where(r => depths.Zones.Contains(r.Zone))
                 .OrderBy(r => r.Zone)
                 .ThenBy(r => r.Depth)
-                .Select(r => new PlaceDifference(
-                    r.Zone,
-                    r.Depth,
-                    depths.At(planned.Levels, r.Zone, r.Depth),
-                    r.Level,
-                    r.Evenness
-                ))
+                .Select(r => new PlaceDifference(r.Zone, r.Depth, depths.Planned(r.Zone, r.Depth), r.Level, r.Evenness))
                 .ToArray()
         );
     }

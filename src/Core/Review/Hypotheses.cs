@@ -19,26 +19,6 @@ internal sealed record Hypothesis(
     public double ShiftCm { get; init; }
 }
 
-/// <summary>The usual lightened coat of a zone, and what is known of it.</summary>
-internal sealed record Lightened(
-    Zone Zone,
-    Coat Coat,
-    Lifting Planned,
-    Lifting Really,
-    double PlannedMinutes,
-    Worked? Worked,
-    IReadOnlyList<(double Minutes, double Level)> Looks
-)
-{
-    public double Alike => Worked?.Alike ?? PlannedMinutes;
-
-    /// <summary>What a lift gains by the minutes it worked, against what was planned.</summary>
-    public double RatioOf(Lifting lifting) => lifting.Gain(Alike) / Math.Max(0.01, Planned.Gain(PlannedMinutes));
-
-    /// <summary>Its lift with another case.</summary>
-    public Lifting With(Func<LiftCase, LiftCase> change) => new(change(Really.Case));
-}
-
 /// <summary>
 /// What may be so, each run through the lift's own model in the sizes it comes in. How common each is, is a model
 /// assumption.
@@ -160,8 +140,8 @@ internal static class Hypotheses
                 false,
                 l => l.Really,
                 _ =>
-                    $"Begun {Quantity.Cm(Math.Abs(shift), "0")} {(shift > 0 ? "lower" : "higher")}, only the upper part "
-                    + "differs so."
+                    $"Begun {Quantity.Cm(Math.Abs(shift), "0")} {(shift > 0 ? "lower" : "higher")}, only the upper "
+                    + "part differs so."
             )
             {
                 ShiftCm = shift,

@@ -36,10 +36,8 @@ public sealed record NextTime(Zone? Zone, Sentence Words, PlanEdit? Edit)
     private static NextTime? For(PlannedHead planned, Zone zone, Cause cause)
     {
         var where = ZoneFacts.Words(zone);
-        var panels = planned
-            .Panels.Where(p => p.Panel.Key.Zone == zone && p.Coats.Any(c => c.Formula.Light is not null))
-            .ToArray();
-        if (panels.Length == 0)
+        var panels = Lightened.PanelsIn(planned, zone);
+        if (panels.Count == 0)
         {
             return null;
         }
@@ -70,7 +68,8 @@ public sealed record NextTime(Zone? Zone, Sentence Words, PlanEdit? Edit)
         var start = panels.Average(p => p.Coats[0].Painted.StartCm);
         return new(
             zone,
-            $"Begin the {ZoneFacts.Words(zone)} {(way < 0 ? "higher" : "lower")}: {Quantity.Cm(start, "0")} from the scalp.",
+            $"Begin the {ZoneFacts.Words(zone)} {(way < 0 ? "higher" : "lower")}: {Quantity.Cm(start, "0")} from the "
+                + "scalp.",
             null
         );
     }

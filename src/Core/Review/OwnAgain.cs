@@ -34,11 +34,10 @@ public static class OwnAgain
         ArgumentNullException.ThrowIfNull(service);
         ArgumentNullException.ThrowIfNull(depths);
         ArgumentNullException.ThrowIfNull(readings);
-        var before = StrandLevels.Before(planned.Hair, planned.Map, planned.Looks.OnHead.Lengths).Levels;
         var told = new List<(double Share, LiftCase Case, Reading Reading)>();
         foreach (var zone in readings.Where(r => r.Depth != Depth.Root).GroupBy(r => r.Zone))
         {
-            if (Case(planned, service, zone.Key) is not var (lifting, minutes))
+            if (Lightened.In(planned, service, zone.Key) is not { } coat)
             {
                 continue;
             }
@@ -46,18 +45,17 @@ public static class OwnAgain
             // One zone is one witness, however many of its depths were read.
             var shares = zone.Select(r =>
                 {
-                    var natural = depths.At(before, r.Zone, r.Depth);
-                    return (Lift: depths.At(planned.Levels, r.Zone, r.Depth) - natural, Read: r.Level - natural);
+                    var natural = depths.Natural(r.Zone, r.Depth);
+                    return (Lift: depths.Planned(r.Zone, r.Depth) - natural, Read: r.Level - natural);
                 })
                 .Where(s => s.Lift >= ToldFrom)
                 .Select(s => s.Read / s.Lift)
                 .ToArray();
-            if (shares.Length > 0 && minutes.Alike is > 0 and <= 120)
+            if (shares.Length > 0 && coat.Alike is > 0 and <= 120)
             {
-                var level = lifting.Case.From.Value + lifting.Gain(minutes.Planned) * Math.Max(0, shares.Average());
-                told.Add(
-                    (shares.Average(), lifting.Case with { Own = null }, new(new(minutes.Alike), Level.Clamp(level)))
-                );
+                var of = coat.Planned.Case;
+                var level = of.From.Value + coat.Planned.Gain(coat.PlannedMinutes) * Math.Max(0, shares.Average());
+                told.Add((shares.Average(), of, new(new(coat.Alike), Level.Clamp(level))));
             }
         }
 
@@ -67,42 +65,7 @@ public static class OwnAgain
         }
 
         // What is so in one zone only has a cause there: the zone in the middle tells of the hair.
-        var (_, of, reading) = told.OrderBy(t => t.Share).ElementAt(told.Count / 2);
-        return StrandTest.Fit([.. Known(of, planned.Hair), (of, reading)]);
-    }
-
-    /// <summary>What her profile knows counts as two readings do.</summary>
-    private static IEnumerable<(LiftCase Case, Reading Reading)> Known(LiftCase of, HairProfile hair) =>
-        hair.Own is not { } own || own == OwnLift.Unread
-            ? []
-            : new[] { 15.0, 40 }.Select(m =>
-                (of, new Reading(new(m), new Lifting(of with { Own = own }).After(new(m))))
-            );
-
-    private static (Lifting Lifting, (double Planned, double Alike) Minutes)? Case(
-        PlannedHead planned,
-        ServiceInHand service,
-        Head.Zone zone
-    )
-    {
-        var panels = planned
-            .Panels.Where(p => p.Panel.Key.Zone == zone && p.Coats.Any(c => c.Formula.Light is not null))
-            .ToArray();
-        if (panels.Length == 0)
-        {
-            return null;
-        }
-
-        var panel = panels[panels.Length / 2];
-        var coat = panel.Coats.First(c => c.Formula.Light is not null);
-        var worked = panels
-            .Select(p => AsHappened.Of(service, planned, p, p.Coats.First(c => c.Formula.Light is not null)))
-            .OfType<Worked>()
-            .ToArray();
-        var minutes = coat.Formula.Minutes.Value;
-        return (
-            coat.LiftingOf(planned.Hair, zone, HairState.Of(planned.Hair.In(zone))[0])!,
-            (minutes, worked.Length == 0 ? minutes : worked.Average(w => w.Alike))
-        );
+        var (_, middle, reading) = told.OrderBy(t => t.Share).ElementAt(told.Count / 2);
+        return StrandTest.Fit([.. StrandTest.AsReadings(middle), (middle with { Own = null }, reading)]);
     }
 }

@@ -53,7 +53,7 @@ public static class WhatNow
 
         var shorts = found.Worst.Where(d => d.Levels < -TonerCarries).ToArray();
         var least = found.Read.MinBy(d => d.Levels)!;
-        var panels = shorts.SelectMany(s => PanelsOf(planned, s.Zone)).ToArray();
+        var panels = shorts.SelectMany(s => Lightened.PanelsIn(planned, s.Zone)).Select(p => p.Panel.Key).ToArray();
         var minutes = shorts.Select(s => MinutesMore(planned, s)).ToArray();
         var sound = stretch == StretchTest.SpringsBack;
         var reachable = minutes.All(m => m is not null);
@@ -125,21 +125,14 @@ public static class WhatNow
     private static string Zones(PlaceDifference[] shorts) =>
         Sentence.Capital(string.Join(", ", shorts.Select(s => ZoneFacts.Words(s.Zone))));
 
-    private static IEnumerable<PanelKey> PanelsOf(PlannedHead planned, Zone zone) =>
-        planned
-            .Panels.Where(p => p.Panel.Key.Zone == zone && p.Coats.Any(c => c.Formula.Light is not null))
-            .Select(p => p.Panel.Key);
-
     /// <summary>
     /// Minutes from the level it has now to the planned one with the same mixture under film; null where the leaflet's
     /// time is too short.
     /// </summary>
     private static double? MinutesMore(PlannedHead planned, PlaceDifference d)
     {
-        var panel = planned.Panels.FirstOrDefault(p =>
-            p.Panel.Key.Zone == d.Zone && p.Coats.Any(c => c.Formula.Light is not null)
-        );
-        var coat = panel?.Coats.First(c => c.Formula.Light is not null);
+        var panels = Lightened.PanelsIn(planned, d.Zone);
+        var coat = panels.Count == 0 ? null : panels[0].Coats.First(c => c.Formula.Light is not null);
         var of = coat?.LiftingOf(planned.Hair, d.Zone, HairState.Of(planned.Hair.In(d.Zone))[0])?.Case;
         if (coat is null || of is null)
         {

@@ -71,12 +71,13 @@ public static class LevelColours
         return FromLab(Lightness(level), chroma * Math.Cos(hue), chroma * Math.Sin(hue));
     }
 
-    /// <summary>The colour as #rrggbb.</summary>
-    public static string Hex(double level)
-    {
-        var (r, g, b) = Linear(level);
-        return $"#{Encode(r):x2}{Encode(g):x2}{Encode(b):x2}";
-    }
+    /// <summary>The colour of natural hair as #rrggbb.</summary>
+    public static string Hex(double level) => HexOf(Linear(level));
+
+    /// <summary>Linear sRGB as #rrggbb.</summary>
+    /// <param name="light">Red, green and blue, 0..1 each.</param>
+    public static string HexOf((double R, double G, double B) light) =>
+        $"#{Encode(light.R):x2}{Encode(light.G):x2}{Encode(light.B):x2}";
 
     /// <summary>CIE L*, chroma and hue of white hair between others. Model assumption.</summary>
     private const double WhiteLightness = 72,

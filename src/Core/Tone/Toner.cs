@@ -121,7 +121,7 @@ public static class Toner
         ArgumentNullException.ThrowIfNull(shades);
         var (r, g, b) = Bare(of);
         var before = Oklch.Of(r, g, b);
-        var raw = HexOf(r, g, b);
+        var raw = LevelColours.HexOf((r, g, b));
         var taken = Taken(of.Level, shades) * Uptake(of.Minutes, of.Porosity, of.Dryness);
         static double Toned(double light, double absorbs) => light * Math.Pow(10, -absorbs);
         (r, g, b) = (Toned(r, taken.Red), Toned(g, taken.Green), Toned(b, taken.Blue));
@@ -130,15 +130,12 @@ public static class Toner
         return new(
             neutralised,
             WordOf(after),
-            HexOf(r, g, b),
+            LevelColours.HexOf((r, g, b)),
             after,
             Math.Min(of.Level, LevelColours.LevelOfLifted(LevelColours.LightnessOf(r, g, b))),
             raw
         );
     }
-
-    private static string HexOf(double r, double g, double b) =>
-        $"#{LevelColours.Encode(r):x2}{LevelColours.Encode(g):x2}{LevelColours.Encode(b):x2}";
 
     /// <summary>What shades take of the light when all of them is taken up: each by its share of the parts.</summary>
     internal static Absorbed Taken(double level, IReadOnlyList<TonerShade> shades)

@@ -110,8 +110,7 @@ internal sealed record LookColour(double Level, string Moist, string Dry)
     private static string Hex(double level, double keeps)
     {
         var (r, g, b) = LevelColours.Lifted(level);
-        byte Of(double linear) => LevelColours.Encode(linear * keeps);
-        return $"#{Of(r):x2}{Of(g):x2}{Of(b):x2}";
+        return LevelColours.HexOf((r * keeps, g * keeps, b * keeps));
     }
 }
 

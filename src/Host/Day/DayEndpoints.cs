@@ -37,13 +37,14 @@ internal sealed record DayVisit(
 
 /// <summary>A plan at a glance: what is still missing, in words.</summary>
 /// <param name="Minutes">Mixing and painting, minutes.</param>
-/// <param name="ChairMinutes">In the chair, from the first bowl to the last reading, minutes.</param>
+/// <param name="ChairMinutes">In the chair, from the first bowl to the last reading, minutes; null where it was not
+/// asked: it takes the whole schedule, and the stages only ask what is done.</param>
 internal sealed record Glance(
     int Panels,
     int Painted,
     IReadOnlyList<string> Missing,
     double Minutes,
-    double ChairMinutes,
+    double? ChairMinutes,
     IReadOnlyList<Stage> Done,
     AtChair? Chair
 );
@@ -123,6 +124,7 @@ internal static class DayEndpoints
                 "/glance",
                 async (
                     MixAtWork at,
+                    bool? chair,
                     ServicesAtWork services,
                     Reviews reviews,
                     TimeProvider clock,
@@ -134,12 +136,15 @@ internal static class DayEndpoints
                             await services.OfAsync(at.Work, stop),
                             ReviewInHand.Of(await reviews.OfAsync(at.Work.Visit.Id, stop)),
                             clock.GetUtcNow()
-                        )
+                        ) with
+                        {
+                            ChairMinutes = chair == true ? VisitOnClock.Of(at.Mix).Minutes : null,
+                        }
                     )
             )
             .Produces<Glance>()
             .WithName("GetGlance")
-            .WithSummary("A plan at a glance: what is still missing");
+            .WithSummary("A plan at a glance: what is still missing; with chair, minutes in the chair");
 
         api.MapGet(
                 "/clients",
@@ -277,7 +282,7 @@ internal static class DayEndpoints
             painted,
             missing,
             mix.Mix.Timeline.Minutes,
-            VisitOnClock.Of(mix.Mix).Minutes,
+            null,
             done,
             AtChair.Of(chair, now)
         );

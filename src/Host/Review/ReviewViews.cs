@@ -1,6 +1,7 @@
 using Wendro.Core.Blend;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
+using Wendro.Core.Lift;
 using Wendro.Core.Plans;
 using Wendro.Core.Review;
 using Wendro.Core.Section;
@@ -12,6 +13,7 @@ namespace Wendro.Host.Review;
 
 /// <summary>One place along the hair of a zone.</summary>
 /// <param name="Depth">Where along the hair.</param>
+/// <param name="At">Where its middle lies, share of the length.</param>
 /// <param name="Planned">Level planned.</param>
 /// <param name="Forecast">Level by the minutes that really were.</param>
 /// <param name="CameOut">Level that came out; null where nobody read it.</param>
@@ -19,6 +21,7 @@ namespace Wendro.Host.Review;
 /// <param name="Evenness">How even; null where nobody read it.</param>
 internal sealed record DepthView(
     Depth Depth,
+    double At,
     double Planned,
     double Forecast,
     double? CameOut,
@@ -32,6 +35,7 @@ internal sealed record DepthView(
 /// <param name="LengthCm">Mean length of its hair, cm.</param>
 /// <param name="Depths">Root, middle, ends.</param>
 /// <param name="Difference">Came out less planned where they differ most, levels; null where nobody read it.</param>
+/// <param name="IsAsPlanned">Whether an eye would call it as planned; so, too, where nobody read it.</param>
 /// <param name="Planned">Levels planned from the scalp to the ends, evenly spaced.</param>
 /// <param name="CameOut">Levels that came out, or would by what happened where nobody read it.</param>
 /// <param name="Causes">Why, the likeliest first.</param>
@@ -41,6 +45,7 @@ internal sealed record ReviewZone(
     double LengthCm,
     IReadOnlyList<DepthView> Depths,
     double? Difference,
+    bool IsAsPlanned,
     IReadOnlyList<double> Planned,
     IReadOnlyList<double> CameOut,
     IReadOnlyList<Cause> Causes
@@ -58,12 +63,14 @@ internal sealed record ReadColour(double Level, string Hex);
 /// <param name="Facts">How many facts there are.</param>
 /// <param name="Verdict">What came out, in a sentence.</param>
 /// <param name="ReadsDarker">How much darker the hair reads as wet as it is, levels.</param>
+/// <param name="EyeSpread">How far an eye's reading lies from the truth, standard deviation, levels.</param>
 /// <param name="Own">How her hair lifts by it; null where nothing tells.</param>
 /// <param name="NextTime">What to do otherwise at the next visit.</param>
 internal sealed record ReviewView(
     int Facts,
     StateSaid? State,
     double ReadsDarker,
+    double EyeSpread,
     IReadOnlyList<Place> Seen,
     Sentence Verdict,
     IReadOnlyList<ReviewZone> Zones,
@@ -84,21 +91,24 @@ internal sealed record ReviewView(
         var (planned, review) = (at.Planned, at.Review);
         var found = Differences.Of(planned, at.Depths, review.Readings.Values);
         var darker = review.State is { } state ? ReviewInHand.ReadsDarker(state.Wetness) : 0;
+        var readings = review.Readings.Values.ToArray();
+        var causes = new Causes(planned, at.Service, at.Depths, readings, at.Weighed);
         var zones = at
             .Depths.Zones.Where(z => planned.Plan.Zones[z].Excluded is null)
-            .Select(z => ZoneOf(at, z))
+            .Select(z => ZoneOf(at, found, causes, z))
             .ToArray();
         return new(
             at.Facts.Count,
             review.State,
             darker,
+            StrandTest.ReadingSpread,
             review.Seen.Order().ToArray(),
             found.Words,
             zones,
             WhatNow.Of(planned, found, review.Stretch),
             review.Stretch,
             review.Decision,
-            OwnAgain.Of(planned, at.Service, at.Depths, review.Readings.Values.ToArray()),
+            OwnAgain.Of(planned, at.Service, at.Depths, readings),
             Core.Review.NextTime.Of(planned, zones.ToDictionary(z => z.Zone, z => z.Causes))
                 .Select(n => new NextTimeView(n.Words, n.Edit is { } edit ? [edit] : []))
                 .ToArray(),
@@ -108,15 +118,17 @@ internal sealed record ReviewView(
         );
     }
 
-    private static ReviewZone ZoneOf(ReviewAtWork at, Zone zone)
+    private static ReviewZone ZoneOf(ReviewAtWork at, Differences found, Causes causes, Zone zone)
     {
+        var worst = found.In(zone);
         var depths = Enum.GetValues<Depth>()
             .Select(d =>
             {
                 var read = at.Review.Readings.GetValueOrDefault((zone, d));
                 return new DepthView(
                     d,
-                    at.Depths.At(at.Planned.Levels, zone, d),
+                    Depths.Middle(d),
+                    at.Depths.Planned(zone, d),
                     at.Depths.At(at.Happened.Levels, zone, d),
                     read?.Level,
                     read?.Seen,
@@ -129,10 +141,11 @@ internal sealed record ReviewView(
             Sentence.Capital(ZoneFacts.Words(zone)),
             at.Depths.LengthOf(zone),
             depths,
-            depths.Where(d => d.CameOut is not null).Select(d => d.CameOut - d.Planned).MaxBy(d => Math.Abs(d!.Value)),
+            worst?.Levels,
+            worst?.IsAsPlanned ?? true,
             at.Depths.Along(at.Planned.Levels, zone, CurvePlaces),
             at.Depths.Along(at.CameOut.Levels, zone, CurvePlaces),
-            Causes.Of(at.Planned, at.Service, at.Depths, at.Review.Readings.Values.ToArray(), zone, at.Weighed)
+            causes.Of(zone)
         );
     }
 
@@ -140,13 +153,6 @@ internal sealed record ReviewView(
     private static readonly IReadOnlyList<ReadColour> LiftedColours = Enumerable
         .Range(6, 15)
         .Select(h => h / 2.0)
-        .Select(level =>
-        {
-            var (r, g, b) = LevelColours.Lifted(level);
-            return new ReadColour(
-                level,
-                $"#{LevelColours.Encode(r):x2}{LevelColours.Encode(g):x2}{LevelColours.Encode(b):x2}"
-            );
-        })
+        .Select(level => new ReadColour(level, LevelColours.HexOf(LevelColours.Lifted(level))))
         .ToArray();
 }

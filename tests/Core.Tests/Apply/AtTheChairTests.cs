@@ -16,7 +16,7 @@ namespace Wendro.Core.Tests.Apply;
 /// <summary>What goes otherwise at the chair: a bowl gone, a panel more, a cover, heat, another who rinses.</summary>
 public sealed class AtTheChairTests
 {
-    private static readonly DateTimeOffset Start = new(2031, 5, 6, 12, 0, 0, TimeSpan.Zero);
+    private static DateTimeOffset Start => ChairDay.Start;
 
     private static readonly Lazy<PlannedHead> Head = new(() =>
     {
@@ -43,10 +43,7 @@ public sealed class AtTheChairTests
     private static IReadOnlyList<PanelKey> Order => ServiceClock.StepsOf(Mix)[0].Panels;
 
     private static ServiceInHand Service(params (double Minute, ServiceFact Fact)[] facts) =>
-        ServiceInHand.Of(ServiceClock.StepsOf(Mix), Kept(facts));
-
-    private static KeptFact[] Kept(params (double Minute, ServiceFact Fact)[] facts) =>
-        facts.Select((f, i) => new KeptFact(i + 1, Start.AddMinutes(f.Minute), f.Fact)).ToArray();
+        ServiceInHand.Of(ServiceClock.StepsOf(Mix), ChairDay.Kept(facts));
 
     private static ServiceClock At(double now, params (double Minute, ServiceFact Fact)[] facts) =>
         ServiceClock.Of(Mix, Service(facts), Start.AddMinutes(now));
@@ -86,13 +83,13 @@ public sealed class AtTheChairTests
         Assert.Equal(PanelPaint.Usual.StartCm, paint.StartCm);
         Assert.Equal(Order.Count + 1, head.Panels.Count(p => p.Coats.Count > 0));
 
-        var facts = Kept([.. Begun(3), (4, new Added(natural)), (5, new Painted(natural))]);
+        var facts = ChairDay.Kept([.. Begun(3), (4, new Added(natural)), (5, new Painted(natural))]);
         var steps = ServiceClock.StepsOf(MixOf(head));
         Assert.Contains(natural, steps[0].Panels);
         // Taps that were forgotten before it was said are not its own, wherever it lies.
         var upTo = ServiceInHand.Of(
             steps,
-            Kept((0, new Seated()), (9, new PaintedUpTo(Order[^1])), (10, new Added(natural)))
+            ChairDay.Kept((0, new Seated()), (9, new PaintedUpTo(Order[^1])), (10, new Added(natural)))
         );
         Assert.Equal([natural], upTo.Waiting);
         var added = ServiceInHand.Of(steps, facts[..6]);
@@ -155,7 +152,7 @@ public sealed class AtTheChairTests
             ServiceClock
                 .Of(
                     warm,
-                    ServiceInHand.Of(ServiceClock.StepsOf(warm), Kept([.. Begun(3), .. more])),
+                    ServiceInHand.Of(ServiceClock.StepsOf(warm), ChairDay.Kept([.. Begun(3), .. more])),
                     Start.AddMinutes(16)
                 )
                 .OnClock[0]
@@ -246,5 +243,8 @@ public sealed class AtTheChairTests
         ]);
         Assert.NotEmpty(burning.Against(new Painted(Order[3])));
         Assert.NotEmpty(burning.Against(new Added(Order[3])));
+        Assert.Contains("burns", burning.Against(new Recoated(Order[0]))[0].Message, StringComparison.Ordinal);
+        Assert.Contains("burns", burning.Against(new AreaLaid())[0].Message, StringComparison.Ordinal);
+        Assert.Empty(burning.Against(new WaveEnded()));
     }
 }

@@ -14,7 +14,7 @@ namespace Wendro.Core.Tests.Apply;
 /// <summary>The plan against the clock.</summary>
 public sealed class ServiceClockTests
 {
-    private static readonly DateTimeOffset Start = new(2031, 5, 6, 12, 0, 0, TimeSpan.Zero);
+    private static DateTimeOffset Start => ChairDay.Start;
 
     private static readonly Lazy<PlannedMix> Back = new(() =>
     {
@@ -37,14 +37,7 @@ public sealed class ServiceClockTests
     private static IReadOnlyList<PanelKey> Order => ServiceClock.StepsOf(Mix)[0].Panels;
 
     private static ServiceClock At(double now, params (double Minute, ServiceFact Fact)[] facts) =>
-        ServiceClock.Of(
-            Mix,
-            ServiceInHand.Of(
-                ServiceClock.StepsOf(Mix),
-                facts.Select((f, i) => new KeptFact(i + 1, Start.AddMinutes(f.Minute), f.Fact)).ToArray()
-            ),
-            Start.AddMinutes(now)
-        );
+        ServiceClock.Of(Mix, ServiceInHand.Of(ServiceClock.StepsOf(Mix), ChairDay.Kept(facts)), Start.AddMinutes(now));
 
     private static (double, ServiceFact)[] AllPainted(int panels, double each = 1) =>
         [

@@ -16,7 +16,7 @@ namespace Wendro.Core.Tests.Review;
 /// <summary>What came out against what was planned.</summary>
 public sealed class ReviewTests
 {
-    private static readonly DateTimeOffset Start = new(2031, 5, 6, 12, 0, 0, TimeSpan.Zero);
+    private static DateTimeOffset Start => Apply.ChairDay.Start;
 
     private static readonly PanelPaint Paint = PanelPaint.Usual with { StartCm = 8 };
 
@@ -243,10 +243,7 @@ public sealed class ReviewTests
             (30, new WaveEnded()),
             (50, new Washed()),
         ];
-        var service = ServiceInHand.Of(
-            steps,
-            facts.Select((f, i) => new KeptFact(i + 1, Start.AddMinutes(f.Minute), f.Fact)).ToArray()
-        );
+        var service = ServiceInHand.Of(steps, Apply.ChairDay.Kept(facts));
         var first = Head.PanelOf(panels[0])!;
         // Begun at 16, the first slot four minutes later; painted at minute 1.
         Assert.Equal(19, AsHappened.Of(service, Head, first, first.Coats[0])!.Value.Minutes, 1e-6);
@@ -273,17 +270,17 @@ public sealed class ReviewTests
             At(Zone.Nape, Depth.Ends, PlannedAt(Zone.Nape, Depth.Ends)),
             At(Zone.UpperBack, Depth.Ends, PlannedAt(Zone.UpperBack, Depth.Ends) + 0.1),
         ];
-        var causes = Causes.Of(Head, Nothing, Read, readings, Zone.LowerBack);
+        var causes = new Causes(Head, Nothing, Read, readings).Of(Zone.LowerBack);
         Assert.Equal(1, causes.Sum(c => c.Share), 1e-9);
         Assert.Equal(causes.OrderByDescending(c => c.Share), causes);
         Assert.Equal(causes.Count, causes.Select(c => c.Kind).Distinct().Count());
         Assert.NotEqual(CauseKind.SlowerHair, causes[0].Kind);
         Assert.True(causes[0].Makes < -0.3);
-        Assert.Empty(Causes.Of(Head, Nothing, Read, readings, Zone.Nape));
-        Assert.Empty(Causes.Of(Head, Nothing, Read, readings, Zone.Crown));
+        Assert.Empty(new Causes(Head, Nothing, Read, readings).Of(Zone.Nape));
+        Assert.Empty(new Causes(Head, Nothing, Read, readings).Of(Zone.Crown));
         // Everywhere alike, it is the hair.
         var all = readings.Select(r => At(r.Zone, r.Depth, PlannedAt(r.Zone, r.Depth) - 0.8)).ToArray();
-        Assert.Equal(CauseKind.SlowerHair, Causes.Of(Head, Nothing, Read, all, Zone.LowerBack)[0].Kind);
+        Assert.Equal(CauseKind.SlowerHair, new Causes(Head, Nothing, Read, all).Of(Zone.LowerBack)[0].Kind);
         Assert.True(OwnAgain.Of(Head, Nothing, Read, all)!.Speed < 0.95);
         Assert.InRange(OwnAgain.Of(Head, Nothing, Read, readings)!.Speed, 0.85, 1.15);
         Assert.Null(OwnAgain.Of(Head, Nothing, Read, readings[..2]));

@@ -114,7 +114,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** A plan at a glance: what is still missing */
+        /** A plan at a glance: what is still missing; with chair, minutes in the chair */
         get: operations["GetGlance"];
         put?: never;
         post?: never;
@@ -1827,6 +1827,8 @@ export interface components {
         DepthView: {
             depth: components["schemas"]["Depth"];
             /** Format: double */
+            at: number;
+            /** Format: double */
             planned: number;
             /** Format: double */
             forecast: number;
@@ -2023,7 +2025,7 @@ export interface components {
             /** Format: double */
             minutes: number;
             /** Format: double */
-            chairMinutes: number;
+            chairMinutes: null | number;
             done: components["schemas"]["Stage"][];
             chair: null | components["schemas"]["AtChair"];
         };
@@ -3447,6 +3449,8 @@ export interface components {
             state: null | components["schemas"]["StateSaid"];
             /** Format: double */
             readsDarker: number;
+            /** Format: double */
+            eyeSpread: number;
             seen: components["schemas"]["Place"][];
             verdict: components["schemas"]["Sentence"];
             zones: components["schemas"]["ReviewZone"][];
@@ -3470,6 +3474,7 @@ export interface components {
             depths: components["schemas"]["DepthView"][];
             /** Format: double */
             difference: null | number;
+            isAsPlanned: boolean;
             planned: number[];
             cameOut: number[];
             causes: components["schemas"]["Cause"][];
@@ -4563,7 +4568,9 @@ export interface operations {
     };
     GetGlance: {
         parameters: {
-            query?: never;
+            query?: {
+                chair?: boolean;
+            };
             header?: never;
             path: {
                 visit: string;

@@ -2,7 +2,7 @@ import { Button, Dropdown } from "antd";
 import { useState } from "react";
 import parts from "../../style/parts.module.css";
 import { tokens } from "../../style/tokens";
-import { mapBox, pathOf } from "../../views/CrownMap";
+import { PanelMap } from "../../views/PanelMap";
 import { quantity, useUnits } from "../../views/units";
 import { useVisit } from "../../visit/useVisit";
 import css from "./Apply.module.css";
@@ -51,37 +51,15 @@ export function FillingUp({ service, now, tell, mirrored, onMirrored }: Props) {
             : "all painted"}
         </span>
       </div>
-      <svg
+      <PanelMap
+        plan={plan}
+        label="Crown map filling up"
         className={mirrored ? `${css.map} ${css.mirrored}` : css.map}
-        viewBox={mapBox}
-        role="group"
-        aria-label="Crown map filling up"
-      >
-        <path
-          d={`${pathOf(plan.scalpOutline)}Z`}
-          fill={tokens.track}
-          stroke={tokens.edge}
-          strokeWidth="0.2"
-        />
-        {plan.panels.map((p) => {
-          const state = states.get(p.key)?.state;
-          const isNext = p.key === service.next?.panel.key;
-          return (
-            <path
-              key={p.key}
-              d={`${p.outlines.map((o) => pathOf(o)).join("Z")}Z`}
-              fill={state ? fills[state] : "none"}
-              stroke={isNext || p.key === picked ? tokens.ink : tokens.edge}
-              strokeWidth={isNext || p.key === picked ? 0.55 : 0.12}
-              role="button"
-              tabIndex={-1}
-              aria-label={`${p.words}: ${state ?? "not painted"}`}
-              onClick={() => setPicked(p.key)}
-            />
-          );
-        })}
-        <path d={pathOf(plan.partLine)} fill="none" stroke={tokens.ink} strokeWidth="0.3" />
-      </svg>
+        fill={(p) => fills[states.get(p.key)?.state ?? ""] ?? "none"}
+        heavy={(p) => p.key === service.next?.panel.key || p.key === picked}
+        words={(p) => `${p.words}: ${states.get(p.key)?.state ?? "not painted"}`}
+        onPick={(p) => setPicked(p.key)}
+      />
       {canAdd ? (
         <div className={css.picked} role="group" aria-label={words} data-own-keys>
           <b>{words}</b>

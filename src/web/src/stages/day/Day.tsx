@@ -112,7 +112,7 @@ function AtAGlance({
   done(): void;
 }) {
   const { data, isFetched } = useQuery({
-    ...glanceOf(visit, revision),
+    ...glanceOf(visit, revision, true),
     enabled: go,
     // Who is in the chair is looked after.
     refetchInterval: (query) => (query.state.data?.chair ? 15_000 : false),
@@ -131,7 +131,9 @@ function AtAGlance({
       <span className={parts.soft}>
         {data.painted} of {data.panels} panels painted
         {data.minutes > 0 &&
-          ` · ${data.minutes.toFixed(0)} min of mixing and painting, ${data.chairMinutes.toFixed(0)} in the chair`}
+          ` · ${data.minutes.toFixed(0)} min of mixing and painting${
+            data.chairMinutes == null ? "" : `, ${data.chairMinutes.toFixed(0)} in the chair`
+          }`}
       </span>
       {data.chair && (
         <span className={css.chair}>

@@ -6,11 +6,8 @@ import type { ReviewZone } from "./useReview";
 
 const width = 240;
 const height = 520;
-/** An eye's reading lies within so much of the truth, levels. */
-const eye = 0.17;
-
 /** Levels from the scalp to the ends: planned dashed with its band, came out solid, readings as rings. */
-export function Gradient({ zone }: { zone: ReviewZone }) {
+export function Gradient({ zone, eye }: { zone: ReviewZone; eye: number }) {
   const units = useUnits();
   const x = (level: number) => 34 + ((level - 1) / 9) * (width - 44);
   const y = (share: number) => 16 + share * (height - 32);
@@ -25,7 +22,6 @@ export function Gradient({ zone }: { zone: ReviewZone }) {
       .map((v, i) => `${x(v + 2 * eye).toFixed(1)},${y((i + 0.5) / places).toFixed(1)}`)
       .reverse(),
   ].join(" ");
-  const at = { root: 0.075, middle: 0.51, ends: 0.92 } as const;
   const inches = units === "us";
   const long = inches ? zone.lengthCm / 2.54 : zone.lengthCm;
   const every = inches ? 2 : long > 40 ? 10 : 5;
@@ -68,7 +64,7 @@ export function Gradient({ zone }: { zone: ReviewZone }) {
           <circle
             key={d.depth}
             cx={x(d.cameOut ?? 1)}
-            cy={y(at[d.depth])}
+            cy={y(d.at)}
             r="7"
             fill={tokens.white}
             stroke={tokens.ink}

@@ -3,7 +3,7 @@ import { useState } from "react";
 import type { PlanView } from "../../api/client";
 import parts from "../../style/parts.module.css";
 import { tokens } from "../../style/tokens";
-import { mapBox, pathOf } from "../../views/CrownMap";
+import { PanelMap } from "../../views/PanelMap";
 import css from "./Review.module.css";
 import type { Depth, ReviewFact, ReviewView, ReviewZone } from "./useReview";
 
@@ -39,12 +39,15 @@ const evens: ["even" | "patchy" | "spots", string][] = [
   ["spots", "spots"],
 ];
 
-/** Short in blue, over in pale; as planned in grey. */
-const fillOf = (difference: number | null | undefined) => {
-  if (difference == null) {
+/** Short dark, over pale, as planned grey; what nobody read lighter still. */
+const fillOf = (zone: ReviewZone | undefined) => {
+  if (zone?.difference == null) {
     return tokens.track;
   }
-  return Math.abs(difference) < 0.3 ? tokens.edge : difference < 0 ? tokens.deep : tokens.accentSoft;
+  if (zone.isAsPlanned) {
+    return tokens.edge;
+  }
+  return zone.difference < 0 ? tokens.deep : tokens.accentSoft;
 };
 
 const signed = (difference: number) => `${difference > 0 ? "+" : "−"}${Math.abs(difference).toFixed(1)}`;
@@ -64,6 +67,7 @@ export function Reading({ review, plan, zone, onZone, say, refused }: Props) {
   const [even, setEven] = useState<(typeof evens)[number][0]>("even");
   const state = review.state ?? { wetness: "wet", washed: false, light: "studio" };
   const set = (change: Partial<State>) => say({ kind: "state", ...state, ...change });
+  const of = (name: string) => review.zones.find((z) => z.zone === name);
   const here = zone?.depths.find((d) => d.depth === depth);
   return (
     <>
@@ -71,23 +75,18 @@ export function Reading({ review, plan, zone, onZone, say, refused }: Props) {
         <h2>Where</h2>
         <span>came out − planned, levels</span>
       </div>
-      <svg className={css.map} viewBox={mapBox} role="group" aria-label="What came out on the crown map">
-        {plan.panels.map((p) => {
-          const at = review.zones.find((z) => z.zone === p.zone);
-          return (
-            <path
-              key={p.key}
-              d={`${p.outlines.map((o) => pathOf(o)).join("Z")}Z`}
-              fill={fillOf(at?.difference)}
-              stroke={p.zone === zone?.zone ? tokens.ink : tokens.white}
-              strokeWidth={p.zone === zone?.zone ? 0.4 : 0.15}
-              role="button"
-              tabIndex={-1}
-              aria-label={`${at?.words ?? p.zone}: ${at?.difference == null ? "not read" : at.difference.toFixed(1)}`}
-              onClick={() => onZone(p.zone)}
-            />
-          );
-        })}
+      <PanelMap
+        plan={plan}
+        label="What came out on the crown map"
+        className={css.map}
+        fill={(p) => fillOf(of(p.zone))}
+        heavy={(p) => p.zone === zone?.zone}
+        words={(p) => {
+          const difference = of(p.zone)?.difference;
+          return `${of(p.zone)?.words ?? p.zone}: ${difference == null ? "not read" : difference.toFixed(1)}`;
+        }}
+        onPick={(p) => onZone(p.zone)}
+      >
         {review.zones
           .filter((z) => z.difference != null)
           .map((z) => {
@@ -100,8 +99,7 @@ export function Reading({ review, plan, zone, onZone, say, refused }: Props) {
               </text>
             );
           })}
-        <path d={pathOf(plan.partLine)} fill="none" stroke={tokens.ink} strokeWidth="0.3" />
-      </svg>
+      </PanelMap>
       <Select
         aria-label="Zone"
         className={css.zone}

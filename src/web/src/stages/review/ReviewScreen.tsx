@@ -55,7 +55,10 @@ export function ReviewScreen() {
           />
         ),
       }}
-      along={{ label: "Along the hair", content: chosen && <Gradient zone={chosen} /> }}
+      along={{
+        label: "Along the hair",
+        content: chosen && <Gradient zone={chosen} eye={review.eyeSpread} />,
+      }}
       mind={{
         label: "What came out",
         content: (
@@ -65,7 +68,7 @@ export function ReviewScreen() {
           </>
         ),
       }}
-      count={review.zones.filter((z) => Math.abs(z.difference ?? 0) >= 0.3).length}
+      count={review.zones.filter((z) => !z.isAsPlanned).length}
     />
   );
 }

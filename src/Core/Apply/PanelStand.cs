@@ -1,0 +1,56 @@
+using System.Collections.Immutable;
+using Wendro.Core.Paint;
+using Wendro.Core.Section;
+
+namespace Wendro.Core.Apply;
+
+/// <summary>A fact as it was kept.</summary>
+/// <param name="Number">From 1, without gaps.</param>
+/// <param name="At">When.</param>
+/// <param name="Fact">What happened.</param>
+public sealed record KeptFact(int Number, DateTimeOffset At, ServiceFact Fact);
+
+/// <summary>What was done to a panel while it works.</summary>
+/// <param name="At">When.</param>
+/// <param name="Covering">What covers it from then on; null where that stays.</param>
+/// <param name="IsFresh">Whether it was painted again.</param>
+public sealed record CoatTurn(DateTimeOffset At, Covering? Covering = null, bool IsFresh = false);
+
+/// <summary>Where a panel stands.</summary>
+/// <param name="PaintedAt">When it was painted; null while it is not.</param>
+/// <param name="IsSpread">Whether that moment was spread between two taps.</param>
+/// <param name="Turns">When it got a fresh coat, was covered or opened, in order; null for never.</param>
+/// <param name="IsLeft">Whether it stays natural after all.</param>
+/// <param name="RinsedAt">When it was rinsed; null while it is not.</param>
+/// <param name="Pairs">How many pairs of hands painted then.</param>
+/// <param name="Step">In which step of the visit it was painted.</param>
+public sealed record PanelStand(
+    DateTimeOffset? PaintedAt = null,
+    bool IsSpread = false,
+    ImmutableList<CoatTurn>? Turns = null,
+    bool IsLeft = false,
+    DateTimeOffset? RinsedAt = null,
+    int Pairs = 1,
+    int Step = 0
+)
+{
+    /// <summary>What is still over it; null for what the plan has.</summary>
+    public Covering? Covering => Turns?.FindLast(t => t.Covering is not null)?.Covering;
+
+    internal PanelStand After(CoatTurn turn) => this with { Turns = (Turns ?? []).Add(turn) };
+
+    /// <summary>Whether product works on it.</summary>
+    public bool IsOn => PaintedAt is not null && RinsedAt is null;
+}
+
+/// <summary>What one step of a service has to do.</summary>
+/// <param name="Panels">Its painted panels in working order.</param>
+/// <param name="HasArea">Whether it lays something over an area.</param>
+/// <param name="Rinse">Whether it is rinsed before the next step; else what it laid works on beneath that.</param>
+public sealed record StepToDo(IReadOnlyList<PanelKey> Panels, bool HasArea, bool Rinse = true);
+
+/// <summary>A look: of which step, and how what was looked at stood then.</summary>
+public sealed record LookAt(DateTimeOffset At, Looked Look, int Step, PanelStand Stood);
+
+/// <summary>A wave under way.</summary>
+public sealed record WaveInHand(DateTimeOffset BegunAt, IReadOnlyList<PanelKey> Panels);

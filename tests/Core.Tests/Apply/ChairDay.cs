@@ -1,0 +1,12 @@
+using Wendro.Core.Apply;
+
+namespace Wendro.Core.Tests.Apply;
+
+/// <summary>A made-up day at the chair: facts by the minute.</summary>
+internal static class ChairDay
+{
+    public static DateTimeOffset Start { get; } = new(2031, 5, 6, 12, 0, 0, TimeSpan.Zero);
+
+    public static KeptFact[] Kept(params (double Minute, ServiceFact Fact)[] facts) =>
+        facts.Select((f, i) => new KeptFact(i + 1, Start.AddMinutes(f.Minute), f.Fact)).ToArray();
+}
