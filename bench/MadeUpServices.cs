@@ -151,7 +151,7 @@ internal sealed class MadeUpServices
         facts.Add((at + 20, new Washed()));
         var kept = facts
             .OrderBy(f => f.Minute)
-            .Select((f, i) => new KeptFact(i + 1, Start.AddMinutes(f.Minute), f.Fact))
+            .Select((f, i) => new Kept<ServiceFact>(i + 1, Start.AddMinutes(f.Minute), f.Fact))
             .ToArray();
         var readings =
             from zone in zones

@@ -8,6 +8,7 @@ using Wendro.Core.Lift;
 using Wendro.Core.Mix;
 using Wendro.Core.Plans;
 using Wendro.Core.Review;
+using Wendro.Core.Toning;
 
 namespace Wendro.Formats;
 
@@ -54,6 +55,7 @@ public static class Documents
         [typeof(BowlEvent)] = ("weighing", [Adjusting]),
         [typeof(ServiceFact)] = ("fact of a service", []),
         [typeof(ReviewFact)] = ("fact of a review", []),
+        [typeof(ToneFact)] = ("fact of a toning", []),
         [typeof(Product)] = ("product", []),
         [typeof(HouseRules)] = ("set of house rules", []),
         [typeof(PlanFile)] = ("plan file", [Steps]),

@@ -11,6 +11,7 @@ using Wendro.Host.Section;
 using Wendro.Host.Shelf;
 using Wendro.Host.StandIns;
 using Wendro.Host.Start;
+using Wendro.Host.Tone;
 using Wendro.Host.Work;
 
 namespace Wendro.Host;
@@ -47,6 +48,7 @@ public sealed class Program
         app.MapMix();
         app.MapApply();
         app.MapReview();
+        app.MapTone();
         app.MapScale();
         var ran = await RunAsync(app);
         await Log.CloseAndFlushAsync();

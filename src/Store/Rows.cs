@@ -5,6 +5,7 @@ using Wendro.Core.Lift;
 using Wendro.Core.Mix;
 using Wendro.Core.Plans;
 using Wendro.Core.Review;
+using Wendro.Core.Toning;
 
 namespace Wendro.Store;
 
@@ -183,8 +184,9 @@ public sealed class ServiceRow
     public DateTimeOffset At { get; set; }
 }
 
-/// <summary>Something that happened at the chair. Only ever added.</summary>
-public sealed class ServiceFactRow
+/// <summary>A fact of a visit. Only ever added.</summary>
+/// <typeparam name="TFact">What kind of fact.</typeparam>
+public abstract class FactRow<TFact>
 {
     public Guid VisitId { get; set; }
 
@@ -194,23 +196,16 @@ public sealed class ServiceFactRow
     /// <summary>Given by who said it: said twice, it counts once.</summary>
     public Guid SaidAs { get; set; }
 
-    public required ServiceFact Fact { get; set; }
+    public TFact Fact { get; set; } = default!;
 
     public DateTimeOffset At { get; set; }
 }
 
-/// <summary>What was seen and said at a review. Only ever added.</summary>
-public sealed class ReviewFactRow
-{
-    public Guid VisitId { get; set; }
+/// <summary>Something that happened at the chair.</summary>
+public sealed class ServiceFactRow : FactRow<ServiceFact>;
 
-    /// <summary>From 1, without gaps.</summary>
-    public int Number { get; set; }
+/// <summary>Something seen or said at a review.</summary>
+public sealed class ReviewFactRow : FactRow<ReviewFact>;
 
-    /// <summary>Given by who said it: said twice, it counts once.</summary>
-    public Guid SaidAs { get; set; }
-
-    public required ReviewFact Fact { get; set; }
-
-    public DateTimeOffset At { get; set; }
-}
+/// <summary>Something that was chosen, or happened, at toning.</summary>
+public sealed class ToneFactRow : FactRow<ToneFact>;

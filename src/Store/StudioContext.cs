@@ -1,6 +1,7 @@
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Design;
+using Microsoft.EntityFrameworkCore.Metadata.Builders;
 using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
 using Wendro.Core.Apply;
 using Wendro.Core.Consult;
@@ -9,6 +10,7 @@ using Wendro.Core.Lift;
 using Wendro.Core.Mix;
 using Wendro.Core.Plans;
 using Wendro.Core.Review;
+using Wendro.Core.Toning;
 using Wendro.Formats;
 
 namespace Wendro.Store;
@@ -39,6 +41,8 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
     public DbSet<ServiceFactRow> ServiceFacts => Set<ServiceFactRow>();
 
     public DbSet<ReviewFactRow> ReviewFacts => Set<ReviewFactRow>();
+
+    public DbSet<ToneFactRow> ToneFacts => Set<ToneFactRow>();
 
     /// <inheritdoc/>
     /// <remarks>
@@ -122,20 +126,28 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
         });
         modelBuilder.Entity<ServiceFactRow>(fact =>
         {
-            fact.ToTable("ServiceFacts");
-            fact.HasKey(f => new { f.VisitId, f.Number });
-            fact.HasIndex(f => new { f.VisitId, f.SaidAs }).IsUnique();
             fact.HasOne<ServiceRow>().WithMany().HasForeignKey(f => f.VisitId).OnDelete(DeleteBehavior.Cascade);
-            fact.Property(f => f.Fact).HasConversion(AsDocument<ServiceFact>());
+            Facts<ServiceFactRow, ServiceFact>(fact, "ServiceFacts");
         });
         modelBuilder.Entity<ReviewFactRow>(fact =>
         {
-            fact.ToTable("ReviewFacts");
-            fact.HasKey(f => new { f.VisitId, f.Number });
-            fact.HasIndex(f => new { f.VisitId, f.SaidAs }).IsUnique();
             fact.HasOne<VisitRow>().WithMany().HasForeignKey(f => f.VisitId).OnDelete(DeleteBehavior.Cascade);
-            fact.Property(f => f.Fact).HasConversion(AsDocument<ReviewFact>());
+            Facts<ReviewFactRow, ReviewFact>(fact, "ReviewFacts");
         });
+        modelBuilder.Entity<ToneFactRow>(fact =>
+        {
+            fact.HasOne<VisitRow>().WithMany().HasForeignKey(f => f.VisitId).OnDelete(DeleteBehavior.Cascade);
+            Facts<ToneFactRow, ToneFact>(fact, "ToneFacts");
+        });
+    }
+
+    private static void Facts<TRow, TFact>(EntityTypeBuilder<TRow> fact, string table)
+        where TRow : FactRow<TFact>
+    {
+        fact.ToTable(table);
+        fact.HasKey(f => new { f.VisitId, f.Number });
+        fact.HasIndex(f => new { f.VisitId, f.SaidAs }).IsUnique();
+        fact.Property(f => f.Fact).HasConversion(AsDocument<TFact>()).IsRequired();
     }
 
     /// <summary>The shelf, and what was mixed.</summary>

@@ -29,10 +29,16 @@ public sealed class SectionTests(App app) : IClassFixture<App>
         );
         Saved(app);
         Assert.NotEqual(panels, Panels(app));
-        Assert.Contains(
-            "left out",
-            app.Find("the nape", By.XPath("//ol[@aria-label='Working order']//li[contains(., 'Nape')]")).Text,
-            StringComparison.Ordinal
+        // The working order is asked for anew, and comes when it does.
+        app.Until(
+            "the nape left out",
+            d =>
+                d.FindElements(
+                        By.XPath(
+                            "//ol[@aria-label='Working order']//li[contains(., 'Nape') and contains(., 'left out')]"
+                        )
+                    )
+                    .FirstOrDefault()
         );
 
         // Undo brings all of it back at once.

@@ -57,7 +57,8 @@ public sealed partial class ArchitectureTests
             "Plans",
             "Apply",
         ],
-        ["Visits"] = ["Units", "Apply", "Review", "Hair", "Section", "Blend", "Consult", "Plans", "Mix"],
+        ["Toning"] = ["Units", "Hair", "Head", "Tone", "Lift", "Fall", "Blend", "Timing", "Mix", "Plans"],
+        ["Visits"] = ["Units", "Apply", "Review", "Toning", "Hair", "Section", "Blend", "Consult", "Plans", "Mix"],
         ["Placement"] = ["Units", "Hair", "Head", "Paint", "Section", "Lift", "Fall", "Blend", "Timing", "Plans"],
         ["Patterns"] = ["Units", "Hair", "Head", "Tone", "Paint", "Section", "Lift", "Blend", "Plans"],
     };

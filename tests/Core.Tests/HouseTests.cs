@@ -21,13 +21,14 @@ public sealed partial class HouseTests
         ["Day"] = [.. OfAStage, "Apply"],
         ["Apply"] = [.. OfAStage, "Paint"],
         ["Review"] = OfAStage,
+        ["Tone"] = OfAStage,
         ["Consult"] = OfAStage,
         ["Section"] = OfAStage,
         ["Paint"] = OfAStage,
         ["Mix"] = OfAStage,
         ["Shelf"] = ["Pipeline"],
         ["Desk"] = ["Pipeline"],
-        ["Start"] = ["Pipeline", "Work", "Paint", "Review", "StandIns"],
+        ["Start"] = ["Pipeline", "Work", "Paint", "StandIns"],
     };
 
     private static readonly Dictionary<string, string[]> PageMay = new()

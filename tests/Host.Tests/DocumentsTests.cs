@@ -9,6 +9,7 @@ using Wendro.Core.Mix;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 using Wendro.Core.Review;
+using Wendro.Core.Toning;
 using Wendro.Formats;
 
 namespace Wendro.Host.Tests;
@@ -31,6 +32,7 @@ public sealed class DocumentsTests
         ["weighing"] = typeof(BowlEvent),
         ["fact"] = typeof(ServiceFact),
         ["review"] = typeof(ReviewFact),
+        ["toning"] = typeof(ToneFact),
         ["product"] = typeof(Product),
         ["rules"] = typeof(HouseRules),
     };

@@ -4,12 +4,6 @@ using Wendro.Core.Section;
 
 namespace Wendro.Core.Apply;
 
-/// <summary>A fact as it was kept.</summary>
-/// <param name="Number">From 1, without gaps.</param>
-/// <param name="At">When.</param>
-/// <param name="Fact">What happened.</param>
-public sealed record KeptFact(int Number, DateTimeOffset At, ServiceFact Fact);
-
 /// <summary>What was done to a panel while it works.</summary>
 /// <param name="At">When.</param>
 /// <param name="Covering">What covers it from then on; null where that stays.</param>

@@ -133,7 +133,7 @@ public sealed record ServiceInHand
     public DateTimeOffset? HandsSince { get; private init; }
 
     /// <summary>The last fact that can be taken back by a tap; null for none.</summary>
-    public KeptFact? Last { get; private init; }
+    public Kept<ServiceFact>? Last { get; private init; }
 
     /// <summary>The next panel; null when none waits.</summary>
     public PanelKey? Next => Waiting.Select(p => (PanelKey?)p).FirstOrDefault();
@@ -152,7 +152,7 @@ public sealed record ServiceInHand
     /// <summary>The service after all that happened.</summary>
     /// <param name="steps">The steps of the plan, at least one.</param>
     /// <param name="facts">What happened, in order.</param>
-    public static ServiceInHand Of(IReadOnlyList<StepToDo> steps, IReadOnlyList<KeptFact> facts)
+    public static ServiceInHand Of(IReadOnlyList<StepToDo> steps, IReadOnlyList<Kept<ServiceFact>> facts)
     {
         ArgumentNullException.ThrowIfNull(steps);
         ArgumentNullException.ThrowIfNull(facts);
@@ -163,17 +163,17 @@ public sealed record ServiceInHand
     }
 
     /// <summary>Panels that are painted though the plan leaves them natural, in order.</summary>
-    public static IReadOnlyList<PanelKey> AddedBy(IReadOnlyList<KeptFact> facts) =>
+    public static IReadOnlyList<PanelKey> AddedBy(IReadOnlyList<Kept<ServiceFact>> facts) =>
         Standing(facts).Select(f => f.Fact).OfType<Added>().Select(a => a.Panel).Distinct().ToArray();
 
     /// <summary>Facts that were not taken back.</summary>
-    private static IEnumerable<KeptFact> Standing(IReadOnlyList<KeptFact> facts)
+    private static IEnumerable<Kept<ServiceFact>> Standing(IReadOnlyList<Kept<ServiceFact>> facts)
     {
         var back = facts.Select(f => f.Fact).OfType<TakenBack>().Select(t => t.Number).ToHashSet();
         return facts.Where(f => f.Fact is not TakenBack && !back.Contains(f.Number));
     }
 
-    private ServiceInHand With(KeptFact kept)
+    private ServiceInHand With(Kept<ServiceFact> kept)
     {
         var at = kept.At;
         return kept.Fact switch

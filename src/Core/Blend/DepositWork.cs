@@ -30,12 +30,21 @@ internal sealed class DepositWork
                 : null;
     }
 
+    /// <summary>On hair that is damp: colour laid among the work.</summary>
     public static DepositWork Of(DepositMixture mixture, double volume, double minutes, Porosity porosity) =>
-        new(
-            mixture,
-            mixture.Base == ColourBase.Permanent ? Deposit.Lifts(volume, minutes) : 0,
-            Deposit.Uptake(minutes, porosity)
-        );
+        new(mixture, LiftsBy(mixture, volume, minutes), Deposit.Uptake(minutes, porosity));
+
+    /// <summary>A toner, on hair as wet as it is.</summary>
+    public static DepositWork Of(
+        DepositMixture mixture,
+        double volume,
+        double minutes,
+        Porosity porosity,
+        Dryness dryness
+    ) => new(mixture, LiftsBy(mixture, volume, minutes), Toner.Uptake(minutes, porosity, dryness));
+
+    private static double LiftsBy(DepositMixture mixture, double volume, double minutes) =>
+        mixture.Base == ColourBase.Permanent ? Deposit.Lifts(volume, minutes) : 0;
 
     /// <summary>What hair becomes where a share of it lies, 0..1.</summary>
     public Became On(Became now, double share, bool dyedBefore)
@@ -51,7 +60,9 @@ internal sealed class DepositWork
         }
 
         var absorbed = AbsorbedOn(level) * (uptake * share);
-        level += costs is { } of ? share * CostAt(of, level) : Deposit.Darkens(level, depth, share * uptake);
+        level += costs is { } of
+            ? share * CostAt(of, level)
+            : Deposit.Darkens(level, depth, Math.Min(1, share * uptake));
         return new(level, lifted, now.Absorbed + absorbed);
     }
 

@@ -106,7 +106,7 @@ public static partial class DeskSums
             found.Skip(1).Select(f => new SuggestedBowl(f.Shades, f.DeltaE, f.Toned.Hex)).ToArray(),
             $"Nearest of every set of up to {q.Most} shades in whole parts, {TonerSuggestion.MostParts} in all: "
                 + $"{best.DeltaE:0.0} away, "
-                + $"{(best.DeltaE < 1 ? "not seen" : best.DeltaE < 3 ? "hardly seen" : "plainly seen")}."
+                + $"{Oklch.Seen(best.DeltaE)}."
         );
     }
 

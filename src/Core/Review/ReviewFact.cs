@@ -118,9 +118,3 @@ public sealed record Decided(Decision What) : ReviewFact;
 /// <summary>What was said was wrong.</summary>
 /// <param name="Number">The fact's number.</param>
 public sealed record Unsaid(int Number) : ReviewFact;
-
-/// <summary>A fact as it was kept.</summary>
-/// <param name="Number">From 1, without gaps.</param>
-/// <param name="At">When.</param>
-/// <param name="Fact">What was seen or said.</param>
-public sealed record KeptReview(int Number, DateTimeOffset At, ReviewFact Fact);

@@ -23,4 +23,24 @@ public readonly record struct Oklch(double Lightness, double Chroma, double Hue)
 
     /// <summary>How much of this colour's strength lies along another's hue; negative where it lies opposite.</summary>
     public double Along(double hue) => Chroma * Math.Cos((Hue - hue) * Math.PI / 180);
+
+    /// <summary>How far another colour lies, OKLab × 100.</summary>
+    public double DeltaE(Oklch other)
+    {
+        var turned = (Hue - other.Hue) * Math.PI / 180;
+        var across = Chroma * Chroma + other.Chroma * other.Chroma - 2 * Chroma * other.Chroma * Math.Cos(turned);
+        var light = Lightness - other.Lightness;
+        return 100 * Math.Sqrt(light * light + Math.Max(0, across));
+    }
+
+    /// <summary>How a distance is seen, in words.</summary>
+    /// <param name="deltaE">OKLab × 100.</param>
+    public static string Seen(double deltaE) =>
+        deltaE < NotSeen ? "not seen"
+        : deltaE < HardlySeen ? "hardly seen"
+        : "plainly seen";
+
+    /// <summary>Distances under which two colours are not told apart, and hardly, OKLab × 100. Model assumption.</summary>
+    public const double NotSeen = 1,
+        HardlySeen = 3;
 }

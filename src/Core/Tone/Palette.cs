@@ -42,6 +42,15 @@ public sealed class Palette
     }
 
     /// <summary>
+    /// Linear sRGB of raw hair with colour on it, in even light, 0..1 each: exact, where a tint is told in steps.
+    /// </summary>
+    /// <param name="level">How light it is, 1..10.</param>
+    /// <param name="lifted">How far it was lifted: 0 as it grew .. 1.</param>
+    /// <param name="absorbed">What the colour on it takes of the light.</param>
+    public static (double R, double G, double B) ColourOf(double level, double lifted, Absorbed absorbed) =>
+        absorbed == default ? Raw.Bare(level, lifted) : Coloured(level, lifted, absorbed);
+
+    /// <summary>
     /// Linear light by level byte and shade, 0..65535 for red, green and blue: 256 × 128 × 3, of one tint.
     /// </summary>
     public ushort[] Table(Tint tint) => LevelColours.Shaded(l => Colour(Level.FromByte((byte)l), tint));
@@ -75,6 +84,9 @@ public sealed class Palette
         return colours;
     }
 
+    /// <summary>How often the range is halved in which hair's level before its colour is looked for.</summary>
+    private const int Halvings = 20;
+
     private static ushort Word(double light) => (ushort)Math.Round(Math.Clamp(light, 0, 1) * 65535);
 
     /// <summary>Hair without colour on it: as it grew, lifted, or between the two by how far it was lifted.</summary>
@@ -100,7 +112,7 @@ public sealed class Palette
             Between(LevelColours.Linear(at), LevelColours.Lifted(at), lifted);
         var wanted = Light(Raw(level));
         var (low, high) = (level, Level.Lightest);
-        for (var k = 0; k < 12; k++)
+        for (var k = 0; k < Halvings; k++)
         {
             var middle = (low + high) / 2;
             (low, high) = Light(absorbed.Of(Raw(middle))) < wanted ? (middle, high) : (low, middle);

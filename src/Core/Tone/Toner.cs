@@ -33,6 +33,7 @@ public enum Dryness
 /// <param name="Porosity">How readily the hair takes it up.</param>
 /// <param name="Dryness">How wet the hair is.</param>
 /// <param name="Minutes">How long it stays, minutes.</param>
+/// <param name="Lifted">How far the hair was lifted: 0 as it grew .. 1 all of lifted hair's colour.</param>
 public sealed record ToneCase(
     double Level,
     double? Undertone,
@@ -40,7 +41,8 @@ public sealed record ToneCase(
     Reflect Reflect,
     Porosity Porosity,
     Dryness Dryness,
-    double Minutes
+    double Minutes,
+    double Lifted = 1
 );
 
 /// <summary>One shade of a toner's bowl.</summary>
@@ -160,11 +162,12 @@ public static class Toner
     /// <summary>The hair's colour: as light as its level, as warm as its undertone.</summary>
     internal static (double R, double G, double B) Bare(ToneCase of)
     {
-        var own = LevelColours.Lifted(of.Level);
         if (of.Undertone is not { } undertone)
         {
-            return own;
+            return Palette.ColourOf(of.Level, of.Lifted, default);
         }
+
+        var own = LevelColours.Lifted(of.Level);
 
         var shown = LevelColours.Lifted(undertone);
         double Light((double R, double G, double B) c) => 0.2126 * c.R + 0.7152 * c.G + 0.0722 * c.B;

@@ -5,6 +5,7 @@ using Wendro.Core.Hair;
 using Wendro.Core.Plans;
 using Wendro.Core.Review;
 using Wendro.Core.Section;
+using Wendro.Core.Toning;
 
 namespace Wendro.Core.Visits;
 
@@ -17,6 +18,7 @@ public enum Stage
     Mix,
     Apply,
     Review,
+    Tone,
 }
 
 /// <summary>
@@ -31,6 +33,7 @@ public static class StagesDone
     /// <param name="mix">The plan and its bowls.</param>
     /// <param name="service">What happened at the chair; null where nothing did.</param>
     /// <param name="review">What was read and decided; null while nothing was.</param>
+    /// <param name="toning">How she is toned, and what happened; null while nothing was chosen.</param>
     /// <param name="rules">What a plan not begun looks like in this studio.</param>
     /// <param name="now">The time now.</param>
     public static IReadOnlyList<Stage> Of(
@@ -39,6 +42,7 @@ public static class StagesDone
         PlannedMix mix,
         ServiceInHand? service,
         ReviewInHand? review,
+        ToningInHand? toning,
         HouseRules rules,
         DateTimeOffset now
     )
@@ -57,6 +61,8 @@ public static class StagesDone
                     Stage.Apply => service?.IsDone == true,
                     // Review: something was read, and what now is decided.
                     Stage.Review => review?.IsDone == true,
+                    // Tone: every area chosen was put on and rinsed.
+                    Stage.Tone => toning?.IsDone == true,
                 }
             )
             .ToArray();

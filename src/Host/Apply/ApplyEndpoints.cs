@@ -115,7 +115,11 @@ internal static class ApplyEndpoints
         fact is Seated or Added or Painted or PaintedUpTo or AreaLaid or Recoated or Heated { On: true };
 
     /// <summary>What the plan and the other facts say against it.</summary>
-    private static IEnumerable<Problem> Against(ServiceFact fact, IReadOnlyList<KeptFact> facts, ServiceAtWork before)
+    private static IEnumerable<Problem> Against(
+        ServiceFact fact,
+        IReadOnlyList<Kept<ServiceFact>> facts,
+        ServiceAtWork before
+    )
     {
         var at = before.Work;
         switch (fact)

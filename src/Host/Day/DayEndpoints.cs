@@ -3,6 +3,7 @@ using Wendro.Core.Consult;
 using Wendro.Core.Hair;
 using Wendro.Core.Plans;
 using Wendro.Core.Review;
+using Wendro.Core.Toning;
 using Wendro.Core.Units;
 using Wendro.Core.Visits;
 using Wendro.Host.Apply;
@@ -127,6 +128,7 @@ internal static class DayEndpoints
                     bool? chair,
                     ServicesAtWork services,
                     Reviews reviews,
+                    Tonings tonings,
                     TimeProvider clock,
                     CancellationToken stop
                 ) =>
@@ -134,7 +136,8 @@ internal static class DayEndpoints
                         Of(
                             at,
                             await services.OfAsync(at.Work, stop),
-                            ReviewInHand.Of(await reviews.OfAsync(at.Work.Visit.Id, stop)),
+                            ReviewInHand.Of(await reviews.FactsOfAsync(at.Work.Visit.Id, stop)),
+                            ToningInHand.Of(await tonings.FactsOfAsync(at.Work.Visit.Id, stop)),
                             clock.GetUtcNow()
                         ) with
                         {
@@ -254,7 +257,13 @@ internal static class DayEndpoints
             .WithSummary("The hair as read at this visit");
     }
 
-    private static Glance Of(MixAtWork mix, ServiceAtWork chair, ReviewInHand review, DateTimeOffset now)
+    private static Glance Of(
+        MixAtWork mix,
+        ServiceAtWork chair,
+        ReviewInHand review,
+        ToningInHand toning,
+        DateTimeOffset now
+    )
     {
         var (at, bowls) = (mix.Work, mix.Bowls);
         var painted = at.Head.Panels.Count(p => p.Painted is not null);
@@ -274,6 +283,7 @@ internal static class DayEndpoints
             mix.Mix,
             chair.Service,
             review,
+            toning,
             mix.Rules,
             at.Now
         );

@@ -7,7 +7,6 @@ using Wendro.Core.Section;
 using Wendro.Formats;
 using Wendro.Host.Paint;
 using Wendro.Host.Pipeline;
-using Wendro.Host.Review;
 using Wendro.Host.StandIns;
 using Wendro.Host.Work;
 using Wendro.Store;
@@ -65,6 +64,8 @@ internal static class Setup
         builder.Services.AddSingleton<Services>();
         builder.Services.AddSingleton<Reviews>();
         builder.Services.AddSingleton<ReviewsAtWork>();
+        builder.Services.AddSingleton<Tonings>();
+        builder.Services.AddSingleton<TonesAtWork>();
         builder.Services.AddSingleton(_ => HeadForm.Usual);
         builder.Services.AddSingleton(_ => new CacheFolder(settings.CacheFolder));
         builder.Services.AddSingleton<IPutAway>(services => services.GetRequiredService<CacheFolder>());

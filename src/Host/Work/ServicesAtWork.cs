@@ -1,5 +1,6 @@
 using Wendro.Core.Apply;
 using Wendro.Core.Plans;
+using Wendro.Core.Units;
 using Wendro.Store;
 
 namespace Wendro.Host.Work;
@@ -19,7 +20,7 @@ internal sealed record ServiceAtWork(
 )
 {
     /// <summary>All that happened, in order.</summary>
-    public IReadOnlyList<KeptFact> Facts => Stored?.Facts ?? [];
+    public IReadOnlyList<Kept<ServiceFact>> Facts => Stored?.Facts ?? [];
 }
 
 /// <summary>Brings the pinned plan and what happened at the chair together.</summary>

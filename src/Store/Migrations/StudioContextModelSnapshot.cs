@@ -308,6 +308,32 @@ namespace Wendro.Store.Migrations
                     b.ToTable("TrayTicks", (string)null);
                 });
 
+            modelBuilder.Entity("Wendro.Store.ToneFactRow", b =>
+                {
+                    b.Property<Guid>("VisitId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Number")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateTimeOffset>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Fact")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid>("SaidAs")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("VisitId", "Number");
+
+                    b.HasIndex("VisitId", "SaidAs")
+                        .IsUnique();
+
+                    b.ToTable("ToneFacts", (string)null);
+                });
+
             modelBuilder.Entity("Wendro.Store.VisitRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -395,6 +421,15 @@ namespace Wendro.Store.Migrations
                 });
 
             modelBuilder.Entity("Wendro.Store.TickRow", b =>
+                {
+                    b.HasOne("Wendro.Store.VisitRow", null)
+                        .WithMany()
+                        .HasForeignKey("VisitId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("Wendro.Store.ToneFactRow", b =>
                 {
                     b.HasOne("Wendro.Store.VisitRow", null)
                         .WithMany()

@@ -17,6 +17,7 @@ import { PaintScreen } from "./stages/paint/PaintScreen";
 import { ReviewScreen } from "./stages/review/ReviewScreen";
 import { SectionScreen } from "./stages/section/SectionScreen";
 import { Shelf } from "./stages/shelf/Shelf";
+import { ToneScreen } from "./stages/tone/ToneScreen";
 import { theme } from "./style/theme";
 import { toStyles } from "./style/tokens";
 import { ShowClient } from "./visit/ShowClient";
@@ -40,6 +41,7 @@ const router = createBrowserRouter([
       { path: "mix", element: <MixScreen />, errorElement: <Mishap /> },
       { path: "apply", element: <ApplyScreen />, errorElement: <Mishap /> },
       { path: "review", element: <ReviewScreen />, errorElement: <Mishap /> },
+      { path: "tone", element: <ToneScreen />, errorElement: <Mishap /> },
       { path: "*", element: <Navigate to="../paint" replace /> },
     ],
   },

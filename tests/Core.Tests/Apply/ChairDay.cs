@@ -1,4 +1,5 @@
 using Wendro.Core.Apply;
+using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Apply;
 
@@ -7,6 +8,6 @@ internal static class ChairDay
 {
     public static DateTimeOffset Start { get; } = new(2031, 5, 6, 12, 0, 0, TimeSpan.Zero);
 
-    public static KeptFact[] Kept(params (double Minute, ServiceFact Fact)[] facts) =>
-        facts.Select((f, i) => new KeptFact(i + 1, Start.AddMinutes(f.Minute), f.Fact)).ToArray();
+    public static Kept<ServiceFact>[] Kept(params (double Minute, ServiceFact Fact)[] facts) =>
+        facts.Select((f, i) => new Kept<ServiceFact>(i + 1, Start.AddMinutes(f.Minute), f.Fact)).ToArray();
 }

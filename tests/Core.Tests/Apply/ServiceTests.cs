@@ -22,8 +22,8 @@ public sealed class ServiceTests
                 new(Enumerable.Range(0, more).Select(Panel).ToArray(), true),
             ];
 
-    private static KeptFact[] Kept(params (double Minute, ServiceFact Fact)[] facts) =>
-        facts.Select((f, i) => new KeptFact(i + 1, Start.AddMinutes(f.Minute), f.Fact)).ToArray();
+    private static Kept<ServiceFact>[] Kept(params (double Minute, ServiceFact Fact)[] facts) =>
+        facts.Select((f, i) => new Kept<ServiceFact>(i + 1, Start.AddMinutes(f.Minute), f.Fact)).ToArray();
 
     private static ServiceInHand Of(params (double Minute, ServiceFact Fact)[] facts) =>
         ServiceInHand.Of(Steps(), Kept(facts));
@@ -191,7 +191,7 @@ public sealed class ServiceTests
         any.Array[0, 60]
             .Sample(said =>
             {
-                var facts = new List<KeptFact> { new(1, Start, new Seated()) };
+                var facts = new List<Kept<ServiceFact>> { new(1, Start, new Seated()) };
                 foreach (var ((what, panel, other), i) in said.Select((s, i) => (s, i)))
                 {
                     ServiceFact fact = what switch

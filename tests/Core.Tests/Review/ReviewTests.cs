@@ -43,8 +43,8 @@ public sealed class ReviewTests
 
     private static ReviewInHand Of(params ReviewFact[] facts) => ReviewInHand.Of(Kept(facts));
 
-    private static KeptReview[] Kept(params ReviewFact[] facts) =>
-        facts.Select((f, i) => new KeptReview(i + 1, Start.AddMinutes(i), f)).ToArray();
+    private static Kept<ReviewFact>[] Kept(params ReviewFact[] facts) =>
+        facts.Select((f, i) => new Kept<ReviewFact>(i + 1, Start.AddMinutes(i), f)).ToArray();
 
     [Theory]
     [InlineData(Wetness.Wet, 6.9)]

@@ -1220,6 +1220,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{visit}/tone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How the head is toned area by area: recipes, forecasts on what came out, what to mind, clocks */
+        get: operations["GetTone"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/tone/facts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Adds what was chosen, or what happened, at toning; the server says when */
+        post: operations["PostToneFact"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/tone/offers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Bowls from the shelf that bring an area nearest to what is wanted, the nearest first */
+        get: operations["GetToneOffers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/tone/hair": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Level byte and tint byte by turns, as in the plan's hair: what came out, toned so many minutes */
+        get: operations["GetToneHair"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/scale": {
         parameters: {
             query?: never;
@@ -1306,6 +1374,11 @@ export interface components {
             name: string;
             for: string;
         };
+        /**
+         * @default treatThenWash
+         * @enum {unknown}
+         */
+        After: "treatThenWash" | "washedBefore";
         ApplyView: {
             /** Format: int32 */
             revision: number;
@@ -1378,6 +1451,33 @@ export interface components {
              * @default 1.5
              */
             edgeCm: number;
+        };
+        AreaForecast: {
+            area: components["schemas"]["ToneArea"];
+            /** Format: double */
+            rawLevel: number;
+            /** Format: double */
+            level: number;
+            /** Format: double */
+            levelFrom: number;
+            /** Format: double */
+            levelTo: number;
+            raw: string;
+            toned: string;
+            wanted: string;
+            wantedColour: components["schemas"]["Oklch"];
+            colour: components["schemas"]["Oklch"];
+            /** Format: double */
+            deltaE: number;
+            /** Format: double */
+            neutralised: number;
+            remaining: string;
+            byMinute: components["schemas"]["ToneMinute"][];
+            /** Format: int32 */
+            grabsAt: null | number;
+            porosity: components["schemas"]["Porosity"];
+            /** Format: double */
+            lifted: number;
         };
         AtChair: {
             /** Format: date-time */
@@ -1865,7 +1965,10 @@ export interface components {
             at: components["schemas"]["Severity"];
             reason: string;
         };
-        /** @enum {unknown} */
+        /**
+         * @default damp
+         * @enum {unknown}
+         */
         Dryness: "soaked" | "damp" | "dry";
         Due: {
             kind: components["schemas"]["DueKind"];
@@ -2518,6 +2621,14 @@ export interface components {
         };
         /** @enum {unknown} */
         Often: "seldom" | "often" | "mostDays";
+        Oklch: {
+            /** Format: double */
+            lightness?: number;
+            /** Format: double */
+            chroma?: number;
+            /** Format: double */
+            hue?: number;
+        };
         Override: {
             question: string;
             reason: string;
@@ -3804,6 +3915,17 @@ export interface components {
         ShadeMix: {
             shades: components["schemas"]["Shade"][];
         };
+        ShadeProduct: {
+            depth: components["schemas"]["Level"];
+            reflect: components["schemas"]["Reflect"];
+            base: components["schemas"]["ShadeBase"];
+            /** Format: double */
+            developerParts: number;
+            developerVolume: components["schemas"]["Volume"];
+            minutes: components["schemas"]["Minutes"];
+            name: string;
+            stock: components["schemas"]["Stock"];
+        };
         /** @enum {unknown} */
         ShapeKind: "v" | "w" | "u" | "slant" | "spined" | "sawtooth" | "staggered" | "full" | "centre" | "fold" | "scrunch" | "tip" | "reverse" | "melt";
         ShelfPreview: {
@@ -3827,7 +3949,7 @@ export interface components {
             source: components["schemas"]["Source"];
         };
         /** @enum {unknown} */
-        Stage: "consult" | "section" | "paint" | "mix" | "apply" | "review";
+        Stage: "consult" | "section" | "paint" | "mix" | "apply" | "review" | "tone";
         /** @enum {unknown} */
         Standing: "stop" | "caution" | "ask" | "clear";
         StateSaid: {
@@ -4003,6 +4125,11 @@ export interface components {
             deltaE: number;
             hex: string;
         };
+        /**
+         * @default all
+         * @enum {unknown}
+         */
+        Takes: "all" | "lightened" | "between" | "odd" | "even";
         /** @enum {unknown} */
         Teasing: "none" | "light" | "strong";
         /** @enum {unknown} */
@@ -4055,6 +4182,118 @@ export interface components {
             why: components["schemas"]["Sentence"];
             whyParts?: null | components["schemas"]["SentencePiece"][];
         };
+        ToneArea: {
+            /** Format: int32 */
+            id: number;
+            name: string;
+            along: components["schemas"]["ToneStretch"];
+            bowl: components["schemas"]["ToneBowl"];
+            minutes: components["schemas"]["Minutes"];
+            dryness?: components["schemas"]["Dryness"];
+            zones?: null | components["schemas"]["Zone"][];
+            takes?: components["schemas"]["Takes"];
+            wanted?: null | components["schemas"]["WantedTone"];
+        };
+        ToneAreaView: {
+            area: components["schemas"]["ToneArea"];
+            where: components["schemas"]["Sentence"];
+            shades: string;
+            /** Format: double */
+            hairGrams: number;
+            /** Format: double */
+            grams: number;
+            ingredients: components["schemas"]["Ingredient"][];
+            missing: null | string;
+            forecast: components["schemas"]["AreaForecast"][];
+            seen: string;
+            /** Format: double */
+            layMinutes: number;
+            /** Format: double */
+            onAtMinute: number;
+            /** Format: date-time */
+            onAt: null | string;
+            /** Format: date-time */
+            offAt: null | string;
+            /** Format: date-time */
+            dueAt: null | string;
+            looks: null | components["schemas"]["Wiped"];
+            whereParts?: null | components["schemas"]["SentencePiece"][];
+        };
+        ToneBowl: {
+            shades: components["schemas"]["ShadeMix"];
+            base: components["schemas"]["ColourBase"];
+            volume: components["schemas"]["Volume"];
+            /** Format: double */
+            developerParts: number;
+        };
+        ToneFact: components["schemas"]["ToneFactTonePlanned"] | components["schemas"]["ToneFactPutOn"] | components["schemas"]["ToneFactWipedClean"] | components["schemas"]["ToneFactTakenOff"] | components["schemas"]["ToneFactToneUnsaid"];
+        ToneFactPutOn: {
+            /** @enum {string} */
+            kind?: "putOn";
+            /** Format: int32 */
+            area: number;
+        };
+        ToneFactTakenOff: {
+            /** @enum {string} */
+            kind?: "takenOff";
+            /** Format: int32 */
+            area: number;
+        };
+        ToneFactTonePlanned: {
+            /** @enum {string} */
+            kind?: "planned";
+            plan: components["schemas"]["TonePlan"];
+        };
+        ToneFactToneUnsaid: {
+            /** @enum {string} */
+            kind?: "unsaid";
+            /** Format: int32 */
+            number: number;
+        };
+        ToneFactWipedClean: {
+            /** @enum {string} */
+            kind?: "wiped";
+            /** Format: int32 */
+            area: number;
+            looks: components["schemas"]["Wiped"];
+        };
+        /** @enum {unknown} */
+        ToneFault: "doesNothing" | "flatOrGreen" | "warmRoot" | "muddy" | "tooDark" | "grabs" | "staysLonger" | "warmthLeft" | "warmBesideCool";
+        ToneFinding: {
+            kind: components["schemas"]["ToneFault"];
+            /** Format: int32 */
+            area: number;
+            severity: components["schemas"]["Severity"];
+            title: string;
+            text: components["schemas"]["Sentence"];
+            why: components["schemas"]["Sentence"];
+            cure?: null | string;
+            mended?: null | components["schemas"]["TonePlan"];
+            textParts?: null | components["schemas"]["SentencePiece"][];
+            whyParts?: null | components["schemas"]["SentencePiece"][];
+        };
+        ToneMinute: {
+            /** Format: int32 */
+            minute: number;
+            hex: string;
+            /** Format: double */
+            level: number;
+            /** Format: double */
+            deltaE: number;
+        };
+        ToneOffer: {
+            bowl: components["schemas"]["ToneBowl"];
+            minutes: components["schemas"]["Minutes"];
+            /** Format: double */
+            deltaE: number;
+            hex: string;
+            words: components["schemas"]["Sentence"];
+            wordsParts?: null | components["schemas"]["SentencePiece"][];
+        };
+        TonePlan: {
+            areas: components["schemas"]["ToneArea"][];
+            after?: components["schemas"]["After"];
+        };
         ToneQuestion: {
             /** Format: double */
             level: number;
@@ -4067,6 +4306,56 @@ export interface components {
             reflect?: null | components["schemas"]["Reflect"];
             undertone?: null | string;
             shades?: null | components["schemas"]["TonerShade"][];
+        };
+        ToneSaid: {
+            /** Format: int32 */
+            after: number;
+            /** Format: uuid */
+            id: string;
+            fact: components["schemas"]["ToneFact"];
+        };
+        ToneStart: {
+            words: string;
+            plan: components["schemas"]["TonePlan"];
+        };
+        ToneStretch: {
+            /**
+             * Format: double
+             * @default 0
+             */
+            from: number;
+            /** Format: double */
+            to?: null | number;
+            /** @default false */
+            inShares: boolean;
+            /**
+             * Format: double
+             * @default 3
+             */
+            edgeCm: number;
+        };
+        ToneView: {
+            /** Format: int32 */
+            facts: number;
+            /** Format: date-time */
+            now: string;
+            verdict: components["schemas"]["Sentence"];
+            plan: components["schemas"]["TonePlan"];
+            areas: components["schemas"]["ToneAreaView"][];
+            /** Format: double */
+            minutes: number;
+            findings: components["schemas"]["ToneFinding"][];
+            starts: components["schemas"]["ToneStart"][];
+            shelf: components["schemas"]["ShadeProduct"][];
+            isRead: boolean;
+            isDone: boolean;
+            /** Format: int32 */
+            lastFact: null | number;
+            /** Format: double */
+            lengthCm: number;
+            rawStrand: string[];
+            tonedStrand: string[];
+            verdictParts?: null | components["schemas"]["SentencePiece"][];
         };
         TonerShade: {
             /** Format: double */
@@ -4194,6 +4483,11 @@ export interface components {
             /** Format: double */
             hue: number;
         };
+        WantedTone: {
+            /** Format: double */
+            tone: number;
+            level?: null | number;
+        };
         WaveInHand: {
             /** Format: date-time */
             begunAt: string;
@@ -4289,6 +4583,8 @@ export interface components {
         };
         /** @enum {unknown} */
         Wetness: "wet" | "damp" | "dry";
+        /** @enum {unknown} */
+        Wiped: "notYet" | "there" | "tooFar";
         Wish: {
             /**
              * Format: double
@@ -7253,6 +7549,174 @@ export interface operations {
         parameters: {
             query?: {
                 which?: string;
+            };
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/octet-stream": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetTone: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToneView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PostToneFact: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ToneSaid"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToneView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetToneOffers: {
+        parameters: {
+            query: {
+                area: number;
+            };
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToneOffer"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetToneHair: {
+        parameters: {
+            query?: {
+                minutes?: number;
             };
             header?: never;
             path: {

@@ -1,5 +1,6 @@
 import { type ReactNode, useEffect, useMemo, useState } from "react";
 import { Link } from "react-router";
+import type { Hair } from "../api/seen";
 import type { MomentKey } from "../api/usePlan";
 import parts from "../style/parts.module.css";
 import { whole } from "../views/closer";
@@ -21,12 +22,14 @@ interface Props {
   /** What it is wiped against, where the stage says so itself; otherwise colours and comparing are offered. */
   wiped?: Wiped;
   own?: boolean;
+  /** The hair shown, where it is not the plan's. */
+  hair?: Hair;
   /** Beneath the head. */
   children: ReactNode;
 }
 
 /** What is seen: the head in the wears she uses, turned, at a moment, and held against another state. */
-export function HeadColumn({ moment, wears, wiped, own, children }: Props) {
+export function HeadColumn({ moment, wears, wiped, own, hair, children }: Props) {
   const {
     visit,
     work,
@@ -104,7 +107,7 @@ export function HeadColumn({ moment, wears, wiped, own, children }: Props) {
       <div className={beside ? css.heads : `${css.heads} ${css.one}`}>
         <HeadView
           {...head}
-          hair={own ? work.shown : shown?.hair}
+          hair={own ? (hair ?? work.shown) : shown?.hair}
           colours={own ? colours : shown?.colours}
           wiped={own ? wiped : beside ? undefined : against}
           caption={beside ? against?.left : undefined}

@@ -9,6 +9,7 @@ const stages = [
   { at: "mix", name: "Mix" },
   { at: "apply", name: "Apply" },
   { at: "review", name: "Review" },
+  { at: "tone", name: "Tone" },
 ] as const;
 
 export type Stage = (typeof stages)[number]["at"];
@@ -18,10 +19,10 @@ export type Stage = (typeof stages)[number]["at"];
  * the visit.
  */
 export function StageBeads({ visit, done }: { visit: string; done: ReadonlySet<Stage> }) {
-  const width = 420;
-  const xs = stages.map((_, i) => 50 + (i * 320) / (stages.length - 1));
+  const width = 490;
+  const xs = stages.map((_, i) => 50 + (i * 390) / (stages.length - 1));
   const wave = (x: number) => 22 + 5 * Math.sin(x / 46);
-  const path = Array.from({ length: 43 }, (_, i) => `${i === 0 ? "M" : "L"}${i * 10} ${wave(i * 10)}`).join(
+  const path = Array.from({ length: 50 }, (_, i) => `${i === 0 ? "M" : "L"}${i * 10} ${wave(i * 10)}`).join(
     " ",
   );
   return (

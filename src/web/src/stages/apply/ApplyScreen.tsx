@@ -3,6 +3,7 @@ import { useState } from "react";
 import parts from "../../style/parts.module.css";
 import { Care } from "../../visit/Care";
 import { Columns } from "../../visit/Columns";
+import { useServerNow } from "../../visit/serverNow";
 import { useNarrow } from "../../visit/useNarrow";
 import { useVisit } from "../../visit/useVisit";
 import { AtWork } from "./AtWork";
@@ -12,7 +13,7 @@ import { FillingUp } from "./FillingUp";
 import { Minding } from "./Minding";
 import { NextDue } from "./NextDue";
 import { useAwake, useDueSounds, useSounds } from "./sounds";
-import { useApply, useServerNow } from "./useApply";
+import { useApply } from "./useApply";
 
 /** Service mode: one next thing, the head filling up, the clock, what is due. */
 export function ApplyScreen() {

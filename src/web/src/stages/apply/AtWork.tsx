@@ -4,12 +4,12 @@ import { useHotkeys } from "react-hotkeys-hook";
 import parts from "../../style/parts.module.css";
 import { angleOf } from "../../views/angles";
 import { HeadView } from "../../views/HeadView";
+import { clock, span } from "../../views/times";
 import { said, useUnits } from "../../views/units";
 import { useVisit } from "../../visit/useVisit";
 import css from "./Apply.module.css";
 import { actOf, ownWave } from "./act";
 import { BigStrip } from "./BigStrip";
-import { clock, span } from "./times";
 import type { ApplyView, Chair, ServiceFact } from "./useApply";
 
 interface Props {

@@ -1,9 +1,9 @@
 import { Button } from "antd";
 import parts from "../../style/parts.module.css";
+import { clock, minutes } from "../../views/times";
 import { Care } from "../../visit/Care";
 import css from "./Apply.module.css";
 import { play } from "./sounds";
-import { clock, minutes } from "./times";
 import type { ApplyView, Chair } from "./useApply";
 import { Ways } from "./Ways";
 

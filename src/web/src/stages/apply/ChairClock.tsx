@@ -1,10 +1,10 @@
 import type { Zone } from "../../api/client";
 import parts from "../../style/parts.module.css";
 import { tokens } from "../../style/tokens";
+import { clock } from "../../views/times";
 import { zoneWords } from "../../views/words";
 import css from "./Apply.module.css";
 import { type Bar, barsOf } from "./bars";
-import { clock } from "./times";
 import type { ApplyView } from "./useApply";
 
 const top = 16;

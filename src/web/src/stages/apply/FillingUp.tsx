@@ -3,10 +3,10 @@ import { useState } from "react";
 import parts from "../../style/parts.module.css";
 import { tokens } from "../../style/tokens";
 import { PanelMap } from "../../views/PanelMap";
+import { clock, minutes } from "../../views/times";
 import { quantity, useUnits } from "../../views/units";
 import { useVisit } from "../../visit/useVisit";
 import css from "./Apply.module.css";
-import { clock, minutes } from "./times";
 import type { ApplyView, ServiceFact } from "./useApply";
 
 interface Props {

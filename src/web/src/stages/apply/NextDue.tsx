@@ -1,9 +1,9 @@
 import { Button } from "antd";
+import { clock, span } from "../../views/times";
 import { said, useUnits } from "../../views/units";
 import css from "./Apply.module.css";
 import { ownWave } from "./act";
 import { LookSheet } from "./LookSheet";
-import { clock, span } from "./times";
 import type { ApplyView, Due, ServiceFact } from "./useApply";
 
 interface Props {

@@ -1,4 +1,4 @@
-import { clock } from "./times";
+import { clock } from "../../views/times";
 import type { ApplyView, ServiceFact } from "./useApply";
 
 /** What the one target says and does. */

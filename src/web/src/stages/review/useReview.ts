@@ -1,9 +1,10 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { useMemo } from "react";
 import { api, type Schemas } from "../../api/client";
-import { bytes, given, Refused, Unreachable } from "../../api/given";
+import { bytes, given } from "../../api/given";
 import { type Colours, type Hair, readHair } from "../../api/seen";
 import type { Wiped } from "../../views/Wipe";
+import { useFacts } from "../../visit/useFacts";
 
 export type ReviewView = Schemas["ReviewView"];
 export type ReviewFact = Schemas["ReviewFact"];
@@ -19,40 +20,18 @@ export interface Reviewing {
   refused: string | undefined;
 }
 
-/** The review, and what is seen and said in it; every answer is the review as it stands then. */
+/** The review, and what is seen and said in it. */
 export function useReview(visit: string): Reviewing {
-  const cache = useQueryClient();
-  const queryKey = ["review", visit];
-  const { data, error } = useQuery({
-    queryKey,
-    refetchOnMount: "always",
-    queryFn: () => given(api.GET("/api/visits/{visit}/review", { params: { path: { visit } } })),
-  });
-  const saying = useMutation({
-    mutationKey: queryKey,
-    scope: { id: `review ${visit}` },
-    // What was said once is said again until it is kept: it carries its own name, so that it counts once.
-    retry: (tries, e) => e instanceof Unreachable && tries < 60,
-    retryDelay: 1000,
-    mutationFn: ({ id, fact }: { id: string; fact: ReviewFact }) =>
+  const { view, problem, refused, say } = useFacts<ReviewView, ReviewFact>({
+    visit,
+    stage: "review",
+    read: () => given(api.GET("/api/visits/{visit}/review", { params: { path: { visit } } })),
+    post: ({ id, fact }) =>
       given(
-        api.POST("/api/visits/{visit}/review/facts", {
-          params: { path: { visit } },
-          body: { id, fact },
-        }),
+        api.POST("/api/visits/{visit}/review/facts", { params: { path: { visit } }, body: { id, fact } }),
       ),
-    onSuccess: (view) => {
-      cache.setQueryData<ReviewView>(queryKey, (had) => (had && had.facts > view.facts ? had : view));
-      cache.invalidateQueries({ queryKey: ["glance", visit] });
-    },
-    meta: { quietWhenLate: true },
   });
-  return {
-    review: data,
-    problem: error?.message,
-    say: (fact) => saying.mutate({ id: crypto.randomUUID(), fact }),
-    refused: saying.error instanceof Refused ? saying.error.message : undefined,
-  };
+  return { review: view, problem, refused, say: (fact) => void say(fact) };
 }
 
 /** The head as it came out, to be wiped against the plan. */

@@ -2,10 +2,10 @@ using Wendro.Core.Apply;
 using Wendro.Core.Blend;
 using Wendro.Core.Plans;
 using Wendro.Core.Review;
-using Wendro.Host.Work;
+using Wendro.Core.Units;
 using Wendro.Store;
 
-namespace Wendro.Host.Review;
+namespace Wendro.Host.Work;
 
 /// <summary>A review at work: what was planned, what happened, what was read.</summary>
 /// <param name="Planned">The head the service went by.</param>
@@ -23,7 +23,7 @@ internal sealed record ReviewAtWork(
     AsLaid Weighed,
     Depths Depths,
     HairBytes CameOut,
-    IReadOnlyList<KeptReview> Facts,
+    IReadOnlyList<Kept<ReviewFact>> Facts,
     ReviewInHand Review
 );
 
@@ -40,7 +40,7 @@ internal sealed class ReviewsAtWork(ServicesAtWork services, Reviews reviews, He
         var happened = ReferenceEquals(laid, planned.Laid)
             ? planned
             : heads.Make(at.Visit.Hair, planned.Plan, planned, laid);
-        var facts = await reviews.OfAsync(at.Visit.Id, stop);
+        var facts = await reviews.FactsOfAsync(at.Visit.Id, stop);
         var review = ReviewInHand.Of(facts);
         var depths = new Depths(planned);
         var cameOut = Core.Review.CameOut.Of(happened, depths, review.Readings.Values.ToArray());

@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { angleOf } from "../../views/angles";
+import { angleOf } from "./angles";
 import { minutes, span } from "./times";
 
 test("time to go is told in minutes and seconds, with hours where there are", () => {

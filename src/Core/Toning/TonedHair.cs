@@ -1,0 +1,256 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Fall;
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Plans;
+using Wendro.Core.Tone;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Toning;
+
+/// <summary>
+/// Hair as it came out, place by place, and what toners make of it: each area over what the one before it left, so
+/// that what overlaps is toned twice.
+/// </summary>
+public sealed class TonedHair
+{
+    private const int N = Places.Count;
+
+    private readonly PlannedHead head;
+    private readonly HairBytes raw;
+    private readonly Past[] pasts;
+
+    /// <param name="head">The head, cut and painted.</param>
+    /// <param name="raw">Its strands as they came out, unmixed.</param>
+    public TonedHair(PlannedHead head, HairBytes raw)
+    {
+        ArgumentNullException.ThrowIfNull(head);
+        ArgumentNullException.ThrowIfNull(raw);
+        (this.head, this.raw) = (head, raw);
+        pasts = ZoneFacts.All.Select(z => new Past(head.Hair.In(z))).ToArray();
+    }
+
+    /// <summary>The head it lies on.</summary>
+    public PlannedHead Head => head;
+
+    /// <summary>All strands, unmixed, when each area has worked its minutes.</summary>
+    /// <param name="plan">How it is toned.</param>
+    /// <param name="minutesOf">How long an area worked, minutes; 0 for not at all.</param>
+    public HairBytes Toned(TonePlan plan, Func<ToneArea, double> minutesOf)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        ArgumentNullException.ThrowIfNull(minutesOf);
+        var works = plan
+            .Areas.Select(a => (Area: a, Minutes: minutesOf(a)))
+            .Where(a => a.Minutes > 0)
+            .Select(a => (a.Area, Work: WorksOf(a.Area, a.Minutes)))
+            .ToArray();
+        if (works.Length == 0)
+        {
+            return raw;
+        }
+
+        var into = raw.Copy();
+        Parallel.For(
+            0,
+            head.Map.Zone.Length,
+            i =>
+            {
+                foreach (var (area, work) in works)
+                {
+                    if (Takes(area, i))
+                    {
+                        // What an earlier area left is read back from what was written: told in the steps of tints.
+                        Tone(i, area, work, into);
+                    }
+                }
+            }
+        );
+        return into;
+    }
+
+    /// <summary>
+    /// One strand from the scalp to the ends when each area has worked its minutes: a lightened one, as long as most.
+    /// </summary>
+    /// <param name="plan">How it is toned.</param>
+    /// <returns>Its length, cm, and its colours, evenly spaced, #rrggbb; before any toner, then toned.</returns>
+    public (double LengthCm, IReadOnlyList<string> Raw, IReadOnlyList<string> Toned) Strand(TonePlan plan)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        var lengths = head.Looks.OnHead.Lengths;
+        var lightened = Enumerable
+            .Range(0, lengths.Length)
+            .Where(i => head.Map.Panel[i] is >= 0 and var p && head.Panels[p].Coats.Any(c => !c.Formula.IsDeposit))
+            .ToArray();
+        var among = lightened.Length > 0 ? lightened : Enumerable.Range(0, lengths.Length).ToArray();
+        // As light as what is looked at, and of a usual length.
+        var usual = among.Select(i => lengths[i]).Order().ElementAt(among.Length / 2);
+        var alike = among
+            .Where(i => lengths[i] >= 0.9 * usual && lengths[i] <= 1.1 * usual)
+            .OrderBy(i => raw.Levels[i * N + (int)(LightAt * N)])
+            .ToArray();
+        var strand = alike[(int)(AreaForecast.LookedWhere * (alike.Length - 1))];
+
+        var into = raw.Copy();
+        foreach (var area in plan.Areas.Where(a => Takes(a, strand)))
+        {
+            Tone(strand, area, WorksOf(area, area.Minutes), into);
+        }
+
+        string[] Colours(HairBytes of) =>
+            Enumerable
+                .Range(strand * N, N)
+                .Select(at =>
+                    LevelColours.HexOf(Palette.Raw.Colour(Level.FromByte(of.Levels[at]), new Tint(of.Tints[at])))
+                )
+                .ToArray();
+        return (lengths[strand], Colours(raw), Colours(into));
+    }
+
+    /// <summary>Whether an area takes hair of a strand at all.</summary>
+    /// <param name="area">The area.</param>
+    /// <param name="strand">The strand.</param>
+    public bool Takes(ToneArea area, int strand)
+    {
+        ArgumentNullException.ThrowIfNull(area);
+        var zone = (Zone)head.Map.Zone[strand];
+        if (area.Zones is { } zones ? !zones.Contains(zone) : head.Plan.Zones[zone].Excluded is not null)
+        {
+            return false;
+        }
+
+        var panel = head.Map.Panel[strand] is >= 0 and var p ? head.Panels[p] : null;
+        var lightened = panel?.Coats.Any(c => !c.Formula.IsDeposit) == true;
+        return area.Takes switch
+        {
+            Toning.Takes.All => true,
+            Toning.Takes.Lightened => lightened,
+            Toning.Takes.Between => !lightened,
+            Toning.Takes.Odd => panel is not null && panel.Panel.Key.Row % 2 == 1,
+            Toning.Takes.Even => panel is not null && panel.Panel.Key.Row % 2 == 0,
+        };
+    }
+
+    /// <summary>
+    /// Places an area takes, sampled: how they are, how much of the area lies there, and how they take it up.
+    /// </summary>
+    /// <param name="area">The area.</param>
+    internal IReadOnlyList<TonePlace> PlacesOf(ToneArea area)
+    {
+        var found = new List<TonePlace>();
+        var lengths = head.Looks.OnHead.Lengths;
+        for (var i = 0; i < lengths.Length; i += EveryStrand)
+        {
+            if (!Takes(area, i))
+            {
+                continue;
+            }
+
+            var past = pasts[head.Map.Zone[i]];
+            for (var k = 0; k < N; k += EveryPlace)
+            {
+                var s = Places.Share(k) * lengths[i];
+                var share = area.Along.CoverageAlong(s, lengths[i], StrandLevels.StrayCm * Hash.Signed(i, StraySalt));
+                if (share >= CountsFrom)
+                {
+                    var at = i * N + k;
+                    found.Add(
+                        new(
+                            Level.FromByte(raw.Levels[at]),
+                            new Tint(raw.Tints[at]).Meaning,
+                            past.States[past.StateOf(i, s)].Porosity,
+                            Places.Share(k)
+                        )
+                    );
+                }
+            }
+        }
+
+        return found;
+    }
+
+    /// <summary>Hair that an area reaches, g, and the scalp it grows on, cm².</summary>
+    /// <param name="area">The area.</param>
+    public (double HairGrams, double ScalpCm2) HairOf(ToneArea area)
+    {
+        ArgumentNullException.ThrowIfNull(area);
+        var lengths = head.Looks.OnHead.Lengths;
+        var each = head.Looks.Head.ScalpCm2 / lengths.Length * EveryStrand;
+        var (grams, scalp) = (0.0, 0.0);
+        for (var i = 0; i < lengths.Length; i += EveryStrand)
+        {
+            if (!Takes(area, i))
+            {
+                continue;
+            }
+
+            var covered = 0.0;
+            for (var k = 0; k < AlongSteps; k++)
+            {
+                covered += area.Along.CoverageAlong((k + 0.5) / AlongSteps * lengths[i], lengths[i]) / AlongSteps;
+            }
+
+            grams += HairFibre.Grams(head.Hair.In((Zone)head.Map.Zone[i]), each, lengths[i]) * covered;
+            scalp += covered > 0 ? each : 0;
+        }
+
+        return (grams, scalp);
+    }
+
+    /// <summary>Where along the hair the strand that is shown is to be light, share.</summary>
+    private const double LightAt = 0.9;
+
+    private const int EveryStrand = 7;
+    private const int EveryPlace = 4;
+    private const int AlongSteps = 40;
+    private const int StraySalt = 83;
+
+    /// <summary>Coverage from which a place counts as toned by an area.</summary>
+    private const double CountsFrom = 0.6;
+
+    private void Tone(int i, ToneArea area, DepositWork[] work, HairBytes into)
+    {
+        var length = head.Looks.OnHead.Lengths[i];
+        var past = pasts[head.Map.Zone[i]];
+        var stray = StrandLevels.StrayCm * Hash.Signed(i, StraySalt);
+        for (var k = 0; k < N; k++)
+        {
+            var s = Places.Share(k) * length;
+            var share = area.Along.CoverageAlong(s, length, stray);
+            if (share <= 0)
+            {
+                continue;
+            }
+
+            var at = i * N + k;
+            var state = past.States[past.StateOf(i, s)];
+            var meaning = new Tint(into.Tints[at]).Meaning;
+            var became = work[(int)state.Porosity]
+                .On(TonePlace.Start(Level.FromByte(into.Levels[at]), meaning), share, IsDyed(state, meaning));
+            into.Levels[at] = Level.ToByte(Level.Clamp(became.Level));
+            into.Tints[at] = became.TintOf(meaning.White).Index;
+        }
+    }
+
+    internal static bool IsDyed(HairState state, TintMeaning meaning) => state.Coloured || meaning.Reflect is not null;
+
+    /// <summary>What an area's bowl does, by how readily hair takes it up.</summary>
+    internal static DepositWork[] WorksOf(ToneArea area, double minutes) =>
+        Enum.GetValues<Porosity>()
+            .Select(p =>
+                DepositWork.Of(area.Bowl.For(area.Minutes).Deposit!, area.Bowl.Volume, minutes, p, area.Dryness)
+            )
+            .ToArray();
+}
+
+/// <summary>One place of the hair that an area takes.</summary>
+/// <param name="Level">How light it is.</param>
+/// <param name="Tint">What colours it.</param>
+/// <param name="Porosity">How readily it takes product up.</param>
+/// <param name="Along">Where along the hair, share of its length.</param>
+internal readonly record struct TonePlace(double Level, TintMeaning Tint, Porosity Porosity, double Along)
+{
+    /// <summary>What toning begins with.</summary>
+    public static Became Start(double level, TintMeaning tint) =>
+        new(level, tint.Lifted, tint.Reflect is { } on ? Absorbed.Of(on, tint.Strength) : default);
+}

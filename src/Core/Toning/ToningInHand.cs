@@ -1,0 +1,98 @@
+using System.Collections.Immutable;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Toning;
+
+/// <summary>How an area stands.</summary>
+/// <param name="OnAt">When its toner was put on; null while it isn't.</param>
+/// <param name="OffAt">When it was rinsed; null while it isn't.</param>
+/// <param name="Looked">When it was last wiped and looked at; null while it wasn't.</param>
+/// <param name="Looks">What it looked like then.</param>
+public sealed record AreaStand(
+    DateTimeOffset? OnAt = null,
+    DateTimeOffset? OffAt = null,
+    DateTimeOffset? Looked = null,
+    Wiped? Looks = null
+)
+{
+    /// <summary>Whether toner works there.</summary>
+    public bool IsOn => OnAt is not null && OffAt is null;
+
+    /// <summary>How long it was on, minutes; null while that isn't over.</summary>
+    public double? WasOnMinutes => OffAt is { } off && OnAt is { } on ? (off - on).TotalMinutes : null;
+}
+
+/// <summary>A toning as it stands. Pure: the same facts always give the same.</summary>
+public sealed record ToningInHand
+{
+    /// <summary>How the head is to be toned.</summary>
+    public TonePlan Plan { get; private init; } = TonePlan.Nothing;
+
+    /// <summary>Areas of which something happened.</summary>
+    public ImmutableDictionary<int, AreaStand> Stands { get; private init; } =
+        ImmutableDictionary<int, AreaStand>.Empty;
+
+    /// <summary>The last fact that stands; null for none.</summary>
+    public Kept<ToneFact>? Last { get; private init; }
+
+    /// <summary>Whether its own work is done: every area was put on and rinsed.</summary>
+    public bool IsDone => Plan.Areas.Count > 0 && Plan.Areas.All(a => StandOf(a.Id).OffAt is not null);
+
+    /// <summary>How an area stands.</summary>
+    public AreaStand StandOf(int area) => Stands.GetValueOrDefault(area) ?? new();
+
+    /// <summary>The toning after all that was chosen and happened.</summary>
+    public static ToningInHand Of(IReadOnlyList<Kept<ToneFact>> facts)
+    {
+        ArgumentNullException.ThrowIfNull(facts);
+        var back = facts.Select(f => f.Fact).OfType<ToneUnsaid>().Select(u => u.Number).ToHashSet();
+        return facts
+            .Where(f => f.Fact is not ToneUnsaid && !back.Contains(f.Number))
+            .Aggregate(new ToningInHand(), (toning, f) => toning.With(f) with { Last = f });
+    }
+
+    /// <summary>What can't be said now, by field; nothing where it can.</summary>
+    /// <param name="fact">What is said.</param>
+    public IReadOnlyList<Problem> Against(ToneFact fact) =>
+        fact switch
+        {
+            TonePlanned p when ToneChecks.Of(p.Plan) is { Count: > 0 } problems => problems
+                .Select(x => x with { Field = $"fact.plan.{x.Field}" })
+                .ToArray(),
+            TonePlanned p when Stands.Keys.FirstOrDefault(id => IsOtherThan(p.Plan, id)) is var id and > 0 =>
+            [
+                new("fact.plan", $"{Plan.AreaOf(id)!.Name} is on: what it is and where stays as it is."),
+            ],
+            PutOn p when Plan.AreaOf(p.Area) is null => [NoArea],
+            PutOn p when StandOf(p.Area).OnAt is not null => [new("fact.area", "It is on already.")],
+            WipedClean w when !StandOf(w.Area).IsOn => [new("fact.area", "No toner is on there.")],
+            WipedClean w when !Enum.IsDefined(w.Looks) => [new("fact.looks", "One of notYet, there, tooFar.")],
+            TakenOff t when !StandOf(t.Area).IsOn => [new("fact.area", "No toner is on there.")],
+            ToneUnsaid u when Last is null || u.Number != Last.Number =>
+            [
+                new("fact.number", "Only the last thing said can be taken back."),
+            ],
+            _ => [],
+        };
+
+    private static readonly Problem NoArea = new("fact.area", "There is no such area.");
+
+    /// <summary>
+    /// Whether an area on which toner went would be another by a new plan: only its minutes may still change.
+    /// </summary>
+    private bool IsOtherThan(TonePlan plan, int id) =>
+        Plan.AreaOf(id) is { } was
+        && (plan.AreaOf(id) is not { } now || (now with { Minutes = was.Minutes, Wanted = was.Wanted }) != was);
+
+    private ToningInHand With(Kept<ToneFact> kept) =>
+        kept.Fact switch
+        {
+            TonePlanned p => this with { Plan = p.Plan },
+            PutOn p => Now(p.Area, new(kept.At)),
+            WipedClean w => Now(w.Area, StandOf(w.Area) with { Looked = kept.At, Looks = w.Looks }),
+            TakenOff t => Now(t.Area, StandOf(t.Area) with { OffAt = kept.At }),
+            _ => this,
+        };
+
+    private ToningInHand Now(int area, AreaStand stand) => this with { Stands = Stands.SetItem(area, stand) };
+}

@@ -1,0 +1,122 @@
+using Wendro.Core.Toning;
+using Wendro.Core.Units;
+using Wendro.Host.Pipeline;
+using Wendro.Host.Work;
+using Wendro.Store;
+
+namespace Wendro.Host.Tone;
+
+/// <summary>Something chosen, or that happened, at toning.</summary>
+/// <param name="After">How many facts had been seen when it was said: of two about one thing the second is asked
+/// again.</param>
+/// <param name="Id">Given by who says it, so that said twice it counts once.</param>
+/// <param name="Fact">What.</param>
+internal sealed record ToneSaid(int After, Guid Id, ToneFact Fact);
+
+/// <summary>Tone: what finishes the colour, on what came out.</summary>
+internal static class ToneEndpoints
+{
+    public static void MapTone(this IEndpointRouteBuilder app)
+    {
+        var tone = app.MapVisit("/tone", "Tone");
+
+        tone.MapGet(
+                "",
+                async (AtWork at, TonesAtWork working, TimeProvider clock, CancellationToken stop) =>
+                    Results.Ok(ToneView.Of(await working.OfAsync(at, stop), clock.GetUtcNow()))
+            )
+            .Produces<ToneView>()
+            .WithName("GetTone")
+            .WithSummary(
+                "How the head is toned area by area: recipes, forecasts on what came out, what to mind, clocks"
+            );
+
+        tone.MapPost(
+                "/facts",
+                async (
+                    AtWork at,
+                    HttpRequest request,
+                    TonesAtWork working,
+                    Tonings tonings,
+                    TimeProvider clock,
+                    CancellationToken stop
+                ) =>
+                {
+                    var body = await Body.ReadAsync<ToneSaid>(request);
+                    if (body.Fact is PutOn && SafetyAtWork.Stops(at) is { Count: > 0 } stops)
+                    {
+                        throw new StoppedException(stops);
+                    }
+
+                    var told = await tonings.AddAsync(at.Visit.Id, body.After, body.Id, body.Fact, stop);
+                    if (told.Clash is { } clash)
+                    {
+                        return TypedResults.Problem(
+                            statusCode: StatusCodes.Status409Conflict,
+                            title: "Someone else changed this.",
+                            detail: "Look again, then say it once more where it still holds.",
+                            extensions: new Dictionary<string, object?> { ["facts"] = clash.Number }
+                        );
+                    }
+
+                    return told.Problems.Count > 0
+                        ? throw new BadInputException(told.Problems)
+                        : Results.Ok(ToneView.Of(await working.OfAsync(at, stop), clock.GetUtcNow()));
+                }
+            )
+            .Accepts<ToneSaid>("application/json")
+            .Produces<ToneView>()
+            .ProducesValidationProblem()
+            .ProducesProblem(StatusCodes.Status409Conflict)
+            .WithName("PostToneFact")
+            .WithSummary("Adds what was chosen, or what happened, at toning; the server says when");
+
+        tone.MapGet(
+                "/offers",
+                async (AtWork at, int area, TonesAtWork working, CancellationToken stop) =>
+                {
+                    var now = await working.OfAsync(at, stop);
+                    if (now.Toning.Plan.AreaOf(area) is not { } chosen)
+                    {
+                        throw new BadInputException([new("area", "There is no such area.")]);
+                    }
+
+                    return Results.Ok(
+                        AreaForecast.Of(now.Hair, chosen) is { } forecast ? ToneSuggested.Of(forecast, now.Shelf) : []
+                    );
+                }
+            )
+            .Produces<IReadOnlyList<ToneOffer>>()
+            .ProducesValidationProblem()
+            .WithName("GetToneOffers")
+            .WithSummary("Bowls from the shelf that bring an area nearest to what is wanted, the nearest first");
+
+        tone.MapGet(
+                "/hair",
+                async (AtWork at, double? minutes, TonesAtWork working, CancellationToken stop) =>
+                {
+                    if (minutes is { } m && !Minutes.IsValid(m))
+                    {
+                        throw new BadInputException([Minutes.Bounds.Of("minutes")]);
+                    }
+
+                    var now = await working.OfAsync(at, stop);
+                    var toned = now.Hair.Toned(
+                        now.Toning.Plan,
+                        area =>
+                            Math.Min(
+                                minutes ?? double.MaxValue,
+                                now.Toning.StandOf(area.Id).WasOnMinutes ?? area.Minutes.Value
+                            )
+                    );
+                    return Results.Bytes(now.Review.Planned.Reached.Draw(toned).ByTurns(), "application/octet-stream");
+                }
+            )
+            .Produces<byte[]>(contentType: "application/octet-stream")
+            .ProducesValidationProblem()
+            .WithName("GetToneHair")
+            .WithSummary(
+                "Level byte and tint byte by turns, as in the plan's hair: what came out, toned so many minutes"
+            );
+    }
+}

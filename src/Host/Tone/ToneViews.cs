@@ -1,0 +1,138 @@
+using Wendro.Core.Mix;
+using Wendro.Core.Tone;
+using Wendro.Core.Toning;
+using Wendro.Core.Units;
+using Wendro.Host.Work;
+
+namespace Wendro.Host.Tone;
+
+/// <summary>An area at toning.</summary>
+/// <param name="Area">What was chosen.</param>
+/// <param name="Where">Which stretch, in words.</param>
+/// <param name="Shades">What is in its bowl, in words.</param>
+/// <param name="HairGrams">Hair it reaches, g.</param>
+/// <param name="Grams">Mixed product, waste in it, g.</param>
+/// <param name="Ingredients">What is weighed.</param>
+/// <param name="Missing">A developer that nothing at hand makes, in words; null where all is there.</param>
+/// <param name="Forecast">What becomes of it; none where it takes no hair.</param>
+/// <param name="Seen">How its distance from what is wanted is seen, in words.</param>
+/// <param name="LayMinutes">How long putting it on takes, minutes.</param>
+/// <param name="OnAtMinute">When it is on, minutes from the first touch.</param>
+/// <param name="OnAt">When its toner was put on; null while it isn't.</param>
+/// <param name="OffAt">When it was rinsed; null while it isn't.</param>
+/// <param name="DueAt">When it is to be rinsed; null while none is on.</param>
+/// <param name="Looks">What it looked like when it was last wiped.</param>
+internal sealed record ToneAreaView(
+    ToneArea Area,
+    Sentence Where,
+    string Shades,
+    double HairGrams,
+    double Grams,
+    IReadOnlyList<Ingredient> Ingredients,
+    string? Missing,
+    IReadOnlyList<AreaForecast> Forecast,
+    string Seen,
+    double LayMinutes,
+    double OnAtMinute,
+    DateTimeOffset? OnAt,
+    DateTimeOffset? OffAt,
+    DateTimeOffset? DueAt,
+    Wiped? Looks
+);
+
+/// <summary>The toning as it stands.</summary>
+/// <param name="Facts">How many facts there are.</param>
+/// <param name="Now">The server's time.</param>
+/// <param name="Verdict">What it comes to, in a sentence.</param>
+/// <param name="Plan">How the head is toned.</param>
+/// <param name="Areas">The areas in the order they are put on.</param>
+/// <param name="Minutes">Minutes from the first touch until all is rinsed.</param>
+/// <param name="Findings">What to mind, worst first.</param>
+/// <param name="Starts">Ways to begin; none where something is chosen.</param>
+/// <param name="Shelf">Shades the studio owns.</param>
+/// <param name="IsRead">Whether what came out was read: else it is the forecast that is toned.</param>
+/// <param name="IsDone">Whether every area was put on and rinsed.</param>
+/// <param name="LastFact">The number of the last fact that stands.</param>
+/// <param name="LengthCm">Length of the strand that is shown, cm.</param>
+/// <param name="RawStrand">Its colours from the scalp to the ends before any toner, #rrggbb.</param>
+/// <param name="TonedStrand">The same, toned.</param>
+internal sealed record ToneView(
+    int Facts,
+    DateTimeOffset Now,
+    Sentence Verdict,
+    TonePlan Plan,
+    IReadOnlyList<ToneAreaView> Areas,
+    double Minutes,
+    IReadOnlyList<ToneFinding> Findings,
+    IReadOnlyList<ToneStart> Starts,
+    IReadOnlyList<ShadeProduct> Shelf,
+    bool IsRead,
+    bool IsDone,
+    int? LastFact,
+    double LengthCm,
+    IReadOnlyList<string> RawStrand,
+    IReadOnlyList<string> TonedStrand
+)
+{
+    public static ToneView Of(ToneAtWork at, DateTimeOffset now)
+    {
+        var plan = at.Toning.Plan;
+        var forecasts = plan.Areas.Select(a => AreaForecast.Of(at.Hair, a)).ToArray();
+        var hair = plan.Areas.Select(at.Hair.HairOf).ToArray();
+        var lay = hair.Select(h => h.ScalpCm2 * ToneClock.SecondsPerCm2 / 60).ToArray();
+        var clock = ToneClock.Of(plan.Areas.Select((a, i) => (a, lay[i])).ToArray());
+        var areas = plan
+            .Areas.Select((a, i) => AreaOf(at, a, forecasts[i], hair[i].HairGrams, lay[i], clock.Slots[i].OnAt))
+            .ToArray();
+        var told = forecasts.OfType<AreaForecast>().ToArray();
+        var (length, raw, toned) = at.Hair.Strand(plan);
+        return new(
+            at.Facts.Count,
+            now,
+            ToneVerdict.Of(told),
+            plan,
+            areas,
+            clock.RinseAt,
+            ToneFindings.Of(plan, told, clock, at.Shelf),
+            plan.Areas.Count == 0 ? ToneStart.Of(at.Hair, at.Shelf) : [],
+            at.Shelf.OfType<ShadeProduct>().ToArray(),
+            at.Review.Review.Readings.Count > 0,
+            at.Toning.IsDone,
+            at.Toning.Last?.Number,
+            length,
+            raw,
+            toned
+        );
+    }
+
+    private static ToneAreaView AreaOf(
+        ToneAtWork at,
+        ToneArea area,
+        AreaForecast? forecast,
+        double hairGrams,
+        double layMinutes,
+        double onAtMinute
+    )
+    {
+        var stand = at.Toning.StandOf(area.Id);
+        var grams = hairGrams * Amounts.LengthsCoat * (1 + at.Waste);
+        var recipe = Recipe.Of(area.Bowl.For(area.Minutes), grams, at.Shelf.OfType<DeveloperProduct>().ToArray());
+        return new(
+            area,
+            area.Along.Words,
+            ToneSuggested.Parts(area.Bowl.Shades),
+            hairGrams,
+            grams,
+            recipe.Ingredients,
+            recipe.Missing,
+            forecast is null ? [] : [forecast],
+            forecast is null ? string.Empty : Oklch.Seen(forecast.DeltaE),
+            layMinutes,
+            onAtMinute,
+            stand.OnAt,
+            stand.OffAt,
+            stand.IsOn ? stand.OnAt!.Value.AddMinutes(area.Minutes) : null,
+            stand.Looks
+        );
+    }
+}

@@ -1,0 +1,43 @@
+using Wendro.Core.Mix;
+using Wendro.Core.Toning;
+using Wendro.Core.Units;
+using Wendro.Store;
+
+namespace Wendro.Host.Work;
+
+/// <summary>A toning at work: the hair as it came out, how it is toned, what happened.</summary>
+/// <param name="Review">What came out.</param>
+/// <param name="Hair">The hair as it came out, to be toned.</param>
+/// <param name="Facts">What was chosen and happened.</param>
+/// <param name="Toning">The toning as it stands.</param>
+/// <param name="Shelf">What the studio owns.</param>
+/// <param name="Waste">What stays in bowls and on brushes, share of what lies on the hair.</param>
+internal sealed record ToneAtWork(
+    ReviewAtWork Review,
+    TonedHair Hair,
+    IReadOnlyList<Kept<ToneFact>> Facts,
+    ToningInHand Toning,
+    IReadOnlyList<Product> Shelf,
+    double Waste
+);
+
+/// <summary>Brings what came out, the shelf and what was chosen together.</summary>
+internal sealed class TonesAtWork(ReviewsAtWork reviews, Tonings tonings, ProductShelf shelf, Studio studio)
+{
+    /// <summary>The toning of a visit as it stands.</summary>
+    public async Task<ToneAtWork> OfAsync(AtWork at, CancellationToken stop)
+    {
+        var review = await reviews.OfAsync(at, stop);
+        var facts = await tonings.FactsOfAsync(at.Visit.Id, stop);
+        var products = (await shelf.AllAsync(stop)).Select(p => p.Product).ToArray();
+        var rules = (await studio.RulesAsync(stop)).Rules;
+        return new(
+            review,
+            new(review.Planned, review.CameOut),
+            facts,
+            ToningInHand.Of(facts),
+            products,
+            (rules.Bench ?? BenchRules.Usual).Waste
+        );
+    }
+}

@@ -1,0 +1,142 @@
+import { Button, Dropdown } from "antd";
+import type { PlanView } from "../../api/client";
+import parts from "../../style/parts.module.css";
+import { tokens } from "../../style/tokens";
+import { PanelMap } from "../../views/PanelMap";
+import { quantity, useUnits } from "../../views/units";
+import { zoneWords } from "../../views/words";
+import { AreaSettings } from "./AreaSettings";
+import { newAreas } from "./newAreas";
+import css from "./Tone.module.css";
+import type { ToneAreaView, TonePlan, ToneView, Toning } from "./useTone";
+
+interface Props {
+  toning: Toning;
+  tone: ToneView;
+  plan: PlanView;
+  chosen: ToneAreaView | undefined;
+  onChosen(area: number): void;
+  refused: string | undefined;
+}
+
+type Panel = PlanView["panels"][number];
+
+/** Whether an area takes a panel: as the server judges hair, told for the map. */
+const takes = (area: ToneAreaView, panel: Panel) => {
+  const { zones, takes: which } = area.area;
+  const row = Number(panel.key.split("/")[1]);
+  return (
+    (!zones || zones.includes(panel.zone)) &&
+    (which !== "odd" || row % 2 === 1) &&
+    (which !== "even" || row % 2 === 0) &&
+    (which !== "lightened" || panel.paint != null) &&
+    (which !== "between" || panel.paint == null)
+  );
+};
+
+/** Which areas there are, what goes on them, and in which order. */
+export function Areas({ toning, tone, plan, chosen, onChosen, refused }: Props) {
+  const units = useUnits();
+  const offered = newAreas(tone);
+  return (
+    <>
+      <div className={parts.title}>
+        <h2>Areas</h2>
+        <span>
+          {tone.areas.length > 0
+            ? `${quantity(
+                tone.areas.reduce((sum, a) => sum + a.grams, 0),
+                "g",
+                units,
+                0,
+              )} · ${Math.round(tone.minutes)} min`
+            : "what goes where"}
+        </span>
+      </div>
+      <PanelMap
+        plan={plan}
+        label="Areas on the crown map"
+        className={css.map}
+        fill={(p) => {
+          const last = tone.areas.filter((a) => takes(a, p)).at(-1);
+          return last?.forecast[0]?.toned ?? tokens.track;
+        }}
+        heavy={(p) => chosen !== undefined && chosen.area.zones != null && takes(chosen, p)}
+        words={(p) =>
+          `${zoneWords(p.zone)}: ${
+            tone.areas
+              .filter((a) => takes(a, p))
+              .map((a) => a.area.name)
+              .join(", ") || "not toned"
+          }`
+        }
+        onPick={(p) => {
+          const last = tone.areas.filter((a) => takes(a, p)).at(-1);
+          if (last) {
+            onChosen(last.area.id);
+          }
+        }}
+      />
+      {tone.areas.length === 0 && <Begin tone={tone} toning={toning} />}
+      <ol className={css.areas} aria-label="Areas in the order they are put on">
+        {tone.areas.map((a) => (
+          <li key={a.area.id}>
+            <button
+              type="button"
+              className={css.area}
+              aria-pressed={a === chosen}
+              onClick={() => onChosen(a.area.id)}
+            >
+              <b>
+                {a.area.name} · {quantity(a.grams, "g", units, 0)}
+              </b>
+              <span>{a.shades}</span>
+              <span>
+                1 : {a.area.bowl.developerParts} with {a.area.bowl.volume} vol, {a.area.minutes} min
+                {a.area.dryness && a.area.dryness !== "damp" ? `, ${a.area.dryness}` : ""}
+              </span>
+            </button>
+            {a === chosen && <AreaSettings toning={toning} tone={tone} area={a} />}
+          </li>
+        ))}
+      </ol>
+      {tone.areas.length > 0 && (
+        <Dropdown
+          trigger={["click"]}
+          menu={{
+            items: offered.map((o) => ({ key: o.words, label: o.words })),
+            onClick: ({ key }) => {
+              const area = offered.find((o) => o.words === key)?.area;
+              if (area) {
+                onChosen(area.id);
+                toning.plan({ ...tone.plan, areas: [...tone.plan.areas, area] } satisfies TonePlan);
+              }
+            },
+          }}
+        >
+          <Button className={parts.wide} disabled={offered.length === 0}>
+            Add an area…
+          </Button>
+        </Dropdown>
+      )}
+      {refused && <p role="alert">{refused}</p>}
+    </>
+  );
+}
+
+/** Nothing is chosen: ways to begin, each from what is on the shelf. */
+function Begin({ tone, toning }: { tone: ToneView; toning: Toning }) {
+  if (tone.starts.length === 0) {
+    return <p className={parts.soft}>No shade is on the shelf. Put one there to plan a toner with it.</p>;
+  }
+  return (
+    <fieldset className={css.begin} aria-label="Begin with">
+      <legend>Begin with</legend>
+      {tone.starts.map((s) => (
+        <Button key={s.words} disabled={toning.busy} onClick={() => toning.plan(s.plan)}>
+          {s.words}
+        </Button>
+      ))}
+    </fieldset>
+  );
+}

@@ -1,0 +1,104 @@
+import { Button, Popover } from "antd";
+import type { Schemas } from "../../api/client";
+import parts from "../../style/parts.module.css";
+import { SeverityMark } from "../../views/SeverityMark";
+import { said, useUnits } from "../../views/units";
+import css from "./Tone.module.css";
+import type { ToneAreaView, ToneView, Toning } from "./useTone";
+
+interface Props {
+  tone: ToneView;
+  area: ToneAreaView | undefined;
+  offers: Schemas["ToneOffer"][];
+  toning: Toning;
+}
+
+/** What it comes to: the verdict, raw, toned and wanted side by side, what to mind, what the shelf has nearer. */
+export function Minding({ tone, area, offers, toning }: Props) {
+  const units = useUnits();
+  return (
+    <div>
+      <h2 className={css.verdict}>{said(tone.verdictParts, units)}</h2>
+      {!tone.isRead && tone.areas.length > 0 && (
+        <p className={parts.soft}>Nothing was read at the review: this tones the forecast.</p>
+      )}
+      {tone.areas.map((a) => a.forecast[0] && <Patches key={a.area.id} area={a} wide={a === area} />)}
+      <div aria-live="polite">
+        {tone.findings.map((f) => (
+          <article key={`${f.kind} ${f.area}`} className={parts.finding} aria-label={f.title}>
+            <h3>
+              <SeverityMark severity={f.severity} />
+              <span>{f.title}</span>
+              <Popover trigger="click" content={<p className={parts.why}>{said(f.whyParts, units)}</p>}>
+                <Button type="text">Why</Button>
+              </Popover>
+            </h3>
+            <p>{said(f.textParts, units)}</p>
+            {f.cure && f.mended && (
+              <Button type="primary" onClick={() => f.mended && toning.plan(f.mended)}>
+                {f.cure}
+              </Button>
+            )}
+          </article>
+        ))}
+      </div>
+      {area && offers.length > 0 && (
+        <section aria-label="Nearest from your shelf">
+          <h3>Nearest from your shelf: {area.area.name.toLowerCase()}</h3>
+          <ul className={css.offers}>
+            {offers.map((o) => {
+              const words = said(o.wordsParts, units);
+              return (
+                <li key={words}>
+                  <span style={{ background: o.hex }} aria-hidden="true" />
+                  <span>{words}</span>
+                  <Button
+                    aria-label={`Use ${words}`}
+                    onClick={() =>
+                      toning.plan({
+                        ...tone.plan,
+                        areas: tone.plan.areas.map((x) =>
+                          x.id === area.area.id ? { ...x, bowl: o.bowl, minutes: o.minutes } : x,
+                        ),
+                      })
+                    }
+                  >
+                    Use
+                  </Button>
+                </li>
+              );
+            })}
+          </ul>
+        </section>
+      )}
+    </div>
+  );
+}
+
+function Patches({ area, wide }: { area: ToneAreaView; wide: boolean }) {
+  const f = area.forecast[0];
+  return (
+    <section aria-label={area.area.name}>
+      <div className={parts.title}>
+        <h3>{area.area.name}</h3>
+        <span>
+          level {f.rawLevel.toFixed(1)} → {f.level.toFixed(1)}
+        </span>
+      </div>
+      <div className={css.patches} data-wide={wide}>
+        {(["raw", "toned", "wanted"] as const).map((which) => (
+          <span key={which} style={{ background: f[which] }}>
+            {which}
+          </span>
+        ))}
+      </div>
+      <p className={css.left}>
+        {f.neutralised >= 0
+          ? `${Math.round(f.neutralised * 100)} % of the warmth taken, ${f.remaining} left.`
+          : `${Math.round(-f.neutralised * 100)} % warmth added, ${f.remaining}.`}{" "}
+        From wanted: {area.seen} ({f.deltaE.toFixed(1)}).{" "}
+        {wide && `Level ${f.levelFrom.toFixed(1)} to ${f.levelTo.toFixed(1)} by an eye's spread.`}
+      </p>
+    </section>
+  );
+}

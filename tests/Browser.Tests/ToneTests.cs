@@ -1,0 +1,93 @@
+using OpenQA.Selenium;
+
+namespace Wendro.Browser.Tests;
+
+/// <summary>What came out is toned: areas chosen, forecast, mended, put on, watched and rinsed.</summary>
+public sealed class ToneTests(App app) : IClassFixture<App>
+{
+    private const string Client = "Maelis Thornby";
+
+    [Fact]
+    public void A_head_is_toned_in_areas_watched_to_the_minute_and_all_is_there_after_a_power_cut()
+    {
+        app.Begin();
+        app.Visit(Client, "tone");
+        app.Find("nothing yet", By.XPath("//h2[.='Nothing is chosen yet.']"));
+        app.Button("Lengths, then the face alone").Click();
+        Areas("Ends", "Face");
+        app.Find("raw, toned, wanted", By.XPath("//section[@aria-label='Ends'][contains(., 'of the warmth taken')]"));
+        app.Find("said honestly", By.XPath("//p[contains(., 'Nothing was read at the review')]"));
+        app.Find("the wipe", By.CssSelector("[role='slider'][aria-label='Between raw and toned']"));
+
+        // The nearest from the shelf is taken; another minute is kept at once.
+        var offer = app.Find("an offer", By.CssSelector("section[aria-label='Nearest from your shelf'] button"));
+        offer.Click();
+        Set("Minutes", "6");
+        app.Find("six minutes", By.XPath("//button[starts-with(., 'Face')][contains(., ', 6 min')]"));
+
+        // A fourth area, renamed, then left away.
+        app.Button("Add an area…").Click();
+        app.Click("root", By.XPath("//li[@role='menuitem'][normalize-space(.)='Root']"));
+        Areas("Ends", "Face", "Root");
+        app.Button("Remove").Click();
+        Areas("Ends", "Face");
+
+        // Put on one after another; what is on can't be changed but for its minutes.
+        app.Click("ends on", By.XPath("//button[starts-with(., 'Ends is on')]"));
+        app.Find("working", By.XPath("//*[@role='group'][@aria-label='Ends'][contains(., 'on ')]"));
+        app.Click("the face is next", By.XPath("//button[starts-with(., 'Face is on')]"));
+        app.Click("a mis-tap", By.XPath("//button[.='Undo last']"));
+        app.Find("the face is not on", By.XPath("//button[starts-with(., 'Face is on')]"));
+        app.Click("ends", By.XPath("//ol/li/button[starts-with(., 'Ends')]"));
+        app.Find("only its minutes", By.CssSelector("[role='group'][aria-label='Settings of Ends']"));
+        Assert.Empty(app.Browser.FindElements(By.CssSelector("[aria-label='Settings of Ends'] [aria-label='Shades']")));
+
+        app.KillAndRestart();
+        app.Browser.Navigate().Refresh();
+        app.Find("ends still on", By.XPath("//*[@role='group'][@aria-label='Ends'][contains(., 'on ')]"));
+        app.Click("looked", By.XPath("//*[@aria-label='Ends']//button[.='there']"));
+        app.Find("noted", By.XPath("//*[@aria-label='Ends']//button[@aria-pressed='true'][.='there']"));
+        foreach (var area in new[] { "Face" })
+        {
+            app.Click(area, By.XPath($"//button[starts-with(., '{area} is on')]"));
+            app.Find("on", By.XPath($"//*[@role='group'][@aria-label='{area}'][contains(., 'on ')]"));
+        }
+
+        foreach (var area in new[] { "Ends", "Face" })
+        {
+            app.Click("rinsed", By.XPath($"//*[@role='group'][@aria-label='{area}']//button[.='Rinsed']"));
+            app.Until(
+                $"{area} is off",
+                d => d.FindElements(By.XPath($"//*[@role='group'][@aria-label='{area}']")).Count == 0 ? d : null
+            );
+        }
+
+        app.Find("all rinsed", By.XPath("//*[@role='status'][contains(., 'All is rinsed. Treatment next')]"));
+        app.Find(
+            "Tone is done",
+            By.XPath("//nav[@aria-label='Stages of the visit']//a[contains(., 'Tone')][contains(., '✓')]")
+        );
+        Each.Of(
+            app.ConsoleErrors.Append("net::ERR").ToArray(),
+            e => Assert.Contains("net::ERR", e, StringComparison.Ordinal)
+        );
+    }
+
+    private void Areas(params string[] names) =>
+        app.Until(
+            $"the areas {string.Join(", ", names)}",
+            d =>
+                d.FindElements(By.XPath("//ol[@aria-label='Areas in the order they are put on']/li/button/b"))
+                    .Select(b => b.Text.Split(" · ")[0])
+                    .SequenceEqual(names)
+                    ? d
+                    : null
+        );
+
+    private void Set(string name, string value)
+    {
+        var field = app.Named("spinbutton", name);
+        field.SendKeys(Keys.Control + "a");
+        field.SendKeys(value + Keys.Tab);
+    }
+}
