@@ -40,6 +40,12 @@ if (args is ["causes"])
     return;
 }
 
+if (args is ["photographs"])
+{
+    MadeUpPhotographs.Print();
+    return;
+}
+
 if (args is ["page"])
 {
     PageFigures.Print();
@@ -54,7 +60,7 @@ if (args is ["proposals"])
 
 if (args.Length > 0)
 {
-    Console.Error.WriteLine("./wendro bench [causes|page|patterns|proposals|schedule|stored|ways]");
+    Console.Error.WriteLine("./wendro bench [causes|page|patterns|photographs|proposals|schedule|stored|ways]");
     Environment.ExitCode = 2;
     return;
 }

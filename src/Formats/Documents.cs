@@ -54,7 +54,7 @@ public static class Documents
         [typeof(Recipe)] = ("recipe", []),
         [typeof(BowlEvent)] = ("weighing", [Adjusting]),
         [typeof(ServiceFact)] = ("fact of a service", []),
-        [typeof(ReviewFact)] = ("fact of a review", []),
+        [typeof(ReviewFact)] = ("fact of a review", [Photographed]),
         [typeof(ToneFact)] = ("fact of a toning", []),
         [typeof(Product)] = ("product", []),
         [typeof(HouseRules)] = ("set of house rules", []),
@@ -75,6 +75,9 @@ public static class Documents
 
     /// <summary>Version 2: a mixed bowl is thickened or loosened.</summary>
     private static void Adjusting(JsonObject document) { }
+
+    /// <summary>Version 2: a level is read from a photograph.</summary>
+    private static void Photographed(JsonObject document) { }
 
     /// <summary>Kinds of documents that are stored.</summary>
     public static IEnumerable<Type> Kinds => Chain.Keys;

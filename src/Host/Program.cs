@@ -5,6 +5,7 @@ using Wendro.Host.Day;
 using Wendro.Host.Desk;
 using Wendro.Host.Mix;
 using Wendro.Host.Paint;
+using Wendro.Host.Photographs;
 using Wendro.Host.Pipeline;
 using Wendro.Host.Review;
 using Wendro.Host.Section;
@@ -49,6 +50,7 @@ public sealed class Program
         app.MapApply();
         app.MapReview();
         app.MapTone();
+        app.MapPhotographs();
         app.MapScale();
         var ran = await RunAsync(app);
         await Log.CloseAndFlushAsync();

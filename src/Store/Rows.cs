@@ -3,6 +3,7 @@ using Wendro.Core.Consult;
 using Wendro.Core.Hair;
 using Wendro.Core.Lift;
 using Wendro.Core.Mix;
+using Wendro.Core.Photographs;
 using Wendro.Core.Plans;
 using Wendro.Core.Review;
 using Wendro.Core.Toning;
@@ -209,3 +210,26 @@ public sealed class ReviewFactRow : FactRow<ReviewFact>;
 
 /// <summary>Something that was chosen, or happened, at toning.</summary>
 public sealed class ToneFactRow : FactRow<ToneFact>;
+
+/// <summary>A photograph of a visit; its content lies beside the data, named by itself.</summary>
+public sealed class PhotographRow
+{
+    public Guid VisitId { get; set; }
+
+    /// <summary>From 1, in the order they were kept.</summary>
+    public int Number { get; set; }
+
+    /// <summary>SHA-256 of the content, 64 small hexadecimal digits.</summary>
+    public required string Name { get; set; }
+
+    public int Width { get; set; }
+
+    public int Height { get; set; }
+
+    public PhotoMoment Moment { get; set; }
+
+    /// <summary>Whether the client agreed that it is shown to others.</summary>
+    public bool MayBeShown { get; set; }
+
+    public DateTimeOffset At { get; set; }
+}

@@ -44,6 +44,8 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
 
     public DbSet<ToneFactRow> ToneFacts => Set<ToneFactRow>();
 
+    public DbSet<PhotographRow> Photographs => Set<PhotographRow>();
+
     /// <inheritdoc/>
     /// <remarks>
     /// What was asked is read, what was written is committed by now. Where a statement that was called off is still
@@ -138,6 +140,16 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
         {
             fact.HasOne<VisitRow>().WithMany().HasForeignKey(f => f.VisitId).OnDelete(DeleteBehavior.Cascade);
             Facts<ToneFactRow, ToneFact>(fact, "ToneFacts");
+        });
+        modelBuilder.Entity<PhotographRow>(photograph =>
+        {
+            photograph.ToTable("Photographs");
+            photograph.HasKey(p => new { p.VisitId, p.Number });
+            photograph.HasIndex(p => new { p.VisitId, p.Name }).IsUnique();
+            photograph.HasIndex(p => p.Name);
+            photograph.HasOne<VisitRow>().WithMany().HasForeignKey(p => p.VisitId).OnDelete(DeleteBehavior.Cascade);
+            photograph.Property(p => p.Name).HasMaxLength(64);
+            photograph.Property(p => p.Moment).HasConversion<string>().HasMaxLength(20);
         });
     }
 

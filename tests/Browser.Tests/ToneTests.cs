@@ -33,11 +33,11 @@ public sealed class ToneTests(App app) : IClassFixture<App>
         Areas("Ends", "Face");
 
         // Put on one after another; what is on can't be changed but for its minutes.
-        app.Click("ends on", By.XPath("//button[starts-with(., 'Ends is on')]"));
+        app.Click("ends on", By.XPath("//button[starts-with(., 'Put on Ends')]"));
         app.Find("working", By.XPath("//*[@role='group'][@aria-label='Ends'][contains(., 'on ')]"));
-        app.Click("the face is next", By.XPath("//button[starts-with(., 'Face is on')]"));
+        app.Click("the face is next", By.XPath("//button[starts-with(., 'Put on Face')]"));
         app.Click("a mis-tap", By.XPath("//button[.='Undo last']"));
-        app.Find("the face is not on", By.XPath("//button[starts-with(., 'Face is on')]"));
+        app.Find("the face is not on", By.XPath("//button[starts-with(., 'Put on Face')]"));
         app.Click("ends", By.XPath("//ol/li/button[starts-with(., 'Ends')]"));
         app.Find("only its minutes", By.CssSelector("[role='group'][aria-label='Settings of Ends']"));
         Assert.Empty(app.Browser.FindElements(By.CssSelector("[aria-label='Settings of Ends'] [aria-label='Shades']")));
@@ -49,7 +49,7 @@ public sealed class ToneTests(App app) : IClassFixture<App>
         app.Find("noted", By.XPath("//*[@aria-label='Ends']//button[@aria-pressed='true'][.='there']"));
         foreach (var area in new[] { "Face" })
         {
-            app.Click(area, By.XPath($"//button[starts-with(., '{area} is on')]"));
+            app.Click(area, By.XPath($"//button[starts-with(., 'Put on {area}')]"));
             app.Find("on", By.XPath($"//*[@role='group'][@aria-label='{area}'][contains(., 'on ')]"));
         }
 

@@ -58,6 +58,7 @@ public sealed partial class ArchitectureTests
             "Apply",
         ],
         ["Toning"] = ["Units", "Hair", "Head", "Tone", "Lift", "Fall", "Blend", "Timing", "Mix", "Plans"],
+        ["Photographs"] = ["Units", "Tone"],
         ["Visits"] = ["Units", "Apply", "Review", "Toning", "Hair", "Section", "Blend", "Consult", "Plans", "Mix"],
         ["Placement"] = ["Units", "Hair", "Head", "Paint", "Section", "Lift", "Fall", "Blend", "Timing", "Plans"],
         ["Patterns"] = ["Units", "Hair", "Head", "Tone", "Paint", "Section", "Lift", "Blend", "Plans"],

@@ -22,6 +22,7 @@ public sealed partial class HouseTests
         ["Apply"] = [.. OfAStage, "Paint"],
         ["Review"] = OfAStage,
         ["Tone"] = OfAStage,
+        ["Photographs"] = OfAStage,
         ["Consult"] = OfAStage,
         ["Section"] = OfAStage,
         ["Paint"] = OfAStage,

@@ -36,6 +36,9 @@ public sealed class Server : WebApplicationFactory<Program>
     /// <summary>Where drawn hair is put away, for all servers of these tests.</summary>
     private static string CacheFolder { get; } = Path.Combine(AppContext.BaseDirectory, "cache");
 
+    /// <summary>Where everything is kept.</summary>
+    public string Data => folder;
+
     public string DataFile => Path.Combine(folder, "wendro.db");
 
     protected override void ConfigureWebHost(IWebHostBuilder builder)

@@ -61,9 +61,19 @@ public sealed class Causes
     /// <summary>What nothing explains lies so far off, levels.</summary>
     private const double UnknownSpread = 0.7;
 
-    private sealed record Read(Zone Zone, Depth Depth, double Natural, double Planned, double CameOut)
+    private sealed record Read(
+        Zone Zone,
+        Depth Depth,
+        double Natural,
+        double Planned,
+        double CameOut,
+        double? OwnSpread
+    )
     {
         public double Difference => CameOut - Planned;
+
+        /// <summary>How far it may lie from the truth: one read from a photograph often further than by eye.</summary>
+        public double Spread => Math.Max(Causes.Spread, OwnSpread ?? 0);
     }
 
     private readonly PlannedHead planned;
@@ -97,7 +107,8 @@ public sealed class Causes
                 r.Depth,
                 depths.Natural(r.Zone, r.Depth),
                 depths.Planned(r.Zone, r.Depth),
-                r.Level
+                r.Level,
+                r.Spread
             ))
             .ToArray();
         coats = read.Select(r => r.Zone)
@@ -160,16 +171,16 @@ public sealed class Causes
             if (r.Zone == zone)
             {
                 var makes = Predicted(h, r);
-                return LogNormal(r.Difference - makes, double.Hypot(Spread, Amplitude * makes));
+                return LogNormal(r.Difference - makes, double.Hypot(r.Spread, Amplitude * makes));
             }
 
-            return LogOther(r.Difference - (h.EverywhereAlike ? Predicted(h, r) : 0));
+            return LogOther(r.Difference - (h.EverywhereAlike ? Predicted(h, r) : 0), r.Spread);
         });
 
     /// <summary>Another zone, which may have a cause of its own.</summary>
-    private static double LogOther(double off) =>
+    private static double LogOther(double off, double spread) =>
         Math.Log(
-            (1 - OwnCause) * Math.Exp(LogNormal(off, Spread)) + OwnCause * Math.Exp(LogNormal(off, OwnCauseSpread))
+            (1 - OwnCause) * Math.Exp(LogNormal(off, spread)) + OwnCause * Math.Exp(LogNormal(off, OwnCauseSpread))
         );
 
     /// <summary>Looks while it worked: what dried stood still, what was thin was slow from the beginning.</summary>
@@ -180,7 +191,7 @@ public sealed class Causes
     }
 
     private double LogUnknown(Zone zone) =>
-        read.Sum(r => r.Zone == zone ? LogNormal(r.Difference, UnknownSpread) : LogOther(r.Difference));
+        read.Sum(r => r.Zone == zone ? LogNormal(r.Difference, UnknownSpread) : LogOther(r.Difference, r.Spread));
 
     private static double LogNormal(double off, double spread) =>
         -0.5 * off * off / (spread * spread) - Math.Log(spread);

@@ -107,7 +107,16 @@ public sealed record Walked(Place Place, bool Seen = true) : ReviewFact;
 /// <param name="Depth">Where along the hair.</param>
 /// <param name="Level">Level as it looks, 1..10.</param>
 /// <param name="Evenness">How even.</param>
-public sealed record LevelRead(Zone Zone, Depth Depth, Level Level, Evenness Evenness = Evenness.Even) : ReviewFact;
+/// <param name="Spread">How far it may lie from the truth, standard deviation, levels; null for an eye's.</param>
+/// <param name="Photograph">The photograph it was read from, by its content's name; null for an eye's.</param>
+public sealed record LevelRead(
+    Zone Zone,
+    Depth Depth,
+    Level Level,
+    Evenness Evenness = Evenness.Even,
+    [property: Within(0.05, 4, "levels")] double? Spread = null,
+    string? Photograph = null
+) : ReviewFact;
 
 /// <summary>A wet strand was stretched.</summary>
 public sealed record Stretched(StretchTest How) : ReviewFact;

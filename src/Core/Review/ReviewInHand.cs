@@ -11,13 +11,15 @@ namespace Wendro.Core.Review;
 /// <param name="Level">Level it is, dry.</param>
 /// <param name="Evenness">How even.</param>
 /// <param name="At">When it was read.</param>
+/// <param name="Spread">How far it may lie from the truth, standard deviation, levels; null for an eye's.</param>
 public sealed record ZoneReading(
     Zone Zone,
     Depth Depth,
     double Seen,
     double Level,
     Evenness Evenness,
-    DateTimeOffset At
+    DateTimeOffset At,
+    double? Spread = null
 );
 
 /// <summary>A review as it stands. Pure: the same facts always give the same review.</summary>
@@ -77,6 +79,7 @@ public sealed record ReviewInHand
         return fact switch
         {
             LevelRead when State is null => [new("fact", "Say first whether it is wet, damp or dry, and the light.")],
+            LevelRead r when WithinAttribute.Outside(r, "fact").ToArray() is { Length: > 0 } outside => outside,
             LevelRead r when !Enum.IsDefined(r.Zone) => [new("fact.zone", "There is no such zone.")],
             Decided { What: Review.Decision.CorrectFirst } when Stretch != StretchTest.SpringsBack =>
             [
@@ -108,7 +111,8 @@ public sealed record ReviewInHand
                         r.Level.Value,
                         Level.Clamp(r.Level.Value + ReadsDarker(State?.Wetness ?? Wetness.Dry)).Value,
                         r.Evenness,
-                        kept.At
+                        kept.At,
+                        r.Spread
                     )
                 ),
             },

@@ -115,7 +115,7 @@ public sealed record ToneStart(string Words, TonePlan Plan)
                 continue;
             }
 
-            var isRoot = area.Bowl.Base != ColourBase.Gloss;
+            var isRoot = area.Along is { From: <= 0, To: not null };
             if (!isRoot && forecast.Lifted < AreaForecast.CountsAsPiece)
             {
                 continue;

@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.RegularExpressions;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.AspNetCore.Http.Metadata;
 using Wendro.Core.Plans;
 using Wendro.Core.Units;
 using Wendro.Formats;
@@ -43,7 +44,11 @@ internal sealed class Mishaps : IExceptionHandler
             ),
             StoppedException stopped => Answers.Stopped(stopped.Stops),
             BadHttpRequestException { StatusCode: StatusCodes.Status413PayloadTooLarge } => Answers.TooLarge(
-                httpContext.Request.HasJsonContentType() ? Body.MostBytes : Body.MostTableBytes
+                httpContext.Features.Get<IExceptionHandlerFeature>()?.Endpoint is { } asked
+                && asked.Metadata.GetMetadata<IRequestSizeLimitMetadata>()?.MaxRequestBodySize is { } most
+                    ? most
+                : httpContext.Request.HasJsonContentType() ? Body.MostBytes
+                : Body.MostTableBytes
             ),
             BadHttpRequestException bad => TypedResults.Problem(statusCode: bad.StatusCode, title: bad.Message),
             _ => null,

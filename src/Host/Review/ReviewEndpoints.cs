@@ -35,10 +35,19 @@ internal static class ReviewEndpoints
                     HttpRequest request,
                     ReviewsAtWork working,
                     Reviews reviews,
+                    Album album,
                     CancellationToken stop
                 ) =>
                 {
                     var body = await Body.ReadAsync<ReviewSaid>(request);
+                    if (
+                        body.Fact is LevelRead { Photograph: { } name }
+                        && (await album.OfAsync(at.Visit.Id, stop)).All(p => p.Name != name)
+                    )
+                    {
+                        throw new BadInputException([new("fact.photograph", "The visit has no such photograph.")]);
+                    }
+
                     var problems = await reviews.AddAsync(at.Visit.Id, body.Id, body.Fact, stop);
                     return problems.Count > 0
                         ? throw new BadInputException(problems)

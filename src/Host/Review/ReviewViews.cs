@@ -19,6 +19,7 @@ namespace Wendro.Host.Review;
 /// <param name="CameOut">Level that came out; null where nobody read it.</param>
 /// <param name="Seen">Level as it looked, wet or dry.</param>
 /// <param name="Evenness">How even; null where nobody read it.</param>
+/// <param name="Spread">How far the reading may lie from the truth, standard deviation, levels.</param>
 internal sealed record DepthView(
     Depth Depth,
     double At,
@@ -26,7 +27,8 @@ internal sealed record DepthView(
     double Forecast,
     double? CameOut,
     double? Seen,
-    Evenness? Evenness
+    Evenness? Evenness,
+    double Spread
 );
 
 /// <summary>A zone at the review.</summary>
@@ -132,7 +134,8 @@ internal sealed record ReviewView(
                     at.Depths.At(at.Happened.Levels, zone, d),
                     read?.Level,
                     read?.Seen,
-                    read?.Evenness
+                    read?.Evenness,
+                    read?.Spread ?? StrandTest.ReadingSpread
                 );
             })
             .ToArray();

@@ -129,6 +129,46 @@ namespace Wendro.Store.Migrations
                     b.ToTable("Patterns", (string)null);
                 });
 
+            modelBuilder.Entity("Wendro.Store.PhotographRow", b =>
+                {
+                    b.Property<Guid>("VisitId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Number")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateTimeOffset>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Height")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<bool>("MayBeShown")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Moment")
+                        .IsRequired()
+                        .HasMaxLength(20)
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasMaxLength(64)
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Width")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("VisitId", "Number");
+
+                    b.HasIndex("Name");
+
+                    b.HasIndex("VisitId", "Name")
+                        .IsUnique();
+
+                    b.ToTable("Photographs", (string)null);
+                });
+
             modelBuilder.Entity("Wendro.Store.ProductRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -376,6 +416,15 @@ namespace Wendro.Store.Migrations
                 });
 
             modelBuilder.Entity("Wendro.Store.BowlRow", b =>
+                {
+                    b.HasOne("Wendro.Store.VisitRow", null)
+                        .WithMany()
+                        .HasForeignKey("VisitId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("Wendro.Store.PhotographRow", b =>
                 {
                     b.HasOne("Wendro.Store.VisitRow", null)
                         .WithMany()

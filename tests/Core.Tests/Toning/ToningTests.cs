@@ -181,6 +181,8 @@ public sealed class ToningTests
 
     private static IReadOnlyList<Product> Shelf { get; } =
     [
+        // What stands first on a shelf is no toner for light hair.
+        new ShadeProduct("Demi 3 natural", new(), new(3), Reflect.Natural, ShadeBase.Demi, 1, new(10), new(25)),
         .. GenericProducts.All,
         new ShadeProduct("Gloss 6 copper", new(), new(6), Reflect.Copper, ShadeBase.AcidGloss, 1, new(5), new(15)),
         new ShadeProduct("Gloss 9 violet", new(), new(9), Reflect.Violet, ShadeBase.AcidGloss, 1, new(5), new(10)),
