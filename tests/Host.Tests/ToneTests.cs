@@ -24,7 +24,7 @@ public sealed class ToneTests
         var (status, body) = await http.EditAsync(
             visit,
             1,
-            """{"kind":"paintZone","zone":"lowerBack","paint":{"shape":"v","startCm":8,"dropCm":6,"blurCm":4}}"""
+            """{"kind":"paintZone","zone":"lowerBack","paint":{"shape":"v","startCm":3,"dropCm":2,"blurCm":4}}"""
         );
         Assert.True(status == 200, body?.ToJsonString());
         return (http, visit);

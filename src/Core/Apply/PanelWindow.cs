@@ -59,6 +59,13 @@ public sealed record PanelWindow(double From, double To, EndsBy By, double Reach
 
         // What was meant is meant by what was known then; when it is there is told by what is known now.
         var state = HairState.Of(hair.In(panel.Panel.Key.Zone))[0];
+        // It goes on from what the steps before left.
+        foreach (var before in panel.Coats.Where(c => c.Step < step && !c.Formula.IsDeposit))
+        {
+            var left = before.LiftingOf(hair, panel.Panel.Key.Zone, state)!.After(before.Works.For);
+            state = state with { Level = left.Value };
+        }
+
         var meant = light.LiftingOf(hair, panel.Panel.Key.Zone, state)!;
         var now = own is null ? meant : new Lifting(meant.Case with { Own = own });
         return Of(

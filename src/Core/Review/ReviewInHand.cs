@@ -61,6 +61,21 @@ public sealed record ReviewInHand
             .Aggregate(new ReviewInHand(), (review, f) => review.With(f) with { Last = f });
     }
 
+    /// <summary>
+    /// The same with what was read of a zone before it was lifted again left away: that tells of hair that was.
+    /// </summary>
+    /// <param name="liftedAgain">When a zone was lifted again last; null where it wasn't.</param>
+    public ReviewInHand Since(Func<Zone, DateTimeOffset?> liftedAgain)
+    {
+        ArgumentNullException.ThrowIfNull(liftedAgain);
+        return this with
+        {
+            Readings = Readings
+                .Where(r => liftedAgain(r.Key.Zone) is not { } at || r.Value.At > at)
+                .ToImmutableDictionary(),
+        };
+    }
+
     /// <summary>How much darker hair reads while it is so wet, levels.</summary>
     public static double ReadsDarker(Wetness wetness) =>
         wetness switch

@@ -42,7 +42,13 @@ public static class WhatNow
     /// <param name="planned">The head as planned.</param>
     /// <param name="found">What was read against it.</param>
     /// <param name="stretch">What a wet strand did; null while none was stretched.</param>
-    public static IReadOnlyList<Choice> Of(PlannedHead planned, Differences found, StretchTest? stretch)
+    /// <param name="damp">Whether the hair is damp or wet: lightener works diluted on it.</param>
+    public static IReadOnlyList<Choice> Of(
+        PlannedHead planned,
+        Differences found,
+        StretchTest? stretch,
+        bool damp = false
+    )
     {
         ArgumentNullException.ThrowIfNull(planned);
         ArgumentNullException.ThrowIfNull(found);
@@ -54,7 +60,7 @@ public static class WhatNow
         var shorts = found.Worst.Where(d => d.Levels < -TonerCarries).ToArray();
         var least = found.Read.MinBy(d => d.Levels)!;
         var panels = shorts.SelectMany(s => Lightened.PanelsIn(planned, s.Zone)).Select(p => p.Panel.Key).ToArray();
-        var minutes = shorts.Select(s => MinutesMore(planned, s)).ToArray();
+        var minutes = shorts.Select(s => MinutesMore(planned, s, damp)).ToArray();
         var sound = stretch == StretchTest.SpringsBack;
         var reachable = minutes.All(m => m is not null);
         var caught = shorts.Length > 0 && shorts.All(s => s.Levels >= -CaughtUpToday) && reachable;
@@ -129,29 +135,23 @@ public static class WhatNow
     /// Minutes from the level it has now to the planned one with the same mixture under film; null where the leaflet's
     /// time is too short.
     /// </summary>
-    private static double? MinutesMore(PlannedHead planned, PlaceDifference d)
+    private static double? MinutesMore(PlannedHead planned, PlaceDifference d, bool damp)
     {
         var panels = Lightened.PanelsIn(planned, d.Zone);
         var coat = panels.Count == 0 ? null : panels[0].Coats.First(c => c.Formula.Light is not null);
-        var of = coat?.LiftingOf(planned.Hair, d.Zone, HairState.Of(planned.Hair.In(d.Zone))[0])?.Case;
+        var of = (coat is null ? null : coat with { Damp = damp })
+            ?.LiftingOf(planned.Hair, d.Zone, HairState.Of(planned.Hair.In(d.Zone))[0])
+            ?.Case;
         if (coat is null || of is null)
         {
             return null;
         }
 
-        // It goes on from where it is: what the first coat did is done, a fresh one under film adds to it.
-        var again = new Lifting(of with { Covering = Paint.Covering.Film });
-        var natural = of.From.Value;
-        if (
-            again.ExposureFor(d.Planned - natural) is not { } wanted
-            || again.ExposureFor(Math.Max(0, d.CameOut - natural)) is not { } had
-        )
-        {
-            return null;
-        }
-
-        var more = Level.Clamp(natural + again.GainAt(Math.Max(0, wanted - had)));
-        return again.MinutesTo(more) is { } minutes && minutes <= (coat.Formula.LimitMinutes ?? MostMinutes)
+        // It goes on from where it is, as a step does that follows another.
+        var again = new Lifting(of with { From = Level.Clamp(d.CameOut), Covering = Paint.Covering.Film });
+        return
+            again.MinutesTo(Level.Clamp(d.Planned)) is { } minutes
+            && minutes <= (coat.Formula.LimitMinutes ?? MostMinutes)
             ? minutes
             : null;
     }

@@ -128,7 +128,7 @@ public sealed record AreaForecast(
     /// <summary>How far hair is lifted that counts as a piece, and the share of an area that must be. Model
     /// assumption.</summary>
     internal const double CountsAsPiece = 0.5,
-        EnoughPieces = 0.05;
+        EnoughPieces = 0.015;
 
     private static ToneMinute Minute(ToneArea area, TonePlace piece, int m, (double R, double G, double B) wanted)
     {

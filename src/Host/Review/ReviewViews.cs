@@ -66,6 +66,10 @@ internal sealed record ReadColour(double Level, string Hex);
 /// <param name="Verdict">What came out, in a sentence.</param>
 /// <param name="ReadsDarker">How much darker the hair reads as wet as it is, levels.</param>
 /// <param name="EyeSpread">How far an eye's reading lies from the truth, standard deviation, levels.</param>
+/// <param name="Correction">The one edit of the plan that lifts again what is short; none where it can't be, or is
+/// planned.</param>
+/// <param name="IsServed">Whether the service has done all its steps: it takes the plan anew for another.</param>
+/// <param name="IsCorrecting">Whether a step that lifts again is planned and not done.</param>
 /// <param name="Own">How her hair lifts by it; null where nothing tells.</param>
 /// <param name="NextTime">What to do otherwise at the next visit.</param>
 internal sealed record ReviewView(
@@ -77,6 +81,9 @@ internal sealed record ReviewView(
     Sentence Verdict,
     IReadOnlyList<ReviewZone> Zones,
     IReadOnlyList<Choice> Choices,
+    IReadOnlyList<PlanEdit> Correction,
+    bool IsServed,
+    bool IsCorrecting,
     StretchTest? Stretch,
     Decision? Decision,
     OwnLift? Own,
@@ -94,7 +101,16 @@ internal sealed record ReviewView(
         var found = Differences.Of(planned, at.Depths, review.Readings.Values);
         var darker = review.State is { } state ? ReviewInHand.ReadsDarker(state.Wetness) : 0;
         var readings = review.Readings.Values.ToArray();
-        var causes = new Causes(planned, at.Service, at.Depths, readings, at.Weighed);
+        // What was lifted again came out of two coats: neither alone is to blame, and none tells of her hair.
+        var once = readings.Where(r => at.Again.At(r.Zone) is null).ToArray();
+        var causes = new Causes(planned, at.Service, at.Depths, once, at.Weighed);
+        var damp = review.State?.Wetness != Wetness.Dry;
+        var choices = WhatNow.Of(planned, found, review.Stretch, damp);
+        var lift = choices.FirstOrDefault(c => c.What == Core.Review.Decision.CorrectFirst);
+        var correction =
+            lift is not null && (at.Service.IsDone || !at.IsServed)
+                ? Core.Review.Correction.Of(planned, lift, at.IsServed ? at.Service.Step : planned.Plan.StepsOf().Count, damp)
+                : null;
         var zones = at
             .Depths.Zones.Where(z => planned.Plan.Zones[z].Excluded is null)
             .Select(z => ZoneOf(at, found, causes, z))
@@ -107,10 +123,13 @@ internal sealed record ReviewView(
             review.Seen.Order().ToArray(),
             found.Words,
             zones,
-            WhatNow.Of(planned, found, review.Stretch),
+            choices,
+            correction is null ? [] : [correction],
+            at.IsServed && at.Service.IsDone,
+            at.Again.Step is { } step && at.Service.Step <= step && review.Decision is not null,
             review.Stretch,
             review.Decision,
-            OwnAgain.Of(planned, at.Service, at.Depths, readings),
+            OwnAgain.Of(planned, at.Service, at.Depths, once),
             Core.Review.NextTime.Of(planned, zones.ToDictionary(z => z.Zone, z => z.Causes))
                 .Select(n => new NextTimeView(n.Words, n.Edit is { } edit ? [edit] : []))
                 .ToArray(),

@@ -10,6 +10,8 @@ namespace Wendro.Host.Work;
 /// <summary>A review at work: what was planned, what happened, what was read.</summary>
 /// <param name="Planned">The head the service went by.</param>
 /// <param name="Happened">The same with the minutes and mixtures that really were.</param>
+/// <param name="IsServed">Whether a service was begun.</param>
+/// <param name="Again">What is lifted again, and from what.</param>
 /// <param name="Service">What happened at the chair.</param>
 /// <param name="Weighed">The mixtures as weighed.</param>
 /// <param name="Depths">How it is read.</param>
@@ -19,6 +21,8 @@ namespace Wendro.Host.Work;
 internal sealed record ReviewAtWork(
     PlannedHead Planned,
     PlannedHead Happened,
+    bool IsServed,
+    LiftedAgain Again,
     ServiceInHand Service,
     AsLaid Weighed,
     Depths Depths,
@@ -28,7 +32,7 @@ internal sealed record ReviewAtWork(
 );
 
 /// <summary>Brings the service, the mixtures and what was read together.</summary>
-internal sealed class ReviewsAtWork(ServicesAtWork services, Reviews reviews, Heads heads)
+internal sealed class ReviewsAtWork(ServicesAtWork services, Heads heads)
 {
     /// <summary>The review of a visit as it stands.</summary>
     public async Task<ReviewAtWork> OfAsync(AtWork at, CancellationToken stop)
@@ -36,14 +40,25 @@ internal sealed class ReviewsAtWork(ServicesAtWork services, Reviews reviews, He
         var chair = await services.OfAsync(at, stop);
         var planned = chair.Mix.Head;
         var weighed = chair.Mix.AsWeighed();
-        var laid = AsHappened.On(planned, chair.Service, weighed);
+        var laid = chair.Again.On(planned, AsHappened.On(planned, chair.Service, weighed));
         var happened = ReferenceEquals(laid, planned.Laid)
             ? planned
             : heads.Make(at.Visit.Hair, planned.Plan, planned, laid);
-        var facts = await reviews.FactsOfAsync(at.Visit.Id, stop);
-        var review = ReviewInHand.Of(facts);
+        var facts = chair.Review;
+        var review = ReviewInHand.Of(facts).Since(chair.Again.At);
         var depths = new Depths(planned);
         var cameOut = Core.Review.CameOut.Of(happened, depths, review.Readings.Values.ToArray());
-        return new(planned, happened, chair.Service, weighed, depths, cameOut, facts, review);
+        return new(
+            planned,
+            happened,
+            chair.Stored is not null,
+            chair.Again,
+            chair.Service,
+            weighed,
+            depths,
+            cameOut,
+            facts,
+            review
+        );
     }
 }

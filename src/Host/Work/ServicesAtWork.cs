@@ -1,5 +1,6 @@
 using Wendro.Core.Apply;
 using Wendro.Core.Plans;
+using Wendro.Core.Review;
 using Wendro.Core.Units;
 using Wendro.Store;
 
@@ -11,12 +12,16 @@ namespace Wendro.Host.Work;
 /// <param name="Stored">What was kept; null while no service was begun.</param>
 /// <param name="Service">The service as it stands.</param>
 /// <param name="Revision">The revision it goes by.</param>
+/// <param name="Review">What was seen and said at the review.</param>
+/// <param name="Again">What is lifted again, and from what.</param>
 internal sealed record ServiceAtWork(
     AtWork Work,
     PlannedMix Mix,
     StoredService? Stored,
     ServiceInHand Service,
-    int Revision
+    int Revision,
+    IReadOnlyList<Kept<ReviewFact>> Review,
+    LiftedAgain Again
 )
 {
     /// <summary>All that happened, in order.</summary>
@@ -24,7 +29,13 @@ internal sealed record ServiceAtWork(
 }
 
 /// <summary>Brings the pinned plan and what happened at the chair together.</summary>
-internal sealed class ServicesAtWork(Services services, MixesAtWork mixes, PlansAtWork plans, Heads heads)
+internal sealed class ServicesAtWork(
+    Services services,
+    Reviews reviews,
+    MixesAtWork mixes,
+    PlansAtWork plans,
+    Heads heads
+)
 {
     /// <summary>The service of a visit as it stands.</summary>
     public async Task<ServiceAtWork> OfAsync(AtWork at, CancellationToken stop)
@@ -43,6 +54,17 @@ internal sealed class ServicesAtWork(Services services, MixesAtWork mixes, Plans
         }
 
         var mix = (await mixes.OfAsync(at with { Head = head }, stop)).Mix;
-        return new(at, mix, stored, ServiceInHand.Of(ServiceClock.StepsOf(mix), facts), revision);
+        var service = ServiceInHand.Of(ServiceClock.StepsOf(mix), facts);
+        var review = await reviews.FactsOfAsync(at.Visit.Id, stop);
+        var again = LiftedAgain.Of(head, service, review);
+        var laid = again.On(head, head.Laid);
+        if (!ReferenceEquals(laid, head.Laid))
+        {
+            // What is lifted again begins with the hair as it was read, and not as the first step was planned.
+            head = heads.Make(at.Visit.Hair, head.Plan, head, laid);
+            mix = (await mixes.OfAsync(at with { Head = head }, stop)).Mix;
+        }
+
+        return new(at, mix, stored, service, revision, review, again);
     }
 }

@@ -1288,6 +1288,76 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{visit}/photographs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A visit's photographs in the order they were kept */
+        get: operations["GetPhotographs"];
+        put?: never;
+        /** Keeps a photograph, JPEG or PNG: turned upright, without place, time or camera */
+        post: operations["PostPhotograph"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/photographs/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A photograph as JPEG */
+        get: operations["GetPhotograph"];
+        put?: never;
+        post?: never;
+        /** Takes a photograph away; its content, too, where no other visit has it */
+        delete: operations["DeletePhotograph"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/photographs/{name}/agreed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Whether the client agreed that it is shown to others */
+        put: operations["PutPhotographAgreed"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/photographs/{name}/level": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The level of lifted, untoned hair in a patch, by a grey card, by something neutral, or without */
+        post: operations["PostPhotographLevel"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/scale": {
         parameters: {
             query?: never;
@@ -1937,6 +2007,8 @@ export interface components {
             /** Format: double */
             seen: null | number;
             evenness: null | components["schemas"]["Evenness"];
+            /** Format: double */
+            spread: number;
         };
         DeveloperAnswer: {
             parts: components["schemas"]["DeveloperPour"][];
@@ -2824,6 +2896,39 @@ export interface components {
             edit: components["schemas"]["PlanEdit"];
         };
         /** @enum {unknown} */
+        PhotoMoment: "before" | "painted" | "rinsed" | "toned";
+        PhotoSpot: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            /**
+             * Format: double
+             * @default 0.02
+             */
+            radius: number;
+        };
+        PhotographAgreed: {
+            mayBeShown: boolean;
+        };
+        PhotographAsked: {
+            hair: components["schemas"]["PhotoSpot"];
+            reference?: components["schemas"]["Reference"];
+            neutral?: null | components["schemas"]["PhotoSpot"];
+        };
+        PhotographRead: {
+            /** Format: double */
+            level: number;
+            /** Format: double */
+            spread: number;
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+            hex: string;
+            words: string;
+        };
+        /** @enum {unknown} */
         Place: "part" | "hairline" | "underneath" | "nape" | "bothSides" | "faceAgainstBack" | "everyWear" | "pickedThrough";
         Plan: {
             /** Format: int32 */
@@ -3454,6 +3559,11 @@ export interface components {
         };
         /** @enum {unknown} */
         ReadingLight: "daylight" | "studio" | "mixed";
+        /**
+         * @default none
+         * @enum {unknown}
+         */
+        Reference: "none" | "neutral" | "greyCard";
         /** @enum {unknown} */
         Reflect: "natural" | "ash" | "matte" | "violet" | "pearl" | "beige" | "gold" | "copper" | "red";
         /** @enum {unknown} */
@@ -3523,6 +3633,9 @@ export interface components {
             depth: components["schemas"]["Depth"];
             level: components["schemas"]["Level"];
             evenness?: components["schemas"]["Evenness"];
+            /** Format: double */
+            spread?: null | number;
+            photograph?: null | string;
         };
         ReviewFactStateSaid: {
             /** @enum {string} */
@@ -3566,6 +3679,9 @@ export interface components {
             verdict: components["schemas"]["Sentence"];
             zones: components["schemas"]["ReviewZone"][];
             choices: components["schemas"]["Choice"][];
+            correction: components["schemas"]["PlanEdit"][];
+            isServed: boolean;
+            isCorrecting: boolean;
             stretch: null | components["schemas"]["StretchTest"];
             decision: null | components["schemas"]["Decision"];
             own: null | components["schemas"]["OwnLift"];
@@ -4010,6 +4126,17 @@ export interface components {
          * @enum {unknown}
          */
         StockUnit: "gram" | "millilitre" | "sheet";
+        StoredPhotograph: {
+            name: string;
+            /** Format: int32 */
+            width: number;
+            /** Format: int32 */
+            height: number;
+            moment: components["schemas"]["PhotoMoment"];
+            mayBeShown: boolean;
+            /** Format: date-time */
+            at: string;
+        };
         StoredProduct: {
             /** Format: uuid */
             id: string;
@@ -7733,6 +7860,235 @@ export interface operations {
                 };
                 content: {
                     "application/octet-stream": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetPhotographs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoredPhotograph"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PostPhotograph: {
+        parameters: {
+            query?: {
+                moment?: string;
+                mayBeShown?: boolean;
+            };
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/jpeg": string;
+                "image/png": string;
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoredPhotograph"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetPhotograph: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    DeletePhotograph: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PutPhotographAgreed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PhotographAgreed"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PostPhotographLevel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PhotographAsked"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PhotographRead"];
                 };
             };
             /** @description Bad Request */

@@ -4,10 +4,12 @@ import type { PlanView } from "../../api/client";
 import parts from "../../style/parts.module.css";
 import { tokens } from "../../style/tokens";
 import { PanelMap } from "../../views/PanelMap";
+import { FromPhotograph } from "./FromPhotograph";
 import css from "./Review.module.css";
 import type { Depth, ReviewFact, ReviewView, ReviewZone } from "./useReview";
 
 interface Props {
+  visit: string;
   review: ReviewView;
   plan: PlanView;
   zone: ReviewZone | undefined;
@@ -61,9 +63,10 @@ function Tap({ on, words, onTap }: { on: boolean; words: string; onTap(): void }
 }
 
 /** Where it came out otherwise, and the readings: hair first, then zone by zone. */
-export function Reading({ review, plan, zone, onZone, say, refused }: Props) {
+export function Reading({ visit, review, plan, zone, onZone, say, refused }: Props) {
   const [depth, setDepth] = useState<Depth>("ends");
   const [asking, setAsking] = useState(review.state == null);
+  const [photograph, setPhotograph] = useState(false);
   const [even, setEven] = useState<(typeof evens)[number][0]>("even");
   const state = review.state ?? { wetness: "wet", washed: false, light: "studio" };
   const set = (change: Partial<State>) => say({ kind: "state", ...state, ...change });
@@ -190,8 +193,31 @@ export function Reading({ review, plan, zone, onZone, say, refused }: Props) {
               {here?.cameOut != null
                 ? `Read ${here.seen?.toFixed(1)}, counted ${here.cameOut.toFixed(1)}.`
                 : "Not read here yet: tap the colour it looks like."}{" "}
+              {here?.cameOut != null &&
+                here.spread > review.eyeSpread &&
+                `Give or take ${here.spread.toFixed(1)}. `}
               {review.readsDarker > 0 && `So wet it reads ${review.readsDarker.toFixed(1)} darker: counted.`}
             </p>
+            <Button onClick={() => setPhotograph(true)}>From a photograph…</Button>
+            {photograph && (
+              <FromPhotograph
+                visit={visit}
+                where={`${zone.words.toLowerCase()}, ${depth}`}
+                onKeep={(level, spread, name) => {
+                  say({
+                    kind: "read",
+                    zone: zone.zone,
+                    depth,
+                    level,
+                    evenness: even,
+                    spread,
+                    photograph: name,
+                  });
+                  setPhotograph(false);
+                }}
+                onClose={() => setPhotograph(false)}
+              />
+            )}
           </>
         )
       )}

@@ -8,7 +8,7 @@ import { HeadColumn } from "../../visit/HeadColumn";
 import { useVisit } from "../../visit/useVisit";
 import { Gradient } from "./Gradient";
 import { Reading } from "./Reading";
-import { useCameOut, useReview } from "./useReview";
+import { useCameOut, useCorrect, useReview } from "./useReview";
 import { Walk } from "./Walk";
 import { WhatNow } from "./WhatNow";
 
@@ -16,6 +16,7 @@ import { WhatNow } from "./WhatNow";
 export function ReviewScreen() {
   const { visit, work, coloursAt, setRaw, setAngle } = useVisit();
   const { review, problem, say, refused } = useReview(visit);
+  const correct = useCorrect(visit, work.edit);
   const [zone, setZone] = useState<string>();
   const wiped = useCameOut(visit, review?.facts, coloursAt("rinsed", true));
   // What is judged is the lifted hair, not what a toner will make of it.
@@ -43,6 +44,7 @@ export function ReviewScreen() {
         label: "Where",
         content: (
           <Reading
+            visit={visit}
             review={review}
             plan={work.plan}
             zone={chosen}
@@ -63,7 +65,13 @@ export function ReviewScreen() {
         label: "What came out",
         content: (
           <>
-            <WhatNow review={review} zone={chosen} say={say} />
+            <WhatNow
+              review={review}
+              zone={chosen}
+              say={say}
+              visit={visit}
+              correct={() => correct.mutate(review)}
+            />
             <Care stops={work.plan.stops} cautions={work.plan.cautions} />
           </>
         ),

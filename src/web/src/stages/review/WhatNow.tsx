@@ -1,4 +1,5 @@
 import { Button } from "antd";
+import { Link } from "react-router";
 import parts from "../../style/parts.module.css";
 import { said, useUnits } from "../../views/units";
 import css from "./Review.module.css";
@@ -8,6 +9,10 @@ interface Props {
   review: ReviewView;
   zone: ReviewZone | undefined;
   say(fact: ReviewFact): void;
+  /** Plans what is short to be lifted again, as the next step of the visit. */
+  correct(): void;
+  /** Where the step is mixed and painted. */
+  visit: string;
 }
 
 const stretches: [NonNullable<ReviewView["stretch"]>, string][] = [
@@ -17,7 +22,7 @@ const stretches: [NonNullable<ReviewView["stretch"]>, string][] = [
 ];
 
 /** What came out in a sentence, why, and what can be done now. */
-export function WhatNow({ review, zone, say }: Props) {
+export function WhatNow({ review, zone, say, correct, visit }: Props) {
   const units = useUnits();
   const causes = zone?.causes.filter((c) => c.share >= 0.05).slice(0, 4) ?? [];
   return (
@@ -74,6 +79,17 @@ export function WhatNow({ review, zone, say }: Props) {
               <span>{said(c.whyParts, units)}</span>
             </button>
           ))}
+          {review.decision === "correctFirst" && review.correction.length > 0 && (
+            <Button type="primary" size="large" onClick={correct}>
+              Plan it as the next step
+            </Button>
+          )}
+          {review.isCorrecting && (
+            <p role="status">
+              It is planned: <Link to={`/visits/${visit}/mix`}>mix it</Link>, then{" "}
+              <Link to={`/visits/${visit}/apply`}>paint it</Link>; read it anew when it is rinsed.
+            </p>
+          )}
         </section>
       )}
       {review.nextTime.length > 0 && (

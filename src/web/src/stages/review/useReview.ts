@@ -1,6 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useMemo } from "react";
-import { api, type Schemas } from "../../api/client";
+import { api, type PlanEdit, type Schemas } from "../../api/client";
 import { bytes, given } from "../../api/given";
 import { type Colours, type Hair, readHair } from "../../api/seen";
 import type { Wiped } from "../../views/Wipe";
@@ -32,6 +32,38 @@ export function useReview(visit: string): Reviewing {
       ),
   });
   return { review: view, problem, refused, say: (fact) => void say(fact) };
+}
+
+/** Plans what is short as the next step of the visit, and has the service go by it. */
+export function useCorrect(visit: string, edit: (edit: PlanEdit) => Promise<boolean>) {
+  const cache = useQueryClient();
+  return useMutation({
+    mutationFn: async (review: ReviewView) => {
+      if (!(await edit(review.correction[0]))) {
+        return;
+      }
+      const plan = await given(api.GET("/api/visits/{visit}/plan", { params: { path: { visit } } }));
+      if (review.isServed) {
+        const path = { params: { path: { visit } } };
+        const chair = await given(api.GET("/api/visits/{visit}/apply", path));
+        await given(
+          api.POST("/api/visits/{visit}/apply/facts", {
+            ...path,
+            body: {
+              after: chair.facts,
+              id: crypto.randomUUID(),
+              fact: { kind: "planTaken", revision: plan.revision },
+            },
+          }),
+        );
+      }
+    },
+    onSettled: () => {
+      for (const stage of ["review", "apply", "mix", "glance"]) {
+        cache.invalidateQueries({ queryKey: [stage, visit] });
+      }
+    },
+  });
 }
 
 /** The head as it came out, to be wiped against the plan. */

@@ -30,7 +30,8 @@ export function AtBasin({ toning, tone }: { toning: Toning; tone: ToneView }) {
           disabled={toning.busy}
           onClick={() => toning.say({ kind: "putOn", area: next.area.id })}
         >
-          Put on {next.area.name}{whenOf(tone, next, now)}
+          Put on {next.area.name}
+          {whenOf(tone, next, now)}
         </Button>
       )}
       {tone.isDone && <p role="status">All is rinsed. {afterWords[tone.plan.after ?? "treatThenWash"]}</p>}
