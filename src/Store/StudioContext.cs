@@ -1,4 +1,3 @@
-using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Design;
 using Microsoft.EntityFrameworkCore.Metadata.Builders;
@@ -47,21 +46,12 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
     public DbSet<PhotographRow> Photographs => Set<PhotographRow>();
 
     /// <inheritdoc/>
-    /// <remarks>
-    /// What was asked is read, what was written is committed by now. Where a statement that was called off is still
-    /// open on the connection, it can't go back to the pool: it is left to be closed, and no answer is lost for it.
-    /// </remarks>
     public override async ValueTask DisposeAsync()
     {
-        try
-        {
-            await base.DisposeAsync();
-        }
-        catch (SqliteException e) when (e.SqliteErrorCode == StatementsOpen) { }
+        // A connection that was held open is closed by the way, without being told to whoever listens.
+        DurableWrites.EndStatements(Database.GetDbConnection());
+        await base.DisposeAsync();
     }
-
-    /// <summary>SQLITE_BUSY: told on closing, it is about statements that are still open.</summary>
-    private const int StatementsOpen = 5;
 
     /// <summary>Options for a data file: write-ahead log and full synchronous writes on every connection.</summary>
     public static DbContextOptions<StudioContext> OptionsFor(string file) =>

@@ -93,11 +93,15 @@ public static class ToneFindings
             .ToArray();
     }
 
+    /// <summary>Whether all shades of a bowl are made for lighter hair than there is.</summary>
+    internal static bool DoesNothing(ToneBowl bowl, double level) =>
+        bowl.Shades.Shades.All(s => Toner.OnHair(level, s.Depth) <= 0);
+
     private static IEnumerable<ToneFinding> OfArea(TonePlan plan, AreaForecast f, IReadOnlyList<Product> shelf)
     {
         var area = f.Area;
         var depth = area.Bowl.Shades.Shades.Min(s => s.Depth.Value);
-        if (area.Bowl.Shades.Shades.All(s => Toner.OnHair(f.RawLevel, s.Depth) <= 0))
+        if (DoesNothing(area.Bowl, f.RawLevel))
         {
             yield return new(
                 ToneFault.DoesNothing,

@@ -130,7 +130,13 @@ public sealed record ToneStart(string Words, TonePlan Plan)
                 forecast = AreaForecast.Of(hair, timed)!;
             }
 
-            ordered.Insert(0, isRoot ? timed : Nearest(timed, forecast, shelf));
+            var mixed = isRoot ? timed : Nearest(timed, forecast, shelf);
+            if (ToneFindings.DoesNothing(mixed.Bowl, forecast.RawLevel))
+            {
+                continue;
+            }
+
+            ordered.Insert(0, mixed);
             (next, lay) = (timed.Minutes, hair.HairOf(timed).ScalpCm2 * ToneClock.SecondsPerCm2 / 60);
         }
 

@@ -109,7 +109,12 @@ internal sealed record ReviewView(
         var lift = choices.FirstOrDefault(c => c.What == Core.Review.Decision.CorrectFirst);
         var correction =
             lift is not null && (at.Service.IsDone || !at.IsServed)
-                ? Core.Review.Correction.Of(planned, lift, at.IsServed ? at.Service.Step : planned.Plan.StepsOf().Count, damp)
+                ? Core.Review.Correction.Of(
+                    planned,
+                    lift,
+                    at.IsServed ? at.Service.Step : planned.Plan.StepsOf().Count,
+                    damp
+                )
                 : null;
         var zones = at
             .Depths.Zones.Where(z => planned.Plan.Zones[z].Excluded is null)

@@ -1,6 +1,7 @@
 import { Button, Modal } from "antd";
 import { type MouseEvent, useRef, useState } from "react";
 import parts from "../../style/parts.module.css";
+import { tokens } from "../../style/tokens";
 import { Whether } from "../../views/Choice";
 import css from "./Review.module.css";
 import { type Spot, useLevel, usePhotographs } from "./usePhotographs";
@@ -51,7 +52,15 @@ export function FromPhotograph({ visit, where, onKeep, onClose }: Props) {
     }
   };
   return (
-    <Modal open title={`From a photograph: ${where}`} onCancel={onClose} footer={null} width={860} centered>
+    <Modal
+      open
+      title={`From a photograph: ${where}`}
+      onCancel={onClose}
+      footer={null}
+      width={860}
+      centered
+      styles={{ container: { background: tokens.surround }, header: { background: "transparent" } }}
+    >
       <div className={css.photo}>
         <div>
           {shown ? (
