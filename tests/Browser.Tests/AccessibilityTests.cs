@@ -33,6 +33,8 @@ public sealed class AccessibilityTests(App app) : IClassFixture<App>
         ),
         ("mix", By.XPath("//h2[.='Formulas']"), ["Change…"]),
         ("apply", By.XPath("//button[.='Client in the chair']"), []),
+        ("review", By.CssSelector("canvas[aria-label^='The head'][aria-busy='false'][data-drawn]"), []),
+        ("tone", By.CssSelector("canvas[aria-label^='The head'][aria-busy='false'][data-drawn]"), []),
     ];
 
     [Theory]
@@ -43,6 +45,7 @@ public sealed class AccessibilityTests(App app) : IClassFixture<App>
         app.Begin();
         app.Size(width, height);
         var visit = app.VisitOf("Maelis Thornby");
+        Tone(app, visit);
         var found = new List<string>();
         foreach (var (at, ready, opens) in Screens)
         {
@@ -67,6 +70,30 @@ public sealed class AccessibilityTests(App app) : IClassFixture<App>
         }
 
         Assert.True(found.Count == 0, string.Join(Environment.NewLine, found.Distinct()));
+    }
+
+    /// <summary>Something is toned, so that its screen has all it can have.</summary>
+    private static void Tone(App app, string visit)
+    {
+        using var http = new HttpClient { BaseAddress = new Uri(app.Address) };
+        var at = $"/api/visits/{visit}/tone";
+        var tone = JsonNode.Parse(http.GetStringAsync(new Uri(at, UriKind.Relative)).GetAwaiter().GetResult())!;
+        if (tone["starts"]!.AsArray() is not { Count: > 0 } starts)
+        {
+            return;
+        }
+
+        using var body = new StringContent(
+            $$$"""
+            {"after":0,"id":"{{{Guid.NewGuid()}}}","fact":{"kind":"planned","plan":{{{starts[0]![
+                "plan"
+            ]!.ToJsonString()}}}}}
+            """,
+            System.Text.Encoding.UTF8,
+            "application/json"
+        );
+        using var said = http.PostAsync(new Uri($"{at}/facts", UriKind.Relative), body).GetAwaiter().GetResult();
+        Assert.True(said.IsSuccessStatusCode);
     }
 
     /// <summary>Opens something, on whichever tab of a tablet its button is.</summary>

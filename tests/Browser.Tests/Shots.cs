@@ -34,7 +34,6 @@ public sealed class Shots
         Take(app, "paint");
         app.Button("Tied high").Click();
         Drawn(app, "tied high");
-        Take(app, "paint-tied");
 
         app.Button("Compare with… ▾").Click();
         app.Click("in 12 weeks", By.XPath("//li[normalize-space(.)='in 12 weeks']"));
@@ -151,6 +150,11 @@ public sealed class Shots
         Take(app, "apply");
         AtTheBasin(app);
         Take(app, "review");
+        app.Visit("Maelis Thornby", "tone");
+        app.Button("Lengths, then the face alone").Click();
+        app.Find("toned", By.XPath("//section[contains(., 'of the warmth taken')]"));
+        Drawn(app, "worn down");
+        Take(app, "tone");
 
         app.Browser.Navigate().GoToUrl($"{app.Address}/shelf");
         app.Find("the shelf", By.XPath("//button[contains(., 'Lantern clay')]"));
