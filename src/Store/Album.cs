@@ -9,7 +9,7 @@ namespace Wendro.Store;
 /// <param name="Width">Pixels across.</param>
 /// <param name="Height">Pixels down.</param>
 /// <param name="Moment">When in the visit it was taken.</param>
-/// <param name="MayBeShown">Whether the client agreed that it is shown to others; else it is for the record only.</param>
+/// <param name="MayBeShown">Whether the client agreed that it is shown to others; else only for the record.</param>
 /// <param name="At">When it was kept.</param>
 public sealed record StoredPhotograph(
     string Name,

@@ -2,7 +2,9 @@ using System.Security.Cryptography;
 
 namespace Wendro.Store;
 
-/// <summary>Photographs as files beside the data, each named by its content: what is kept twice lies there once.</summary>
+/// <summary>
+/// Photographs as files beside the data, each named by its content: what is kept twice lies there once.
+/// </summary>
 /// <param name="folder">Where; made when first needed.</param>
 public sealed class PhotographFolder(string folder)
 {

@@ -13,7 +13,8 @@ namespace Wendro.Core.Review;
 /// </summary>
 public static class AsRead
 {
-    /// <summary>Below this planned lift a reading tells nothing of how a coat worked, levels. Model assumption.</summary>
+    /// <summary>Below this planned lift a reading tells nothing of how a coat worked, levels. Model
+    /// assumption.</summary>
     private const double TellsFrom = 0.7;
 
     /// <summary>The step of a plan that lifts again what an earlier one lifted, from 0; null where none does.</summary>
@@ -30,7 +31,9 @@ public static class AsRead
         return steps.Length == 0 ? null : steps.Min();
     }
 
-    /// <summary>How much of what an earlier step was to lift came out, by zone; zones nothing tells of are not there.</summary>
+    /// <summary>
+    /// How much of what an earlier step was to lift came out, by zone; zones nothing tells of are not there.
+    /// </summary>
     /// <param name="head">The head as planned.</param>
     /// <param name="depths">How it is read.</param>
     /// <param name="step">The step that goes on from it, from 0.</param>

@@ -40,7 +40,9 @@ public readonly record struct Oklch(double Lightness, double Chroma, double Hue)
         : deltaE < HardlySeen ? "hardly seen"
         : "plainly seen";
 
-    /// <summary>Distances under which two colours are not told apart, and hardly, OKLab × 100. Model assumption.</summary>
+    /// <summary>
+    /// Distances under which two colours are not told apart, and hardly, OKLab × 100. Model assumption.
+    /// </summary>
     public const double NotSeen = 1,
         HardlySeen = 3;
 }

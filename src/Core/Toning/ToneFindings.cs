@@ -6,40 +6,6 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Toning;
 
-/// <summary>What can go wrong at toning.</summary>
-public enum ToneFault
-{
-    DoesNothing,
-    FlatOrGreen,
-    WarmRoot,
-    Muddy,
-    TooDark,
-    Grabs,
-    StaysLonger,
-    WarmthLeft,
-    WarmBesideCool,
-}
-
-/// <summary>Something to mind at toning.</summary>
-/// <param name="Kind">What.</param>
-/// <param name="Area">In which area.</param>
-/// <param name="Severity">How much it matters.</param>
-/// <param name="Title">In a few words.</param>
-/// <param name="Text">One sentence of evidence with figures.</param>
-/// <param name="Why">How it was judged.</param>
-/// <param name="Cure">What would mend it, in a few words; null where nothing one tap does.</param>
-/// <param name="Mended">The plan with it mended; null where nothing one tap does.</param>
-public sealed record ToneFinding(
-    ToneFault Kind,
-    int Area,
-    Severity Severity,
-    string Title,
-    Sentence Text,
-    Sentence Why,
-    string? Cure = null,
-    TonePlan? Mended = null
-);
-
 /// <summary>Judges a toning before it is mixed. Thresholds are model assumptions where nothing else is said.</summary>
 public static class ToneFindings
 {
@@ -108,8 +74,8 @@ public static class ToneFindings
                 area.Id,
                 Severity.Alarm,
                 $"{area.Name}: the toner does nothing",
-                $"Its lightest hair is {f.RawLevel:0.0}, the toner is made for {depth:0.#}: on hair a level darker than "
-                    + "itself it does nothing.",
+                $"Its lightest hair is {f.RawLevel:0.0}, the toner is made for {depth:0.#}: on hair a level darker "
+                    + "than itself it does nothing.",
                 "A toner goes on hair at its own depth or up to one level lighter; below, it fades to nothing over one "
                     + "level.",
                 null,
@@ -192,8 +158,8 @@ public static class ToneFindings
                 area.Id,
                 Severity.Caution,
                 $"{area.Name}: flat or green",
-                $"The colour is {f.RawLevel - area.Bowl.Shades.Level:0.0} levels darker than the light hair it goes on, "
-                    + "and its warmth is not put back.",
+                $"The colour is {f.RawLevel - area.Bowl.Shades.Level:0.0} levels darker than the light hair it goes "
+                    + "on, and its warmth is not put back.",
                 $"More than {DarkerBy:0} levels darker on lightened hair needs gold, copper or red beneath it, or in "
                     + "the bowl.",
                 warm is null ? null : "Put the warmth back first",

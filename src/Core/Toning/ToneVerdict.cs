@@ -31,7 +31,9 @@ public static class ToneVerdict
         return $"{all} {alike.Key} than wanted";
     }
 
-    /// <summary>How an area is away from what is wanted: by its tone, or, where that is most of it, by its light.</summary>
+    /// <summary>
+    /// How an area is away from what is wanted: by its tone, or, where that is most of it, by its light.
+    /// </summary>
     private static string How(AreaForecast of)
     {
         var darker = of.WantedColour.Lightness - of.Colour.Lightness;

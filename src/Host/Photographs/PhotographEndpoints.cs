@@ -27,7 +27,9 @@ internal sealed record PhotographAsked(PhotoSpot Hair, Reference Reference = Ref
 /// <param name="Words">How it was read, and how sure it is.</param>
 internal sealed record PhotographRead(double Level, double Spread, double From, double To, string Hex, string Words);
 
-/// <summary>Photographs of a visit: kept without metadata, with what the client agreed to; levels read off them.</summary>
+/// <summary>
+/// Photographs of a visit: kept without metadata, with what the client agreed to; levels read off them.
+/// </summary>
 internal static class PhotographEndpoints
 {
     /// <summary>Largest photograph taken, bytes.</summary>
