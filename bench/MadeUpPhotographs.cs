@@ -107,7 +107,13 @@ public static class MadeUpPhotographs
             yield return new(
                 level,
                 Taken(
-                    inside.Select(i => (Linear(rgb[i * 3]), Linear(rgb[i * 3 + 1]), Linear(rgb[i * 3 + 2]))),
+                    inside.Select(i =>
+                        (
+                            LevelColours.Decode(rgb[i * 3]),
+                            LevelColours.Decode(rgb[i * 3 + 1]),
+                            LevelColours.Decode(rgb[i * 3 + 2])
+                        )
+                    ),
                     light,
                     exposure,
                     random
@@ -168,10 +174,4 @@ public static class MadeUpPhotographs
 
     private static double Normal(Random random) =>
         Math.Sqrt(-2 * Math.Log(1 - random.NextDouble())) * Math.Cos(2 * Math.PI * random.NextDouble());
-
-    private static double Linear(byte srgb)
-    {
-        var c = srgb / 255.0;
-        return c <= 0.04045 ? c / 12.92 : Math.Pow((c + 0.055) / 1.055, 2.4);
-    }
 }

@@ -89,6 +89,8 @@ public sealed class Album(DbContextOptions<StudioContext> options, PhotographFol
         );
         await db.SaveChangesAsync(stop);
         await transaction.CommitAsync(stop);
+        // Where another visit's last row of it was taken away meanwhile, the file went with it: now it stays.
+        await folder.KeepAsync(jpeg, stop);
         return name;
     }
 

@@ -110,9 +110,5 @@ public static class Picture
 
     private static float[] Floats(double[] curve) => curve.Select(c => (float)c).ToArray();
 
-    private static ushort ToLinear(int srgb)
-    {
-        var c = srgb / 255.0;
-        return (ushort)Math.Round(65535 * (c <= 0.04045 ? c / 12.92 : Math.Pow((c + 0.055) / 1.055, 2.4)));
-    }
+    private static ushort ToLinear(int srgb) => (ushort)Math.Round(65535 * LevelColours.Decode((byte)srgb));
 }

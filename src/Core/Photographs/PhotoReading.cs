@@ -23,7 +23,11 @@ public readonly record struct PatchLight(double R, double G, double B)
         var pixels = new (double R, double G, double B)[srgb.Length / 3];
         for (var i = 0; i < pixels.Length; i++)
         {
-            pixels[i] = (Linear(srgb[i * 3]), Linear(srgb[i * 3 + 1]), Linear(srgb[i * 3 + 2]));
+            pixels[i] = (
+                LevelColours.Decode(srgb[i * 3]),
+                LevelColours.Decode(srgb[i * 3 + 1]),
+                LevelColours.Decode(srgb[i * 3 + 2])
+            );
         }
 
         Array.Sort(pixels, (a, b) => Light(a).CompareTo(Light(b)));
@@ -43,12 +47,6 @@ public readonly record struct PatchLight(double R, double G, double B)
         ShadowShare = 0.25;
 
     private static double Light((double R, double G, double B) p) => 0.2126 * p.R + 0.7152 * p.G + 0.0722 * p.B;
-
-    private static double Linear(byte srgb)
-    {
-        var c = srgb / 255.0;
-        return c <= 0.04045 ? c / 12.92 : Math.Pow((c + 0.055) / 1.055, 2.4);
-    }
 }
 
 /// <summary>What else in a photograph tells of its light.</summary>

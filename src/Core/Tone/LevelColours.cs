@@ -169,6 +169,13 @@ public static class LevelColours
         return (byte)Math.Round(c * 255);
     }
 
+    /// <summary>Linear light, 0..1, of an 8-bit sRGB value.</summary>
+    public static double Decode(byte srgb)
+    {
+        var c = srgb / 255.0;
+        return c <= 0.04045 ? c / 12.92 : Math.Pow((c + 0.055) / 1.055, 2.4);
+    }
+
     /// <summary>CIE L* of linear sRGB.</summary>
     public static double LightnessOf(double r, double g, double b)
     {

@@ -1,10 +1,10 @@
-import { Button, Popover } from "antd";
+import { Button } from "antd";
 import type { Finding, PlanEdit, PlanView, Schemas } from "../api/client";
 import parts from "../style/parts.module.css";
 import { BlendCard } from "./BlendCard";
 import css from "./SecondLook.module.css";
 import { SetAside, SetAsideList } from "./SetAside";
-import { SeverityMark } from "./SeverityMark";
+import { Told } from "./Told";
 import { quantity, rise, said, unitsNow, useUnits } from "./units";
 
 interface Props {
@@ -72,15 +72,7 @@ function One({
   const trying = tried === f.id;
   const units = useUnits();
   return (
-    <article className={parts.finding} aria-label={f.title}>
-      <h3>
-        <SeverityMark severity={f.severity} />
-        <span>{f.title}</span>
-        <Popover trigger="click" content={<p className={parts.why}>{said(f.whyParts, units)}</p>}>
-          <Button type="text">Why</Button>
-        </Popover>
-      </h3>
-      <p>{said(f.textParts, units)}</p>
+    <Told finding={f}>
       {f.fix && trying && (
         <p className={css.effect} role="status">
           {f.fix.now.name}: {figure(f.fix.now.value, f.fix.now.unit)} →{" "}
@@ -111,6 +103,6 @@ function One({
         )}
       </div>
       {f.fix && !f.fix.mends && <p className={parts.soft}>Better, not yet enough.</p>}
-    </article>
+    </Told>
   );
 }

@@ -5,7 +5,7 @@ import { given } from "../../api/given";
 import parts from "../../style/parts.module.css";
 import secondLookCss from "../../views/SecondLook.module.css";
 import { SetAside, SetAsideList } from "../../views/SetAside";
-import { SeverityMark } from "../../views/SeverityMark";
+import { Told } from "../../views/Told";
 import { said, useUnits } from "../../views/units";
 import type { MixView } from "./useMix";
 
@@ -27,15 +27,7 @@ export function ToMind({ plan, mix, edit, onLight }: Props) {
       <h2>Issues</h2>
       <div aria-live="polite">
         {heard.map((f) => (
-          <article key={f.id} className={parts.finding} aria-label={f.title}>
-            <h3>
-              <SeverityMark severity={f.severity} />
-              <span>{f.title}</span>
-              <Popover trigger="click" content={<p className={parts.why}>{said(f.whyParts, units)}</p>}>
-                <Button type="text">Why</Button>
-              </Popover>
-            </h3>
-            <p>{said(f.textParts, units)}</p>
+          <Told key={f.id} finding={f}>
             {f.kind === "unevenRecipe" && forecast && (
               <p className={secondLookCss.effect}>
                 Forecast with it: {level(forecast.meanLevelPlanned)} → <b>{level(forecast.meanLevel)}</b> on
@@ -56,7 +48,7 @@ export function ToMind({ plan, mix, edit, onLight }: Props) {
               {f.kind === "heatAgainstLeaflet" && <ConfirmHeat plan={plan} finding={f} edit={edit} />}
               {f.canDismiss && <SetAside finding={f} edit={edit} />}
             </div>
-          </article>
+          </Told>
         ))}
         {heard.length === 0 && <p className={parts.calm}>No issues with the bowls.</p>}
         <SetAsideList aside={aside} edit={edit} />

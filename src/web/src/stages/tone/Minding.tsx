@@ -1,7 +1,7 @@
-import { Button, Popover } from "antd";
+import { Button } from "antd";
 import type { Schemas } from "../../api/client";
 import parts from "../../style/parts.module.css";
-import { SeverityMark } from "../../views/SeverityMark";
+import { Told } from "../../views/Told";
 import { said, useUnits } from "../../views/units";
 import css from "./Tone.module.css";
 import type { ToneAreaView, ToneView, Toning } from "./useTone";
@@ -25,21 +25,13 @@ export function Minding({ tone, area, offers, toning }: Props) {
       {tone.areas.map((a) => a.forecast[0] && <Patches key={a.area.id} area={a} wide={a === area} />)}
       <div aria-live="polite">
         {tone.findings.map((f) => (
-          <article key={`${f.kind} ${f.area}`} className={parts.finding} aria-label={f.title}>
-            <h3>
-              <SeverityMark severity={f.severity} />
-              <span>{f.title}</span>
-              <Popover trigger="click" content={<p className={parts.why}>{said(f.whyParts, units)}</p>}>
-                <Button type="text">Why</Button>
-              </Popover>
-            </h3>
-            <p>{said(f.textParts, units)}</p>
+          <Told key={`${f.kind} ${f.area}`} finding={f}>
             {f.cure && f.mended && (
               <Button type="primary" onClick={() => f.mended && toning.plan(f.mended)}>
                 {f.cure}
               </Button>
             )}
-          </article>
+          </Told>
         ))}
       </div>
       {area && offers.length > 0 && (
