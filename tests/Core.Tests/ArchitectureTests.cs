@@ -57,7 +57,7 @@ public sealed partial class ArchitectureTests
             "Plans",
             "Apply",
         ],
-        ["Toning"] = ["Units", "Hair", "Head", "Tone", "Lift", "Fall", "Blend", "Timing", "Mix", "Plans"],
+        ["Toning"] = ["Units", "Hair", "Head", "Section", "Tone", "Lift", "Fall", "Blend", "Timing", "Mix", "Plans"],
         ["Photographs"] = ["Units", "Tone"],
         ["Visits"] = ["Units", "Apply", "Review", "Toning", "Hair", "Section", "Blend", "Consult", "Plans", "Mix"],
         ["Placement"] = ["Units", "Hair", "Head", "Paint", "Section", "Lift", "Fall", "Blend", "Timing", "Plans"],

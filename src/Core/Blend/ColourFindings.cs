@@ -165,13 +165,8 @@ internal static class ColourFindings
     }
 
     /// <summary>Whether a colour brings no warmth of its own.</summary>
-    private static bool CanBeFlat(DepositMixture colour)
-    {
-        static bool IsWarm(Reflect reflect) => reflect is Reflect.Gold or Reflect.Copper or Reflect.Red;
-        return colour.Shades is { } mix
-            ? mix.Shades.Where(s => IsWarm(s.Reflect)).Sum(mix.ShareOf) < 0.3
-            : !IsWarm(colour.Reflect);
-    }
+    private static bool CanBeFlat(DepositMixture colour) =>
+        colour.Shades is { } mix ? !mix.BringsWarmth() : !ShadeMix.IsWarm(colour.Reflect);
 
     private static double CoverageOf(Layer layer, double u, double s, double length) =>
         layer.Coat?.Painted.CoverageAlong(u, s) ?? layer.Area!.CoverageAlong(s, length);

@@ -51,6 +51,14 @@ public sealed record ShadeMix(IReadOnlyList<Shade> Shades)
     /// <summary>The level they colour to together: the mean by parts.</summary>
     public Level Level => Units.Level.Clamp(Shades.Sum(s => s.Depth * s.Parts) / Shades.Sum(s => s.Parts));
 
+    /// <summary>Whether a reflect is warm: puts gold, copper or red on the hair.</summary>
+    public static bool IsWarm(Reflect reflect) => reflect is Reflect.Gold or Reflect.Copper or Reflect.Red;
+
+    /// <summary>Whether enough of the shades is warm for the bowl to bring warmth of its own. Trade.</summary>
+    public bool BringsWarmth() => Shades.Where(s => IsWarm(s.Reflect)).Sum(ShareOf) >= WarmShare;
+
+    private const double WarmShare = 0.3;
+
     /// <summary>Share of one shade among them, 0..1.</summary>
     public double ShareOf(Shade shade)
     {

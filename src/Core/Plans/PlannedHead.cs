@@ -95,13 +95,32 @@ public sealed class PlannedHead
     public (double HairGrams, double ScalpCm2) HairOf(AreaCoat area)
     {
         ArgumentNullException.ThrowIfNull(area);
+        return HairOf(
+            i =>
+                area.Reaches((Zone)Map.Zone[i])
+                && !(area.Area.Between && Map.Panel[i] >= 0 && Panels[Map.Panel[i]].Coats.Count > 0),
+            (s, length) => area.CoverageAlong(s, length)
+        );
+    }
+
+    /// <summary>Hair that is covered, g, and the scalp it grows on, cm².</summary>
+    /// <param name="takes">Which strands are.</param>
+    /// <param name="coverage">How much, 0..1, at a distance from the scalp, cm, of hair of a length, cm.</param>
+    /// <param name="every">Every which strand is counted, for all it stands for.</param>
+    public (double HairGrams, double ScalpCm2) HairOf(
+        Func<int, bool> takes,
+        Func<double, double, double> coverage,
+        int every = 1
+    )
+    {
+        ArgumentNullException.ThrowIfNull(takes);
+        ArgumentNullException.ThrowIfNull(coverage);
         var lengths = Looks.OnHead.Lengths;
-        var each = Looks.Head.ScalpCm2 / lengths.Length;
+        var each = Looks.Head.ScalpCm2 / lengths.Length * every;
         var (grams, scalp) = (0.0, 0.0);
-        for (var i = 0; i < lengths.Length; i++)
+        for (var i = 0; i < lengths.Length; i += every)
         {
-            var zone = (Zone)Map.Zone[i];
-            if (!area.Reaches(zone) || (area.Area.Between && Map.Panel[i] >= 0 && Panels[Map.Panel[i]].Coats.Count > 0))
+            if (!takes(i))
             {
                 continue;
             }
@@ -109,11 +128,11 @@ public sealed class PlannedHead
             var covered = 0.0;
             for (var k = 0; k < AreaPlaces; k++)
             {
-                covered += area.CoverageAlong((k + 0.5) / AreaPlaces * lengths[i], lengths[i]) / AreaPlaces;
+                covered += coverage((k + 0.5) / AreaPlaces * lengths[i], lengths[i]) / AreaPlaces;
             }
 
-            grams += HairFibre.Grams(Hair.In(zone), each, lengths[i]) * covered;
-            scalp += each;
+            grams += HairFibre.Grams(Hair.In((Zone)Map.Zone[i]), each, lengths[i]) * covered;
+            scalp += covered > 0 ? each : 0;
         }
 
         return (grams, scalp);

@@ -48,11 +48,6 @@ public static class AsRead
         ArgumentNullException.ThrowIfNull(head);
         ArgumentNullException.ThrowIfNull(depths);
         ArgumentNullException.ThrowIfNull(readings);
-        if (readings.Count == 0)
-        {
-            return new Dictionary<Zone, double>();
-        }
-
         var levels = StrandLevels
             .All(head.Hair, head.Map, head.Panels, head.Looks.OnHead.Lengths, Moment.After(step - 1), head.Areas)
             .Levels;
@@ -66,7 +61,9 @@ public static class AsRead
             .ToDictionary(z => z.Key, z => z.Average());
     }
 
-    /// <summary>All coats before a step as they were read; zones nothing tells of stay as they are.</summary>
+    /// <summary>
+    /// All coats before a step as they were read, on panels it lifts again; zones nothing tells of stay as they are.
+    /// </summary>
     /// <param name="head">The head.</param>
     /// <param name="laid">What is known of its coats.</param>
     /// <param name="step">The step that goes on from it, from 0.</param>
@@ -78,7 +75,8 @@ public static class AsRead
         ArgumentNullException.ThrowIfNull(shares);
         foreach (var (zone, share) in shares)
         {
-            foreach (var panel in Lightened.PanelsIn(head, zone))
+            // What is lifted once stays as it was planned: it is held against that.
+            foreach (var panel in Lightened.PanelsIn(head, zone).Where(p => IsLiftedIn(p, step)))
             {
                 var at = panel.Coats.ToList().FindLastIndex(c => c.Step < step && !c.Formula.IsDeposit);
                 if (at >= 0)
@@ -91,6 +89,9 @@ public static class AsRead
 
         return laid;
     }
+
+    private static bool IsLiftedIn(PlannedPanel panel, int step) =>
+        panel.Coats.Any(c => c.Step >= step && !c.Formula.IsDeposit);
 
     private static double MinutesFor(Coat coat, PlannedHead head, Zone zone, double share)
     {

@@ -51,7 +51,13 @@ public sealed class LiftedAgain
                         .Of(facts.Where(f => f.At <= z.Value).ToArray())
                         .Readings.Values.Where(r => r.Zone == z.Key)
                 )
-            );
-        return new(step, at, AsRead.SharesOf(head, new Depths(head), step, before.ToArray()));
+            )
+            .ToArray();
+        // Reading a head takes its time: a plan of several steps that nobody read goes without.
+        return new(
+            step,
+            at,
+            before.Length == 0 ? new Dictionary<Zone, double>() : AsRead.SharesOf(head, new Depths(head), step, before)
+        );
     }
 }

@@ -138,17 +138,28 @@ public static class WhatNow
     private static double? MinutesMore(PlannedHead planned, PlaceDifference d, bool damp)
     {
         var panels = Lightened.PanelsIn(planned, d.Zone);
-        var coat = panels.Count == 0 ? null : panels[0].Coats.First(c => c.Formula.Light is not null);
-        var of = (coat is null ? null : coat with { Damp = damp })
-            ?.LiftingOf(planned.Hair, d.Zone, HairState.Of(planned.Hair.In(d.Zone))[0])
-            ?.Case;
-        if (coat is null || of is null)
+        if (panels.Count == 0)
         {
             return null;
         }
 
+        var coat = panels[0].Coats.First(c => c.Formula.Light is not null);
+        var state = HairState.Of(planned.Hair.In(d.Zone))[0];
+        var first = coat.LiftingOf(planned.Hair, d.Zone, state)!;
+        // The piece that is read is seldom one that all of the coat reaches; what reached it then does so again.
+        var reached =
+            first.ExposureFor(d.Planned - state.Level) is { } exposure && exposure > 0
+                ? Math.Min(1, exposure / first.Exposure(coat.Formula.Minutes))
+                : 1;
         // It goes on from where it is, as a step does that follows another.
-        var again = new Lifting(of with { From = Level.Clamp(d.CameOut), Covering = Paint.Covering.Film });
+        var again = new Lifting(
+            (coat with { Damp = damp }).LiftingOf(planned.Hair, d.Zone, state)!.Case with
+            {
+                From = Level.Clamp(d.CameOut),
+                Covering = Paint.Covering.Film,
+                Coverage = reached,
+            }
+        );
         return
             again.MinutesTo(Level.Clamp(d.Planned)) is { } minutes
             && minutes <= (coat.Formula.LimitMinutes ?? MostMinutes)

@@ -37,7 +37,7 @@ public sealed class Palette
         }
 
         return means.Reflect is { } reflect
-            ? Coloured(level, means.Lifted, Absorbed.Of(reflect, means.Strength))
+            ? Coloured(level, means.Lifted, Absorbed.Of(reflect, means.Strength), InTables)
             : Bare(level, means.Lifted);
     }
 
@@ -48,7 +48,7 @@ public sealed class Palette
     /// <param name="lifted">How far it was lifted: 0 as it grew .. 1.</param>
     /// <param name="absorbed">What the colour on it takes of the light.</param>
     public static (double R, double G, double B) ColourOf(double level, double lifted, Absorbed absorbed) =>
-        absorbed == default ? Raw.Bare(level, lifted) : Coloured(level, lifted, absorbed);
+        absorbed == default ? Raw.Bare(level, lifted) : Coloured(level, lifted, absorbed, Exact);
 
     /// <summary>
     /// Linear light by level byte and shade, 0..65535 for red, green and blue: 256 × 128 × 3, of one tint.
@@ -84,8 +84,12 @@ public sealed class Palette
         return colours;
     }
 
-    /// <summary>How often the range is halved in which hair's level before its colour is looked for.</summary>
-    private const int Halvings = 20;
+    /// <summary>
+    /// How often the range is halved in which hair's level before its colour is looked for: for tables, of which there
+    /// are many, and where a figure is told.
+    /// </summary>
+    private const int InTables = 12,
+        Exact = 20;
 
     private static ushort Word(double light) => (ushort)Math.Round(Math.Clamp(light, 0, 1) * 65535);
 
@@ -105,14 +109,14 @@ public sealed class Palette
     /// <summary>
     /// Hair with colour on it, as light as its level: what it was before is found by what the colour takes of it.
     /// </summary>
-    private static (double R, double G, double B) Coloured(double level, double lifted, Absorbed absorbed)
+    private static (double R, double G, double B) Coloured(double level, double lifted, Absorbed absorbed, int halvings)
     {
         static double Light((double R, double G, double B) c) => 0.2126 * c.R + 0.7152 * c.G + 0.0722 * c.B;
         (double R, double G, double B) Raw(double at) =>
             Between(LevelColours.Linear(at), LevelColours.Lifted(at), lifted);
         var wanted = Light(Raw(level));
         var (low, high) = (level, Level.Lightest);
-        for (var k = 0; k < Halvings; k++)
+        for (var k = 0; k < halvings; k++)
         {
             var middle = (low + high) / 2;
             (low, high) = Light(absorbed.Of(Raw(middle))) < wanted ? (middle, high) : (low, middle);

@@ -75,8 +75,7 @@ public sealed record AreaForecast(
     /// <summary>What becomes of an area; null where it takes no hair.</summary>
     /// <param name="hair">The hair as it came out.</param>
     /// <param name="area">The area.</param>
-    /// <param name="minutes">How long it works, minutes; its own where nothing is said.</param>
-    public static AreaForecast? Of(TonedHair hair, ToneArea area, double? minutes = null)
+    public static AreaForecast? Of(TonedHair hair, ToneArea area)
     {
         ArgumentNullException.ThrowIfNull(hair);
         ArgumentNullException.ThrowIfNull(area);
@@ -87,30 +86,39 @@ public sealed record AreaForecast(
         }
 
         var piece = places[(int)(LookedWhere * (places.Length - 1))];
-        var on = minutes ?? area.Minutes.Value;
-        var before = ColourOf(TonePlace.Start(piece.Level, piece.Tint));
-        var wanted = WantedOn(hair, area, piece);
-        var then = Colours(area, piece, on);
-        var level = LevelAfter(area, piece, on);
+        var on = area.Minutes.Value;
+        var before = ColourOf(piece.Start);
+        var wantedLight = WantedOn(hair, area, piece);
+        var wanted = Oklch.Of(wantedLight.R, wantedLight.G, wantedLight.B);
+        var then = After(area, piece, on);
         var spread = 2 * StrandTest.ReadingSpread;
-        double Off(double by) => LevelAfter(area, piece with { Level = Units.Level.Clamp(piece.Level + by) }, on);
+        double Off(double by) => After(area, piece with { Level = Units.Level.Clamp(piece.Level + by) }, on).Level;
         var raw = Oklch.Of(before.R, before.G, before.B);
         return new(
             area,
             piece.Level,
-            level,
-            Math.Min(level, Off(-spread)),
-            Math.Max(level, Off(spread)),
+            then.Level,
+            Math.Min(then.Level, Off(-spread)),
+            Math.Max(then.Level, Off(spread)),
             LevelColours.HexOf(before),
             LevelColours.HexOf(then.Light),
-            LevelColours.HexOf(wanted),
-            Oklch.Of(wanted.R, wanted.G, wanted.B),
+            LevelColours.HexOf(wantedLight),
+            wanted,
             then.Colour,
-            then.Colour.DeltaE(Oklch.Of(wanted.R, wanted.G, wanted.B)),
+            then.Colour.DeltaE(wanted),
             raw.Chroma <= 0 ? 0 : 1 - then.Colour.Along(raw.Hue) / raw.Chroma,
             Toner.WordOf(then.Colour),
-            Enumerable.Range(0, LookedAt + 1).Select(m => Minute(area, piece, m, wanted)).ToArray(),
-            GrabsOn(area, places, Oklch.Of(wanted.R, wanted.G, wanted.B)),
+            Enumerable
+                .Range(0, LookedAt + 1)
+                .Select(m => (Minute: m, Is: After(area, piece, m)))
+                .Select(m => new ToneMinute(
+                    m.Minute,
+                    LevelColours.HexOf(m.Is.Light),
+                    m.Is.Level,
+                    m.Is.Colour.DeltaE(wanted)
+                ))
+                .ToArray(),
+            GrabsOn(area, places, wanted),
             piece.Porosity,
             piece.Tint.Lifted
         );
@@ -125,31 +133,21 @@ public sealed record AreaForecast(
         return light.Length >= EnoughPieces * places.Length ? light : places;
     }
 
-    /// <summary>How far hair is lifted that counts as a piece, and the share of an area that must be. Model
-    /// assumption.</summary>
-    internal const double CountsAsPiece = 0.5,
-        EnoughPieces = 0.015;
+    /// <summary>How far hair is lifted that counts as a piece. Model assumption.</summary>
+    internal const double CountsAsPiece = 0.5;
 
-    private static ToneMinute Minute(ToneArea area, TonePlace piece, int m, (double R, double G, double B) wanted)
-    {
-        var (light, colour) = Colours(area, piece, m);
-        return new(
-            m,
-            LevelColours.HexOf(light),
-            LevelAfter(area, piece, m),
-            colour.DeltaE(Oklch.Of(wanted.R, wanted.G, wanted.B))
-        );
-    }
+    /// <summary>Share of an area that must be. Model assumption.</summary>
+    private const double EnoughPieces = 0.015;
 
     /// <summary>The first minute at which the hair that takes most up is cooler, or darker, than wanted.</summary>
     private static int? GrabsOn(ToneArea area, IReadOnlyList<TonePlace> places, Oklch wanted)
     {
         var eager = places.OrderBy(p => p.Porosity).ThenBy(p => p.Level).ElementAt((int)(0.98 * (places.Count - 1)));
-        var (r, g, b) = ColourOf(TonePlace.Start(eager.Level, eager.Tint));
+        var (r, g, b) = ColourOf(eager.Start);
         var raw = Oklch.Of(r, g, b);
         for (var m = 1; m <= LookedAt; m++)
         {
-            var then = Colours(area, eager, m).Colour;
+            var then = After(area, eager, m).Colour;
             if (wanted.Along(raw.Hue) - then.Along(raw.Hue) > CoolerBy || wanted.Lightness - then.Lightness > DarkerBy)
             {
                 return m;
@@ -159,30 +157,21 @@ public sealed record AreaForecast(
         return null;
     }
 
-    private static ((double R, double G, double B) Light, Oklch Colour) Colours(
+    /// <summary>A piece after some minutes: how light it is, and its colour.</summary>
+    private static (double Level, (double R, double G, double B) Light, Oklch Colour) After(
         ToneArea area,
         TonePlace piece,
         double minutes
     )
     {
-        var became = BecameOf(area, piece, minutes);
+        var start = piece.Start;
+        var became = minutes <= 0 ? start : TonedHair.WorkOf(area, minutes, piece.Porosity).On(start, 1, piece.IsDyed);
         var light = ColourOf(became);
-        return (light, Oklch.Of(light.R, light.G, light.B));
+        return (Units.Level.Clamp(became.Level).Value, light, Oklch.Of(light.R, light.G, light.B));
     }
 
     private static (double R, double G, double B) ColourOf(Became of) =>
         Palette.ColourOf(of.Level, of.Lifted, of.Absorbed);
-
-    private static double LevelAfter(ToneArea area, TonePlace piece, double minutes) =>
-        Units.Level.Clamp(BecameOf(area, piece, minutes).Level).Value;
-
-    private static Became BecameOf(ToneArea area, TonePlace piece, double minutes)
-    {
-        var start = TonePlace.Start(piece.Level, piece.Tint);
-        return minutes <= 0
-            ? start
-            : TonedHair.WorksOf(area, minutes)[(int)piece.Porosity].On(start, 1, piece.Tint.Reflect is not null);
-    }
 
     /// <summary>
     /// What she wants there: the tone she wished at the level she wished, never lighter than it is, for a toner does

@@ -1,6 +1,7 @@
 using Wendro.Core.Fall;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
+using Wendro.Core.Mix;
 using Wendro.Core.Tone;
 using Wendro.Core.Units;
 
@@ -85,6 +86,26 @@ public sealed record ToneBowl(
     [property: Within(0.1, 10, "parts")] double DeveloperParts
 )
 {
+    /// <summary>
+    /// One shade of the shelf, mixed as its leaflet says; with a milder developer where that lifts, for a toner
+    /// finishes.
+    /// </summary>
+    public static ToneBowl Of(ShadeProduct shade)
+    {
+        ArgumentNullException.ThrowIfNull(shade);
+        return new(
+            new([new(shade.Name, shade.Depth, shade.Reflect, 1)]),
+            shade.Base switch
+            {
+                ShadeBase.AcidGloss => ColourBase.Gloss,
+                ShadeBase.Demi => ColourBase.Demi,
+                ShadeBase.Permanent => ColourBase.Permanent,
+            },
+            new(Math.Min(shade.DeveloperVolume, ToneChecks.StrongestVolume)),
+            shade.DeveloperParts
+        );
+    }
+
     /// <summary>As a formula, to weigh it and to tell what it does.</summary>
     /// <param name="minutes">How long it works.</param>
     public Formula For(Minutes minutes) =>

@@ -17,8 +17,8 @@ public sealed record ToneSlot(int Area, double From, double OnAt, double StaysMi
 /// <param name="RinseAt">When all is rinsed, minutes from the first touch.</param>
 public sealed record ToneClock(IReadOnlyList<ToneSlot> Slots, double RinseAt)
 {
-    /// <summary>Working toner through damp hair, seconds a cm² of the scalp it grows on. Model assumption.</summary>
-    public const double SecondsPerCm2 = PaintingTime.LengthsSecondsPerCm2;
+    /// <summary>Minutes that working toner through the hair of so much scalp takes.</summary>
+    public static double LayMinutes(double scalpCm2) => scalpCm2 * PaintingTime.LengthsSecondsPerCm2 / 60;
 
     /// <summary>The clock of some areas.</summary>
     /// <param name="areas">Each with how long laying it takes, minutes.</param>

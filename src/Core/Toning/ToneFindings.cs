@@ -12,15 +12,9 @@ public static class ToneFindings
     /// <summary>Levels below what is wanted from which it is plainly too dark.</summary>
     private const double TooDarkBy = 0.7;
 
-    /// <summary>Levels a deposit may be darker than lightened hair before its warmth is missed. Trade.</summary>
-    private const double DarkerBy = 2;
-
     /// <summary>Dull: so little colour, so far down.</summary>
     private const double MuddyChroma = 0.03,
         MuddyLevel = 6.5;
-
-    /// <summary>Lifted hair counts as such from here on.</summary>
-    private const double CountsAsLifted = 0.5;
 
     /// <summary>Minutes after its end within which grabbing is told: nobody rinses to the second.</summary>
     private const int GrabsWithin = 3;
@@ -28,11 +22,14 @@ public static class ToneFindings
     /// <summary>Kept between rinsing and grabbing, minutes.</summary>
     private const int KeptBefore = 2;
 
+    /// <summary>Shortest stay that can be watched and rinsed in time, minutes.</summary>
+    private const double Watchable = 4;
+
     /// <summary>Minutes an area may stay longer than meant.</summary>
     private const double LongerBy = 2;
 
-    /// <summary>A clear step of hue between neighbours, degrees.</summary>
-    private const double HueStep = 35;
+    /// <summary>A clear step of tone between neighbours, as far apart at one lightness, OKLab × 100.</summary>
+    private const double ToneStep = 4;
 
     /// <summary>All of them, worst first.</summary>
     /// <param name="plan">How it is toned.</param>
@@ -77,9 +74,7 @@ public static class ToneFindings
                 $"Its lightest hair is {f.RawLevel:0.0}, the toner is made for {depth:0.#}: on hair a level darker "
                     + "than itself it does nothing.",
                 "A toner goes on hair at its own depth or up to one level lighter; below, it fades to nothing over one "
-                    + "level.",
-                null,
-                null
+                    + "level."
             );
             yield break;
         }
@@ -89,7 +84,7 @@ public static class ToneFindings
             yield return finding;
         }
 
-        var isMuddy = f.Colour.Chroma < MuddyChroma && f.Level < MuddyLevel && f.Lifted >= CountsAsLifted;
+        var isMuddy = f.Colour.Chroma < MuddyChroma && f.Level < MuddyLevel && f.Lifted >= AreaForecast.CountsAsPiece;
         if (isMuddy)
         {
             yield return new(
@@ -111,7 +106,7 @@ public static class ToneFindings
         {
             yield return dark;
         }
-        else if (!isMuddy && f.DeltaE > Oklch.HardlySeen && f.Lifted >= CountsAsLifted)
+        else if (!isMuddy && f.DeltaE > Oklch.HardlySeen && f.Lifted >= AreaForecast.CountsAsPiece)
         {
             yield return new(
                 ToneFault.WarmthLeft,
@@ -150,7 +145,11 @@ public static class ToneFindings
             );
         }
 
-        if (f.Lifted >= CountsAsLifted && f.RawLevel - area.Bowl.Shades.Level > DarkerBy && !IsWarm(area.Bowl.Shades))
+        if (
+            f.Lifted >= AreaForecast.CountsAsPiece
+            && f.RawLevel - area.Bowl.Shades.Level > ColourFindings.DarkerBy
+            && !area.Bowl.Shades.BringsWarmth()
+        )
         {
             var warm = Repigmented(plan, f, shelf);
             yield return new(
@@ -160,7 +159,7 @@ public static class ToneFindings
                 $"{area.Name}: flat or green",
                 $"The colour is {f.RawLevel - area.Bowl.Shades.Level:0.0} levels darker than the light hair it goes "
                     + "on, and its warmth is not put back.",
-                $"More than {DarkerBy:0} levels darker on lightened hair needs gold, copper or red beneath it, or in "
+                $"More than {ColourFindings.DarkerBy:0} levels darker on lightened hair needs gold, copper or red beneath it, or in "
                     + "the bowl.",
                 warm is null ? null : "Put the warmth back first",
                 warm
@@ -176,12 +175,20 @@ public static class ToneFindings
             return null;
         }
 
-        // Not shorter than a toner can be watched; last, so that nothing holds up its rinsing.
-        var shorter = new Minutes(Math.Max(ToneArea.LeastMinutes, Math.Min(area.Minutes, at - KeptBefore)));
+        // Last, so that nothing holds up its rinsing; a bowl that can't be watched so long is the wrong one.
+        var shorter = Math.Min(area.Minutes, at - KeptBefore);
         var last = plan with
         {
-            Areas = plan.Areas.Where(a => a.Id != area.Id).Append(area with { Minutes = shorter }).ToArray(),
+            Areas =
+            [
+                .. plan.Areas.Where(a => a.Id != area.Id),
+                area with
+                {
+                    Minutes = new(Math.Max(ToneArea.LeastMinutes, shorter)),
+                },
+            ],
         };
+        var isCure = shorter >= Watchable && last != plan;
         return new(
             ToneFault.Grabs,
             area.Id,
@@ -190,8 +197,8 @@ public static class ToneFindings
             $"Its most porous, lightest hair is cooler or darker than wanted after {at} minutes; planned are "
                 + $"{area.Minutes.Value:0.#}.",
             "Uptake is told by porosity, dryness and minutes; held against what is wanted there.",
-            last == plan ? null : $"Put it on last, {shorter.Value:0} min",
-            last == plan ? null : last
+            isCure ? $"Put it on last, {shorter:0} min" : null,
+            isCure ? last : null
         );
     }
 
@@ -199,12 +206,12 @@ public static class ToneFindings
     {
         var area = f.Area;
         var wanted = LevelOfWanted(f);
-        if (wanted - f.Level < TooDarkBy || f.Lifted < CountsAsLifted)
+        if (wanted - f.Level < TooDarkBy || f.Lifted < AreaForecast.CountsAsPiece)
         {
             return null;
         }
 
-        var better = f.ByMinute.Skip(1).Where(m => m.Minute < area.Minutes).MinBy(m => m.DeltaE);
+        var better = f.ByMinute.Where(m => m.Minute >= Watchable && m.Minute < area.Minutes).MinBy(m => m.DeltaE);
         var shorter = better is not null && better.DeltaE < f.DeltaE - Oklch.NotSeen ? better : null;
         return new(
             ToneFault.TooDark,
@@ -274,36 +281,22 @@ public static class ToneFindings
             for (var j = i + 1; j < areas.Count; j++)
             {
                 var (a, b) = (areas[i], areas[j]);
-                var apart = Math.Abs(((a.Colour.Hue - b.Colour.Hue + 540) % 360) - 180);
-                if (
-                    apart >= HueStep
-                    && a.Colour.Chroma > MuddyChroma
-                    && b.Colour.Chroma > MuddyChroma
-                    && a.Area.Wanted is null
-                    && b.Area.Wanted is null
-                )
+                var apart = a.Colour.DeltaE(b.Colour with { Lightness = a.Colour.Lightness });
+                if (apart >= ToneStep && a.Area.Wanted is null && b.Area.Wanted is null)
                 {
                     yield return new(
                         ToneFault.WarmBesideCool,
                         b.Area.Id,
                         Severity.Note,
                         $"{a.Area.Name} and {b.Area.Name} are of two tones",
-                        $"{a.Area.Name} ends {a.Remaining}, {b.Area.Name} {b.Remaining}: {apart:0}° of hue apart, and "
-                            + "she wished for one tone.",
-                        $"Told from {HueStep:0}° on, where both have colour to show it."
+                        $"{a.Area.Name} ends {a.Remaining}, {b.Area.Name} {b.Remaining}: {apart:0.0} apart, and one tone "
+                            + "was wished for.",
+                        $"ΔE OK × 100 at one lightness, told from {ToneStep:0} on: under {Oklch.HardlySeen:0} is hardly seen."
                     );
                 }
             }
         }
     }
-
-    private static bool IsWarmth(Reflect reflect) => reflect is Reflect.Gold or Reflect.Copper or Reflect.Red;
-
-    private static bool IsWarm(ShadeMix mix) =>
-        mix.Shades.Where(s => IsWarmth(s.Reflect)).Sum(mix.ShareOf) >= WarmEnough;
-
-    /// <summary>Share of warm shades from which a bowl brings its warmth itself.</summary>
-    private const double WarmEnough = 0.3;
 
     /// <summary>The plan with warmth laid first on the same hair; null where the shelf has none.</summary>
     private static TonePlan? Repigmented(TonePlan plan, AreaForecast f, IReadOnlyList<Product> shelf)
@@ -311,7 +304,7 @@ public static class ToneFindings
         var area = f.Area;
         var warm = shelf
             .OfType<ShadeProduct>()
-            .Where(p => IsWarmth(p.Reflect))
+            .Where(p => ShadeMix.IsWarm(p.Reflect))
             .MinBy(p => Math.Abs(p.Depth - (area.Bowl.Shades.Level + 1)));
         if (warm is null || plan.Areas.Count >= TonePlan.Most)
         {
@@ -322,24 +315,10 @@ public static class ToneFindings
         {
             Id = plan.Areas.Max(a => a.Id) + 1,
             Name = "Warmth first",
-            Bowl = new(
-                new([new(warm.Name, warm.Depth, warm.Reflect, 1)]),
-                BaseOf(warm.Base),
-                warm.DeveloperVolume,
-                warm.DeveloperParts
-            ),
+            Bowl = ToneBowl.Of(warm),
             Minutes = warm.Minutes,
         };
         var at = plan.Areas.ToList().FindIndex(a => a.Id == area.Id);
         return plan with { Areas = [.. plan.Areas.Take(at), first, .. plan.Areas.Skip(at)] };
     }
-
-    /// <summary>What a shade of the shelf is based on.</summary>
-    public static ColourBase BaseOf(ShadeBase of) =>
-        of switch
-        {
-            ShadeBase.AcidGloss => ColourBase.Gloss,
-            ShadeBase.Demi => ColourBase.Demi,
-            ShadeBase.Permanent => ColourBase.Permanent,
-        };
 }

@@ -36,11 +36,8 @@ public sealed record ToneStart(string Words, TonePlan Plan)
             return [];
         }
 
-        var bowl = BowlOf(any);
-        var over = new ToneArea(1, "All over", ToneStretch.Whole, bowl, new(EndsMinutes), Takes: Takes.Lightened);
-        var middle = new ToneArea(1, "Middle", new(MiddleFrom, EndsFrom, true), bowl, new(MiddleMinutes));
-        var ends = new ToneArea(1, "Ends", new(EndsFrom, null, true), bowl, new(EndsMinutes));
-        var face = new ToneArea(1, "Face", new(MiddleFrom, null, true), bowl, new(FaceMinutes), Zones: FaceZones);
+        var bowl = ToneBowl.Of(any);
+        var (over, middle, ends, face) = (Pieces(bowl), Middle(bowl), Ends(bowl), Face(bowl));
         var starts = new List<ToneStart>
         {
             new("Middle and ends", InOrder(hair, shelf, middle, ends)),
@@ -53,24 +50,81 @@ public sealed record ToneStart(string Words, TonePlan Plan)
         };
         if (RootShade(hair, shelf) is { } shade)
         {
-            var root = new ToneArea(1, "Root", new(0, RootCm), BowlOf(shade), new(RootMinutes));
-            starts.Insert(1, new("Root drawn down, middle, ends", InOrder(hair, shelf, root, middle, ends)));
+            starts.Insert(
+                1,
+                new("Root drawn down, middle, ends", InOrder(hair, shelf, Root(ToneBowl.Of(shade)), middle, ends))
+            );
         }
 
         return starts.Where(s => s.Plan.Areas.Count > 0).ToArray();
     }
 
-    /// <summary>One shade of the shelf, mixed as its leaflet says.</summary>
-    public static ToneBowl BowlOf(ShadeProduct shade)
+    /// <summary>
+    /// Areas that can be added to a plan, each with the last one's bowl to begin with; what grows between and the root
+    /// with a shade as deep as what grows, where there is one. None where there is nothing to begin with, or no room.
+    /// </summary>
+    /// <param name="plan">The plan.</param>
+    /// <param name="hair">The hair as it came out.</param>
+    /// <param name="shelf">What the studio owns.</param>
+    public static IReadOnlyList<ToneArea> More(TonePlan plan, TonedHair hair, IReadOnlyList<Product> shelf)
     {
-        ArgumentNullException.ThrowIfNull(shade);
-        return new(
-            new([new(shade.Name, shade.Depth, shade.Reflect, 1)]),
-            ToneFindings.BaseOf(shade.Base),
-            shade.DeveloperVolume,
-            shade.DeveloperParts
-        );
+        ArgumentNullException.ThrowIfNull(plan);
+        ArgumentNullException.ThrowIfNull(hair);
+        ArgumentNullException.ThrowIfNull(shelf);
+        if (plan.Areas.Count is 0 or >= TonePlan.Most)
+        {
+            return [];
+        }
+
+        var bowl = plan.Areas[^1].Bowl;
+        var deep = RootShade(hair, shelf) is { } shade ? ToneBowl.Of(shade) : bowl;
+        var pieces = Pieces(bowl);
+        ToneArea[] offered =
+        [
+            Root(deep),
+            Middle(bowl),
+            Ends(bowl),
+            Face(bowl),
+            pieces with
+            {
+                Name = "Pieces only",
+            },
+            pieces with
+            {
+                Name = "Depth beside the pieces",
+                Takes = Takes.Between,
+                Bowl = deep,
+            },
+            pieces with
+            {
+                Name = "Every other section",
+                Takes = Takes.Odd,
+            },
+            pieces with
+            {
+                Name = "Sections between",
+                Takes = Takes.Even,
+            },
+            pieces with
+            {
+                Takes = Takes.All,
+            },
+        ];
+        return offered.Select(a => a with { Id = plan.Areas.Max(p => p.Id) + 1 }).ToArray();
     }
+
+    private static ToneArea Pieces(ToneBowl bowl) =>
+        new(1, "All over", ToneStretch.Whole, bowl, new(EndsMinutes), Takes: Takes.Lightened);
+
+    private static ToneArea Root(ToneBowl bowl) => new(1, "Root", new(0, RootCm), bowl, new(RootMinutes));
+
+    private static ToneArea Middle(ToneBowl bowl) =>
+        new(1, "Middle", new(MiddleFrom, EndsFrom, true), bowl, new(MiddleMinutes));
+
+    private static ToneArea Ends(ToneBowl bowl) => new(1, "Ends", new(EndsFrom, null, true), bowl, new(EndsMinutes));
+
+    private static ToneArea Face(ToneBowl bowl) =>
+        new(1, "Face", new(MiddleFrom, null, true), bowl, new(FaceMinutes), Zones: FaceZones);
 
     private static readonly Zone[] Lengths = ZoneFacts.All.Where(z => !ZoneFacts.IsHairline(z)).ToArray();
 
@@ -137,7 +191,7 @@ public sealed record ToneStart(string Words, TonePlan Plan)
             }
 
             ordered.Insert(0, mixed);
-            (next, lay) = (timed.Minutes, hair.HairOf(timed).ScalpCm2 * ToneClock.SecondsPerCm2 / 60);
+            (next, lay) = (timed.Minutes, ToneClock.LayMinutes(hair.HairOf(timed).ScalpCm2));
         }
 
         return new(ordered.Select((a, i) => a with { Id = i + 1 }).ToArray());

@@ -3,6 +3,7 @@ using Wendro.Core.Fall;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 using Wendro.Core.Tone;
 using Wendro.Core.Units;
 
@@ -78,10 +79,7 @@ public sealed class TonedHair
     {
         ArgumentNullException.ThrowIfNull(plan);
         var lengths = head.Looks.OnHead.Lengths;
-        var lightened = Enumerable
-            .Range(0, lengths.Length)
-            .Where(i => head.Map.Panel[i] is >= 0 and var p && head.Panels[p].Coats.Any(c => !c.Formula.IsDeposit))
-            .ToArray();
+        var lightened = Enumerable.Range(0, lengths.Length).Where(i => PanelOf(i)?.Light is not null).ToArray();
         var among = lightened.Length > 0 ? lightened : Enumerable.Range(0, lengths.Length).ToArray();
         // As light as what is looked at, and of a usual length.
         var usual = among.Select(i => lengths[i]).Order().ElementAt(among.Length / 2);
@@ -119,17 +117,31 @@ public sealed class TonedHair
             return false;
         }
 
-        var panel = head.Map.Panel[strand] is >= 0 and var p ? head.Panels[p] : null;
-        var lightened = panel?.Coats.Any(c => !c.Formula.IsDeposit) == true;
-        return area.Takes switch
+        return TakesOf(area, PanelOf(strand));
+    }
+
+    /// <summary>The panels an area takes, hair between them aside.</summary>
+    /// <param name="area">The area.</param>
+    public IReadOnlyList<PanelKey> PanelsOf(ToneArea area)
+    {
+        ArgumentNullException.ThrowIfNull(area);
+        return head
+            .Panels.Where(p => area.Zones?.Contains(p.Panel.Key.Zone) != false && TakesOf(area, p))
+            .Select(p => p.Panel.Key)
+            .ToArray();
+    }
+
+    private PlannedPanel? PanelOf(int strand) => head.Map.Panel[strand] is >= 0 and var p ? head.Panels[p] : null;
+
+    private static bool TakesOf(ToneArea area, PlannedPanel? panel) =>
+        area.Takes switch
         {
             Toning.Takes.All => true,
-            Toning.Takes.Lightened => lightened,
-            Toning.Takes.Between => !lightened,
+            Toning.Takes.Lightened => panel?.Light is not null,
+            Toning.Takes.Between => panel?.Light is null,
             Toning.Takes.Odd => panel is not null && panel.Panel.Key.Row % 2 == 1,
             Toning.Takes.Even => panel is not null && panel.Panel.Key.Row % 2 == 0,
         };
-    }
 
     /// <summary>
     /// Places an area takes, sampled: how they are, how much of the area lies there, and how they take it up.
@@ -158,7 +170,7 @@ public sealed class TonedHair
                         new(
                             Level.FromByte(raw.Levels[at]),
                             new Tint(raw.Tints[at]).Meaning,
-                            past.States[past.StateOf(i, s)].Porosity,
+                            past.States[past.StateOf(i, s)],
                             Places.Share(k)
                         )
                     );
@@ -174,27 +186,7 @@ public sealed class TonedHair
     public (double HairGrams, double ScalpCm2) HairOf(ToneArea area)
     {
         ArgumentNullException.ThrowIfNull(area);
-        var lengths = head.Looks.OnHead.Lengths;
-        var each = head.Looks.Head.ScalpCm2 / lengths.Length * EveryStrand;
-        var (grams, scalp) = (0.0, 0.0);
-        for (var i = 0; i < lengths.Length; i += EveryStrand)
-        {
-            if (!Takes(area, i))
-            {
-                continue;
-            }
-
-            var covered = 0.0;
-            for (var k = 0; k < AlongSteps; k++)
-            {
-                covered += area.Along.CoverageAlong((k + 0.5) / AlongSteps * lengths[i], lengths[i]) / AlongSteps;
-            }
-
-            grams += HairFibre.Grams(head.Hair.In((Zone)head.Map.Zone[i]), each, lengths[i]) * covered;
-            scalp += covered > 0 ? each : 0;
-        }
-
-        return (grams, scalp);
+        return head.HairOf(i => Takes(area, i), (s, length) => area.Along.CoverageAlong(s, length), EveryStrand);
     }
 
     /// <summary>Where along the hair the strand that is shown is to be light, share.</summary>
@@ -202,7 +194,6 @@ public sealed class TonedHair
 
     private const int EveryStrand = 7;
     private const int EveryPlace = 4;
-    private const int AlongSteps = 40;
     private const int StraySalt = 83;
 
     /// <summary>Coverage from which a place counts as toned by an area.</summary>
@@ -223,34 +214,40 @@ public sealed class TonedHair
             }
 
             var at = i * N + k;
-            var state = past.States[past.StateOf(i, s)];
-            var meaning = new Tint(into.Tints[at]).Meaning;
-            var became = work[(int)state.Porosity]
-                .On(TonePlace.Start(Level.FromByte(into.Levels[at]), meaning), share, IsDyed(state, meaning));
+            var place = new TonePlace(
+                Level.FromByte(into.Levels[at]),
+                new Tint(into.Tints[at]).Meaning,
+                past.States[past.StateOf(i, s)],
+                Places.Share(k)
+            );
+            var became = work[(int)place.Porosity].On(place.Start, share, place.IsDyed);
             into.Levels[at] = Level.ToByte(Level.Clamp(became.Level));
-            into.Tints[at] = became.TintOf(meaning.White).Index;
+            into.Tints[at] = became.TintOf(place.Tint.White).Index;
         }
     }
 
-    internal static bool IsDyed(HairState state, TintMeaning meaning) => state.Coloured || meaning.Reflect is not null;
-
     /// <summary>What an area's bowl does, by how readily hair takes it up.</summary>
-    internal static DepositWork[] WorksOf(ToneArea area, double minutes) =>
-        Enum.GetValues<Porosity>()
-            .Select(p =>
-                DepositWork.Of(area.Bowl.For(area.Minutes).Deposit!, area.Bowl.Volume, minutes, p, area.Dryness)
-            )
-            .ToArray();
+    private static DepositWork[] WorksOf(ToneArea area, double minutes) =>
+        Enum.GetValues<Porosity>().Select(p => WorkOf(area, minutes, p)).ToArray();
+
+    /// <summary>What an area's bowl does to hair that takes it up so.</summary>
+    internal static DepositWork WorkOf(ToneArea area, double minutes, Porosity porosity) =>
+        DepositWork.Of(area.Bowl.For(area.Minutes).Deposit!, area.Bowl.Volume, minutes, porosity, area.Dryness);
 }
 
 /// <summary>One place of the hair that an area takes.</summary>
 /// <param name="Level">How light it is.</param>
 /// <param name="Tint">What colours it.</param>
-/// <param name="Porosity">How readily it takes product up.</param>
+/// <param name="State">How it was before today's work.</param>
 /// <param name="Along">Where along the hair, share of its length.</param>
-internal readonly record struct TonePlace(double Level, TintMeaning Tint, Porosity Porosity, double Along)
+internal readonly record struct TonePlace(double Level, TintMeaning Tint, HairState State, double Along)
 {
+    /// <summary>How readily it takes product up.</summary>
+    public Porosity Porosity => State.Porosity;
+
+    /// <summary>Whether colour lies on it: no colour lifts that.</summary>
+    public bool IsDyed => State.Coloured || Tint.Reflect is not null;
+
     /// <summary>What toning begins with.</summary>
-    public static Became Start(double level, TintMeaning tint) =>
-        new(level, tint.Lifted, tint.Reflect is { } on ? Absorbed.Of(on, tint.Strength) : default);
+    public Became Start => new(Level, Tint.Lifted, Tint.Reflect is { } on ? Absorbed.Of(on, Tint.Strength) : default);
 }

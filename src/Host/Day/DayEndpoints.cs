@@ -127,7 +127,6 @@ internal static class DayEndpoints
                     MixAtWork at,
                     bool? chair,
                     ServicesAtWork services,
-                    Reviews reviews,
                     Tonings tonings,
                     TimeProvider clock,
                     CancellationToken stop
@@ -136,7 +135,6 @@ internal static class DayEndpoints
                         Of(
                             at,
                             await services.OfAsync(at.Work, stop),
-                            ReviewInHand.Of(await reviews.FactsOfAsync(at.Work.Visit.Id, stop)),
                             ToningInHand.Of(await tonings.FactsOfAsync(at.Work.Visit.Id, stop)),
                             clock.GetUtcNow()
                         ) with
@@ -257,13 +255,7 @@ internal static class DayEndpoints
             .WithSummary("The hair as read at this visit");
     }
 
-    private static Glance Of(
-        MixAtWork mix,
-        ServiceAtWork chair,
-        ReviewInHand review,
-        ToningInHand toning,
-        DateTimeOffset now
-    )
+    private static Glance Of(MixAtWork mix, ServiceAtWork chair, ToningInHand toning, DateTimeOffset now)
     {
         var (at, bowls) = (mix.Work, mix.Bowls);
         var painted = at.Head.Panels.Count(p => p.Painted is not null);
@@ -282,7 +274,7 @@ internal static class DayEndpoints
             at.Visit.Hair,
             mix.Mix,
             chair.Service,
-            review,
+            ReviewInHand.Of(chair.Review),
             toning,
             mix.Rules,
             at.Now

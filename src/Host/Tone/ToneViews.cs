@@ -1,4 +1,5 @@
 using Wendro.Core.Mix;
+using Wendro.Core.Section;
 using Wendro.Core.Tone;
 using Wendro.Core.Toning;
 using Wendro.Core.Units;
@@ -9,6 +10,7 @@ namespace Wendro.Host.Tone;
 /// <summary>An area at toning.</summary>
 /// <param name="Area">What was chosen.</param>
 /// <param name="Where">Which stretch, in words.</param>
+/// <param name="Panels">The panels it takes.</param>
 /// <param name="Shades">What is in its bowl, in words.</param>
 /// <param name="HairGrams">Hair it reaches, g.</param>
 /// <param name="Grams">Mixed product, waste in it, g.</param>
@@ -16,7 +18,6 @@ namespace Wendro.Host.Tone;
 /// <param name="Missing">A developer that nothing at hand makes, in words; null where all is there.</param>
 /// <param name="Forecast">What becomes of it; none where it takes no hair.</param>
 /// <param name="Seen">How its distance from what is wanted is seen, in words.</param>
-/// <param name="LayMinutes">How long putting it on takes, minutes.</param>
 /// <param name="OnAtMinute">When it is on, minutes from the first touch.</param>
 /// <param name="OnAt">When its toner was put on; null while it isn't.</param>
 /// <param name="OffAt">When it was rinsed; null while it isn't.</param>
@@ -25,6 +26,7 @@ namespace Wendro.Host.Tone;
 internal sealed record ToneAreaView(
     ToneArea Area,
     Sentence Where,
+    IReadOnlyList<PanelKey> Panels,
     string Shades,
     double HairGrams,
     double Grams,
@@ -32,7 +34,6 @@ internal sealed record ToneAreaView(
     string? Missing,
     IReadOnlyList<AreaForecast> Forecast,
     string Seen,
-    double LayMinutes,
     double OnAtMinute,
     DateTimeOffset? OnAt,
     DateTimeOffset? OffAt,
@@ -49,7 +50,8 @@ internal sealed record ToneAreaView(
 /// <param name="Minutes">Minutes from the first touch until all is rinsed.</param>
 /// <param name="Findings">What to mind, worst first.</param>
 /// <param name="Starts">Ways to begin; none where something is chosen.</param>
-/// <param name="Shelf">Shades the studio owns.</param>
+/// <param name="More">Areas that can be added; none where nothing is chosen, or no more fit.</param>
+/// <param name="Shelf">Shades the studio owns, each as a bowl of its own.</param>
 /// <param name="IsRead">Whether what came out was read: else it is the forecast that is toned.</param>
 /// <param name="IsDone">Whether every area was put on and rinsed.</param>
 /// <param name="LastFact">The number of the last fact that stands.</param>
@@ -65,7 +67,8 @@ internal sealed record ToneView(
     double Minutes,
     IReadOnlyList<ToneFinding> Findings,
     IReadOnlyList<ToneStart> Starts,
-    IReadOnlyList<ShadeProduct> Shelf,
+    IReadOnlyList<ToneArea> More,
+    IReadOnlyList<ToneBowl> Shelf,
     bool IsRead,
     bool IsDone,
     int? LastFact,
@@ -79,10 +82,9 @@ internal sealed record ToneView(
         var plan = at.Toning.Plan;
         var forecasts = plan.Areas.Select(a => AreaForecast.Of(at.Hair, a)).ToArray();
         var hair = plan.Areas.Select(at.Hair.HairOf).ToArray();
-        var lay = hair.Select(h => h.ScalpCm2 * ToneClock.SecondsPerCm2 / 60).ToArray();
-        var clock = ToneClock.Of(plan.Areas.Select((a, i) => (a, lay[i])).ToArray());
+        var clock = ToneClock.Of(plan.Areas.Select((a, i) => (a, ToneClock.LayMinutes(hair[i].ScalpCm2))).ToArray());
         var areas = plan
-            .Areas.Select((a, i) => AreaOf(at, a, forecasts[i], hair[i].HairGrams, lay[i], clock.Slots[i].OnAt))
+            .Areas.Select((a, i) => AreaOf(at, a, forecasts[i], hair[i].HairGrams, clock.Slots[i].OnAt))
             .ToArray();
         var told = forecasts.OfType<AreaForecast>().ToArray();
         var (length, raw, toned) = at.Hair.Strand(plan);
@@ -95,7 +97,8 @@ internal sealed record ToneView(
             clock.RinseAt,
             ToneFindings.Of(plan, told, clock, at.Shelf),
             plan.Areas.Count == 0 ? ToneStart.Of(at.Hair, at.Shelf) : [],
-            at.Shelf.OfType<ShadeProduct>().ToArray(),
+            ToneStart.More(plan, at.Hair, at.Shelf),
+            at.Shelf.OfType<ShadeProduct>().Select(ToneBowl.Of).ToArray(),
             at.Review.Review.Readings.Count > 0,
             at.Toning.IsDone,
             at.Toning.Last?.Number,
@@ -110,7 +113,6 @@ internal sealed record ToneView(
         ToneArea area,
         AreaForecast? forecast,
         double hairGrams,
-        double layMinutes,
         double onAtMinute
     )
     {
@@ -120,6 +122,7 @@ internal sealed record ToneView(
         return new(
             area,
             area.Along.Words,
+            at.Hair.PanelsOf(area),
             ToneSuggested.Parts(area.Bowl.Shades),
             hairGrams,
             grams,
@@ -127,7 +130,6 @@ internal sealed record ToneView(
             recipe.Missing,
             forecast is null ? [] : [forecast],
             forecast is null ? string.Empty : Oklch.Seen(forecast.DeltaE),
-            layMinutes,
             onAtMinute,
             stand.OnAt,
             stand.OffAt,

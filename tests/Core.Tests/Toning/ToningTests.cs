@@ -150,9 +150,101 @@ public sealed class ToningTests
         Assert.Equal("Ends", grabs.Mended!.Areas[^1].Name);
         Assert.True(grabs.Mended.Areas[^1].Minutes < forecast.GrabsAt);
 
+        // One that grabs before it can be watched is the wrong bowl, and no minutes mend it.
+        Assert.Null(Found(Ends(Bowl(4, Reflect.Ash))).Single(f => f.Kind == ToneFault.Grabs).Mended);
+
         // Too long is too dark; rinsed earlier it is nearer.
         var shorter = Found(area).Single(f => f.Kind == ToneFault.TooDark);
         Assert.True(AreaForecast.Of(Hair, shorter.Mended!.Areas[0])!.DeltaE < forecast.DeltaE - 1);
+    }
+
+    [Fact]
+    public void Dull_and_two_toned_and_not_the_tone_wanted_are_told_and_where_all_is_well_nothing_is()
+    {
+        // Ash, far deeper than the hair and far too long: hardly any colour is left, far down.
+        var dull = Found(Ends(Bowl(6, Reflect.Ash), 40));
+        Assert.Contains(dull, f => f.Kind == ToneFault.Muddy);
+        // Copper beside ash, where one tone was wished; told to be so, nothing is said.
+        var (warm, cool) = (Ends(Bowl(6, Reflect.Copper), 25), Ends(Bowl(7, Reflect.Ash), 20) with { Id = 2 });
+        var apart = Found(warm, cool).Where(f => f.Kind == ToneFault.WarmBesideCool).ToArray();
+        Assert.Equal([2], apart.Select(f => f.Area));
+        Assert.DoesNotContain(Found(warm with { Wanted = new(1) }, cool), f => f.Kind == ToneFault.WarmBesideCool);
+        Assert.Contains(Found(Ends(Bowl(8, Reflect.Copper))), f => f.Kind == ToneFault.WarmthLeft);
+        var near = ToneSuggested.Of(AreaForecast.Of(Hair, Ends(Bowl(8, Reflect.Beige)))!, Shelf)[0];
+        var best = Ends(near.Bowl) with { Minutes = near.Minutes };
+        Assert.True(near.DeltaE < Oklch.HardlySeen, $"{near}");
+        Assert.DoesNotContain(Found(best), f => f.Severity == Severity.Alarm || f.Kind == ToneFault.WarmthLeft);
+    }
+
+    [Fact]
+    public void The_verdict_names_the_tone_and_who_is_away_from_what_is_wanted_and_how()
+    {
+        Assert.Equal("Nothing is chosen yet.", ToneVerdict.Of([]).ToString());
+        var warm = AreaForecast.Of(Hair, Ends(Bowl(6, Reflect.Copper), 25))!;
+        var (a, b) = (warm, warm with { Area = warm.Area with { Id = 2, Name = "Face" } });
+        var pale = warm with { DeltaE = 0.5 };
+        Assert.EndsWith("as wanted.", ToneVerdict.Of([pale]).ToString(), StringComparison.Ordinal);
+        Assert.Contains("Ends and Face ", ToneVerdict.Of([a, b]).ToString(), StringComparison.Ordinal);
+        var darker = warm with
+        {
+            Colour = warm.WantedColour with { Lightness = warm.WantedColour.Lightness - 0.1 },
+            DeltaE = 10,
+        };
+        Assert.Contains("Ends darker than wanted", ToneVerdict.Of([darker]).ToString(), StringComparison.Ordinal);
+        var cooler = warm with
+        {
+            Colour = warm.WantedColour with { Chroma = warm.WantedColour.Chroma - 0.05 },
+            DeltaE = 5,
+        };
+        Assert.Contains("Ends cooler than wanted", ToneVerdict.Of([cooler]).ToString(), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void What_can_be_added_has_a_number_of_its_own_and_fits_until_there_is_no_room()
+    {
+        var plan = new TonePlan([Ends(Bowl(8, Reflect.Pearl)) with { Id = 4 }]);
+        var more = ToneStart.More(plan, Hair, Shelf);
+        Assert.True(more.Count > 6);
+        foreach (var area in more)
+        {
+            Assert.Equal(5, area.Id);
+            Assert.Empty(ToneChecks.Of(plan with { Areas = [.. plan.Areas, area] }));
+        }
+
+        Assert.Equal(more.Count, more.Select(a => a.Name).Distinct().Count());
+        Assert.Empty(ToneStart.More(TonePlan.Nothing, Hair, Shelf));
+        var full = new TonePlan(
+            Enumerable.Range(1, TonePlan.Most).Select(i => Ends(Bowl(8, Reflect.Pearl)) with { Id = i }).ToArray()
+        );
+        Assert.Empty(ToneStart.More(full, Hair, Shelf));
+        // The map shows what the head has: panels of its zones that it takes.
+        var lightened = more.Single(a => a.Name == "Pieces only");
+        Assert.Equal(
+            Hair.Head.Panels.Where(p => p.Light is not null).Select(p => p.Panel.Key),
+            Hair.PanelsOf(lightened)
+        );
+        Each.Of(
+            Hair.PanelsOf(more.Single(a => a.Name == "Depth beside the pieces")),
+            k => Assert.Null(Hair.Head.PanelOf(k)!.Light)
+        );
+    }
+
+    [Fact]
+    public void A_shade_that_lifts_is_toned_with_a_milder_developer()
+    {
+        var strong = new ShadeProduct(
+            "Permanent 6",
+            new(),
+            new(6),
+            Reflect.Natural,
+            ShadeBase.Permanent,
+            1,
+            new(40),
+            new(30)
+        );
+        var bowl = ToneBowl.Of(strong);
+        Assert.Equal((ToneChecks.StrongestVolume, ColourBase.Permanent), (bowl.Volume.Value, bowl.Base));
+        Assert.Empty(ToneChecks.Of(new([Ends(bowl)])));
     }
 
     [Fact]
@@ -213,7 +305,7 @@ public sealed class ToningTests
         {
             Assert.Empty(ToneChecks.Of(start.Plan));
             var clock = ToneClock.Of(
-                start.Plan.Areas.Select(a => (a, Hair.HairOf(a).ScalpCm2 * ToneClock.SecondsPerCm2 / 60)).ToArray()
+                start.Plan.Areas.Select(a => (a, ToneClock.LayMinutes(Hair.HairOf(a).ScalpCm2))).ToArray()
             );
             var forecasts = start.Plan.Areas.Select(a => AreaForecast.Of(Hair, a)!).ToArray();
             var found = ToneFindings.Of(start.Plan, forecasts, clock, Shelf).Select(f => f.Kind).ToArray();
@@ -223,7 +315,7 @@ public sealed class ToningTests
             var last = forecasts[^1];
             foreach (var gloss in Shelf.OfType<ShadeProduct>().Where(s => s.Base == ShadeBase.AcidGloss))
             {
-                var with = AreaForecast.Of(Hair, last.Area with { Bowl = ToneStart.BowlOf(gloss) })!;
+                var with = AreaForecast.Of(Hair, last.Area with { Bowl = ToneBowl.Of(gloss) })!;
                 Assert.True(last.DeltaE <= with.DeltaE + 0.3, $"{start.Words}: {gloss.Name}");
             }
         }

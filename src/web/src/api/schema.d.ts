@@ -4031,17 +4031,6 @@ export interface components {
         ShadeMix: {
             shades: components["schemas"]["Shade"][];
         };
-        ShadeProduct: {
-            depth: components["schemas"]["Level"];
-            reflect: components["schemas"]["Reflect"];
-            base: components["schemas"]["ShadeBase"];
-            /** Format: double */
-            developerParts: number;
-            developerVolume: components["schemas"]["Volume"];
-            minutes: components["schemas"]["Minutes"];
-            name: string;
-            stock: components["schemas"]["Stock"];
-        };
         /** @enum {unknown} */
         ShapeKind: "v" | "w" | "u" | "slant" | "spined" | "sawtooth" | "staggered" | "full" | "centre" | "fold" | "scrunch" | "tip" | "reverse" | "melt";
         ShelfPreview: {
@@ -4324,6 +4313,7 @@ export interface components {
         ToneAreaView: {
             area: components["schemas"]["ToneArea"];
             where: components["schemas"]["Sentence"];
+            panels: components["schemas"]["PanelKey"][];
             shades: string;
             /** Format: double */
             hairGrams: number;
@@ -4333,8 +4323,6 @@ export interface components {
             missing: null | string;
             forecast: components["schemas"]["AreaForecast"][];
             seen: string;
-            /** Format: double */
-            layMinutes: number;
             /** Format: double */
             onAtMinute: number;
             /** Format: date-time */
@@ -4473,7 +4461,8 @@ export interface components {
             minutes: number;
             findings: components["schemas"]["ToneFinding"][];
             starts: components["schemas"]["ToneStart"][];
-            shelf: components["schemas"]["ShadeProduct"][];
+            more: components["schemas"]["ToneArea"][];
+            shelf: components["schemas"]["ToneBowl"][];
             isRead: boolean;
             isDone: boolean;
             /** Format: int32 */

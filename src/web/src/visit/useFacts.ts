@@ -16,8 +16,8 @@ interface Kept<View, Fact> {
   read(): Promise<View>;
   /** Says a fact; answers with what stands then. */
   post(said: Said<Fact>): Promise<View>;
-  /** How often another pair of hands' taps are looked for, ms; never where nothing is said. */
-  looksEvery?: number;
+  /** How often another pair of hands' taps are looked for, ms; never where nothing is said, or 0. */
+  looksEvery?(view: View | undefined): number;
 }
 
 export interface Facts<View, Fact> {
@@ -48,7 +48,7 @@ export function useFacts<View extends { facts: number }, Fact>({
   const { data, error } = useQuery({
     queryKey,
     refetchOnMount: "always",
-    refetchInterval: looksEvery ?? false,
+    refetchInterval: (query) => looksEvery?.(query.state.data as View | undefined) || false,
     queryFn: async () => {
       const view = await read();
       return later(cache.getQueryData<View>(queryKey), view);

@@ -26,7 +26,7 @@ export function useApply(visit: string): Chair {
   const { view, say, ...rest } = useFacts<ApplyView, ServiceFact>({
     visit,
     stage: "apply",
-    looksEvery,
+    looksEvery: () => looksEvery,
     read: async () => {
       const asked = Date.now();
       const now = await given(api.GET("/api/visits/{visit}/apply", { params: { path: { visit } } }));

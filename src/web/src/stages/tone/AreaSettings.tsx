@@ -27,12 +27,6 @@ const tones = [
   ["1", "warm"],
 ] as const;
 
-const bases: Record<Schemas["ShadeBase"], Schemas["ColourBase"]> = {
-  acidGloss: "gloss",
-  demi: "demi",
-  permanent: "permanent",
-};
-
 interface Props {
   toning: Toning;
   tone: ToneView;
@@ -196,27 +190,19 @@ function Shades({
   const { shades } = bowl.shades;
   const keep = (next: Shade[], more: Partial<typeof bowl> = {}) =>
     set({ bowl: { ...bowl, ...more, shades: { ...bowl.shades, shades: next } } });
+  const shelf = tone.shelf.map((of) => ({ ...of, shade: of.shades.shades[0] }));
+  const isFree = (name: string) => shades.every((s) => s.name !== name);
   const pick = (n: number, name: string) => {
-    const product = tone.shelf.find((p) => p.name === name);
-    if (!product) {
+    const of = shelf.find((p) => p.shade.name === name);
+    if (!of) {
       return;
     }
-    const next = shades.map((s, i) =>
-      i === n ? { ...s, name, depth: product.depth, reflect: product.reflect } : s,
-    );
+    const next = shades.map((s, i) => (i === n ? { ...of.shade, parts: s.parts } : s));
     // What the first shade is based on, and mixed with, is the bowl's.
-    keep(
-      next,
-      n === 0
-        ? {
-            base: bases[product.base],
-            volume: Math.min(20, product.developerVolume),
-            developerParts: product.developerParts,
-          }
-        : {},
-    );
+    const { base, volume, developerParts } = of;
+    keep(next, n === 0 ? { base, volume, developerParts } : {});
   };
-  const unused = tone.shelf.find((p) => shades.every((s) => s.name !== p.name));
+  const unused = shelf.find((p) => isFree(p.shade.name));
   return (
     <div className={css.shades} role="group" aria-label="Shades">
       {shades.map((s, n) => (
@@ -233,9 +219,10 @@ function Shades({
             aria-label={`Shade ${n + 1}`}
             value={s.name}
             style={{ minWidth: 0 }}
-            options={tone.shelf
-              .filter((p) => p.name === s.name || shades.every((x) => x.name !== p.name))
-              .map((p) => ({ value: p.name, label: p.name }))}
+            options={shelf
+              .map((p) => p.shade.name)
+              .filter((name) => name === s.name || isFree(name))
+              .map((name) => ({ value: name, label: name }))}
             onChange={(name) => pick(n, name)}
           />
           {shades.length > 1 && (
@@ -249,13 +236,7 @@ function Shades({
         </div>
       ))}
       {shades.length < 3 && unused && (
-        <Button
-          onClick={() =>
-            keep([...shades, { name: unused.name, depth: unused.depth, reflect: unused.reflect, parts: 1 }])
-          }
-        >
-          Add a shade
-        </Button>
+        <Button onClick={() => keep([...shades, unused.shade])}>Add a shade</Button>
       )}
     </div>
   );

@@ -6,9 +6,8 @@ import { PanelMap } from "../../views/PanelMap";
 import { quantity, useUnits } from "../../views/units";
 import { zoneWords } from "../../views/words";
 import { AreaSettings } from "./AreaSettings";
-import { newAreas } from "./newAreas";
 import css from "./Tone.module.css";
-import type { ToneAreaView, TonePlan, ToneView, Toning } from "./useTone";
+import type { ToneAreaView, ToneView, Toning } from "./useTone";
 
 interface Props {
   toning: Toning;
@@ -19,25 +18,10 @@ interface Props {
   refused: string | undefined;
 }
 
-type Panel = PlanView["panels"][number];
-
-/** Whether an area takes a panel: as the server judges hair, told for the map. */
-const takes = (area: ToneAreaView, panel: Panel) => {
-  const { zones, takes: which } = area.area;
-  const row = Number(panel.key.split("/")[1]);
-  return (
-    (!zones || zones.includes(panel.zone)) &&
-    (which !== "odd" || row % 2 === 1) &&
-    (which !== "even" || row % 2 === 0) &&
-    (which !== "lightened" || panel.paint != null) &&
-    (which !== "between" || panel.paint == null)
-  );
-};
-
 /** Which areas there are, what goes on them, and in which order. */
 export function Areas({ toning, tone, plan, chosen, onChosen, refused }: Props) {
   const units = useUnits();
-  const offered = newAreas(tone);
+  const on = (key: string) => tone.areas.filter((a) => a.panels.includes(key));
   return (
     <>
       <div className={parts.title}>
@@ -58,20 +42,19 @@ export function Areas({ toning, tone, plan, chosen, onChosen, refused }: Props) 
         label="Areas on the crown map"
         className={css.map}
         fill={(p) => {
-          const last = tone.areas.filter((a) => takes(a, p)).at(-1);
+          const last = on(p.key).at(-1);
           return last?.forecast[0]?.toned ?? tokens.track;
         }}
-        heavy={(p) => chosen !== undefined && chosen.area.zones != null && takes(chosen, p)}
+        heavy={(p) => chosen !== undefined && chosen.area.zones != null && chosen.panels.includes(p.key)}
         words={(p) =>
           `${zoneWords(p.zone)}: ${
-            tone.areas
-              .filter((a) => takes(a, p))
+            on(p.key)
               .map((a) => a.area.name)
               .join(", ") || "not toned"
           }`
         }
         onPick={(p) => {
-          const last = tone.areas.filter((a) => takes(a, p)).at(-1);
+          const last = on(p.key).at(-1);
           if (last) {
             onChosen(last.area.id);
           }
@@ -104,17 +87,17 @@ export function Areas({ toning, tone, plan, chosen, onChosen, refused }: Props) 
         <Dropdown
           trigger={["click"]}
           menu={{
-            items: offered.map((o) => ({ key: o.words, label: o.words })),
+            items: tone.more.map((a) => ({ key: a.name, label: a.name })),
             onClick: ({ key }) => {
-              const area = offered.find((o) => o.words === key)?.area;
+              const area = tone.more.find((a) => a.name === key);
               if (area) {
                 onChosen(area.id);
-                toning.plan({ ...tone.plan, areas: [...tone.plan.areas, area] } satisfies TonePlan);
+                toning.plan({ ...tone.plan, areas: [...tone.plan.areas, area] });
               }
             },
           }}
         >
-          <Button className={parts.wide} disabled={offered.length === 0}>
+          <Button className={parts.wide} disabled={tone.more.length === 0}>
             Add an area…
           </Button>
         </Dropdown>

@@ -11,10 +11,12 @@ interface Props {
   area: ToneAreaView | undefined;
   offers: Schemas["ToneOffer"][];
   toning: Toning;
+  /** The minute that is looked at; nothing for when each area is done. */
+  minute: number | undefined;
 }
 
 /** What it comes to: the verdict, raw, toned and wanted side by side, what to mind, what the shelf has nearer. */
-export function Minding({ tone, area, offers, toning }: Props) {
+export function Minding({ tone, area, offers, toning, minute }: Props) {
   const units = useUnits();
   return (
     <div>
@@ -22,7 +24,9 @@ export function Minding({ tone, area, offers, toning }: Props) {
       {!tone.isRead && tone.areas.length > 0 && (
         <p className={parts.soft}>Nothing was read at the review: this tones the forecast.</p>
       )}
-      {tone.areas.map((a) => a.forecast[0] && <Patches key={a.area.id} area={a} wide={a === area} />)}
+      {tone.areas.map(
+        (a) => a.forecast[0] && <Patches key={a.area.id} area={a} wide={a === area} minute={minute} />,
+      )}
       <div aria-live="polite">
         {tone.findings.map((f) => (
           <Told key={`${f.kind} ${f.area}`} finding={f}>
@@ -67,19 +71,22 @@ export function Minding({ tone, area, offers, toning }: Props) {
   );
 }
 
-function Patches({ area, wide }: { area: ToneAreaView; wide: boolean }) {
+/** Raw, toned so far, and wanted. */
+function Patches({ area, wide, minute }: { area: ToneAreaView; wide: boolean; minute: number | undefined }) {
   const f = area.forecast[0];
+  const then = minute !== undefined && minute < area.area.minutes ? f.byMinute[minute] : undefined;
+  const colours = { raw: f.raw, toned: then?.hex ?? f.toned, wanted: f.wanted };
   return (
     <section aria-label={area.area.name}>
       <div className={parts.title}>
         <h3>{area.area.name}</h3>
         <span>
-          level {f.rawLevel.toFixed(1)} → {f.level.toFixed(1)}
+          level {f.rawLevel.toFixed(1)} → {(then?.level ?? f.level).toFixed(1)}
         </span>
       </div>
       <div className={css.patches} data-wide={wide}>
         {(["raw", "toned", "wanted"] as const).map((which) => (
-          <span key={which} style={{ background: f[which] }}>
+          <span key={which} style={{ background: colours[which] }}>
             {which}
           </span>
         ))}
@@ -88,7 +95,10 @@ function Patches({ area, wide }: { area: ToneAreaView; wide: boolean }) {
         {f.neutralised >= 0
           ? `${Math.round(f.neutralised * 100)} % of the warmth taken, ${f.remaining} left.`
           : `${Math.round(-f.neutralised * 100)} % warmth added, ${f.remaining}.`}{" "}
-        From wanted: {area.seen} ({f.deltaE.toFixed(1)}).{" "}
+        {then
+          ? `At minute ${minute} ${then.deltaE.toFixed(1)} from wanted, then`
+          : `From wanted: ${area.seen}`}{" "}
+        ({f.deltaE.toFixed(1)}).{" "}
         {wide && `Level ${f.levelFrom.toFixed(1)} to ${f.levelTo.toFixed(1)} by an eye's spread.`}
       </p>
     </section>

@@ -77,7 +77,7 @@ export function ToneScreen() {
         label: "What it comes to",
         content: (
           <>
-            <Minding tone={tone} area={area} offers={offers} toning={toning} />
+            <Minding tone={tone} area={area} offers={offers} toning={toning} minute={shownAt} />
             <Care stops={work.plan.stops} cautions={work.plan.cautions} />
           </>
         ),

@@ -31,7 +31,8 @@ export function useTone(visit: string): Toning {
   const { view, ...rest } = useFacts<ToneView, ToneFact>({
     visit,
     stage: "tone",
-    looksEvery,
+    // While nothing works nobody is waited for; who changes the same is asked again.
+    looksEvery: (view) => (view?.areas.some((a) => a.onAt && !a.offAt) ? looksEvery : 0),
     read: async () => {
       const asked = Date.now();
       const now = await given(api.GET("/api/visits/{visit}/tone", { params: { path: { visit } } }));
