@@ -1,5 +1,6 @@
 using SkiaSharp;
 using Wendro.Core.Photographs;
+using Wendro.Core.Units;
 
 namespace Wendro.Formats;
 
@@ -13,7 +14,11 @@ public sealed record KeptPhotograph(byte[] Jpeg, int Width, int Height);
 /// <param name="X">Its middle from the left, share of the width, 0..1.</param>
 /// <param name="Y">From the top, share of the height, 0..1.</param>
 /// <param name="Radius">Its radius, share of the shorter side, 0.002..0.25.</param>
-public sealed record PhotoSpot(double X, double Y, double Radius = PhotoSpot.UsualRadius)
+public sealed record PhotoSpot(
+    [property: Within(0, 1, "of the width")] double X,
+    [property: Within(0, 1, "of the height")] double Y,
+    [property: Within(0.002, 0.25, "of the shorter side")] double Radius = PhotoSpot.UsualRadius
+)
 {
     /// <summary>A finger's touch.</summary>
     public const double UsualRadius = 0.02;

@@ -9,6 +9,7 @@ internal sealed class LevelLine(ScalpChart chart, Func<ScalpPoint, double> field
     private const double ProbeCm = 0.01;
     private const int MostSteps = 400;
     private const double OnLine = 1e-3;
+    private const double SameCm = 0.05;
     private static readonly double[] Reaches = [1, 0.5, 1.6, 2.4, 0.25];
 
     /// <summary>
@@ -63,7 +64,7 @@ internal sealed class LevelLine(ScalpChart chart, Func<ScalpPoint, double> field
                 return (nearest, points);
             }
 
-            if (Ahead(at, tx, ty) is not { } next)
+            if (Ahead(at, tx, ty) is not { } next || ComesBack(points, next))
             {
                 break;
             }
@@ -73,6 +74,24 @@ internal sealed class LevelLine(ScalpChart chart, Func<ScalpPoint, double> field
         }
 
         return (-1, points);
+    }
+
+    /// <summary>
+    /// Whether a walk has come back to where it was: it slipped to another line where two all but touch, and goes in
+    /// circles.
+    /// </summary>
+    private static bool ComesBack(List<ScalpPoint> points, in ScalpPoint next)
+    {
+        for (var k = points.Count - 4; k >= 0; k--)
+        {
+            var (dx, dy) = (points[k].Map.X - next.Map.X, points[k].Map.Y - next.Map.Y);
+            if (dx * dx + dy * dy < SameCm * SameCm)
+            {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /// <summary>The place on the line nearest to a point, or as near as a few steps come.</summary>

@@ -204,18 +204,8 @@ internal static class PhotographEndpoints
 
         return found;
 
-        void Spot(string at, PhotoSpot? spot)
-        {
-            if (spot is null)
-            {
-                found.Add(new(at, "This is needed."));
-                return;
-            }
-
-            Problem.Range(found, $"{at}.x", spot.X, 0, 1, "of the width");
-            Problem.Range(found, $"{at}.y", spot.Y, 0, 1, "of the height");
-            Problem.Range(found, $"{at}.radius", spot.Radius, 0.002, 0.25, "of the shorter side");
-        }
+        void Spot(string at, PhotoSpot? spot) =>
+            found.AddRange(spot is null ? [new(at, "This is needed.")] : WithinAttribute.Outside(spot, at));
     }
 
     private static PhotographRead Read(byte[] jpeg, PhotographAsked asked)
