@@ -32,10 +32,18 @@ internal sealed class MadeUpServices
     private readonly Zone[] zones;
     private readonly Random random;
 
-    public MadeUpServices(int seed)
+    private readonly OwnLift? truth;
+
+    /// <summary>Services on one head.</summary>
+    /// <param name="seed">Of chance.</param>
+    /// <param name="known">What is known of how her hair lifts; null for nothing.</param>
+    /// <param name="truth">How it really lifts; null as tabled.</param>
+    public MadeUpServices(int seed, OwnLift? known = null, OwnLift? truth = null)
     {
         random = new(seed);
-        var client = FittingClient.Medium;
+        this.truth = truth;
+        var usual = FittingClient.Medium;
+        var client = usual with { Hair = usual.Hair with { Own = known } };
         var looks = new HairLooks(HeadForm.Usual, client.Hair, PartLine.Central, KeptViews.For(6, 24), 3_500);
         var cutting = new Cutting(HeadForm.Usual, client.Hair, _ => looks.OnHead.LengthAt);
         var paint = PanelPaint.Usual with { StartCm = 8 };
@@ -56,6 +64,9 @@ internal sealed class MadeUpServices
         CauseKind.RinsedSoon,
         CauseKind.Dried,
         CauseKind.ThinCoat,
+        CauseKind.Slack,
+        CauseKind.Lump,
+        CauseKind.CameThrough,
         CauseKind.StartLower,
         CauseKind.StartHigher,
         CauseKind.LessPorous,
@@ -81,7 +92,9 @@ internal sealed class MadeUpServices
                 ))
                 .ToArray();
             var (service, readings) = Live(hidden);
-            var told = new Causes(head, service, depths, readings).Of(hidden[0].Zone);
+            var review = ReviewInHand.Of([]);
+            var marks = ReviewMarks.Of(head, service, depths, review, null);
+            var told = new Causes(head, service, depths, readings, marks: marks).Of(hidden[0].Zone);
             if (told.Count == 0)
             {
                 // It made no difference that anybody would look into.
@@ -148,7 +161,15 @@ internal sealed class MadeUpServices
             at += works + 2;
         }
 
+        // Whoever sees it come through says so, seven times of ten.
+        foreach (var through in hidden.Where(h => h.Kind == CauseKind.CameThrough && random.NextDouble() < 0.7))
+        {
+            var panel = steps[0].Panels.First(p => p.Zone == through.Zone);
+            facts.Add((at - 10, new Marked(panel, Trouble.CameThrough)));
+        }
+
         facts.Add((at + 20, new Washed()));
+        var looks = zones.ToDictionary(z => z, z => Looks(z, hidden));
         var kept = facts
             .OrderBy(f => f.Minute)
             .Select((f, i) => new Kept<ServiceFact>(i + 1, Start.AddMinutes(f.Minute), f.Fact))
@@ -161,10 +182,50 @@ internal sealed class MadeUpServices
                 depth,
                 0,
                 Halves(Truth(zone, depth, hidden) + Normal(Eye)),
-                Evenness.Even,
+                looks[zone],
                 Start.AddMinutes(at)
             );
         return (ServiceInHand.Of(steps, kept), readings.ToArray());
+    }
+
+    /// <summary>How even a zone looks: what was laid unevenly mostly shows it, and now and then what was not.</summary>
+    private Evenness Looks(Zone zone, Hidden[] hidden)
+    {
+        var (patchy, spots) = hidden.FirstOrDefault(h => h.Zone == zone)?.Kind switch
+        {
+            CauseKind.ThinCoat => (0.45, 0),
+            CauseKind.Slack => (0.7, 0.1),
+            CauseKind.Dried => (0.25, 0),
+            CauseKind.Lump or CauseKind.CameThrough => (0.15, 0.65),
+            _ => (0.08, 0.02),
+        };
+        var drawn = random.NextDouble();
+        return drawn < patchy ? Evenness.Patchy
+            : drawn < patchy + spots ? Evenness.Spots
+            : Evenness.Even;
+    }
+
+    /// <summary>What a visit forecasts of each zone, how wide, and what really comes out.</summary>
+    public IReadOnlyList<(double Forecast, double Half, double Truth)> Forecasts() =>
+        zones
+            .Select(zone =>
+            {
+                var coat = CoatOf(zone);
+                var of = coat.LiftingOf(head.Hair, zone, HairState.Of(head.Hair.In(zone))[0])!.Case;
+                var forecast = Forecast.Of(of, coat.Formula.Minutes.Value);
+                return (
+                    forecast.Level,
+                    forecast.HalfWidth,
+                    Really(zone, []).After(new(coat.Formula.Minutes.Value)).Value + Normal(0.08)
+                );
+            })
+            .ToArray();
+
+    /// <summary>What a visit without anything hidden teaches of her hair; null for nothing.</summary>
+    public OwnLift? Teaches()
+    {
+        var (service, readings) = Live([]);
+        return OwnAgain.Of(head, service, depths, readings);
     }
 
     /// <summary>The level that really came out at a place.</summary>
@@ -188,13 +249,18 @@ internal sealed class MadeUpServices
 
         var usual = coat.LiftingOf(head.Hair, zone, HairState.Of(head.Hair.In(zone))[0])!;
         var gain = Really(zone, hidden).Gain(works) / usual.Gain(minutes);
-        return natural + (planned - natural) * gain + Normal(0.08);
+        var added = hidden.FirstOrDefault(h => h.Zone == zone && h.Kind is CauseKind.Lump or CauseKind.CameThrough);
+        var more = added is not null && added.Zone == zone && depth != Depth.Root ? 0.3 + 0.5 * added.Size : 0;
+        return natural + (planned - natural) * gain + more + Normal(0.08);
     }
 
     /// <summary>How a zone's hair really lifts.</summary>
     private Lifting Really(Zone zone, Hidden[] hidden)
     {
-        var of = CoatOf(zone).LiftingOf(head.Hair, zone, HairState.Of(head.Hair.In(zone))[0])!.Case;
+        var of = CoatOf(zone).LiftingOf(head.Hair, zone, HairState.Of(head.Hair.In(zone))[0])!.Case with
+        {
+            Own = truth,
+        };
         foreach (var h in hidden)
         {
             var here = h.Zone == zone;
@@ -206,6 +272,7 @@ internal sealed class MadeUpServices
                     Figures = figures with { DryingMinutes = figures.DryingMinutes * (0.2 + 0.25 * h.Size) },
                 },
                 CauseKind.ThinCoat when here => of with { Coverage = 0.45 + 0.25 * h.Size },
+                CauseKind.Slack when here => of with { Coverage = 0.5 + 0.3 * h.Size },
                 CauseKind.LessPorous when here => of with { Porosity = Porosity.Low },
                 CauseKind.MorePorous when here => of with { Porosity = Porosity.High, Mixture = 1.1 + 0.2 * h.Size },
                 CauseKind.SlowerHair => of with { Own = OwnLift.Unread with { Speed = 0.6 + 0.2 * h.Size } },

@@ -37,6 +37,7 @@ if (args is ["ways"])
 if (args is ["causes"])
 {
     MadeUpServices.Print();
+    MadeUpClients.Print();
     return;
 }
 

@@ -47,6 +47,7 @@ public static class Documents
     {
         [typeof(HairProfile)] = ("hair profile", [OldPieces]),
         [typeof(Consultation)] = ("consultation", []),
+        [typeof(OwnLift)] = ("note of how hair lifts", []),
         [typeof(Plan)] = ("plan", [Steps]),
         [typeof(PlanEdit)] = ("edit", [Steps]),
         [typeof(IReadOnlyList<PlanEdit>)] = ("pattern", [Steps]),
@@ -54,7 +55,7 @@ public static class Documents
         [typeof(Recipe)] = ("recipe", []),
         [typeof(BowlEvent)] = ("weighing", [Adjusting]),
         [typeof(ServiceFact)] = ("fact of a service", []),
-        [typeof(ReviewFact)] = ("fact of a review", [Photographed]),
+        [typeof(ReviewFact)] = ("fact of a review", [Photographed, Marked]),
         [typeof(ToneFact)] = ("fact of a toning", []),
         [typeof(Product)] = ("product", []),
         [typeof(HouseRules)] = ("set of house rules", []),
@@ -78,6 +79,9 @@ public static class Documents
 
     /// <summary>Version 2: a level is read from a photograph.</summary>
     private static void Photographed(JsonObject document) { }
+
+    /// <summary>Version 3: places are marked, lessons kept, an undertone is read.</summary>
+    private static void Marked(JsonObject document) { }
 
     /// <summary>Kinds of documents that are stored.</summary>
     public static IEnumerable<Type> Kinds => Chain.Keys;

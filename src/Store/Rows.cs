@@ -42,6 +42,9 @@ public sealed class VisitRow
 
     /// <summary>How often hair and answers were changed: refuses a second writer who read an older state.</summary>
     public int ConsultVersion { get; set; }
+
+    /// <summary>How her hair lifts by all that was known after this visit; null where it taught nothing.</summary>
+    public OwnLift? Taught { get; set; }
 }
 
 /// <summary>One revision of a visit's plan. Only ever added.</summary>

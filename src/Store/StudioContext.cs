@@ -76,6 +76,7 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
             visit.HasOne(v => v.Client).WithMany().HasForeignKey(v => v.ClientId).OnDelete(DeleteBehavior.Cascade);
             visit.Property(v => v.Hair).HasConversion(AsDocument<HairProfile>());
             visit.Property(v => v.Consultation).HasConversion(AsDocument<Consultation>());
+            visit.Property(v => v.Taught).HasConversion(AsDocument<OwnLift?>());
             // Stored as UTC ticks, so that the day's visits can be ordered and cut in the database.
             visit.Property(v => v.StartsAt).HasConversion(t => t.UtcTicks, t => new DateTimeOffset(t, TimeSpan.Zero));
             visit.HasIndex(v => v.StartsAt);

@@ -299,21 +299,29 @@ public sealed class Shots
 
     private static void Take(App app, string name)
     {
-        // The glow that shows a panel fades by itself; a picture waits until the head has stopped changing.
+        // The glow that shows a panel fades by itself; a picture waits until the head has stopped changing. A clock on
+        // the page goes on meanwhile.
         var last = string.Empty;
         app.Until(
-            "a quiet page",
+            "a quiet head",
             d =>
             {
-                var now = ((ITakesScreenshot)d).GetScreenshot().AsBase64EncodedString;
-                var quiet = now == last;
+                var heads = d.FindElements(By.CssSelector("canvas[aria-label^='The head']"));
+                var now = string.Join(
+                    '/',
+                    heads.Select(h => ((ITakesScreenshot)h).GetScreenshot().AsBase64EncodedString)
+                );
+                var quiet = heads.Count == 0 || now == last;
                 last = now;
                 return quiet ? d : null;
             }
         );
         if (Environment.GetEnvironmentVariable("WENDRO_SHOTS") is { Length: > 0 } folder)
         {
-            File.WriteAllBytes(Path.Combine(folder, $"{name}.png"), Convert.FromBase64String(last));
+            File.WriteAllBytes(
+                Path.Combine(folder, $"{name}.png"),
+                ((ITakesScreenshot)app.Browser).GetScreenshot().AsByteArray
+            );
         }
     }
 }

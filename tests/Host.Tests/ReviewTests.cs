@@ -1,3 +1,4 @@
+using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 
 namespace Wendro.Host.Tests;
@@ -15,6 +16,7 @@ public sealed class ReviewTests
             """
             {"kind":"together","edits":[
             {"kind":"paintZone","zone":"nape","paint":{"shape":"v","startCm":8,"dropCm":6,"blurCm":4}},
+            {"kind":"paintZone","zone":"upperBack","paint":{"shape":"v","startCm":8,"dropCm":6,"blurCm":4}},
             {"kind":"paintZone","zone":"lowerBack","paint":{"shape":"v","startCm":8,"dropCm":6,"blurCm":4}}]}
             """
         );
@@ -86,6 +88,99 @@ public sealed class ReviewTests
             view.ToJsonString(),
             (await again.CreateClient().ReadAsync($"/api/visits/{visit}/review")).ToJsonString()
         );
+    }
+
+    [Fact]
+    public async Task Places_are_marked_lessons_kept_and_both_are_there_after_a_restart()
+    {
+        using var server = new Server();
+        var (http, visit) = await PaintedAsync(server);
+        await SaidAsync(http, visit, """{"kind":"state","wetness":"dry","washed":true,"light":"studio"}""");
+        var panel = (string)(await http.ReadAsync($"/api/visits/{visit}/plan"))["panels"]![0]!["key"]!;
+        await SaidAsync(http, visit, $$"""{"kind":"place","panel":"{{panel}}","what":"lump"}""");
+        await SaidAsync(http, visit, """{"kind":"lesson","cause":"dried","zone":"lowerBack"}""");
+        await SaidAsync(http, visit, """{"kind":"note","words":"Depth only underneath."}""");
+        await SaidAsync(
+            http,
+            visit,
+            """{"kind":"read","zone":"lowerBack","depth":"ends","level":6,"undertone":"red-orange"}"""
+        );
+        foreach (
+            var (fact, field) in new[]
+            {
+                ("""{"kind":"place","panel":"crown/90/90","what":"lump"}""", "panel"),
+                ("""{"kind":"note","words":"  "}""", "words"),
+                ("""{"kind":"read","zone":"nape","depth":"ends","level":6,"undertone":"mauve"}""", "undertone"),
+            }
+        )
+        {
+            var (status, body) = await SayAsync(http, visit, fact);
+            Assert.Equal(400, status);
+            Assert.Contains(field, body!["errors"]!.ToJsonString(), StringComparison.Ordinal);
+        }
+
+        using var again = server.Again();
+        var view = await again.CreateClient().ReadAsync($"/api/visits/{visit}/review");
+        var mark = view["marks"]!.AsArray().Single(m => (string)m!["by"]! == "eye")!;
+        Assert.Equal(("lump", panel), ((string)mark["what"]!, (string)mark["panel"]!));
+        Assert.Equal("Depth only underneath.", (string)view["notes"]!.AsArray().Single()!["words"]!);
+        Assert.Equal("red-orange", (string)Zone(view, "lowerBack")["depths"]![2]!["undertone"]!);
+        // Card beside card, by the measures a plan is judged by.
+        var ends = view["card"]!.AsArray().Single(l => (string)l!["measure"]! == "ends")!;
+        Assert.True((double)ends["cameOut"]! < (double)ends["planned"]!);
+    }
+
+    [Fact]
+    public async Task What_a_visit_taught_is_what_the_next_one_is_forecast_by()
+    {
+        using var server = new Server();
+        var (http, visit) = await PaintedAsync(server);
+        async Task<JsonNode?> OwnAsync(string of) =>
+            (await http.ReadAsync($"/api/visits/{of}/consult"))["hair"]!["own"];
+        var day = (await http.ReadAsync("/api/day")).AsArray();
+        var here = day.Single(v => (string)v!["visitId"]! == visit)!;
+        var client = (string)here["clientId"]!;
+        async Task<string> NextAsync(int days)
+        {
+            var startsAt = ((DateTimeOffset)here["startsAt"]!).AddDays(days).ToString("O");
+            var (status, made) = await http.PostAsync(
+                $"/api/clients/{client}/visits",
+                $$"""{"startsAt":"{{startsAt}}"}"""
+            );
+            Assert.Equal(201, status);
+            return (string)made!["visitId"]!;
+        }
+
+        // Booked before the first is read; nothing is known yet.
+        var booked = await NextAsync(50);
+        Assert.Null(await OwnAsync(booked));
+        await SaidAsync(http, visit, """{"kind":"state","wetness":"dry","washed":true,"light":"studio"}""");
+        var view = await http.ReadAsync($"/api/visits/{visit}/review");
+        foreach (var zone in new[] { "nape", "lowerBack", "upperBack" })
+        {
+            var planned = (double)Zone(view, zone)["depths"]![2]!["planned"]!;
+            await SaidAsync(http, visit, Read(zone, "ends", planned - 0.8));
+        }
+
+        view = await http.ReadAsync($"/api/visits/{visit}/review");
+        var taught = (double)view["own"]!["speed"]!;
+        Assert.True(taught < 0.97, $"{taught}");
+        Assert.Equal(taught, (double)(await OwnAsync(booked))!["speed"]!, 1e-9);
+        Assert.Equal(taught, (double)(await OwnAsync(await NextAsync(60)))!["speed"]!, 1e-9);
+        // The visit itself is forecast by what was known before it, and so is one before it.
+        Assert.Null(await OwnAsync(visit));
+        Assert.Null(await OwnAsync(await NextAsync(-50)));
+        // Told anew at the next consultation it is not lost.
+        var consult = await http.ReadAsync($"/api/visits/{booked}/consult");
+        var told = new JsonObject
+        {
+            ["baseVersion"] = consult["version"]!.DeepClone(),
+            ["hair"] = consult["hair"]!.DeepClone(),
+            ["consultation"] = consult["consultation"]!.DeepClone(),
+        };
+        var kept = await http.PutAsJsonAsync(new Uri($"/api/visits/{booked}/consult", UriKind.Relative), told);
+        Assert.True(kept.IsSuccessStatusCode, await kept.Content.ReadAsStringAsync());
+        Assert.Equal(taught, (double)(await OwnAsync(booked))!["speed"]!, 1e-9);
     }
 
     [Fact]

@@ -68,7 +68,7 @@ internal sealed class LooksTold
             // Covered, warmed or painted again: as many minutes as would have brought it as far without.
             var alike = course.Unchanged(worked, Minutes.Longest);
             readings.Add((of with { Own = null }, new Reading(new(alike), look.Level)));
-            var own = StrandTest.Fit([.. StrandTest.AsReadings(of), .. readings.Where(r => AreAlike(r.Case, of))]);
+            var own = StrandTest.Fit(readings.Where(r => AreAlike(r.Case, of)).ToArray(), of.Own);
             found.Add((of, new(look, worked, expected, own)));
         }
 

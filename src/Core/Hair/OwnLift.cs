@@ -20,4 +20,18 @@ public sealed record OwnLift(
 {
     /// <summary>Before any reading: clients differ by about this much. Model assumption.</summary>
     public static OwnLift Unread { get; } = new(1, 0, 0.3, 0.6, 0);
+
+    /// <summary>
+    /// The same at a later visit: hair, water and season change a little. Spreads in the logarithm of speed and in
+    /// levels. Model assumption.
+    /// </summary>
+    public OwnLift Later() =>
+        this with
+        {
+            SpeedSpread = double.Hypot(SpeedSpread, SpeedDrift),
+            CapSpread = double.Hypot(CapSpread, CapDrift),
+        };
+
+    private const double SpeedDrift = 0.14,
+        CapDrift = 0.15;
 }

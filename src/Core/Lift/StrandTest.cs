@@ -30,33 +30,25 @@ public sealed record StrandTest(Lightener Lightener, Volume Volume, Covering Cov
     private const double Tolerance = 1e-9;
     private const double Nudge = 1e-4;
 
+    /// <summary>Nothing is known surer, or more bound together, than this.</summary>
+    private const double Surest = 0.01,
+        MostTogether = 0.999;
+
     /// <summary>
-    /// What the test tells of her hair; null without a reading. The strand is taken from hair no band touched.
+    /// What the test tells of her hair on the day of the visit; what was known where it has no reading. The strand is
+    /// taken from hair no band touched.
     /// </summary>
-    public OwnLift? OwnOf(HairProfile hair)
+    /// <param name="hair">Her hair.</param>
+    /// <param name="known">What earlier visits taught of it; null for nothing.</param>
+    public OwnLift? OwnOf(HairProfile hair, OwnLift? known = null)
     {
         if (Readings.Count == 0)
         {
-            return null;
+            return known;
         }
 
         var of = CaseOf(hair);
-        return Fit(Readings.Select(r => (of, r)).ToArray());
-    }
-
-    /// <summary>
-    /// What is known of a client's hair already, as readings that count beside new ones: the levels it expects at a
-    /// quarter and three quarters of an hour. None where nothing is known. Model assumption.
-    /// </summary>
-    /// <param name="of">A case with how her hair lifts.</param>
-    public static IEnumerable<(LiftCase Case, Reading Reading)> AsReadings(LiftCase of)
-    {
-        ArgumentNullException.ThrowIfNull(of);
-        return of.Own is null || of.Own == OwnLift.Unread
-            ? []
-            : new[] { 15.0, 40 }.Select(m =>
-                (of with { Own = null }, new Reading(new(m), new Lifting(of).After(new(m))))
-            );
+        return Fit(Readings.Select(r => (of, r)).ToArray(), known).Later();
     }
 
     /// <summary>The case the strand was painted under, as tabled.</summary>
@@ -75,17 +67,17 @@ public sealed record StrandTest(Lightener Lightener, Volume Volume, Covering Cov
     }
 
     /// <summary>
-    /// The client's own speed and cap: least squares over the readings with the spread of clients as prior (speed in
-    /// logarithms), so that one noisy reading moves it a little and five move it a lot. Found by a simplex search;
-    /// the spread is that of the linearised problem there. Source: standard least squares; the spreads are model
-    /// assumptions.
+    /// The client's own speed and cap: least squares over the readings with what is known of her, or else the spread
+    /// of clients, as prior (speed in logarithms), so that one noisy reading moves it a little and five move it a lot.
+    /// Found by a simplex search; the spread is that of the linearised problem there. Source: standard least squares;
+    /// the spreads are model assumptions.
     /// </summary>
-    /// <param name="readings">Readings with the case each was taken under; none gives <see
-    /// cref="OwnLift.Unread"/>.</param>
-    public static OwnLift Fit(IReadOnlyList<(LiftCase Case, Reading Reading)> readings)
+    /// <param name="readings">Readings with the case each was taken under; none gives what was known.</param>
+    /// <param name="known">What is known of her hair already; null for <see cref="OwnLift.Unread"/>.</param>
+    public static OwnLift Fit(IReadOnlyList<(LiftCase Case, Reading Reading)> readings, OwnLift? known = null)
     {
         ArgumentNullException.ThrowIfNull(readings);
-        var prior = OwnLift.Unread;
+        var prior = known ?? OwnLift.Unread;
         if (readings.Count == 0)
         {
             return prior;
@@ -97,19 +89,26 @@ public sealed record StrandTest(Lightener Lightener, Volume Volume, Covering Cov
             .. readings.Select(r => r.Reading.Level.Value / ReadingSpread),
         ]);
 
-        // Two observations stand for the prior: nothing is known of this client's speed and cap, each to its spread.
-        Vector<double> Model(Vector<double> p) =>
-            Vector<double>.Build.Dense([
-                p[0] / prior.SpeedSpread,
-                p[1] / prior.CapSpread,
+        // Two observations stand for the prior: what is known of this client's speed and cap, each to its spread.
+        var (speedSpread, capSpread) = (Math.Max(prior.SpeedSpread, Surest), Math.Max(prior.CapSpread, Surest));
+        var together = Math.Clamp(prior.Together, -MostTogether, MostTogether);
+        var middle = Vector<double>.Build.Dense([Math.Log(prior.Speed), prior.CapLevels]);
+        Vector<double> Model(Vector<double> p)
+        {
+            var speed = (p[0] - middle[0]) / speedSpread;
+            var cap = ((p[1] - middle[1]) / capSpread - together * speed) / Math.Sqrt(1 - together * together);
+            return Vector<double>.Build.Dense([
+                speed,
+                cap,
                 .. readings.Select(r => Predicted(r.Case, r.Reading.Minutes, p[0], p[1]) / ReadingSpread),
             ]);
+        }
 
         // Where hair can get no lighter the model has a kink, at which a search by slopes stands still: a simplex does
         // not, and where it has folded up before it is there, a fresh one goes on.
         double Cost(Vector<double> p) => Math.Pow((Model(p) - observed).L2Norm(), 2);
-        var at = Vector<double>.Build.Dense(2);
-        var spreads = Vector<double>.Build.Dense([prior.SpeedSpread, prior.CapSpread]);
+        var at = middle;
+        var spreads = Vector<double>.Build.Dense([speedSpread, capSpread]);
         for (var fresh = 0; fresh < MostSimplexes; fresh++)
         {
             var found = new NelderMeadSimplex(Tolerance, MostSteps)
@@ -132,8 +131,8 @@ public sealed record StrandTest(Lightener Lightener, Volume Volume, Covering Cov
         }
 
         var covariance = slopes.TransposeThisAndMultiply(slopes).Inverse();
-        var (speed, cap) = (Math.Sqrt(covariance[0, 0]), Math.Sqrt(covariance[1, 1]));
-        return new OwnLift(Math.Exp(at[0]), at[1], speed, cap, covariance[0, 1] / (speed * cap));
+        var (bySpeed, byCap) = (Math.Sqrt(covariance[0, 0]), Math.Sqrt(covariance[1, 1]));
+        return new OwnLift(Math.Exp(at[0]), at[1], bySpeed, byCap, covariance[0, 1] / (bySpeed * byCap));
     }
 
     private static double Predicted(LiftCase of, double minutes, double x, double c) =>

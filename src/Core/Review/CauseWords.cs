@@ -9,7 +9,8 @@ public static class CauseWords
     public static CauseKind ToldAs(CauseKind kind) =>
         kind switch
         {
-            CauseKind.LessPorous => CauseKind.ThinCoat,
+            CauseKind.LessPorous or CauseKind.Slack => CauseKind.ThinCoat,
+            CauseKind.Tangle => CauseKind.Lump,
             CauseKind.FineHairline => CauseKind.MorePorous,
             CauseKind.Cooler => CauseKind.SlowerHair,
             CauseKind.Warmer => CauseKind.QuickerHair,
@@ -25,7 +26,11 @@ public static class CauseWords
             CauseKind.MixedWeaker => "Mixed weaker",
             CauseKind.MixedStronger => "Mixed stronger",
             CauseKind.Dried => "It dried",
-            CauseKind.ThinCoat => "Thin coat, or hair less porous there",
+            CauseKind.ThinCoat => "Thin coat, held slack, or hair less porous there",
+            CauseKind.Slack => "Held slack",
+            CauseKind.Lump => "A lump of product, or a tangle",
+            CauseKind.Tangle => "A tangle",
+            CauseKind.CameThrough => "It came through",
             CauseKind.StartLower => "Begun too low",
             CauseKind.StartHigher => "Begun too high",
             CauseKind.LessPorous => "Hair less porous",

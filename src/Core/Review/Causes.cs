@@ -18,6 +18,10 @@ public enum CauseKind
     MixedStronger,
     Dried,
     ThinCoat,
+    Slack,
+    Lump,
+    Tangle,
+    CameThrough,
     StartLower,
     StartHigher,
     LessPorous,
@@ -67,7 +71,8 @@ public sealed class Causes
         double Natural,
         double Planned,
         double CameOut,
-        double? OwnSpread
+        double? OwnSpread,
+        Evenness Evenness
     )
     {
         public double Difference => CameOut - Planned;
@@ -78,6 +83,7 @@ public sealed class Causes
 
     private readonly PlannedHead planned;
     private readonly Depths depths;
+    private readonly IReadOnlyList<ReviewMark> marks;
     private readonly Read[] read;
     private readonly Dictionary<Zone, Lightened> coats;
 
@@ -87,19 +93,21 @@ public sealed class Causes
     /// <param name="depths">How it is read.</param>
     /// <param name="readings">All that was read.</param>
     /// <param name="weighed">The mixtures as weighed; null as planned.</param>
+    /// <param name="marks">What is wrong at its places; null for nothing.</param>
     public Causes(
         PlannedHead planned,
         ServiceInHand service,
         Depths depths,
         IReadOnlyCollection<ZoneReading> readings,
-        AsLaid? weighed = null
+        AsLaid? weighed = null,
+        IReadOnlyList<ReviewMark>? marks = null
     )
     {
         ArgumentNullException.ThrowIfNull(planned);
         ArgumentNullException.ThrowIfNull(service);
         ArgumentNullException.ThrowIfNull(depths);
         ArgumentNullException.ThrowIfNull(readings);
-        (this.planned, this.depths) = (planned, depths);
+        (this.planned, this.depths, this.marks) = (planned, depths, marks ?? []);
         read = readings
             .Where(r => depths.Zones.Contains(r.Zone))
             .Select(r => new Read(
@@ -108,7 +116,8 @@ public sealed class Causes
                 depths.Natural(r.Zone, r.Depth),
                 depths.Planned(r.Zone, r.Depth),
                 r.Level,
-                r.Spread
+                r.Spread,
+                r.Evenness
             ))
             .ToArray();
         coats = read.Select(r => r.Zone)
@@ -133,12 +142,15 @@ public sealed class Causes
 
         var weighted = Hypotheses
             .Known(here)
-            .Concat(Hypotheses.Possible(here))
+            .Concat(Hypotheses.Possible(here, marks.Where(m => m.Panel.Zone == zone).ToArray()))
             .Select(h => (Of: h, Log: Math.Log(h.Prior) + LogLikelihood(h, zone)))
             .Append(
                 (
                     Of: Hypotheses.Unknown,
-                    Log: Math.Log(Hypotheses.Unknown.Prior) + LogUnknown(zone) + LogLooks(Hypotheses.Unknown, here)
+                    Log: Math.Log(Hypotheses.Unknown.Prior)
+                        + LogUnknown(zone)
+                        + LogLooks(Hypotheses.Unknown, here)
+                        + LogEvenness(CauseKind.Unexplained, zone)
                 )
             )
             .ToArray();
@@ -166,6 +178,7 @@ public sealed class Causes
 
     private double LogLikelihood(Hypothesis h, Zone zone) =>
         LogLooks(h, coats[zone])
+        + LogEvenness(h.Kind, zone)
         + read.Sum(r =>
         {
             if (r.Zone == zone)
@@ -176,6 +189,10 @@ public sealed class Causes
 
             return LogOther(r.Difference - (h.EverywhereAlike ? Predicted(h, r) : 0), r.Spread);
         });
+
+    /// <summary>How even the zone looks at its least even.</summary>
+    private double LogEvenness(CauseKind kind, Zone zone) =>
+        Math.Log(Hypotheses.ShareLooking(kind, read.Where(r => r.Zone == zone).Max(r => r.Evenness)));
 
     /// <summary>Another zone, which may have a cause of its own.</summary>
     private static double LogOther(double off, double spread) =>
@@ -202,6 +219,11 @@ public sealed class Causes
         if (!coats.TryGetValue(r.Zone, out var coat))
         {
             return 0;
+        }
+
+        if (h.AddsLevels > 0)
+        {
+            return r.Depth == Depth.Root ? 0 : h.AddsLevels;
         }
 
         var lifted = Math.Max(0, r.Planned - r.Natural);

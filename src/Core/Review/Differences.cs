@@ -10,7 +10,15 @@ namespace Wendro.Core.Review;
 /// <param name="Planned">Level planned.</param>
 /// <param name="CameOut">Level that came out.</param>
 /// <param name="Evenness">How even.</param>
-public sealed record PlaceDifference(Zone Zone, Depth Depth, double Planned, double CameOut, Evenness Evenness)
+/// <param name="Undertone">The warm pigment seen; null where it is the level's own.</param>
+public sealed record PlaceDifference(
+    Zone Zone,
+    Depth Depth,
+    double Planned,
+    double CameOut,
+    Evenness Evenness,
+    string? Undertone = null
+)
 {
     /// <summary>Came out less planned, levels: below 0 is short.</summary>
     public double Levels => CameOut - Planned;
@@ -56,7 +64,14 @@ public sealed class Differences
                 .Where(r => depths.Zones.Contains(r.Zone))
                 .OrderBy(r => r.Zone)
                 .ThenBy(r => r.Depth)
-                .Select(r => new PlaceDifference(r.Zone, r.Depth, depths.Planned(r.Zone, r.Depth), r.Level, r.Evenness))
+                .Select(r => new PlaceDifference(
+                    r.Zone,
+                    r.Depth,
+                    depths.Planned(r.Zone, r.Depth),
+                    r.Level,
+                    r.Evenness,
+                    r.Undertone
+                ))
                 .ToArray()
         );
     }

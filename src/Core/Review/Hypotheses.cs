@@ -17,6 +17,9 @@ internal sealed record Hypothesis(
 )
 {
     public double ShiftCm { get; init; }
+
+    /// <summary>Levels it adds below the root, whatever was painted there.</summary>
+    public double AddsLevels { get; init; }
 }
 
 /// <summary>
@@ -63,9 +66,76 @@ internal static class Hypotheses
         }
     }
 
-    /// <summary>What may be so besides.</summary>
-    public static IEnumerable<Hypothesis> Possible(Lightened here)
+    /// <summary>How even hair looks where a cause was at work: shares of even, patchy, spots. Model
+    /// assumption.</summary>
+    private static (double Even, double Patchy, double Spots) Look(CauseKind kind) =>
+        kind switch
+        {
+            CauseKind.ThinCoat => (0.55, 0.4, 0.05),
+            CauseKind.Slack => (0.25, 0.65, 0.1),
+            CauseKind.Dried => (0.65, 0.3, 0.05),
+            CauseKind.Lump or CauseKind.Tangle => (0.2, 0.2, 0.6),
+            CauseKind.CameThrough => (0.2, 0.2, 0.6),
+            CauseKind.MixedWeaker or CauseKind.MixedStronger => (0.8, 0.15, 0.05),
+            CauseKind.Unexplained => (0.7, 0.2, 0.1),
+            _ => (0.88, 0.09, 0.03),
+        };
+
+    /// <summary>How likely a zone looks as even as it does, given a cause.</summary>
+    public static double ShareLooking(CauseKind kind, Evenness evenness)
     {
+        var (even, patchy, spots) = Look(kind);
+        return evenness switch
+        {
+            Evenness.Even => even,
+            Evenness.Patchy => patchy,
+            Evenness.Spots => spots,
+        };
+    }
+
+    /// <summary>How common what leaves marks is: seldom, unless somebody saw it.</summary>
+    private const double UnseenMark = 0.015,
+        SeenMark = 0.45;
+
+    /// <summary>What leaves marks at its places, more likely where somebody noted it.</summary>
+    private static IEnumerable<Hypothesis> Marking(IReadOnlyList<ReviewMark> marks)
+    {
+        foreach (
+            var (kind, seen, words) in new (CauseKind, Blemish, Sentence)[]
+            {
+                (CauseKind.CameThrough, Blemish.CameThrough, "Product that came through makes it."),
+                (CauseKind.Lump, Blemish.Lump, "A lump of product makes it."),
+                (CauseKind.Tangle, Blemish.Tangle, "Hair not combed through makes it: it takes up more."),
+            }
+        )
+        {
+            var noted = marks.FirstOrDefault(m => m.What == seen && m.By != SeenBy.Readings);
+            foreach (var levels in new[] { 0.35, 0.7 })
+            {
+                yield return new(
+                    kind,
+                    (noted is null ? UnseenMark : SeenMark) / 2,
+                    false,
+                    l => l.Really,
+                    _ => noted?.Words ?? words
+                )
+                {
+                    AddsLevels = levels,
+                };
+            }
+        }
+    }
+
+    /// <summary>What may be so besides.</summary>
+    /// <param name="here">The zone's usual coat.</param>
+    /// <param name="marks">What was marked in the zone.</param>
+    public static IEnumerable<Hypothesis> Possible(Lightened here, IReadOnlyList<ReviewMark> marks)
+    {
+        foreach (var marking in Marking(marks))
+        {
+            yield return marking;
+        }
+
         var open = here.Coat.Painted.Paint.Covering == Covering.Open;
         var dries = here.Planned.DriesAtMinutes();
         var late = here.Alike > 0.7 * dries;
@@ -99,6 +169,17 @@ internal static class Hypotheses
                 false,
                 l => l.With(c => c with { Coverage = c.Coverage * share }),
                 _ => $"A coat that takes {share * 100:0} % of what it should makes it."
+            );
+        }
+
+        foreach (var share in new[] { 0.8, 0.6 })
+        {
+            yield return new(
+                CauseKind.Slack,
+                0.04 / 2,
+                false,
+                l => l.With(c => c with { Coverage = c.Coverage * share }),
+                _ => "Held slack, the brush reaches less deep here and deeper there."
             );
         }
 

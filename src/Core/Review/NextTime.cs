@@ -6,10 +6,11 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Review;
 
 /// <summary>A change for the next visit, out of what this one taught.</summary>
+/// <param name="Cause">What taught it.</param>
 /// <param name="Zone">Where; null for all of it.</param>
 /// <param name="Words">What to do.</param>
 /// <param name="Edit">The change of the plan; null where it is one of hands.</param>
-public sealed record NextTime(Zone? Zone, Sentence Words, PlanEdit? Edit)
+public sealed record NextTime(CauseKind Cause, Zone? Zone, Sentence Words, PlanEdit? Edit)
 {
     /// <summary>A cause less likely than this teaches nothing.</summary>
     private const double TaughtFrom = 0.4;
@@ -27,14 +28,22 @@ public sealed record NextTime(Zone? Zone, Sentence Words, PlanEdit? Edit)
         return causes
             .Where(z => z.Value.Count > 0 && z.Value[0].Share >= TaughtFrom)
             .OrderBy(z => z.Key)
-            .Select(z => For(planned, z.Key, z.Value[0]))
+            .Select(z => For(planned, z.Key, z.Value[0].Kind))
             .OfType<NextTime>()
             .DistinctBy(n => n.Words.ToString())
             .ToArray();
     }
 
-    private static NextTime? For(PlannedHead planned, Zone zone, Cause cause)
+    /// <summary>
+    /// The change that a cause in a zone teaches, for a plan: this visit's, or a later one's. Null where it teaches
+    /// none, or nothing is lightened there.
+    /// </summary>
+    /// <param name="planned">The head as planned.</param>
+    /// <param name="zone">The zone.</param>
+    /// <param name="cause">The cause.</param>
+    public static NextTime? For(PlannedHead planned, Zone zone, CauseKind cause)
     {
+        ArgumentNullException.ThrowIfNull(planned);
         var where = ZoneFacts.Words(zone);
         var panels = Lightened.PanelsIn(planned, zone);
         if (panels.Count == 0)
@@ -43,34 +52,54 @@ public sealed record NextTime(Zone? Zone, Sentence Words, PlanEdit? Edit)
         }
 
         var keys = panels.Select(p => p.Panel.Key).ToArray();
-        return cause.Kind switch
+        return CauseWords.ToldAs(cause) switch
         {
-            CauseKind.Dried => new(zone, $"Film over the {where}.", new SetCovering(keys, Covering.Film)),
-            CauseKind.ThinCoat => new(zone, $"A fuller coat on the {where}, or weigh more for it.", null),
-            CauseKind.MorePorous => new(zone, $"The {where} last and looked at first: it takes up more.", null),
-            CauseKind.StartLower => Moved(zone, panels, -1),
-            CauseKind.StartHigher => Moved(zone, panels, 1),
-            CauseKind.RinsedSoon => new(zone, $"The {where} in a later rinse.", null),
-            CauseKind.RinsedLate => new(zone, $"The {where} in an earlier rinse.", null),
-            CauseKind.MixedWeaker or CauseKind.MixedStronger => new(null, "The bowl weighed to its recipe.", null),
+            CauseKind.Dried => Here($"Film over the {where}.", new SetCovering(keys, Covering.Film)),
+            CauseKind.ThinCoat => Here(
+                $"Press firmly and hold taut on the {where}: a fuller coat.",
+                new SetHandling(keys, Pressure.Firm, Tension.Taut)
+            ),
+            CauseKind.CameThrough => Here(
+                $"Film beneath the panels of the {where}, so that nothing comes through.",
+                new SetHandling(keys, LiesOn: LiesOn.Film)
+            ),
+            CauseKind.Lump => Here($"Comb the {where} through and spread the product before it is let down.", null),
+            CauseKind.MorePorous => Here($"The {where} last and looked at first: it takes up more.", Last()),
+            CauseKind.StartLower => Moved(-1),
+            CauseKind.StartHigher => Moved(1),
+            CauseKind.RinsedSoon => Here($"The {where} in a later rinse.", null),
+            CauseKind.RinsedLate => Here($"The {where} in an earlier rinse.", null),
+            CauseKind.MixedWeaker or CauseKind.MixedStronger => new(
+                cause,
+                null,
+                "The bowl weighed to its recipe.",
+                null
+            ),
             CauseKind.SlowerHair or CauseKind.QuickerHair => new(
+                cause,
                 null,
                 "The speed learnt today counts in the next plan's forecast.",
                 null
             ),
             _ => null,
         };
-    }
 
-    /// <summary>As it is hard to begin where it is meant, it is shown again where that is.</summary>
-    private static NextTime Moved(Zone zone, IReadOnlyList<Blend.PlannedPanel> panels, int way)
-    {
-        var start = panels.Average(p => p.Coats[0].Painted.StartCm);
-        return new(
-            zone,
-            $"Begin the {ZoneFacts.Words(zone)} {(way < 0 ? "higher" : "lower")}: {Quantity.Cm(start, "0")} from the "
-                + "scalp.",
-            null
-        );
+        NextTime Here(Sentence words, PlanEdit? edit) => new(cause, zone, words, edit);
+
+        // As it is hard to begin where it is meant, it is shown again where that is.
+        NextTime Moved(int way)
+        {
+            var start = panels.Average(p => p.Coats[0].Painted.StartCm);
+            return Here(
+                $"Begin the {where} {(way < 0 ? "higher" : "lower")}: {Quantity.Cm(start, "0")} from the scalp.",
+                null
+            );
+        }
+
+        PlanEdit? Last()
+        {
+            var order = planned.Plan.Working;
+            return order[^1] == zone ? null : new SetOrder([.. order.Where(z => z != zone), zone]);
+        }
     }
 }

@@ -17,7 +17,7 @@ public static class OwnAgain
     private const int FewestZones = 3;
 
     /// <summary>
-    /// How her hair lifts by the readings and what was known before; null where no reading tells of it.
+    /// How her hair lifts by the looks, the readings and what was known before; null where no reading tells of it.
     /// </summary>
     /// <param name="planned">The head as planned.</param>
     /// <param name="service">What happened at the chair.</param>
@@ -34,7 +34,7 @@ public static class OwnAgain
         ArgumentNullException.ThrowIfNull(service);
         ArgumentNullException.ThrowIfNull(depths);
         ArgumentNullException.ThrowIfNull(readings);
-        var told = new List<(double Share, LiftCase Case, Reading Reading)>();
+        var told = new List<(double Share, LiftCase Case, IReadOnlyList<Reading> Readings)>();
         foreach (var zone in readings.Where(r => r.Depth != Depth.Root).GroupBy(r => r.Zone))
         {
             if (Lightened.In(planned, service, zone.Key) is not { } coat)
@@ -55,7 +55,8 @@ public static class OwnAgain
             {
                 var of = coat.Planned.Case;
                 var level = of.From.Value + coat.Planned.Gain(coat.PlannedMinutes) * Math.Max(0, shares.Average());
-                told.Add((shares.Average(), of, new(new(coat.Alike), Level.Clamp(level))));
+                var looks = coat.Looks.Select(l => new Reading(new(l.Minutes), Level.Clamp(l.Level)));
+                told.Add((shares.Average(), of, [.. looks, new(new(coat.Alike), Level.Clamp(level))]));
             }
         }
 
@@ -65,7 +66,7 @@ public static class OwnAgain
         }
 
         // What is so in one zone only has a cause there: the zone in the middle tells of the hair.
-        var (_, middle, reading) = told.OrderBy(t => t.Share).ElementAt(told.Count / 2);
-        return StrandTest.Fit([.. StrandTest.AsReadings(middle), (middle with { Own = null }, reading)]);
+        var (_, middle, seen) = told.OrderBy(t => t.Share).ElementAt(told.Count / 2);
+        return StrandTest.Fit(seen.Select(r => (middle with { Own = null }, r)).ToArray(), middle.Own);
     }
 }

@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using Wendro.Core.Head;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Review;
@@ -88,8 +89,11 @@ public enum Decision
 [JsonDerivedType(typeof(StateSaid), "state")]
 [JsonDerivedType(typeof(Walked), "walked")]
 [JsonDerivedType(typeof(LevelRead), "read")]
+[JsonDerivedType(typeof(PlaceMarked), "place")]
 [JsonDerivedType(typeof(Stretched), "stretched")]
 [JsonDerivedType(typeof(Decided), "decided")]
+[JsonDerivedType(typeof(LessonKept), "lesson")]
+[JsonDerivedType(typeof(LessonSaid), "note")]
 [JsonDerivedType(typeof(Unsaid), "unsaid")]
 public abstract record ReviewFact;
 
@@ -109,20 +113,70 @@ public sealed record Walked(Place Place, bool Seen = true) : ReviewFact;
 /// <param name="Evenness">How even.</param>
 /// <param name="Spread">How far it may lie from the truth, standard deviation, levels; null for an eye's.</param>
 /// <param name="Photograph">The photograph it was read from, by its content's name; null for an eye's.</param>
+/// <param name="Undertone">The warm pigment seen, in the trade's word; null where it is the level's own.</param>
 public sealed record LevelRead(
     Zone Zone,
     Depth Depth,
     Level Level,
     Evenness Evenness = Evenness.Even,
     [property: Within(0.05, 4, "levels")] double? Spread = null,
-    string? Photograph = null
+    string? Photograph = null,
+    string? Undertone = null
 ) : ReviewFact;
+
+/// <summary>What is wrong at one place.</summary>
+public enum Blemish
+{
+    /// <summary>A spot of light where none was meant.</summary>
+    Spot,
+
+    /// <summary>Product came through from the panel above.</summary>
+    CameThrough,
+
+    /// <summary>A lump of product lay there.</summary>
+    Lump,
+
+    /// <summary>Hair that was not combed through took up more.</summary>
+    Tangle,
+
+    /// <summary>A line across where the light begins.</summary>
+    HardLine,
+
+    /// <summary>The root is lighter, or warmer, than what follows it.</summary>
+    HotRoot,
+
+    /// <summary>Hair that stayed natural between what was painted.</summary>
+    Gap,
+
+    /// <summary>It stands at 6 to 7, the orange that is hardest to leave.</summary>
+    Stuck,
+}
+
+/// <summary>A place is marked, or not after all.</summary>
+/// <param name="Panel">Where.</param>
+/// <param name="What">What is wrong there.</param>
+/// <param name="Is">Whether it is so.</param>
+public sealed record PlaceMarked(PanelKey Panel, Blemish What, bool Is = true) : ReviewFact;
 
 /// <summary>A wet strand was stretched.</summary>
 public sealed record Stretched(StretchTest How) : ReviewFact;
 
 /// <summary>What is done about it.</summary>
 public sealed record Decided(Decision What) : ReviewFact;
+
+/// <summary>A change is kept for the next visit, or not after all.</summary>
+/// <param name="Cause">What taught it.</param>
+/// <param name="Zone">Where; null for all of it.</param>
+/// <param name="Keeps">Whether it is kept.</param>
+public sealed record LessonKept(CauseKind Cause, Zone? Zone, bool Keeps = true) : ReviewFact;
+
+/// <summary>Something to remember at the next visit, in one's own words.</summary>
+/// <param name="Words">1 to 200 letters.</param>
+public sealed record LessonSaid(string Words) : ReviewFact
+{
+    /// <summary>Most letters.</summary>
+    public const int Longest = 200;
+}
 
 /// <summary>What was said was wrong.</summary>
 /// <param name="Number">The fact's number.</param>

@@ -1,5 +1,7 @@
 using System.Collections.Immutable;
 using Wendro.Core.Head;
+using Wendro.Core.Lift;
+using Wendro.Core.Section;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Review;
@@ -12,6 +14,7 @@ namespace Wendro.Core.Review;
 /// <param name="Evenness">How even.</param>
 /// <param name="At">When it was read.</param>
 /// <param name="Spread">How far it may lie from the truth, standard deviation, levels; null for an eye's.</param>
+/// <param name="Undertone">The warm pigment seen; null where it is the level's own.</param>
 public sealed record ZoneReading(
     Zone Zone,
     Depth Depth,
@@ -19,7 +22,8 @@ public sealed record ZoneReading(
     double Level,
     Evenness Evenness,
     DateTimeOffset At,
-    double? Spread = null
+    double? Spread = null,
+    string? Undertone = null
 );
 
 /// <summary>A review as it stands. Pure: the same facts always give the same review.</summary>
@@ -38,6 +42,15 @@ public sealed record ReviewInHand
     /// <summary>The last reading of each zone and depth.</summary>
     public ImmutableDictionary<(Zone Zone, Depth Depth), ZoneReading> Readings { get; private init; } =
         ImmutableDictionary<(Zone, Depth), ZoneReading>.Empty;
+
+    /// <summary>Places marked by hand, and what is wrong there.</summary>
+    public ImmutableHashSet<(PanelKey Panel, Blemish What)> Marked { get; private init; } = [];
+
+    /// <summary>Changes kept for the next visit.</summary>
+    public ImmutableHashSet<(CauseKind Cause, Zone? Zone)> Lessons { get; private init; } = [];
+
+    /// <summary>What is to be remembered then, in one's own words, in the order said.</summary>
+    public ImmutableList<(int Fact, string Words)> Notes { get; private init; } = [];
 
     /// <summary>What a wet strand did; null while none was stretched.</summary>
     public StretchTest? Stretch { get; private init; }
@@ -96,6 +109,14 @@ public sealed record ReviewInHand
             LevelRead when State is null => [new("fact", "Say first whether it is wet, damp or dry, and the light.")],
             LevelRead r when WithinAttribute.Outside(r, "fact").ToArray() is { Length: > 0 } outside => outside,
             LevelRead r when !Enum.IsDefined(r.Zone) => [new("fact.zone", "There is no such zone.")],
+            LevelRead { Undertone: { } seen } when Undertone.LevelOf(seen) is null =>
+            [
+                new("fact.undertone", $"One of: {string.Join(", ", Undertone.All)}."),
+            ],
+            LessonSaid n when string.IsNullOrWhiteSpace(n.Words) || n.Words.Length > LessonSaid.Longest =>
+            [
+                new("fact.words", $"Between 1 and {LessonSaid.Longest} letters."),
+            ],
             Decided { What: Review.Decision.CorrectFirst } when Stretch != StretchTest.SpringsBack =>
             [
                 new("fact.what", "Stretch a wet strand first: only hair that springs back is lifted again today."),
@@ -127,10 +148,16 @@ public sealed record ReviewInHand
                         Level.Clamp(r.Level.Value + ReadsDarker(State?.Wetness ?? Wetness.Dry)).Value,
                         r.Evenness,
                         kept.At,
-                        r.Spread
+                        r.Spread,
+                        r.Undertone
                     )
                 ),
             },
+            PlaceMarked { Is: true } p => this with { Marked = Marked.Add((p.Panel, p.What)) },
+            PlaceMarked p => this with { Marked = Marked.Remove((p.Panel, p.What)) },
+            LessonKept { Keeps: true } l => this with { Lessons = Lessons.Add((l.Cause, l.Zone)) },
+            LessonKept l => this with { Lessons = Lessons.Remove((l.Cause, l.Zone)) },
+            LessonSaid n => this with { Notes = Notes.Add((kept.Number, n.Words.Trim())) },
             Stretched s => this with
             {
                 Stretch = s.How,

@@ -80,7 +80,7 @@ public static class WhatNow
                     : (Sentence)(
                         $"The darkest read is {ZoneFacts.Words(least.Zone)}, {least.CameOut:0.0} where "
                         + $"{least.Planned:0.0} was planned: a toner for the planned level "
-                        + $"{(shorts.Length == 0 ? "carries it" : "does little there")}."
+                        + $"{(shorts.Length == 0 ? "carries it" : "does little there")}.{Warmer(found)}"
                     ),
                 advised == Decision.Tone,
                 true,
@@ -127,6 +127,22 @@ public static class WhatNow
         );
         return choices;
     }
+
+    /// <summary>Seen so much warmer than its level is, a place is toned by its undertone, levels. Trade.</summary>
+    private const double WarmerBy = 0.75;
+
+    /// <summary>Where the undertone seen is that of a darker level: a toner goes by the undertone.</summary>
+    private static string Warmer(Differences found) =>
+        found
+            .Read.Select(d => (Of: d, Level: d.Undertone is { } seen ? Undertone.LevelOf(seen) : null))
+            .Where(d => d.Level is { } at && d.Of.CameOut - at >= WarmerBy)
+            .OrderBy(d => d.Level)
+            .Select(d =>
+                FormattableString.Invariant(
+                    $" {Sentence.Capital(ZoneFacts.Words(d.Of.Zone))} shows {d.Of.Undertone}: a toner no lighter than "
+                ) + FormattableString.Invariant($"{d.Level:0} carries it.")
+            )
+            .FirstOrDefault(string.Empty);
 
     private static string Zones(PlaceDifference[] shorts) =>
         Sentence.Capital(string.Join(", ", shorts.Select(s => ZoneFacts.Words(s.Zone))));

@@ -97,6 +97,7 @@ internal static class ConsultEndpoints
                     PlansAtWork plans,
                     MixesAtWork mixes,
                     Visits visits,
+                    Learnt learnt,
                     TimeProvider clock,
                     CancellationToken stop
                 ) =>
@@ -116,7 +117,9 @@ internal static class ConsultEndpoints
                         throw new BadInputException(problems);
                     }
 
-                    var hair = body.Hair with { Own = body.Consultation.Strand?.OwnOf(body.Hair) };
+                    var known = await learnt.BeforeAsync(visit, stop);
+                    var own = body.Consultation.Strand is { } test ? test.OwnOf(body.Hair, known) : known;
+                    var hair = body.Hair with { Own = own };
                     return
                         await visits.SetConsultAsync(visit, body.BaseVersion, hair, body.Consultation, stop) is not null
                         && await plans.OpenAsync(visit, stop) is { } at
@@ -215,7 +218,7 @@ internal static class ConsultEndpoints
 
     private static StrandCurve CurveOf(HairProfile hair, StrandTest test)
     {
-        var of = test.CaseOf(hair) with { Own = test.OwnOf(hair) };
+        var of = test.CaseOf(hair) with { Own = hair.Own ?? test.OwnOf(hair) };
         var minutes = Enumerable.Range(0, (int)(CurveMinutes / CurveStep) + 1).Select(i => i * CurveStep).ToArray();
         var forecasts = minutes.Select(m => Forecast.Of(of, m)).ToArray();
         return new StrandCurve(

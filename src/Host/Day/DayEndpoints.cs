@@ -199,6 +199,7 @@ internal static class DayEndpoints
                     Guid client,
                     HttpRequest request,
                     Visits visits,
+                    Learnt learnt,
                     Studio studio,
                     TimeProvider clock,
                     CancellationToken stop
@@ -211,11 +212,16 @@ internal static class DayEndpoints
                         throw new BadInputException(problems);
                     }
 
+                    var startsAt = body.StartsAt ?? clock.GetLocalNow();
+                    var hair = body.Hair ?? HairProfile.Usual;
                     return
                         await visits.AddVisitAsync(
                             client,
-                            body.StartsAt ?? clock.GetLocalNow(),
-                            body.Hair ?? HairProfile.Usual,
+                            startsAt,
+                            hair with
+                            {
+                                Own = hair.Own ?? await learnt.BeforeAsync(client, startsAt, stop),
+                            },
                             Plan.Fresh(rules: (await studio.RulesAsync(stop)).Rules),
                             stop
                         )

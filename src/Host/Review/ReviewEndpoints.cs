@@ -35,6 +35,7 @@ internal static class ReviewEndpoints
                     HttpRequest request,
                     ReviewsAtWork working,
                     Reviews reviews,
+                    Learnt learnt,
                     Album album,
                     CancellationToken stop
                 ) =>
@@ -48,10 +49,20 @@ internal static class ReviewEndpoints
                         throw new BadInputException([new("fact.photograph", "The visit has no such photograph.")]);
                     }
 
+                    if (body.Fact is PlaceMarked { Panel: var place } && at.Head.PanelOf(place) is null)
+                    {
+                        throw new BadInputException([new("fact.panel", "The head has no such panel.")]);
+                    }
+
                     var problems = await reviews.AddAsync(at.Visit.Id, body.Id, body.Fact, stop);
-                    return problems.Count > 0
-                        ? throw new BadInputException(problems)
-                        : Results.Ok(ReviewView.Of(await working.OfAsync(at, stop)));
+                    if (problems.Count > 0)
+                    {
+                        throw new BadInputException(problems);
+                    }
+
+                    var now = ReviewView.Of(await working.OfAsync(at, stop));
+                    await learnt.TeachAsync(at.Visit.Id, now.Own, stop);
+                    return Results.Ok(now);
                 }
             )
             .Accepts<ReviewSaid>("application/json")

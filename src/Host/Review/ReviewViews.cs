@@ -20,6 +20,7 @@ namespace Wendro.Host.Review;
 /// <param name="Seen">Level as it looked, wet or dry.</param>
 /// <param name="Evenness">How even; null where nobody read it.</param>
 /// <param name="Spread">How far the reading may lie from the truth, standard deviation, levels.</param>
+/// <param name="Undertone">The warm pigment seen; null where it is the level's own, or nobody read it.</param>
 internal sealed record DepthView(
     Depth Depth,
     double At,
@@ -28,7 +29,8 @@ internal sealed record DepthView(
     double? CameOut,
     double? Seen,
     Evenness? Evenness,
-    double Spread
+    double Spread,
+    string? Undertone
 );
 
 /// <summary>A zone at the review.</summary>
@@ -54,9 +56,33 @@ internal sealed record ReviewZone(
 );
 
 /// <summary>A change for the next visit.</summary>
+/// <param name="Cause">What taught it.</param>
+/// <param name="Zone">Where; null for all of it.</param>
 /// <param name="Words">What to do.</param>
 /// <param name="Edits">The one edit of a plan that does it; none where it is one of hands.</param>
-internal sealed record NextTimeView(Sentence Words, IReadOnlyList<PlanEdit> Edits);
+/// <param name="IsKept">Whether it is kept for the next visit.</param>
+internal sealed record NextTimeView(
+    CauseKind Cause,
+    Zone? Zone,
+    Sentence Words,
+    IReadOnlyList<PlanEdit> Edits,
+    bool IsKept
+);
+
+/// <summary>Something to remember at the next visit, in one's own words.</summary>
+/// <param name="Fact">Its number, by which it is taken back.</param>
+internal sealed record NoteView(int Fact, string Words);
+
+/// <summary>A measure as planned and as it came out, against what she wants.</summary>
+internal sealed record CardBeside(
+    CardMeasure Measure,
+    double? Planned,
+    double? CameOut,
+    double Low,
+    double High,
+    bool WasMet,
+    bool IsMet
+);
 
 /// <summary>A lifted level to tap, as hex: as wet as the hair is.</summary>
 internal sealed record ReadColour(double Level, string Hex);
@@ -72,6 +98,10 @@ internal sealed record ReadColour(double Level, string Hex);
 /// <param name="IsCorrecting">Whether a step that lifts again is planned and not done.</param>
 /// <param name="Own">How her hair lifts by it; null where nothing tells.</param>
 /// <param name="NextTime">What to do otherwise at the next visit.</param>
+/// <param name="Notes">What is to be remembered then, in one's own words.</param>
+/// <param name="Marks">What is wrong, at its places.</param>
+/// <param name="Card">The measures, card beside card; none while nothing is read.</param>
+/// <param name="Undertones">The warm pigments there are, darkest first.</param>
 internal sealed record ReviewView(
     int Facts,
     StateSaid? State,
@@ -88,9 +118,13 @@ internal sealed record ReviewView(
     Decision? Decision,
     OwnLift? Own,
     IReadOnlyList<NextTimeView> NextTime,
+    IReadOnlyList<NoteView> Notes,
+    IReadOnlyList<ReviewMark> Marks,
+    IReadOnlyList<CardBeside> Card,
     DateTimeOffset? WashedAt,
     int? LastFact,
-    IReadOnlyList<ReadColour> Colours
+    IReadOnlyList<ReadColour> Colours,
+    IReadOnlyList<string> Undertones
 )
 {
     private const int CurvePlaces = 24;
@@ -103,7 +137,9 @@ internal sealed record ReviewView(
         var readings = review.Readings.Values.ToArray();
         // What was lifted again came out of two coats: neither alone is to blame, and none tells of her hair.
         var once = readings.Where(r => at.Again.At(r.Zone) is null).ToArray();
-        var causes = new Causes(planned, at.Service, at.Depths, once, at.Weighed);
+        var cameOut = readings.Length == 0 ? null : HeadLevels.Of(planned.Reached.On, at.CameOut);
+        var marks = ReviewMarks.Of(planned, at.Service, at.Depths, review, cameOut);
+        var causes = new Causes(planned, at.Service, at.Depths, once, at.Weighed, marks);
         var damp = review.State?.Wetness != Wetness.Dry;
         var choices = WhatNow.Of(planned, found, review.Stretch, damp);
         var lift = choices.FirstOrDefault(c => c.What == Core.Review.Decision.CorrectFirst);
@@ -136,13 +172,38 @@ internal sealed record ReviewView(
             review.Decision,
             OwnAgain.Of(planned, at.Service, at.Depths, once),
             Core.Review.NextTime.Of(planned, zones.ToDictionary(z => z.Zone, z => z.Causes))
-                .Select(n => new NextTimeView(n.Words, n.Edit is { } edit ? [edit] : []))
+                .Select(n => new NextTimeView(
+                    n.Cause,
+                    n.Zone,
+                    n.Words,
+                    n.Edit is { } edit ? [edit] : [],
+                    review.Lessons.Contains((n.Cause, n.Zone))
+                ))
                 .ToArray(),
+            review.Notes.Select(n => new NoteView(n.Fact, n.Words)).ToArray(),
+            marks,
+            cameOut is null ? [] : Cards(planned, cameOut, at.WeeksBetween),
             at.Service.WashedAt,
             review.Last?.Number,
-            LiftedColours
+            LiftedColours,
+            Undertone.All
         );
     }
+
+    private static CardBeside[] Cards(PlannedHead planned, HeadLevels cameOut, double weeks) =>
+        planned
+            .Card(weeks)
+            .Zip(planned.CardOf(cameOut, weeks))
+            .Select(c => new CardBeside(
+                c.First.Measure,
+                c.First.Value,
+                c.Second.Value,
+                c.First.Low,
+                c.First.High,
+                c.First.Met,
+                c.Second.Met
+            ))
+            .ToArray();
 
     private static ReviewZone ZoneOf(ReviewAtWork at, Differences found, Causes causes, Zone zone)
     {
@@ -159,7 +220,8 @@ internal sealed record ReviewView(
                     read?.Level,
                     read?.Seen,
                     read?.Evenness,
-                    read?.Spread ?? StrandTest.ReadingSpread
+                    read?.Spread ?? StrandTest.ReadingSpread,
+                    read?.Undertone
                 );
             })
             .ToArray();

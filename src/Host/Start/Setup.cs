@@ -63,6 +63,7 @@ internal static class Setup
         builder.Services.AddSingleton<Bowls>();
         builder.Services.AddSingleton<Services>();
         builder.Services.AddSingleton<Reviews>();
+        builder.Services.AddSingleton<Learnt>();
         builder.Services.AddSingleton<ReviewsAtWork>();
         builder.Services.AddSingleton<Tonings>();
         builder.Services.AddSingleton(_ => new PhotographFolder(Path.Combine(settings.DataFolder, "photographs")));

@@ -18,6 +18,7 @@ namespace Wendro.Host.Work;
 /// <param name="CameOut">The strands as they came out, unmixed.</param>
 /// <param name="Facts">What was seen and said.</param>
 /// <param name="Review">The review as it stands.</param>
+/// <param name="WeeksBetween">How many weeks between her visits.</param>
 internal sealed record ReviewAtWork(
     PlannedHead Planned,
     PlannedHead Happened,
@@ -28,7 +29,8 @@ internal sealed record ReviewAtWork(
     Depths Depths,
     HairBytes CameOut,
     IReadOnlyList<Kept<ReviewFact>> Facts,
-    ReviewInHand Review
+    ReviewInHand Review,
+    double WeeksBetween
 );
 
 /// <summary>Brings the service, the mixtures and what was read together.</summary>
@@ -58,7 +60,8 @@ internal sealed class ReviewsAtWork(ServicesAtWork services, Heads heads)
             depths,
             cameOut,
             facts,
-            review
+            review,
+            at.Visit.Consultation.WeeksBetween
         );
     }
 }

@@ -397,6 +397,9 @@ namespace Wendro.Store.Migrations
                     b.Property<long>("StartsAt")
                         .HasColumnType("INTEGER");
 
+                    b.Property<string>("Taught")
+                        .HasColumnType("TEXT");
+
                     b.HasKey("Id");
 
                     b.HasIndex("ClientId");

@@ -49,6 +49,35 @@ public sealed class StrandTestTests
     }
 
     [Fact]
+    public void What_is_known_and_then_read_tells_as_much_as_all_read_at_once() =>
+        Gen.Select(Gen.Double[0.7, 1.4], Gen.Double[-0.4, 0.4])
+            .Sample(
+                (speed, cap) =>
+                {
+                    (LiftCase, Reading) Seen(double m) => (Clay, new Reading(new(m), new(Truth(speed, cap, m))));
+                    var once = StrandTest.Fit([Seen(8), Seen(20), Seen(35), Seen(50)]);
+                    var twice = StrandTest.Fit([Seen(35), Seen(50)], StrandTest.Fit([Seen(8), Seen(20)]));
+                    // Both are the linearised problem's, which lies a little elsewhere at either point.
+                    Assert.Equal(once.Speed, twice.Speed, 0.05);
+                    Assert.Equal(once.CapLevels, twice.CapLevels, 0.1);
+                    Assert.Equal(once.SpeedSpread, twice.SpeedSpread, 0.04);
+                },
+                iter: 100
+            );
+
+    [Fact]
+    public void Nothing_read_leaves_what_is_known_and_a_later_day_is_less_sure()
+    {
+        var known = FitOf(1.3, 0.2, 10, 20, 35);
+        var again = StrandTest.Fit([], known);
+        Assert.Equal(known.Speed, again.Speed, 1e-6);
+        Assert.Equal(known.SpeedSpread, again.SpeedSpread, 1e-6);
+        Assert.Equal(known.Together, again.Together, 1e-6);
+        Assert.True(known.Later().SpeedSpread > known.SpeedSpread);
+        Assert.Equal(known.Speed, known.Later().Speed);
+    }
+
+    [Fact]
     public void Faster_hair_is_fitted_faster() =>
         Gen.Select(Gen.Double[0.6, 1.4], Gen.Double[0.02, 0.1], Gen.Double[-0.5, 0.5])
             .Sample(

@@ -1646,6 +1646,8 @@ export interface components {
              */
             mixingMinutes: number;
         };
+        /** @enum {unknown} */
+        Blemish: "spot" | "cameThrough" | "lump" | "tangle" | "hardLine" | "hotRoot" | "gap" | "stuck";
         BowlEvent: components["schemas"]["BowlEventTared"] | components["schemas"]["BowlEventPoured"] | components["schemas"]["BowlEventRestored"] | components["schemas"]["BowlEventKeptAsIs"] | components["schemas"]["BowlEventAdjusted"] | components["schemas"]["BowlEventTakenBack"];
         BowlEventAdjusted: {
             /** @enum {string} */
@@ -1726,6 +1728,19 @@ export interface components {
             missing: null | string;
             begun: null | components["schemas"]["BegunView"];
         };
+        CardBeside: {
+            measure: components["schemas"]["CardMeasure"];
+            /** Format: double */
+            planned: null | number;
+            /** Format: double */
+            cameOut: null | number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            wasMet: boolean;
+            isMet: boolean;
+        };
         CardLineView: {
             measure: components["schemas"]["CardMeasure"];
             /** Format: double */
@@ -1764,7 +1779,7 @@ export interface components {
             evidenceParts?: null | components["schemas"]["SentencePiece"][];
         };
         /** @enum {unknown} */
-        CauseKind: "rinsedSoon" | "rinsedLate" | "mixedWeaker" | "mixedStronger" | "dried" | "thinCoat" | "startLower" | "startHigher" | "lessPorous" | "morePorous" | "fineHairline" | "slowerHair" | "quickerHair" | "cooler" | "warmer" | "unexplained";
+        CauseKind: "rinsedSoon" | "rinsedLate" | "mixedWeaker" | "mixedStronger" | "dried" | "thinCoat" | "slack" | "lump" | "tangle" | "cameThrough" | "startLower" | "startHigher" | "lessPorous" | "morePorous" | "fineHairline" | "slowerHair" | "quickerHair" | "cooler" | "warmer" | "unexplained";
         ChairBowl: {
             /** Format: int32 */
             number: number;
@@ -2009,6 +2024,7 @@ export interface components {
             evenness: null | components["schemas"]["Evenness"];
             /** Format: double */
             spread: number;
+            undertone: null | string;
         };
         DeveloperAnswer: {
             parts: components["schemas"]["DeveloperPour"][];
@@ -2682,9 +2698,17 @@ export interface components {
             lineParts?: null | components["schemas"]["SentencePiece"][];
         };
         NextTimeView: {
+            cause: components["schemas"]["CauseKind"];
+            zone: null | components["schemas"]["Zone"];
             words: components["schemas"]["Sentence"];
             edits: components["schemas"]["PlanEdit"][];
+            isKept: boolean;
             wordsParts?: null | components["schemas"]["SentencePiece"][];
+        };
+        NoteView: {
+            /** Format: int32 */
+            fact: number;
+            words: string;
         };
         Offers: {
             lighteners: components["schemas"]["LightenerOffer"][];
@@ -3620,11 +3644,24 @@ export interface components {
             tooMuchGrams: number;
             missing: string[];
         };
-        ReviewFact: components["schemas"]["ReviewFactStateSaid"] | components["schemas"]["ReviewFactWalked"] | components["schemas"]["ReviewFactLevelRead"] | components["schemas"]["ReviewFactStretched"] | components["schemas"]["ReviewFactDecided"] | components["schemas"]["ReviewFactUnsaid"];
+        ReviewFact: components["schemas"]["ReviewFactStateSaid"] | components["schemas"]["ReviewFactWalked"] | components["schemas"]["ReviewFactLevelRead"] | components["schemas"]["ReviewFactPlaceMarked"] | components["schemas"]["ReviewFactStretched"] | components["schemas"]["ReviewFactDecided"] | components["schemas"]["ReviewFactLessonKept"] | components["schemas"]["ReviewFactLessonSaid"] | components["schemas"]["ReviewFactUnsaid"];
         ReviewFactDecided: {
             /** @enum {string} */
             kind?: "decided";
             what: components["schemas"]["Decision"];
+        };
+        ReviewFactLessonKept: {
+            /** @enum {string} */
+            kind?: "lesson";
+            cause: components["schemas"]["CauseKind"];
+            zone: null | components["schemas"]["Zone"];
+            /** @default true */
+            keeps: boolean;
+        };
+        ReviewFactLessonSaid: {
+            /** @enum {string} */
+            kind?: "note";
+            words: string;
         };
         ReviewFactLevelRead: {
             /** @enum {string} */
@@ -3636,6 +3673,15 @@ export interface components {
             /** Format: double */
             spread?: null | number;
             photograph?: null | string;
+            undertone?: null | string;
+        };
+        ReviewFactPlaceMarked: {
+            /** @enum {string} */
+            kind?: "place";
+            panel: components["schemas"]["PanelKey"];
+            what: components["schemas"]["Blemish"];
+            /** @default true */
+            is: boolean;
         };
         ReviewFactStateSaid: {
             /** @enum {string} */
@@ -3662,6 +3708,13 @@ export interface components {
             /** @default true */
             seen: boolean;
         };
+        ReviewMark: {
+            what: components["schemas"]["Blemish"];
+            panel: components["schemas"]["PanelKey"];
+            by: components["schemas"]["SeenBy"];
+            words: components["schemas"]["Sentence"];
+            wordsParts?: null | components["schemas"]["SentencePiece"][];
+        };
         ReviewSaid: {
             /** Format: uuid */
             id: string;
@@ -3686,11 +3739,15 @@ export interface components {
             decision: null | components["schemas"]["Decision"];
             own: null | components["schemas"]["OwnLift"];
             nextTime: components["schemas"]["NextTimeView"][];
+            notes: components["schemas"]["NoteView"][];
+            marks: components["schemas"]["ReviewMark"][];
+            card: components["schemas"]["CardBeside"][];
             /** Format: date-time */
             washedAt: null | string;
             /** Format: int32 */
             lastFact: null | number;
             colours: components["schemas"]["ReadColour"][];
+            undertones: string[];
             verdictParts?: null | components["schemas"]["SentencePiece"][];
         };
         ReviewZone: {
@@ -3842,6 +3899,8 @@ export interface components {
             woven: boolean;
             order?: components["schemas"]["RowOrder"];
         };
+        /** @enum {unknown} */
+        SeenBy: "eye" | "chair" | "readings";
         Sentence: string;
         SentencePiece: {
             text: string;

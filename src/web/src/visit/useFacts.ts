@@ -8,6 +8,16 @@ interface Said<Fact> {
   after: number;
 }
 
+/** A fact, or how it follows from what stands when its turn comes: changes made quickly build on each other. */
+export type Telling<View, Fact> = Fact | ((view: View) => Fact);
+
+interface Meant<View, Fact> {
+  id: string;
+  fact: Telling<View, Fact>;
+  /** How many facts there were when it was said. */
+  after: number;
+}
+
 interface Kept<View, Fact> {
   visit: string;
   /** The stage they belong to. */
@@ -26,7 +36,7 @@ export interface Facts<View, Fact> {
   /** Something said is on its way, and what is shown doesn't know of it yet. */
   busy: boolean;
   /** Says what happened; whether it was kept. */
-  say(fact: Fact): Promise<boolean>;
+  say(fact: Telling<View, Fact>): Promise<boolean>;
   /** What was refused last, in words; gone with the next fact. */
   refused: string | undefined;
 }
@@ -60,7 +70,16 @@ export function useFacts<View extends { facts: number }, Fact>({
     // What was said once is said again until it is kept: it carries its own name, so that it counts once.
     retry: (tries, e) => e instanceof Unreachable && tries < 60,
     retryDelay: 1000,
-    mutationFn: post,
+    mutationFn: ({ id, fact, after }: Meant<View, Fact>) => {
+      if (typeof fact !== "function") {
+        return post({ id, fact, after });
+      }
+      const view = cache.getQueryData<View>(queryKey);
+      if (!view) {
+        throw new Error("Nothing stands yet that this could follow from.");
+      }
+      return post({ id, fact: (fact as (view: View) => Fact)(view), after: view.facts });
+    },
     onSuccess: (view) => {
       cache.setQueryData<View>(queryKey, (had) => later(had, view));
       cache.invalidateQueries({ queryKey: ["glance", visit] });
@@ -70,7 +89,7 @@ export function useFacts<View extends { facts: number }, Fact>({
   });
   const waiting = useMutationState({
     filters: { mutationKey: queryKey, status: "pending" },
-    select: (m) => (m.state.variables as Said<Fact>).after,
+    select: (m) => (m.state.variables as Meant<View, Fact>).after,
   });
   return {
     view: data as View | undefined,

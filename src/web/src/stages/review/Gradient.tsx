@@ -5,7 +5,7 @@ import css from "./Review.module.css";
 import type { ReviewZone } from "./useReview";
 
 const width = 240;
-const height = 520;
+const height = 340;
 /** Levels from the scalp to the ends: planned dashed with its band, came out solid, readings as rings. */
 export function Gradient({ zone, eye }: { zone: ReviewZone; eye: number }) {
   const units = useUnits();

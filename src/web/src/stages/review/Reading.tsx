@@ -5,6 +5,7 @@ import parts from "../../style/parts.module.css";
 import { tokens } from "../../style/tokens";
 import { PanelMap } from "../../views/PanelMap";
 import { FromPhotograph } from "./FromPhotograph";
+import { type Blemish, Marks, MarksOnMap } from "./Marks";
 import css from "./Review.module.css";
 import type { Depth, ReviewFact, ReviewView, ReviewZone } from "./useReview";
 
@@ -67,6 +68,8 @@ export function Reading({ visit, review, plan, zone, onZone, say, refused }: Pro
   const [depth, setDepth] = useState<Depth>("ends");
   const [asking, setAsking] = useState(review.state == null);
   const [photograph, setPhotograph] = useState(false);
+  const [marking, setMarking] = useState<Blemish>();
+  const [undertone, setUndertone] = useState<string>();
   const [even, setEven] = useState<(typeof evens)[number][0]>("even");
   const state = review.state ?? { wetness: "wet", washed: false, light: "studio" };
   const set = (change: Partial<State>) => say({ kind: "state", ...state, ...change });
@@ -88,7 +91,13 @@ export function Reading({ visit, review, plan, zone, onZone, say, refused }: Pro
           const difference = of(p.zone)?.difference;
           return `${of(p.zone)?.words ?? p.zone}: ${difference == null ? "not read" : difference.toFixed(1)}`;
         }}
-        onPick={(p) => onZone(p.zone)}
+        onPick={(p) => {
+          onZone(p.zone);
+          if (marking) {
+            say({ kind: "place", panel: p.key, what: marking, is: true });
+            setMarking(undefined);
+          }
+        }}
       >
         {review.zones
           .filter((z) => z.difference != null)
@@ -102,7 +111,9 @@ export function Reading({ visit, review, plan, zone, onZone, say, refused }: Pro
               </text>
             );
           })}
+        <MarksOnMap marks={review.marks} plan={plan} />
       </PanelMap>
+      <Marks marks={review.marks} marking={marking} onMarking={setMarking} say={say} />
       <Select
         aria-label="Zone"
         className={css.zone}
@@ -172,6 +183,16 @@ export function Reading({ visit, review, plan, zone, onZone, say, refused }: Pro
                 <Tap key={e} on={even === e} words={words} onTap={() => setEven(e)} />
               ))}
             </div>
+            <Select
+              aria-label="Undertone"
+              className={css.zone}
+              value={undertone ?? ""}
+              onChange={(seen) => setUndertone(seen || undefined)}
+              options={[
+                { value: "", label: "undertone: as its level" },
+                ...review.undertones.map((u) => ({ value: u, label: `undertone: ${u}` })),
+              ]}
+            />
             <div className={css.levels} role="radiogroup" aria-label="Level it looks">
               {review.colours.map((c) => (
                 <button
@@ -182,7 +203,7 @@ export function Reading({ visit, review, plan, zone, onZone, say, refused }: Pro
                   aria-label={`Level ${c.level}`}
                   style={{ background: c.hex }}
                   onClick={() =>
-                    say({ kind: "read", zone: zone.zone, depth, level: c.level, evenness: even })
+                    say({ kind: "read", zone: zone.zone, depth, level: c.level, evenness: even, undertone })
                   }
                 >
                   {Number.isInteger(c.level) ? c.level : "½"}
@@ -191,7 +212,7 @@ export function Reading({ visit, review, plan, zone, onZone, say, refused }: Pro
             </div>
             <p className={parts.soft}>
               {here?.cameOut != null
-                ? `Read ${here.seen?.toFixed(1)}, counted ${here.cameOut.toFixed(1)}.`
+                ? `Read ${here.seen?.toFixed(1)}${here.undertone ? `, ${here.undertone}` : ""}, counted ${here.cameOut.toFixed(1)}.`
                 : "Not read here yet: tap the colour it looks like."}{" "}
               {here?.cameOut != null &&
                 here.spread > review.eyeSpread &&
@@ -210,6 +231,7 @@ export function Reading({ visit, review, plan, zone, onZone, say, refused }: Pro
                     depth,
                     level,
                     evenness: even,
+                    undertone,
                     spread,
                     photograph: name,
                   });

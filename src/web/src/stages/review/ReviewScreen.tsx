@@ -6,6 +6,7 @@ import { Care } from "../../visit/Care";
 import { Columns } from "../../visit/Columns";
 import { HeadColumn } from "../../visit/HeadColumn";
 import { useVisit } from "../../visit/useVisit";
+import { CameOutCard } from "./CameOutCard";
 import { Gradient } from "./Gradient";
 import { Reading } from "./Reading";
 import { useCameOut, useCorrect, useReview } from "./useReview";
@@ -59,7 +60,12 @@ export function ReviewScreen() {
       }}
       along={{
         label: "Along the hair",
-        content: chosen && <Gradient zone={chosen} eye={review.eyeSpread} />,
+        content: chosen && (
+          <>
+            <Gradient zone={chosen} eye={review.eyeSpread} />
+            <CameOutCard card={review.card} />
+          </>
+        ),
       }}
       mind={{
         label: "What came out",

@@ -2,6 +2,7 @@ import { Button } from "antd";
 import { Link } from "react-router";
 import parts from "../../style/parts.module.css";
 import { said, useUnits } from "../../views/units";
+import { NextTime } from "./NextTime";
 import css from "./Review.module.css";
 import type { ReviewFact, ReviewView, ReviewZone } from "./useReview";
 
@@ -92,17 +93,7 @@ export function WhatNow({ review, zone, say, correct, visit }: Props) {
           )}
         </section>
       )}
-      {review.nextTime.length > 0 && (
-        <section aria-label="Next time">
-          <h3>Next time</h3>
-          <ul className={css.next}>
-            {review.nextTime.map((n) => {
-              const words = said(n.wordsParts, units);
-              return <li key={words}>{words}</li>;
-            })}
-          </ul>
-        </section>
-      )}
+      {review.facts > 0 && <NextTime review={review} say={say} />}
       {review.own && (
         <p className={parts.soft}>
           By this the hair lifts at {Math.round(review.own.speed * 100)} % of the tables' speed, give or take{" "}

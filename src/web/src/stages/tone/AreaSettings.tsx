@@ -37,16 +37,14 @@ interface Props {
 export function AreaSettings({ toning, tone, area: { area, ingredients, missing, onAt } }: Props) {
   const { plan } = tone;
   const at = plan.areas.findIndex((a) => a.id === area.id);
-  const set = (change: Partial<ToneArea>) =>
-    toning.plan({
-      ...plan,
-      areas: plan.areas.map((a) => (a.id === area.id ? { ...a, ...change } : a)),
+  const set = (change: Partial<ToneArea>) => toning.change(area.id, change);
+  const move = (by: number) =>
+    toning.plan((now) => {
+      const areas = [...now.areas];
+      const from = areas.findIndex((a) => a.id === area.id);
+      areas.splice(from + by, 0, ...areas.splice(from, 1));
+      return { ...now, areas };
     });
-  const move = (by: number) => {
-    const areas = [...plan.areas];
-    areas.splice(at + by, 0, ...areas.splice(at, 1));
-    toning.plan({ ...plan, areas });
-  };
   const { along } = area;
   const unit = along.inShares ? "%" : "cm";
   const scale = along.inShares ? 100 : 1;
@@ -147,7 +145,9 @@ export function AreaSettings({ toning, tone, area: { area, ingredients, missing,
           </Button>
           <Button
             danger
-            onClick={() => toning.plan({ ...plan, areas: plan.areas.filter((a) => a.id !== area.id) })}
+            onClick={() =>
+              toning.plan((now) => ({ ...now, areas: now.areas.filter((a) => a.id !== area.id) }))
+            }
           >
             Remove
           </Button>

@@ -92,7 +92,7 @@ export function Areas({ toning, tone, plan, chosen, onChosen, refused }: Props) 
               const area = tone.more.find((a) => a.name === key);
               if (area) {
                 onChosen(area.id);
-                toning.plan({ ...tone.plan, areas: [...tone.plan.areas, area] });
+                toning.plan((now) => ({ ...now, areas: [...now.areas, area] }));
               }
             },
           }}
@@ -116,7 +116,7 @@ function Begin({ tone, toning }: { tone: ToneView; toning: Toning }) {
     <fieldset className={css.begin} aria-label="Begin with">
       <legend>Begin with</legend>
       {tone.starts.map((s) => (
-        <Button key={s.words} disabled={toning.busy} onClick={() => toning.plan(s.plan)}>
+        <Button key={s.words} disabled={toning.busy} onClick={() => toning.plan(() => s.plan)}>
           {s.words}
         </Button>
       ))}

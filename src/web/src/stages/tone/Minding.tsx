@@ -31,7 +31,11 @@ export function Minding({ tone, area, offers, toning, minute }: Props) {
         {tone.findings.map((f) => (
           <Told key={`${f.kind} ${f.area}`} finding={f}>
             {f.cure && f.mended && (
-              <Button type="primary" onClick={() => f.mended && toning.plan(f.mended)}>
+              <Button
+                type="primary"
+                disabled={toning.busy}
+                onClick={() => toning.plan((now) => f.mended ?? now)}
+              >
                 {f.cure}
               </Button>
             )}
@@ -50,14 +54,7 @@ export function Minding({ tone, area, offers, toning, minute }: Props) {
                   <span>{words}</span>
                   <Button
                     aria-label={`Use ${words}`}
-                    onClick={() =>
-                      toning.plan({
-                        ...tone.plan,
-                        areas: tone.plan.areas.map((x) =>
-                          x.id === area.area.id ? { ...x, bowl: o.bowl, minutes: o.minutes } : x,
-                        ),
-                      })
-                    }
+                    onClick={() => toning.change(area.area.id, { bowl: o.bowl, minutes: o.minutes })}
                   >
                     Use
                   </Button>

@@ -19,8 +19,10 @@ export interface Toning {
   busy: boolean;
   refused: string | undefined;
   say(fact: ToneFact): Promise<boolean>;
-  /** The same with another plan. */
-  plan(plan: TonePlan): void;
+  /** Plans it otherwise than it stands then. */
+  plan(change: (plan: TonePlan) => TonePlan): void;
+  /** Changes one area. */
+  change(area: number, change: Partial<ToneArea>): void;
 }
 
 /** How often another pair of hands' taps are looked for, ms. */
@@ -41,7 +43,15 @@ export function useTone(visit: string): Toning {
     },
     post: (body) => given(api.POST("/api/visits/{visit}/tone/facts", { params: { path: { visit } }, body })),
   });
-  return { tone: view, ...rest, plan: (plan) => void rest.say({ kind: "planned", plan }) };
+  const plan = (change: (plan: TonePlan) => TonePlan) =>
+    void rest.say((now) => ({ kind: "planned", plan: change(now.plan) }));
+  return {
+    tone: view,
+    ...rest,
+    plan,
+    change: (area, change) =>
+      plan((now) => ({ ...now, areas: now.areas.map((a) => (a.id === area ? { ...a, ...change } : a)) })),
+  };
 }
 
 /** Bowls from the shelf that come nearest to what an area is to look like. */
