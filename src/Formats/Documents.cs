@@ -56,7 +56,8 @@ public static class Documents
         [typeof(BowlEvent)] = ("weighing", [Adjusting]),
         [typeof(ServiceFact)] = ("fact of a service", []),
         [typeof(ReviewFact)] = ("fact of a review", [Photographed, Marked]),
-        [typeof(ToneFact)] = ("fact of a toning", []),
+        [typeof(ToneFact)] = ("fact of a toning", [OnTheScale]),
+        [typeof(TonePlan)] = ("way of toning", []),
         [typeof(Product)] = ("product", []),
         [typeof(HouseRules)] = ("set of house rules", []),
         [typeof(PlanFile)] = ("plan file", [Steps]),
@@ -82,6 +83,9 @@ public static class Documents
 
     /// <summary>Version 3: places are marked, lessons kept, an undertone is read.</summary>
     private static void Marked(JsonObject document) { }
+
+    /// <summary>Version 2: a toner's bowl is weighed.</summary>
+    private static void OnTheScale(JsonObject document) { }
 
     /// <summary>Kinds of documents that are stored.</summary>
     public static IEnumerable<Type> Kinds => Chain.Keys;

@@ -45,6 +45,7 @@ public abstract class FactLog<TFact, TRow>(DbContextOptions<StudioContext> optio
     /// <param name="against">What can't happen after some facts, by field.</param>
     /// <param name="stop">Cancels.</param>
     /// <param name="first">What else is kept with the first fact.</param>
+    /// <param name="with">What else is changed with this one, both or neither; null for nothing.</param>
     protected async Task<FactTold<TFact>> AddAsync(
         Guid visit,
         int after,
@@ -53,7 +54,8 @@ public abstract class FactLog<TFact, TRow>(DbContextOptions<StudioContext> optio
         Func<TFact, string> concerns,
         Func<IReadOnlyList<Kept<TFact>>, IReadOnlyList<Problem>> against,
         CancellationToken stop,
-        Action<StudioContext, DateTimeOffset>? first = null
+        Action<StudioContext, DateTimeOffset>? first = null,
+        Func<StudioContext, IReadOnlyList<Kept<TFact>>, Task>? with = null
     )
     {
         ArgumentNullException.ThrowIfNull(fact);
@@ -85,6 +87,11 @@ public abstract class FactLog<TFact, TRow>(DbContextOptions<StudioContext> optio
         if (facts.Count == 0)
         {
             first?.Invoke(db, at);
+        }
+
+        if (with is not null)
+        {
+            await with(db, facts);
         }
 
         db.Set<TRow>()

@@ -94,6 +94,19 @@ public sealed class StudioRow
     public int RulesVersion { get; set; }
 }
 
+/// <summary>A way of toning of the studio's own.</summary>
+public sealed class OwnTonerRow
+{
+    public Guid Id { get; set; }
+
+    public required string Name { get; set; }
+
+    /// <summary>Its areas.</summary>
+    public required TonePlan Plan { get; set; }
+
+    public DateTimeOffset At { get; set; }
+}
+
 /// <summary>A pattern of the studio's own.</summary>
 public sealed class PatternRow
 {

@@ -2,13 +2,14 @@ using Microsoft.EntityFrameworkCore;
 using Wendro.Core.Blend;
 using Wendro.Core.Mix;
 using Wendro.Core.Plans;
+using Wendro.Core.Toning;
 
 namespace Wendro.Store;
 
 /// <summary>House rules with how often they were changed.</summary>
 public sealed record StoredRules(int Version, HouseRules Rules);
 
-/// <summary>What the studio keeps for itself: house rules and patterns of its own.</summary>
+/// <summary>What the studio keeps for itself: house rules, patterns and ways of toning of its own.</summary>
 public sealed class Studio(DbContextOptions<StudioContext> options, TimeProvider clock)
 {
     /// <summary>The house rules; the trade's usual where none were set.</summary>
@@ -87,5 +88,40 @@ public sealed class Studio(DbContextOptions<StudioContext> options, TimeProvider
     {
         await using var db = new StudioContext(options);
         return await db.Patterns.Where(p => p.Id == pattern).ExecuteDeleteAsync(stop) == 1;
+    }
+
+    /// <summary>The studio's own ways of toning by name.</summary>
+    public async Task<IReadOnlyList<OwnTonerRow>> TonersAsync(CancellationToken stop)
+    {
+        await using var db = new StudioContext(options);
+        return await db.OwnToners.AsNoTracking().OrderBy(t => t.Name).ThenBy(t => t.Id).ToListAsync(stop);
+    }
+
+    /// <summary>Keeps a way of toning; one of the same name is replaced.</summary>
+    public async Task<OwnTonerRow> KeepTonerAsync(string name, TonePlan plan, CancellationToken stop)
+    {
+        await using var db = new StudioContext(options);
+        var row = await db.OwnToners.SingleOrDefaultAsync(t => t.Name == name, stop);
+        if (row is null)
+        {
+            row = new()
+            {
+                Id = Guid.CreateVersion7(),
+                Name = name,
+                Plan = plan,
+            };
+            db.OwnToners.Add(row);
+        }
+
+        (row.Plan, row.At) = (plan, clock.GetUtcNow());
+        await db.SaveChangesAsync(stop);
+        return row;
+    }
+
+    /// <summary>Forgets a way of toning; false if there is none.</summary>
+    public async Task<bool> ForgetTonerAsync(Guid toner, CancellationToken stop)
+    {
+        await using var db = new StudioContext(options);
+        return await db.OwnToners.Where(t => t.Id == toner).ExecuteDeleteAsync(stop) == 1;
     }
 }

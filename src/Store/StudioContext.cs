@@ -27,6 +27,8 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
 
     public DbSet<PatternRow> Patterns => Set<PatternRow>();
 
+    public DbSet<OwnTonerRow> OwnToners => Set<OwnTonerRow>();
+
     public DbSet<ProductRow> Products => Set<ProductRow>();
 
     public DbSet<BowlRow> Bowls => Set<BowlRow>();
@@ -86,6 +88,12 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
             studio.ToTable("Studio");
             studio.Property(r => r.Id).ValueGeneratedNever();
             studio.Property(r => r.Rules).HasConversion(AsDocument<HouseRules>());
+        });
+        modelBuilder.Entity<OwnTonerRow>(toner =>
+        {
+            toner.ToTable("OwnToners");
+            toner.Property(r => r.Name).HasMaxLength(60);
+            toner.Property(r => r.Plan).HasConversion(AsDocument<TonePlan>());
         });
         modelBuilder.Entity<PatternRow>(pattern =>
         {

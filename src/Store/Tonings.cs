@@ -1,5 +1,7 @@
 using Microsoft.EntityFrameworkCore;
+using Wendro.Core.Mix;
 using Wendro.Core.Toning;
+using Wendro.Core.Units;
 
 namespace Wendro.Store;
 
@@ -7,17 +9,59 @@ namespace Wendro.Store;
 public sealed class Tonings(DbContextOptions<StudioContext> options, TimeProvider clock)
     : FactLog<ToneFact, ToneFactRow>(options, clock)
 {
-    /// <summary>Adds a fact. Said twice it counts once.</summary>
+    /// <summary>Adds a fact, and takes what was poured off the shelf, both or neither. Said twice it counts once.</summary>
     /// <param name="visit">At which visit.</param>
     /// <param name="after">How many facts had been seen when it was said.</param>
     /// <param name="saidAs">Given by who said it.</param>
     /// <param name="fact">What was chosen, or happened.</param>
+    /// <param name="recipeOf">What is to go into an area's bowl; null where there is no such area.</param>
     /// <param name="stop">Cancels.</param>
     public Task<FactTold<ToneFact>> AddAsync(
         Guid visit,
         int after,
         Guid saidAs,
         ToneFact fact,
+        Func<int, Recipe?> recipeOf,
         CancellationToken stop
-    ) => AddAsync(visit, after, saidAs, fact, f => f.Concerns, facts => ToningInHand.Of(facts).Against(fact), stop);
+    )
+    {
+        ArgumentNullException.ThrowIfNull(recipeOf);
+        var weighed = fact as BowlWeighed;
+        var recipe = weighed is null ? null : recipeOf(weighed.Area);
+        return AddAsync(
+            visit,
+            after,
+            saidAs,
+            fact,
+            f => f.Concerns,
+            facts =>
+            {
+                var toning = ToningInHand.Of(facts);
+                return toning.Against(fact) is { Count: > 0 } problems || weighed is null || recipe is null
+                    ? toning.Against(fact)
+                    : toning
+                        .BowlOf(weighed.Area, recipe)
+                        .Against(weighed.What)
+                        .Select(p => p with { Field = $"fact.what.{p.Field}" })
+                        .ToArray();
+            },
+            stop,
+            with: weighed is null || recipe is null ? null : PourAsync
+        );
+
+        async Task PourAsync(StudioContext db, IReadOnlyList<Kept<ToneFact>> facts)
+        {
+            var toning = ToningInHand.Of(facts);
+            var before = toning.BowlOf(weighed.Area, recipe);
+            var then = toning.After(weighed).BowlOf(weighed.Area, recipe);
+            for (var i = 0; i < recipe.Ingredients.Count; i++)
+            {
+                var grams = then.Steps[i].PouredGrams - before.Steps[i].PouredGrams;
+                if (grams != 0 && recipe.Ingredients[i].Product is { } product)
+                {
+                    await ProductShelf.PourAsync(db, product, grams, stop);
+                }
+            }
+        }
+    }
 }

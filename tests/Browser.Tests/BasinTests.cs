@@ -69,6 +69,20 @@ public sealed class BasinTests(App app) : IClassFixture<App>
         app.Find("it counts, with its range", By.XPath("//p[contains(., 'Read ') and contains(., 'Give or take')]"));
         app.Find("why", By.CssSelector("section[aria-label='Why it came out so'] dl"));
 
+        // What is wrong is marked at its place, and what is to be remembered is said.
+        app.Click("marking", By.XPath("//summary[starts-with(., 'Mark')]"));
+        app.Button("● spot").Click();
+        app.OnMap("Lower back");
+        app.Find("marked", By.XPath("//summary[starts-with(., 'Marked places: ')]"));
+        app.Find("a spot", By.XPath("//li[contains(., 'Spot, lower back')]"));
+        app.Find("its words", By.CssSelector("input[aria-label='To remember next time']"))
+            .SendKeys("Film when it is windy." + Keys.Enter);
+        app.Find(
+            "remembered",
+            By.XPath("//section[@aria-label='Next time']//li[contains(., 'Film when it is windy.')]")
+        );
+        app.Find("card beside card", By.XPath("//tr[starts-with(., 'Ends')][@data-met]"));
+
         // Lifted again: the next step of this visit.
         app.Button("springs back").Click();
         var lift = By.XPath("//section[@aria-label='What now']//button[starts-with(., 'Lift ')]");

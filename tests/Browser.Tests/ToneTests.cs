@@ -25,6 +25,15 @@ public sealed class ToneTests(App app) : IClassFixture<App>
         Set("Minutes", "6");
         app.Find("six minutes", By.XPath("//button[starts-with(., 'Face')][contains(., ', 6 min')]"));
 
+        // Weighed like any bowl, and the whole way kept as ours.
+        app.Button("Weigh…").Click();
+        app.Find("on the scale", By.XPath("//*[@role='dialog'][contains(., 'Weigh Face')][contains(., 'Bowl, tare')]"));
+        app.Click("closed", By.CssSelector("[role='dialog'] button[aria-label='Close']"));
+        app.Button("Keep as ours…").Click();
+        app.Find("its name", By.CssSelector("input[aria-label='Called, as ours']")).SendKeys("Lengths and face");
+        app.Button("Keep").Click();
+        app.Find("kept", By.XPath("//*[@role='status'][contains(., 'Kept as Lengths and face')]"));
+
         // A fourth area, renamed, then left away.
         app.Button("Add an area…").Click();
         app.Click("root", By.XPath("//li[@role='menuitem'][normalize-space(.)='Root']"));

@@ -39,7 +39,8 @@ public sealed partial class HouseTests
         ["views"] = ["api", "style"],
         ["shell"] = ["api", "style", "views"],
         ["visit"] = ["api", "style", "views", "shell"],
-        ["stages"] = ["api", "style", "views", "shell", "visit"],
+        ["weighing"] = ["api", "style", "views"],
+        ["stages"] = ["api", "style", "views", "shell", "visit", "weighing"],
     };
 
     private static string Root

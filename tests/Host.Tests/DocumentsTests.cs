@@ -33,6 +33,7 @@ public sealed class DocumentsTests
         ["fact"] = typeof(ServiceFact),
         ["review"] = typeof(ReviewFact),
         ["toning"] = typeof(ToneFact),
+        ["toner"] = typeof(TonePlan),
         ["learnt"] = typeof(OwnLift),
         ["product"] = typeof(Product),
         ["rules"] = typeof(HouseRules),

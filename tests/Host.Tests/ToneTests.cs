@@ -107,6 +107,94 @@ public sealed class ToneTests
     }
 
     [Fact]
+    public async Task A_bowl_is_weighed_off_the_shelf_and_two_who_pour_at_once_pour_once()
+    {
+        using var server = new Server();
+        var (http, visit) = await PaintedAsync(server);
+        var (made, said) = await http.PostAsync(
+            "/api/shelf",
+            """
+            {"baseVersion":0,"product":{"kind":"shade","name":"Gloss 9 violet","stock":{"unit":"gram","onHand":80},
+            "depth":9,"reflect":"violet","base":"acidGloss","developerParts":1,"developerVolume":5,"minutes":20} }
+            """
+        );
+        Assert.True(made == 201, said?.ToJsonString());
+        var view = await http.ReadAsync($"/api/visits/{visit}/tone");
+        var plan = view["starts"]!.AsArray().Single(s => (string)s!["words"]! == "Middle and ends")!["plan"]!;
+        var shade = view["shelf"]!.AsArray().Single(b => b!["shades"]!.ToJsonString().Contains("violet"))!;
+        plan["areas"]![0]!["bowl"] = shade.DeepClone();
+        view = await SaidAsync(http, visit, 0, Planned(plan));
+        var area = (int)view["areas"]![0]!["area"]!["id"]!;
+        string Pour(int ingredient, double grams)
+        {
+            var what = new JsonObject
+            {
+                ["kind"] = "poured",
+                ["ingredient"] = ingredient,
+                ["grams"] = grams,
+                ["how"] = "typed",
+            };
+            return new JsonObject
+            {
+                ["kind"] = "weighed",
+                ["area"] = area,
+                ["what"] = what,
+            }.ToJsonString();
+        }
+
+        var (bad, why) = await SayAsync(http, visit, 1, Pour(7, 3));
+        Assert.Equal(400, bad);
+        Assert.Contains("fact.what.ingredient", why!["errors"]!.ToJsonString(), StringComparison.Ordinal);
+        var target = (double)view["areas"]![0]!["inBowl"]!["steps"]![0]!["targetGrams"]!;
+        var poured = await Task.WhenAll(
+            Enumerable.Range(0, 3).Select(_ => SayAsync(http, visit, 1, Pour(0, target + 4)))
+        );
+        Assert.Equal([200, 409, 409], poured.Select(p => p.Status).Order());
+        async Task<double> LeftAsync() =>
+            (double)
+                (await http.ReadAsync("/api/shelf"))
+                    .AsArray()
+                    .Single(p => (string)p!["product"]!["name"]! == "Gloss 9 violet")!["product"]!["stock"]!["onHand"]!;
+        Assert.Equal(80 - target - 4, await LeftAsync(), 0.01);
+        // Too much: restored, the developer's part grows with it.
+        view = await SaidAsync(http, visit, 2, $$"""{"kind":"weighed","area":{{area}},"what":{"kind":"restored"} }""");
+        var developer = view["areas"]![0]!["inBowl"]!["steps"]![1]!;
+        Assert.Equal(target + 4, (double)developer["targetGrams"]!, 0.5);
+        view = await SaidAsync(http, visit, 3, Pour(1, (double)developer["toGoGrams"]!));
+        Assert.True((bool)view["areas"]![0]!["inBowl"]!["begun"]!["isDone"]!);
+        using var again = server.Again();
+        var then = await again.CreateClient().ReadAsync($"/api/visits/{visit}/tone");
+        Assert.True((bool)then["areas"]![0]!["inBowl"]!["begun"]!["isDone"]!);
+        Assert.Null(then["lastFact"]);
+    }
+
+    [Fact]
+    public async Task A_way_of_toning_is_kept_as_ours_begun_with_at_another_visit_and_forgotten()
+    {
+        using var server = new Server();
+        var (http, visit) = await PaintedAsync(server);
+        string New(string name, string at) => $$"""{"visitId":"{{at}}","name":"{{name}}"}""";
+        Assert.Equal(400, (await http.PostAsync("/api/toners", New("Quick", visit))).Status);
+        var view = await http.ReadAsync($"/api/visits/{visit}/tone");
+        await SaidAsync(http, visit, 0, Planned(view["starts"]![0]!["plan"]!));
+        Assert.Equal(400, (await http.PostAsync("/api/toners", New("  ", visit))).Status);
+        Assert.Equal(404, (await http.PostAsync("/api/toners", New("Quick", Guid.NewGuid().ToString()))).Status);
+        var (made, kept) = await http.PostAsync("/api/toners", New("Quick at the basin", visit));
+        Assert.True(made == 201, kept?.ToJsonString());
+        // Kept again under its name it is replaced, not doubled.
+        Assert.Equal(201, (await http.PostAsync("/api/toners", New("Quick at the basin", visit))).Status);
+
+        var other = await http.NewVisitAsync("Another");
+        var ours = (await http.ReadAsync($"/api/visits/{other}/tone"))["ours"]!.AsArray().Single()!;
+        Assert.Equal("Quick at the basin", (string)ours["name"]!);
+        view = await SaidAsync(http, other, 0, Planned(ours["plan"]!));
+        Assert.NotEmpty(view["areas"]!.AsArray());
+        var gone = new Uri($"/api/toners/{(string)ours["id"]!}", UriKind.Relative);
+        Assert.Equal(204, (int)(await http.DeleteAsync(gone)).StatusCode);
+        Assert.Equal(404, (int)(await http.DeleteAsync(gone)).StatusCode);
+    }
+
+    [Fact]
     public async Task What_can_not_be_is_told_by_field_and_nothing_is_kept()
     {
         using var server = new Server();

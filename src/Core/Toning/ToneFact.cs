@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using Wendro.Core.Mix;
 
 namespace Wendro.Core.Toning;
 
@@ -13,6 +14,7 @@ public enum Wiped
 /// <summary>What was chosen, and what happened, at toning; only ever added.</summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
 [JsonDerivedType(typeof(TonePlanned), "planned")]
+[JsonDerivedType(typeof(BowlWeighed), "weighed")]
 [JsonDerivedType(typeof(PutOn), "putOn")]
 [JsonDerivedType(typeof(WipedClean), "wiped")]
 [JsonDerivedType(typeof(TakenOff), "takenOff")]
@@ -30,6 +32,15 @@ public sealed record TonePlanned(TonePlan Plan) : ToneFact
 {
     /// <inheritdoc/>
     public override string Concerns => "plan";
+}
+
+/// <summary>Something happened to an area's bowl on the scale.</summary>
+/// <param name="Area">The area's number.</param>
+/// <param name="What">What happened.</param>
+public sealed record BowlWeighed(int Area, BowlEvent What) : ToneFact
+{
+    /// <inheritdoc/>
+    public override string Concerns => $"bowl {Area}";
 }
 
 /// <summary>An area's toner is on.</summary>

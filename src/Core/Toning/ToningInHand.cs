@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using Wendro.Core.Mix;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Toning;
@@ -32,11 +33,30 @@ public sealed record ToningInHand
     public ImmutableDictionary<int, AreaStand> Stands { get; private init; } =
         ImmutableDictionary<int, AreaStand>.Empty;
 
+    /// <summary>What happened to areas' bowls on the scale, in order; none once another bowl is chosen.</summary>
+    public ImmutableDictionary<int, ImmutableList<BowlEvent>> Weighed { get; private init; } =
+        ImmutableDictionary<int, ImmutableList<BowlEvent>>.Empty;
+
     /// <summary>The last fact that stands; null for none.</summary>
     public Kept<ToneFact>? Last { get; private init; }
 
     /// <summary>Whether its own work is done: every area was put on and rinsed.</summary>
     public bool IsDone => Plan.Areas.Count > 0 && Plan.Areas.All(a => StandOf(a.Id).OffAt is not null);
+
+    /// <summary>An area's bowl on the scale.</summary>
+    /// <param name="area">The area's number.</param>
+    /// <param name="recipe">What is to go into it.</param>
+    public BowlInHand BowlOf(int area, Recipe recipe) => BowlInHand.Of(recipe, Weighed.GetValueOrDefault(area) ?? []);
+
+    /// <summary>The same after something more happened to a bowl.</summary>
+    public ToningInHand After(BowlWeighed weighed)
+    {
+        ArgumentNullException.ThrowIfNull(weighed);
+        return this with
+        {
+            Weighed = Weighed.SetItem(weighed.Area, (Weighed.GetValueOrDefault(weighed.Area) ?? []).Add(weighed.What)),
+        };
+    }
 
     /// <summary>How an area stands.</summary>
     public AreaStand StandOf(int area) => Stands.GetValueOrDefault(area) ?? new();
@@ -64,10 +84,16 @@ public sealed record ToningInHand
                 new("fact.plan", $"{Plan.AreaOf(id)!.Name} is on: what it is and where stays as it is."),
             ],
             PutOn p when Plan.AreaOf(p.Area) is null => [NoArea],
+            BowlWeighed w when Plan.AreaOf(w.Area) is null => [NoArea],
+            BowlWeighed w when StandOf(w.Area).OnAt is not null => [new("fact.area", "It is on already.")],
             PutOn p when StandOf(p.Area).OnAt is not null => [new("fact.area", "It is on already.")],
             WipedClean w when !StandOf(w.Area).IsOn => [new("fact.area", "No toner is on there.")],
             WipedClean w when !Enum.IsDefined(w.Looks) => [new("fact.looks", "One of notYet, there, tooFar.")],
             TakenOff t when !StandOf(t.Area).IsOn => [new("fact.area", "No toner is on there.")],
+            ToneUnsaid when Last is { Fact: BowlWeighed } =>
+            [
+                new("fact.number", "What was poured is taken back at the bowl."),
+            ],
             ToneUnsaid u when Last is null || u.Number != Last.Number =>
             [
                 new("fact.number", "Only the last thing said can be taken back."),
@@ -87,7 +113,15 @@ public sealed record ToningInHand
     private ToningInHand With(Kept<ToneFact> kept) =>
         kept.Fact switch
         {
-            TonePlanned p => this with { Plan = p.Plan },
+            // Another bowl than the one that stands on the scale is weighed anew.
+            TonePlanned p => this with
+            {
+                Plan = p.Plan,
+                Weighed = Weighed
+                    .Where(w => Plan.AreaOf(w.Key)?.Bowl is { } was && p.Plan.AreaOf(w.Key)?.Bowl == was)
+                    .ToImmutableDictionary(),
+            },
+            BowlWeighed w => After(w),
             PutOn p => Now(p.Area, new(kept.At)),
             WipedClean w => Now(w.Area, StandOf(w.Area) with { Looked = kept.At, Looks = w.Looks }),
             TakenOff t => Now(t.Area, StandOf(t.Area) with { OffAt = kept.At }),

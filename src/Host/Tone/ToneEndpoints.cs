@@ -13,6 +13,14 @@ namespace Wendro.Host.Tone;
 /// <param name="Fact">What.</param>
 internal sealed record ToneSaid(int After, Guid Id, ToneFact Fact);
 
+/// <summary>A way of toning to be kept as the studio's own.</summary>
+/// <param name="VisitId">The visit whose toning it is.</param>
+/// <param name="Name">What it is called; one of the same name is replaced.</param>
+internal sealed record NewToner(Guid VisitId, string Name);
+
+/// <summary>A way of toning that was kept.</summary>
+internal sealed record KeptToner(Guid Id, string Name);
+
 /// <summary>Tone: what finishes the colour, on what came out.</summary>
 internal static class ToneEndpoints
 {
@@ -48,7 +56,15 @@ internal static class ToneEndpoints
                         throw new StoppedException(stops);
                     }
 
-                    var told = await tonings.AddAsync(at.Visit.Id, body.After, body.Id, body.Fact, stop);
+                    var recipes = body.Fact is BowlWeighed ? await working.OfAsync(at, stop) : null;
+                    var told = await tonings.AddAsync(
+                        at.Visit.Id,
+                        body.After,
+                        body.Id,
+                        body.Fact,
+                        area => recipes?.Toning.Plan.AreaOf(area) is { } of ? recipes.RecipeOf(of) : null,
+                        stop
+                    );
                     if (told.Clash is { } clash)
                     {
                         return TypedResults.Problem(
@@ -118,5 +134,56 @@ internal static class ToneEndpoints
             .WithSummary(
                 "Level byte and tint byte by turns, as in the plan's hair: what came out, toned so many minutes"
             );
+
+        var own = app.MapGroup("/api/toners").WithTags("Tone");
+        own.MapPost(
+                "",
+                async (
+                    HttpRequest request,
+                    PlansAtWork plans,
+                    TonesAtWork working,
+                    Studio studio,
+                    CancellationToken stop
+                ) =>
+                {
+                    var body = await Body.ReadAsync<NewToner>(request);
+                    var problems = new List<Problem>();
+                    Problem.Text(problems, "name", body.Name, 60);
+                    if (problems.Count > 0)
+                    {
+                        throw new BadInputException(problems);
+                    }
+
+                    if (await plans.OpenAsync(body.VisitId, stop) is not { } at)
+                    {
+                        return Answers.NotFound("visit");
+                    }
+
+                    var plan = (await working.OfAsync(at, stop)).Toning.Plan;
+                    if (plan.Areas.Count == 0)
+                    {
+                        throw new BadInputException([new("visitId", "Nothing is chosen at that visit yet.")]);
+                    }
+
+                    var kept = await studio.KeepTonerAsync(body.Name.Trim(), plan, stop);
+                    return Results.Created($"/api/toners/{kept.Id}", new KeptToner(kept.Id, kept.Name));
+                }
+            )
+            .Accepts<NewToner>("application/json")
+            .Produces<KeptToner>(StatusCodes.Status201Created)
+            .ProducesValidationProblem()
+            .ProducesProblem(StatusCodes.Status404NotFound)
+            .WithName("PostToner")
+            .WithSummary("Keeps a visit's way of toning as the studio's own");
+
+        own.MapDelete(
+                "/{toner:guid}",
+                async (Guid toner, Studio studio, CancellationToken stop) =>
+                    await studio.ForgetTonerAsync(toner, stop) ? Results.NoContent() : Answers.NotFound("way of toning")
+            )
+            .Produces(StatusCodes.Status204NoContent)
+            .ProducesProblem(StatusCodes.Status404NotFound)
+            .WithName("DeleteToner")
+            .WithSummary("Forgets a way of toning of the studio's own");
     }
 }

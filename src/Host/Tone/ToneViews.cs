@@ -1,4 +1,5 @@
 using Wendro.Core.Mix;
+using Wendro.Core.Plans;
 using Wendro.Core.Section;
 using Wendro.Core.Tone;
 using Wendro.Core.Toning;
@@ -16,6 +17,7 @@ namespace Wendro.Host.Tone;
 /// <param name="Grams">Mixed product, waste in it, g.</param>
 /// <param name="Ingredients">What is weighed.</param>
 /// <param name="Missing">A developer that nothing at hand makes, in words; null where all is there.</param>
+/// <param name="InBowl">Its bowl on the scale: where each weight stands.</param>
 /// <param name="Forecast">What becomes of it; none where it takes no hair.</param>
 /// <param name="Seen">How its distance from what is wanted is seen, in words.</param>
 /// <param name="OnAtMinute">When it is on, minutes from the first touch.</param>
@@ -32,6 +34,7 @@ internal sealed record ToneAreaView(
     double Grams,
     IReadOnlyList<Ingredient> Ingredients,
     string? Missing,
+    BowlView InBowl,
     IReadOnlyList<AreaForecast> Forecast,
     string Seen,
     double OnAtMinute,
@@ -41,20 +44,27 @@ internal sealed record ToneAreaView(
     Wiped? Looks
 );
 
+/// <summary>A way of toning of the studio's own.</summary>
+internal sealed record OwnToner(Guid Id, string Name, TonePlan Plan);
+
 /// <summary>The toning as it stands.</summary>
 /// <param name="Facts">How many facts there are.</param>
 /// <param name="Now">The server's time.</param>
 /// <param name="Verdict">What it comes to, in a sentence.</param>
+/// <param name="Besides">What it does besides: to grey, to copper, of face against lengths.</param>
 /// <param name="Plan">How the head is toned.</param>
 /// <param name="Areas">The areas in the order they are put on.</param>
 /// <param name="Minutes">Minutes from the first touch until all is rinsed.</param>
 /// <param name="Findings">What to mind, worst first.</param>
 /// <param name="Starts">Ways to begin; none where something is chosen.</param>
+/// <param name="Ours">Ways of the studio's own to begin; none where something is chosen.</param>
 /// <param name="More">Areas that can be added; none where nothing is chosen, or no more fit.</param>
 /// <param name="Shelf">Shades the studio owns, each as a bowl of its own.</param>
 /// <param name="IsRead">Whether what came out was read: else it is the forecast that is toned.</param>
 /// <param name="IsDone">Whether every area was put on and rinsed.</param>
-/// <param name="LastFact">The number of the last fact that stands.</param>
+/// <param name="LastFact">The number of the last fact that stands; null where it is a pour, taken back at its
+/// bowl.</param>
+/// <param name="Settling">When a weight on the scale stands.</param>
 /// <param name="LengthCm">Length of the strand that is shown, cm.</param>
 /// <param name="RawStrand">Its colours from the scalp to the ends before any toner, #rrggbb.</param>
 /// <param name="TonedStrand">The same, toned.</param>
@@ -62,16 +72,19 @@ internal sealed record ToneView(
     int Facts,
     DateTimeOffset Now,
     Sentence Verdict,
+    IReadOnlyList<Sentence> Besides,
     TonePlan Plan,
     IReadOnlyList<ToneAreaView> Areas,
     double Minutes,
     IReadOnlyList<ToneFinding> Findings,
     IReadOnlyList<ToneStart> Starts,
+    IReadOnlyList<OwnToner> Ours,
     IReadOnlyList<ToneArea> More,
     IReadOnlyList<ToneBowl> Shelf,
     bool IsRead,
     bool IsDone,
     int? LastFact,
+    Settling Settling,
     double LengthCm,
     IReadOnlyList<string> RawStrand,
     IReadOnlyList<string> TonedStrand
@@ -84,7 +97,7 @@ internal sealed record ToneView(
         var hair = plan.Areas.Select(at.Hair.HairOf).ToArray();
         var clock = ToneClock.Of(plan.Areas.Select((a, i) => (a, ToneClock.LayMinutes(hair[i].ScalpCm2))).ToArray());
         var areas = plan
-            .Areas.Select((a, i) => AreaOf(at, a, forecasts[i], hair[i].HairGrams, clock.Slots[i].OnAt))
+            .Areas.Select((a, i) => AreaOf(at, a, i + 1, forecasts[i], hair[i].HairGrams, clock.Slots[i].OnAt))
             .ToArray();
         var told = forecasts.OfType<AreaForecast>().ToArray();
         var (length, raw, toned) = at.Hair.Strand(plan);
@@ -92,16 +105,19 @@ internal sealed record ToneView(
             at.Facts.Count,
             now,
             ToneVerdict.Of(told),
+            ToneBesides.Of(told, at.Review.Planned.Hair.GreyShare),
             plan,
             areas,
             clock.RinseAt,
             ToneFindings.Of(plan, told, clock, at.Shelf),
             plan.Areas.Count == 0 ? ToneStart.Of(at.Hair, at.Shelf) : [],
+            plan.Areas.Count == 0 ? at.Ours.Select(t => new OwnToner(t.Id, t.Name, t.Plan)).ToArray() : [],
             ToneStart.More(plan, at.Hair, at.Shelf),
             at.Shelf.OfType<ShadeProduct>().Select(ToneBowl.Of).ToArray(),
             at.Review.Review.Readings.Count > 0,
             at.Toning.IsDone,
-            at.Toning.Last?.Number,
+            at.Toning.Last is { Fact: not BowlWeighed } last ? last.Number : null,
+            Settling.Usual,
             length,
             raw,
             toned
@@ -111,23 +127,26 @@ internal sealed record ToneView(
     private static ToneAreaView AreaOf(
         ToneAtWork at,
         ToneArea area,
+        int number,
         AreaForecast? forecast,
         double hairGrams,
         double onAtMinute
     )
     {
         var stand = at.Toning.StandOf(area.Id);
-        var grams = hairGrams * Amounts.LengthsCoat * (1 + at.Waste);
-        var recipe = Recipe.Of(area.Bowl.For(area.Minutes), grams, at.Shelf.OfType<DeveloperProduct>().ToArray());
+        var recipe = at.RecipeOf(area);
+        var hand = at.Toning.BowlOf(area.Id, recipe);
+        var rescue = hand.Rescue(at.Bench.BowlGrams) is { } adds ? new Rescuing(adds, 0, []) : null;
         return new(
             area,
             area.Along.Words,
             at.Hair.PanelsOf(area),
             ToneSuggested.Parts(area.Bowl.Shades),
             hairGrams,
-            grams,
+            at.GramsOf(area),
             recipe.Ingredients,
             recipe.Missing,
+            BowlView.OfToner(number, recipe, hand, at.Facts.Count, rescue, area.Bowl.DeveloperParts),
             forecast is null ? [] : [forecast],
             forecast is null ? string.Empty : Oklch.Seen(forecast.DeltaE),
             onAtMinute,

@@ -11,15 +11,28 @@ namespace Wendro.Host.Work;
 /// <param name="Facts">What was chosen and happened.</param>
 /// <param name="Toning">The toning as it stands.</param>
 /// <param name="Shelf">What the studio owns.</param>
-/// <param name="Waste">What stays in bowls and on brushes, share of what lies on the hair.</param>
+/// <param name="Ours">Ways of toning of the studio's own.</param>
+/// <param name="Bench">How it is mixed in this studio.</param>
 internal sealed record ToneAtWork(
     ReviewAtWork Review,
     TonedHair Hair,
     IReadOnlyList<Kept<ToneFact>> Facts,
     ToningInHand Toning,
     IReadOnlyList<Product> Shelf,
-    double Waste
-);
+    IReadOnlyList<OwnTonerRow> Ours,
+    BenchRules Bench
+)
+{
+    /// <summary>Mixed product an area takes, waste in it, g.</summary>
+    public double GramsOf(ToneArea area) => Hair.HairOf(area).HairGrams * Amounts.LengthsCoat * (1 + Bench.Waste);
+
+    /// <summary>What goes into an area's bowl.</summary>
+    public Recipe RecipeOf(ToneArea area)
+    {
+        ArgumentNullException.ThrowIfNull(area);
+        return Recipe.Of(area.Bowl.For(area.Minutes), GramsOf(area), Shelf.OfType<DeveloperProduct>().ToArray());
+    }
+}
 
 /// <summary>Brings what came out, the shelf and what was chosen together.</summary>
 internal sealed class TonesAtWork(ReviewsAtWork reviews, Tonings tonings, ProductShelf shelf, Studio studio)
@@ -37,7 +50,8 @@ internal sealed class TonesAtWork(ReviewsAtWork reviews, Tonings tonings, Produc
             facts,
             ToningInHand.Of(facts),
             products,
-            (rules.Bench ?? BenchRules.Usual).Waste
+            await studio.TonersAsync(stop),
+            rules.Bench ?? BenchRules.Usual
         );
     }
 }

@@ -1,5 +1,6 @@
 using CsCheck;
 using Wendro.Core.Lift;
+using Wendro.Core.Mix;
 using Wendro.Core.Tone;
 using Wendro.Core.Toning;
 using Wendro.Core.Units;
@@ -37,6 +38,31 @@ public sealed class ToningInHandTests
         Assert.Equal(10.5, off.StandOf(1).WasOnMinutes);
         Assert.True(off.IsDone);
         Assert.False(new ToningInHand().IsDone);
+    }
+
+    [Fact]
+    public void A_bowl_is_weighed_as_any_and_anew_once_another_is_chosen()
+    {
+        var recipe = new Recipe([new(Role.Colour, "gloss", "Gloss", 6), new(Role.Developer, "developer", "Mild", 6)]);
+        static BowlWeighed Pour(int area, int ingredient, double grams) =>
+            new(area, new Poured(ingredient, grams, Weighed.Typed));
+        var over = Of((0, Two), (1, Pour(1, 0, 9)));
+        Assert.Equal(0, over.BowlOf(1, recipe).Over);
+        Assert.Null(over.BowlOf(2, recipe).Over);
+        var restored = Of((0, Two), (1, Pour(1, 0, 9)), (2, new BowlWeighed(1, new Restored())), (3, Pour(1, 1, 9)));
+        Assert.True(restored.BowlOf(1, recipe).IsDone);
+        Assert.Equal(18, restored.BowlOf(1, recipe).PouredGrams, 1e-9);
+        // Its minutes may change; another bowl begins empty.
+        Assert.True(Of((0, Two), (1, Pour(1, 0, 6)), (2, Two)).BowlOf(1, recipe).PouredGrams > 0);
+        var other = Area(1) with { Bowl = Area(1).Bowl with { DeveloperParts = 2 } };
+        Assert.Equal(
+            0,
+            Of((0, Two), (1, Pour(1, 0, 6)), (2, new TonePlanned(new([other])))).BowlOf(1, recipe).PouredGrams
+        );
+        // What is on isn't weighed, and a pour is taken back at its bowl.
+        Assert.NotEmpty(Of((0, Two), (1, new PutOn(1))).Against(Pour(1, 0, 6)));
+        Assert.NotEmpty(Of((0, Two)).Against(Pour(3, 0, 6)));
+        Assert.NotEmpty(Of((0, Two), (1, Pour(1, 0, 6))).Against(new ToneUnsaid(2)));
     }
 
     [Fact]

@@ -40,6 +40,50 @@ public sealed class ToningTests
     private static HairBytes Toned(params ToneArea[] areas) => Hair.Toned(new(areas), a => a.Minutes);
 
     [Fact]
+    public void What_it_does_besides_is_told_of_grey_of_copper_and_of_the_face()
+    {
+        AreaForecast Of(ToneArea area) => AreaForecast.Of(Hair, area)!;
+        string Told(double grey, params AreaForecast[] areas) => string.Join(' ', ToneBesides.Of(areas, grey));
+        var ends = Of(Ends(Bowl(8, Reflect.Ash), 20));
+        Assert.Empty(ToneBesides.Of([ends with { RawLevel = 8 }], 0));
+        Assert.Contains(
+            "Grey stands out beside Ends",
+            Told(0.4, ends with { Colour = new(0.35, 0.08, 60) }),
+            StringComparison.Ordinal
+        );
+        var (r, g, b) = LevelColours.WhiteHair;
+        Assert.Contains(
+            "Grey blends into Ends",
+            Told(0.4, ends with { Colour = Oklch.Of(r, g, b) }),
+            StringComparison.Ordinal
+        );
+        var copper = ends with { RawLevel = 6, Neutralised = 0.31, Lifted = 1 };
+        Assert.Contains("Copper calmed in Ends: 31", Told(0, copper), StringComparison.Ordinal);
+        Assert.DoesNotContain("Copper", Told(0, copper with { Neutralised = 0.1 }), StringComparison.Ordinal);
+        // The same hair as a face, cooler and warmer than the lengths.
+        var face = ends with
+        {
+            Area = ends.Area with { Name = "Face", Zones = [Zone.FaceFrameLeft] },
+        };
+        var (cool, warm) = (new Oklch(0.7, 0.03, 80), new Oklch(0.7, 0.09, 80));
+        Assert.Contains(
+            "Cool face against warm Ends",
+            Told(0, ends with { Colour = warm }, face with { Colour = cool }),
+            StringComparison.Ordinal
+        );
+        Assert.Contains(
+            "Warm face against cool Ends",
+            Told(0, ends with { Colour = cool }, face with { Colour = warm }),
+            StringComparison.Ordinal
+        );
+        Assert.DoesNotContain(
+            "face",
+            Told(0, ends with { Colour = warm }, face with { Colour = warm }),
+            StringComparison.Ordinal
+        );
+    }
+
+    [Fact]
     public void A_piece_is_toned_as_the_tables_of_colour_say()
     {
         foreach (var minutes in new[] { 3.0, 10, 20, 45 })

@@ -1288,6 +1288,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/toners": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps a visit's way of toning as the studio's own */
+        post: operations["PostToner"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/toners/{toner}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Forgets a way of toning of the studio's own */
+        delete: operations["DeleteToner"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{visit}/photographs": {
         parameters: {
             query?: never;
@@ -2351,6 +2385,11 @@ export interface components {
             id: string;
             name: string;
         };
+        KeptToner: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+        };
         LeftOut: {
             region: components["schemas"]["Region"];
             /** Format: double */
@@ -2680,6 +2719,11 @@ export interface components {
             /** Format: uuid */
             visitId: string;
         };
+        NewToner: {
+            /** Format: uuid */
+            visitId: string;
+            name: string;
+        };
         NewVisit: {
             hair?: null | components["schemas"]["HairProfile"];
             /** Format: date-time */
@@ -2742,6 +2786,12 @@ export interface components {
             capSpread: number;
             /** Format: double */
             together: number;
+        };
+        OwnToner: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            plan: components["schemas"]["TonePlan"];
         };
         PanelKey: string;
         PanelPaint: {
@@ -4380,6 +4430,7 @@ export interface components {
             grams: number;
             ingredients: components["schemas"]["Ingredient"][];
             missing: null | string;
+            inBowl: components["schemas"]["BowlView"];
             forecast: components["schemas"]["AreaForecast"][];
             seen: string;
             /** Format: double */
@@ -4400,7 +4451,14 @@ export interface components {
             /** Format: double */
             developerParts: number;
         };
-        ToneFact: components["schemas"]["ToneFactTonePlanned"] | components["schemas"]["ToneFactPutOn"] | components["schemas"]["ToneFactWipedClean"] | components["schemas"]["ToneFactTakenOff"] | components["schemas"]["ToneFactToneUnsaid"];
+        ToneFact: components["schemas"]["ToneFactTonePlanned"] | components["schemas"]["ToneFactBowlWeighed"] | components["schemas"]["ToneFactPutOn"] | components["schemas"]["ToneFactWipedClean"] | components["schemas"]["ToneFactTakenOff"] | components["schemas"]["ToneFactToneUnsaid"];
+        ToneFactBowlWeighed: {
+            /** @enum {string} */
+            kind?: "weighed";
+            /** Format: int32 */
+            area: number;
+            what: components["schemas"]["BowlEvent"];
+        };
         ToneFactPutOn: {
             /** @enum {string} */
             kind?: "putOn";
@@ -4514,18 +4572,21 @@ export interface components {
             /** Format: date-time */
             now: string;
             verdict: components["schemas"]["Sentence"];
+            besides: components["schemas"]["Sentence"][];
             plan: components["schemas"]["TonePlan"];
             areas: components["schemas"]["ToneAreaView"][];
             /** Format: double */
             minutes: number;
             findings: components["schemas"]["ToneFinding"][];
             starts: components["schemas"]["ToneStart"][];
+            ours: components["schemas"]["OwnToner"][];
             more: components["schemas"]["ToneArea"][];
             shelf: components["schemas"]["ToneBowl"][];
             isRead: boolean;
             isDone: boolean;
             /** Format: int32 */
             lastFact: null | number;
+            settling: components["schemas"]["Settling"];
             /** Format: double */
             lengthCm: number;
             rawStrand: string[];
@@ -7918,6 +7979,77 @@ export interface operations {
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PostToner: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewToner"];
+            };
+        };
+        responses: {
+            /** @description Created */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptToner"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    DeleteToner: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                toner: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Not Found */
             404: {

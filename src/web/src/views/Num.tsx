@@ -27,8 +27,13 @@ export function Num(props: {
   // What is being typed is nobody's business until it is done: one number, one edit.
   const [draft, setDraft] = useState<number | null>();
   const sent = useRef<number | null>(undefined);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: whatever came back is what stands now
+  const typing = useRef(false);
+  // Whatever came back is what stands now; but for what is being typed meanwhile and was not sent.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: asked when something came back
   useEffect(() => {
+    if (typing.current && sent.current === undefined) {
+      return;
+    }
     setDraft(undefined);
     sent.current = undefined;
   }, [kept]);
@@ -60,9 +65,20 @@ export function Num(props: {
         suffix={value === null ? undefined : (scale?.us ?? unit)}
         placeholder={placeholder}
         status={error ? "error" : undefined}
-        onChange={(v) => setDraft(v)}
-        onStep={(v) => take(v)}
-        onBlur={() => draft !== undefined && take(draft)}
+        onChange={(v) => {
+          typing.current = true;
+          setDraft(v);
+        }}
+        onStep={(v) => {
+          typing.current = false;
+          take(v);
+        }}
+        onBlur={() => {
+          typing.current = false;
+          if (draft !== undefined) {
+            take(draft);
+          }
+        }}
         onPressEnter={() => draft !== undefined && take(draft)}
       />
     </label>

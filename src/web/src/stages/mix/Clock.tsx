@@ -1,8 +1,9 @@
 import parts from "../../style/parts.module.css";
 import { tokens } from "../../style/tokens";
 import { stepKindWords } from "../../views/words";
+import type { Bowl } from "../../weighing/bowls";
 import css from "./Clock.module.css";
-import type { Bowl, MixView } from "./useMix";
+import type { MixView } from "./useMix";
 
 const whenOf = (b: Bowl) =>
   `Bowl ${b.number}, formula ${b.formula}: mix at minute ${b.mixAtMinute.toFixed(0)}, ` +

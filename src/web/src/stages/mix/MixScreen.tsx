@@ -5,15 +5,15 @@ import parts from "../../style/parts.module.css";
 import { Care } from "../../visit/Care";
 import { Columns } from "../../visit/Columns";
 import { useVisit } from "../../visit/useVisit";
+import { useScale } from "../../weighing/useScale";
+import { Weighing } from "../../weighing/Weighing";
+import { nothing } from "../../weighing/weighing";
 import { Clock } from "./Clock";
 import { Formulas } from "./Formulas";
 import css from "./MixScreen.module.css";
 import { ToMind } from "./ToMind";
 import { TrayList } from "./TrayList";
 import { useMix } from "./useMix";
-import { useScale } from "./useScale";
-import { Weighing } from "./Weighing";
-import { nothing } from "./weighing";
 
 /** From the painted plan to bowls that are weighed: the bowl on the scale, the formulas, the clock, what to mind. */
 export function MixScreen() {

@@ -1,17 +1,12 @@
 import { useIsMutating, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { api, type Schemas } from "../../api/client";
 import { given, Refused } from "../../api/given";
+import type { Weighs } from "../../weighing/bowls";
 
 export type MixView = Schemas["MixView"];
-export type Bowl = Schemas["BowlView"];
-export type BowlEvent = Schemas["BowlEvent"];
-
-export interface Mixing {
+export interface Mixing extends Weighs {
   mix: MixView | undefined;
   problem: string | undefined;
-  busy: boolean;
-  begin(bowl: Bowl): Promise<boolean>;
-  happen(bowl: Bowl, event: BowlEvent): Promise<boolean>;
   tick(item: string, isThere: boolean): Promise<boolean>;
 }
 
@@ -52,6 +47,8 @@ export function useMix(visit: string, revision: number): Mixing {
     mix: data,
     problem: error?.message,
     busy: waiting > 0,
+    settling: data?.settling,
+    scoopGramsOf: (product) => data?.offers.lighteners.find((l) => l.name === product)?.scoopGrams,
     begin: ({ formula, ordinal }) =>
       done(
         byHand.mutateAsync(() =>

@@ -1,4 +1,5 @@
 import { Button } from "antd";
+import { useState } from "react";
 import type { PlanView } from "../../api/client";
 import { said, useUnits } from "../../views/units";
 import css from "./Review.module.css";
@@ -51,8 +52,9 @@ interface Props {
 /** What is wrong at its places, and marking more of it: choose what, then touch where. */
 export function Marks({ marks, marking, onMarking, say }: Props) {
   const units = useUnits();
+  const [open, setOpen] = useState(false);
   return (
-    <details className={css.marks} open={marking !== undefined || undefined}>
+    <details className={css.marks} open={open} onToggle={(e) => setOpen(e.currentTarget.open)}>
       <summary>{marks.length === 0 ? "Mark a place" : `Marked places: ${marks.length}`}</summary>
       <div className={css.ask} role="group" aria-label="Mark a place">
         {(Object.keys(blemishes) as Blemish[]).map((what) => (

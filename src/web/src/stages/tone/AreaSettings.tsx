@@ -7,6 +7,7 @@ import { Num } from "../../views/Num";
 import { allZones, zoneWords } from "../../views/words";
 import css from "./Tone.module.css";
 import type { ToneArea, ToneAreaView, ToneView, Toning } from "./useTone";
+import { WeighToner } from "./WeighToner";
 
 type Shade = Schemas["Shade"];
 
@@ -34,7 +35,8 @@ interface Props {
 }
 
 /** What an area is: where, with what, how long; each change is kept at once. */
-export function AreaSettings({ toning, tone, area: { area, ingredients, missing, onAt } }: Props) {
+export function AreaSettings({ toning, tone, area: view }: Props) {
+  const { area, ingredients, missing, onAt } = view;
   const { plan } = tone;
   const at = plan.areas.findIndex((a) => a.id === area.id);
   const set = (change: Partial<ToneArea>) => toning.change(area.id, change);
@@ -135,6 +137,7 @@ export function AreaSettings({ toning, tone, area: { area, ingredients, missing,
         {ingredients.map((i) => `${i.words} ${i.grams.toFixed(1)} g`).join(" + ")}
         {missing && ` ${missing}`}
       </p>
+      {!fixed && !missing && <WeighToner toning={toning} tone={tone} area={view} />}
       {!fixed && (
         <div className={parts.row}>
           <Button disabled={at === 0} onClick={() => move(-1)}>

@@ -6,10 +6,12 @@ import { PanelMap } from "../../views/PanelMap";
 import { quantity, useUnits } from "../../views/units";
 import { zoneWords } from "../../views/words";
 import { AreaSettings } from "./AreaSettings";
+import { KeepAsOurs, useForget } from "./Ours";
 import css from "./Tone.module.css";
 import type { ToneAreaView, ToneView, Toning } from "./useTone";
 
 interface Props {
+  visit: string;
   toning: Toning;
   tone: ToneView;
   plan: PlanView;
@@ -19,7 +21,7 @@ interface Props {
 }
 
 /** Which areas there are, what goes on them, and in which order. */
-export function Areas({ toning, tone, plan, chosen, onChosen, refused }: Props) {
+export function Areas({ visit, toning, tone, plan, chosen, onChosen, refused }: Props) {
   const units = useUnits();
   const on = (key: string) => tone.areas.filter((a) => a.panels.includes(key));
   return (
@@ -102,6 +104,7 @@ export function Areas({ toning, tone, plan, chosen, onChosen, refused }: Props) 
           </Button>
         </Dropdown>
       )}
+      {tone.areas.length > 0 && <KeepAsOurs visit={visit} />}
       {refused && <p role="alert">{refused}</p>}
     </>
   );
@@ -109,12 +112,23 @@ export function Areas({ toning, tone, plan, chosen, onChosen, refused }: Props) 
 
 /** Nothing is chosen: ways to begin, each from what is on the shelf. */
 function Begin({ tone, toning }: { tone: ToneView; toning: Toning }) {
-  if (tone.starts.length === 0) {
+  const forget = useForget();
+  if (tone.starts.length === 0 && tone.ours.length === 0) {
     return <p className={parts.soft}>No shade is on the shelf. Put one there to plan a toner with it.</p>;
   }
   return (
     <fieldset className={css.begin} aria-label="Begin with">
       <legend>Begin with</legend>
+      {tone.ours.map((o) => (
+        <span key={o.id} className={css.ours}>
+          <Button type="primary" disabled={toning.busy} onClick={() => toning.plan(() => o.plan)}>
+            {o.name}
+          </Button>
+          <Button type="text" aria-label={`Forget ${o.name}`} onClick={() => forget(o.id)}>
+            ✕
+          </Button>
+        </span>
+      ))}
       {tone.starts.map((s) => (
         <Button key={s.words} disabled={toning.busy} onClick={() => toning.plan(() => s.plan)}>
           {s.words}

@@ -21,6 +21,9 @@ export function Minding({ tone, area, offers, toning, minute }: Props) {
   return (
     <div>
       <h2 className={css.verdict}>{said(tone.verdictParts, units)}</h2>
+      {tone.besides.map((b) => (
+        <p key={b}>{b}</p>
+      ))}
       {!tone.isRead && tone.areas.length > 0 && (
         <p className={parts.soft}>Nothing was read at the review: this tones the forecast.</p>
       )}

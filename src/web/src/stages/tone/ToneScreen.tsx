@@ -60,6 +60,7 @@ export function ToneScreen() {
         label: "Areas",
         content: (
           <Areas
+            visit={visit}
             toning={toning}
             tone={tone}
             plan={work.plan}

@@ -1,12 +1,12 @@
 import { Button, InputNumber } from "antd";
 import { type RefObject, useState } from "react";
-import parts from "../../style/parts.module.css";
-import { tokens } from "../../style/tokens";
-import { quantity, useUnits } from "../../views/units";
+import parts from "../style/parts.module.css";
+import { tokens } from "../style/tokens";
+import { quantity, useUnits } from "../views/units";
 import { Adjust } from "./Adjust";
 import { BowlPicture } from "./BowlPicture";
+import type { Bowl, Weighs } from "./bowls";
 import { ScaleHands } from "./ScaleHands";
-import type { Bowl, Mixing } from "./useMix";
 import type { Reading } from "./useScale";
 import { useWeighing } from "./useWeighing";
 import css from "./Weighing.module.css";
@@ -22,7 +22,7 @@ export function Weighing({
   memory,
 }: {
   bowl: Bowl;
-  mixing: Mixing;
+  mixing: Weighs;
   reading: Reading;
   memory: RefObject<Memory>;
 }) {
@@ -33,7 +33,7 @@ export function Weighing({
   const poured = bowl.steps.some((s) => s.pouredGrams > 0);
   const at = begun?.next ?? begun?.over ?? null;
   const step = at === null ? undefined : bowl.steps[at];
-  const scoop = mixing.mix?.offers.lighteners.find((l) => l.name === step?.ingredient.product)?.scoopGrams;
+  const scoop = mixing.scoopGramsOf?.(step?.ingredient.product);
   const shown = step ? step.pouredGrams + Math.max(0, onScale ?? 0) : undefined;
   return (
     <div className={css.weighing}>
@@ -271,7 +271,7 @@ function Tick({ met, over, now }: { met?: boolean; over?: boolean; now?: boolean
 }
 
 /** Too much went in: restore the ratio, or keep it and see what that does. */
-function Over({ bowl, mixing, g }: { bowl: Bowl; mixing: Mixing; g(v: number): string }) {
+function Over({ bowl, mixing, g }: { bowl: Bowl; mixing: Weighs; g(v: number): string }) {
   const { begun } = bowl;
   const rescuing = begun?.rescue;
   if (!begun || begun.over === null || !rescuing) {

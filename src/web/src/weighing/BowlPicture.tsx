@@ -1,6 +1,6 @@
-import { tokens } from "../../style/tokens";
+import { tokens } from "../style/tokens";
 import css from "./BowlPicture.module.css";
-import type { Bowl } from "./useMix";
+import type { Bowl } from "./bowls";
 
 const tones: Record<string, string> = {
   lightener: tokens.powder,

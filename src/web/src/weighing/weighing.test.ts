@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { Bowl } from "./useMix";
+import type { Bowl } from "./bowls";
 import type { Reading } from "./useScale";
 import { type Memory, nothing, type Settling, weigh } from "./weighing";
 

@@ -1,5 +1,5 @@
-import type { Schemas } from "../../api/client";
-import type { Bowl } from "./useMix";
+import type { Schemas } from "../api/client";
+import type { Bowl } from "./bowls";
 import type { Reading } from "./useScale";
 
 export type BowlEvent = Schemas["BowlHappened"]["event"];

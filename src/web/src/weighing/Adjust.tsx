@@ -1,8 +1,8 @@
 import { Button, Popover } from "antd";
 import { useState } from "react";
-import type { Schemas } from "../../api/client";
-import parts from "../../style/parts.module.css";
-import { Num } from "../../views/Num";
+import type { Schemas } from "../api/client";
+import parts from "../style/parts.module.css";
+import { Num } from "../views/Num";
 
 /** A little more of one thing into what is mixed: what was added is weighed, and the true ratio counts. */
 export function Adjust({

@@ -1,5 +1,5 @@
 import { type RefObject, useEffect } from "react";
-import type { Bowl, Mixing } from "./useMix";
+import type { Bowl, Weighs } from "./bowls";
 import type { Reading } from "./useScale";
 import { grossOf, type Memory, onScaleOf, weigh } from "./weighing";
 
@@ -21,12 +21,12 @@ export interface Weighing {
 export function useWeighing(
   bowl: Bowl,
   reading: Reading,
-  mixing: Mixing,
+  mixing: Weighs,
   memory: RefObject<Memory>,
 ): Weighing {
   const onScale = onScaleOf(bowl, reading);
   useEffect(() => {
-    const rule = mixing.mix?.settling;
+    const rule = mixing.settling;
     if (!rule) {
       return;
     }

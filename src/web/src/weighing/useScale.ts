@@ -1,6 +1,6 @@
 import { HubConnectionBuilder, HubConnectionState, LogLevel } from "@microsoft/signalr";
 import { useEffect, useState } from "react";
-import type { Schemas } from "../../api/client";
+import type { Schemas } from "../api/client";
 
 export type Reading = Schemas["ScaleReading"];
 

@@ -1,9 +1,9 @@
 import { useMutation } from "@tanstack/react-query";
 import { Button, InputNumber, Popover } from "antd";
 import { useState } from "react";
-import { api, type Schemas } from "../../api/client";
-import { given } from "../../api/given";
-import parts from "../../style/parts.module.css";
+import { api, type Schemas } from "../api/client";
+import { given } from "../api/given";
+import parts from "../style/parts.module.css";
 import css from "./ScaleHands.module.css";
 
 type Hand = Schemas["HandAtScale"];
