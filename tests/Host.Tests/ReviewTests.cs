@@ -128,6 +128,8 @@ public sealed class ReviewTests
         // Card beside card, by the measures a plan is judged by.
         var ends = view["card"]!.AsArray().Single(l => (string)l!["measure"]! == "ends")!;
         Assert.True((double)ends["cameOut"]! < (double)ends["planned"]!);
+        // A face that stayed as it was while the back lifted is found by the rule that a plan is judged by.
+        Assert.Contains(view["findings"]!.AsArray(), f => (string)f!["kind"]! == "frontNotBrighter");
     }
 
     [Fact]

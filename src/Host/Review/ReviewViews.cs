@@ -87,6 +87,18 @@ internal sealed record CardBeside(
 /// <summary>A lifted level to tap, as hex: as wet as the hair is.</summary>
 internal sealed record ReadColour(double Level, string Hex);
 
+/// <summary>What is wrong with the hair as it came out, by the rules a plan is judged by.</summary>
+/// <param name="WasPlanned">Whether the plan's own hair has it too.</param>
+internal sealed record CameOutFinding(
+    FindingKind Kind,
+    Severity Severity,
+    string Title,
+    Sentence Text,
+    Sentence Why,
+    IReadOnlyList<PanelKey> Panels,
+    bool WasPlanned
+);
+
 /// <summary>The review as it stands.</summary>
 /// <param name="Facts">How many facts there are.</param>
 /// <param name="Verdict">What came out, in a sentence.</param>
@@ -101,6 +113,7 @@ internal sealed record ReadColour(double Level, string Hex);
 /// <param name="Notes">What is to be remembered then, in one's own words.</param>
 /// <param name="Marks">What is wrong, at its places.</param>
 /// <param name="Card">The measures, card beside card; none while nothing is read.</param>
+/// <param name="Findings">What is wrong with the hair as it came out, worst first; none while nothing is read.</param>
 /// <param name="Undertones">The warm pigments there are, darkest first.</param>
 internal sealed record ReviewView(
     int Facts,
@@ -121,6 +134,7 @@ internal sealed record ReviewView(
     IReadOnlyList<NoteView> Notes,
     IReadOnlyList<ReviewMark> Marks,
     IReadOnlyList<CardBeside> Card,
+    IReadOnlyList<CameOutFinding> Findings,
     DateTimeOffset? WashedAt,
     int? LastFact,
     IReadOnlyList<ReadColour> Colours,
@@ -183,11 +197,30 @@ internal sealed record ReviewView(
             review.Notes.Select(n => new NoteView(n.Fact, n.Words)).ToArray(),
             marks,
             cameOut is null ? [] : Cards(planned, cameOut, at.WeeksBetween),
+            cameOut is null ? [] : FindingsOf(planned, cameOut),
             at.Service.WashedAt,
             review.Last?.Number,
             LiftedColours,
             Undertone.All
         );
+    }
+
+    private static CameOutFinding[] FindingsOf(PlannedHead planned, HeadLevels cameOut)
+    {
+        var before = planned.AllFindings.Select(f => f.Id).ToHashSet();
+        return planned
+            .FindingsOf(cameOut)
+            .Where(f => BlendFault.OfTheLook.Contains(f.Kind) && f.Severity != Severity.Note)
+            .Select(f => new CameOutFinding(
+                f.Kind,
+                f.Severity,
+                f.Title,
+                f.Text,
+                f.Why,
+                f.Panels,
+                before.Contains(f.Id)
+            ))
+            .ToArray();
     }
 
     private static CardBeside[] Cards(PlannedHead planned, HeadLevels cameOut, double weeks) =>

@@ -1762,6 +1762,17 @@ export interface components {
             missing: null | string;
             begun: null | components["schemas"]["BegunView"];
         };
+        CameOutFinding: {
+            kind: components["schemas"]["FindingKind"];
+            severity: components["schemas"]["Severity"];
+            title: string;
+            text: components["schemas"]["Sentence"];
+            why: components["schemas"]["Sentence"];
+            panels: components["schemas"]["PanelKey"][];
+            wasPlanned: boolean;
+            textParts?: null | components["schemas"]["SentencePiece"][];
+            whyParts?: null | components["schemas"]["SentencePiece"][];
+        };
         CardBeside: {
             measure: components["schemas"]["CardMeasure"];
             /** Format: double */
@@ -3792,6 +3803,7 @@ export interface components {
             notes: components["schemas"]["NoteView"][];
             marks: components["schemas"]["ReviewMark"][];
             card: components["schemas"]["CardBeside"][];
+            findings: components["schemas"]["CameOutFinding"][];
             /** Format: date-time */
             washedAt: null | string;
             /** Format: int32 */

@@ -2,6 +2,7 @@ import { Alert, Spin } from "antd";
 import { useEffect, useState } from "react";
 import parts from "../../style/parts.module.css";
 import { angleOf } from "../../views/angles";
+import { Told } from "../../views/Told";
 import { Care } from "../../visit/Care";
 import { Columns } from "../../visit/Columns";
 import { HeadColumn } from "../../visit/HeadColumn";
@@ -64,6 +65,11 @@ export function ReviewScreen() {
           <>
             <Gradient zone={chosen} eye={review.eyeSpread} />
             <CameOutCard card={review.card} />
+            {review.findings
+              .filter((f) => !f.wasPlanned)
+              .map((f) => (
+                <Told key={f.title} finding={f} />
+              ))}
           </>
         ),
       }}
