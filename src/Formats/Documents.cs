@@ -46,7 +46,7 @@ public static class Documents
     private static readonly Dictionary<Type, (string Words, Upgrade[] Steps)> Chain = new()
     {
         [typeof(HairProfile)] = ("hair profile", [OldPieces]),
-        [typeof(Consultation)] = ("consultation", []),
+        [typeof(Consultation)] = ("consultation", [AskedAgain]),
         [typeof(OwnLift)] = ("note of how hair lifts", []),
         [typeof(Plan)] = ("plan", [Steps]),
         [typeof(PlanEdit)] = ("edit", [Steps]),
@@ -86,6 +86,9 @@ public static class Documents
 
     /// <summary>Version 2: a toner's bowl is weighed.</summary>
     private static void OnTheScale(JsonObject document) { }
+
+    /// <summary>Version 2: answers about health were left out, and are asked again.</summary>
+    private static void AskedAgain(JsonObject document) { }
 
     /// <summary>Kinds of documents that are stored.</summary>
     public static IEnumerable<Type> Kinds => Chain.Keys;

@@ -3,6 +3,7 @@ using Wendro.Host.Apply;
 using Wendro.Host.Consult;
 using Wendro.Host.Day;
 using Wendro.Host.Desk;
+using Wendro.Host.Keep;
 using Wendro.Host.Mix;
 using Wendro.Host.Paint;
 using Wendro.Host.Photographs;
@@ -51,6 +52,7 @@ public sealed class Program
         app.MapReview();
         app.MapTone();
         app.MapPhotographs();
+        app.MapArchive();
         app.MapScale();
         var ran = await RunAsync(app);
         await Log.CloseAndFlushAsync();

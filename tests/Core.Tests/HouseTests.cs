@@ -21,6 +21,7 @@ public sealed partial class HouseTests
         ["Day"] = [.. OfAStage, "Apply"],
         ["Apply"] = [.. OfAStage, "Paint"],
         ["Review"] = OfAStage,
+        ["Keep"] = OfAStage,
         ["Tone"] = OfAStage,
         ["Photographs"] = OfAStage,
         ["Consult"] = OfAStage,

@@ -72,6 +72,8 @@ public enum Often
 /// <param name="Part">How sure her part is.</param>
 /// <param name="Wears">How often she wears her hair each way she uses.</param>
 /// <param name="Patches">Patch tests of colours, each its own, up to 6.</param>
+/// <param name="AskAgain">Whether this came without its answers about health: until they are asked again nothing is
+/// painted.</param>
 public sealed record Consultation(
     PatchTest? Patch = null,
     bool? Reacted = null,
@@ -86,7 +88,8 @@ public sealed record Consultation(
     string? Words = null,
     PartHabit? Part = null,
     IReadOnlyDictionary<Wear, Often>? Wears = null,
-    IReadOnlyList<PatchTest>? Patches = null
+    IReadOnlyList<PatchTest>? Patches = null,
+    bool AskAgain = false
 )
 {
     /// <summary>Nothing asked yet.</summary>
@@ -97,4 +100,42 @@ public sealed record Consultation(
 
     /// <summary>Cautions gone past; none when nobody did.</summary>
     public IReadOnlyList<Override> GonePast => Overrides ?? [];
+
+    /// <summary>Whether it holds answers about health.</summary>
+    public bool TellsOfHealth =>
+        Patch is not null
+        || Reacted is not null
+        || Scalp is not null
+        || Salts is not null
+        || Patches is { Count: > 0 }
+        || Overrides is { Count: > 0 };
+
+    /// <summary>The same without its answers about health: who reads it is to ask again.</summary>
+    public Consultation WithoutHealth() =>
+        this with
+        {
+            Patch = null,
+            Reacted = null,
+            Scalp = null,
+            Salts = null,
+            Overrides = null,
+            Patches = null,
+            AskAgain = AskAgain || TellsOfHealth,
+        };
+
+    /// <summary>The same with another's answers about health.</summary>
+    public Consultation WithHealthOf(Consultation other)
+    {
+        ArgumentNullException.ThrowIfNull(other);
+        return this with
+        {
+            Patch = other.Patch,
+            Reacted = other.Reacted,
+            Scalp = other.Scalp,
+            Salts = other.Salts,
+            Overrides = other.Overrides,
+            Patches = other.Patches,
+            AskAgain = other.AskAgain,
+        };
+    }
 }

@@ -61,6 +61,9 @@ public static class Safety
         ];
         return points
             .Select(p =>
+                consultation.AskAgain && p.Standing == Standing.Ask && AskedAgain.Contains(p.Question) ? LeftOut(p) : p
+            )
+            .Select(p =>
                 p.Standing == Standing.Caution
                 && consultation.GonePast.LastOrDefault(o => o.Question == p.Question) is { } past
                     ? p with
@@ -76,6 +79,17 @@ public static class Safety
     /// <summary>The stops that stand: nothing is painted while there is one.</summary>
     public static IReadOnlyList<SafetyPoint> Stops(Consultation consultation, HairProfile hair, DateTimeOffset now) =>
         Of(consultation, hair, now).Where(p => p.Standing == Standing.Stop).ToArray();
+
+    /// <summary>Questions about health that stop while they were left out of what came in and not asked again.</summary>
+    private static readonly string[] AskedAgain = ["reacted", "scalp", "salts"];
+
+    private static SafetyPoint LeftOut(SafetyPoint point) =>
+        point with
+        {
+            Standing = Standing.Stop,
+            Answer = "left out",
+            Words = "This came without the answers about health. Ask again before anything is mixed.",
+        };
 
     /// <summary>What to do about any reaction.</summary>
     private const string IfItSpreads =

@@ -120,8 +120,11 @@ internal static class ConsultEndpoints
                     var known = await learnt.BeforeAsync(visit, stop);
                     var own = body.Consultation.Strand is { } test ? test.OwnOf(body.Hair, known) : known;
                     var hair = body.Hair with { Own = own };
+                    // What came without its answers about health stays so until they are there: nobody says it away.
+                    var asked = await visits.FindAsync(visit, stop) is { Consultation.AskAgain: true };
+                    var consultation = body.Consultation with { AskAgain = asked };
                     return
-                        await visits.SetConsultAsync(visit, body.BaseVersion, hair, body.Consultation, stop) is not null
+                        await visits.SetConsultAsync(visit, body.BaseVersion, hair, consultation, stop) is not null
                         && await plans.OpenAsync(visit, stop) is { } at
                         ? Results.Ok(Of(await mixes.OfAsync(at, stop)))
                         : Answers.NotFound("visit");

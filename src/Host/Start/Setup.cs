@@ -68,6 +68,7 @@ internal static class Setup
         builder.Services.AddSingleton<Tonings>();
         builder.Services.AddSingleton(_ => new PhotographFolder(Path.Combine(settings.DataFolder, "photographs")));
         builder.Services.AddSingleton<Album>();
+        builder.Services.AddSingleton<Archives>();
         builder.Services.AddSingleton<TonesAtWork>();
         builder.Services.AddSingleton(_ => HeadForm.Usual);
         builder.Services.AddSingleton(_ => new CacheFolder(settings.CacheFolder));

@@ -1,0 +1,298 @@
+using System.Data;
+using Microsoft.EntityFrameworkCore;
+using Wendro.Formats.Archive;
+
+namespace Wendro.Store;
+
+/// <summary>What becomes of one thing of an archive.</summary>
+public enum Becomes
+{
+    /// <summary>It was not here.</summary>
+    New,
+
+    /// <summary>It is here and the archive has more, or other, of it.</summary>
+    Changed,
+
+    /// <summary>It is here just so.</summary>
+    Same,
+
+    /// <summary>What is here has gone on since: it stays.</summary>
+    NewerHere,
+
+    /// <summary>It can't be taken; it says why.</summary>
+    Refused,
+}
+
+/// <summary>One thing of an archive.</summary>
+/// <param name="What">client, visit, product, pattern, toner or rules.</param>
+/// <param name="Id">Its id; null for rules.</param>
+/// <param name="Name">What it is called.</param>
+/// <param name="Becomes">What becomes of it.</param>
+/// <param name="Why">Why it is refused; null where it isn't.</param>
+public sealed record ArchiveItem(string What, Guid? Id, string Name, Becomes Becomes, string? Why = null);
+
+/// <summary>A whole studio in one file, out and in.</summary>
+public sealed class Archives(DbContextOptions<StudioContext> options, PhotographFolder photographs)
+{
+    /// <summary>Writes the studio as it stands at one moment.</summary>
+    /// <param name="to">Where to.</param>
+    /// <param name="health">Whether with answers about health.</param>
+    /// <param name="stop">Cancels.</param>
+    public async Task WriteAsync(Stream to, bool health, CancellationToken stop)
+    {
+        await using var db = new StudioContext(options);
+        // One read transaction: what is added meanwhile is not half in it.
+        await using var moment = await db.Database.BeginTransactionAsync(IsolationLevel.Serializable, stop);
+        using var archive = new ArchiveWriter(to);
+        var clients = await db.Clients.AsNoTracking().OrderBy(c => c.Id).ToListAsync(stop);
+        var visits = await db.Visits.AsNoTracking().OrderBy(v => v.Id).Select(v => v.Id).ToListAsync(stop);
+        var names = await db.Photographs.Select(p => p.Name).Distinct().OrderBy(n => n).ToListAsync(stop);
+        archive.Add(
+            new ArchiveManifest(ArchiveFile.Name, ArchiveFile.Version, health, clients.Count, visits.Count, names.Count)
+        );
+        archive.Add(clients.Select(ArchivedRows.Of).ToArray());
+        archive.Add(await StudioAsync(db, stop));
+        foreach (var id in visits)
+        {
+            var row = await db.Visits.AsNoTracking().SingleAsync(v => v.Id == id, stop);
+            archive.Add(await ArchivedRows.OfAsync(db, row, health, stop));
+        }
+
+        foreach (var name in names)
+        {
+            if (await photographs.FindAsync(name, stop) is { } jpeg)
+            {
+                archive.Add(name, jpeg);
+            }
+        }
+    }
+
+    /// <summary>What would become of everything in an archive; changes nothing.</summary>
+    /// <param name="archive">The archive.</param>
+    /// <param name="check">What is wrong with a visit beyond its form; null for nothing.</param>
+    /// <param name="stop">Cancels.</param>
+    public async Task<IReadOnlyList<ArchiveItem>> LookAsync(
+        ArchiveReader archive,
+        Func<ArchivedVisit, string?> check,
+        CancellationToken stop
+    )
+    {
+        await using var db = new StudioContext(options);
+        return await GoThroughAsync(db, archive, check, takes: false, stop);
+    }
+
+    /// <summary>Takes what an archive has that is new or more than is here: all of it, or nothing.</summary>
+    /// <inheritdoc cref="LookAsync"/>
+    public async Task<IReadOnlyList<ArchiveItem>> TakeAsync(
+        ArchiveReader archive,
+        Func<ArchivedVisit, string?> check,
+        CancellationToken stop
+    )
+    {
+        await using var db = new StudioContext(options);
+        await using var transaction = await db.Database.BeginTransactionAsync(IsolationLevel.Serializable, stop);
+        var items = await GoThroughAsync(db, archive, check, takes: true, stop);
+        await db.SaveChangesAsync(stop);
+        await transaction.CommitAsync(stop);
+        return items;
+    }
+
+    private static async Task<ArchivedStudio> StudioAsync(StudioContext db, CancellationToken stop)
+    {
+        var studio = await db.Studio.AsNoTracking().SingleOrDefaultAsync(stop);
+        return new(
+            studio?.RulesVersion ?? 0,
+            studio is null ? null : new(studio.Rules),
+            (await db.Patterns.AsNoTracking().ToListAsync(stop))
+                .OrderBy(p => p.Id)
+                .Select(p => new ArchivedPattern(p.Id, p.Name, p.Why, new(p.Edits), p.At))
+                .ToArray(),
+            (await db.OwnToners.AsNoTracking().ToListAsync(stop))
+                .OrderBy(t => t.Id)
+                .Select(t => new ArchivedToner(t.Id, t.Name, new(t.Plan), t.At))
+                .ToArray(),
+            (await db.Products.AsNoTracking().ToListAsync(stop))
+                .OrderBy(p => p.Key, StringComparer.Ordinal)
+                .Select(p => new ArchivedProduct(p.Id, p.Version, new(p.Product)))
+                .ToArray()
+        );
+    }
+
+    private async Task<IReadOnlyList<ArchiveItem>> GoThroughAsync(
+        StudioContext db,
+        ArchiveReader archive,
+        Func<ArchivedVisit, string?> check,
+        bool takes,
+        CancellationToken stop
+    )
+    {
+        var items = new List<ArchiveItem>();
+        var clients = await db.Clients.ToDictionaryAsync(c => c.Id, stop);
+        var named = new Dictionary<Guid, string>();
+        foreach (var c in archive.Clients)
+        {
+            var item = Client(db, clients.GetValueOrDefault(c.Id), c, named.ContainsKey(c.Id), takes);
+            items.Add(item);
+            if (item.Becomes != Becomes.Refused)
+            {
+                named[c.Id] = c.Name;
+            }
+        }
+
+        items.AddRange(await ArchivedShelf.GoThroughAsync(db, archive.Studio, takes, stop));
+        foreach (var (id, row) in clients)
+        {
+            named.TryAdd(id, row.Name);
+        }
+
+        if (takes)
+        {
+            await db.SaveChangesAsync(stop);
+            db.ChangeTracker.Clear();
+        }
+
+        var seen = new HashSet<Guid>();
+        foreach (var file in archive.Visits)
+        {
+            var visit = archive.Visit(file);
+            var name = named.GetValueOrDefault(visit.ClientId);
+            var wrong =
+                !seen.Add(visit.Id) ? "the archive has it twice."
+                : name is null ? "neither the archive nor this studio has its client."
+                : Lacking(visit, archive) ?? check(visit);
+            var why = wrong is null ? null : $"{file}: {wrong}";
+            items.Add(
+                why is not null
+                    ? new("visit", visit.Id, Called(visit, name), Becomes.Refused, why)
+                    : await VisitAsync(db, archive, visit, Called(visit, name), file, takes, stop)
+            );
+        }
+
+        return items;
+    }
+
+    private static string Called(ArchivedVisit visit, string? client) =>
+        FormattableString.Invariant($"{client ?? "nobody"}, {visit.StartsAt.UtcDateTime:yyyy-MM-dd}");
+
+    /// <summary>A photograph the archive names and doesn't have, or another content under its name.</summary>
+    private static string? Lacking(ArchivedVisit visit, ArchiveReader archive) =>
+        visit.Photographs.FirstOrDefault(p => archive.Photograph(p.Name) is null) is { } lacking
+            ? $"its photograph {lacking.Name} is missing, or is not what it was."
+            : null;
+
+    private static ArchiveItem Client(StudioContext db, ClientRow? here, ArchivedClient c, bool twice, bool takes)
+    {
+        if (twice || string.IsNullOrWhiteSpace(c.Name) || c.Name.Length > 100 || c.About.Length > 400)
+        {
+            return new(
+                "client",
+                c.Id,
+                c.Name,
+                Becomes.Refused,
+                $"clients.json: {(twice ? "twice in it." : "a name of 1 to 100 letters, a line of up to 400.")}"
+            );
+        }
+
+        if (here is null)
+        {
+            if (takes)
+            {
+                db.Clients.Add(
+                    new()
+                    {
+                        Id = c.Id,
+                        Name = c.Name,
+                        About = c.About,
+                        CreatedAt = c.CreatedAt,
+                    }
+                );
+            }
+
+            return new("client", c.Id, c.Name, Becomes.New);
+        }
+
+        if (here.Name == c.Name && here.About == c.About)
+        {
+            return new("client", c.Id, c.Name, Becomes.Same);
+        }
+
+        if (takes)
+        {
+            (here.Name, here.About) = (c.Name, c.About);
+        }
+
+        return new("client", c.Id, c.Name, Becomes.Changed);
+    }
+
+    private async Task<ArchiveItem> VisitAsync(
+        StudioContext db,
+        ArchiveReader archive,
+        ArchivedVisit visit,
+        string name,
+        string file,
+        bool takes,
+        CancellationToken stop
+    )
+    {
+        var row = await db.Visits.AsNoTracking().SingleOrDefaultAsync(v => v.Id == visit.Id, stop);
+        if (row is null)
+        {
+            await KeepAsync(db, archive, visit, takes, stop);
+            return new("visit", visit.Id, name, Becomes.New);
+        }
+
+        var here = await ArchivedRows.OfAsync(db, row, health: true, stop);
+        var merged = ArchivedMerge.Of(here, visit);
+        if (merged.Diverged is { } where)
+        {
+            return new("visit", visit.Id, name, Becomes.Refused, $"{file}: {where} went on differently here.");
+        }
+
+        if (merged.Becomes == Becomes.Changed && takes)
+        {
+            await db.Visits.Where(v => v.Id == visit.Id).ExecuteDeleteAsync(stop);
+            await KeepAsync(db, archive, merged.Visit, takes, stop);
+        }
+
+        return new("visit", visit.Id, name, merged.Becomes);
+    }
+
+    private async Task KeepAsync(
+        StudioContext db,
+        ArchiveReader archive,
+        ArchivedVisit visit,
+        bool takes,
+        CancellationToken stop
+    )
+    {
+        if (!takes)
+        {
+            return;
+        }
+
+        // Contents first: a row never names what isn't there.
+        foreach (var photograph in visit.Photographs)
+        {
+            if (archive.Photograph(photograph.Name) is { } jpeg)
+            {
+                await photographs.KeepAsync(jpeg, stop);
+            }
+        }
+
+        db.Visits.Add(
+            new()
+            {
+                Id = visit.Id,
+                ClientId = visit.ClientId,
+                StartsAt = visit.StartsAt,
+                Hair = visit.Hair.Value,
+                Consultation = visit.Consultation.Value,
+                ConsultVersion = visit.ConsultVersion,
+                Taught = visit.Taught?.Value,
+            }
+        );
+        ArchivedRows.Add(db, visit);
+        await db.SaveChangesAsync(stop);
+        db.ChangeTracker.Clear();
+    }
+}

@@ -1,0 +1,310 @@
+using System.IO.Compression;
+using System.Net.Http.Headers;
+using System.Text.Json.Nodes;
+using SkiaSharp;
+
+namespace Wendro.Host.Tests;
+
+/// <summary>A whole studio out and in again: nothing is lost, doubled, or taken by halves.</summary>
+public sealed class ArchiveTests
+{
+    private static async Task<byte[]> ExportAsync(HttpClient http, bool health = false) =>
+        await http.GetByteArrayAsync(new Uri($"/api/archive?health={(health ? "true" : "false")}", UriKind.Relative));
+
+    private static async Task<(int Status, JsonNode Body)> SendAsync(
+        HttpClient http,
+        byte[] archive,
+        bool preview = false,
+        string type = "application/zip"
+    )
+    {
+        using var content = new ByteArrayContent(archive);
+        content.Headers.ContentType = new MediaTypeHeaderValue(type);
+        var answer = await http.PostAsync(
+            new Uri(preview ? "/api/archive/preview" : "/api/archive", UriKind.Relative),
+            content
+        );
+        return ((int)answer.StatusCode, JsonNode.Parse(await answer.Content.ReadAsStringAsync())!);
+    }
+
+    private static (int New, int Changed, int Same, int Newer, int Refused) Counts(JsonNode view) =>
+        ((int)view["new"]!, (int)view["changed"]!, (int)view["same"]!, (int)view["newerHere"]!, (int)view["refused"]!);
+
+    /// <summary>A visit that was asked, planned, seated, reviewed and toned, with a photograph and a bowl.</summary>
+    private static async Task<string> LivedAsync(HttpClient http)
+    {
+        var visit = await http.NewVisitAsync("Ada of the archive");
+        var consult = await http.ReadAsync($"/api/visits/{visit}/consult");
+        var answers = consult["consultation"]!.DeepClone();
+        answers["reacted"] = false;
+        answers["scalp"] = "calm";
+        answers["salts"] = "none";
+        answers["minutesToday"] = 200;
+        var told = new JsonObject
+        {
+            ["baseVersion"] = consult["version"]!.DeepClone(),
+            ["hair"] = consult["hair"]!.DeepClone(),
+            ["consultation"] = answers,
+        };
+        using var body = new StringContent(told.ToJsonString(), System.Text.Encoding.UTF8, "application/json");
+        var put = await http.PutAsync(new Uri($"/api/visits/{visit}/consult", UriKind.Relative), body);
+        Assert.True(put.IsSuccessStatusCode, await put.Content.ReadAsStringAsync());
+        var (status, said) = await http.EditAsync(
+            visit,
+            1,
+            """{"kind":"paintZone","zone":"lowerBack","paint":{"shape":"v","startCm":8,"dropCm":6,"blurCm":4}}"""
+        );
+        Assert.True(status == 200, said?.ToJsonString());
+        async Task SayAsync(string stage, string fact, int? after = null)
+        {
+            var seen = after is null ? string.Empty : $"\"after\":{after},";
+            var (code, answer) = await http.PostAsync(
+                $"/api/visits/{visit}/{stage}/facts",
+                $$"""{ {{seen}}"id":"{{Guid.NewGuid()}}","fact":{{fact}} }"""
+            );
+            Assert.True(code == 200, $"{fact}: {answer?.ToJsonString()}");
+        }
+
+        await SayAsync("apply", """{"kind":"seated"}""", 0);
+        await SayAsync("review", """{"kind":"state","wetness":"dry","washed":true,"light":"studio"}""");
+        await SayAsync("review", """{"kind":"read","zone":"lowerBack","depth":"ends","level":6.5}""");
+        using var picture = new ByteArrayContent(Png());
+        picture.Headers.ContentType = new MediaTypeHeaderValue("image/png");
+        var kept = await http.PostAsync(
+            new Uri($"/api/visits/{visit}/photographs?moment=rinsed", UriKind.Relative),
+            picture
+        );
+        Assert.True(kept.IsSuccessStatusCode, await kept.Content.ReadAsStringAsync());
+        return visit;
+    }
+
+    [Fact]
+    public async Task A_studio_goes_out_and_into_an_empty_one_and_out_again_the_same()
+    {
+        using var server = new Server();
+        var http = server.CreateClient();
+        var visit = await LivedAsync(http);
+        foreach (var health in new[] { true, false })
+        {
+            var archive = await ExportAsync(http, health);
+            Assert.Equal(archive, await ExportAsync(http, health));
+            using var other = new Server();
+            var there = other.CreateClient();
+            var (looked, preview) = await SendAsync(there, archive, preview: true);
+            Assert.True(looked == 200, preview.ToJsonString());
+            Assert.Equal(health, (bool)preview["health"]!);
+            Assert.Empty((await there.ReadAsync("/api/day")).AsArray());
+            var (taken, did) = await SendAsync(there, archive);
+            Assert.True(taken == 200, did.ToJsonString());
+            Assert.Equal(Counts(preview), Counts(did));
+            Assert.True(Counts(did) is { New: > 0, Changed: 0, Newer: 0, Refused: 0 });
+            Assert.Equal(archive, await ExportAsync(there, health));
+            // A second time it changes nothing.
+            var (again, nothing) = await SendAsync(there, archive);
+            Assert.Equal(200, again);
+            Assert.True(Counts(nothing) is { New: 0, Changed: 0, Newer: 0, Refused: 0, Same: > 0 });
+            Assert.Equal(archive, await ExportAsync(there, health));
+            foreach (var path in new[] { "plan", "review", "photographs" })
+            {
+                var (here, over) = (
+                    await http.ReadAsync($"/api/visits/{visit}/{path}"),
+                    await there.ReadAsync($"/api/visits/{visit}/{path}")
+                );
+                Assert.Equal(
+                    health || path != "plan" ? here.ToJsonString() : Stopless(here),
+                    health || path != "plan" ? over.ToJsonString() : Stopless(over)
+                );
+            }
+
+            var name = (string)(await there.ReadAsync($"/api/visits/{visit}/photographs"))[0]!["name"]!;
+            Assert.NotEmpty(await there.GetByteArrayAsync($"/api/visits/{visit}/photographs/{name}"));
+        }
+
+        static string Stopless(JsonNode plan)
+        {
+            plan["stops"] = null;
+            return plan.ToJsonString();
+        }
+    }
+
+    [Fact]
+    public async Task Without_its_answers_about_health_a_visit_is_stopped_until_they_are_asked_again()
+    {
+        using var server = new Server();
+        var visit = await LivedAsync(server.CreateClient());
+        var archive = await ExportAsync(server.CreateClient());
+        using (var zip = new ZipArchive(new MemoryStream(archive)))
+        {
+            using var reader = new StreamReader(zip.GetEntry($"visits/{visit}.json")!.Open());
+            var stored = JsonNode.Parse(await reader.ReadToEndAsync())!["consultation"]!;
+            Assert.Null(stored["reacted"]);
+            Assert.Null(stored["scalp"]);
+            Assert.True((bool)stored["askAgain"]!);
+            Assert.Equal(200, (double)stored["minutesToday"]!);
+        }
+
+        using var other = new Server();
+        var http = other.CreateClient();
+        await SendAsync(http, archive);
+        async Task<int> PaintAsync() =>
+            (
+                await http.EditAsync(
+                    visit,
+                    (int)(await http.ReadAsync($"/api/visits/{visit}/plan"))["revision"]!,
+                    """{"kind":"paintZone","zone":"nape","paint":{"shape":"v","startCm":8,"dropCm":6,"blurCm":4}}"""
+                )
+            ).Status;
+        Assert.Equal(409, await PaintAsync());
+        async Task AnswerAsync(Action<JsonNode> change)
+        {
+            var consult = await http.ReadAsync($"/api/visits/{visit}/consult");
+            var answers = consult["consultation"]!.DeepClone();
+            change(answers);
+            var told = new JsonObject
+            {
+                ["baseVersion"] = consult["version"]!.DeepClone(),
+                ["hair"] = consult["hair"]!.DeepClone(),
+                ["consultation"] = answers,
+            };
+            using var body = new StringContent(told.ToJsonString(), System.Text.Encoding.UTF8, "application/json");
+            var put = await http.PutAsync(new Uri($"/api/visits/{visit}/consult", UriKind.Relative), body);
+            Assert.True(put.IsSuccessStatusCode, await put.Content.ReadAsStringAsync());
+        }
+
+        // It can't be said away, only answered.
+        await AnswerAsync(a => a["askAgain"] = false);
+        Assert.Equal(409, await PaintAsync());
+        await AnswerAsync(a => (a["reacted"], a["scalp"]) = (false, "calm"));
+        Assert.Equal(409, await PaintAsync());
+        await AnswerAsync(a => a["salts"] = "none");
+        Assert.Equal(200, await PaintAsync());
+        // Answered and gone on here, the archive's older state changes nothing and takes no answer away.
+        var (_, again) = await SendAsync(http, archive);
+        Assert.True(Counts(again) is { New: 0, Changed: 0, Newer: 1, Refused: 0 }, again.ToJsonString());
+        Assert.False((bool)(await http.ReadAsync($"/api/visits/{visit}/consult"))["consultation"]!["reacted"]!);
+    }
+
+    [Fact]
+    public async Task What_went_on_there_is_taken_and_what_went_on_differently_is_refused_with_where()
+    {
+        using var server = new Server();
+        var http = server.CreateClient();
+        var visit = await LivedAsync(http);
+        using var other = new Server();
+        var there = other.CreateClient();
+        await SendAsync(there, await ExportAsync(http, health: true));
+        const string edit =
+            """{"kind":"paintZone","zone":"nape","paint":{"shape":"v","startCm":8,"dropCm":6,"blurCm":4}}""";
+        Assert.Equal(200, (await http.EditAsync(visit, 2, edit)).Status);
+        var more = await ExportAsync(http, health: true);
+        var (_, taken) = await SendAsync(there, more);
+        Assert.True(Counts(taken) is { New: 0, Changed: 1, Refused: 0 }, taken.ToJsonString());
+        Assert.Equal(3, (int)(await there.ReadAsync($"/api/visits/{visit}/plan"))["revision"]!);
+        Assert.Equal(more, await ExportAsync(there, health: true));
+
+        // Both go on, each its own way.
+        Assert.Equal(200, (await there.EditAsync(visit, 3, """{"kind":"clearZone","zone":"nape"}""")).Status);
+        Assert.Equal(200, (await http.EditAsync(visit, 3, """{"kind":"clearZone","zone":"lowerBack"}""")).Status);
+        var before = await ExportAsync(there, health: true);
+        var (_, refused) = await SendAsync(there, await ExportAsync(http, health: true));
+        Assert.Equal(1, (int)refused["refused"]!);
+        var why = (string)refused["items"]!.AsArray().Single(i => (string)i!["becomes"]! == "refused")!["why"]!;
+        Assert.Contains($"visits/{visit}.json: the plan", why, StringComparison.Ordinal);
+        Assert.Equal(before, await ExportAsync(there, health: true));
+    }
+
+    [Fact]
+    public async Task What_is_no_archive_or_a_broken_one_is_refused_with_where_and_nothing_is_taken()
+    {
+        using var server = new Server();
+        await LivedAsync(server.CreateClient());
+        var good = await ExportAsync(server.CreateClient());
+        using var other = new Server();
+        var http = other.CreateClient();
+        async Task RefusedAsync(byte[] archive, string where)
+        {
+            foreach (var preview in new[] { true, false })
+            {
+                var (status, body) = await SendAsync(http, archive, preview);
+                Assert.Equal(400, status);
+                Assert.Contains(where, body["errors"]!.ToJsonString(), StringComparison.Ordinal);
+            }
+
+            Assert.Empty((await http.ReadAsync("/api/clients")).AsArray());
+        }
+
+        await RefusedAsync([1, 2, 3], "zip");
+        await RefusedAsync([], "zip");
+        await RefusedAsync(good[..(good.Length / 2)], "zip");
+        await RefusedAsync(
+            With(good, "manifest.json", t => t.Replace("wendro-archive", "other", StringComparison.Ordinal)),
+            "manifest.json"
+        );
+        await RefusedAsync(
+            With(good, "manifest.json", t => t.Replace("\"version\":1", "\"version\":9", StringComparison.Ordinal)),
+            "newer Wendro"
+        );
+        await RefusedAsync(With(good, "clients.json", _ => "[{\"id\":"), "clients.json");
+        await RefusedAsync(
+            With(
+                good,
+                "visits/",
+                t => t.Replace("\"naturalLevel\":5", "\"naturalLevel\":50", StringComparison.Ordinal)
+            ),
+            "visits/"
+        );
+        Assert.Equal(415, (await SendAsync(http, good, type: "application/json")).Status);
+
+        // Sound in its form, but for one visit: that one is refused with why.
+        var odd = With(good, "visits/", t => t.Replace("\"hemCm\":", "\"hemCm\":9", StringComparison.Ordinal));
+        var (_, looked) = await SendAsync(http, odd, preview: true);
+        Assert.Equal(1, (int)looked["refused"]!);
+        var lacking = With(good, "photographs/", null);
+        var (_, without) = await SendAsync(http, lacking);
+        Assert.Contains("photograph", (string)without["items"]![0]!["why"]!, StringComparison.Ordinal);
+        Assert.Empty((await http.ReadAsync("/api/day")).AsArray());
+    }
+
+    private static byte[] Png()
+    {
+        using var bitmap = new SKBitmap(40, 30);
+        bitmap.Erase(new SKColor(160, 112, 60));
+        using var encoded = bitmap.Encode(SKEncodedImageFormat.Png, 100);
+        return encoded.ToArray();
+    }
+
+    /// <summary>An archive with one of its files written otherwise, or left away.</summary>
+    private static byte[] With(byte[] archive, string file, Func<string, string>? change)
+    {
+        using var memory = new MemoryStream();
+        using (var from = new ZipArchive(new MemoryStream(archive)))
+        using (var to = new ZipArchive(memory, ZipArchiveMode.Create, leaveOpen: true))
+        {
+            foreach (var entry in from.Entries)
+            {
+                var isIt = entry.FullName.StartsWith(file, StringComparison.Ordinal);
+                if (isIt && change is null)
+                {
+                    continue;
+                }
+
+                using var read = entry.Open();
+                using var write = to.CreateEntry(entry.FullName).Open();
+                if (!isIt)
+                {
+                    read.CopyTo(write);
+                    continue;
+                }
+
+                using var text = new StreamReader(read);
+                var (was, becomes) = (text.ReadToEnd(), string.Empty);
+                becomes = change!(was);
+                Assert.NotEqual(was, becomes);
+                using var writer = new StreamWriter(write);
+                writer.Write(becomes);
+            }
+        }
+
+        return memory.ToArray();
+    }
+}
