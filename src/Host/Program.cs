@@ -53,6 +53,7 @@ public sealed class Program
         app.MapTone();
         app.MapPhotographs();
         app.MapArchive();
+        app.MapCalendar();
         app.MapScale();
         var ran = await RunAsync(app);
         await Log.CloseAndFlushAsync();
