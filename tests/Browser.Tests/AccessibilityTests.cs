@@ -20,6 +20,7 @@ public sealed class AccessibilityTests(App app) : IClassFixture<App>
         ("", By.XPath("//ol[@class]//a"), ["New client", "House rules"]),
         ("desk", By.CssSelector("[aria-label='Sums'] [role='status'] > p:first-child:not([role])"), []),
         ("shelf", By.XPath("//button[contains(., 'Lantern clay')]"), ["Lantern clay"]),
+        ("keep", By.XPath("//h2[.='The whole studio']"), ["With answers about health…"]),
         (
             "consult",
             By.CssSelector("canvas[aria-label^='The head'][aria-busy='false'][data-drawn]"),
@@ -49,7 +50,7 @@ public sealed class AccessibilityTests(App app) : IClassFixture<App>
         var found = new List<string>();
         foreach (var (at, ready, opens) in Screens)
         {
-            var address = at is "" or "desk" or "shelf" ? at : $"visits/{visit}/{at}";
+            var address = at is "" or "desk" or "shelf" or "keep" ? at : $"visits/{visit}/{at}";
             app.Browser.Navigate().GoToUrl($"{app.Address}/{address}");
             app.Find($"{at} is there", ready);
             found.AddRange(Violations(app, at));

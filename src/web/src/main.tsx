@@ -11,6 +11,7 @@ import { ApplyScreen } from "./stages/apply/ApplyScreen";
 import { ConsultScreen } from "./stages/consult/ConsultScreen";
 import { Day } from "./stages/day/Day";
 import { Desk } from "./stages/desk/Desk";
+import { Keep } from "./stages/keep/Keep";
 import { Card } from "./stages/mix/Card";
 import { MixScreen } from "./stages/mix/MixScreen";
 import { PaintScreen } from "./stages/paint/PaintScreen";
@@ -27,6 +28,7 @@ const router = createBrowserRouter([
   { path: "/", element: <Day />, errorElement: <Mishap /> },
   { path: "/desk", element: <Desk />, errorElement: <Mishap /> },
   { path: "/shelf", element: <Shelf />, errorElement: <Mishap /> },
+  { path: "/keep", element: <Keep />, errorElement: <Mishap /> },
   { path: "/visits/:visit/card", element: <Card />, errorElement: <Mishap /> },
   { path: "/visits/:visit/show", element: <ShowClient />, errorElement: <Mishap /> },
   {

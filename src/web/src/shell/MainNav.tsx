@@ -8,9 +8,10 @@ const places = [
   { to: "/", name: "Day" },
   { to: "/desk", name: "Desk" },
   { to: "/shelf", name: "Shelf" },
+  { to: "/keep", name: "Keep" },
 ] as const;
 
-/** The ways between the day, the desk and the shelf; and the units this device shows. */
+/** The ways between the day, the desk, the shelf and what is kept; and the units this device shows. */
 export function MainNav() {
   const units = useUnits();
   return (

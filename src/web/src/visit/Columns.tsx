@@ -21,6 +21,9 @@ interface Props {
   count?: number;
 }
 
+/** What can be longer than the screen is scrolled by the keyboard, too. */
+const scrolls = { tabIndex: 0 };
+
 const tabs = ["where", "along", "mind"] as const;
 const names = { where: "Where", along: "Along", mind: "Mind" } as const;
 const classes = { where: css.mapCol, along: css.stripCol, mind: parts.lookCol } as const;
@@ -38,7 +41,12 @@ export function Columns({ seen, wide = false, count = 0, ...columns }: Props) {
       <main className={wide ? `${css.workspace} ${css.wide}` : css.workspace}>
         {seen}
         {tabs.map((t) => (
-          <section key={t} className={`${parts.col} ${classes[t]}`} aria-label={columns[t].label}>
+          <section
+            key={t}
+            className={`${parts.col} ${classes[t]}`}
+            aria-label={columns[t].label}
+            {...scrolls}
+          >
             {columns[t].content}
           </section>
         ))}
@@ -75,6 +83,7 @@ export function Columns({ seen, wide = false, count = 0, ...columns }: Props) {
           ))}
         </div>
         <section
+          {...scrolls}
           id="tab-panel"
           role="tabpanel"
           className={`${parts.col} ${classes[tab]}`}

@@ -1,0 +1,82 @@
+using OpenQA.Selenium;
+
+namespace Wendro.Browser.Tests;
+
+/// <summary>What is kept goes out and comes in by the page.</summary>
+public sealed class KeepTests(App app) : IClassFixture<App>
+{
+    [Fact]
+    public void An_archive_is_saved_looked_through_and_taken_in()
+    {
+        app.Begin();
+        _ = app.VisitOf("Aurel of the archive");
+        app.Browser.Navigate().GoToUrl($"{app.Address}/keep");
+        var save = app.Find("save", By.LinkText("Save the archive"));
+        var archive = Bytes(save.GetAttribute("href")!);
+        var file = Path.Combine(Path.GetTempPath(), $"wendro-{Guid.NewGuid():N}.zip");
+        File.WriteAllBytes(file, archive);
+
+        // Answers about health go out only after a question.
+        app.Button("With answers about health…").Click();
+        app.Find("asked", By.XPath("//*[@role='dialog'][contains(., 'private')]//a[.='Save with them']"));
+        app.Button("Not now").Click();
+
+        Choose(file);
+        app.Find("nothing would change", By.XPath("//p[.='Nothing would change.']"));
+        Choose(Other(file));
+        app.Find("refused", By.XPath("//p[@role='alert'][contains(., 'Nothing was taken')]"));
+
+        // Another studio's client comes in by it.
+        using (var zip = System.IO.Compression.ZipFile.Open(file, System.IO.Compression.ZipArchiveMode.Update))
+        {
+            var clients = zip.GetEntry("clients.json")!;
+            string text;
+            using (var reader = new StreamReader(clients.Open()))
+            {
+                text = reader.ReadToEnd();
+            }
+
+            clients.Delete();
+            using var writer = new StreamWriter(zip.CreateEntry("clients.json").Open());
+            writer.Write(
+                text.TrimEnd()[..^1]
+                    + $$""",{"id":"{{Guid.NewGuid()}}","name":"Solvei from elsewhere","about":"","createdAt":"2026-01-02T10:00:00+00:00"}]"""
+            );
+        }
+
+        Choose(file);
+        app.Find("what comes", By.XPath("//li[contains(., 'client Solvei from elsewhere: new')]"));
+        Assert.DoesNotContain(Clients(), c => c == "Solvei from elsewhere");
+        app.Button("Take it in").Click();
+        app.Find("taken", By.XPath("//h3[contains(., 'is taken in')]"));
+        Assert.Contains(Clients(), c => c == "Solvei from elsewhere");
+        File.Delete(file);
+    }
+
+    private static byte[] Bytes(string address)
+    {
+        using var http = new HttpClient();
+        return http.GetByteArrayAsync(new Uri(address)).GetAwaiter().GetResult();
+    }
+
+    private string[] Clients() =>
+        System
+            .Text.Json.Nodes.JsonNode.Parse(Bytes($"{app.Address}/api/clients"))!
+            .AsArray()
+            .Select(c => (string)c!["name"]!)
+            .ToArray();
+
+    private void Choose(string file) =>
+        app.Until(
+                "the file",
+                d => d.FindElements(By.CssSelector("input[type='file'][aria-label='Archive file']")).FirstOrDefault()
+            )
+            .SendKeys(file);
+
+    private static string Other(string beside)
+    {
+        var other = Path.ChangeExtension(beside, "other.zip");
+        File.WriteAllText(other, "no archive");
+        return other;
+    }
+}
