@@ -54,6 +54,7 @@ public sealed class Program
         app.MapPhotographs();
         app.MapArchive();
         app.MapCalendar();
+        app.MapForget();
         app.MapScale();
         var ran = await RunAsync(app);
         await Log.CloseAndFlushAsync();

@@ -51,6 +51,17 @@ public sealed class KeepTests(App app) : IClassFixture<App>
         app.Find("taken", By.XPath("//h3[contains(., 'is taken in')]"));
         Assert.Contains(Clients(), c => c == "Solvei from elsewhere");
         File.Delete(file);
+
+        // Deleted again: only once the name is typed.
+        var whom = app.Named("combobox", "Whom");
+        whom.Click();
+        whom.SendKeys("Solvei" + Keys.Enter);
+        app.Button("Delete with everything…").Click();
+        Assert.False(app.Find("delete", By.XPath("//*[@role='dialog']//button[.='Delete']")).Enabled);
+        app.Find("the name", By.CssSelector("input[aria-label='The name']")).SendKeys("Solvei from elsewhere");
+        app.Button("Delete").Click();
+        app.Find("deleted", By.XPath("//p[@role='status'][contains(., 'Solvei from elsewhere is deleted')]"));
+        Assert.DoesNotContain(Clients(), c => c == "Solvei from elsewhere");
     }
 
     private static byte[] Bytes(string address)

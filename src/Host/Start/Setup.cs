@@ -69,6 +69,7 @@ internal static class Setup
         builder.Services.AddSingleton(_ => new PhotographFolder(Path.Combine(settings.DataFolder, "photographs")));
         builder.Services.AddSingleton<Album>();
         builder.Services.AddSingleton<Archives>();
+        builder.Services.AddSingleton<Forgetting>();
         builder.Services.AddSingleton<TonesAtWork>();
         builder.Services.AddSingleton(_ => HeadForm.Usual);
         builder.Services.AddSingleton(_ => new CacheFolder(settings.CacheFolder));

@@ -38,6 +38,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{client}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Deletes a client with visits, revisions, what happened and photographs, and overwrites what that frees; archives saved elsewhere still hold her */
+        delete: operations["DeleteClient"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/usual-hair": {
         parameters: {
             query?: never;
@@ -2264,6 +2281,14 @@ export interface components {
             level: number;
             /** Format: double */
             high: number;
+        };
+        Forgotten: {
+            name: string;
+            /** Format: int32 */
+            visits: number;
+            /** Format: int32 */
+            photographs: number;
+            isOverwritten: boolean;
         };
         Formula: {
             id: components["schemas"]["FormulaId"];
@@ -5027,6 +5052,37 @@ export interface operations {
                 };
                 content: {
                     "text/calendar": string;
+                };
+            };
+        };
+    };
+    DeleteClient: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Forgotten"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };

@@ -3,6 +3,7 @@ import { MainNav } from "../../shell/MainNav";
 import parts from "../../style/parts.module.css";
 import { ArchiveIn } from "./ArchiveIn";
 import { ArchiveOut } from "./ArchiveOut";
+import { Forget } from "./Forget";
 import css from "./Keep.module.css";
 
 /** What is kept: the whole studio as one file, out and in, and its visits for any calendar. */
@@ -29,6 +30,7 @@ export function Keep() {
             Save the visits
           </a>
         </section>
+        <Forget />
       </div>
     </main>
   );

@@ -1,0 +1,83 @@
+using System.Data;
+using Microsoft.EntityFrameworkCore;
+
+namespace Wendro.Store;
+
+/// <summary>What went with a person.</summary>
+/// <param name="Name">What she was called.</param>
+/// <param name="Visits">How many visits.</param>
+/// <param name="Photographs">How many photographs nobody else's visit has.</param>
+/// <param name="IsOverwritten">Whether what was freed is overwritten already; else it is once nobody reads any
+/// more.</param>
+public sealed record Forgotten(string Name, int Visits, int Photographs, bool IsOverwritten);
+
+/// <summary>Deletes a person with everything, so that nothing of her is left in the data.</summary>
+public sealed class Forgetting(DbContextOptions<StudioContext> options, PhotographFolder photographs)
+{
+    /// <summary>
+    /// Deletes a client, her visits, plans with all revisions, what happened, and photographs. What was freed is
+    /// overwritten: the file is written anew without it, and the log of writes emptied. Archives and backups that were
+    /// saved elsewhere still hold her.
+    /// </summary>
+    /// <param name="client">Whom.</param>
+    /// <param name="stop">Cancels; once it is done it is done.</param>
+    /// <returns>What went; null if there is no such client.</returns>
+    public async Task<Forgotten?> ForgetAsync(Guid client, CancellationToken stop)
+    {
+        await using var db = new StudioContext(options);
+        string[] unused;
+        ClientRow row;
+        int visits;
+        await using (var transaction = await db.Database.BeginTransactionAsync(IsolationLevel.Serializable, stop))
+        {
+            if (await db.Clients.AsNoTracking().SingleOrDefaultAsync(c => c.Id == client, stop) is not { } found)
+            {
+                return null;
+            }
+
+            row = found;
+            var hers = db.Visits.Where(v => v.ClientId == client).Select(v => v.Id);
+            visits = await hers.CountAsync(stop);
+            unused = await db
+                .Photographs.Where(p => hers.Contains(p.VisitId))
+                .Select(p => p.Name)
+                .Distinct()
+                .Where(n => !db.Photographs.Any(o => o.Name == n && !hers.Contains(o.VisitId)))
+                .ToArrayAsync(stop);
+            await db.Clients.Where(c => c.Id == client).ExecuteDeleteAsync(stop);
+            await transaction.CommitAsync(stop);
+        }
+
+        foreach (var name in unused)
+        {
+            photographs.Remove(name);
+        }
+
+        // What was deleted still lies in free pages and in the log until both are written anew.
+        await db.Database.ExecuteSqlRawAsync("VACUUM", CancellationToken.None);
+        return new(row.Name, visits, unused.Length, await EmptyLogAsync(db));
+    }
+
+    private const int Tries = 40;
+    private static readonly TimeSpan Between = TimeSpan.FromMilliseconds(100);
+
+    /// <summary>Empties the log of writes; whoever reads just then is waited for.</summary>
+    private static async Task<bool> EmptyLogAsync(StudioContext db)
+    {
+        await db.Database.OpenConnectionAsync(CancellationToken.None);
+        await using var command = db.Database.GetDbConnection().CreateCommand();
+        command.CommandText = "PRAGMA wal_checkpoint(TRUNCATE)";
+        for (var t = 0; t < Tries; t++)
+        {
+            // 0: nobody was in the way.
+            if (await command.ExecuteScalarAsync(CancellationToken.None) is 0L)
+            {
+                return true;
+            }
+
+            await Task.Delay(Between, CancellationToken.None);
+        }
+
+        return false;
+    }
+}
