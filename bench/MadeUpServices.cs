@@ -73,6 +73,7 @@ internal sealed class MadeUpServices
         CauseKind.MorePorous,
         CauseKind.SlowerHair,
         CauseKind.QuickerHair,
+        CauseKind.LowerCap,
     ];
 
     /// <summary>At which place the true cause of the first zone was told, from 1, for so many services.</summary>
@@ -276,6 +277,7 @@ internal sealed class MadeUpServices
                 CauseKind.LessPorous when here => of with { Porosity = Porosity.Low },
                 CauseKind.MorePorous when here => of with { Porosity = Porosity.High, Mixture = 1.1 + 0.2 * h.Size },
                 CauseKind.SlowerHair => of with { Own = OwnLift.Unread with { Speed = 0.6 + 0.2 * h.Size } },
+                CauseKind.LowerCap => of with { Own = OwnLift.Unread with { CapLevels = -0.6 - 0.7 * h.Size } },
                 CauseKind.QuickerHair => of with { Own = OwnLift.Unread with { Speed = 1.3 + 0.4 * h.Size } },
                 _ => of,
             };

@@ -18,7 +18,9 @@ public static class VisitCalendar
     /// <summary>The media type.</summary>
     public const string MediaType = "text/calendar";
 
-    /// <summary>A zone's rules are told from here on at the latest: of what is to come the rules are as they are.</summary>
+    /// <summary>
+    /// A zone's rules are told from here on at the latest: of what is to come the rules are as they are.
+    /// </summary>
     private static readonly DateTime Settled = new(2020, 1, 1, 0, 0, 0, DateTimeKind.Utc);
 
     /// <summary>Writes appointments.</summary>

@@ -71,8 +71,11 @@ internal sealed record ArchivedMerge(Becomes Becomes, ArchivedVisit Visit, strin
 
     private static Longer CompareConsultation(ArchivedVisit here, ArchivedVisit there)
     {
+        // How her hair lifts follows from visits before this one: nobody said it here.
         static string Text(ArchivedVisit v) =>
-            ArchiveFile.TextOf(v.Hair) + ArchiveFile.TextOf(v.Consultation) + v.StartsAt.UtcTicks;
+            ArchiveFile.TextOf(v.Hair with { Value = v.Hair.Value with { Own = null } })
+            + ArchiveFile.TextOf(v.Consultation)
+            + v.StartsAt.UtcTicks;
         return Text(here) == Text(there) ? Longer.Neither
             : there.ConsultVersion > here.ConsultVersion ? Longer.There
             : there.ConsultVersion < here.ConsultVersion ? Longer.Here

@@ -9,7 +9,9 @@ namespace Wendro.Store;
 public sealed class Tonings(DbContextOptions<StudioContext> options, TimeProvider clock)
     : FactLog<ToneFact, ToneFactRow>(options, clock)
 {
-    /// <summary>Adds a fact, and takes what was poured off the shelf, both or neither. Said twice it counts once.</summary>
+    /// <summary>
+    /// Adds a fact, and takes what was poured off the shelf, both or neither. Said twice it counts once.
+    /// </summary>
     /// <param name="visit">At which visit.</param>
     /// <param name="after">How many facts had been seen when it was said.</param>
     /// <param name="saidAs">Given by who said it.</param>

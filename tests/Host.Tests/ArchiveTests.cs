@@ -214,6 +214,44 @@ public sealed class ArchiveTests
     }
 
     [Fact]
+    public async Task What_a_visit_taught_since_is_no_reason_to_refuse_the_next_one()
+    {
+        using var server = new Server();
+        var http = server.CreateClient();
+        var visit = await http.NewVisitAsync();
+        var zones = new[] { "nape", "lowerBack", "upperBack" };
+        var painted = string.Join(
+            ',',
+            zones.Select(z =>
+                $$$"""{"kind":"paintZone","zone":"{{{z}}}","paint":{"shape":"v","startCm":8,"dropCm":6,"blurCm":4} }"""
+            )
+        );
+        Assert.Equal(200, (await http.EditAsync(visit, 1, $$"""{"kind":"together","edits":[{{painted}}]}""")).Status);
+        var here = (await http.ReadAsync("/api/day")).AsArray().Single()!;
+        var next = ((DateTimeOffset)here["startsAt"]!).AddDays(50).ToString("O");
+        await http.PostAsync($"/api/clients/{(string)here["clientId"]!}/visits", $$"""{"startsAt":"{{next}}"}""");
+        var before = await ExportAsync(http);
+        async Task SayAsync(string fact)
+        {
+            var (status, said) = await http.PostAsync(
+                $"/api/visits/{visit}/review/facts",
+                $$"""{"id":"{{Guid.NewGuid()}}","fact":{{fact}} }"""
+            );
+            Assert.True(status == 200, said?.ToJsonString());
+        }
+
+        await SayAsync("""{"kind":"state","wetness":"dry","washed":true,"light":"studio"}""");
+        foreach (var zone in zones)
+        {
+            await SayAsync($$"""{"kind":"read","zone":"{{zone}}","depth":"ends","level":6}""");
+        }
+
+        Assert.NotEqual(before, await ExportAsync(http));
+        var (_, looked) = await SendAsync(http, before);
+        Assert.True(Counts(looked) is { New: 0, Changed: 0, Newer: 1, Refused: 0 }, looked.ToJsonString());
+    }
+
+    [Fact]
     public async Task What_is_no_archive_or_a_broken_one_is_refused_with_where_and_nothing_is_taken()
     {
         using var server = new Server();

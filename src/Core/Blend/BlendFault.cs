@@ -75,7 +75,9 @@ public static class BlendFault
     /// <summary>A permanent colour lifts natural hair, warmly.</summary>
     public static FindingKind WarmRoot { get; } = new(nameof(WarmRoot), 23);
 
-    /// <summary>Those that hair itself shows, whatever led to it: what came out is judged by them as a plan is.</summary>
+    /// <summary>
+    /// Those that hair itself shows, whatever led to it: what came out is judged by them as a plan is.
+    /// </summary>
     public static IReadOnlyList<FindingKind> OfTheLook { get; } =
     [HardLine, FrontNotBrighter, DarkBehindHairline, SolidBlock, NothingDarkLeft, DarkNape, WeakSide];
 

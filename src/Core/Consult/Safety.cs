@@ -80,7 +80,9 @@ public static class Safety
     public static IReadOnlyList<SafetyPoint> Stops(Consultation consultation, HairProfile hair, DateTimeOffset now) =>
         Of(consultation, hair, now).Where(p => p.Standing == Standing.Stop).ToArray();
 
-    /// <summary>Questions about health that stop while they were left out of what came in and not asked again.</summary>
+    /// <summary>
+    /// Questions about health that stop while they were left out of what came in and not asked again.
+    /// </summary>
     private static readonly string[] AskedAgain = ["reacted", "scalp", "salts"];
 
     private static SafetyPoint LeftOut(SafetyPoint point) =>

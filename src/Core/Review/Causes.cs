@@ -29,6 +29,7 @@ public enum CauseKind
     FineHairline,
     SlowerHair,
     QuickerHair,
+    LowerCap,
     Cooler,
     Warmer,
 

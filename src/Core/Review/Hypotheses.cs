@@ -256,6 +256,23 @@ internal static class Hypotheses
             );
         }
 
+        foreach (var levels in new[] { -0.5, -1.0 })
+        {
+            yield return new(
+                CauseKind.LowerCap,
+                0.03,
+                true,
+                l =>
+                    l.With(c =>
+                        c with
+                        {
+                            Own = (c.Own ?? OwnLift.Unread) with { CapLevels = (c.Own?.CapLevels ?? 0) + levels },
+                        }
+                    ),
+                _ => $"Everywhere it stops sooner, as hair that can be lifted {-levels:0.0} level less would."
+            );
+        }
+
         foreach (var (kind, by) in new[] { (CauseKind.Cooler, 0.75), (CauseKind.Warmer, 1.3) })
         {
             yield return new(

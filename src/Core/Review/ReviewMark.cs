@@ -40,7 +40,9 @@ public static class ReviewMarks
     /// <summary>Meant to come out this much lighter than orange it is stuck, levels. Model assumption.</summary>
     private const double StuckShort = 0.5;
 
-    /// <summary>Less of the planned lift than this is a gap, share; where at least so much was planned, levels.</summary>
+    /// <summary>
+    /// Less of the planned lift than this is a gap, share; where at least so much was planned, levels.
+    /// </summary>
     private const double GapShare = 0.25,
         GapFrom = 1.5;
 

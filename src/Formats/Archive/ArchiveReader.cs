@@ -3,7 +3,9 @@ using System.Text.Json;
 
 namespace Wendro.Formats.Archive;
 
-/// <summary>Reads an archive; what it is, is looked at when it is opened, visits one by one when they are asked for.</summary>
+/// <summary>
+/// Reads an archive; what it is, is looked at when it is opened, visits one by one when they are asked for.
+/// </summary>
 public sealed class ArchiveReader : IDisposable
 {
     /// <summary>No part of it is larger than this when it is unpacked, bytes: a small file that grows without end is

@@ -19,7 +19,7 @@ internal static class ForgetEndpoints
             .ProducesProblem(StatusCodes.Status404NotFound)
             .WithName("DeleteClient")
             .WithSummary(
-                "Deletes a client with visits, revisions, what happened and photographs, and overwrites what that frees; "
-                    + "archives saved elsewhere still hold her"
+                "Deletes a client with visits, revisions, what happened and photographs, and overwrites what that "
+                    + "frees; archives saved elsewhere still hold her"
             );
 }

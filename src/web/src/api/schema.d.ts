@@ -1919,7 +1919,7 @@ export interface components {
             evidenceParts?: null | components["schemas"]["SentencePiece"][];
         };
         /** @enum {unknown} */
-        CauseKind: "rinsedSoon" | "rinsedLate" | "mixedWeaker" | "mixedStronger" | "dried" | "thinCoat" | "slack" | "lump" | "tangle" | "cameThrough" | "startLower" | "startHigher" | "lessPorous" | "morePorous" | "fineHairline" | "slowerHair" | "quickerHair" | "cooler" | "warmer" | "unexplained";
+        CauseKind: "rinsedSoon" | "rinsedLate" | "mixedWeaker" | "mixedStronger" | "dried" | "thinCoat" | "slack" | "lump" | "tangle" | "cameThrough" | "startLower" | "startHigher" | "lessPorous" | "morePorous" | "fineHairline" | "slowerHair" | "quickerHair" | "lowerCap" | "cooler" | "warmer" | "unexplained";
         ChairBowl: {
             /** Format: int32 */
             number: number;
