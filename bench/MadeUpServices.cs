@@ -94,7 +94,7 @@ internal sealed class MadeUpServices
                 .ToArray();
             var (service, readings) = Live(hidden);
             var review = ReviewInHand.Of([]);
-            var marks = ReviewMarks.Of(head, service, depths, review, null);
+            var marks = ReviewMarks.Of(head, service, depths, review, []);
             var told = new Causes(head, service, depths, readings, marks: marks).Of(hidden[0].Zone);
             if (told.Count == 0)
             {

@@ -1,4 +1,5 @@
 using System.Data;
+using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Wendro.Formats.Archive;
 
@@ -41,12 +42,16 @@ public sealed class Archives(DbContextOptions<StudioContext> options, Photograph
     public async Task WriteAsync(Stream to, bool health, CancellationToken stop)
     {
         await using var db = new StudioContext(options);
-        // One read transaction: what is added meanwhile is not half in it.
-        await using var moment = await db.Database.BeginTransactionAsync(IsolationLevel.Serializable, stop);
+        // One moment is read: what is added meanwhile is not half in it, and nobody who adds is held up.
+        await db.Database.OpenConnectionAsync(stop);
+        await using var moment = ((SqliteConnection)db.Database.GetDbConnection()).BeginTransaction(deferred: true);
+        await db.Database.UseTransactionAsync(moment, stop);
         using var archive = new ArchiveWriter(to);
         var clients = await db.Clients.AsNoTracking().OrderBy(c => c.Id).ToListAsync(stop);
         var visits = await db.Visits.AsNoTracking().OrderBy(v => v.Id).Select(v => v.Id).ToListAsync(stop);
-        var names = await db.Photographs.Select(p => p.Name).Distinct().OrderBy(n => n).ToListAsync(stop);
+        var all = await db.Photographs.Select(p => p.Name).Distinct().OrderBy(n => n).ToListAsync(stop);
+        // One whose content is gone from the disk can't be shown here either, and would keep its visit from coming in.
+        var names = all.Where(photographs.Has).ToHashSet(StringComparer.Ordinal);
         archive.Add(
             new ArchiveManifest(ArchiveFile.Name, ArchiveFile.Version, health, clients.Count, visits.Count, names.Count)
         );
@@ -55,10 +60,11 @@ public sealed class Archives(DbContextOptions<StudioContext> options, Photograph
         foreach (var id in visits)
         {
             var row = await db.Visits.AsNoTracking().SingleAsync(v => v.Id == id, stop);
-            archive.Add(await ArchivedRows.OfAsync(db, row, health, stop));
+            var visit = await ArchivedRows.OfAsync(db, row, health, stop);
+            archive.Add(visit with { Photographs = visit.Photographs.Where(p => names.Contains(p.Name)).ToArray() });
         }
 
-        foreach (var name in names)
+        foreach (var name in all.Where(names.Contains))
         {
             if (await photographs.FindAsync(name, stop) is { } jpeg)
             {
@@ -78,7 +84,7 @@ public sealed class Archives(DbContextOptions<StudioContext> options, Photograph
     )
     {
         await using var db = new StudioContext(options);
-        return await GoThroughAsync(db, archive, check, takes: false, stop);
+        return await GoThroughAsync(db, archive, v => Lacking(v, archive) ?? check(v), takes: false, stop);
     }
 
     /// <summary>Takes what an archive has that is new or more than is here: all of it, or nothing.</summary>
@@ -90,8 +96,14 @@ public sealed class Archives(DbContextOptions<StudioContext> options, Photograph
     )
     {
         await using var db = new StudioContext(options);
+        // Looked through first, which takes its time; only then is everybody else who writes held up.
+        var looked = new Dictionary<Guid, string?>();
+        string? Once(ArchivedVisit v) =>
+            looked.TryGetValue(v.Id, out var wrong) ? wrong : looked[v.Id] = Lacking(v, archive) ?? check(v);
+        await GoThroughAsync(db, archive, Once, takes: false, stop);
+        db.ChangeTracker.Clear();
         await using var transaction = await db.Database.BeginTransactionAsync(IsolationLevel.Serializable, stop);
-        var items = await GoThroughAsync(db, archive, check, takes: true, stop);
+        var items = await GoThroughAsync(db, archive, Once, takes: true, stop);
         await db.SaveChangesAsync(stop);
         await transaction.CommitAsync(stop);
         return items;
@@ -159,12 +171,11 @@ public sealed class Archives(DbContextOptions<StudioContext> options, Photograph
             var wrong =
                 !seen.Add(visit.Id) ? "the archive has it twice."
                 : name is null ? "neither the archive nor this studio has its client."
-                : Lacking(visit, archive) ?? check(visit);
-            var why = wrong is null ? null : $"{file}: {wrong}";
+                : null;
             items.Add(
-                why is not null
-                    ? new("visit", visit.Id, Called(visit, name), Becomes.Refused, why)
-                    : await VisitAsync(db, archive, visit, Called(visit, name), file, takes, stop)
+                wrong is not null
+                    ? new("visit", visit.Id, Called(visit, name), Becomes.Refused, $"{file}: {wrong}")
+                    : await VisitAsync(db, archive, visit, (file, Called(visit, name)), check, takes, stop)
             );
         }
 
@@ -228,48 +239,36 @@ public sealed class Archives(DbContextOptions<StudioContext> options, Photograph
         StudioContext db,
         ArchiveReader archive,
         ArchivedVisit visit,
-        string name,
-        string file,
+        (string File, string Name) called,
+        Func<ArchivedVisit, string?> check,
         bool takes,
         CancellationToken stop
     )
     {
         var row = await db.Visits.AsNoTracking().SingleOrDefaultAsync(v => v.Id == visit.Id, stop);
-        if (row is null)
+        var merged = row is null
+            ? new ArchivedMerge(Becomes.New, visit)
+            : ArchivedMerge.Of(await ArchivedRows.OfAsync(db, row, health: true, stop), visit);
+        var wrong =
+            merged.Diverged is { } where ? $"{where} went on differently here."
+            : merged.Becomes is Becomes.New or Becomes.Changed ? check(visit)
+            : null;
+        if (wrong is not null)
         {
-            await KeepAsync(db, archive, visit, takes, stop);
-            return new("visit", visit.Id, name, Becomes.New);
+            return new("visit", visit.Id, called.Name, Becomes.Refused, $"{called.File}: {wrong}");
         }
 
-        var here = await ArchivedRows.OfAsync(db, row, health: true, stop);
-        var merged = ArchivedMerge.Of(here, visit);
-        if (merged.Diverged is { } where)
-        {
-            return new("visit", visit.Id, name, Becomes.Refused, $"{file}: {where} went on differently here.");
-        }
-
-        if (merged.Becomes == Becomes.Changed && takes)
+        if (takes && merged.Becomes is (Becomes.New or Becomes.Changed))
         {
             await db.Visits.Where(v => v.Id == visit.Id).ExecuteDeleteAsync(stop);
-            await KeepAsync(db, archive, merged.Visit, takes, stop);
+            await KeepAsync(db, archive, merged.Visit, stop);
         }
 
-        return new("visit", visit.Id, name, merged.Becomes);
+        return new("visit", visit.Id, called.Name, merged.Becomes);
     }
 
-    private async Task KeepAsync(
-        StudioContext db,
-        ArchiveReader archive,
-        ArchivedVisit visit,
-        bool takes,
-        CancellationToken stop
-    )
+    private async Task KeepAsync(StudioContext db, ArchiveReader archive, ArchivedVisit visit, CancellationToken stop)
     {
-        if (!takes)
-        {
-            return;
-        }
-
         // Contents first: a row never names what isn't there.
         foreach (var photograph in visit.Photographs)
         {

@@ -6,14 +6,6 @@ namespace Wendro.Store;
 /// <summary>What each visit taught of how a client's hair lifts: the next one's forecast begins there.</summary>
 public sealed class Learnt(DbContextOptions<StudioContext> options)
 {
-    /// <summary>What the visits before one taught; null where none did.</summary>
-    public async Task<OwnLift?> BeforeAsync(Guid visit, CancellationToken stop)
-    {
-        await using var db = new StudioContext(options);
-        var row = await db.Visits.AsNoTracking().SingleOrDefaultAsync(v => v.Id == visit, stop);
-        return row is null ? null : await BeforeAsync(db, row.ClientId, row.StartsAt, stop);
-    }
-
     /// <summary>What visits of a client before an instant taught; null where none did.</summary>
     public async Task<OwnLift?> BeforeAsync(Guid client, DateTimeOffset before, CancellationToken stop)
     {

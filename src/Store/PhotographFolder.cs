@@ -37,6 +37,9 @@ public sealed class PhotographFolder(string folder)
         return name;
     }
 
+    /// <summary>Whether there is a photograph of a name.</summary>
+    public bool Has(string name) => File.Exists(PathOf(name));
+
     /// <summary>A photograph; null where there is none, or what lies there is not what it was.</summary>
     public async Task<byte[]?> FindAsync(string name, CancellationToken stop)
     {

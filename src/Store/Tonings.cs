@@ -39,8 +39,9 @@ public sealed class Tonings(DbContextOptions<StudioContext> options, TimeProvide
             facts =>
             {
                 var toning = ToningInHand.Of(facts);
-                return toning.Against(fact) is { Count: > 0 } problems || weighed is null || recipe is null
-                    ? toning.Against(fact)
+                var problems = toning.Against(fact);
+                return problems.Count > 0 || weighed is null || recipe is null
+                    ? problems
                     : toning
                         .BowlOf(weighed.Area, recipe)
                         .Against(weighed.What)

@@ -1,7 +1,9 @@
 using System.IO.Compression;
 using System.Net.Http.Headers;
 using System.Text.Json.Nodes;
+using Microsoft.Extensions.DependencyInjection;
 using SkiaSharp;
+using Wendro.Store;
 
 namespace Wendro.Host.Tests;
 
@@ -34,21 +36,16 @@ public sealed class ArchiveTests
     private static async Task<string> LivedAsync(HttpClient http)
     {
         var visit = await http.NewVisitAsync("Ada of the archive");
-        var consult = await http.ReadAsync($"/api/visits/{visit}/consult");
-        var answers = consult["consultation"]!.DeepClone();
-        answers["reacted"] = false;
-        answers["scalp"] = "calm";
-        answers["salts"] = "none";
-        answers["minutesToday"] = 200;
-        var told = new JsonObject
-        {
-            ["baseVersion"] = consult["version"]!.DeepClone(),
-            ["hair"] = consult["hair"]!.DeepClone(),
-            ["consultation"] = answers,
-        };
-        using var body = new StringContent(told.ToJsonString(), System.Text.Encoding.UTF8, "application/json");
-        var put = await http.PutAsync(new Uri($"/api/visits/{visit}/consult", UriKind.Relative), body);
-        Assert.True(put.IsSuccessStatusCode, await put.Content.ReadAsStringAsync());
+        var (asked, told) = await http.PutConsultAsync(
+            visit,
+            b =>
+            {
+                var answers = b["consultation"]!;
+                (answers["reacted"], answers["scalp"], answers["salts"]) = (false, "calm", "none");
+                answers["minutesToday"] = 200;
+            }
+        );
+        Assert.True(asked == 200, told?.ToJsonString());
         var (status, said) = await http.EditAsync(
             visit,
             1,
@@ -157,18 +154,8 @@ public sealed class ArchiveTests
         Assert.Equal(409, await PaintAsync());
         async Task AnswerAsync(Action<JsonNode> change)
         {
-            var consult = await http.ReadAsync($"/api/visits/{visit}/consult");
-            var answers = consult["consultation"]!.DeepClone();
-            change(answers);
-            var told = new JsonObject
-            {
-                ["baseVersion"] = consult["version"]!.DeepClone(),
-                ["hair"] = consult["hair"]!.DeepClone(),
-                ["consultation"] = answers,
-            };
-            using var body = new StringContent(told.ToJsonString(), System.Text.Encoding.UTF8, "application/json");
-            var put = await http.PutAsync(new Uri($"/api/visits/{visit}/consult", UriKind.Relative), body);
-            Assert.True(put.IsSuccessStatusCode, await put.Content.ReadAsStringAsync());
+            var (status, body) = await http.PutConsultAsync(visit, b => change(b["consultation"]!));
+            Assert.True(status == 200, body?.ToJsonString());
         }
 
         // It can't be said away, only answered.
@@ -249,6 +236,111 @@ public sealed class ArchiveTests
         Assert.NotEqual(before, await ExportAsync(http));
         var (_, looked) = await SendAsync(http, before);
         Assert.True(Counts(looked) is { New: 0, Changed: 0, Newer: 1, Refused: 0 }, looked.ToJsonString());
+    }
+
+    [Fact]
+    public async Task Who_edits_while_the_archive_is_written_is_not_held_up_and_not_half_in_it()
+    {
+        using var server = new Server();
+        var http = server.CreateClient();
+        var visit = await LivedAsync(http);
+        var before = await ExportAsync(http);
+        var edited = 0;
+        await using var slow = new Written(() =>
+            edited = http.EditAsync(visit, 2, """{"kind":"clearZone","zone":"lowerBack"}""")
+                .GetAwaiter()
+                .GetResult()
+                .Status
+        );
+        await server.Services.GetRequiredService<Archives>().WriteAsync(slow, false, CancellationToken.None);
+        Assert.Equal(200, edited);
+        Assert.Equal(before, slow.ToArray());
+        Assert.NotEqual(before, await ExportAsync(http));
+    }
+
+    /// <summary>A file during whose first writing something else happens.</summary>
+    private sealed class Written(Action meanwhile) : MemoryStream
+    {
+        private bool begun;
+
+        public override void Write(byte[] buffer, int offset, int count)
+        {
+            Meanwhile();
+            base.Write(buffer, offset, count);
+        }
+
+        public override void Write(ReadOnlySpan<byte> buffer)
+        {
+            Meanwhile();
+            base.Write(buffer);
+        }
+
+        private void Meanwhile()
+        {
+            if (!begun)
+            {
+                begun = true;
+                meanwhile();
+            }
+        }
+    }
+
+    [Fact]
+    public async Task Who_may_see_a_photograph_stays_as_it_was_said_here_and_one_that_is_lost_keeps_no_visit_out()
+    {
+        using var server = new Server();
+        var http = server.CreateClient();
+        var visit = await LivedAsync(http);
+        var archive = await ExportAsync(http, health: true);
+        using var other = new Server();
+        var there = other.CreateClient();
+        await SendAsync(there, archive);
+        var name = (string)(await there.ReadAsync($"/api/visits/{visit}/photographs"))[0]!["name"]!;
+        using var agreed = new StringContent("""{"mayBeShown":true}""", System.Text.Encoding.UTF8, "application/json");
+        var said = await there.PutAsync(
+            new Uri($"/api/visits/{visit}/photographs/{name}/agreed", UriKind.Relative),
+            agreed
+        );
+        Assert.True(said.IsSuccessStatusCode, await said.Content.ReadAsStringAsync());
+        // The visit goes on there, and comes in with the consent that was given here.
+        Assert.Equal(200, (await http.EditAsync(visit, 2, """{"kind":"clearZone","zone":"lowerBack"}""")).Status);
+        var (_, taken) = await SendAsync(there, await ExportAsync(http, health: true));
+        Assert.Equal(1, (int)taken["changed"]!);
+        Assert.True((bool)(await there.ReadAsync($"/api/visits/{visit}/photographs"))[0]!["mayBeShown"]!);
+
+        File.Delete(Directory.EnumerateFiles(server.Data, $"{name}.jpg", SearchOption.AllDirectories).Single());
+        using var third = new Server();
+        var (_, without) = await SendAsync(third.CreateClient(), await ExportAsync(http, health: true));
+        Assert.Equal(0, (int)without["refused"]!);
+        Assert.Empty((await third.CreateClient().ReadAsync($"/api/visits/{visit}/photographs")).AsArray());
+    }
+
+    [Fact]
+    public async Task Products_go_by_their_name_and_are_changed_once()
+    {
+        using var server = new Server();
+        var http = server.CreateClient();
+        using var other = new Server();
+        var there = other.CreateClient();
+        foreach (var (client, grams, name) in new[] { (http, 80, "Gloss 9 violet"), (there, 40, "gloss 9 VIOLET") })
+        {
+            var (made, said) = await client.PostAsync(
+                "/api/shelf",
+                $$"""
+                {"baseVersion":0,"product":{"kind":"shade","name":"{{name}}","stock":{"unit":"gram","onHand":{{grams}} },
+                "depth":9,"reflect":"violet","base":"acidGloss","developerParts":1,"developerVolume":5,"minutes":20} }
+                """
+            );
+            Assert.True(made == 201, said?.ToJsonString());
+        }
+
+        var archive = await ExportAsync(http);
+        var (_, taken) = await SendAsync(there, archive);
+        Assert.True(Counts(taken) is { New: 0, Changed: 1, Refused: 0 }, taken.ToJsonString());
+        var shelf = (await there.ReadAsync("/api/shelf")).AsArray();
+        Assert.Equal(80, (double)shelf.Single()!["product"]!["stock"]!["onHand"]!);
+        var (_, again) = await SendAsync(there, archive);
+        Assert.True(Counts(again) is { New: 0, Changed: 0, Same: 1 }, again.ToJsonString());
     }
 
     [Fact]

@@ -10,20 +10,8 @@ public sealed class ConsultTests(Server server) : IClassFixture<Server>
 
     private Task<JsonNode> ReadAsync(string visit) => http.ReadAsync($"/api/visits/{visit}/consult");
 
-    private async Task<(int Status, JsonNode? Body)> PutAsync(string visit, Action<JsonNode> change)
-    {
-        var view = await ReadAsync(visit);
-        var body = new JsonObject
-        {
-            ["baseVersion"] = view["version"]!.DeepClone(),
-            ["hair"] = view["hair"]!.DeepClone(),
-            ["consultation"] = view["consultation"]!.DeepClone(),
-        };
-        change(body);
-        using var content = new StringContent(body.ToJsonString(), System.Text.Encoding.UTF8, "application/json");
-        var answer = await http.PutAsync(new Uri($"/api/visits/{visit}/consult", UriKind.Relative), content);
-        return ((int)answer.StatusCode, JsonNode.Parse(await answer.Content.ReadAsStringAsync()));
-    }
+    private Task<(int Status, JsonNode? Body)> PutAsync(string visit, Action<JsonNode> change) =>
+        http.PutConsultAsync(visit, change);
 
     [Fact]
     public async Task A_fresh_visit_asks_everything_and_has_a_verdict()

@@ -1,4 +1,3 @@
-using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 
 namespace Wendro.Host.Tests;
@@ -173,15 +172,8 @@ public sealed class ReviewTests
         Assert.Null(await OwnAsync(visit));
         Assert.Null(await OwnAsync(await NextAsync(-50)));
         // Told anew at the next consultation it is not lost.
-        var consult = await http.ReadAsync($"/api/visits/{booked}/consult");
-        var told = new JsonObject
-        {
-            ["baseVersion"] = consult["version"]!.DeepClone(),
-            ["hair"] = consult["hair"]!.DeepClone(),
-            ["consultation"] = consult["consultation"]!.DeepClone(),
-        };
-        var kept = await http.PutAsJsonAsync(new Uri($"/api/visits/{booked}/consult", UriKind.Relative), told);
-        Assert.True(kept.IsSuccessStatusCode, await kept.Content.ReadAsStringAsync());
+        var (kept, said) = await http.PutConsultAsync(booked, _ => { });
+        Assert.True(kept == 200, said?.ToJsonString());
         Assert.Equal(taught, (double)(await OwnAsync(booked))!["speed"]!, 1e-9);
     }
 

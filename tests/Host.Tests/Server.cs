@@ -87,6 +87,26 @@ internal static class Speaking
         return ((int)answer.StatusCode, text.Length == 0 ? null : JsonNode.Parse(text));
     }
 
+    /// <summary>Tells hair and answers anew, changed from what stands.</summary>
+    public static async Task<(int Status, JsonNode? Body)> PutConsultAsync(
+        this HttpClient http,
+        string visit,
+        Action<JsonNode> change
+    )
+    {
+        var view = await http.ReadAsync($"/api/visits/{visit}/consult");
+        var body = new JsonObject
+        {
+            ["baseVersion"] = view["version"]!.DeepClone(),
+            ["hair"] = view["hair"]!.DeepClone(),
+            ["consultation"] = view["consultation"]!.DeepClone(),
+        };
+        change(body);
+        using var content = new StringContent(body.ToJsonString(), System.Text.Encoding.UTF8, "application/json");
+        var answer = await http.PutAsync(new Uri($"/api/visits/{visit}/consult", UriKind.Relative), content);
+        return ((int)answer.StatusCode, JsonNode.Parse(await answer.Content.ReadAsStringAsync()));
+    }
+
     public static async Task<string> NewVisitAsync(this HttpClient http, string name = "Ines of the test")
     {
         var (status, made) = await http.PostAsync("/api/clients", JsonSerializer.Serialize(new { name }));

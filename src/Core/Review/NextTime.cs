@@ -15,33 +15,45 @@ public sealed record NextTime(CauseKind Cause, Zone? Zone, Sentence Words, PlanE
     /// <summary>A cause less likely than this teaches nothing.</summary>
     private const double TaughtFrom = 0.4;
 
-    /// <summary>The changes, zone by zone; none where nothing is likely enough.</summary>
+    /// <summary>
+    /// The changes, zone by zone; none where nothing is likely enough. What was kept stays among them, whatever is
+    /// likely since.
+    /// </summary>
     /// <param name="planned">The head as planned.</param>
     /// <param name="causes">The causes of each zone that came out otherwise, the likeliest first.</param>
+    /// <param name="kept">What was kept for the next visit.</param>
     public static IReadOnlyList<NextTime> Of(
         PlannedHead planned,
-        IReadOnlyDictionary<Zone, IReadOnlyList<Cause>> causes
+        IReadOnlyDictionary<Zone, IReadOnlyList<Cause>> causes,
+        IReadOnlyCollection<(CauseKind Cause, Zone? Zone)> kept
     )
     {
         ArgumentNullException.ThrowIfNull(planned);
         ArgumentNullException.ThrowIfNull(causes);
+        ArgumentNullException.ThrowIfNull(kept);
         return causes
             .Where(z => z.Value.Count > 0 && z.Value[0].Share >= TaughtFrom)
             .OrderBy(z => z.Key)
             .Select(z => For(planned, z.Key, z.Value[0].Kind))
+            .Concat(kept.OrderBy(k => k.Zone).ThenBy(k => k.Cause).Select(k => Kept(planned, k.Cause, k.Zone)))
             .OfType<NextTime>()
             .DistinctBy(n => n.Words.ToString())
             .ToArray();
     }
 
+    /// <summary>What is of all the hair is told of any zone.</summary>
+    private static NextTime? Kept(PlannedHead planned, CauseKind cause, Zone? zone) =>
+        zone is { } at
+            ? For(planned, at, cause)
+            : ZoneFacts.All.Select(z => For(planned, z, cause)).FirstOrDefault(n => n is { Zone: null });
+
     /// <summary>
-    /// The change that a cause in a zone teaches, for a plan: this visit's, or a later one's. Null where it teaches
-    /// none, or nothing is lightened there.
+    /// The change of a plan that a cause in a zone teaches. Null where it teaches none, or nothing is lightened there.
     /// </summary>
     /// <param name="planned">The head as planned.</param>
     /// <param name="zone">The zone.</param>
     /// <param name="cause">The cause.</param>
-    public static NextTime? For(PlannedHead planned, Zone zone, CauseKind cause)
+    internal static NextTime? For(PlannedHead planned, Zone zone, CauseKind cause)
     {
         ArgumentNullException.ThrowIfNull(planned);
         var where = ZoneFacts.Words(zone);

@@ -51,19 +51,20 @@ public static class ReviewMarks
     /// <param name="service">What happened at the chair.</param>
     /// <param name="depths">How it is read.</param>
     /// <param name="review">The review as it stands.</param>
-    /// <param name="cameOut">The levels that came out; null where nothing was read.</param>
+    /// <param name="cameOut">What is wrong with the hair as it came out; nothing where nothing was read.</param>
     public static IReadOnlyList<ReviewMark> Of(
         PlannedHead planned,
         ServiceInHand service,
         Depths depths,
         ReviewInHand review,
-        HeadLevels? cameOut
+        IReadOnlyList<Finding> cameOut
     )
     {
         ArgumentNullException.ThrowIfNull(planned);
         ArgumentNullException.ThrowIfNull(service);
         ArgumentNullException.ThrowIfNull(depths);
         ArgumentNullException.ThrowIfNull(review);
+        ArgumentNullException.ThrowIfNull(cameOut);
         var byEye = review.Marked.Select(m => new ReviewMark(
             m.What,
             m.Panel,
@@ -73,7 +74,7 @@ public static class ReviewMarks
         return byEye
             .Concat(service.Marks.Select(m => AtChair(m.Mark)))
             .Concat(review.Readings.Keys.Select(r => r.Zone).Distinct().SelectMany(z => Read(z)))
-            .Concat(cameOut is null ? [] : Lines(planned, cameOut))
+            .Concat(Lines(cameOut))
             .DistinctBy(m => (m.What, m.Panel))
             .OrderBy(m => m.Panel.Zone)
             .ThenBy(m => m.Panel.Row)
@@ -166,9 +167,8 @@ public static class ReviewMarks
         );
 
     /// <summary>Lines that the hair shows as it came out, by the rule a plan is judged by.</summary>
-    private static IEnumerable<ReviewMark> Lines(PlannedHead planned, HeadLevels cameOut) =>
-        planned
-            .FindingsOf(cameOut)
+    private static IEnumerable<ReviewMark> Lines(IReadOnlyList<Finding> cameOut) =>
+        cameOut
             .Where(f => f.Kind == BlendFault.HardLine && f.Severity == Severity.Alarm && f.Panels.Count > 0)
             .Select(f => new ReviewMark(Blemish.HardLine, f.Panels[f.Panels.Count / 2], SeenBy.Readings, f.Title));
 }

@@ -65,10 +65,6 @@ internal sealed class Knife(
         return kept;
     }
 
-    /// <summary>How much of a zone lies between two heights, cm².</summary>
-    public double AreaOf(IReadOnlyList<Outline> zoneOutlines, double low, double high) =>
-        Between(zoneOutlines, partings.Across, low, high).Sum(o => o.AreaCm2);
-
     /// <summary>Cuts one row; its panels are added to the zone's.</summary>
     /// <param name="zoneOutlines">The zone, without what is left out.</param>
     /// <param name="row">Its number, and which step it is for bricklay.</param>

@@ -117,12 +117,19 @@ internal static class ConsultEndpoints
                         throw new BadInputException(problems);
                     }
 
-                    var known = await learnt.BeforeAsync(visit, stop);
+                    if (await visits.FindAsync(visit, stop) is not { } found)
+                    {
+                        return Answers.NotFound("visit");
+                    }
+
+                    var known = await learnt.BeforeAsync(found.ClientId, found.StartsAt, stop);
                     var own = body.Consultation.Strand is { } test ? test.OwnOf(body.Hair, known) : known;
                     var hair = body.Hair with { Own = own };
                     // What came without its answers about health stays so until they are there: nobody says it away.
-                    var asked = await visits.FindAsync(visit, stop) is { Consultation.AskAgain: true };
-                    var consultation = body.Consultation with { AskAgain = asked };
+                    var consultation = body.Consultation with
+                    {
+                        AskAgain = found.Consultation.AskAgain,
+                    };
                     return
                         await visits.SetConsultAsync(visit, body.BaseVersion, hair, consultation, stop) is not null
                         && await plans.OpenAsync(visit, stop) is { } at

@@ -82,55 +82,33 @@ internal static class ArchiveEndpoints
             .WithSummary("The whole studio as one file; answers about health only with health=true");
 
         Takes(
-            archive.MapPost(
-                "/preview",
-                async (
-                    HttpRequest request,
-                    Archives archives,
-                    Heads heads,
-                    TimeProvider clock,
-                    CancellationToken stop
-                ) =>
-                {
-                    await using var file = await ReceivedAsync(request, stop);
-                    using var read = new ArchiveReader(file);
-                    return Results.Ok(
-                        ArchiveView.Of(
-                            read.Manifest,
-                            await archives.LookAsync(read, v => Wrong(v, heads, clock.GetLocalNow()), stop)
-                        )
-                    );
-                }
-            ),
+            archive.MapPost("/preview", Into((archives, read, check, stop) => archives.LookAsync(read, check, stop))),
             "PostArchivePreview",
             "What would become of everything in an archive; changes nothing"
         );
 
         Takes(
-            archive.MapPost(
-                "",
-                async (
-                    HttpRequest request,
-                    Archives archives,
-                    Heads heads,
-                    TimeProvider clock,
-                    CancellationToken stop
-                ) =>
-                {
-                    await using var file = await ReceivedAsync(request, stop);
-                    using var read = new ArchiveReader(file);
-                    return Results.Ok(
-                        ArchiveView.Of(
-                            read.Manifest,
-                            await archives.TakeAsync(read, v => Wrong(v, heads, clock.GetLocalNow()), stop)
-                        )
-                    );
-                }
-            ),
+            archive.MapPost("", Into((archives, read, check, stop) => archives.TakeAsync(read, check, stop))),
             "PostArchive",
             "Takes what an archive has that is new or more than is here, all of it or nothing; twice changes nothing"
         );
     }
+
+    private delegate Task<IReadOnlyList<ArchiveItem>> Reads(
+        Archives archives,
+        ArchiveReader archive,
+        Func<ArchivedVisit, string?> check,
+        CancellationToken stop
+    );
+
+    private static Delegate Into(Reads reads) =>
+        async (HttpRequest request, Archives archives, Heads heads, TimeProvider clock, CancellationToken stop) =>
+        {
+            await using var file = await ReceivedAsync(request, stop);
+            using var read = new ArchiveReader(file);
+            var items = await reads(archives, read, v => Wrong(v, heads, clock.GetLocalNow()), stop);
+            return Results.Ok(ArchiveView.Of(read.Manifest, items));
+        };
 
     private static void Takes(RouteHandlerBuilder route, string name, string summary) =>
         route

@@ -152,7 +152,8 @@ internal sealed record ReviewView(
         // What was lifted again came out of two coats: neither alone is to blame, and none tells of her hair.
         var once = readings.Where(r => at.Again.At(r.Zone) is null).ToArray();
         var cameOut = readings.Length == 0 ? null : HeadLevels.Of(planned.Reached.On, at.CameOut);
-        var marks = ReviewMarks.Of(planned, at.Service, at.Depths, review, cameOut);
+        var wrong = cameOut is null ? [] : planned.FindingsOf(cameOut);
+        var marks = ReviewMarks.Of(planned, at.Service, at.Depths, review, wrong);
         var causes = new Causes(planned, at.Service, at.Depths, once, at.Weighed, marks);
         var damp = review.State?.Wetness != Wetness.Dry;
         var choices = WhatNow.Of(planned, found, review.Stretch, damp);
@@ -185,7 +186,7 @@ internal sealed record ReviewView(
             review.Stretch,
             review.Decision,
             OwnAgain.Of(planned, at.Service, at.Depths, once),
-            Core.Review.NextTime.Of(planned, zones.ToDictionary(z => z.Zone, z => z.Causes))
+            Core.Review.NextTime.Of(planned, zones.ToDictionary(z => z.Zone, z => z.Causes), review.Lessons)
                 .Select(n => new NextTimeView(
                     n.Cause,
                     n.Zone,
@@ -197,7 +198,7 @@ internal sealed record ReviewView(
             review.Notes.Select(n => new NoteView(n.Fact, n.Words)).ToArray(),
             marks,
             cameOut is null ? [] : Cards(planned, cameOut, at.WeeksBetween),
-            cameOut is null ? [] : FindingsOf(planned, cameOut),
+            OfTheLook(planned, wrong),
             at.Service.WashedAt,
             review.Last?.Number,
             LiftedColours,
@@ -205,11 +206,10 @@ internal sealed record ReviewView(
         );
     }
 
-    private static CameOutFinding[] FindingsOf(PlannedHead planned, HeadLevels cameOut)
+    private static CameOutFinding[] OfTheLook(PlannedHead planned, IReadOnlyList<Finding> wrong)
     {
         var before = planned.AllFindings.Select(f => f.Id).ToHashSet();
-        return planned
-            .FindingsOf(cameOut)
+        return wrong
             .Where(f => BlendFault.OfTheLook.Contains(f.Kind) && f.Severity != Severity.Note)
             .Select(f => new CameOutFinding(
                 f.Kind,

@@ -62,7 +62,10 @@ internal static class ToneEndpoints
                         body.After,
                         body.Id,
                         body.Fact,
-                        area => recipes?.Toning.Plan.AreaOf(area) is { } of ? recipes.RecipeOf(of) : null,
+                        area =>
+                            recipes?.Toning.Plan.AreaOf(area) is { } of
+                                ? recipes.RecipeOf(of, recipes.Hair.HairOf(of).HairGrams)
+                                : null,
                         stop
                     );
                     if (told.Clash is { } clash)

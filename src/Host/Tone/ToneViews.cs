@@ -134,7 +134,7 @@ internal sealed record ToneView(
     )
     {
         var stand = at.Toning.StandOf(area.Id);
-        var recipe = at.RecipeOf(area);
+        var recipe = at.RecipeOf(area, hairGrams);
         var hand = at.Toning.BowlOf(area.Id, recipe);
         var rescue = hand.Rescue(at.Bench.BowlGrams) is { } adds ? new Rescuing(adds, 0, []) : null;
         return new(
@@ -143,7 +143,7 @@ internal sealed record ToneView(
             at.Hair.PanelsOf(area),
             ToneSuggested.Parts(area.Bowl.Shades),
             hairGrams,
-            at.GramsOf(area),
+            at.GramsOf(hairGrams),
             recipe.Ingredients,
             recipe.Missing,
             BowlView.OfToner(number, recipe, hand, at.Facts.Count, rescue, area.Bowl.DeveloperParts),

@@ -23,15 +23,17 @@ internal sealed record ToneAtWork(
     BenchRules Bench
 )
 {
-    /// <summary>Mixed product an area takes, waste in it, g.</summary>
-    public double GramsOf(ToneArea area) => Hair.HairOf(area).HairGrams * Amounts.LengthsCoat * (1 + Bench.Waste);
-
     /// <summary>What goes into an area's bowl.</summary>
-    public Recipe RecipeOf(ToneArea area)
+    /// <param name="area">The area.</param>
+    /// <param name="hairGrams">Hair it reaches, g.</param>
+    public Recipe RecipeOf(ToneArea area, double hairGrams)
     {
         ArgumentNullException.ThrowIfNull(area);
-        return Recipe.Of(area.Bowl.For(area.Minutes), GramsOf(area), Shelf.OfType<DeveloperProduct>().ToArray());
+        return Recipe.Of(area.Bowl.For(area.Minutes), GramsOf(hairGrams), Shelf.OfType<DeveloperProduct>().ToArray());
     }
+
+    /// <summary>Mixed product that so much hair takes, waste in it, g.</summary>
+    public double GramsOf(double hairGrams) => hairGrams * Amounts.LengthsCoat * (1 + Bench.Waste);
 }
 
 /// <summary>Brings what came out, the shelf and what was chosen together.</summary>

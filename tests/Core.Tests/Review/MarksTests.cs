@@ -42,7 +42,7 @@ public sealed class MarksTests
         new(Zone.LowerBack, depth, Level.Clamp(level), even, Undertone: seen);
 
     private static IReadOnlyList<ReviewMark> Marks(ReviewInHand review, ServiceInHand? service = null) =>
-        ReviewMarks.Of(Head, service ?? Nothing, Read, review, null);
+        ReviewMarks.Of(Head, service ?? Nothing, Read, review, []);
 
     [Fact]
     public void A_root_lighter_than_what_follows_is_hot_and_one_as_planned_is_not()
@@ -77,10 +77,10 @@ public sealed class MarksTests
     {
         var line = PanelPaint.Usual with { Shape = new Shape.Full(), StartCm = 4, BlurCm = 0 };
         var hard = Given.Bare.Apply(new PaintZone(Zone.TopLeft, line), new PaintZone(Zone.TopRight, line));
-        var found = ReviewMarks.Of(hard, Nothing, new Depths(hard), Of(), hard.Reached);
+        var found = ReviewMarks.Of(hard, Nothing, new Depths(hard), Of(), hard.FindingsOf(hard.Reached));
         Assert.Contains(found, m => m.What == Blemish.HardLine && m.Panel.Zone == Zone.TopLeft);
         Assert.DoesNotContain(
-            ReviewMarks.Of(hard, Nothing, new Depths(hard), Of(), null),
+            ReviewMarks.Of(hard, Nothing, new Depths(hard), Of(), []),
             m => m.What == Blemish.HardLine
         );
     }

@@ -301,7 +301,7 @@ public sealed class ReviewTests
     {
         static Cause Of(CauseKind kind, double share = 0.8) => new(kind, CauseWords.Of(kind), "seen", share, -0.7, 0);
         IReadOnlyList<NextTime> For(params (Zone Zone, Cause Cause)[] causes) =>
-            NextTime.Of(Head, causes.ToDictionary(c => c.Zone, c => (IReadOnlyList<Cause>)[c.Cause]));
+            NextTime.Of(Head, causes.ToDictionary(c => c.Zone, c => (IReadOnlyList<Cause>)[c.Cause]), []);
         var film = For((Zone.LowerBack, Of(CauseKind.Dried))).Single();
         Assert.Equal("Film over the lower back.", film.Words.ToString());
         var covered = Head.Plan.Apply(film.Edit!, Given.Cutting);
@@ -311,6 +311,16 @@ public sealed class ReviewTests
             next.Panels.Where(p => p.Panel.Key.Zone == Zone.LowerBack && p.Coats.Count > 0)
                 .Append(next.Panels.First(p => p.Panel.Key.Zone == Zone.LowerBack && p.Coats.Count > 0)),
             p => Assert.Equal(Covering.Film, p.Coats[0].Painted.Paint.Covering)
+        );
+        // What was kept stays, whatever is likely since; it is not said twice.
+        var kept = NextTime.Of(
+            Head,
+            new Dictionary<Zone, IReadOnlyList<Cause>> { [Zone.LowerBack] = [Of(CauseKind.Dried)] },
+            [(CauseKind.Dried, Zone.LowerBack), (CauseKind.Dried, Zone.Nape), (CauseKind.SlowerHair, null)]
+        );
+        Assert.Equal(
+            [(CauseKind.Dried, Zone.LowerBack), (CauseKind.Dried, Zone.Nape), (CauseKind.SlowerHair, (Zone?)null)],
+            kept.Select(n => (n.Cause, n.Zone)).OrderBy(n => n.Zone is null).ThenByDescending(n => n.Zone)
         );
         // What is hardly likely teaches nothing, what isn't explained neither; what is of all the hair is said once.
         Assert.Empty(For((Zone.LowerBack, Of(CauseKind.Dried, 0.3))));

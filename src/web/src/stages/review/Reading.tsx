@@ -212,7 +212,8 @@ export function Reading({ visit, review, plan, zone, onZone, say, refused }: Pro
             </div>
             <p className={parts.soft}>
               {here?.cameOut != null
-                ? `Read ${here.seen?.toFixed(1)}${here.undertone ? `, ${here.undertone}` : ""}, counted ${here.cameOut.toFixed(1)}.`
+                ? `Read ${[here.seen?.toFixed(1), here.undertone].filter(Boolean).join(", ")}, ` +
+                  `counted ${here.cameOut.toFixed(1)}.`
                 : "Not read here yet: tap the colour it looks like."}{" "}
               {here?.cameOut != null &&
                 here.spread > review.eyeSpread &&
