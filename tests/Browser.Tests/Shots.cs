@@ -47,7 +47,6 @@ public sealed class Shots
         app.Click("level map", By.XPath("//li[normalize-space(.)='Level map']"));
         app.Button("Paint pass, panel by panel").Click();
         app.Find("the pass", By.CssSelector("[aria-label='Paint pass']"));
-        Take(app, "paint-pass");
 
         Open(app, "Ottoline Fjeldra");
         app.Button("From look to placement…").Click();
@@ -159,6 +158,9 @@ public sealed class Shots
         app.Browser.Navigate().GoToUrl($"{app.Address}/shelf");
         app.Find("the shelf", By.XPath("//button[contains(., 'Lantern clay')]"));
         Take(app, "shelf");
+        app.Browser.Navigate().GoToUrl($"{app.Address}/keep");
+        app.Find("what is kept", By.XPath("//h2[.='The whole studio']"));
+        Take(app, "keep");
         app.Browser.Navigate().GoToUrl($"{app.Address}/desk");
         app.Find("the line", By.CssSelector("input[aria-label='Type a sum']")).SendKeys("25 vol 60 g from 20 40");
         app.Find("the sum", By.XPath("//*[@aria-label='Answer'][contains(., '45.0 g of 20 vol')]"));

@@ -226,14 +226,14 @@ public sealed class DocumentsTests
 
         await http.PostAsync($"/api/visits/{visit}/plan/undo", """{"baseRevision":9}""");
         var shown = await http.ReadAsync($"/api/visits/{visit}/plan/file");
-        var visits = server.Services.GetService(typeof(Wendro.Store.Visits)) as Wendro.Store.Visits;
-        Assert.Equal(10 - 4, await visits!.ThinAsync(Guid.Parse(visit), [4], default));
-        var history = await visits.HistoryAsync(Guid.Parse(visit), default);
+        var revisions = server.Services.GetService(typeof(Wendro.Store.Revisions)) as Wendro.Store.Revisions;
+        Assert.Equal(10 - 4, await revisions!.ThinAsync(Guid.Parse(visit), [4], default));
+        var history = await revisions.HistoryAsync(Guid.Parse(visit), default);
         Assert.Equal([1, 4, 8, 10], history.Select(h => h.Number));
         Assert.Equal(shown.ToJsonString(), (await http.ReadAsync($"/api/visits/{visit}/plan/file")).ToJsonString());
         var plan = await http.ReadAsync($"/api/visits/{visit}/plan");
         Assert.False((bool)plan["canUndo"]! || (bool)plan["canRedo"]!);
-        Assert.Equal(6.75, (await visits.PlanAtAsync(Guid.Parse(visit), 4, default))!.Wish.EndsLevel);
+        Assert.Equal(6.75, (await revisions.PlanAtAsync(Guid.Parse(visit), 4, default))!.Wish.EndsLevel);
 
         // It can still be worked on.
         Assert.Equal(200, (await http.EditAsync(visit, 10, """{"kind":"setReach","reach":"half"}""")).Status);

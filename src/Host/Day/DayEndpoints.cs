@@ -81,7 +81,13 @@ internal static class DayEndpoints
 
         api.MapGet(
                 "/day",
-                async (Visits visits, Services services, TimeProvider clock, CancellationToken stop) =>
+                async (
+                    Visits visits,
+                    Revisions revisions,
+                    Services services,
+                    TimeProvider clock,
+                    CancellationToken stop
+                ) =>
                 {
                     var now = clock.GetLocalNow();
                     var from = new DateTimeOffset(now.Date, now.Offset);
@@ -93,7 +99,7 @@ internal static class DayEndpoints
                             (
                                 visit.StartsAt >= from
                                 || (await services.OfAsync(visit.Id, stop))?.Facts[^1].At > now - StillInChair
-                            ) && await visits.PlanAsync(visit.Id, stop) is { } stored
+                            ) && await revisions.PlanAsync(visit.Id, stop) is { } stored
                         )
                         {
                             var painted = stored

@@ -124,8 +124,8 @@ internal static class PlanEndpoints
         app.MapVisit("/plan/history", "Paint")
             .MapGet(
                 "",
-                async (AtWork at, Visits visits, CancellationToken stop) =>
-                    Results.Ok(await visits.HistoryAsync(at.Visit.Id, stop))
+                async (AtWork at, Revisions revisions, CancellationToken stop) =>
+                    Results.Ok(await revisions.HistoryAsync(at.Visit.Id, stop))
             )
             .Produces<IReadOnlyList<StoredRevision>>()
             .WithName("GetHistory")

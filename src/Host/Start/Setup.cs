@@ -58,6 +58,7 @@ internal static class Setup
             return StudioContext.OptionsFor(Path.Combine(settings.DataFolder, "wendro.db"));
         });
         builder.Services.AddSingleton<Visits>();
+        builder.Services.AddSingleton<Revisions>();
         builder.Services.AddSingleton<Studio>();
         builder.Services.AddSingleton<ProductShelf>();
         builder.Services.AddSingleton<Bowls>();

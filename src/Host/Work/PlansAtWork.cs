@@ -19,7 +19,7 @@ internal sealed record Changed(AtWork Before, AtWork After, IReadOnlyList<PanelK
 /// from one revision the store
 /// takes the first and refuses the second: nobody waits for anybody.
 /// </summary>
-internal sealed class PlansAtWork(Visits visits, Heads heads, TimeProvider clock)
+internal sealed class PlansAtWork(Visits visits, Revisions revisions, Heads heads, TimeProvider clock)
 {
     private readonly ConcurrentDictionary<Guid, long> newestPreview = new();
 
@@ -28,7 +28,7 @@ internal sealed class PlansAtWork(Visits visits, Heads heads, TimeProvider clock
     {
         if (
             await visits.FindAsync(visit, stop) is not { } found
-            || await visits.PlanAsync(visit, stop) is not { } stored
+            || await revisions.PlanAsync(visit, stop) is not { } stored
         )
         {
             return null;
@@ -44,7 +44,7 @@ internal sealed class PlansAtWork(Visits visits, Heads heads, TimeProvider clock
 
     /// <summary>The head as it was planned at an earlier revision; null if there was none.</summary>
     public async Task<PlannedHead?> AtRevisionAsync(AtWork at, int revision, CancellationToken stop) =>
-        await visits.PlanAtAsync(at.Visit.Id, revision, stop) is { } plan
+        await revisions.PlanAtAsync(at.Visit.Id, revision, stop) is { } plan
             ? heads.Make(at.Visit.Hair, plan, at.Head)
             : null;
 
@@ -57,7 +57,7 @@ internal sealed class PlansAtWork(Visits visits, Heads heads, TimeProvider clock
         NotStale(at, baseRevision);
         var applied = Apply(at, edit);
         NotStopped(at, applied.Plan);
-        return Next(at, await visits.AppendAsync(at.Visit.Id, at.Stored, applied.Plan, edit, stop), applied.Lost);
+        return Next(at, await revisions.AppendAsync(at.Visit.Id, at.Stored, applied.Plan, edit, stop), applied.Lost);
     }
 
     /// <summary>Takes a plan read from a file, as one revision.</summary>
@@ -72,7 +72,7 @@ internal sealed class PlansAtWork(Visits visits, Heads heads, TimeProvider clock
         }
 
         NotStopped(at, made);
-        return Next(at, await visits.TakeAsync(at.Visit.Id, at.Stored, made, stop), []);
+        return Next(at, await revisions.TakeAsync(at.Visit.Id, at.Stored, made, stop), []);
     }
 
     /// <summary>Takes the last edit back; the same plan and revision if there is none.</summary>
@@ -83,7 +83,7 @@ internal sealed class PlansAtWork(Visits visits, Heads heads, TimeProvider clock
         NotStale(at, baseRevision);
         return Next(
             at,
-            await visits.UndoAsync(at.Visit.Id, at.Stored, plan => NotStopped(at, plan), stop) ?? at.Stored,
+            await revisions.UndoAsync(at.Visit.Id, at.Stored, plan => NotStopped(at, plan), stop) ?? at.Stored,
             []
         );
     }
@@ -95,7 +95,7 @@ internal sealed class PlansAtWork(Visits visits, Heads heads, TimeProvider clock
         NotStale(at, baseRevision);
         return Next(
             at,
-            await visits.RedoAsync(at.Visit.Id, at.Stored, plan => NotStopped(at, plan), stop) ?? at.Stored,
+            await revisions.RedoAsync(at.Visit.Id, at.Stored, plan => NotStopped(at, plan), stop) ?? at.Stored,
             []
         );
     }

@@ -110,3 +110,6 @@ export function hairWords(hair: HairProfile): string {
 
 /** Length of the longest hair, pulled straight, cm. */
 export const longestCm = (hair: HairProfile) => hair.cut.evenCm ?? hair.cut.hemCm;
+
+/** With a capital letter, to begin a sentence. */
+export const capital = (words: string) => words[0].toUpperCase() + words.slice(1);

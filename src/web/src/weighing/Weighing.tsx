@@ -1,12 +1,16 @@
-import { Button, InputNumber } from "antd";
-import { type RefObject, useState } from "react";
+import { Button } from "antd";
+import type { RefObject } from "react";
 import parts from "../style/parts.module.css";
-import { tokens } from "../style/tokens";
 import { quantity, useUnits } from "../views/units";
+import { capital } from "../views/words";
 import { Adjust } from "./Adjust";
 import { BowlPicture } from "./BowlPicture";
 import type { Bowl, Weighs } from "./bowls";
+import { Over } from "./Over";
+import { PourBar } from "./PourBar";
 import { ScaleHands } from "./ScaleHands";
+import { Tick } from "./Tick";
+import { Typed } from "./Typed";
 import type { Reading } from "./useScale";
 import { useWeighing } from "./useWeighing";
 import css from "./Weighing.module.css";
@@ -115,7 +119,7 @@ export function Weighing({
                   : "Too heavy for the scale. Take something off, or type the weight."}
               </p>
             )}
-            <Bar
+            <PourBar
               shown={shown}
               target={step.targetGrams}
               tolerance={step.toleranceGrams}
@@ -182,8 +186,6 @@ export function Weighing({
   );
 }
 
-const capital = (words: string) => words[0].toUpperCase() + words.slice(1);
-
 /** The one number that is read from a metre. */
 function Big({ value }: { value: string }) {
   const [figure, ...unit] = value.split(" ");
@@ -192,168 +194,5 @@ function Big({ value }: { value: string }) {
       {figure}
       <small> {unit.join(" ")}</small>
     </p>
-  );
-}
-
-function Bar(props: {
-  shown: number;
-  target: number;
-  tolerance: number;
-  lifted: boolean;
-  g(v: number): string;
-}) {
-  const { shown, target, tolerance, lifted, g } = props;
-  const most = target * 1.15;
-  const share = (v: number) => `${(100 * Math.min(1, Math.max(0, v / most))).toFixed(2)}%`;
-  const left = target - shown;
-  const words = lifted
-    ? "put the bowl back"
-    : left > tolerance
-      ? `${g(left)} to go${left < Math.max(8, target * 0.15) ? ", slowly" : ""}`
-      : left < -tolerance
-        ? `${g(-left)} too much`
-        : "stop";
-  return (
-    <div
-      className={css.pourbar}
-      role="meter"
-      aria-label="Poured"
-      aria-valuemin={0}
-      aria-valuemax={target}
-      aria-valuenow={Math.round(shown * 10) / 10}
-      aria-valuetext={words}
-    >
-      <div className={css.fill} style={{ width: share(shown) }} />
-      <div
-        className={css.goal}
-        style={{
-          left: `calc(${share(target - tolerance)} - 4px)`,
-          width: `calc(${((200 * tolerance) / most).toFixed(2)}% + 8px)`,
-        }}
-      />
-      <b>{words}</b>
-      <span>0</span>
-      <span>
-        {g(target - tolerance)} – {g(target + tolerance)}
-      </span>
-    </div>
-  );
-}
-
-function Tick({ met, over, now }: { met?: boolean; over?: boolean; now?: boolean }) {
-  return (
-    <svg
-      width="22"
-      height="22"
-      viewBox="0 0 22 22"
-      role="img"
-      aria-label={over ? "too much" : met ? "done" : now ? "now" : "to do"}
-    >
-      {over ? (
-        <path d="M11 2 21 20H1Z" fill={tokens.alarm} />
-      ) : met ? (
-        <>
-          <circle cx="11" cy="11" r="10" fill={tokens.deep} />
-          <path d="M6.4 11.4 9.8 14.6l5.8-6.8" fill="none" stroke={tokens.white} strokeWidth="2.2" />
-        </>
-      ) : (
-        <circle
-          cx="11"
-          cy="11"
-          r="9"
-          fill={now ? tokens.accent : "none"}
-          stroke={now ? tokens.accent : tokens.edge}
-          strokeWidth="2.5"
-        />
-      )}
-    </svg>
-  );
-}
-
-/** Too much went in: restore the ratio, or keep it and see what that does. */
-function Over({ bowl, mixing, g }: { bowl: Bowl; mixing: Weighs; g(v: number): string }) {
-  const { begun } = bowl;
-  const rescuing = begun?.rescue;
-  if (!begun || begun.over === null || !rescuing) {
-    return null;
-  }
-  const step = bowl.steps[begun.over];
-  const adds = bowl.steps
-    .map((s, i) => ({ words: s.ingredient.words, grams: rescuing.rescue.adds[i] }))
-    .filter((a) => a.grams > 0.05);
-  const takes = [
-    rescuing.rescue.fits ? "the bowl holds it" : "more than the bowl holds",
-    rescuing.tooMuchGrams > 0.5
-      ? `${g(rescuing.tooMuchGrams)} more than the plan takes`
-      : "the plan takes all of it",
-    rescuing.missing.length > 0
-      ? `too little ${rescuing.missing.join(", ")} on the shelf`
-      : "the shelf has enough",
-  ];
-  return (
-    <div className={`${css.say} ${css.over}`} role="alert">
-      <p className={css.name}>
-        <b>
-          {g(step.pouredGrams - step.targetGrams)} too much {step.ingredient.words}
-        </b>
-      </p>
-      <p>
-        To restore the ratio pour {adds.map((a) => `${g(a.grams)} ${a.words}`).join(" and ")}:{" "}
-        {g(rescuing.rescue.totalGrams)} in the bowl then. {capital(takes.join(", "))}.
-      </p>
-      <div className={parts.row}>
-        <Button
-          type="primary"
-          size="large"
-          autoFocus
-          disabled={mixing.busy}
-          onClick={() => mixing.happen(bowl, { kind: "restored" })}
-        >
-          Restore the ratio
-        </Button>
-        <Button size="large" disabled={mixing.busy} onClick={() => mixing.happen(bowl, { kind: "kept" })}>
-          Keep 1 : {rescuing.rescue.ratioIfKept.toFixed(2)}
-        </Button>
-      </div>
-    </div>
-  );
-}
-
-/** A weight typed by hand, where the scale can't say. */
-function Typed({ name, open, onTake }: { name: string; open: boolean; onTake(grams: number): void }) {
-  const units = useUnits();
-  const per = units === "us" ? 28.349523125 : 1;
-  const [shown, setShown] = useState(false);
-  const [value, setValue] = useState<number | null>(null);
-  if (!open && !shown) {
-    return (
-      <Button className={css.typed} onClick={() => setShown(true)}>
-        Type it…
-      </Button>
-    );
-  }
-  return (
-    <form
-      className={`${parts.row} ${css.typed}`}
-      onSubmit={(e) => {
-        e.preventDefault();
-        if (value) {
-          onTake(value * per);
-        }
-      }}
-    >
-      <InputNumber
-        aria-label={`Weight of ${name}`}
-        min={0.01}
-        max={5000}
-        step={0.1}
-        value={value}
-        suffix={units === "us" ? "oz" : "g"}
-        onChange={setValue}
-      />
-      <Button htmlType="submit" disabled={!value}>
-        Take this weight
-      </Button>
-    </form>
   );
 }
