@@ -117,6 +117,11 @@ public sealed class BasinTests(App app) : IClassFixture<App>
         Tap("ends");
         app.Named("radio", $"Level {Halves(Planned(visit, 2))}").Click();
         app.Find("as planned", By.XPath("//h2[starts-with(., 'As planned in the one zone')]"));
+        // What was read is said again with its undertone.
+        app.Named("combobox", "Undertone").Click();
+        app.Click("orange", By.XPath("//*[@title='undertone: orange']"));
+        app.Find("with its undertone", By.XPath("//p[contains(., ', orange, counted ')]"));
+        app.Find("what it asks of a toner", By.XPath("//section[@aria-label='What now'][contains(., 'shows orange')]"));
         app.Click("tone", By.XPath("//section[@aria-label='What now']//button[starts-with(., 'Tone as it is')]"));
         app.Find("decided", By.XPath("//button[@aria-pressed='true'][contains(., 'Tone as it is')]"));
 

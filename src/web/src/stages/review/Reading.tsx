@@ -75,6 +75,13 @@ export function Reading({ visit, review, plan, zone, onZone, say, refused }: Pro
   const set = (change: Partial<State>) => say({ kind: "state", ...state, ...change });
   const of = (name: string) => review.zones.find((z) => z.zone === name);
   const here = zone?.depths.find((d) => d.depth === depth);
+  // An undertone is of one place: the next is read without it.
+  const read = (level: number, evenness: typeof even, seen: string | undefined) => {
+    if (zone) {
+      say({ kind: "read", zone: zone.zone, depth, level, evenness, undertone: seen });
+      setUndertone(undefined);
+    }
+  };
   return (
     <>
       <div className={parts.title}>
@@ -186,8 +193,16 @@ export function Reading({ visit, review, plan, zone, onZone, say, refused }: Pro
             <Select
               aria-label="Undertone"
               className={css.zone}
-              value={undertone ?? ""}
-              onChange={(seen) => setUndertone(seen || undefined)}
+              value={here?.undertone ?? undertone ?? ""}
+              onChange={(chosen) => {
+                const seen = chosen || undefined;
+                // What an eye read here is said again with it; else it goes with what is read next.
+                if (here?.seen != null && here.spread <= review.eyeSpread) {
+                  read(here.seen, here.evenness ?? even, seen);
+                } else {
+                  setUndertone(seen);
+                }
+              }}
               options={[
                 { value: "", label: "undertone: as its level" },
                 ...review.undertones.map((u) => ({ value: u, label: `undertone: ${u}` })),
@@ -202,9 +217,7 @@ export function Reading({ visit, review, plan, zone, onZone, say, refused }: Pro
                   aria-checked={here?.seen === c.level}
                   aria-label={`Level ${c.level}`}
                   style={{ background: c.hex }}
-                  onClick={() =>
-                    say({ kind: "read", zone: zone.zone, depth, level: c.level, evenness: even, undertone })
-                  }
+                  onClick={() => read(c.level, even, undertone)}
                 >
                   {Number.isInteger(c.level) ? c.level : "½"}
                 </button>
@@ -236,6 +249,7 @@ export function Reading({ visit, review, plan, zone, onZone, say, refused }: Pro
                     spread,
                     photograph: name,
                   });
+                  setUndertone(undefined);
                   setPhotograph(false);
                 }}
                 onClose={() => setPhotograph(false)}
