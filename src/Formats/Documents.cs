@@ -4,6 +4,7 @@ using System.Text.Json.Nodes;
 using Wendro.Core.Apply;
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
+using Wendro.Core.Keep;
 using Wendro.Core.Lift;
 using Wendro.Core.Mix;
 using Wendro.Core.Plans;
@@ -45,7 +46,7 @@ public static class Documents
     /// </summary>
     private static readonly Dictionary<Type, (string Words, Upgrade[] Steps)> Chain = new()
     {
-        [typeof(HairProfile)] = ("hair profile", [OldPieces]),
+        [typeof(HairProfile)] = ("hair profile", [OldPieces, LeftBehind]),
         [typeof(Consultation)] = ("consultation", [AskedAgain]),
         [typeof(OwnLift)] = ("note of how hair lifts", []),
         [typeof(Plan)] = ("plan", [Steps]),
@@ -57,11 +58,13 @@ public static class Documents
         [typeof(ServiceFact)] = ("fact of a service", []),
         [typeof(ReviewFact)] = ("fact of a review", [Photographed, Marked]),
         [typeof(ToneFact)] = ("fact of a toning", [OnTheScale]),
+        [typeof(KeepFact)] = ("fact of what is kept", []),
+        [typeof(VisitSum)] = ("sum of a visit", []),
         [typeof(TonePlan)] = ("way of toning", []),
         [typeof(Product)] = ("product", []),
         [typeof(HouseRules)] = ("set of house rules", []),
         [typeof(PlanFile)] = ("plan file", [Steps]),
-        [typeof(VisitFile)] = ("visit file", [Steps]),
+        [typeof(VisitFile)] = ("visit file", [Steps, LeftBehind]),
     };
 
     // What version 1 had not, and means as it stands: an older program must say it can't read it, not lose it.
@@ -71,6 +74,9 @@ public static class Documents
 
     /// <summary>Version 2: old pieces are marked on the map.</summary>
     private static void OldPieces(JsonObject document) { }
+
+    /// <summary>Version 3: hair is told in the pieces that earlier visits left.</summary>
+    private static void LeftBehind(JsonObject document) { }
 
     /// <summary>Version 2: a colour has a reflect and a base.</summary>
     private static void Reflects(JsonObject document) { }

@@ -55,6 +55,10 @@ public sealed class Program
         app.MapArchive();
         app.MapCalendar();
         app.MapForget();
+        app.MapRecord();
+        app.MapLastTime();
+        app.MapClients();
+        app.MapYear();
         app.MapScale();
         var ran = await RunAsync(app);
         await Log.CloseAndFlushAsync();

@@ -50,6 +50,7 @@ internal sealed record ArchivedMerge(Becomes Becomes, ArchivedVisit Visit, strin
             ("the service", Compare(here.Service?.Facts ?? [], there.Service?.Facts ?? [])),
             ("the review", Compare(here.Review, there.Review)),
             ("the toning", Compare(here.Toning, there.Toning)),
+            ("what was kept", Compare(here.Kept ?? [], there.Kept ?? [])),
             ("photographs", Compare(here.Photographs, there.Photographs)),
             ("the consultation", CompareConsultation(here, there)),
         ];

@@ -57,7 +57,9 @@ internal static class ArchivedRows
             await FactsAsync(db.ToneFacts, v.Id, f => f.Fact, stop),
             (await db.Photographs.AsNoTracking().Where(p => p.VisitId == v.Id).OrderBy(p => p.Number).ToListAsync(stop))
                 .Select(p => new ArchivedPhotograph(p.Number, p.Name, p.Width, p.Height, p.Moment, p.MayBeShown, p.At))
-                .ToArray()
+                .ToArray(),
+            await FactsAsync(db.KeepFacts, v.Id, f => f.Fact, stop),
+            v.Sum is { } sum ? new(sum) : null
         );
     }
 
@@ -129,6 +131,7 @@ internal static class ArchivedRows
 
         AddFacts<ReviewFactRow, Core.Review.ReviewFact>(db, v.Id, v.Review);
         AddFacts<ToneFactRow, Core.Toning.ToneFact>(db, v.Id, v.Toning);
+        AddFacts<KeepFactRow, Core.Keep.KeepFact>(db, v.Id, v.Kept ?? []);
         db.Photographs.AddRange(
             v.Photographs.Select(p => new PhotographRow
             {

@@ -288,6 +288,7 @@ public sealed class Archives(DbContextOptions<StudioContext> options, Photograph
                 Consultation = visit.Consultation.Value,
                 ConsultVersion = visit.ConsultVersion,
                 Taught = visit.Taught?.Value,
+                Sum = visit.Sum?.Value,
             }
         );
         ArchivedRows.Add(db, visit);

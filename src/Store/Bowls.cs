@@ -42,6 +42,33 @@ public sealed class Bowls(DbContextOptions<StudioContext> options, TimeProvider 
             .ToArray();
     }
 
+    /// <summary>Lots that bowls of a visit were poured from: by bowl and product, the last where it was changed.</summary>
+    public async Task<IReadOnlyDictionary<(Guid Bowl, string Product), string>> LotsAsync(
+        Guid visit,
+        CancellationToken stop
+    )
+    {
+        await using var db = new StudioContext(options);
+        var bowls = await db.Bowls.AsNoTracking().Where(b => b.VisitId == visit).ToListAsync(stop);
+        var ids = bowls.Select(b => b.Id).ToArray();
+        var events = await db
+            .BowlEvents.AsNoTracking()
+            .Where(e => ids.Contains(e.BowlId) && e.Lot != null)
+            .OrderBy(e => e.Number)
+            .ToListAsync(stop);
+        var lots = new Dictionary<(Guid, string), string>();
+        foreach (var e in events)
+        {
+            var recipe = bowls.First(b => b.Id == e.BowlId).Recipe;
+            if (e.Event is Poured { Ingredient: var n } && recipe.Ingredients.ElementAtOrDefault(n)?.Product is { } of)
+            {
+                lots[(e.BowlId, of)] = e.Lot!;
+            }
+        }
+
+        return lots;
+    }
+
     /// <summary>Begins a bowl; the one that was begun already where there is one.</summary>
     public async Task BeginAsync(Guid visit, int ordinal, Formula meant, Recipe recipe, CancellationToken stop)
     {

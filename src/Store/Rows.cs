@@ -1,6 +1,7 @@
 using Wendro.Core.Apply;
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
+using Wendro.Core.Keep;
 using Wendro.Core.Lift;
 using Wendro.Core.Mix;
 using Wendro.Core.Photographs;
@@ -45,6 +46,9 @@ public sealed class VisitRow
 
     /// <summary>How her hair lifts by all that was known after this visit; null where it taught nothing.</summary>
     public OwnLift? Taught { get; set; }
+
+    /// <summary>The visit in a few figures, from when it was put away; null while it wasn't.</summary>
+    public VisitSum? Sum { get; set; }
 }
 
 /// <summary>One revision of a visit's plan. Only ever added.</summary>
@@ -226,6 +230,9 @@ public sealed class ReviewFactRow : FactRow<ReviewFact>;
 
 /// <summary>Something that was chosen, or happened, at toning.</summary>
 public sealed class ToneFactRow : FactRow<ToneFact>;
+
+/// <summary>Something said when a visit was put away.</summary>
+public sealed class KeepFactRow : FactRow<KeepFact>;
 
 /// <summary>A photograph of a visit; its content lies beside the data, named by itself.</summary>
 public sealed class PhotographRow

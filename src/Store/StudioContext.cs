@@ -5,6 +5,7 @@ using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
 using Wendro.Core.Apply;
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
+using Wendro.Core.Keep;
 using Wendro.Core.Lift;
 using Wendro.Core.Mix;
 using Wendro.Core.Plans;
@@ -45,6 +46,8 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
 
     public DbSet<ToneFactRow> ToneFacts => Set<ToneFactRow>();
 
+    public DbSet<KeepFactRow> KeepFacts => Set<KeepFactRow>();
+
     public DbSet<PhotographRow> Photographs => Set<PhotographRow>();
 
     /// <inheritdoc/>
@@ -79,6 +82,7 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
             visit.Property(v => v.Hair).HasConversion(AsDocument<HairProfile>());
             visit.Property(v => v.Consultation).HasConversion(AsDocument<Consultation>());
             visit.Property(v => v.Taught).HasConversion(AsDocument<OwnLift?>());
+            visit.Property(v => v.Sum).HasConversion(AsDocument<VisitSum?>());
             // Stored as UTC ticks, so that the day's visits can be ordered and cut in the database.
             visit.Property(v => v.StartsAt).HasConversion(t => t.UtcTicks, t => new DateTimeOffset(t, TimeSpan.Zero));
             visit.HasIndex(v => v.StartsAt);
@@ -139,6 +143,11 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
         {
             fact.HasOne<VisitRow>().WithMany().HasForeignKey(f => f.VisitId).OnDelete(DeleteBehavior.Cascade);
             Facts<ToneFactRow, ToneFact>(fact, "ToneFacts");
+        });
+        modelBuilder.Entity<KeepFactRow>(fact =>
+        {
+            fact.HasOne<VisitRow>().WithMany().HasForeignKey(f => f.VisitId).OnDelete(DeleteBehavior.Cascade);
+            Facts<KeepFactRow, KeepFact>(fact, "KeepFacts");
         });
         modelBuilder.Entity<PhotographRow>(photograph =>
         {

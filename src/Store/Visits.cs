@@ -76,6 +76,30 @@ public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider
         return row is null ? null : Stored(row);
     }
 
+    /// <summary>Visits of a client, the earliest first.</summary>
+    public async Task<IReadOnlyList<StoredVisit>> OfClientAsync(Guid client, CancellationToken stop)
+    {
+        await using var db = new StudioContext(options);
+        var rows = await db
+            .Visits.AsNoTracking()
+            .Include(v => v.Client)
+            .Where(v => v.ClientId == client)
+            .OrderBy(v => v.StartsAt)
+            .ToListAsync(stop);
+        return rows.Select(Stored).ToArray();
+    }
+
+    /// <summary>The visit of a client that came last before an instant; null for none.</summary>
+    public async Task<Guid?> LastBeforeAsync(Guid client, DateTimeOffset before, CancellationToken stop)
+    {
+        await using var db = new StudioContext(options);
+        return await db
+            .Visits.Where(v => v.ClientId == client && v.StartsAt < before)
+            .OrderByDescending(v => v.StartsAt)
+            .Select(v => (Guid?)v.Id)
+            .FirstOrDefaultAsync(stop);
+    }
+
     /// <summary>A new client with her first visit and a plan not begun, all at once.</summary>
     public async Task<StoredVisit> AddClientAsync(
         string name,
@@ -100,13 +124,14 @@ public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider
         return Stored(visit);
     }
 
-    /// <summary>Another visit of a client; null if there is no such client.</summary>
+    /// <summary>Another visit of a client, with what is known before anybody asks; null if there is no such client.</summary>
     public async Task<StoredVisit?> AddVisitAsync(
         Guid client,
         DateTimeOffset startsAt,
         HairProfile hair,
         Plan plan,
-        CancellationToken stop
+        CancellationToken stop,
+        Consultation? known = null
     )
     {
         await using var db = new StudioContext(options);
@@ -117,6 +142,7 @@ public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider
         }
 
         var visit = AddVisit(db, row, startsAt, hair, plan);
+        visit.Consultation = known ?? visit.Consultation;
         await db.SaveChangesAsync(stop);
         return Stored(visit);
     }

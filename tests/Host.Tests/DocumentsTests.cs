@@ -4,6 +4,7 @@ using Microsoft.Data.Sqlite;
 using Wendro.Core.Apply;
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
+using Wendro.Core.Keep;
 using Wendro.Core.Lift;
 using Wendro.Core.Mix;
 using Wendro.Core.Paint;
@@ -33,6 +34,8 @@ public sealed class DocumentsTests
         ["fact"] = typeof(ServiceFact),
         ["review"] = typeof(ReviewFact),
         ["toning"] = typeof(ToneFact),
+        ["keeping"] = typeof(KeepFact),
+        ["sum"] = typeof(VisitSum),
         ["toner"] = typeof(TonePlan),
         ["learnt"] = typeof(OwnLift),
         ["product"] = typeof(Product),

@@ -122,7 +122,8 @@ internal static class ColourFindings
 
             var earlier = layers.Where(l => l.Step < layers[n].Step).ToArray();
             var (most, at) = (0.0, 0.0);
-            var states = HairState.Of(hair.In(zone));
+            var here = panel.HairOf(hair);
+            var states = HairState.Of(here);
             if (
                 colour.Level + DarkerBy >= Level.Lightest
                 || (states.All(s => s.Lifted < CountsAsLifted) && earlier.All(l => l.Formula.IsDeposit))
@@ -147,7 +148,7 @@ internal static class ColourFindings
                         coverages[c] = CoverageOf(earlier[c], u, s, length);
                     }
 
-                    var band = StrandHistory.At(hair.Bands, s) + 1 ?? 0;
+                    var band = StrandHistory.At(here.Bands, s) + 1 ?? 0;
                     var before = products[band].At(coverages);
                     var (_, warmth) = before.Absorbed.Turn;
                     if (before.Lifted >= CountsAsLifted && warmth < CountsAsWarm && before.Level - colour.Level > most)

@@ -19,18 +19,15 @@ internal static class OldHairFindings
 
     public static IEnumerable<Finding> Overlap(Judged head)
     {
-        var light = head.Hair.Bands.FirstOrDefault(b => b.State == BandState.Lightened);
-        if (light is null)
-        {
-            yield break;
-        }
-
         var over = head
-            .Painted.Select(p =>
+            .Painted.Select(p => (Panel: p, Light: OldLightOf(p, head.Hair)))
+            .Where(p => p.Light is not null)
+            .Select(p =>
                 (
-                    Panel: p,
-                    Cm: p.Coats.Where(c => !c.Formula.IsDeposit)
-                        .Select(c => OverlapOf(c, p.Panel, light))
+                    p.Panel,
+                    Light: p.Light!,
+                    Cm: p.Panel.Coats.Where(c => !c.Formula.IsDeposit)
+                        .Select(c => OverlapOf(c, p.Panel.Panel, p.Light!))
                         .DefaultIfEmpty()
                         .Max()
                 )
@@ -43,7 +40,7 @@ internal static class OldHairFindings
         }
 
         var panels = over.Select(p => p.Panel).ToArray();
-        var most = over.Max(p => p.Cm);
+        var (_, light, most) = over.MaxBy(p => p.Cm);
         var weak =
             head.Hair.Condition != Condition.Sound
             || light.Porosity == Porosity.High
@@ -89,6 +86,13 @@ internal static class OldHairFindings
             Wear.Down,
             [new("panels", painted.Length, "panels")]
         );
+    }
+
+    /// <summary>Where the hair under a panel is light already, from the scalp; null where it is not.</summary>
+    private static Band? OldLightOf(PlannedPanel panel, HairProfile hair)
+    {
+        var bands = panel.HairOf(hair).Bands.Where(b => b.State == BandState.Lightened).ToArray();
+        return bands.Length == 0 ? null : bands[0] with { ToCm = bands[^1].ToCm, Share = bands.Max(b => b.Share) };
     }
 
     private static double OverlapOf(Coat coat, Panel panel, Band light)

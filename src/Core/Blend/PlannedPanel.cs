@@ -47,6 +47,13 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats, IReadO
     /// <summary>Its products that darken.</summary>
     public IEnumerable<Coat> Deposits => Coats.Where(c => c.Formula.IsDeposit);
 
+    /// <summary>The hair it is cut from, with what was done to it there.</summary>
+    public HairProfile HairOf(HairProfile hair)
+    {
+        ArgumentNullException.ThrowIfNull(hair);
+        return hair.At(Panel.Key.Zone, Panel.Centre.Map);
+    }
+
     /// <summary>The lifting of this panel's untouched hair at full coverage; null where nothing lightens it.</summary>
     public Lifting? LiftingOf(HairProfile hair)
     {
@@ -174,13 +181,14 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats, IReadO
     )
     {
         ArgumentNullException.ThrowIfNull(hair);
-        var states = HairState.Of(hair.In(Panel.Key.Zone));
+        var here = HairOf(hair);
+        var states = HairState.Of(here);
         var products = Layers.Count == 0 ? null : states.Select(s => Products.Of(this, hair, s, moment)).ToArray();
         for (var k = 0; k < AlongSteps; k++)
         {
             var share = (k + 0.5) / AlongSteps;
-            var band = StrandHistory.At(hair.Bands, share * Panel.LengthCm);
-            var treated = band is { } b ? hair.Bands[b].Share : 0;
+            var band = StrandHistory.At(here.Bands, share * Panel.LengthCm);
+            var treated = band is { } b ? here.Bands[b].Share : 0;
             if (treated > 0)
             {
                 yield return (share, treated, states[band!.Value + 1], products?[band.Value + 1]);

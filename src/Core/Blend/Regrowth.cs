@@ -62,12 +62,12 @@ public static class Regrowth
         const int n = Fall.Places.Count;
         var grown = (float)StrandHistory.GrowthCm(weeks);
         var natural = ZoneFacts.All.Select(z => Units.Level.ToByte(hair.In(z).NaturalLevel)).ToArray();
-        var pasts = ZoneFacts.All.Select(z => new Past(hair.In(z))).ToArray();
+        var white = ZoneFacts.All.Select(z => hair.In(z).GreyShare).ToArray();
         var later = HairBytes.For(lengths.Length);
         for (var i = 0; i < lengths.Length; i++)
         {
             // White hair goes on growing white.
-            var root = (pasts[zoneOf[i]].IsWhite(i) ? Tint.White : Tint.Natural).Index;
+            var root = (Past.IsWhite(i, white[zoneOf[i]]) ? Tint.White : Tint.Natural).Index;
             for (var k = 0; k < n; k++)
             {
                 var s = Fall.Places.Share(k) * lengths[i] - grown;

@@ -80,13 +80,13 @@ public static class StrandLevels
         ArgumentNullException.ThrowIfNull(map);
         ArgumentNullException.ThrowIfNull(lengths);
         var all = HairBytes.For(lengths.Length);
-        if (hair.Bands.Count == 0 && hair.ByZone is null && hair.GreyShare <= 0)
+        if (hair.Bands.Count == 0 && hair.Pieces is null && hair.ByZone is null && hair.GreyShare <= 0)
         {
             Array.Fill(all.Levels, Level.ToByte(hair.NaturalLevel));
             return all;
         }
 
-        var pasts = ZoneFacts.All.Select(z => new Past(hair.In(z))).ToArray();
+        var pasts = ZoneFacts.All.Select(z => new Past(hair, z, map)).ToArray();
         for (var i = 0; i < lengths.Length; i++)
         {
             pasts[map.Zone[i]].Write(i, lengths[i], all);
@@ -112,7 +112,7 @@ public static class StrandLevels
         ArgumentNullException.ThrowIfNull(strands);
         ArgumentNullException.ThrowIfNull(lengths);
         ArgumentNullException.ThrowIfNull(into);
-        var past = new Past(hair.In(panel.Panel.Key.Zone));
+        var past = new Past(hair, panel.Panel.Key.Zone, map);
         var layers = panel.Layers;
         if (layers.Count == 0)
         {
@@ -124,22 +124,24 @@ public static class StrandLevels
             return;
         }
 
-        // What the products do is tabled for every state the hair is in: lifting starts from what is there.
-        var products = past.States.Select(state => Products.Of(panel, hair, state, moment)).ToArray();
+        // What the products do is tabled for every state these strands are in: lifting starts from what is there.
+        var products = new Products?[past.States.Length];
+        Products OfState(int state) => products[state] ??= Products.Of(panel, hair, past.States[state], moment);
         if (layers.Count > 1 || layers[0].Coat is not { } only)
         {
             foreach (var i in strands)
             {
-                Several(layers, i, map.U[i], map.W[i], lengths[i], past, products, into);
+                Several(layers, i, map.U[i], map.W[i], lengths[i], past, OfState, into);
             }
 
             return;
         }
 
-        var tables = products.Select(p => new Table(p)).ToArray();
+        var tables = new Table?[past.States.Length];
+        Table TableOf(int state) => tables[state] ??= new(OfState(state));
         foreach (var i in strands)
         {
-            Strand(only, i, map.U[i], map.W[i], lengths[i], past, tables, into);
+            Strand(only, i, map.U[i], map.W[i], lengths[i], past, TableOf, into);
         }
     }
 
@@ -160,13 +162,14 @@ public static class StrandLevels
             return;
         }
 
-        var past = new Past(hair.In(zone));
-        var products = past.States.Select(s => Products.Of(layers, hair, zone, s, moment)).ToArray();
+        var past = new Past(hair, zone, map);
+        var products = new Products?[past.States.Length];
+        Products OfState(int state) => products[state] ??= Products.Of(layers, hair, zone, past.States[state], moment);
         for (var i = 0; i < lengths.Length; i++)
         {
             if (map.Zone[i] == (byte)zone && map.Panel[i] < 0)
             {
-                Several(layers, i, 0.5f, 0.5f, lengths[i], past, products, into);
+                Several(layers, i, 0.5f, 0.5f, lengths[i], past, OfState, into);
             }
         }
     }
@@ -191,7 +194,7 @@ public static class StrandLevels
         float w,
         float length,
         Past past,
-        Table[] tables,
+        Func<int, Table> tables,
         HairBytes into
     )
     {
@@ -218,7 +221,7 @@ public static class StrandLevels
                 : painted.CoverageAlong(u, share * length, length, below);
             var coverage = along <= 0 ? 0 : along * painted.CoverageThrough(across, share);
             var state = past.StateOf(i, share * length);
-            var (table, at) = (tables[state], (int)(coverage * steps + 0.5));
+            var (table, at) = (tables(state), (int)(coverage * steps + 0.5));
             levels[k] = table.Levels[at];
             tints[k] = (white && past.ShowsWhite(state) ? table.Whites : table.Tints)[at];
         }
@@ -231,7 +234,7 @@ public static class StrandLevels
         float w,
         float length,
         Past past,
-        Products[] products,
+        Func<int, Products> products,
         HairBytes into
     )
     {
@@ -256,7 +259,7 @@ public static class StrandLevels
             }
 
             var state = past.StateOf(i, share * length);
-            var became = products[state].At(coverages);
+            var became = products(state).At(coverages);
             into.Levels[i * N + k] = Level.ToByte(became.Level);
             into.Tints[i * N + k] = became.TintOf(white && past.ShowsWhite(state)).Index;
         }

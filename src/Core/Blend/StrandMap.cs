@@ -1,4 +1,5 @@
 using Wendro.Core.Fall;
+using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Paint;
 using Wendro.Core.Section;
@@ -27,6 +28,15 @@ public sealed class StrandMap
 
     /// <summary>Zone of each strand, as a number.</summary>
     public byte[] Zone { get; }
+
+    private short[]? piece;
+    private float[]? deep;
+
+    /// <summary>The piece of an earlier visit that a strand grows in, by number; −1 for none.</summary>
+    public int PieceOf(int strand) => piece?[strand] ?? -1;
+
+    /// <summary>How deep in its piece a strand lies, 0..1; null where what was reached of it is strewn.</summary>
+    public double? DepthOf(int strand) => deep?[strand] is >= 0 and var d ? d : null;
 
     /// <summary>Strands of each panel.</summary>
     public IReadOnlyList<int[]> StrandsOf { get; private set; } = [];
@@ -57,17 +67,23 @@ public sealed class StrandMap
     /// <param name="zones">The zones by part.</param>
     /// <param name="cut">Each zone's panels and the number of its first among all; zones left whole are absent.</param>
     /// <param name="panels">How many panels there are.</param>
+    /// <param name="pieces">What earlier visits left; null where nobody kept it.</param>
     public static StrandMap Of(
         Strands strands,
         Zones zones,
         IReadOnlyDictionary<Zone, (ZonePanels Panels, int First)> cut,
-        int panels
+        int panels,
+        Pieces? pieces = null
     )
     {
         ArgumentNullException.ThrowIfNull(strands);
         ArgumentNullException.ThrowIfNull(zones);
         ArgumentNullException.ThrowIfNull(cut);
-        var map = new StrandMap(strands.Count);
+        var map = new StrandMap(strands.Count)
+        {
+            piece = pieces is null ? null : new short[strands.Count],
+            deep = pieces is null ? null : new float[strands.Count],
+        };
         Parallel.For(
             0,
             8,
@@ -76,6 +92,12 @@ public sealed class StrandMap
                 for (var i = chunk * strands.Count / 8; i < (chunk + 1) * strands.Count / 8; i++)
                 {
                     map.Locate(i, strands.Scalp[i], zones, cut);
+                    if (map.piece is { } piece)
+                    {
+                        piece[i] = (short)pieces!.NumberAt(strands.Scalp[i].Map);
+                        map.deep![i] =
+                            piece[i] < 0 ? -1 : (float)(pieces.All[piece[i]].DepthOf(strands.Scalp[i].Map) ?? -1);
+                    }
                 }
             }
         );
@@ -105,12 +127,14 @@ public sealed class StrandMap
     /// <param name="zone">The zone.</param>
     /// <param name="inZone">Its strands.</param>
     /// <param name="panels">Its panels, numbered from 0.</param>
-    public static StrandMap OfZone(Strands strands, Zone zone, int[] inZone, ZonePanels panels)
+    /// <param name="all">The map of the whole head: the same strands lie in the same pieces.</param>
+    public static StrandMap OfZone(Strands strands, Zone zone, int[] inZone, ZonePanels panels, StrandMap all)
     {
         ArgumentNullException.ThrowIfNull(strands);
         ArgumentNullException.ThrowIfNull(inZone);
         ArgumentNullException.ThrowIfNull(panels);
-        var map = new StrandMap(strands.Count);
+        ArgumentNullException.ThrowIfNull(all);
+        var map = new StrandMap(strands.Count) { piece = all.piece, deep = all.deep };
         Array.Fill(map.Panel, (short)-1);
         var lists = panels.Panels.Select(_ => new List<int>()).ToArray();
         foreach (var i in inZone)

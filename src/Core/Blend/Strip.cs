@@ -44,7 +44,8 @@ public sealed record Strip(
         var section = new byte[Down * Deep];
         var (tints, sectionTints) = (new byte[levels.Length], new byte[section.Length]);
         var depth = new double[Down];
-        var states = HairState.Of(hair.In(panel.Panel.Key.Zone));
+        var here = panel.HairOf(hair);
+        var states = HairState.Of(here);
         var products = states.Select(state => Products.Of(panel, hair, state, moment)).ToArray();
         var length = panel.Panel.LengthCm;
         var layers = panel.Layers;
@@ -53,12 +54,12 @@ public sealed record Strip(
         for (var r = 0; r < Down; r++)
         {
             var share = (r + 0.5) / Down;
-            var band = StrandHistory.At(hair.Bands, share * length);
+            var band = StrandHistory.At(here.Bands, share * length);
             most.Clear();
             for (var c = 0; c < Across; c++)
             {
                 // Old stripes stand side by side here as they do on the head.
-                var state = band is { } b && HairState.IsTreated(c * StrandsAColumn, hair.Bands[b].Share) ? b + 1 : 0;
+                var state = band is { } b && HairState.IsTreated(c * StrandsAColumn, here.Bands[b].Share) ? b + 1 : 0;
                 for (var k = 0; k < layers.Count; k++)
                 {
                     var reached = layers[k].Coat?.Painted.ShareReached(share) ?? 1;
@@ -76,7 +77,7 @@ public sealed record Strip(
                 tints[r * Across + c] = became.TintOf(white: false).Index;
             }
 
-            var usual = products[band is { } all && hair.Bands[all].Share >= 0.5 ? all + 1 : 0];
+            var usual = products[band is { } all && here.Bands[all].Share >= 0.5 ? all + 1 : 0];
             for (var d = 0; d < Deep; d++)
             {
                 for (var k = 0; k < layers.Count; k++)

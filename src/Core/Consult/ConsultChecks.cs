@@ -39,6 +39,11 @@ public static class ConsultChecks
                 .Problems(hair.Bands, hair.Cut.LongestCm)
                 .Select(p => new Problem($"history[{p.Band}].{p.Field}", p.Words))
         );
+        if (hair.Pieces is { } pieces)
+        {
+            found.AddRange(PieceChecks.Of(pieces, hair.Cut.LongestCm));
+        }
+
         if (hair.Own is { } own)
         {
             found.AddRange(WithinAttribute.Outside(own, "own"));

@@ -123,6 +123,25 @@ public sealed record Consultation(
             AskAgain = AskAgain || TellsOfHealth,
         };
 
+    /// <summary>
+    /// What is known before anybody asks at the next visit: habits, what never passes, and patch tests with their
+    /// dates; all that is of the day is asked anew.
+    /// </summary>
+    public Consultation ForNextVisit() =>
+        new(
+            Patch,
+            Reacted == true ? true : null,
+            Salts: Salts == Consult.Salts.Yes ? Salts : null,
+            Adult: Adult,
+            AtHome: AtHome,
+            MinutesToday: MinutesToday,
+            WeeksBetween: WeeksBetween,
+            Part: Part,
+            Wears: Wears,
+            Patches: Patches,
+            AskAgain: AskAgain
+        );
+
     /// <summary>The same with another's answers about health.</summary>
     public Consultation WithHealthOf(Consultation other)
     {

@@ -80,6 +80,8 @@ public sealed record Cut(
 /// <param name="Marked">Places that want care: breakage, new baby hair, an undercut, swirls; null or empty where
 /// there are none.</param>
 /// <param name="ByZone">Where a zone differs from the rest; null or empty where none does.</param>
+/// <param name="Pieces">What earlier visits left, place by place: then <paramref name="History"/> is its summary; null
+/// where nobody kept it.</param>
 public sealed record HairProfile(
     Level NaturalLevel,
     Diameter Diameter,
@@ -93,7 +95,8 @@ public sealed record HairProfile(
     Condition Condition = Condition.Sound,
     OwnLift? Own = null,
     IReadOnlyList<Mark>? Marked = null,
-    IReadOnlyDictionary<Zone, ZoneHair>? ByZone = null
+    IReadOnlyDictionary<Zone, ZoneHair>? ByZone = null,
+    Pieces? Pieces = null
 )
 {
     /// <summary>The marks; none where nothing was marked.</summary>
@@ -118,7 +121,12 @@ public sealed record HairProfile(
             Own = null,
             Marked = Marks.All(m => m.TellsInFalling) ? Marked : Marks.Where(m => m.TellsInFalling).ToArray(),
             ByZone = null,
+            Pieces = null,
         };
+
+    /// <summary>The hair at a place: as its zone's, and what was done to it there.</summary>
+    public HairProfile At(Zone zone, MapPoint place) =>
+        Pieces is null ? In(zone) : In(zone) with { History = Pieces.BandsAt(place), Pieces = null };
 
     /// <summary>The hair of one zone: as the rest, but for what differs there.</summary>
     public HairProfile In(Zone zone)
@@ -154,6 +162,7 @@ public sealed record HairProfile(
         && Own == other.Own
         && Bands.SequenceEqual(other.Bands)
         && Marks.SequenceEqual(other.Marks)
+        && Equals(Pieces, other.Pieces)
         && (ByZone ?? None).OrderBy(z => z.Key).SequenceEqual((other.ByZone ?? None).OrderBy(z => z.Key));
 
     /// <inheritdoc/>

@@ -44,16 +44,25 @@ public readonly record struct HairState(
         states[0] = new(hair.NaturalLevel, hair.Coloured && bands.Count == 0, hair.Porosity);
         for (var i = 0; i < bands.Count; i++)
         {
-            states[i + 1] = new(
-                bands[i].Level,
-                bands[i].State == BandState.Coloured,
-                bands[i].Porosity ?? hair.Porosity,
-                bands[i].State == BandState.Lightened,
-                RawOf(bands[i])
-            );
+            states[i + 1] = Of(bands[i], hair.Porosity);
         }
 
         return states;
+    }
+
+    /// <summary>The state of a band.</summary>
+    /// <param name="band">The band.</param>
+    /// <param name="porosity">How readily the hair takes product up where the band says nothing else.</param>
+    public static HairState Of(Band band, Porosity porosity)
+    {
+        ArgumentNullException.ThrowIfNull(band);
+        return new(
+            band.Level,
+            band.State == BandState.Coloured,
+            band.Porosity ?? porosity,
+            band.State == BandState.Lightened,
+            RawOf(band)
+        );
     }
 
     private static double RawOf(Band band) =>

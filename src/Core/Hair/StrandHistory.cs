@@ -124,11 +124,18 @@ public static class StrandHistory
             hair.Bands.Count > 0
                 ? hair.Bands
                 : [new(0, longest, hair.Coloured ? BandState.Coloured : BandState.Natural, hair.NaturalLevel)];
-        return Grown(told, hair.NaturalLevel, weeks)
-            .Where(b => b.FromCm < longest - Touching)
-            .Select(b => b with { FromCm = Math.Round(b.FromCm, 1), ToCm = Math.Round(Math.Min(b.ToCm, longest), 1) })
-            .ToArray();
+        return Cut(Grown(told, hair.NaturalLevel, weeks), longest);
     }
+
+    /// <summary>The bands of hair that was cut to a length, to a millimetre.</summary>
+    /// <param name="bands">Bands in order from the scalp.</param>
+    /// <param name="longestCm">How long the longest hair is now, cm.</param>
+    public static IReadOnlyList<Band> Cut(IReadOnlyList<Band> bands, double longestCm) =>
+        bands
+            .Where(b => b.FromCm < longestCm - Touching)
+            .Select(b => b with { FromCm = Math.Round(b.FromCm, 1), ToCm = Math.Round(Math.Min(b.ToCm, longestCm), 1) })
+            .Where(b => b.ToCm > b.FromCm + Touching)
+            .ToArray();
 
     /// <summary>Longest that a strand is looked ahead, weeks: ten years.</summary>
     public const double MostWeeks = 520;

@@ -77,6 +77,9 @@ public static class Aim
             + Fault * o.Faults;
     }
 
+    /// <summary>How far beyond what the eye lets pass it is from the wanted look, 0 or more: 0 is met.</summary>
+    public static double Beyond(in Outcome o, Wish wish) => Distance(o, wish, 1);
+
     private static double Distance(in Outcome o, Wish wish, double slack)
     {
         ArgumentNullException.ThrowIfNull(wish);

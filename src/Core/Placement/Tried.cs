@@ -24,6 +24,7 @@ internal sealed class Tried
     private readonly HairLooks looks;
     private readonly Cutting cutting;
     private readonly HouseRules house;
+    private readonly StrandMap whole;
     private readonly HairBytes before;
     private readonly (int Sample, int[][] Of) closely,
         firstSight;
@@ -48,8 +49,8 @@ internal sealed class Tried
                     .ToArray()
             );
         (closely, firstSight) = (Every(Sample), Every(FirstSightSample));
-        var all = StrandMap.Of(strands, zones, new Dictionary<Zone, (ZonePanels, int)>(), 0);
-        before = StrandLevels.Before(cutting.Hair, all, looks.OnHead.Lengths);
+        whole = StrandMap.Of(strands, zones, new Dictionary<Zone, (ZonePanels, int)>(), 0, cutting.Hair.Pieces);
+        before = StrandLevels.Before(cutting.Hair, whole, looks.OnHead.Lengths);
         areas = plan.AreasOf();
         down = looks.Weights(Wear.Down);
         tied = OnHead.TiedIn(plan.Wears) is { } how ? looks.Weights(how) : null;
@@ -91,7 +92,7 @@ internal sealed class Tried
             _ =>
             {
                 var cut = cutting.Cut(plan.CutOf(zone) with { Sections = SectionsOf(zone, setting) });
-                return (cut, StrandMap.OfZone(looks.OnHead.Strands, zone, strandsOf, cut));
+                return (cut, StrandMap.OfZone(looks.OnHead.Strands, zone, strandsOf, cut, whole));
             }
         );
 

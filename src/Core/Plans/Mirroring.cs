@@ -45,6 +45,39 @@ internal static class Mirroring
         return (after, lost);
     }
 
+    /// <summary>
+    /// Paint by panel as it would lie on the other side of the head: for who wears the other part now. What finds no
+    /// panel there is left away.
+    /// </summary>
+    /// <param name="plan">The plan it is taken from.</param>
+    /// <param name="cutting">The head it is laid on.</param>
+    /// <param name="on">The plan that head is cut by.</param>
+    public static IReadOnlyDictionary<PanelKey, PanelPaint> Over(Plan plan, Cutting cutting, Plan on)
+    {
+        var made = new Dictionary<PanelKey, PanelPaint>();
+        foreach (var (zone, planned) in plan.Zones.Where(z => z.Value.Excluded is null))
+        {
+            var cut = cutting.Cut(on, ZoneFacts.Other(zone));
+            var there = cut.Panels.Select(p => p.Key).ToHashSet();
+            foreach (var (key, paint) in planned.Paint)
+            {
+                var over = ZoneFacts.IsAcross(zone) ? cut.Opposite(key) : key with { Zone = ZoneFacts.Other(zone) };
+                if (there.Contains(over))
+                {
+                    made[over] =
+                        ZoneFacts.IsAcross(zone) && cut.RunsAcross && paint.Shape is Shape.Slant slant
+                            ? paint with
+                            {
+                                Shape = slant with { Flip = !slant.Flip },
+                            }
+                            : paint;
+                }
+            }
+        }
+
+        return made;
+    }
+
     /// <summary>A zone across the middle: each row is turned round, the panel in the middle stays.</summary>
     private static ImmutableSortedDictionary<PanelKey, PanelPaint> Across(
         Plan plan,

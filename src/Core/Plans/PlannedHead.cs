@@ -180,7 +180,13 @@ public sealed class PlannedHead
 
         var panels = firsts.Keys.SelectMany(z => cut[z].Panels).Select(p => Planned(p, plan, really)).ToArray();
         var areas = plan.AreasOf();
-        var map = StrandMap.Of(looks.OnHead.Strands, looks.Head.ZonesFor(plan.Part), firsts, count);
+        var map = StrandMap.Of(
+            looks.OnHead.Strands,
+            looks.Head.ZonesFor(plan.Part),
+            firsts,
+            count,
+            cutting.Hair.Pieces
+        );
         var reached = StrandLevels.All(cutting.Hair, map, panels, looks.OnHead.Lengths, Moment.Rinsed, areas);
         var on = new OnHead(looks, cutting.Hair, map, plan.Wears);
         return new PlannedHead(plan, really, cut, panels, HeadLevels.Of(on, reached));

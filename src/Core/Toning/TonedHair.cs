@@ -28,7 +28,7 @@ public sealed class TonedHair
         ArgumentNullException.ThrowIfNull(head);
         ArgumentNullException.ThrowIfNull(raw);
         (this.head, this.raw) = (head, raw);
-        pasts = ZoneFacts.All.Select(z => new Past(head.Hair.In(z))).ToArray();
+        pasts = ZoneFacts.All.Select(z => new Past(head.Hair, z, head.Map)).ToArray();
     }
 
     /// <summary>The head it lies on.</summary>

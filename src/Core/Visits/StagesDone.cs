@@ -2,6 +2,7 @@ using Wendro.Core.Apply;
 using Wendro.Core.Blend;
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
+using Wendro.Core.Keep;
 using Wendro.Core.Plans;
 using Wendro.Core.Review;
 using Wendro.Core.Section;
@@ -19,6 +20,7 @@ public enum Stage
     Apply,
     Review,
     Tone,
+    Keep,
 }
 
 /// <summary>
@@ -34,6 +36,7 @@ public static class StagesDone
     /// <param name="service">What happened at the chair; null where nothing did.</param>
     /// <param name="review">What was read and decided; null while nothing was.</param>
     /// <param name="toning">How she is toned, and what happened; null while nothing was chosen.</param>
+    /// <param name="kept">What was said when it was put away; null while nothing was.</param>
     /// <param name="rules">What a plan not begun looks like in this studio.</param>
     /// <param name="now">The time now.</param>
     public static IReadOnlyList<Stage> Of(
@@ -43,6 +46,7 @@ public static class StagesDone
         ServiceInHand? service,
         ReviewInHand? review,
         ToningInHand? toning,
+        KeptInHand? kept,
         HouseRules rules,
         DateTimeOffset now
     )
@@ -63,6 +67,8 @@ public static class StagesDone
                     Stage.Review => review?.IsDone == true,
                     // Tone: every area chosen was put on and rinsed.
                     Stage.Tone => toning?.IsDone == true,
+                    // Keep: the record is put away.
+                    Stage.Keep => kept?.IsDone == true,
                 }
             )
             .ToArray();

@@ -1,6 +1,7 @@
 using Wendro.Core.Apply;
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
+using Wendro.Core.Keep;
 using Wendro.Core.Lift;
 using Wendro.Core.Mix;
 using Wendro.Core.Photographs;
@@ -105,6 +106,8 @@ public sealed record ArchivedPhotograph(
 );
 
 /// <summary>A visit with all that was planned and happened.</summary>
+/// <param name="Kept">What was said when it was put away; null in archives from before that was kept.</param>
+/// <param name="Sum">The visit in a few figures; null while it wasn't put away.</param>
 public sealed record ArchivedVisit(
     Guid Id,
     Guid ClientId,
@@ -119,5 +122,7 @@ public sealed record ArchivedVisit(
     ArchivedService? Service,
     IReadOnlyList<ArchivedFact<ReviewFact>> Review,
     IReadOnlyList<ArchivedFact<ToneFact>> Toning,
-    IReadOnlyList<ArchivedPhotograph> Photographs
+    IReadOnlyList<ArchivedPhotograph> Photographs,
+    IReadOnlyList<ArchivedFact<KeepFact>>? Kept = null,
+    Doc<VisitSum>? Sum = null
 );

@@ -1,12 +1,14 @@
 using Wendro.Core.Apply;
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
+using Wendro.Core.Keep;
 using Wendro.Core.Plans;
 using Wendro.Core.Review;
 using Wendro.Core.Toning;
 using Wendro.Core.Units;
 using Wendro.Core.Visits;
 using Wendro.Host.Apply;
+using Wendro.Host.Keep;
 using Wendro.Host.Pipeline;
 using Wendro.Host.Work;
 using Wendro.Store;
@@ -134,6 +136,7 @@ internal static class DayEndpoints
                     bool? chair,
                     ServicesAtWork services,
                     Tonings tonings,
+                    Keepings keepings,
                     TimeProvider clock,
                     CancellationToken stop
                 ) =>
@@ -142,6 +145,7 @@ internal static class DayEndpoints
                             at,
                             await services.OfAsync(at.Work, stop),
                             ToningInHand.Of(await tonings.FactsOfAsync(at.Work.Visit.Id, stop)),
+                            KeptInHand.Of(await keepings.FactsOfAsync(at.Work.Visit.Id, stop)),
                             clock.GetUtcNow()
                         ) with
                         {
@@ -167,16 +171,7 @@ internal static class DayEndpoints
                 {
                     var body = await Body.ReadAsync<NewClient>(request);
                     var problems = HairProblems(body.Hair);
-                    if (string.IsNullOrWhiteSpace(body.Name) || body.Name.Length > 100)
-                    {
-                        problems.Add(new("name", "Between 1 and 100 characters."));
-                    }
-
-                    if (body.About?.Length > 400)
-                    {
-                        problems.Add(new("about", "At most 400 characters."));
-                    }
-
+                    problems.AddRange(ClientChecks.Of(body.Name, body.About));
                     if (problems.Count > 0)
                     {
                         throw new BadInputException(problems);
@@ -206,6 +201,7 @@ internal static class DayEndpoints
                     HttpRequest request,
                     Visits visits,
                     Learnt learnt,
+                    LastTimes lastTimes,
                     Studio studio,
                     TimeProvider clock,
                     CancellationToken stop
@@ -219,17 +215,20 @@ internal static class DayEndpoints
                     }
 
                     var startsAt = body.StartsAt ?? clock.GetLocalNow();
-                    var hair = body.Hair ?? HairProfile.Usual;
+                    // It begins with what the last visit left, unless somebody has looked at the hair already.
+                    var last = body.Hair is null ? await lastTimes.BeforeAsync(client, startsAt, stop) : null;
+                    var hair = body.Hair ?? last?.HairAt(startsAt, 0) ?? HairProfile.Usual;
                     return
                         await visits.AddVisitAsync(
                             client,
                             startsAt,
                             hair with
                             {
-                                Own = hair.Own ?? await learnt.BeforeAsync(client, startsAt, stop),
+                                Own = body.Hair?.Own ?? await learnt.BeforeAsync(client, startsAt, stop) ?? hair.Own,
                             },
-                            Plan.Fresh(rules: (await studio.RulesAsync(stop)).Rules),
-                            stop
+                            last?.NextPlan ?? Plan.Fresh(rules: (await studio.RulesAsync(stop)).Rules),
+                            stop,
+                            last?.Known
                         )
                             is { } visit
                         ? Results.Created($"/api/visits/{visit.Id}/plan", new Made(visit.ClientId, visit.Id))
@@ -241,7 +240,7 @@ internal static class DayEndpoints
             .ProducesValidationProblem()
             .ProducesProblem(StatusCodes.Status404NotFound)
             .WithName("PostVisit")
-            .WithSummary("Another visit of a client");
+            .WithSummary("Another visit of a client: without hair given it begins with what the last one left");
 
         api.MapPut(
                 "/visits/{visit:guid}/hair",
@@ -267,7 +266,13 @@ internal static class DayEndpoints
             .WithSummary("The hair as read at this visit");
     }
 
-    private static Glance Of(MixAtWork mix, ServiceAtWork chair, ToningInHand toning, DateTimeOffset now)
+    private static Glance Of(
+        MixAtWork mix,
+        ServiceAtWork chair,
+        ToningInHand toning,
+        KeptInHand kept,
+        DateTimeOffset now
+    )
     {
         var (at, bowls) = (mix.Work, mix.Bowls);
         var painted = at.Head.Panels.Count(p => p.Painted is not null);
@@ -288,6 +293,7 @@ internal static class DayEndpoints
             chair.Service,
             ReviewInHand.Of(chair.Review),
             toning,
+            kept,
             mix.Rules,
             at.Now
         );

@@ -67,11 +67,15 @@ internal static class Setup
         builder.Services.AddSingleton<Learnt>();
         builder.Services.AddSingleton<ReviewsAtWork>();
         builder.Services.AddSingleton<Tonings>();
+        builder.Services.AddSingleton<Keepings>();
+        builder.Services.AddSingleton<Register>();
         builder.Services.AddSingleton(_ => new PhotographFolder(Path.Combine(settings.DataFolder, "photographs")));
         builder.Services.AddSingleton<Album>();
         builder.Services.AddSingleton<Archives>();
         builder.Services.AddSingleton<Forgetting>();
         builder.Services.AddSingleton<TonesAtWork>();
+        builder.Services.AddSingleton<KeepsAtWork>();
+        builder.Services.AddSingleton<LastTimes>();
         builder.Services.AddSingleton(_ => HeadForm.Usual);
         builder.Services.AddSingleton(_ => new CacheFolder(settings.CacheFolder));
         builder.Services.AddSingleton<IPutAway>(services => services.GetRequiredService<CacheFolder>());

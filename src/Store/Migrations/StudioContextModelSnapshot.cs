@@ -101,6 +101,32 @@ namespace Wendro.Store.Migrations
                     b.ToTable("Clients", (string)null);
                 });
 
+            modelBuilder.Entity("Wendro.Store.KeepFactRow", b =>
+                {
+                    b.Property<Guid>("VisitId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Number")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<DateTimeOffset>("At")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Fact")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<Guid>("SaidAs")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("VisitId", "Number");
+
+                    b.HasIndex("VisitId", "SaidAs")
+                        .IsUnique();
+
+                    b.ToTable("KeepFacts", (string)null);
+                });
+
             modelBuilder.Entity("Wendro.Store.OwnTonerRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -420,6 +446,9 @@ namespace Wendro.Store.Migrations
                     b.Property<long>("StartsAt")
                         .HasColumnType("INTEGER");
 
+                    b.Property<string>("Sum")
+                        .HasColumnType("TEXT");
+
                     b.Property<string>("Taught")
                         .HasColumnType("TEXT");
 
@@ -442,6 +471,15 @@ namespace Wendro.Store.Migrations
                 });
 
             modelBuilder.Entity("Wendro.Store.BowlRow", b =>
+                {
+                    b.HasOne("Wendro.Store.VisitRow", null)
+                        .WithMany()
+                        .HasForeignKey("VisitId")
+                        .OnDelete(DeleteBehavior.Cascade)
+                        .IsRequired();
+                });
+
+            modelBuilder.Entity("Wendro.Store.KeepFactRow", b =>
                 {
                     b.HasOne("Wendro.Store.VisitRow", null)
                         .WithMany()

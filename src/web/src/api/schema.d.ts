@@ -45,8 +45,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
-        put?: never;
+        /** A client: visits, what was learnt of her hair, standing notes, what touched her skin */
+        get: operations["GetClient"];
+        /** What a client is called, and the line about her */
+        put: operations["PutClient"];
         post?: never;
         /** Deletes a client with visits, revisions, what happened and photographs, and overwrites what that frees; archives saved elsewhere still hold her */
         delete: operations["DeleteClient"];
@@ -116,7 +118,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Another visit of a client */
+        /** Another visit of a client: without hair given it begins with what the last one left */
         post: operations["PostVisit"];
         delete?: never;
         options?: never;
@@ -1461,6 +1463,126 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{visit}/keep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was done and what came out, after-care, and when each service is due again */
+        get: operations["GetKeep"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/keep/facts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Adds a sentence, after-care in own words, that it was given, that the visit is put away */
+        post: operations["PostKeepFact"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/last-time": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The client's last visit and what it left and taught; none where this is her first */
+        get: operations["GetLastTime"];
+        put?: never;
+        /** Begins this visit with what the last one left, grown and trimmed; a plan not begun is cut and wished for as last time */
+        post: operations["PostLastTime"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/bring-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The fewest panels that bring the wish back, as one edit; stores nothing */
+        get: operations["GetBringBack"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/find": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Clients whose name or line has every word; without a word those who came last */
+        get: operations["FindClients"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Visits between two moments, each in a chair that is free then */
+        get: operations["GetCalendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/year": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Hours, grams, cost and forecast error by month, and what is to be ordered with why */
+        get: operations["GetYear"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/scale": {
         parameters: {
             query?: never;
@@ -1857,6 +1979,32 @@ export interface components {
             missing: null | string;
             begun: null | components["schemas"]["BegunView"];
         };
+        BringBack: {
+            edits: components["schemas"]["PlanEdit"][];
+            panels: components["schemas"]["PanelKey"][];
+            /** Format: int32 */
+            ofPanels: number;
+            isMirrored: boolean;
+            now: components["schemas"]["Outcome"];
+            after: components["schemas"]["Outcome"];
+            afterAll: components["schemas"]["Outcome"];
+            /** Format: double */
+            minutes: number;
+        };
+        CalendarVisit: {
+            /** Format: uuid */
+            visitId: string;
+            /** Format: uuid */
+            clientId: string;
+            client: string;
+            /** Format: date-time */
+            startsAt: string;
+            /** Format: double */
+            minutes: number;
+            /** Format: int32 */
+            chair: number;
+            isPutAway: boolean;
+        };
         CameOutFinding: {
             kind: components["schemas"]["FindingKind"];
             severity: components["schemas"]["Severity"];
@@ -1982,11 +2130,36 @@ export interface components {
             wordsParts?: null | components["schemas"]["SentencePiece"][];
             whyParts?: null | components["schemas"]["SentencePiece"][];
         };
+        ClientNamed: {
+            name: string;
+            about?: null | string;
+        };
+        ClientPage: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            about: string;
+            visits: components["schemas"]["ClientVisit"][];
+            notes: components["schemas"]["StandingNote"][];
+            skin: components["schemas"]["OnSkin"][];
+            reacted: boolean;
+            /** Format: date-time */
+            patchDueAt: null | string;
+        };
         ClientView: {
             /** Format: uuid */
             id: string;
             name: string;
             about: string;
+        };
+        ClientVisit: {
+            /** Format: uuid */
+            visitId: string;
+            /** Format: date-time */
+            startsAt: string;
+            sum: null | components["schemas"]["VisitSum"];
+            promised: null | string;
+            taught: null | components["schemas"]["OwnLift"];
         };
         ClockPanel: {
             panel: components["schemas"]["PanelKey"];
@@ -2343,6 +2516,18 @@ export interface components {
             cost: null | number;
             shelfDiffers: boolean;
         };
+        FoundClient: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            about: string;
+            /** Format: int32 */
+            visits: number;
+            /** Format: uuid */
+            last: null | string;
+            /** Format: date-time */
+            lastAt: null | string;
+        };
         /** @enum {unknown} */
         Frame: "earToEar" | "quadrants" | "tiers";
         FreedByView: {
@@ -2411,6 +2596,7 @@ export interface components {
             byZone?: null | {
                 [key: string]: components["schemas"]["ZoneHair"];
             };
+            pieces?: null | components["schemas"]["Pieces"];
         };
         /** @enum {unknown} */
         Hand: "pour" | "begin" | "stop" | "clear" | "unplug" | "plug";
@@ -2496,6 +2682,53 @@ export interface components {
             volume?: null | number;
             note?: null | string;
         };
+        KeepFact: components["schemas"]["KeepFactWordsSaid"] | components["schemas"]["KeepFactStyledSaid"] | components["schemas"]["KeepFactCareWorded"] | components["schemas"]["KeepFactCareGiven"] | components["schemas"]["KeepFactPutAway"];
+        KeepFactCareGiven: {
+            /** @enum {string} */
+            kind?: "given";
+            /** @default true */
+            is: boolean;
+        };
+        KeepFactCareWorded: {
+            /** @enum {string} */
+            kind?: "care";
+            words: null | string;
+        };
+        KeepFactPutAway: {
+            /** @enum {string} */
+            kind?: "putAway";
+            /** @default true */
+            is: boolean;
+        };
+        KeepFactStyledSaid: {
+            /** @enum {string} */
+            kind?: "styled";
+            words: string;
+        };
+        KeepFactWordsSaid: {
+            /** @enum {string} */
+            kind?: "words";
+            words: string;
+        };
+        KeepSaid: {
+            /** Format: uuid */
+            id: string;
+            fact: components["schemas"]["KeepFact"];
+        };
+        KeepView: {
+            /** Format: uuid */
+            clientId: string;
+            client: string;
+            /** Format: date-time */
+            startsAt: string;
+            record: components["schemas"]["VisitRecord"];
+            kept: components["schemas"]["KeptView"];
+            next: components["schemas"]["ServiceInterval"][];
+            /** Format: double */
+            weeksBetween: number;
+            care: components["schemas"]["Sentence"][];
+            nextVisit: components["schemas"]["NextVisitView"][];
+        };
         KeptPattern: {
             /** Format: uuid */
             id: string;
@@ -2505,6 +2738,32 @@ export interface components {
             /** Format: uuid */
             id: string;
             name: string;
+        };
+        KeptView: {
+            words: null | string;
+            styled: null | string;
+            care: null | string;
+            /** Format: date-time */
+            careGivenAt: null | string;
+            /** Format: date-time */
+            putAwayAt: null | string;
+        };
+        LastTimeView: {
+            /** Format: uuid */
+            visitId: string;
+            /** Format: date-time */
+            startsAt: string;
+            /** Format: double */
+            weeks: number;
+            /** Format: double */
+            grownCm: number;
+            /** Format: int32 */
+            pieces: number;
+            isTaken: boolean;
+            outcome: string;
+            promised: string;
+            said: null | string;
+            lessons: components["schemas"]["LessonView"][];
         };
         LeftOut: {
             region: components["schemas"]["Region"];
@@ -2518,6 +2777,11 @@ export interface components {
          * @enum {unknown}
          */
         LeftOutBy: "hand" | "reach" | "pattern";
+        LessonView: {
+            words: components["schemas"]["Sentence"];
+            edits: components["schemas"]["PlanEdit"][];
+            wordsParts?: null | components["schemas"]["SentencePiece"][];
+        };
         Level: number;
         /** @enum {unknown} */
         LiesOn: "nothing" | "film" | "board";
@@ -2715,6 +2979,12 @@ export interface components {
             /** Format: uuid */
             visitId: string;
         };
+        MapPoint: {
+            /** Format: double */
+            x?: number;
+            /** Format: double */
+            y?: number;
+        };
         Mark: {
             kind: components["schemas"]["MarkKind"];
             /** Format: double */
@@ -2822,6 +3092,22 @@ export interface components {
             /** Format: double */
             chairMinutes: number;
         };
+        MonthSum: {
+            /** Format: int32 */
+            year: number;
+            /** Format: int32 */
+            month: number;
+            /** Format: int32 */
+            visits: number;
+            /** Format: double */
+            chairHours: number;
+            /** Format: double */
+            grams: number;
+            /** Format: double */
+            cost: null | number;
+            /** Format: double */
+            forecastError: null | number;
+        };
         NewClient: {
             name: string;
             about?: null | string;
@@ -2865,6 +3151,12 @@ export interface components {
             isKept: boolean;
             wordsParts?: null | components["schemas"]["SentencePiece"][];
         };
+        NextVisitView: {
+            /** Format: uuid */
+            visitId: string;
+            /** Format: date-time */
+            startsAt: string;
+        };
         NoteView: {
             /** Format: int32 */
             fact: number;
@@ -2884,6 +3176,37 @@ export interface components {
             chroma?: number;
             /** Format: double */
             hue?: number;
+        };
+        OnSkin: {
+            product: null | string;
+            lot: null | string;
+            /** Format: date-time */
+            at: string;
+            result: components["schemas"]["PatchResult"];
+        };
+        Outcome: {
+            /** Format: double */
+            endsLevel?: null | number;
+            /** Format: double */
+            lightShare?: number;
+            /** Format: double */
+            faceFrameLift?: number;
+            /** Format: double */
+            rootSoftness?: number;
+            /** Format: double */
+            balance?: number;
+            /** Format: double */
+            regrowthWeeks?: number;
+            /** Format: double */
+            backLight?: number;
+            /** Format: double */
+            darkHairline?: number;
+            /** Format: int32 */
+            panels?: number;
+            /** Format: double */
+            minutes?: number;
+            /** Format: int32 */
+            faults?: number;
         };
         Override: {
             question: string;
@@ -3117,6 +3440,15 @@ export interface components {
             to: number;
             hex: string;
             words: string;
+        };
+        Piece: {
+            outline: components["schemas"]["MapPoint"][];
+            bands: components["schemas"]["Band"][];
+            depths?: null | number[];
+        };
+        Pieces: {
+            between: components["schemas"]["Band"][];
+            all: components["schemas"]["Piece"][];
         };
         /** @enum {unknown} */
         Place: "part" | "hairline" | "underneath" | "nape" | "bothSides" | "faceAgainstBack" | "everyWear" | "pickedThrough";
@@ -3749,6 +4081,61 @@ export interface components {
         };
         /** @enum {unknown} */
         ReadingLight: "daylight" | "studio" | "mixed";
+        RecordBowl: {
+            name: string;
+            words: string;
+            /** Format: date-time */
+            at: null | string;
+            pours: components["schemas"]["RecordPour"][];
+        };
+        RecordLook: {
+            panel: components["schemas"]["PanelKey"];
+            /** Format: date-time */
+            at: string;
+            /** Format: double */
+            minute: null | number;
+            /** Format: double */
+            level: number;
+        };
+        RecordPour: {
+            words: string;
+            /** Format: double */
+            grams: number;
+            /** Format: double */
+            meant: number;
+            lot: null | string;
+        };
+        RecordReading: {
+            where: string;
+            /** Format: double */
+            planned: number;
+            /** Format: double */
+            cameOut: number;
+            undertone: null | string;
+        };
+        RecordStep: {
+            words: string;
+            /** Format: int32 */
+            panels: number;
+            /** Format: date-time */
+            from: null | string;
+            /** Format: date-time */
+            to: null | string;
+            /** Format: double */
+            shortest: null | number;
+            /** Format: double */
+            longest: null | number;
+        };
+        RecordTone: {
+            name: string;
+            shades: string;
+            where: components["schemas"]["Sentence"];
+            /** Format: double */
+            minutes: null | number;
+            /** Format: double */
+            planned: number;
+            whereParts?: null | components["schemas"]["SentencePiece"][];
+        };
         /**
          * @default none
          * @enum {unknown}
@@ -4223,6 +4610,15 @@ export interface components {
             id: string;
             fact: components["schemas"]["ServiceFact"];
         };
+        ServiceInterval: {
+            kind: components["schemas"]["ServiceKind"];
+            /** Format: double */
+            weeks: number;
+            why: components["schemas"]["Sentence"];
+            whyParts?: null | components["schemas"]["SentencePiece"][];
+        };
+        /** @enum {unknown} */
+        ServiceKind: "light" | "depth" | "gloss" | "cut";
         Setting: {
             lightener: components["schemas"]["Lightener"];
             /** Format: double */
@@ -4280,9 +4676,16 @@ export interface components {
             source: components["schemas"]["Source"];
         };
         /** @enum {unknown} */
-        Stage: "consult" | "section" | "paint" | "mix" | "apply" | "review" | "tone";
+        Stage: "consult" | "section" | "paint" | "mix" | "apply" | "review" | "tone" | "keep";
         /** @enum {unknown} */
         Standing: "stop" | "caution" | "ask" | "clear";
+        StandingNote: {
+            /** Format: uuid */
+            visitId: string;
+            /** Format: date-time */
+            at: string;
+            words: string;
+        };
         StateSaid: {
             wetness: components["schemas"]["Wetness"];
             washed: boolean;
@@ -4467,6 +4870,15 @@ export interface components {
             deltaE: number;
             hex: string;
         };
+        TakeLastTime: {
+            /** Format: int32 */
+            baseVersion: number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            trimmedCm: number;
+        };
         /**
          * @default all
          * @enum {unknown}
@@ -4506,6 +4918,15 @@ export interface components {
              * @default 1
              */
             coat: number;
+        };
+        ToOrder: {
+            product: string;
+            /** Format: double */
+            onHand: number;
+            /** Format: double */
+            gramsAWeek: number;
+            /** Format: double */
+            weeksLeft: number;
         };
         ToneAnswer: {
             /** Format: double */
@@ -4775,6 +5196,27 @@ export interface components {
             /** Format: double */
             promised: number;
         };
+        VisitRecord: {
+            /** Format: date-time */
+            seatedAt: null | string;
+            /** Format: date-time */
+            doneAt: null | string;
+            /** Format: double */
+            chairMinutes: null | number;
+            steps: components["schemas"]["RecordStep"][];
+            bowls: components["schemas"]["RecordBowl"][];
+            looks: components["schemas"]["RecordLook"][];
+            readings: components["schemas"]["RecordReading"][];
+            outcome: components["schemas"]["Sentence"];
+            toned: components["schemas"]["RecordTone"][];
+            hands: string;
+            happened: string[];
+            /** Format: double */
+            cost: null | number;
+            promised: string;
+            toChange: components["schemas"]["Sentence"][];
+            outcomeParts?: null | components["schemas"]["SentencePiece"][];
+        };
         VisitStep: {
             /** Format: int32 */
             number: number;
@@ -4805,6 +5247,20 @@ export interface components {
             /** Format: double */
             nextAtMinute: number;
             rinse: boolean;
+        };
+        VisitSum: {
+            /** Format: double */
+            chairMinutes: null | number;
+            grams: {
+                [key: string]: number;
+            };
+            /** Format: double */
+            cost: null | number;
+            /** Format: double */
+            forecastError: null | number;
+            /** Format: int32 */
+            panels: number;
+            outcome: string;
         };
         VisitsAnswer: {
             reached: boolean;
@@ -4974,6 +5430,10 @@ export interface components {
          * @enum {unknown}
          */
         Working: "working" | "done";
+        YearView: {
+            months: components["schemas"]["MonthSum"][];
+            order: components["schemas"]["ToOrder"][];
+        };
         /** @enum {unknown} */
         Zone: "nape" | "lowerBack" | "upperBack" | "crown" | "sideLeft" | "sideRight" | "topLeft" | "topRight" | "fringeLeft" | "fringeRight" | "faceFrameLeft" | "faceFrameRight";
         ZoneHair: {
@@ -5052,6 +5512,81 @@ export interface operations {
                 };
                 content: {
                     "text/calendar": string;
+                };
+            };
+        };
+    };
+    GetClient: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientPage"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PutClient: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                client: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClientNamed"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientPage"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -8579,6 +9114,270 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetKeep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeepView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PostKeepFact: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepSaid"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeepView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetLastTime: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LastTimeView"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PostLastTime: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeLastTime"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LastTimeView"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetBringBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BringBack"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    FindClients: {
+        parameters: {
+            query?: {
+                words?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FoundClient"][];
+                };
+            };
+        };
+    };
+    GetCalendar: {
+        parameters: {
+            query?: {
+                from?: string;
+                to?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalendarVisit"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    GetYear: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["YearView"];
                 };
             };
         };

@@ -1,4 +1,5 @@
 using Wendro.Core.Hair;
+using Wendro.Core.Head;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Plans;
@@ -29,6 +30,19 @@ public sealed record FollowOldPieces(bool Mirrored = false) : PlanEdit
             return OldPieces.Only(plan, cutting, MarkKind.OldLight, Mirrored);
         }
 
+        if (cutting.Hair.Pieces is { } pieces)
+        {
+            // Kept place by place from the visits before: followed where they are.
+            return Painted.Each(
+                plan,
+                Painted.In(plan, cutting, _ => true),
+                (panel, paint) =>
+                    OldLight.In(pieces.BandsAt(Mirrored ? Across(panel.Centre.Map) : panel.Centre.Map)) is { } here
+                        ? OldLight.Above(paint, here)
+                        : null
+            );
+        }
+
         var old = OldLight.Of(cutting.Hair)!;
         var seen = 0;
         return Painted.Each(
@@ -43,4 +57,6 @@ public sealed record FollowOldPieces(bool Mirrored = false) : PlanEdit
             }
         );
     }
+
+    private static MapPoint Across(MapPoint place) => place with { X = -place.X };
 }

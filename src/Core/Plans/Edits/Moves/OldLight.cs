@@ -1,5 +1,6 @@
 using Wendro.Core.Hair;
 using Wendro.Core.Paint;
+using Wendro.Core.Section;
 
 namespace Wendro.Core.Plans;
 
@@ -12,7 +13,13 @@ internal static class OldLight
     private const double BeginsAbove = 0.25;
 
     /// <summary>Where hair is light already, from the scalp; null where none is.</summary>
-    public static Band? Of(HairProfile hair) => hair.Bands.FirstOrDefault(b => b.State == BandState.Lightened);
+    public static Band? Of(HairProfile hair) => In(hair.Bands);
+
+    /// <summary>The same of some bands.</summary>
+    public static Band? In(IReadOnlyList<Band> bands) => bands.FirstOrDefault(b => b.State == BandState.Lightened);
+
+    /// <summary>The same of the hair a panel is cut from.</summary>
+    public static Band? Under(Panel panel, HairProfile hair) => Of(hair.At(panel.Key.Zone, panel.Centre.Map));
 
     /// <summary>Notes where there is nothing to follow.</summary>
     public static void Check(EditChecks on)

@@ -17,17 +17,22 @@ public sealed record TouchUpRegrowth : PlanEdit
 
     internal override Edited Make(Plan plan, Cutting cutting)
     {
-        var old = OldLight.Of(cutting.Hair)!;
         return Painted.Each(
             plan,
             Painted.In(plan, cutting, _ => true),
             (panel, paint) =>
-                PanelPaint.Of(
-                    paint
-                        .Coats()
-                        .Select(coat => plan.FormulaOf(coat.Formula)!.IsDeposit ? coat : Ended(plan, panel, coat, old))
-                        .ToArray()
-                )
+                // A piece that was missed has no light hair to keep off.
+                OldLight.Under(panel, cutting.Hair)
+                    is not { } old
+                    ? paint
+                    : PanelPaint.Of(
+                        paint
+                            .Coats()
+                            .Select(coat =>
+                                plan.FormulaOf(coat.Formula)!.IsDeposit ? coat : Ended(plan, panel, coat, old)
+                            )
+                            .ToArray()
+                    )
         );
     }
 

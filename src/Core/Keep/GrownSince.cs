@@ -1,0 +1,45 @@
+using Wendro.Core.Hair;
+
+namespace Wendro.Core.Keep;
+
+/// <summary>Her hair some weeks after a visit: everything moved outwards by what has grown, trims taken off the
+/// hem.</summary>
+public static class GrownSince
+{
+    /// <summary>Most that is trimmed between two visits, cm.</summary>
+    public const double MostTrimmedCm = 60;
+
+    /// <summary>Her hair now.</summary>
+    /// <param name="left">As the visit left it.</param>
+    /// <param name="weeks">Weeks since, 0 or more.</param>
+    /// <param name="trimmedCm">What was cut off the hem meanwhile, cm.</param>
+    public static HairProfile Of(HairProfile left, double weeks, double trimmedCm = 0)
+    {
+        ArgumentNullException.ThrowIfNull(left);
+        var longer = StrandHistory.GrowthCm(weeks) - trimmedCm;
+        var cut = left.Cut with
+        {
+            HemCm = Math.Clamp(Math.Round(left.Cut.HemCm + longer, 1), 16, 75),
+            EvenCm = left.Cut.EvenCm is { } even ? Math.Clamp(Math.Round(even + longer, 1), 3, 60) : null,
+        };
+        IReadOnlyList<Band> Later(IReadOnlyList<Band> bands) =>
+            StrandHistory.Cut(StrandHistory.Grown(bands, left.NaturalLevel, weeks), cut.LongestCm);
+
+        return left with
+        {
+            Cut = cut,
+            History = left.History is { } told ? Later(told) : null,
+            Pieces = left.Pieces is { } pieces
+                ? new(
+                    Later(pieces.Between),
+                    pieces
+                        .All.Select(p => p with { Bands = Later(p.Bands) })
+                        .Where(p => p.Bands.Any(b => b.State != BandState.Natural))
+                        .ToArray()
+                )
+                : null,
+            // The pieces tell where old light and dark lies.
+            Marked = left.Pieces is null ? left.Marked : left.Marks.Where(m => m.TellsInFalling).ToArray(),
+        };
+    }
+}

@@ -1,0 +1,62 @@
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Keep;
+
+/// <summary>What was said at putting a visit away, as it stands. Pure: the same facts always give the same.</summary>
+public sealed record KeptInHand
+{
+    /// <summary>The sentence the artist added; null for none.</summary>
+    public string? Words { get; private init; }
+
+    /// <summary>How it was styled; null where nobody said.</summary>
+    public string? Styled { get; private init; }
+
+    /// <summary>After-care in own words; null as written.</summary>
+    public string? Care { get; private init; }
+
+    /// <summary>When after-care was given; null while it wasn't.</summary>
+    public DateTimeOffset? CareGivenAt { get; private init; }
+
+    /// <summary>When the visit was put away; null while it wasn't.</summary>
+    public DateTimeOffset? PutAwayAt { get; private init; }
+
+    /// <summary>Whether its own work is done: after-care is given, and the record put away.</summary>
+    public bool IsDone => PutAwayAt is not null;
+
+    /// <summary>All that was said, as it stands.</summary>
+    public static KeptInHand Of(IReadOnlyList<Kept<KeepFact>> facts)
+    {
+        ArgumentNullException.ThrowIfNull(facts);
+        return facts.Aggregate(
+            new KeptInHand(),
+            (kept, f) =>
+                f.Fact switch
+                {
+                    WordsSaid w => kept with { Words = Said(w.Words) },
+                    StyledSaid s => kept with { Styled = Said(s.Words) },
+                    CareWorded c => kept with { Care = Said(c.Words) },
+                    CareGiven g => kept with { CareGivenAt = g.Is ? f.At : null },
+                    PutAway p => kept with { PutAwayAt = p.Is ? f.At : null },
+                    _ => kept,
+                }
+        );
+    }
+
+    /// <summary>What can't be said, by field; nothing where it can.</summary>
+    public static IReadOnlyList<Problem> Against(KeepFact fact) =>
+        fact switch
+        {
+            WordsSaid { Words.Length: > KeepFact.Longest } or StyledSaid { Words.Length: > KeepFact.Longest } =>
+            [
+                new("fact.words", $"Up to {KeepFact.Longest} letters."),
+            ],
+            WordsSaid { Words: null } or StyledSaid { Words: null } => [new("fact.words", "Words, or none: \"\".")],
+            CareWorded { Words.Length: > KeepFact.LongestCare } =>
+            [
+                new("fact.words", $"Up to {KeepFact.LongestCare} letters."),
+            ],
+            _ => [],
+        };
+
+    private static string? Said(string? words) => string.IsNullOrWhiteSpace(words) ? null : words.Trim();
+}

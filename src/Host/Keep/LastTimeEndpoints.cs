@@ -1,0 +1,188 @@
+using Wendro.Core.Consult;
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Keep;
+using Wendro.Core.Placement;
+using Wendro.Core.Plans;
+using Wendro.Core.Review;
+using Wendro.Core.Section;
+using Wendro.Core.Units;
+using Wendro.Host.Pipeline;
+using Wendro.Host.Work;
+using Wendro.Store;
+
+namespace Wendro.Host.Keep;
+
+/// <summary>Something last time taught, for this visit's plan.</summary>
+/// <param name="Words">What to do.</param>
+/// <param name="Edits">The one edit of this plan that does it; none where it is one of hands, or nothing is painted
+/// there.</param>
+internal sealed record LessonView(Sentence Words, IReadOnlyList<PlanEdit> Edits);
+
+/// <summary>The client's last visit, seen from this one.</summary>
+/// <param name="VisitId">Which visit.</param>
+/// <param name="StartsAt">When it was.</param>
+/// <param name="Weeks">Weeks since.</param>
+/// <param name="GrownCm">What has grown since, cm.</param>
+/// <param name="Pieces">How many pieces it left.</param>
+/// <param name="IsTaken">Whether this visit's hair begins with what it left.</param>
+/// <param name="Outcome">What came out then.</param>
+/// <param name="Promised">What was said to her then, in the words used.</param>
+/// <param name="Said">What the artist added; null for nothing.</param>
+/// <param name="Lessons">What it taught.</param>
+internal sealed record LastTimeView(
+    Guid VisitId,
+    DateTimeOffset StartsAt,
+    double Weeks,
+    double GrownCm,
+    int Pieces,
+    bool IsTaken,
+    string Outcome,
+    string Promised,
+    string? Said,
+    IReadOnlyList<LessonView> Lessons
+);
+
+/// <summary>Takes over what the last visit left.</summary>
+/// <param name="BaseVersion">The consultation's version it is taken over into.</param>
+/// <param name="TrimmedCm">What was cut off the hem meanwhile, cm.</param>
+internal sealed record TakeLastTime(
+    int BaseVersion,
+    [property: Within(0, GrownSince.MostTrimmedCm, "cm")] double TrimmedCm = 0
+);
+
+/// <summary>What a next visit takes from the last one.</summary>
+internal static class LastTimeEndpoints
+{
+    public static void MapLastTime(this IEndpointRouteBuilder app)
+    {
+        var visit = app.MapVisit("", "Keep");
+
+        visit
+            .MapGet(
+                "/last-time",
+                async (AtWork at, LastTimes lasts, KeepsAtWork keeps, CancellationToken stop) =>
+                    Results.Ok(await ViewAsync(at, lasts, keeps, stop))
+            )
+            .Produces<IReadOnlyList<LastTimeView>>()
+            .WithName("GetLastTime")
+            .WithSummary("The client's last visit and what it left and taught; none where this is her first");
+
+        visit
+            .MapPost(
+                "/last-time",
+                async (
+                    AtWork at,
+                    HttpRequest request,
+                    LastTimes lasts,
+                    Visits visits,
+                    PlansAtWork plans,
+                    Learnt learnt,
+                    KeepsAtWork keeps,
+                    CancellationToken stop
+                ) =>
+                {
+                    var body = await Body.ReadAsync<TakeLastTime>(request);
+                    if (WithinAttribute.Outside(body).ToArray() is { Length: > 0 } outside)
+                    {
+                        throw new BadInputException(outside);
+                    }
+
+                    if (await lasts.BeforeAsync(at.Visit.ClientId, at.Visit.StartsAt, stop) is not { } last)
+                    {
+                        return Answers.NotFound("earlier visit");
+                    }
+
+                    var hair = last.HairAt(at.Visit.StartsAt, body.TrimmedCm) with
+                    {
+                        Own = await learnt.BeforeAsync(at.Visit.ClientId, at.Visit.StartsAt, stop),
+                    };
+                    var answers = at.Visit.Consultation;
+                    // What was answered already today stays.
+                    var known = answers == Consultation.Fresh ? last.Known : answers;
+                    await visits.SetConsultAsync(at.Visit.Id, body.BaseVersion, hair, known, stop);
+                    var now = (await plans.OpenAsync(at.Visit.Id, stop))!;
+                    if (!IsPainted(now.Stored.Plan) && now.Stored.History.Revision == 1)
+                    {
+                        await plans.TakeAsync(now, now.Stored.History.Revision, last.NextPlan, stop);
+                        now = (await plans.OpenAsync(at.Visit.Id, stop))!;
+                    }
+
+                    return Results.Ok(await ViewAsync(now, lasts, keeps, stop));
+                }
+            )
+            .Accepts<TakeLastTime>("application/json")
+            .Produces<IReadOnlyList<LastTimeView>>()
+            .ProducesValidationProblem()
+            .ProducesProblem(StatusCodes.Status409Conflict)
+            .WithName("PostLastTime")
+            .WithSummary(
+                "Begins this visit with what the last one left, grown and trimmed; a plan not begun is cut and wished "
+                    + "for as last time"
+            );
+
+        visit
+            .MapGet(
+                "/bring-back",
+                async (AtWork at, LastTimes lasts, Heads heads, CancellationToken stop) =>
+                    await lasts.BeforeAsync(at.Visit.ClientId, at.Visit.StartsAt, stop) is { } last
+                        ? Results.Ok(
+                            Core.Keep.BringBack.Of(at.Head, last.Review.Planned.Plan, heads.CuttingFor(at.Visit.Hair))
+                        )
+                        : Answers.NotFound("earlier visit")
+            )
+            .Produces<BringBack>()
+            .ProducesProblem(StatusCodes.Status404NotFound)
+            .WithName("GetBringBack")
+            .WithSummary("The fewest panels that bring the wish back, as one edit; stores nothing");
+    }
+
+    private static bool IsPainted(Plan plan) => plan.Zones.Values.Any(z => z.Paint.Count > 0 || z.Usual is not null);
+
+    private static async Task<IReadOnlyList<LastTimeView>> ViewAsync(
+        AtWork at,
+        LastTimes lasts,
+        KeepsAtWork keeps,
+        CancellationToken stop
+    )
+    {
+        if (await lasts.BeforeAsync(at.Visit.ClientId, at.Visit.StartsAt, stop) is not { } last)
+        {
+            return [];
+        }
+
+        var keep = await keeps.OfAsync(last.At, stop);
+        var weeks = last.WeeksTo(at.Visit.StartsAt);
+        var review = last.Review.Review;
+        var none = new Dictionary<Zone, IReadOnlyList<Cause>>();
+        var then = NextTime.Of(last.Review.Planned, none, review.Lessons);
+        var now = NextTime.Of(at.Head, none, review.Lessons);
+        return
+        [
+            new(
+                last.At.Visit.Id,
+                last.At.Visit.StartsAt,
+                weeks,
+                StrandHistory.GrowthCm(weeks),
+                last.Left.Pieces?.All.Count ?? 0,
+                last.HairAt(at.Visit.StartsAt, 0).Pieces is { } left
+                    ? at.Visit.Hair.Pieces?.All.Count > 0
+                        && left.All.Select(p => p.Outline[0])
+                            .Intersect(at.Visit.Hair.Pieces.All.Select(p => p.Outline[0]))
+                            .Any()
+                    : at.Visit.Hair.Bands.SequenceEqual(last.HairAt(at.Visit.StartsAt, 0).Bands),
+                keep.Record.Outcome.ToString(),
+                keep.Record.Promised,
+                keep.Kept.Words,
+                [
+                    .. then.Select(t =>
+                        now.FirstOrDefault(n => (n.Cause, n.Zone) == (t.Cause, t.Zone)) is { Edit: { } edit } here
+                            ? new LessonView(here.Words, [edit])
+                            : new LessonView(t.Words, [])
+                    ),
+                    .. review.Notes.Select(n => new LessonView(n.Words, [])),
+                ]
+            ),
+        ];
+    }
+}

@@ -1,0 +1,133 @@
+using Wendro.Core.Keep;
+using Wendro.Core.Review;
+using Wendro.Core.Units;
+using Wendro.Host.Pipeline;
+using Wendro.Host.Work;
+using Wendro.Store;
+
+namespace Wendro.Host.Keep;
+
+/// <summary>What was said when a visit was put away, as it stands.</summary>
+/// <param name="Words">The sentence the artist added; null for none.</param>
+/// <param name="Styled">How it was styled; null where nobody said.</param>
+/// <param name="Care">After-care in own words; null as written.</param>
+/// <param name="CareGivenAt">When after-care was given; null while it wasn't.</param>
+/// <param name="PutAwayAt">When the visit was put away; null while it wasn't.</param>
+internal sealed record KeptView(
+    string? Words,
+    string? Styled,
+    string? Care,
+    DateTimeOffset? CareGivenAt,
+    DateTimeOffset? PutAwayAt
+);
+
+/// <summary>A visit's record and what is done at its end.</summary>
+/// <param name="Client">Her name.</param>
+/// <param name="StartsAt">When the visit started.</param>
+/// <param name="Record">The record, written by the facts.</param>
+/// <param name="Kept">What was said when it was put away.</param>
+/// <param name="Next">When each service is due again, the soonest first.</param>
+/// <param name="WeeksBetween">How often she comes, weeks.</param>
+/// <param name="Care">After-care as written here, line by line.</param>
+/// <param name="NextVisit">Her next visit where there is one already: its id and when.</param>
+internal sealed record KeepView(
+    Guid ClientId,
+    string Client,
+    DateTimeOffset StartsAt,
+    VisitRecord Record,
+    KeptView Kept,
+    IReadOnlyList<ServiceInterval> Next,
+    double WeeksBetween,
+    IReadOnlyList<Sentence> Care,
+    IReadOnlyList<NextVisitView> NextVisit
+)
+{
+    public static KeepView Of(AtWork at, KeepAtWork keep, IReadOnlyList<NextVisitView> next) =>
+        new(
+            at.Visit.ClientId,
+            at.Visit.Client,
+            at.Visit.StartsAt,
+            keep.Record,
+            new(keep.Kept.Words, keep.Kept.Styled, keep.Kept.Care, keep.Kept.CareGivenAt, keep.Kept.PutAwayAt),
+            keep.Next,
+            at.Visit.Consultation.WeeksBetween,
+            keep.Care,
+            next
+        );
+}
+
+/// <summary>A visit that is booked.</summary>
+internal sealed record NextVisitView(Guid VisitId, DateTimeOffset StartsAt);
+
+/// <summary>Something said when a visit is put away.</summary>
+/// <param name="Id">Given by who says it, so that said twice it counts once.</param>
+/// <param name="Fact">What.</param>
+internal sealed record KeepSaid(Guid Id, KeepFact Fact);
+
+/// <summary>Keep: the record writes itself, the artist adds a sentence, the client gets her after-care.</summary>
+internal static class RecordEndpoints
+{
+    public static void MapRecord(this IEndpointRouteBuilder app)
+    {
+        var keep = app.MapVisit("/keep", "Keep");
+
+        keep.MapGet(
+                "",
+                async (AtWork at, KeepsAtWork keeps, Visits visits, CancellationToken stop) =>
+                    Results.Ok(await ViewAsync(at, keeps, visits, stop))
+            )
+            .Produces<KeepView>()
+            .WithName("GetKeep")
+            .WithSummary("What was done and what came out, after-care, and when each service is due again");
+
+        keep.MapPost(
+                "/facts",
+                async (
+                    AtWork at,
+                    HttpRequest request,
+                    KeepsAtWork keeps,
+                    Keepings keepings,
+                    Visits visits,
+                    CancellationToken stop
+                ) =>
+                {
+                    var body = await Body.ReadAsync<KeepSaid>(request);
+                    var sum = body.Fact is PutAway { Is: true } ? SumOf(await keeps.OfAsync(at, stop)) : null;
+                    var problems = await keepings.AddAsync(at.Visit.Id, body.Id, body.Fact, sum, stop);
+                    if (problems.Count > 0)
+                    {
+                        throw new BadInputException(problems);
+                    }
+
+                    return Results.Ok(await ViewAsync(at, keeps, visits, stop));
+                }
+            )
+            .Accepts<KeepSaid>("application/json")
+            .Produces<KeepView>()
+            .ProducesValidationProblem()
+            .WithName("PostKeepFact")
+            .WithSummary("Adds a sentence, after-care in own words, that it was given, that the visit is put away");
+    }
+
+    private static async Task<KeepView> ViewAsync(AtWork at, KeepsAtWork keeps, Visits visits, CancellationToken stop)
+    {
+        var later = (await visits.OfClientAsync(at.Visit.ClientId, stop))
+            .Where(v => v.StartsAt > at.Visit.StartsAt)
+            .Take(1)
+            .Select(v => new NextVisitView(v.Id, v.StartsAt))
+            .ToArray();
+        return KeepView.Of(at, await keeps.OfAsync(at, stop), later);
+    }
+
+    /// <summary>How far the forecast was off is told by the minutes that really were.</summary>
+    private static VisitSum SumOf(KeepAtWork keep)
+    {
+        var review = keep.Tone.Review;
+        return VisitSum.Of(
+            keep.Record,
+            review
+                .Review.Readings.Values.Select(r => r.Level - review.Depths.At(review.Happened.Levels, r.Zone, r.Depth))
+                .ToArray()
+        );
+    }
+}

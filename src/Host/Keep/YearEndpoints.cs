@@ -1,0 +1,97 @@
+using Wendro.Core.Keep;
+using Wendro.Core.Units;
+using Wendro.Host.Pipeline;
+using Wendro.Store;
+
+namespace Wendro.Host.Keep;
+
+/// <summary>A visit in the calendar.</summary>
+/// <param name="VisitId">Which.</param>
+/// <param name="ClientId">Whose.</param>
+/// <param name="Client">Her name.</param>
+/// <param name="StartsAt">When it starts.</param>
+/// <param name="Minutes">How long it is booked, or took in the chair where it was put away, minutes.</param>
+/// <param name="Chair">Which chair it takes, from 1: one that is free then.</param>
+/// <param name="IsPutAway">Whether it is over and put away.</param>
+internal sealed record CalendarVisit(
+    Guid VisitId,
+    Guid ClientId,
+    string Client,
+    DateTimeOffset StartsAt,
+    double Minutes,
+    int Chair,
+    bool IsPutAway
+);
+
+/// <summary>The years in figures.</summary>
+/// <param name="Months">Month by month.</param>
+/// <param name="Order">What is to be ordered, and why.</param>
+internal sealed record YearView(IReadOnlyList<MonthSum> Months, IReadOnlyList<ToOrder> Order);
+
+/// <summary>The calendar, and the year in figures.</summary>
+internal static class YearEndpoints
+{
+    private const double MostDays = 100;
+
+    public static void MapYear(this IEndpointRouteBuilder app)
+    {
+        var year = app.MapGroup("/api").WithTags("Keep");
+
+        year.MapGet(
+                "/calendar",
+                async (DateTimeOffset? from, DateTimeOffset? to, Register register, CancellationToken stop) =>
+                    from is not { } first || to is not { } last || last <= first
+                        ? throw new BadInputException([new("to", "After from: two moments in time.")])
+                    : (last - first).TotalDays > MostDays
+                        ? throw new BadInputException([new("to", $"At most {MostDays:0} days after from.")])
+                    : Results.Ok(Seated(await register.BetweenAsync(first, last, stop)))
+            )
+            .Produces<IReadOnlyList<CalendarVisit>>()
+            .ProducesValidationProblem()
+            .WithName("GetCalendar")
+            .WithSummary("Visits between two moments, each in a chair that is free then");
+
+        year.MapGet(
+                "/year",
+                async (Register register, ProductShelf shelf, TimeProvider clock, CancellationToken stop) =>
+                {
+                    var now = clock.GetLocalNow();
+                    var all = (await register.SumsAsync(stop))
+                        .Select(v => (TimeZoneInfo.ConvertTime(v.At, clock.LocalTimeZone).DateTime, v.Sum))
+                        .ToArray();
+                    var lately = all.Where(v => v.DateTime > now.DateTime.AddDays(-7 * ToOrder.CountedWeeks))
+                        .SelectMany(v => v.Sum.Grams)
+                        .GroupBy(g => g.Key)
+                        .ToDictionary(g => g.Key, g => g.Sum(x => x.Value));
+                    var counted = (await shelf.AllAsync(stop))
+                        .Where(p => p.Product.Stock.OnHand is not null)
+                        .ToDictionary(p => p.Product.Name, p => p.Product.Stock.OnHand!.Value);
+                    return Results.Ok(new YearView(MonthSum.Of(all), ToOrder.Of(counted, lately)));
+                }
+            )
+            .Produces<YearView>()
+            .WithName("GetYear")
+            .WithSummary("Hours, grams, cost and forecast error by month, and what is to be ordered with why");
+    }
+
+    /// <summary>Each visit in the first chair that is free when it starts.</summary>
+    private static CalendarVisit[] Seated(IReadOnlyList<RegisteredVisit> visits)
+    {
+        var chairs = new List<DateTimeOffset>();
+        return visits
+            .Select(v =>
+            {
+                var minutes = v.Sum?.ChairMinutes ?? v.Minutes;
+                var chair = chairs.FindIndex(until => until <= v.StartsAt);
+                if (chair < 0)
+                {
+                    chairs.Add(default);
+                    chair = chairs.Count - 1;
+                }
+
+                chairs[chair] = v.StartsAt.AddMinutes(minutes);
+                return new CalendarVisit(v.Id, v.ClientId, v.Client, v.StartsAt, minutes, chair + 1, v.Sum is not null);
+            })
+            .ToArray();
+    }
+}

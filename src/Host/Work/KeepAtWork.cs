@@ -1,0 +1,126 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Consult;
+using Wendro.Core.Head;
+using Wendro.Core.Keep;
+using Wendro.Core.Mix;
+using Wendro.Core.Review;
+using Wendro.Core.Units;
+using Wendro.Store;
+
+namespace Wendro.Host.Work;
+
+/// <summary>A visit's record at work.</summary>
+/// <param name="Tone">What came out, and how it was toned.</param>
+/// <param name="Record">The record.</param>
+/// <param name="Kept">What was said when it was put away.</param>
+/// <param name="Next">When each service is due again.</param>
+/// <param name="Care">After-care, as written here.</param>
+internal sealed record KeepAtWork(
+    ToneAtWork Tone,
+    VisitRecord Record,
+    KeptInHand Kept,
+    IReadOnlyList<ServiceInterval> Next,
+    IReadOnlyList<Sentence> Care
+);
+
+/// <summary>Writes a visit's record from all that was kept of it.</summary>
+internal sealed class KeepsAtWork(TonesAtWork tones, Services services, Bowls bowls, Keepings keepings)
+{
+    /// <summary>The record of a visit as it stands.</summary>
+    public async Task<KeepAtWork> OfAsync(AtWork at, CancellationToken stop)
+    {
+        var visit = at.Visit.Id;
+        var tone = await tones.OfAsync(at, stop);
+        var review = tone.Review;
+        var cameOut = HeadLevels.Of(review.Planned.Reached.On, review.CameOut);
+        var next = ServiceInterval.Of(review.Planned, cameOut.Measures, tone.Toning.Plan);
+        var facts = (await services.OfAsync(visit, stop))?.Facts ?? [];
+        var record = RecordOf(at, tone, await BowlsAsync(at, tone, stop), facts);
+        return new(
+            tone,
+            record,
+            KeptInHand.Of(await keepings.FactsOfAsync(visit, stop)),
+            next,
+            AfterCare.Of(
+                review.Planned,
+                LiftedMost(review),
+                cameOut.Measures.EndsLevel,
+                tone.Toning.Plan,
+                tone.Toning.Plan.Areas.SelectMany(a => a.Bowl.Shades.Shades).Select(s => s.Reflect).ToHashSet(),
+                next
+            )
+        );
+    }
+
+    private static VisitRecord RecordOf(
+        AtWork at,
+        ToneAtWork tone,
+        IReadOnlyList<RecordBowl> weighed,
+        IReadOnlyList<Kept<Core.Apply.ServiceFact>> facts
+    )
+    {
+        var review = tone.Review;
+        var found = Differences.Of(review.Planned, review.Depths, review.Review.Readings.Values);
+        var steps = VisitRecord.StepsOf(review.Planned.Plan, review.Service);
+        var toned = tone.Toning.Stands.Values.Select(s => s.OffAt).Max();
+        var rinsed = steps.Select(s => s.To).Max();
+        var done = toned > rinsed || rinsed is null ? toned : rinsed;
+        var seated = review.Service.SeatedAt ?? (facts.Count > 0 ? facts[0].At : null);
+        var (visit, wish) = (at.Visit, review.Planned.Plan.Wish);
+        return new(
+            seated,
+            done,
+            (done - seated)?.TotalMinutes,
+            steps,
+            weighed,
+            VisitRecord.LooksOf(review.Service),
+            VisitRecord.ReadingsOf(found),
+            found.Words,
+            VisitRecord.TonedOf(tone.Toning),
+            VisitRecord.HandsOf(facts),
+            VisitRecord.HappenedAt(review.Service),
+            MixStock.Cost(VisitRecord.PouredOf(weighed), tone.Shelf),
+            visit.Consultation.Words
+                ?? Verdict.Of(visit.Hair, wish, visit.Consultation, review.Planned.Minutes, visit.StartsAt).WordsForHer,
+            [
+                .. NextTime
+                    .Of(review.Planned, new Dictionary<Zone, IReadOnlyList<Cause>>(), review.Review.Lessons)
+                    .Select(n => n.Words),
+                .. review.Review.Notes.Select(n => (Sentence)n.Words),
+            ]
+        );
+    }
+
+    private async Task<IReadOnlyList<RecordBowl>> BowlsAsync(AtWork at, ToneAtWork tone, CancellationToken stop)
+    {
+        var lots = await bowls.LotsAsync(at.Visit.Id, stop);
+        var lightened = (await bowls.OfAsync(at.Visit.Id, stop)).Select(b =>
+            VisitRecord.BowlOf(
+                $"{b.Formula}, bowl {b.Ordinal}",
+                b.Meant.Words,
+                b.At,
+                b.InHand,
+                lots.Where(l => l.Key.Bowl == b.Id).ToDictionary(l => l.Key.Product, l => l.Value)
+            )
+        );
+        var toners = tone
+            .Toning.Plan.Areas.Where(a => tone.Toning.Weighed.ContainsKey(a.Id))
+            .Select(a =>
+                VisitRecord.BowlOf(
+                    a.Name,
+                    Core.Toning.ToneSuggested.Parts(a.Bowl.Shades),
+                    null,
+                    tone.Toning.BowlOf(a.Id, tone.RecipeOf(a, tone.Hair.HairOf(a).HairGrams)),
+                    new Dictionary<string, string>()
+                )
+            );
+        return lightened.Concat(toners).Where(b => b.Pours.Count > 0).ToArray();
+    }
+
+    private static double LiftedMost(ReviewAtWork review) =>
+        review
+            .Depths.Zones.Where(z => review.Planned.Plan.Zones[z].Excluded is null)
+            .Select(z => review.Depths.At(review.CameOut.Levels, z, Depth.Ends) - review.Depths.Natural(z, Depth.Ends))
+            .DefaultIfEmpty()
+            .Max();
+}

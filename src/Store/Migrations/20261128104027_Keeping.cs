@@ -1,0 +1,59 @@
+﻿using System;
+using Microsoft.EntityFrameworkCore.Migrations;
+
+#nullable disable
+
+namespace Wendro.Store.Migrations
+{
+    /// <inheritdoc />
+    public partial class Keeping : Migration
+    {
+        /// <inheritdoc />
+        protected override void Up(MigrationBuilder migrationBuilder)
+        {
+            migrationBuilder.AddColumn<string>(
+                name: "Sum",
+                table: "Visits",
+                type: "TEXT",
+                nullable: true);
+
+            migrationBuilder.CreateTable(
+                name: "KeepFacts",
+                columns: table => new
+                {
+                    VisitId = table.Column<Guid>(type: "TEXT", nullable: false),
+                    Number = table.Column<int>(type: "INTEGER", nullable: false),
+                    SaidAs = table.Column<Guid>(type: "TEXT", nullable: false),
+                    Fact = table.Column<string>(type: "TEXT", nullable: false),
+                    At = table.Column<DateTimeOffset>(type: "TEXT", nullable: false)
+                },
+                constraints: table =>
+                {
+                    table.PrimaryKey("PK_KeepFacts", x => new { x.VisitId, x.Number });
+                    table.ForeignKey(
+                        name: "FK_KeepFacts_Visits_VisitId",
+                        column: x => x.VisitId,
+                        principalTable: "Visits",
+                        principalColumn: "Id",
+                        onDelete: ReferentialAction.Cascade);
+                });
+
+            migrationBuilder.CreateIndex(
+                name: "IX_KeepFacts_VisitId_SaidAs",
+                table: "KeepFacts",
+                columns: new[] { "VisitId", "SaidAs" },
+                unique: true);
+        }
+
+        /// <inheritdoc />
+        protected override void Down(MigrationBuilder migrationBuilder)
+        {
+            migrationBuilder.DropTable(
+                name: "KeepFacts");
+
+            migrationBuilder.DropColumn(
+                name: "Sum",
+                table: "Visits");
+        }
+    }
+}
