@@ -36,7 +36,8 @@ public sealed record Advice(string Technique, string Why, IReadOnlyList<string> 
         var foil = visits.Count > 0 && visits[0].With.Covering == Covering.Foil;
         var soft = wish.RootSoftness <= 0.8;
         var curls = hair.Curl is Curl.Curly or Curl.Coily;
-        var striped = hair.Bands.Any(b => b is { State: BandState.Lightened, Share: < 1 });
+        // Pieces that were placed by plan are followed, not softened.
+        var striped = hair.Pieces is null && hair.Bands.Any(b => b is { State: BandState.Lightened, Share: < 1 });
         var oldLight = hair.Bands.Any(b => b is { State: BandState.Lightened });
         var grey = hair.GreyShare > GreyMuch;
         var straightAndSoft = hair.Curl == Curl.Straight && wish.RootSoftness <= VerySoft;

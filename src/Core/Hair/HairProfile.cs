@@ -128,6 +128,19 @@ public sealed record HairProfile(
     public HairProfile At(Zone zone, MapPoint place) =>
         Pieces is null ? In(zone) : In(zone) with { History = Pieces.BandsAt(place), Pieces = null };
 
+    /// <summary>
+    /// The same where earlier visits left pieces and the hair was cut shorter since: they, and their summary, end where
+    /// it ends.
+    /// </summary>
+    public HairProfile PiecesCut() =>
+        Pieces is { Between: not null, All: not null }
+            ? this with
+            {
+                History = History is null ? null : StrandHistory.Cut(History, Cut.LongestCm),
+                Pieces = Pieces.CutTo(Cut.LongestCm),
+            }
+            : this;
+
     /// <summary>The hair of one zone: as the rest, but for what differs there.</summary>
     public HairProfile In(Zone zone)
     {

@@ -106,6 +106,15 @@ public sealed record Pieces(IReadOnlyList<Band> Between, IReadOnlyList<Piece> Al
         return -1;
     }
 
+    /// <summary>The same on hair that was cut to a length, cm.</summary>
+    public Pieces CutTo(double longestCm) =>
+        new(
+            StrandHistory.Cut(Between, longestCm),
+            All.Select(p => p?.Bands is null ? p! : p with { Bands = StrandHistory.Cut(p.Bands, longestCm) })
+                .Where(p => p?.Bands is not { Count: 0 })
+                .ToArray()
+        );
+
     /// <summary>Bands of the hair at a place.</summary>
     public IReadOnlyList<Band> BandsAt(MapPoint place) => NumberAt(place) is >= 0 and var i ? All[i].Bands : Between;
 

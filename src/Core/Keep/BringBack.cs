@@ -1,6 +1,7 @@
 using Wendro.Core.Blend;
 using Wendro.Core.Fall;
 using Wendro.Core.Hair;
+using Wendro.Core.Head;
 using Wendro.Core.Paint;
 using Wendro.Core.Placement;
 using Wendro.Core.Plans;
@@ -139,10 +140,11 @@ public sealed record BringBack(
 
             var all = Head(asked.Keys);
             var (whole, wish) = (Proposal.OutcomeOf(all), now.Plan.Wish);
-            var target = Math.Min(Aim.Beyond(whole, wish), Aim.Beyond(bare, wish)) + AsNear;
+            var among = Zones(all);
+            var target = Aim.Beyond(Proposal.OutcomeOf(Head(among)), wish) + AsNear;
             bool IsBack(IEnumerable<PanelKey> keys) => Aim.Beyond(Proposal.OutcomeOf(Head(keys)), wish) <= target;
 
-            var ranked = Ranked(all);
+            var ranked = Ranked(all).Where(among.Contains).ToArray();
             // As many of the strongest as bring it back, then each is left away that was not needed.
             var (few, enough) = (0, ranked.Length);
             if (Aim.Beyond(bare, wish) <= target)
@@ -177,6 +179,46 @@ public sealed record BringBack(
                 after.Minutes - now.Minutes
             );
         }
+
+        /// <summary>
+        /// The panels of those zones that come nearest to the wish: from none and from all, one zone more or fewer at a
+        /// time while that brings it nearer.
+        /// </summary>
+        private HashSet<PanelKey> Zones(PlannedHead all)
+        {
+            var zones = asked.Keys.Select(k => k.Zone).Distinct().Order().ToArray();
+            double Beyond(IReadOnlySet<Zone> of) =>
+                of.Count == zones.Length
+                    ? Aim.Beyond(Proposal.OutcomeOf(all), now.Plan.Wish)
+                    : Aim.Beyond(Proposal.OutcomeOf(Head(KeysIn(of))), now.Plan.Wish);
+            (HashSet<Zone> Of, double Beyond) Climbed(HashSet<Zone> from)
+            {
+                var best = (Of: from, Beyond: Beyond(from));
+                while (true)
+                {
+                    var next = zones
+                        .Select(z =>
+                        {
+                            var other = best.Of.ToHashSet();
+                            other.SymmetricExceptWith([z]);
+                            return (Of: other, Beyond: Beyond(other));
+                        })
+                        .MinBy(o => (o.Beyond, o.Of.Count));
+                    if (next.Beyond >= best.Beyond - AsNear)
+                    {
+                        return best;
+                    }
+
+                    best = next;
+                }
+            }
+
+            // Of two as near the one that paints less.
+            var (none, every) = (Climbed([]), Climbed([.. zones]));
+            return [.. KeysIn(every.Beyond < none.Beyond - AsNear ? every.Of : none.Of)];
+        }
+
+        private IEnumerable<PanelKey> KeysIn(IReadOnlySet<Zone> zones) => asked.Keys.Where(k => zones.Contains(k.Zone));
 
         private PlannedHead Head(IEnumerable<PanelKey> keys)
         {

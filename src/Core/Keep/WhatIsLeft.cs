@@ -257,7 +257,7 @@ public static class WhatIsLeft
                     Math.Round(at * StepCm, 1),
                     Math.Round(to, 1),
                     of.State,
-                    Level.Clamp(Math.Round(of.Level, 2)),
+                    Level.Clamp(Math.Round(of.Level, 1)),
                     Math.Clamp(Math.Round(of.Share, 2), 0.01, 1),
                     of.Porosity
                 )
@@ -269,7 +269,6 @@ public static class WhatIsLeft
 
         bool IsAlike(Sample a, Sample b) =>
             a.State == b.State
-            && a.Porosity == b.Porosity
             && Math.Abs(a.Level - b.Level) <= alike.Level
             && Math.Abs(a.Share - b.Share) <= alike.Share;
 

@@ -53,7 +53,7 @@ internal static class SecondVisits
             "old stripes softened first, then light and depth side by side",
             PatternFamily.SecondVisits,
             LinesSoftened,
-            hair => hair.Bands.Any(b => b.Share < 1) ? null : "No old stripes are noted."
+            hair => hair.Pieces is null && hair.Bands.Any(b => b.Share < 1) ? null : "No old stripes are noted."
         ),
     ];
 

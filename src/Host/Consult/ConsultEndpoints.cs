@@ -103,6 +103,7 @@ internal static class ConsultEndpoints
                 ) =>
                 {
                     var body = await Body.ReadAsync<ConsultBody>(request);
+                    body = body with { Hair = body.Hair.PiecesCut() };
                     var problems = ConsultChecks
                         .Of(body.Hair)
                         .Select(p => p with { Field = $"hair.{p.Field}" })

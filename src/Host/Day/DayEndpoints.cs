@@ -8,7 +8,6 @@ using Wendro.Core.Toning;
 using Wendro.Core.Units;
 using Wendro.Core.Visits;
 using Wendro.Host.Apply;
-using Wendro.Host.Keep;
 using Wendro.Host.Pipeline;
 using Wendro.Host.Work;
 using Wendro.Store;

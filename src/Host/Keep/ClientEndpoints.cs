@@ -1,7 +1,7 @@
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
 using Wendro.Core.Keep;
-using Wendro.Core.Units;
+using Wendro.Core.Visits;
 using Wendro.Host.Pipeline;
 using Wendro.Store;
 
@@ -131,28 +131,5 @@ internal static class ClientEndpoints
             visits.Any(v => v.Consultation.Reacted == true) || patches.Any(p => p.Result == PatchResult.Reacted),
             clear?.At.AddDays(Safety.PatchDays)
         );
-    }
-}
-
-/// <summary>Checks what a client is called.</summary>
-internal static class ClientChecks
-{
-    private const int LongestName = 100,
-        LongestAbout = 400;
-
-    public static List<Problem> Of(string? name, string? about)
-    {
-        var problems = new List<Problem>();
-        if (string.IsNullOrWhiteSpace(name) || name.Length > LongestName)
-        {
-            problems.Add(new("name", $"Between 1 and {LongestName} characters."));
-        }
-
-        if (about?.Length > LongestAbout)
-        {
-            problems.Add(new("about", $"At most {LongestAbout} characters."));
-        }
-
-        return problems;
     }
 }

@@ -22,6 +22,8 @@ internal sealed record KeptView(
 );
 
 /// <summary>A visit's record and what is done at its end.</summary>
+/// <param name="Facts">How many facts were said when it was put away.</param>
+/// <param name="ClientId">Whose.</param>
 /// <param name="Client">Her name.</param>
 /// <param name="StartsAt">When the visit started.</param>
 /// <param name="Record">The record, written by the facts.</param>
@@ -31,6 +33,7 @@ internal sealed record KeptView(
 /// <param name="Care">After-care as written here, line by line.</param>
 /// <param name="NextVisit">Her next visit where there is one already: its id and when.</param>
 internal sealed record KeepView(
+    int Facts,
     Guid ClientId,
     string Client,
     DateTimeOffset StartsAt,
@@ -44,6 +47,7 @@ internal sealed record KeepView(
 {
     public static KeepView Of(AtWork at, KeepAtWork keep, IReadOnlyList<NextVisitView> next) =>
         new(
+            keep.Facts,
             at.Visit.ClientId,
             at.Visit.Client,
             at.Visit.StartsAt,
@@ -107,7 +111,24 @@ internal static class RecordEndpoints
             .ProducesValidationProblem()
             .WithName("PostKeepFact")
             .WithSummary("Adds a sentence, after-care in own words, that it was given, that the visit is put away");
+
+        keep.MapGet(
+                "/hair",
+                async (AtWork at, double? weeks, KeepsAtWork keeps, CancellationToken stop) =>
+                    weeks is not null && !(weeks is >= 0 and <= MostWeeks)
+                        ? throw new BadInputException([new("weeks", $"Between 0 and {MostWeeks} weeks.")])
+                        : Results.Bytes(
+                            (await keeps.OfAsync(at, stop)).HairIn(weeks ?? 0).ByTurns(),
+                            "application/octet-stream"
+                        )
+            )
+            .Produces<byte[]>(contentType: "application/octet-stream")
+            .ProducesValidationProblem()
+            .WithName("GetKeptHair")
+            .WithSummary("Level byte and tint byte by turns of the head as it left, so many weeks later");
     }
+
+    private const double MostWeeks = 52;
 
     private static async Task<KeepView> ViewAsync(AtWork at, KeepsAtWork keeps, Visits visits, CancellationToken stop)
     {

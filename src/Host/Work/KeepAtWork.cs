@@ -12,16 +12,31 @@ namespace Wendro.Host.Work;
 /// <summary>A visit's record at work.</summary>
 /// <param name="Tone">What came out, and how it was toned.</param>
 /// <param name="Record">The record.</param>
+/// <param name="Facts">How many facts were said.</param>
 /// <param name="Kept">What was said when it was put away.</param>
 /// <param name="Next">When each service is due again.</param>
 /// <param name="Care">After-care, as written here.</param>
 internal sealed record KeepAtWork(
     ToneAtWork Tone,
     VisitRecord Record,
+    int Facts,
     KeptInHand Kept,
     IReadOnlyList<ServiceInterval> Next,
     IReadOnlyList<Sentence> Care
-);
+)
+{
+    /// <summary>All strands some weeks after the visit, to be drawn: toned as it was, then grown out.</summary>
+    /// <param name="weeks">Weeks, 0 or more.</param>
+    public HairBytes HairIn(double weeks)
+    {
+        var (review, toning) = (Tone.Review, Tone.Toning);
+        var toned = Tone.Hair.Toned(toning.Plan, a => toning.StandOf(a.Id).WasOnMinutes ?? 0);
+        var on = review.Planned.Reached.On;
+        return review.Planned.Reached.Draw(
+            weeks <= 0 ? toned : Regrowth.Grown(toned, on.Looks.OnHead.Lengths, on.Map.Zone, on.Hair, weeks)
+        );
+    }
+}
 
 /// <summary>Writes a visit's record from all that was kept of it.</summary>
 internal sealed class KeepsAtWork(TonesAtWork tones, Services services, Bowls bowls, Keepings keepings)
@@ -36,10 +51,12 @@ internal sealed class KeepsAtWork(TonesAtWork tones, Services services, Bowls bo
         var next = ServiceInterval.Of(review.Planned, cameOut.Measures, tone.Toning.Plan);
         var facts = (await services.OfAsync(visit, stop))?.Facts ?? [];
         var record = RecordOf(at, tone, await BowlsAsync(at, tone, stop), facts);
+        var said = await keepings.FactsOfAsync(visit, stop);
         return new(
             tone,
             record,
-            KeptInHand.Of(await keepings.FactsOfAsync(visit, stop)),
+            said.Count,
+            KeptInHand.Of(said),
             next,
             AfterCare.Of(
                 review.Planned,

@@ -11,7 +11,11 @@ import { ApplyScreen } from "./stages/apply/ApplyScreen";
 import { ConsultScreen } from "./stages/consult/ConsultScreen";
 import { Day } from "./stages/day/Day";
 import { Desk } from "./stages/desk/Desk";
+import { CareSheet } from "./stages/keep/CareSheet";
+import { Client } from "./stages/keep/Client";
 import { Keep } from "./stages/keep/Keep";
+import { KeepScreen } from "./stages/keep/KeepScreen";
+import { Year } from "./stages/keep/Year";
 import { Card } from "./stages/mix/Card";
 import { MixScreen } from "./stages/mix/MixScreen";
 import { PaintScreen } from "./stages/paint/PaintScreen";
@@ -29,6 +33,9 @@ const router = createBrowserRouter([
   { path: "/desk", element: <Desk />, errorElement: <Mishap /> },
   { path: "/shelf", element: <Shelf />, errorElement: <Mishap /> },
   { path: "/keep", element: <Keep />, errorElement: <Mishap /> },
+  { path: "/clients/:client", element: <Client />, errorElement: <Mishap /> },
+  { path: "/year", element: <Year />, errorElement: <Mishap /> },
+  { path: "/visits/:visit/care", element: <CareSheet />, errorElement: <Mishap /> },
   { path: "/visits/:visit/card", element: <Card />, errorElement: <Mishap /> },
   { path: "/visits/:visit/show", element: <ShowClient />, errorElement: <Mishap /> },
   {
@@ -44,6 +51,7 @@ const router = createBrowserRouter([
       { path: "apply", element: <ApplyScreen />, errorElement: <Mishap /> },
       { path: "review", element: <ReviewScreen />, errorElement: <Mishap /> },
       { path: "tone", element: <ToneScreen />, errorElement: <Mishap /> },
+      { path: "keep", element: <KeepScreen />, errorElement: <Mishap /> },
       { path: "*", element: <Navigate to="../paint" replace /> },
     ],
   },

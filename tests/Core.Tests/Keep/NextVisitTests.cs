@@ -116,7 +116,7 @@ public class NextVisitTests
     [Fact]
     public void While_the_wish_stands_nothing_is_proposed()
     {
-        var (next, cutting) = Next(Served, 0);
+        var (next, cutting) = Next(WithWish(Served), 0);
         var back = BringBack.Of(next, Served.Plan, cutting);
         Assert.Empty(back.Edits);
         Assert.Empty(back.Panels);

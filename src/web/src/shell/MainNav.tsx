@@ -6,6 +6,7 @@ import css from "./MainNav.module.css";
 
 const places = [
   { to: "/", name: "Day" },
+  { to: "/year", name: "Year" },
   { to: "/desk", name: "Desk" },
   { to: "/shelf", name: "Shelf" },
   { to: "/keep", name: "Keep" },

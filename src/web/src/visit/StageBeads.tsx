@@ -10,6 +10,7 @@ const stages = [
   { at: "apply", name: "Apply" },
   { at: "review", name: "Review" },
   { at: "tone", name: "Tone" },
+  { at: "keep", name: "Keep" },
 ] as const;
 
 export type Stage = (typeof stages)[number]["at"];
@@ -20,7 +21,7 @@ export type Stage = (typeof stages)[number]["at"];
  */
 export function StageBeads({ visit, done }: { visit: string; done: ReadonlySet<Stage> }) {
   const width = 490;
-  const xs = stages.map((_, i) => 50 + (i * 390) / (stages.length - 1));
+  const xs = stages.map((_, i) => 30 + (i * 432) / (stages.length - 1));
   const wave = (x: number) => 22 + 5 * Math.sin(x / 46);
   const path = Array.from({ length: 50 }, (_, i) => `${i === 0 ? "M" : "L"}${i * 10} ${wave(i * 10)}`).join(
     " ",

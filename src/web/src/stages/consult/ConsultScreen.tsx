@@ -7,6 +7,7 @@ import { useVisit } from "../../visit/useVisit";
 import { CanItBeDone } from "./CanItBeDone";
 import { HairReading } from "./HairReading";
 import { HowSheWearsIt } from "./HowSheWearsIt";
+import { LastTime } from "./LastTime";
 import { MarksMap } from "./MarksMap";
 import { StrandBands } from "./StrandBands";
 import { StrandTest } from "./StrandTest";
@@ -81,7 +82,12 @@ export function ConsultScreen() {
       }}
       mind={{
         label: "Can it be done",
-        content: consult && <CanItBeDone consult={consult} client={plan.client} />,
+        content: consult && (
+          <>
+            <LastTime visit={visit} consult={consult} changed={work.reload} />
+            <CanItBeDone consult={consult} client={plan.client} />
+          </>
+        ),
       }}
       count={toAsk}
     />

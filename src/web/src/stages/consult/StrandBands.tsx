@@ -48,7 +48,10 @@ export function StrandBands({
   const svg = useRef<SVGSVGElement>(null);
   const perCm = height / length;
   const edgeAt = (i: number) => (drag?.edge === i ? drag.cm : bands[i].toCm);
-  const set = (next: Band[]) => consult.setHair({ history: next });
+  const pieces = hair.pieces?.all.length ?? 0;
+  // Who tells the bands anew has looked: her eyes count, not what was kept.
+  const set = (next: Band[]) =>
+    consult.setHair(pieces > 0 ? { history: next, pieces: null } : { history: next });
   const moved = (i: number, cm: number) => {
     const low = bands[i].fromCm + 0.5;
     const high = bands[i + 1].toCm - 0.5;
@@ -98,7 +101,8 @@ export function StrandBands({
         ))}
         {bands.map((b, i) => {
           // What has grown since something was done; without that, natural hair is just natural.
-          const regrowth = i === 0 && b.state === "natural" && bands[1] && bands[1].state !== "natural";
+          const regrowth =
+            i === 0 && b.state === "natural" && pieces === 0 && bands[1] && bands[1].state !== "natural";
           const from = i === 0 ? 0 : edgeAt(i - 1);
           const y = top + from * perCm;
           const h = Math.max(0, (edgeAt(i) - from) * perCm);
@@ -188,23 +192,31 @@ export function StrandBands({
             </Button>
           </Popover>
         ))}
-        <Popover
-          trigger="click"
-          open={growing}
-          onOpenChange={setGrowing}
-          content={
-            <GrownSince
-              visit={visit}
-              set={(grown) => {
-                set(grown);
-                setGrowing(false);
-              }}
-            />
-          }
-        >
-          <Button>Grown since…</Button>
-        </Popover>
+        {pieces === 0 && (
+          <Popover
+            trigger="click"
+            open={growing}
+            onOpenChange={setGrowing}
+            content={
+              <GrownSince
+                visit={visit}
+                set={(grown) => {
+                  set(grown);
+                  setGrowing(false);
+                }}
+              />
+            }
+          >
+            <Button>Grown since…</Button>
+          </Popover>
+        )}
       </div>
+      {pieces > 0 && (
+        <p className={parts.soft}>
+          {pieces} pieces of last time lie on the head, each with bands of its own; these sum them up. A
+          change here tells the hair anew, without them.
+        </p>
+      )}
     </div>
   );
 }

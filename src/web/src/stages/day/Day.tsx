@@ -11,6 +11,7 @@ import { Line } from "../../views/Choice";
 import { Num } from "../../views/Num";
 import { hairWords } from "../../views/words";
 import css from "./Day.module.css";
+import { FindClient } from "./FindClient";
 import { HouseRules } from "./HouseRules";
 
 /** Home is the day: its visits in time order, each head as it is and as planned. */
@@ -42,6 +43,7 @@ export function Day() {
           </Button>
         </div>
       </header>
+      <FindClient />
       {isPending && <Spin size="large" />}
       {error && <Alert type="error" title="The day can't be shown" description={error.message} />}
       {data?.length === 0 && (

@@ -6,6 +6,7 @@ import parts from "../../style/parts.module.css";
 import { SecondLook } from "../../views/SecondLook";
 import type { Against } from "../../visit/LookBar";
 import type { Selection } from "../../visit/useSelection";
+import { BringBack } from "./BringBack";
 import { Placements } from "./Placements";
 import { useCard, useFindings } from "./useFindings";
 
@@ -62,6 +63,7 @@ export function LookColumn({ visit, work, selection, onShow, onCompare }: Props)
         onLeave={work.leaveBe}
         edit={work.edit}
       />
+      <BringBack visit={visit} revision={work.revision} edit={work.edit} />
       <Button className={`${parts.wide} ${parts.still}`} onClick={() => setPlacing(true)}>
         From look to placement…
       </Button>

@@ -1,0 +1,118 @@
+import { Button, Input } from "antd";
+import { useState } from "react";
+import { Link } from "react-router";
+import parts from "../../style/parts.module.css";
+import type { Facts } from "../../visit/useFacts";
+import css from "./KeepScreen.module.css";
+import { hour, type KeepFact, type KeepView } from "./useKeep";
+
+interface Props {
+  visit: string;
+  kept: Facts<KeepView, KeepFact>;
+  view: KeepView;
+}
+
+/** After-care in her words, the artist's sentence, and the visit put away. */
+export function PuttingAway({ visit, kept, view }: Props) {
+  const { say, refused, busy } = kept;
+  const given = view.kept.careGivenAt;
+  const away = view.kept.putAwayAt;
+  const written = view.care.join("\n");
+  return (
+    <div className={css.away}>
+      <div className={parts.title}>
+        <h2>After-care</h2>
+        <Link to={`/visits/${visit}/care`}>Print</Link>
+      </div>
+      <Words
+        name="After-care"
+        rows={9}
+        most={4000}
+        value={view.kept.care ?? written}
+        onSay={(words) => say({ kind: "care", words: words.trim() === written.trim() ? null : words })}
+      />
+      <div className={parts.row}>
+        <Button
+          size="large"
+          type={given ? "default" : "primary"}
+          aria-pressed={given != null}
+          disabled={busy}
+          onClick={() => say({ kind: "given", is: given == null })}
+        >
+          {given ? `Given at ${hour(given)}` : "Given to her"}
+        </Button>
+        {view.kept.care != null && (
+          <Button size="large" type="text" disabled={busy} onClick={() => say({ kind: "care", words: null })}>
+            As written here
+          </Button>
+        )}
+      </div>
+      <h2>A sentence</h2>
+      <Words
+        name="A sentence about this visit"
+        rows={3}
+        most={1000}
+        value={view.kept.words ?? ""}
+        onSay={(words) => say({ kind: "words", words })}
+      />
+      <Words
+        name="How it was styled"
+        placeholder="How it was styled for the photographs"
+        rows={1}
+        most={1000}
+        value={view.kept.styled ?? ""}
+        onSay={(words) => say({ kind: "styled", words })}
+      />
+      {refused && <p role="alert">{refused}</p>}
+      <Button
+        size="large"
+        type={away ? "default" : "primary"}
+        aria-pressed={away != null}
+        disabled={busy}
+        onClick={() => say({ kind: "putAway", is: away == null })}
+      >
+        {away ? `Put away at ${hour(away)}` : "Put the visit away"}
+      </Button>
+      <p className={parts.soft}>
+        {away
+          ? "It counts in the year's figures. Press again to go on with it."
+          : "The record is complete, and counts in the year's figures."}
+      </p>
+    </div>
+  );
+}
+
+/** Words that are kept when the field is left. */
+function Words({
+  name,
+  placeholder,
+  rows,
+  most,
+  value,
+  onSay,
+}: {
+  name: string;
+  placeholder?: string;
+  rows: number;
+  most: number;
+  value: string;
+  onSay(words: string): void;
+}) {
+  const [typed, setTyped] = useState<string>();
+  return (
+    <Input.TextArea
+      aria-label={name}
+      placeholder={placeholder ?? name}
+      autoSize={{ minRows: rows, maxRows: 14 }}
+      maxLength={most}
+      value={typed ?? value}
+      onChange={(e) => setTyped(e.target.value)}
+      onBlur={() => {
+        if (typed !== undefined && typed !== value) {
+          onSay(typed);
+        }
+        setTyped(undefined);
+      }}
+    />
+  );
+}
