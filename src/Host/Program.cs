@@ -26,7 +26,8 @@ public sealed class Program
     private Program() { }
 
     /// <summary>
-    /// Starts the server. Arguments: --data folder, --port number, --demo folder of demo files, --urls.
+    /// Starts the server. Arguments: --data folder, --port number, --demo folder of demo files, --urls; or
+    /// --backup or --restore with a file, and it does that instead.
     /// </summary>
     public static async Task<int> Main(string[] args)
     {
@@ -36,6 +37,11 @@ public sealed class Program
         var builder = WebApplication.CreateBuilder(args);
         builder.AddWendro();
         var app = builder.Build();
+        if (await Commands.RunAsync(app.Services, app.Configuration) is { } done)
+        {
+            return done;
+        }
+
         app.UseWendro();
         app.MapDay();
         app.MapConsult();
@@ -55,6 +61,7 @@ public sealed class Program
         app.MapArchive();
         app.MapCalendar();
         app.MapForget();
+        app.MapBackup();
         app.MapRecord();
         app.MapLastTime();
         app.MapClients();
@@ -76,6 +83,8 @@ public sealed class Program
         var readiness = app.Services.GetRequiredService<Readiness>();
         readiness.Begin();
         await app.StartAsync();
+        var settings = app.Services.GetRequiredService<Settings>();
+        using var serving = Serving.Say(settings.DataFolder, $"http://127.0.0.1:{settings.Port}");
         await Task.WhenAny(readiness.Done, app.WaitForShutdownAsync());
         if (readiness.Done.IsFaulted)
         {

@@ -7,12 +7,13 @@ namespace Wendro.Store;
 /// <param name="Name">What she was called.</param>
 /// <param name="Visits">How many visits.</param>
 /// <param name="Photographs">How many photographs nobody else's visit has.</param>
+/// <param name="Copies">How many kept copies of the whole data that held her were taken away.</param>
 /// <param name="IsOverwritten">Whether what was freed is overwritten already; else it is once nobody reads any
 /// more.</param>
-public sealed record Forgotten(string Name, int Visits, int Photographs, bool IsOverwritten);
+public sealed record Forgotten(string Name, int Visits, int Photographs, int Copies, bool IsOverwritten);
 
 /// <summary>Deletes a person with everything, so that nothing of her is left in the data.</summary>
-public sealed class Forgetting(DbContextOptions<StudioContext> options, PhotographFolder photographs)
+public sealed class Forgetting(DbContextOptions<StudioContext> options, PhotographFolder photographs, KeptCopies copies)
 {
     /// <summary>
     /// Deletes a client, her visits, plans with all revisions, what happened, and photographs. What was freed is
@@ -55,7 +56,7 @@ public sealed class Forgetting(DbContextOptions<StudioContext> options, Photogra
 
         // What was deleted still lies in free pages and in the log until both are written anew.
         await db.Database.ExecuteSqlRawAsync("VACUUM", CancellationToken.None);
-        return new(row.Name, visits, unused.Length, await EmptyLogAsync(db));
+        return new(row.Name, visits, unused.Length, copies.Purge(), await EmptyLogAsync(db));
     }
 
     private const int Tries = 40;

@@ -26,12 +26,19 @@ public sealed record StoredVisit(
 public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider clock)
 {
     /// <summary>Brings the data file up to date, making it if need be.</summary>
-    public void Migrate()
+    /// <param name="keep">Called before a file that holds something is changed.</param>
+    /// <exception cref="NewerDataException">A newer program wrote it.</exception>
+    public void Migrate(Action? keep = null)
     {
         using var db = new StudioContext(options);
         if (db.Database.GetAppliedMigrations().Except(db.Database.GetMigrations()).LastOrDefault() is { } newer)
         {
             throw new NewerDataException(newer);
+        }
+
+        if (keep is not null && db.Database.GetAppliedMigrations().Any() && db.Database.GetPendingMigrations().Any())
+        {
+            keep();
         }
 
         db.Database.Migrate();

@@ -122,7 +122,7 @@ internal static class ArchiveEndpoints
             .WithSummary(summary);
 
     /// <summary>A file that is gone when it is closed.</summary>
-    private static FileStream Temporary() =>
+    internal static FileStream Temporary() =>
         new(
             Path.Combine(Path.GetTempPath(), $"wendro-{Guid.NewGuid():N}.zip"),
             FileMode.CreateNew,
@@ -132,7 +132,7 @@ internal static class ArchiveEndpoints
             FileOptions.DeleteOnClose | FileOptions.Asynchronous
         );
 
-    private static async Task<FileStream> ReceivedAsync(HttpRequest request, CancellationToken stop)
+    internal static async Task<FileStream> ReceivedAsync(HttpRequest request, CancellationToken stop)
     {
         var file = Temporary();
         try
@@ -171,6 +171,7 @@ internal static class ArchiveEndpoints
         if (
             !IsCounted(visit.Review.Select(f => f.Number))
             || !IsCounted(visit.Toning.Select(f => f.Number))
+            || !IsCounted(visit.Kept?.Select(f => f.Number) ?? [])
             || !IsCounted(visit.Service?.Facts.Select(f => f.Number) ?? [])
             || visit.Bowls.Any(b => !IsCounted(b.Events.Select(e => e.Number)))
             || (visit.Service is { } service && visit.Plan.All(r => r.Number != service.Revision))

@@ -18,6 +18,9 @@ internal sealed record Settings(
     string? ClockFile
 )
 {
+    /// <summary>The file that everything but photographs is in.</summary>
+    public string DataFile => Path.Combine(DataFolder, "wendro.db");
+
     /// <summary>Set while the build only asks for the API's description.</summary>
     public static bool IsDescribing =>
         System.Reflection.Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";

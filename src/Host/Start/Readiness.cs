@@ -27,7 +27,11 @@ internal sealed class Readiness(IServiceProvider services, IHostApplicationLifet
                 // The head and the demo's files need no data file: begun beside it.
                 var demo = services.GetRequiredService<DemoData>();
                 var read = Task.Run(demo.Read);
-                services.GetRequiredService<Visits>().Migrate();
+                services.GetRequiredService<Backups>().Sweep();
+                var file = services.GetRequiredService<Settings>().DataFile;
+                services
+                    .GetRequiredService<Visits>()
+                    .Migrate(() => services.GetRequiredService<KeptCopies>().Keep(file, "before-update"));
                 await demo.WriteAsync(await read, life.ApplicationStopping);
                 done.SetResult();
             }

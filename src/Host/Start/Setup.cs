@@ -55,7 +55,7 @@ internal static class Setup
         builder.Services.AddSingleton(_ =>
         {
             Directory.CreateDirectory(settings.DataFolder);
-            return StudioContext.OptionsFor(Path.Combine(settings.DataFolder, "wendro.db"));
+            return StudioContext.OptionsFor(settings.DataFile);
         });
         builder.Services.AddSingleton<Visits>();
         builder.Services.AddSingleton<Revisions>();
@@ -73,6 +73,16 @@ internal static class Setup
         builder.Services.AddSingleton<Album>();
         builder.Services.AddSingleton<Archives>();
         builder.Services.AddSingleton<Forgetting>();
+        builder.Services.AddSingleton(services => new KeptCopies(
+            Path.Combine(settings.DataFolder, "copies"),
+            services.GetRequiredService<TimeProvider>()
+        ));
+        builder.Services.AddSingleton(services => new Backups(
+            settings.DataFolder,
+            services.GetRequiredService<PhotographFolder>(),
+            services.GetRequiredService<KeptCopies>(),
+            services.GetRequiredService<TimeProvider>()
+        ));
         builder.Services.AddSingleton<TonesAtWork>();
         builder.Services.AddSingleton<KeepsAtWork>();
         builder.Services.AddSingleton<LastTimes>();

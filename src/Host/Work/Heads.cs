@@ -32,6 +32,9 @@ internal sealed class Heads(HeadForm head, IPutAway away)
     /// <summary>The newest plan of each visit on its head.</summary>
     private readonly Recent<Guid, Latest> latest = new(PlannedRoom, l => l.Bytes);
 
+    /// <summary>Forgets every plan on its head: the data was replaced beneath them.</summary>
+    public void ForgetPlans() => latest.Clear();
+
     /// <summary>Looks of a head of hair with a part.</summary>
     public HairLooks LooksFor(HairProfile hair, PartLine part)
     {

@@ -1463,6 +1463,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/backup": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All of the data as it is, health and revisions with it; read back before it is sent */
+        get: operations["GetBackup"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Puts a backup in the data's place, all of it or nothing; what was there is kept as a copy */
+        post: operations["PostRestore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{visit}/keep": {
         parameters: {
             query?: never;
@@ -1827,6 +1861,19 @@ export interface components {
             due: null | string;
             /** Format: date-time */
             doneAt: null | string;
+        };
+        BackupManifest: {
+            format: string;
+            /** Format: int32 */
+            version: number;
+            /** Format: date-time */
+            at: string;
+            /** Format: int32 */
+            clients: number;
+            /** Format: int32 */
+            visits: number;
+            /** Format: int32 */
+            photographs: number;
         };
         Band: {
             /** Format: double */
@@ -2478,6 +2525,8 @@ export interface components {
             visits: number;
             /** Format: int32 */
             photographs: number;
+            /** Format: int32 */
+            copies: number;
             isOverwritten: boolean;
         };
         Formula: {
@@ -9106,6 +9155,77 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ArchiveView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Payload Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Unsupported Media Type */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetBackup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                };
+            };
+        };
+    };
+    PostRestore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/zip": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BackupManifest"];
                 };
             };
             /** @description Bad Request */

@@ -3,6 +3,7 @@ import { MainNav } from "../../shell/MainNav";
 import parts from "../../style/parts.module.css";
 import { ArchiveIn } from "./ArchiveIn";
 import { ArchiveOut } from "./ArchiveOut";
+import { Backup } from "./Backup";
 import { Forget } from "./Forget";
 import css from "./Keep.module.css";
 
@@ -30,6 +31,7 @@ export function Keep() {
             Save the visits
           </a>
         </section>
+        <Backup />
         <Forget />
       </div>
     </main>
