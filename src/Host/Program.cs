@@ -63,6 +63,7 @@ public sealed class Program
         app.MapForget();
         app.MapBackup();
         app.MapRecord();
+        app.MapSheets();
         app.MapLastTime();
         app.MapClients();
         app.MapYear();

@@ -55,7 +55,7 @@ export function KeepScreen() {
           </div>
         </HeadColumn>
       }
-      where={{ label: "Record", content: <RecordCard view={view} /> }}
+      where={{ label: "Record", content: <RecordCard visit={visit} view={view} /> }}
       along={{ label: "Again", content: <ComeAgain view={view} /> }}
       mind={{ label: "At home", content: <PuttingAway visit={visit} kept={kept} view={view} /> }}
       count={0}

@@ -4,13 +4,24 @@ import { capital } from "../../views/words";
 import css from "./KeepScreen.module.css";
 import { hour, type KeepView } from "./useKeep";
 
+/** What of a visit can be taken elsewhere. */
+const files = [
+  { file: "record.pdf", name: "Recipe card, PDF" },
+  { file: "chart.pdf", name: "Chart, PDF" },
+  { file: "chart.svg", name: "Chart, SVG" },
+  { file: "note.pdf", name: "Note for the client, PDF" },
+  { file: "care.pdf", name: "After-care, PDF" },
+  { file: "facts.csv", name: "What happened, CSV" },
+  { file: "readings.csv", name: "Readings, CSV" },
+] as const;
+
 /** What an eye tells from as planned, levels. */
 const tells = 0.3;
 
 const minutes = (m: number) => `${Math.round(m)} min`;
 
 /** What was done at the visit and what came out: written by what was tapped, weighed and read. */
-export function RecordCard({ view }: { view: KeepView }) {
+export function RecordCard({ visit, view }: { visit: string; view: KeepView }) {
   const units = useUnits();
   const g = (grams: number) => quantity(grams, "g", units);
   const r = view.record;
@@ -119,6 +130,16 @@ export function RecordCard({ view }: { view: KeepView }) {
           </div>
         )}
       </dl>
+      <h2>In files</h2>
+      <ul className={css.files} aria-label="In files">
+        {files.map((f) => (
+          <li key={f.file}>
+            <a href={`/api/visits/${visit}/keep/${f.file}`} download>
+              {f.name}
+            </a>
+          </li>
+        ))}
+      </ul>
     </>
   );
 }

@@ -1,0 +1,141 @@
+using System.Globalization;
+using Wendro.Core.Review;
+using Wendro.Formats;
+using Wendro.Formats.Pages;
+using Wendro.Host.Pipeline;
+using Wendro.Host.Work;
+using Wendro.Store;
+
+namespace Wendro.Host.Keep;
+
+/// <summary>What is printed, given away or taken elsewhere: sheets, chart, tables.</summary>
+internal static class SheetEndpoints
+{
+    public static void MapSheets(this IEndpointRouteBuilder app)
+    {
+        var keep = app.MapVisit("/keep", "Keep");
+
+        keep.MapGet(
+                "/care.pdf",
+                async (AtWork at, KeepsAtWork keeps, TimeProvider clock, CancellationToken stop) =>
+                {
+                    var kept = await keeps.OfAsync(at, stop);
+                    var lines = kept.Kept.Care?.Split('\n') ?? kept.Care.Select(c => c.ToString());
+                    return Pdf(at, Sheets.AfterCare(Of(at, clock), lines), "after-care");
+                }
+            )
+            .Produces<byte[]>(contentType: Sheets.MediaType)
+            .WithName("GetCareSheet")
+            .WithSummary("After-care in a large face, as PDF");
+
+        keep.MapGet(
+                "/record.pdf",
+                async (AtWork at, KeepsAtWork keeps, TimeProvider clock, CancellationToken stop) =>
+                    Pdf(at, Sheets.RecipeCard(Of(at, clock), (await keeps.OfAsync(at, stop)).Record), "record")
+            )
+            .Produces<byte[]>(contentType: Sheets.MediaType)
+            .WithName("GetRecordSheet")
+            .WithSummary("The recipe card: steps, bowls as weighed, what came out, as PDF");
+
+        keep.MapGet(
+                "/note.pdf",
+                async (AtWork at, KeepsAtWork keeps, TimeProvider clock, CancellationToken stop) =>
+                    Pdf(at, Sheets.ClientNote(Of(at, clock), (await keeps.OfAsync(at, stop)).Record.Promised), "note")
+            )
+            .Produces<byte[]>(contentType: Sheets.MediaType)
+            .WithName("GetNoteSheet")
+            .WithSummary("What was said to the client, in the words used, as PDF");
+
+        keep.MapGet(
+                "/chart.pdf",
+                async (AtWork at, ServicesAtWork services, TimeProvider clock, CancellationToken stop) =>
+                    Pdf(at, Sheets.Chart(Of(at, clock), (await services.OfAsync(at, stop)).Mix.Head), "chart")
+            )
+            .Produces<byte[]>(contentType: Sheets.MediaType)
+            .WithName("GetChartSheet")
+            .WithSummary("The panels numbered as they are painted, and with what, as PDF");
+
+        keep.MapGet(
+                "/chart.svg",
+                async (AtWork at, ServicesAtWork services, CancellationToken stop) =>
+                    Results.Text(new PanelChart((await services.OfAsync(at, stop)).Mix.Head).ToSvg(), "image/svg+xml")
+            )
+            .Produces<string>(contentType: "image/svg+xml")
+            .WithName("GetChart")
+            .WithSummary("The panels numbered as they are painted, as SVG");
+
+        keep.MapGet(
+                "/facts.csv",
+                async (
+                    AtWork at,
+                    Services services,
+                    Reviews reviews,
+                    Tonings tonings,
+                    Keepings keepings,
+                    CancellationToken stop
+                ) =>
+                {
+                    var visit = at.Visit.Id;
+                    var facts = ((await services.OfAsync(visit, stop))?.Facts ?? [])
+                        .Select(f => new FactRowOut("apply", f.Number, f.At, f.Fact))
+                        .Concat(
+                            (await reviews.FactsOfAsync(visit, stop)).Select(f => new FactRowOut(
+                                "review",
+                                f.Number,
+                                f.At,
+                                f.Fact
+                            ))
+                        )
+                        .Concat(
+                            (await tonings.FactsOfAsync(visit, stop)).Select(f => new FactRowOut(
+                                "tone",
+                                f.Number,
+                                f.At,
+                                f.Fact
+                            ))
+                        )
+                        .Concat(
+                            (await keepings.FactsOfAsync(visit, stop)).Select(f => new FactRowOut(
+                                "keep",
+                                f.Number,
+                                f.At,
+                                f.Fact
+                            ))
+                        );
+                    return Csv(at, FactsFile.Facts(facts), "facts");
+                }
+            )
+            .Produces<string>(contentType: FactsFile.MediaType)
+            .WithName("GetFactsFile")
+            .WithSummary("All that happened at the visit, fact by fact, as CSV");
+
+        keep.MapGet(
+                "/readings.csv",
+                async (AtWork at, ReviewsAtWork reviews, CancellationToken stop) =>
+                {
+                    var review = await reviews.OfAsync(at, stop);
+                    var found = Differences.Of(review.Planned, review.Depths, review.Review.Readings.Values);
+                    return Csv(
+                        at,
+                        FactsFile.Readings(found.Read.OrderBy(r => r.Zone).ThenBy(r => r.Depth)),
+                        "readings"
+                    );
+                }
+            )
+            .Produces<string>(contentType: FactsFile.MediaType)
+            .WithName("GetReadingsFile")
+            .WithSummary("What was read against what was planned, as CSV");
+    }
+
+    private static SheetOf Of(AtWork at, TimeProvider clock) =>
+        new(at.Visit.Client, TimeZoneInfo.ConvertTime(at.Visit.StartsAt, clock.LocalTimeZone));
+
+    private static IResult Pdf(AtWork at, byte[] pdf, string what) =>
+        Results.Bytes(pdf, Sheets.MediaType, Named(at, what, "pdf"));
+
+    private static IResult Csv(AtWork at, string csv, string what) =>
+        Results.File(System.Text.Encoding.UTF8.GetBytes(csv), FactsFile.MediaType, Named(at, what, "csv"));
+
+    private static string Named(AtWork at, string what, string kind) =>
+        $"{what}-{at.Visit.StartsAt.UtcDateTime.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}.{kind}";
+}
