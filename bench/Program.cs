@@ -47,6 +47,12 @@ if (args is ["photographs"])
     return;
 }
 
+if (args is ["studio"])
+{
+    StudioFigures.Print();
+    return;
+}
+
 if (args is ["page"])
 {
     PageFigures.Print();

@@ -51,4 +51,24 @@ public sealed class CalendarTests
         var starts = Calendar.Load(text)!.Events.Select(e => e.Start!.AsUtc).Order().ToArray();
         Assert.Equal([before.UtcDateTime, after.UtcDateTime], starts);
     }
+
+    /// <summary>The very file that the page's tests read with a reader of another family.</summary>
+    [Fact]
+    public void The_file_that_another_reader_reads_is_what_is_written()
+    {
+        var zone = TimeZoneInfo.FindSystemTimeZoneById("Europe/Lisbon");
+        var now = new DateTimeOffset(2031, 10, 1, 8, 0, 0, TimeSpan.Zero);
+        var text = VisitCalendar.Write(
+            [
+                new(Guid.Parse("0199a000-0000-7000-8000-000000000001"), "Ödön, of the \"quay\"; north", At(24, 1), 90),
+                new(Guid.Parse("0199a000-0000-7000-8000-000000000002"), new string('x', 100), At(28, 0), 180),
+            ],
+            zone,
+            now
+        );
+        var file = Path.Combine(AppContext.BaseDirectory, "Fixtures", "visits.ics");
+        Assert.Equal(File.ReadAllText(file).ReplaceLineEndings("\n"), text.ReplaceLineEndings("\n"));
+
+        static DateTimeOffset At(int day, int offset) => new(2031, 10, day, 10, 0, 0, TimeSpan.FromHours(offset));
+    }
 }
