@@ -42,7 +42,9 @@ public sealed class Bowls(DbContextOptions<StudioContext> options, TimeProvider 
             .ToArray();
     }
 
-    /// <summary>Lots that bowls of a visit were poured from: by bowl and product, the last where it was changed.</summary>
+    /// <summary>
+    /// Lots that bowls of a visit were poured from: by bowl and product, the last where it was changed.
+    /// </summary>
     public async Task<IReadOnlyDictionary<(Guid Bowl, string Product), string>> LotsAsync(
         Guid visit,
         CancellationToken stop

@@ -131,7 +131,9 @@ public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider
         return Stored(visit);
     }
 
-    /// <summary>Another visit of a client, with what is known before anybody asks; null if there is no such client.</summary>
+    /// <summary>
+    /// Another visit of a client, with what is known before anybody asks; null if there is no such client.
+    /// </summary>
     public async Task<StoredVisit?> AddVisitAsync(
         Guid client,
         DateTimeOffset startsAt,

@@ -21,6 +21,8 @@ public sealed class AccessibilityTests(App app) : IClassFixture<App>
         ("desk", By.CssSelector("[aria-label='Sums'] [role='status'] > p:first-child:not([role])"), []),
         ("shelf", By.XPath("//button[contains(., 'Lantern clay')]"), ["Lantern clay"]),
         ("keep", By.XPath("//h2[.='The whole studio']"), ["With answers about health…"]),
+        ("year", By.XPath("//ol[@aria-label='Week']//a"), []),
+        ("clients", By.XPath("//ol[@aria-label='Visits']//img"), []),
         (
             "consult",
             By.CssSelector("canvas[aria-label^='The head'][aria-busy='false'][data-drawn]"),
@@ -36,6 +38,8 @@ public sealed class AccessibilityTests(App app) : IClassFixture<App>
         ("apply", By.XPath("//button[.='Client in the chair']"), []),
         ("review", By.CssSelector("canvas[aria-label^='The head'][aria-busy='false'][data-drawn]"), []),
         ("tone", By.CssSelector("canvas[aria-label^='The head'][aria-busy='false'][data-drawn]"), []),
+        ("record", By.CssSelector("canvas[aria-label^='The head'][aria-busy='false'][data-drawn]"), []),
+        ("care", By.XPath("//article[@aria-label='After-care']//li"), []),
     ];
 
     [Theory]
@@ -50,7 +54,13 @@ public sealed class AccessibilityTests(App app) : IClassFixture<App>
         var found = new List<string>();
         foreach (var (at, ready, opens) in Screens)
         {
-            var address = at is "" or "desk" or "shelf" or "keep" ? at : $"visits/{visit}/{at}";
+            var address = at switch
+            {
+                "" or "desk" or "shelf" or "keep" or "year" => at,
+                "clients" => $"clients/{ClientOf(app, visit)}",
+                "record" => $"visits/{visit}/keep",
+                _ => $"visits/{visit}/{at}",
+            };
             app.Browser.Navigate().GoToUrl($"{app.Address}/{address}");
             app.Find($"{at} is there", ready);
             found.AddRange(Violations(app, at));
@@ -71,6 +81,13 @@ public sealed class AccessibilityTests(App app) : IClassFixture<App>
         }
 
         Assert.True(found.Count == 0, string.Join(Environment.NewLine, found.Distinct()));
+    }
+
+    private static string ClientOf(App app, string visit)
+    {
+        using var http = new HttpClient { BaseAddress = new Uri(app.Address) };
+        var keep = http.GetStringAsync(new Uri($"/api/visits/{visit}/keep", UriKind.Relative)).GetAwaiter().GetResult();
+        return (string)JsonNode.Parse(keep)!["clientId"]!;
     }
 
     /// <summary>Something is toned, so that its screen has all it can have.</summary>

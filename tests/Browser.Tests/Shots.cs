@@ -154,13 +154,14 @@ public sealed class Shots
         app.Find("toned", By.XPath("//section[contains(., 'of the warmth taken')]"));
         Drawn(app, "worn down");
         Take(app, "tone");
+        app.Visit("Maelis Thornby", "keep");
+        app.Find("what was done", By.XPath("//dt[.='Lighten']"));
+        Drawn(app, "worn down");
+        Take(app, "keep");
 
         app.Browser.Navigate().GoToUrl($"{app.Address}/shelf");
         app.Find("the shelf", By.XPath("//button[contains(., 'Lantern clay')]"));
         Take(app, "shelf");
-        app.Browser.Navigate().GoToUrl($"{app.Address}/keep");
-        app.Find("what is kept", By.XPath("//h2[.='The whole studio']"));
-        Take(app, "keep");
         app.Browser.Navigate().GoToUrl($"{app.Address}/desk");
         app.Find("the line", By.CssSelector("input[aria-label='Type a sum']")).SendKeys("25 vol 60 g from 20 40");
         app.Find("the sum", By.XPath("//*[@aria-label='Answer'][contains(., '45.0 g of 20 vol')]"));

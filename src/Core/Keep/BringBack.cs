@@ -23,6 +23,7 @@ namespace Wendro.Core.Keep;
 /// <param name="After">How it looks with these panels.</param>
 /// <param name="AfterAll">How it looks with all of them.</param>
 /// <param name="Minutes">Painting minutes.</param>
+/// <param name="IsMet">Whether the wish is met with them; else they come as near to it as any of them would.</param>
 public sealed record BringBack(
     IReadOnlyList<PlanEdit> Edits,
     IReadOnlyList<PanelKey> Panels,
@@ -31,7 +32,8 @@ public sealed record BringBack(
     Outcome Now,
     Outcome After,
     Outcome AfterAll,
-    double Minutes
+    double Minutes,
+    bool IsMet
 )
 {
     /// <summary>What is nearer to its wish than this is as near as all of it. Model assumption.</summary>
@@ -94,7 +96,9 @@ public sealed record BringBack(
     private static Band? OldIn(HairProfile here, bool deposit) =>
         here.Bands.FirstOrDefault(b => b.State == (deposit ? BandState.Coloured : BandState.Lightened));
 
-    /// <summary>The paint between where it began and where its old work begins now; null where that is nothing.</summary>
+    /// <summary>
+    /// The paint between where it began and where its old work begins now; null where that is nothing.
+    /// </summary>
     private static PanelPaint? Grown(PanelPaint coat, Band old, Panel panel, Plan plan)
     {
         var start = coat.StartOn(panel.Key, panel.LengthCm, plan.Seed);
@@ -135,7 +139,7 @@ public sealed record BringBack(
             var bare = Proposal.OutcomeOf(now);
             if (asked.Count == 0)
             {
-                return new([], [], 0, mirrored, bare, bare, bare, 0);
+                return new([], [], 0, mirrored, bare, bare, bare, 0, Aim.Beyond(bare, now.Plan.Wish) <= AsNear);
             }
 
             var all = Head(asked.Keys);
@@ -176,7 +180,8 @@ public sealed record BringBack(
                 bare,
                 Proposal.OutcomeOf(after),
                 whole,
-                after.Minutes - now.Minutes
+                after.Minutes - now.Minutes,
+                Aim.Beyond(Proposal.OutcomeOf(after), wish) <= AsNear
             );
         }
 

@@ -51,8 +51,8 @@ public sealed record ServiceInterval(ServiceKind Kind, double Weeks, Sentence Wh
                 new(
                     ServiceKind.Light,
                     measures.RegrowthWeeks,
-                    $"Regrowth begins to show then: the light rises {Quantity.Rise(measures.RootSoftness)} at its steepest, "
-                        + $"hair grows {Quantity.Cm(HairFibre.GrowthCmPerMonth, "0.0#")} a month."
+                    $"Regrowth begins to show then: the light rises {Quantity.Rise(measures.RootSoftness)} at its "
+                        + $"steepest, hair grows {Quantity.Cm(HairFibre.GrowthCmPerMonth, "0.0#")} a month."
                 )
             );
         }

@@ -18,7 +18,9 @@ public static class WhatIsLeft
     /// <summary>Steps in which a piece is read along its hair, cm.</summary>
     private const double StepCm = 0.5;
 
-    /// <summary>How far hair must lie from what it was to count as lightened or darkened, levels. Model assumption.</summary>
+    /// <summary>
+    /// How far hair must lie from what it was to count as lightened or darkened, levels. Model assumption.
+    /// </summary>
     private const double Counts = 0.4;
 
     /// <summary>A smaller share of strands than this is no piece. Model assumption.</summary>

@@ -2,7 +2,9 @@ using PdfSharp.Fonts;
 
 namespace Wendro.Formats.Pages;
 
-/// <summary>The face of everything that is printed: it ships with the program, nothing is looked for on the machine.</summary>
+/// <summary>
+/// The face of everything that is printed: it ships with the program, nothing is looked for on the machine.
+/// </summary>
 internal sealed class OurFont : IFontResolver
 {
     /// <summary>What it is called.</summary>

@@ -2173,6 +2173,7 @@ export interface components {
             afterAll: components["schemas"]["Outcome"];
             /** Format: double */
             minutes: number;
+            isMet: boolean;
         };
         CalendarVisit: {
             /** Format: uuid */

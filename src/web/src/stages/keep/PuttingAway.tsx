@@ -4,6 +4,7 @@ import { Link } from "react-router";
 import parts from "../../style/parts.module.css";
 import type { Facts } from "../../visit/useFacts";
 import css from "./KeepScreen.module.css";
+import { Photographs } from "./Photographs";
 import { hour, type KeepFact, type KeepView } from "./useKeep";
 
 interface Props {
@@ -63,6 +64,7 @@ export function PuttingAway({ visit, kept, view }: Props) {
         value={view.kept.styled ?? ""}
         onSay={(words) => say({ kind: "styled", words })}
       />
+      <Photographs visit={visit} />
       {refused && <p role="alert">{refused}</p>}
       <Button
         size="large"

@@ -40,7 +40,9 @@ export function BringBack({ visit, revision, edit }: Props) {
           <p>
             {found.ofPanels === 0
               ? "Nothing has grown or was missed that last time's plan would paint."
-              : "The wish still stands: nothing needs to be painted for it."}
+              : found.isMet
+                ? "The wish still stands: nothing needs to be painted for it."
+                : "Nothing that last time's plan would paint comes nearer to the wish."}
           </p>
         ) : (
           <>
@@ -48,7 +50,8 @@ export function BringBack({ visit, revision, edit }: Props) {
               <b>
                 {found.panels.length} of {found.ofPanels} panels
               </b>{" "}
-              bring the wish back, {Math.round(found.minutes)} min of painting
+              {found.isMet ? "bring the wish back" : "come as near to the wish as any would"},{" "}
+              {Math.round(found.minutes)} min of painting
               {found.isMirrored && ", the other way round: she parts it on the other side"}.
             </p>
             <p className={parts.soft}>

@@ -3,8 +3,8 @@ import { type MouseEvent, useRef, useState } from "react";
 import parts from "../../style/parts.module.css";
 import { tokens } from "../../style/tokens";
 import { Whether } from "../../views/Choice";
+import { type Spot, useLevel, usePhotographs } from "../../visit/usePhotographs";
 import css from "./Review.module.css";
-import { type Spot, useLevel, usePhotographs } from "./usePhotographs";
 
 type Tapping = "hair" | "neutral";
 type Reference = "none" | "neutral" | "greyCard";

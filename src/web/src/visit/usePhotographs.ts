@@ -1,7 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api, type Schemas } from "../../api/client";
-import { given, raw } from "../../api/given";
+import { api, type Schemas } from "../api/client";
+import { given, raw } from "../api/given";
 
+export type PhotoMoment = Schemas["PhotoMoment"];
 export type StoredPhotograph = Schemas["StoredPhotograph"];
 export type PhotographAsked = Schemas["PhotographAsked"];
 export type Spot = Schemas["PhotoSpot"];
@@ -16,8 +17,8 @@ export function usePhotographs(visit: string) {
     queryFn: () => given(api.GET("/api/visits/{visit}/photographs", { params: { path: { visit } } })),
   });
   const adding = useMutation({
-    mutationFn: async (file: File): Promise<StoredPhotograph> => {
-      const answer = await raw(`/api/visits/${visit}/photographs?moment=rinsed`, {
+    mutationFn: async ({ file, moment }: { file: File; moment: PhotoMoment }): Promise<StoredPhotograph> => {
+      const answer = await raw(`/api/visits/${visit}/photographs?moment=${moment}`, {
         method: "POST",
         headers: { "content-type": file.type },
         body: file,
@@ -43,7 +44,7 @@ export function usePhotographs(visit: string) {
   });
   return {
     photographs: data ?? [],
-    add: (file: File) => adding.mutateAsync(file),
+    add: (file: File, moment: PhotoMoment = "rinsed") => adding.mutateAsync({ file, moment }),
     adding: adding.isPending,
     refused: adding.error?.message,
     agree: (name: string, mayBeShown: boolean) => agreeing.mutate({ name, mayBeShown }),
