@@ -29,6 +29,10 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats, IReadO
 
     private const int AcrossSteps = 16;
     private const int AlongSteps = 48;
+
+    /// <summary>Turns by which rows fall furthest from each other.</summary>
+    private const double GoldenTurn = 0.618;
+
     private const int DeepSteps = 8;
 
     /// <summary>A panel painted with one product.</summary>
@@ -82,9 +86,11 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats, IReadO
             for (var h = 0; h + 1 < held.Length; h++)
             {
                 var level = 0.0;
+                // Row by row from another place, so that no even row of strokes is always hit, or always missed.
+                var phase = share * AlongSteps * GoldenTurn % 1;
                 for (var j = 0; j < AcrossSteps; j++)
                 {
-                    level += Through(products, (j + 0.5) / AcrossSteps, share, held[h], coverages);
+                    level += Through(products, (j + phase) / AcrossSteps, share, held[h], coverages);
                 }
 
                 sum += weight * (held[h + 1] - held[h]) * level / AcrossSteps;
