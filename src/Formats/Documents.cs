@@ -63,7 +63,7 @@ public static class Documents
         [typeof(TonePlan)] = ("way of toning", []),
         [typeof(Product)] = ("product", []),
         [typeof(HouseRules)] = ("set of house rules", []),
-        [typeof(PlanFile)] = ("plan file", [Steps]),
+        [typeof(PlanFile)] = ("plan file", [Steps, LeftBehind]),
         [typeof(VisitFile)] = ("visit file", [Steps, LeftBehind]),
     };
 
