@@ -155,7 +155,7 @@ public sealed class Shots
         Drawn(app, "worn down");
         Take(app, "tone");
         app.Visit("Maelis Thornby", "keep");
-        app.Find("what was done", By.XPath("//dt[.='Lighten']"));
+        app.Find("what was done", By.XPath("//dt[.='Came out']"));
         Drawn(app, "worn down");
         Take(app, "keep");
 
