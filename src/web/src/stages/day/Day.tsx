@@ -38,12 +38,14 @@ export function Day() {
         <div className={parts.row}>
           <MainNav />
           <HouseRules />
-          <Button type="primary" size="large" onClick={() => setOpen(true)}>
-            New client
-          </Button>
         </div>
       </header>
-      <FindClient />
+      <div className={css.who}>
+        <FindClient />
+        <Button type="primary" size="large" onClick={() => setOpen(true)}>
+          New client
+        </Button>
+      </div>
       {isPending && <Spin size="large" />}
       {error && <Alert type="error" title="The day can't be shown" description={error.message} />}
       {data?.length === 0 && (
