@@ -1,6 +1,4 @@
 using System.Globalization;
-using System.Net.Http.Json;
-using System.Text;
 using System.Text.Json.Nodes;
 using OpenQA.Selenium;
 using OpenQA.Selenium.Interactions;
@@ -20,7 +18,7 @@ public sealed class BasinTests(App app) : IClassFixture<App>
     {
         app.Begin();
         var visit = app.VisitOf(Client);
-        Post(
+        app.Post(
             $"visits/{visit}/plan/edits",
             """
             {"baseRevision":1,"edit":{"kind":"together","edits":[
@@ -38,7 +36,7 @@ public sealed class BasinTests(App app) : IClassFixture<App>
             }
         )
         {
-            Say(visit, "apply", fact);
+            app.Say(visit, "apply", fact);
         }
 
         Serve(visit, painted: 0);
@@ -157,11 +155,11 @@ public sealed class BasinTests(App app) : IClassFixture<App>
     /// <summary>Paints what waits, rinses every wave when it is due, washes and reads.</summary>
     private void Serve(string visit, int painted)
     {
-        var view = Get($"visits/{visit}/apply");
+        var view = app.Get($"visits/{visit}/apply");
         foreach (var panel in view["waiting"]!.AsArray().Select(p => (string)p!).ToArray())
         {
             app.SetClock(minute += 0.7);
-            view = Say(visit, "apply", $$"""{"kind":"painted","panel":"{{panel}}"}""");
+            view = app.Say(visit, "apply", $$"""{"kind":"painted","panel":"{{panel}}"}""");
             painted++;
         }
 
@@ -171,24 +169,24 @@ public sealed class BasinTests(App app) : IClassFixture<App>
             var wait = ((DateTimeOffset)waves[0]!["startsAt"]! - (DateTimeOffset)view["now"]!).TotalMinutes;
             app.SetClock(minute += Math.Max(0, wait));
             var panels = waves[0]!["panels"]!.ToJsonString();
-            Say(visit, "apply", $$"""{"kind":"waveBegun","panels":{{panels}}}""");
+            app.Say(visit, "apply", $$"""{"kind":"waveBegun","panels":{{panels}}}""");
             app.SetClock(minute += 9);
-            view = Say(visit, "apply", """{"kind":"waveEnded"}""");
+            view = app.Say(visit, "apply", """{"kind":"waveEnded"}""");
         }
 
         app.SetClock(minute += 15);
-        Say(visit, "apply", """{"kind":"washed"}""");
+        app.Say(visit, "apply", """{"kind":"washed"}""");
     }
 
     private double Planned(string visit, int depth) =>
         (double)
-            Get($"visits/{visit}/review")["zones"]!.AsArray().Single(z => (string)z!["zone"]! == "lowerBack")![
+            app.Get($"visits/{visit}/review")["zones"]!.AsArray().Single(z => (string)z!["zone"]! == "lowerBack")![
                 "depths"
             ]![depth]!["planned"]!;
 
     private string Colour(string visit, double level) =>
         (string)
-            Get($"visits/{visit}/review")["colours"]!.AsArray().MinBy(c => Math.Abs((double)c!["level"]! - level))![
+            app.Get($"visits/{visit}/review")["colours"]!.AsArray().MinBy(c => Math.Abs((double)c!["level"]! - level))![
                 "hex"
             ]!;
 
@@ -211,30 +209,5 @@ public sealed class BasinTests(App app) : IClassFixture<App>
             .MoveToElement(picture, 0, (int)((height - 0.5) * picture.Size.Height))
             .Click()
             .Perform();
-    }
-
-    private JsonNode Get(string at)
-    {
-        using var http = new HttpClient { BaseAddress = new Uri(app.Address) };
-        return http.GetFromJsonAsync<JsonNode>(new Uri($"/api/{at}", UriKind.Relative)).GetAwaiter().GetResult()!;
-    }
-
-    private JsonNode Say(string visit, string stage, string fact)
-    {
-        var after = (int)Get($"visits/{visit}/{stage}")["facts"]!;
-        return Post(
-            $"visits/{visit}/{stage}/facts",
-            $$"""{"after":{{after}},"id":"{{Guid.NewGuid()}}","fact":{{fact}}}"""
-        );
-    }
-
-    private JsonNode Post(string at, string json)
-    {
-        using var http = new HttpClient { BaseAddress = new Uri(app.Address) };
-        using var body = new StringContent(json, Encoding.UTF8, "application/json");
-        using var answer = http.PostAsync(new Uri($"/api/{at}", UriKind.Relative), body).GetAwaiter().GetResult();
-        var said = answer.Content.ReadAsStringAsync().GetAwaiter().GetResult();
-        Assert.True(answer.IsSuccessStatusCode, $"{json}: {said}");
-        return JsonNode.Parse(said)!;
     }
 }

@@ -1,6 +1,4 @@
 using System.Globalization;
-using System.Net.Http.Json;
-using System.Text;
 using System.Text.Json.Nodes;
 using OpenQA.Selenium;
 
@@ -63,7 +61,7 @@ public sealed class YearsTests(App app) : IClassFixture<App>
                     ? all
                     : null
         );
-        var page = Get($"clients/{(string)Get($"visits/{first}/keep")["clientId"]!}");
+        var page = app.Get($"clients/{(string)app.Get($"visits/{first}/keep")["clientId"]!}");
         var off = page["visits"]!.AsArray().Select(v => (double)v!["sum"]!["forecastError"]!).ToArray();
         Assert.True(off[0] > off[1] + 0.1, string.Join(", ", off));
         Assert.True(off[0] > off[2] + 0.1, string.Join(", ", off));
@@ -87,7 +85,7 @@ public sealed class YearsTests(App app) : IClassFixture<App>
     /// <summary>Wide panels far apart, reached nearly through.</summary>
     private void Paint(string visit, params string[] zones)
     {
-        var revision = (int)Get($"visits/{visit}/plan")["revision"]!;
+        var revision = (int)app.Get($"visits/{visit}/plan")["revision"]!;
         var edits = string.Join(
             ",",
             zones.Select(z =>
@@ -97,7 +95,7 @@ public sealed class YearsTests(App app) : IClassFixture<App>
                     """
             )
         );
-        Post(
+        app.Post(
             $"visits/{visit}/plan/edits",
             $$"""{"baseRevision":{{revision}},"edit":{"kind":"together","edits":[{{edits}}]} }"""
         );
@@ -105,33 +103,33 @@ public sealed class YearsTests(App app) : IClassFixture<App>
 
     private void Serve(string visit)
     {
-        var view = Say(visit, "apply", """{"kind":"seated"}""");
+        var view = app.Say(visit, "apply", """{"kind":"seated"}""");
         var panels = view["waiting"]!.AsArray().Select(p => (string)p!).ToArray();
         app.SetClock(minute += panels.Length * 0.7);
-        view = Say(visit, "apply", $$"""{"kind":"paintedUpTo","panel":"{{panels[^1]}}" }""");
+        view = app.Say(visit, "apply", $$"""{"kind":"paintedUpTo","panel":"{{panels[^1]}}" }""");
         while (view["waves"]!.AsArray() is { Count: > 0 } waves)
         {
             var wait = ((DateTimeOffset)waves[0]!["startsAt"]! - (DateTimeOffset)view["now"]!).TotalMinutes;
             app.SetClock(minute += Math.Max(0, wait));
-            Say(visit, "apply", $$"""{"kind":"waveBegun","panels":{{waves[0]!["panels"]!.ToJsonString()}} }""");
+            app.Say(visit, "apply", $$"""{"kind":"waveBegun","panels":{{waves[0]!["panels"]!.ToJsonString()}} }""");
             app.SetClock(minute += 9);
-            view = Say(visit, "apply", """{"kind":"waveEnded"}""");
+            view = app.Say(visit, "apply", """{"kind":"waveEnded"}""");
         }
 
-        Say(visit, "apply", """{"kind":"washed"}""");
+        app.Say(visit, "apply", """{"kind":"washed"}""");
     }
 
     /// <summary>The ends as this client's hair lifts.</summary>
     private void Read(string visit, params string[] zones)
     {
-        Say(visit, "review", """{"kind":"state","wetness":"dry","washed":true,"light":"studio"}""");
-        var view = Get($"visits/{visit}/review");
+        app.Say(visit, "review", """{"kind":"state","wetness":"dry","washed":true,"light":"studio"}""");
+        var view = app.Get($"visits/{visit}/review");
         foreach (var zone in zones)
         {
             var of = view["zones"]!.AsArray().Single(z => (string)z!["zone"]! == zone)!;
             tabled = tabled > 0 ? tabled : (double)of["depths"]![2]!["planned"]! - Natural;
             var level = (Natural + Lifts * tabled).ToString("0.00", CultureInfo.InvariantCulture);
-            Say(visit, "review", $$"""{"kind":"read","zone":"{{zone}}","depth":"ends","level":{{level}} }""");
+            app.Say(visit, "review", $$"""{"kind":"read","zone":"{{zone}}","depth":"ends","level":{{level}} }""");
         }
     }
 
@@ -153,36 +151,11 @@ public sealed class YearsTests(App app) : IClassFixture<App>
         app.Button("Book it").Click();
         var booked = app.Find("booked", By.XPath("//p[starts-with(., 'Booked:')]/a"));
         var weeks = (
-            (DateTimeOffset)Get($"visits/{visit}/keep")["nextVisit"]![0]!["startsAt"]! - DateTimeOffset.UtcNow
+            (DateTimeOffset)app.Get($"visits/{visit}/keep")["nextVisit"]![0]!["startsAt"]! - DateTimeOffset.UtcNow
         ).TotalMinutes;
         app.SetClock(minute = Math.Max(minute, weeks));
         booked.Click();
         app.Until("her next consultation", d => d.Url.EndsWith("/consult", StringComparison.Ordinal) ? "there" : null);
         return VisitNow();
-    }
-
-    private JsonNode Get(string at)
-    {
-        using var http = new HttpClient { BaseAddress = new Uri(app.Address) };
-        return http.GetFromJsonAsync<JsonNode>(new Uri($"/api/{at}", UriKind.Relative)).GetAwaiter().GetResult()!;
-    }
-
-    private JsonNode Say(string visit, string stage, string fact)
-    {
-        var after = (int)Get($"visits/{visit}/{stage}")["facts"]!;
-        return Post(
-            $"visits/{visit}/{stage}/facts",
-            $$"""{"after":{{after}},"id":"{{Guid.NewGuid()}}","fact":{{fact}} }"""
-        );
-    }
-
-    private JsonNode Post(string at, string json)
-    {
-        using var http = new HttpClient { BaseAddress = new Uri(app.Address) };
-        using var body = new StringContent(json, Encoding.UTF8, "application/json");
-        using var answer = http.PostAsync(new Uri($"/api/{at}", UriKind.Relative), body).GetAwaiter().GetResult();
-        var said = answer.Content.ReadAsStringAsync().GetAwaiter().GetResult();
-        Assert.True(answer.IsSuccessStatusCode, $"{json}: {said}");
-        return JsonNode.Parse(said)!;
     }
 }
