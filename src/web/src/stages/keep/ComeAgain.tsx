@@ -68,7 +68,7 @@ export function ComeAgain({ view }: { view: KeepView }) {
       {next ? (
         <p>
           Booked:{" "}
-          <Link to={`/visits/${next.visitId}/consult`}>
+          <Link className={css.link} to={`/visits/${next.visitId}/consult`}>
             {day(next.startsAt)}, {hour(next.startsAt)}
           </Link>
         </p>
@@ -94,7 +94,9 @@ export function ComeAgain({ view }: { view: KeepView }) {
         </>
       )}
       <p>
-        <Link to={`/clients/${view.clientId}`}>All visits</Link>
+        <Link className={css.link} to={`/clients/${view.clientId}`}>
+          All visits
+        </Link>
       </p>
     </>
   );

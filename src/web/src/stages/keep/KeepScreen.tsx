@@ -1,6 +1,7 @@
 import { Alert, Slider, Spin } from "antd";
 import { useEffect, useState } from "react";
 import parts from "../../style/parts.module.css";
+import { tokens } from "../../style/tokens";
 import { Columns } from "../../visit/Columns";
 import { HeadColumn } from "../../visit/HeadColumn";
 import { useVisit } from "../../visit/useVisit";
@@ -35,7 +36,9 @@ export function KeepScreen() {
       [0, "today"],
       [view.weeksBetween, "usual visit"],
       ...view.next.filter((n) => n.kind !== "cut").map((n) => [Math.round(n.weeks), dueWords[n.kind]]),
-    ].filter(([w]) => Number(w) <= most),
+    ]
+      .filter(([w]) => Number(w) <= most)
+      .map(([w, label]) => [w, { label, style: { color: tokens.inkSoft } }]),
   );
   return (
     <Columns
