@@ -50,53 +50,18 @@ public sealed class Backups(string data, PhotographFolder photographs, KeptCopie
     /// <exception cref="BackupRefusedException">What was written can't be read back.</exception>
     public async Task<BackupManifest> WriteAsync(string file, CancellationToken stop)
     {
-        using var work = new WorkFolder(data);
-        var copy = work.PathOf(Data);
-        using (var from = SqliteFiles.Open(DataFile))
-        using (var to = SqliteFiles.Open(copy))
-        {
-            from.BackupDatabase(to);
-        }
-
         var half = $"{file}.half";
         try
         {
-            await using (var zipFile = new FileStream(half, FileMode.Create, FileAccess.ReadWrite))
+            BackupManifest written;
+            await using (var to = new FileStream(half, FileMode.Create, FileAccess.ReadWrite))
             {
-                await using (var zip = new ZipArchive(zipFile, ZipArchiveMode.Create, leaveOpen: true))
-                {
-                    var (manifest, names) = Look(copy);
-                    await zip.CreateEntryFromFileAsync(copy, Data, CompressionLevel.Optimal, stop);
-                    var count = 0;
-                    foreach (var name in names)
-                    {
-                        if (await photographs.FindAsync(name, stop) is { } jpeg)
-                        {
-                            var entry = zip.CreateEntry($"{PhotographsIn}{name}.jpg", CompressionLevel.NoCompression);
-                            await using var into = await entry.OpenAsync(stop);
-                            await into.WriteAsync(jpeg, stop);
-                            count++;
-                        }
-                    }
-
-                    await using var said = await zip.CreateEntry(Manifest).OpenAsync(stop);
-                    await JsonSerializer.SerializeAsync(
-                        said,
-                        manifest with
-                        {
-                            Photographs = count,
-                        },
-                        Formats.WendroJson.Options,
-                        stop
-                    );
-                }
-
-                zipFile.Flush(flushToDisk: true);
+                written = await WriteAsync(to, stop);
+                to.Flush(flushToDisk: true);
             }
 
-            using var opened = await OpenAsync(half, stop);
             File.Move(half, file, overwrite: true);
-            return opened.Manifest;
+            return written;
         }
         finally
         {
@@ -104,27 +69,68 @@ public sealed class Backups(string data, PhotographFolder photographs, KeptCopie
         }
     }
 
-    /// <summary>Looks through a backup: opened, its data file checked, its photographs what their names say.</summary>
-    /// <param name="file">The backup.</param>
+    /// <summary>Writes a backup and reads it back.</summary>
+    /// <param name="to">Where to, from its beginning; can be gone back in, and is left open.</param>
     /// <param name="stop">Cancels.</param>
-    /// <exception cref="BackupRefusedException">It is none, or not all of one.</exception>
-    public async Task<BackupManifest> VerifyAsync(string file, CancellationToken stop)
+    /// <exception cref="BackupRefusedException">What was written can't be read back.</exception>
+    public async Task<BackupManifest> WriteAsync(Stream to, CancellationToken stop)
     {
-        using var opened = await OpenAsync(file, stop);
+        using (var work = new WorkFolder(data))
+        {
+            var copy = work.PathOf(Data);
+            using (var from = SqliteFiles.Open(DataFile))
+            using (var into = SqliteFiles.Open(copy))
+            {
+                from.BackupDatabase(into);
+            }
+
+            await using var zip = new ZipArchive(to, ZipArchiveMode.Create, leaveOpen: true);
+            await ZipAsync(zip, copy, stop);
+        }
+
+        using var opened = await OpenAsync(to, stop);
         return opened.Manifest;
+    }
+
+    private async Task ZipAsync(ZipArchive zip, string copy, CancellationToken stop)
+    {
+        var (manifest, names) = Look(copy);
+        await zip.CreateEntryFromFileAsync(copy, Data, CompressionLevel.Optimal, stop);
+        var count = 0;
+        foreach (var name in names)
+        {
+            if (await photographs.FindAsync(name, stop) is { } jpeg)
+            {
+                var entry = zip.CreateEntry($"{PhotographsIn}{name}.jpg", CompressionLevel.NoCompression);
+                await using var into = await entry.OpenAsync(stop);
+                await into.WriteAsync(jpeg, stop);
+                count++;
+            }
+        }
+
+        await using var said = await zip.CreateEntry(Manifest).OpenAsync(stop);
+        await JsonSerializer.SerializeAsync(
+            said,
+            manifest with
+            {
+                Photographs = count,
+            },
+            Formats.WendroJson.Options,
+            stop
+        );
     }
 
     /// <summary>
     /// Puts a backup in the data's place, all of it or nothing: what was there is kept as a copy first. One of an older
     /// program is brought up to date before.
     /// </summary>
-    /// <param name="file">The backup.</param>
+    /// <param name="backup">The backup; can be gone back in, and is left open.</param>
     /// <param name="stop">Cancels until the data is replaced.</param>
     /// <exception cref="BackupRefusedException">It is none, or not all of one.</exception>
     /// <exception cref="NewerDataException">A newer program wrote it.</exception>
-    public async Task<BackupManifest> RestoreAsync(string file, CancellationToken stop)
+    public async Task<BackupManifest> RestoreAsync(Stream backup, CancellationToken stop)
     {
-        using var opened = await OpenAsync(file, stop);
+        using var opened = await OpenAsync(backup, stop);
         new Visits(StudioContext.OptionsFor(opened.DataFile), clock).Migrate();
         // Contents first: a row never names what isn't there. One that nothing names harms nobody.
         foreach (var name in opened.Photographs)
@@ -139,8 +145,7 @@ public sealed class Backups(string data, PhotographFolder photographs, KeptCopie
 
         // One transaction of the data file: whoever is killed in it leaves what was there.
         using var from = SqliteFiles.Open(opened.DataFile);
-        using var to = new SqliteConnection($"Data Source={DataFile};Pooling=False;Default Timeout=15");
-        to.Open();
+        using var to = SqliteFiles.Open(DataFile);
         for (var t = 0; ; t++)
         {
             try
@@ -191,12 +196,12 @@ public sealed class Backups(string data, PhotographFolder photographs, KeptCopie
         return (manifest, names);
     }
 
-    private async Task<Opened> OpenAsync(string file, CancellationToken stop)
+    private async Task<Opened> OpenAsync(Stream backup, CancellationToken stop)
     {
         var work = new WorkFolder(data);
         try
         {
-            var zip = Zip(file);
+            var zip = Zip(backup);
             var manifest = await ManifestAsync(zip, stop);
             var entry = zip.GetEntry(Data) ?? throw new BackupRefusedException("The backup has no data file.");
             await entry.ExtractToFileAsync(work.PathOf(Data), stop);
@@ -236,11 +241,11 @@ public sealed class Backups(string data, PhotographFolder photographs, KeptCopie
         }
     }
 
-    private static ZipArchive Zip(string file)
+    private static ZipArchive Zip(Stream backup)
     {
         try
         {
-            return ZipFile.OpenRead(file);
+            return new(backup, ZipArchiveMode.Read, leaveOpen: true);
         }
         catch (InvalidDataException)
         {

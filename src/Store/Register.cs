@@ -1,3 +1,4 @@
+using AnyAscii;
 using Microsoft.EntityFrameworkCore;
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
@@ -49,9 +50,7 @@ public sealed class Register(DbContextOptions<StudioContext> options)
     {
         ArgumentNullException.ThrowIfNull(words);
         await using var db = new StudioContext(options);
-        var asked = Loosely
-            .Typed(words)
-            .Split(' ', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
+        var asked = Typed(words).Split(' ', StringSplitOptions.RemoveEmptyEntries | StringSplitOptions.TrimEntries);
         // Few enough to be read whole, and the database folds only English letters.
         var all = await db
             .Clients.AsNoTracking()
@@ -63,11 +62,10 @@ public sealed class Register(DbContextOptions<StudioContext> options)
             })
             .ToListAsync(stop);
         bool Begins(string name) =>
-            asked.Length > 0
-            && Loosely.Typed(name).Split(' ').Any(n => n.StartsWith(asked[0], StringComparison.Ordinal));
+            asked.Length > 0 && Typed(name).Split(' ').Any(n => n.StartsWith(asked[0], StringComparison.Ordinal));
         var found = all.Where(c =>
             {
-                var text = Loosely.Typed($"{c.Name} {c.About}");
+                var text = Typed($"{c.Name} {c.About}");
                 return asked.All(w => text.Contains(w, StringComparison.Ordinal));
             })
             .ToArray();
@@ -172,6 +170,9 @@ public sealed class Register(DbContextOptions<StudioContext> options)
             )
             .ToArray();
     }
+
+    /// <summary>A text as it is typed in haste: small Latin letters, without their marks.</summary>
+    private static string Typed(string text) => text.Transliterate().ToLowerInvariant();
 
     private static async Task<IReadOnlyList<RegisteredVisit>> ReadAsync(
         IQueryable<VisitRow> visits,

@@ -25,7 +25,9 @@ public sealed class StaleRevisionException(int current) : Exception($"The plan i
     public int Current { get; } = current;
 }
 
-/// <summary>The revisions of visits' plans. Only ever added; undo and redo add one that shows an earlier plan.</summary>
+/// <summary>
+/// The revisions of visits' plans. Only ever added; undo and redo add one that shows an earlier plan.
+/// </summary>
 public sealed class Revisions(DbContextOptions<StudioContext> options, TimeProvider clock)
 {
     /// <summary>The plan of a visit as it stands.</summary>

@@ -83,17 +83,20 @@ public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider
         return row is null ? null : Stored(row);
     }
 
-    /// <summary>Visits of a client, the earliest first.</summary>
-    public async Task<IReadOnlyList<StoredVisit>> OfClientAsync(Guid client, CancellationToken stop)
+    /// <summary>The visit of a client that comes next after an instant; null for none.</summary>
+    public async Task<(Guid Id, DateTimeOffset StartsAt)?> NextAfterAsync(
+        Guid client,
+        DateTimeOffset after,
+        CancellationToken stop
+    )
     {
         await using var db = new StudioContext(options);
-        var rows = await db
-            .Visits.AsNoTracking()
-            .Include(v => v.Client)
-            .Where(v => v.ClientId == client)
+        var next = await db
+            .Visits.Where(v => v.ClientId == client && v.StartsAt > after)
             .OrderBy(v => v.StartsAt)
-            .ToListAsync(stop);
-        return rows.Select(Stored).ToArray();
+            .Select(v => new { v.Id, v.StartsAt })
+            .FirstOrDefaultAsync(stop);
+        return next is null ? null : (next.Id, next.StartsAt);
     }
 
     /// <summary>The visit of a client that came last before an instant; null for none.</summary>

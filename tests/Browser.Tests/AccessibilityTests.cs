@@ -39,7 +39,6 @@ public sealed class AccessibilityTests(App app) : IClassFixture<App>
         ("review", By.CssSelector("canvas[aria-label^='The head'][aria-busy='false'][data-drawn]"), []),
         ("tone", By.CssSelector("canvas[aria-label^='The head'][aria-busy='false'][data-drawn]"), []),
         ("record", By.CssSelector("canvas[aria-label^='The head'][aria-busy='false'][data-drawn]"), []),
-        ("care", By.XPath("//article[@aria-label='After-care']//li"), []),
     ];
 
     [Theory]

@@ -167,7 +167,7 @@ public sealed record ServiceInHand
         Standing(facts).Select(f => f.Fact).OfType<Added>().Select(a => a.Panel).Distinct().ToArray();
 
     /// <summary>Facts that were not taken back.</summary>
-    private static IEnumerable<Kept<ServiceFact>> Standing(IReadOnlyList<Kept<ServiceFact>> facts)
+    public static IEnumerable<Kept<ServiceFact>> Standing(IReadOnlyList<Kept<ServiceFact>> facts)
     {
         var back = facts.Select(f => f.Fact).OfType<TakenBack>().Select(t => t.Number).ToHashSet();
         return facts.Where(f => f.Fact is not TakenBack && !back.Contains(f.Number));

@@ -86,11 +86,9 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats, IReadO
             for (var h = 0; h + 1 < held.Length; h++)
             {
                 var level = 0.0;
-                // Row by row from another place, so that no even row of strokes is always hit, or always missed.
-                var phase = share * AlongSteps * GoldenTurn % 1;
                 for (var j = 0; j < AcrossSteps; j++)
                 {
-                    level += Through(products, (j + phase) / AcrossSteps, share, held[h], coverages);
+                    level += Through(products, AcrossAt(j, share), share, held[h], coverages);
                 }
 
                 sum += weight * (held[h + 1] - held[h]) * level / AcrossSteps;
@@ -99,6 +97,13 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats, IReadO
 
         return sum / AlongSteps;
     }
+
+    /// <summary>
+    /// Where across the panel a row is looked at, 0..1: row by row from another place, so that no even row of strokes
+    /// is always hit, or always missed.
+    /// </summary>
+    private static double AcrossAt(int step, double share) =>
+        (step + share * AlongSteps * GoldenTurn % 1) / AcrossSteps;
 
     /// <summary>
     /// Mean level through the section at one place, of strands of which this share is held back less than they are.
@@ -151,7 +156,10 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats, IReadO
             for (var j = 0; j <= AcrossSteps + 1; j++)
             {
                 // Both edges, and where the mean is taken: a fine tooth must not slip through.
-                var u = Math.Clamp((j - 0.5) / AcrossSteps, 0, 1);
+                var u =
+                    j > AcrossSteps ? 1
+                    : j == 0 ? 0
+                    : AcrossAt(j - 1, share);
                 var here = (state.Level, Tint.Lifted(state.Lifted));
                 if (products is not null)
                 {

@@ -112,7 +112,7 @@ public static class StrandLevels
         ArgumentNullException.ThrowIfNull(strands);
         ArgumentNullException.ThrowIfNull(lengths);
         ArgumentNullException.ThrowIfNull(into);
-        var past = new Past(hair, panel.Panel.Key.Zone, map);
+        var past = new Past(hair, panel.Panel.Key.Zone, map, strands);
         var layers = panel.Layers;
         if (layers.Count == 0)
         {
@@ -125,23 +125,21 @@ public static class StrandLevels
         }
 
         // What the products do is tabled for every state these strands are in: lifting starts from what is there.
-        var products = new Products?[past.States.Length];
-        Products OfState(int state) => products[state] ??= Products.Of(panel, hair, past.States[state], moment);
+        var products = past.States.Select(state => Products.Of(panel, hair, state, moment)).ToArray();
         if (layers.Count > 1 || layers[0].Coat is not { } only)
         {
             foreach (var i in strands)
             {
-                Several(layers, i, map.U[i], map.W[i], lengths[i], past, OfState, into);
+                Several(layers, i, map.U[i], map.W[i], lengths[i], past, products, into);
             }
 
             return;
         }
 
-        var tables = new Table?[past.States.Length];
-        Table TableOf(int state) => tables[state] ??= new(OfState(state));
+        var tables = products.Select(p => new Table(p)).ToArray();
         foreach (var i in strands)
         {
-            Strand(only, i, map.U[i], map.W[i], lengths[i], past, TableOf, into);
+            Strand(only, i, map.U[i], map.W[i], lengths[i], past, tables, into);
         }
     }
 
@@ -162,15 +160,13 @@ public static class StrandLevels
             return;
         }
 
-        var past = new Past(hair, zone, map);
-        var products = new Products?[past.States.Length];
-        Products OfState(int state) => products[state] ??= Products.Of(layers, hair, zone, past.States[state], moment);
-        for (var i = 0; i < lengths.Length; i++)
+        var left = Enumerable.Range(0, lengths.Length).Where(i => map.Zone[i] == (byte)zone && map.Panel[i] < 0);
+        var strands = left.ToArray();
+        var past = new Past(hair, zone, map, strands);
+        var products = past.States.Select(s => Products.Of(layers, hair, zone, s, moment)).ToArray();
+        foreach (var i in strands)
         {
-            if (map.Zone[i] == (byte)zone && map.Panel[i] < 0)
-            {
-                Several(layers, i, 0.5f, 0.5f, lengths[i], past, OfState, into);
-            }
+            Several(layers, i, 0.5f, 0.5f, lengths[i], past, products, into);
         }
     }
 
@@ -194,7 +190,7 @@ public static class StrandLevels
         float w,
         float length,
         Past past,
-        Func<int, Table> tables,
+        Table[] tables,
         HairBytes into
     )
     {
@@ -211,6 +207,7 @@ public static class StrandLevels
         var plain = painted.Paint is { BandCm: null, Shape.IsEdge: true };
         var edge = painted.UpperEdge(u) + below;
         var white = past.IsWhite(i);
+        var was = past.Of(i);
         var levels = into.Levels.AsSpan(i * N, N);
         var tints = into.Tints.AsSpan(i * N, N);
         for (var k = 0; k < N; k++)
@@ -220,8 +217,8 @@ public static class StrandLevels
                 ? Curve.Smooth(edge, edge + painted.Paint.BlurCm, share * length)
                 : painted.CoverageAlong(u, share * length, length, below);
             var coverage = along <= 0 ? 0 : along * painted.CoverageThrough(across, share);
-            var state = past.StateOf(i, share * length);
-            var (table, at) = (tables(state), (int)(coverage * steps + 0.5));
+            var state = was.StateAt(share * length);
+            var (table, at) = (tables[state], (int)(coverage * steps + 0.5));
             levels[k] = table.Levels[at];
             tints[k] = (white && past.ShowsWhite(state) ? table.Whites : table.Tints)[at];
         }
@@ -234,7 +231,7 @@ public static class StrandLevels
         float w,
         float length,
         Past past,
-        Func<int, Products> products,
+        Products[] products,
         HairBytes into
     )
     {
@@ -248,6 +245,7 @@ public static class StrandLevels
         }
 
         var white = past.IsWhite(i);
+        var was = past.Of(i);
         for (var k = 0; k < N; k++)
         {
             var share = Places.Share(k);
@@ -258,8 +256,8 @@ public static class StrandLevels
                     : layers[c].Area!.CoverageAlong(share * length, length, below[c]);
             }
 
-            var state = past.StateOf(i, share * length);
-            var became = products(state).At(coverages);
+            var state = was.StateAt(share * length);
+            var became = products[state].At(coverages);
             into.Levels[i * N + k] = Level.ToByte(became.Level);
             into.Tints[i * N + k] = became.TintOf(white && past.ShowsWhite(state)).Index;
         }

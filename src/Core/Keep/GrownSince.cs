@@ -9,6 +9,9 @@ public static class GrownSince
     /// <summary>Most that is trimmed between two visits, cm.</summary>
     public const double MostTrimmedCm = 60;
 
+    /// <summary>Furthest from the scalp that a marked piece begins, cm.</summary>
+    private const double MostStartCm = 60;
+
     /// <summary>Her hair now.</summary>
     /// <param name="left">As the visit left it.</param>
     /// <param name="weeks">Weeks since, 0 or more.</param>
@@ -16,7 +19,8 @@ public static class GrownSince
     public static HairProfile Of(HairProfile left, double weeks, double trimmedCm = 0)
     {
         ArgumentNullException.ThrowIfNull(left);
-        var longer = StrandHistory.GrowthCm(weeks) - trimmedCm;
+        var grown = StrandHistory.GrowthCm(weeks);
+        var longer = grown - trimmedCm;
         var cut = left.Cut with
         {
             HemCm = Math.Clamp(Math.Round(left.Cut.HemCm + longer, 1), 16, 75),
@@ -38,8 +42,25 @@ public static class GrownSince
                         .ToArray()
                 )
                 : null,
-            // The pieces tell where old light and dark lies.
-            Marked = left.Pieces is null ? left.Marked : left.Marks.Where(m => m.TellsInFalling).ToArray(),
+            // Of old pieces that were marked those stay that nobody worked on: the others are told.
+            Marked = left
+                .Marked?.Where(m => m.TellsInFalling || left.Pieces is null || left.Pieces.NumberAt(m.Map) < 0)
+                .Select(m => m.StartCm is { } start ? m with { StartCm = Math.Min(start + grown, MostStartCm) } : m)
+                .ToArray(),
         };
+    }
+
+    /// <summary>Whether hair begins with what a visit left: its pieces, or its bands where there were none.</summary>
+    /// <param name="hair">The hair.</param>
+    /// <param name="left">As the visit left it.</param>
+    /// <param name="weeks">Weeks between.</param>
+    public static bool IsBegunWith(HairProfile hair, HairProfile left, double weeks)
+    {
+        ArgumentNullException.ThrowIfNull(hair);
+        var now = Of(left, weeks);
+        return now.Pieces is { All.Count: > 0 } pieces
+            ? hair.Pieces is { All.Count: > 0 } here
+                && here.All.All(h => pieces.All.Any(p => p.Outline.SequenceEqual(h.Outline)))
+            : hair.Bands.SequenceEqual(now.Bands);
     }
 }

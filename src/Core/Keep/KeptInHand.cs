@@ -20,7 +20,7 @@ public sealed record KeptInHand
     /// <summary>When the visit was put away; null while it wasn't.</summary>
     public DateTimeOffset? PutAwayAt { get; private init; }
 
-    /// <summary>Whether its own work is done: after-care is given, and the record put away.</summary>
+    /// <summary>Whether its own work is done: the record is put away.</summary>
     public bool IsDone => PutAwayAt is not null;
 
     /// <summary>All that was said, as it stands.</summary>

@@ -65,8 +65,8 @@ public sealed record ServiceInterval(ServiceKind Kind, double Weeks, Sentence Wh
             .ToArray();
         if (deposits.Length > 0)
         {
-            var weeks = deposits.Min(f => Stays(f.Deposit!.Base, head.Hair));
-            found.Add(new(ServiceKind.Depth, weeks, Fades(deposits.MinBy(f => Stays(f.Deposit!.Base, head.Hair))!)));
+            var first = deposits.Select(f => f.Deposit!.Base).MinBy(b => Stays(b, head.Hair));
+            found.Add(new(ServiceKind.Depth, Stays(first, head.Hair), Fades(first)));
         }
 
         if (toned.Areas.Count > 0)
@@ -95,8 +95,8 @@ public sealed record ServiceInterval(ServiceKind Kind, double Weeks, Sentence Wh
         return found.OrderBy(f => f.Weeks).ThenBy(f => f.Kind).ToArray();
     }
 
-    private static Sentence Fades(Formula formula) =>
-        formula.Deposit!.Base == ColourBase.Permanent
+    private static Sentence Fades(ColourBase colour) =>
+        colour == ColourBase.Permanent
             ? "Permanent colour stays; what has grown beside it shows by then."
             : "The deposit has mostly washed out by then.";
 

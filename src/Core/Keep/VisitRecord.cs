@@ -183,9 +183,8 @@ public sealed record VisitRecord(
     public static string HandsOf(IReadOnlyList<Kept<ServiceFact>> facts)
     {
         ArgumentNullException.ThrowIfNull(facts);
-        var taken = facts.Select(f => f.Fact).OfType<Apply.TakenBack>().Select(t => t.Number).ToHashSet();
-        var does = facts
-            .Where(f => !taken.Contains(f.Number))
+        var does = ServiceInHand
+            .Standing(facts)
             .Select(f => f.Fact)
             .OfType<Hands>()
             .Where(h => h.Pairs == 2)

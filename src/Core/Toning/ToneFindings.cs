@@ -159,7 +159,8 @@ public static class ToneFindings
                 $"{area.Name}: flat or green",
                 $"The colour is {f.RawLevel - area.Bowl.Shades.Level:0.0} levels darker than the light hair it goes "
                     + "on, and its warmth is not put back.",
-                $"More than {ColourFindings.DarkerBy:0} levels darker on lightened hair needs gold, copper or red beneath "
+                $"More than {ColourFindings.DarkerBy:0} levels darker on lightened hair needs gold, copper or red "
+                    + "beneath "
                     + "it, or in the bowl.",
                 warm is null ? null : "Put the warmth back first",
                 warm
@@ -291,7 +292,8 @@ public static class ToneFindings
                         $"{a.Area.Name} and {b.Area.Name} are of two tones",
                         $"{a.Area.Name} ends {a.Remaining}, {b.Area.Name} {b.Remaining}: {apart:0.0} apart, and "
                             + "one tone was wished for.",
-                        $"ΔE OK × 100 at one lightness, told from {ToneStep:0} on: under {Oklch.HardlySeen:0} is hardly "
+                        $"ΔE OK × 100 at one lightness, told from {ToneStep:0} on: under {Oklch.HardlySeen:0} is "
+                            + "hardly "
                             + "seen."
                     );
                 }

@@ -159,6 +159,7 @@ public sealed class TonedHair
             }
 
             var past = pasts[head.Map.Zone[i]];
+            var was = past.Of(i);
             for (var k = 0; k < N; k += EveryPlace)
             {
                 var s = Places.Share(k) * lengths[i];
@@ -170,7 +171,7 @@ public sealed class TonedHair
                         new(
                             Level.FromByte(raw.Levels[at]),
                             new Tint(raw.Tints[at]).Meaning,
-                            past.States[past.StateOf(i, s)],
+                            past.States[was.StateAt(s)],
                             Places.Share(k)
                         )
                     );
@@ -203,6 +204,7 @@ public sealed class TonedHair
     {
         var length = head.Looks.OnHead.Lengths[i];
         var past = pasts[head.Map.Zone[i]];
+        var was = past.Of(i);
         var stray = StrandLevels.StrayCm * Hash.Signed(i, StraySalt);
         for (var k = 0; k < N; k++)
         {
@@ -217,7 +219,7 @@ public sealed class TonedHair
             var place = new TonePlace(
                 Level.FromByte(into.Levels[at]),
                 new Tint(into.Tints[at]).Meaning,
-                past.States[past.StateOf(i, s)],
+                past.States[was.StateAt(s)],
                 Places.Share(k)
             );
             var became = work[(int)place.Porosity].On(place.Start, share, place.IsDyed);

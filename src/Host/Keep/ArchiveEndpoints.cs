@@ -68,7 +68,7 @@ internal static class ArchiveEndpoints
                 async (bool? health, Archives archives, TimeProvider clock, CancellationToken stop) =>
                 {
                     // Written whole before it is sent: what is cut off on the way is no archive.
-                    var file = Temporary();
+                    var file = TemporaryFile.New();
                     await archives.WriteAsync(file, health == true, stop);
                     file.Position = 0;
                     var day = clock
@@ -104,7 +104,7 @@ internal static class ArchiveEndpoints
     private static Delegate Into(Reads reads) =>
         async (HttpRequest request, Archives archives, Heads heads, TimeProvider clock, CancellationToken stop) =>
         {
-            await using var file = await ReceivedAsync(request, stop);
+            await using var file = await TemporaryFile.ReceivedAsync(request, stop);
             using var read = new ArchiveReader(file);
             var items = await reads(archives, read, v => Wrong(v, heads, clock.GetLocalNow()), stop);
             return Results.Ok(ArchiveView.Of(read.Manifest, items));
@@ -120,33 +120,6 @@ internal static class ArchiveEndpoints
             .ProducesProblem(StatusCodes.Status415UnsupportedMediaType)
             .WithName(name)
             .WithSummary(summary);
-
-    /// <summary>A file that is gone when it is closed.</summary>
-    internal static FileStream Temporary() =>
-        new(
-            Path.Combine(Path.GetTempPath(), $"wendro-{Guid.NewGuid():N}.zip"),
-            FileMode.CreateNew,
-            FileAccess.ReadWrite,
-            FileShare.None,
-            1 << 16,
-            FileOptions.DeleteOnClose | FileOptions.Asynchronous
-        );
-
-    internal static async Task<FileStream> ReceivedAsync(HttpRequest request, CancellationToken stop)
-    {
-        var file = Temporary();
-        try
-        {
-            await request.Body.CopyToAsync(file, stop);
-            file.Position = 0;
-            return file;
-        }
-        catch
-        {
-            await file.DisposeAsync();
-            throw;
-        }
-    }
 
     /// <summary>What is wrong with a visit beyond its form; null for nothing.</summary>
     private static string? Wrong(ArchivedVisit visit, Heads heads, DateTimeOffset now)

@@ -22,19 +22,13 @@ internal static class BackupEndpoints
                 "/backup",
                 async (Backups backups, TimeProvider clock, CancellationToken stop) =>
                 {
-                    var path = Temporary();
-                    await backups.WriteAsync(path, stop);
+                    // Written and read back whole before it is sent.
+                    var file = TemporaryFile.New();
+                    await backups.WriteAsync(file, stop);
+                    file.Position = 0;
                     var stamp = clock
                         .GetLocalNow()
                         .ToString("yyyy-MM-dd-HHmm", System.Globalization.CultureInfo.InvariantCulture);
-                    var file = new FileStream(
-                        path,
-                        FileMode.Open,
-                        FileAccess.Read,
-                        FileShare.None,
-                        1 << 16,
-                        FileOptions.DeleteOnClose | FileOptions.Asynchronous
-                    );
                     return Results.Stream(file, ArchiveFile.MediaType, $"wendro-backup-{stamp}.zip");
                 }
             )
@@ -47,25 +41,16 @@ internal static class BackupEndpoints
                 "/restore",
                 async (HttpRequest request, Backups backups, Heads heads, CancellationToken stop) =>
                 {
-                    var path = Temporary();
+                    await using var file = await TemporaryFile.ReceivedAsync(request, stop);
                     try
                     {
-                        await using (var file = new FileStream(path, FileMode.CreateNew, FileAccess.Write))
-                        {
-                            await request.Body.CopyToAsync(file, stop);
-                        }
-
-                        var restored = await backups.RestoreAsync(path, stop);
+                        var restored = await backups.RestoreAsync(file, stop);
                         heads.ForgetPlans();
                         return Results.Ok(restored);
                     }
                     catch (Exception refused) when (refused is BackupRefusedException or NewerDataException)
                     {
                         throw new BadInputException([new Problem("backup", refused.Message)]);
-                    }
-                    finally
-                    {
-                        File.Delete(path);
                     }
                 }
             )
@@ -78,6 +63,4 @@ internal static class BackupEndpoints
             .WithName("PostRestore")
             .WithSummary("Puts a backup in the data's place, all of it or nothing; what was there is kept as a copy");
     }
-
-    private static string Temporary() => Path.Combine(Path.GetTempPath(), $"wendro-{Guid.NewGuid():N}.zip");
 }

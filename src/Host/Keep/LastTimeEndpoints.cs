@@ -29,7 +29,7 @@ internal sealed record LessonView(Sentence Words, IReadOnlyList<PlanEdit> Edits)
 /// <param name="Outcome">What came out then.</param>
 /// <param name="Promised">What was said to her then, in the words used.</param>
 /// <param name="Said">What the artist added; null for nothing.</param>
-/// <param name="Lessons">What it taught.</param>
+/// <param name="ToChange">What it taught, in words.</param>
 internal sealed record LastTimeView(
     Guid VisitId,
     DateTimeOffset StartsAt,
@@ -40,8 +40,13 @@ internal sealed record LastTimeView(
     string Outcome,
     string Promised,
     string? Said,
-    IReadOnlyList<LessonView> Lessons
+    IReadOnlyList<Sentence> ToChange
 );
+
+/// <summary>What brings the wish back, and what last time taught for the plan as it stands.</summary>
+/// <param name="Found">The fewest panels.</param>
+/// <param name="Lessons">What it taught.</param>
+internal sealed record BringBackView(BringBack Found, IReadOnlyList<LessonView> Lessons);
 
 /// <summary>Takes over what the last visit left.</summary>
 /// <param name="BaseVersion">The consultation's version it is taken over into.</param>
@@ -61,8 +66,15 @@ internal static class LastTimeEndpoints
         visit
             .MapGet(
                 "/last-time",
-                async (AtWork at, LastTimes lasts, KeepsAtWork keeps, CancellationToken stop) =>
-                    Results.Ok(await ViewAsync(at, lasts, keeps, stop))
+                async (AtWork at, LastTimes lasts, Keepings keepings, CancellationToken stop) =>
+                    Results.Ok(
+                        await ViewAsync(
+                            at,
+                            await lasts.BeforeAsync(at.Visit.ClientId, at.Visit.StartsAt, stop),
+                            keepings,
+                            stop
+                        )
+                    )
             )
             .Produces<IReadOnlyList<LastTimeView>>()
             .WithName("GetLastTime")
@@ -78,7 +90,7 @@ internal static class LastTimeEndpoints
                     Visits visits,
                     PlansAtWork plans,
                     Learnt learnt,
-                    KeepsAtWork keeps,
+                    Keepings keepings,
                     CancellationToken stop
                 ) =>
                 {
@@ -108,7 +120,7 @@ internal static class LastTimeEndpoints
                         now = (await plans.OpenAsync(at.Visit.Id, stop))!;
                     }
 
-                    return Results.Ok(await ViewAsync(now, lasts, keeps, stop));
+                    return Results.Ok(await ViewAsync(now, last, keepings, stop));
                 }
             )
             .Accepts<TakeLastTime>("application/json")
@@ -127,11 +139,14 @@ internal static class LastTimeEndpoints
                 async (AtWork at, LastTimes lasts, Heads heads, CancellationToken stop) =>
                     await lasts.BeforeAsync(at.Visit.ClientId, at.Visit.StartsAt, stop) is { } last
                         ? Results.Ok(
-                            Core.Keep.BringBack.Of(at.Head, last.Review.Planned.Plan, heads.CuttingFor(at.Visit.Hair))
+                            new BringBackView(
+                                BringBack.Of(at.Head, last.Review.Planned.Plan, heads.CuttingFor(at.Visit.Hair)),
+                                Lessons(at, last)
+                            )
                         )
                         : Answers.NotFound("earlier visit")
             )
-            .Produces<BringBack>()
+            .Produces<BringBackView>()
             .ProducesProblem(StatusCodes.Status404NotFound)
             .WithName("GetBringBack")
             .WithSummary("The fewest panels that bring the wish back, as one edit; stores nothing");
@@ -141,22 +156,17 @@ internal static class LastTimeEndpoints
 
     private static async Task<IReadOnlyList<LastTimeView>> ViewAsync(
         AtWork at,
-        LastTimes lasts,
-        KeepsAtWork keeps,
+        LastTime? last,
+        Keepings keepings,
         CancellationToken stop
     )
     {
-        if (await lasts.BeforeAsync(at.Visit.ClientId, at.Visit.StartsAt, stop) is not { } last)
+        if (last is null)
         {
             return [];
         }
 
-        var keep = await keeps.OfAsync(last.At, stop);
         var weeks = last.WeeksTo(at.Visit.StartsAt);
-        var review = last.Review.Review;
-        var none = new Dictionary<Zone, IReadOnlyList<Cause>>();
-        var then = NextTime.Of(last.Review.Planned, none, review.Lessons);
-        var now = NextTime.Of(at.Head, none, review.Lessons);
         return
         [
             new(
@@ -165,24 +175,21 @@ internal static class LastTimeEndpoints
                 weeks,
                 StrandHistory.GrowthCm(weeks),
                 last.Left.Pieces?.All.Count ?? 0,
-                last.HairAt(at.Visit.StartsAt, 0).Pieces is { } left
-                    ? at.Visit.Hair.Pieces?.All.Count > 0
-                        && left.All.Select(p => p.Outline[0])
-                            .Intersect(at.Visit.Hair.Pieces.All.Select(p => p.Outline[0]))
-                            .Any()
-                    : at.Visit.Hair.Bands.SequenceEqual(last.HairAt(at.Visit.StartsAt, 0).Bands),
-                keep.Record.Outcome.ToString(),
-                keep.Record.Promised,
-                keep.Kept.Words,
-                [
-                    .. then.Select(t =>
-                        now.FirstOrDefault(n => (n.Cause, n.Zone) == (t.Cause, t.Zone)) is { Edit: { } edit } here
-                            ? new LessonView(here.Words, [edit])
-                            : new LessonView(t.Words, [])
-                    ),
-                    .. review.Notes.Select(n => new LessonView(n.Words, [])),
-                ]
+                GrownSince.IsBegunWith(at.Visit.Hair, last.Left, weeks),
+                last.Review.Found.Words.ToString(),
+                KeepsAtWork.Promised(last.At, last.Review),
+                KeptInHand.Of(await keepings.FactsOfAsync(last.At.Visit.Id, stop)).Words,
+                KeepsAtWork.ToChange(last.Review)
             ),
         ];
     }
+
+    /// <summary>What last time taught, as edits of the plan as it stands: where nothing is painted there are none.</summary>
+    private static LessonView[] Lessons(AtWork at, LastTime last) =>
+        NextTime
+            .Of(at.Head, NoCauses, last.Review.Review.Lessons)
+            .Select(n => new LessonView(n.Words, n.Edit is { } edit ? [edit] : []))
+            .ToArray();
+
+    private static readonly Dictionary<Zone, IReadOnlyList<Cause>> NoCauses = [];
 }

@@ -114,11 +114,11 @@ internal static class RecordEndpoints
 
         keep.MapGet(
                 "/hair",
-                async (AtWork at, double? weeks, KeepsAtWork keeps, CancellationToken stop) =>
+                async (AtWork at, double? weeks, TonesAtWork tones, CancellationToken stop) =>
                     weeks is not null && !(weeks is >= 0 and <= MostWeeks)
                         ? throw new BadInputException([new("weeks", $"Between 0 and {MostWeeks} weeks.")])
                         : Results.Bytes(
-                            (await keeps.OfAsync(at, stop)).HairIn(weeks ?? 0).ByTurns(),
+                            (await tones.OfAsync(at, stop)).HairIn(weeks ?? 0).ByTurns(),
                             "application/octet-stream"
                         )
             )
@@ -132,12 +132,8 @@ internal static class RecordEndpoints
 
     private static async Task<KeepView> ViewAsync(AtWork at, KeepsAtWork keeps, Visits visits, CancellationToken stop)
     {
-        var later = (await visits.OfClientAsync(at.Visit.ClientId, stop))
-            .Where(v => v.StartsAt > at.Visit.StartsAt)
-            .Take(1)
-            .Select(v => new NextVisitView(v.Id, v.StartsAt))
-            .ToArray();
-        return KeepView.Of(at, await keeps.OfAsync(at, stop), later);
+        var next = await visits.NextAfterAsync(at.Visit.ClientId, at.Visit.StartsAt, stop);
+        return KeepView.Of(at, await keeps.OfAsync(at, stop), next is { } there ? [new(there.Id, there.StartsAt)] : []);
     }
 
     /// <summary>How far the forecast was off is told by the minutes that really were.</summary>

@@ -1,5 +1,4 @@
 using System.Globalization;
-using Wendro.Core.Review;
 using Wendro.Formats;
 using Wendro.Formats.Pages;
 using Wendro.Host.Pipeline;
@@ -113,8 +112,7 @@ internal static class SheetEndpoints
                 "/readings.csv",
                 async (AtWork at, ReviewsAtWork reviews, CancellationToken stop) =>
                 {
-                    var review = await reviews.OfAsync(at, stop);
-                    var found = Differences.Of(review.Planned, review.Depths, review.Review.Readings.Values);
+                    var found = (await reviews.OfAsync(at, stop)).Found;
                     return Csv(
                         at,
                         FactsFile.Readings(found.Read.OrderBy(r => r.Zone).ThenBy(r => r.Depth)),

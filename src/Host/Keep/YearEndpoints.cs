@@ -77,21 +77,13 @@ internal static class YearEndpoints
     /// <summary>Each visit in the first chair that is free when it starts.</summary>
     private static CalendarVisit[] Seated(IReadOnlyList<RegisteredVisit> visits)
     {
-        var chairs = new List<DateTimeOffset>();
+        var minutes = visits.Select(v => v.Sum?.ChairMinutes ?? v.Minutes).ToArray();
+        var chairs = Seating.Of(visits.Zip(minutes, (v, m) => (v.StartsAt, m)).ToArray());
         return visits
-            .Select(v =>
-            {
-                var minutes = v.Sum?.ChairMinutes ?? v.Minutes;
-                var chair = chairs.FindIndex(until => until <= v.StartsAt);
-                if (chair < 0)
-                {
-                    chairs.Add(default);
-                    chair = chairs.Count - 1;
-                }
-
-                chairs[chair] = v.StartsAt.AddMinutes(minutes);
-                return new CalendarVisit(v.Id, v.ClientId, v.Client, v.StartsAt, minutes, chair + 1, v.Sum is not null);
-            })
+            .Select(
+                (v, i) =>
+                    new CalendarVisit(v.Id, v.ClientId, v.Client, v.StartsAt, minutes[i], chairs[i], v.Sum is not null)
+            )
             .ToArray();
     }
 }

@@ -146,7 +146,7 @@ internal sealed record ReviewView(
     public static ReviewView Of(ReviewAtWork at)
     {
         var (planned, review) = (at.Planned, at.Review);
-        var found = Differences.Of(planned, at.Depths, review.Readings.Values);
+        var found = at.Found;
         var darker = review.State is { } state ? ReviewInHand.ReadsDarker(state.Wetness) : 0;
         var readings = review.Readings.Values.ToArray();
         // What was lifted again came out of two coats: neither alone is to blame, and none tells of her hair.

@@ -40,7 +40,9 @@ internal static class Commands
                 throw new BackupRefusedException($"There is no file {restore}.");
             }
 
-            var restored = await ThroughServerAsync(settings, restore) ?? await backups.RestoreAsync(restore, default);
+            await using var file = File.OpenRead(restore);
+            var restored =
+                await ThroughServerAsync(settings, file) ?? await backups.RestoreAsync(file, CancellationToken.None);
             Say(restored, $"restored into {settings.DataFolder}; what was there is kept in its folder copies");
             return 0;
         }
@@ -55,7 +57,7 @@ internal static class Commands
     /// <summary>
     /// A server that is at work on the data restores it itself, for it holds plans in its memory; null where none is.
     /// </summary>
-    private static async Task<BackupManifest?> ThroughServerAsync(Settings settings, string file)
+    private static async Task<BackupManifest?> ThroughServerAsync(Settings settings, Stream file)
     {
         if (Serving.AddressIn(settings.DataFolder) is not { } address)
         {
@@ -63,8 +65,7 @@ internal static class Commands
         }
 
         using var http = new HttpClient { BaseAddress = new(address), Timeout = Timeout.InfiniteTimeSpan };
-        await using var stream = File.OpenRead(file);
-        using var content = new StreamContent(stream);
+        using var content = new StreamContent(file);
         content.Headers.ContentType = new MediaTypeHeaderValue(ArchiveFile.MediaType);
         using var answer = await http.PostAsync(new Uri("/api/restore", UriKind.Relative), content);
         if (!answer.IsSuccessStatusCode)

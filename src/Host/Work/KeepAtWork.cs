@@ -23,20 +23,7 @@ internal sealed record KeepAtWork(
     KeptInHand Kept,
     IReadOnlyList<ServiceInterval> Next,
     IReadOnlyList<Sentence> Care
-)
-{
-    /// <summary>All strands some weeks after the visit, to be drawn: toned as it was, then grown out.</summary>
-    /// <param name="weeks">Weeks, 0 or more.</param>
-    public HairBytes HairIn(double weeks)
-    {
-        var (review, toning) = (Tone.Review, Tone.Toning);
-        var toned = Tone.Hair.Toned(toning.Plan, a => toning.StandOf(a.Id).WasOnMinutes ?? 0);
-        var on = review.Planned.Reached.On;
-        return review.Planned.Reached.Draw(
-            weeks <= 0 ? toned : Regrowth.Grown(toned, on.Looks.OnHead.Lengths, on.Map.Zone, on.Hair, weeks)
-        );
-    }
-}
+);
 
 /// <summary>Writes a visit's record from all that was kept of it.</summary>
 internal sealed class KeepsAtWork(TonesAtWork tones, Services services, Bowls bowls, Keepings keepings)
@@ -77,13 +64,12 @@ internal sealed class KeepsAtWork(TonesAtWork tones, Services services, Bowls bo
     )
     {
         var review = tone.Review;
-        var found = Differences.Of(review.Planned, review.Depths, review.Review.Readings.Values);
+        var found = review.Found;
         var steps = VisitRecord.StepsOf(review.Planned.Plan, review.Service);
         var toned = tone.Toning.Stands.Values.Select(s => s.OffAt).Max();
         var rinsed = steps.Select(s => s.To).Max();
         var done = toned > rinsed || rinsed is null ? toned : rinsed;
         var seated = review.Service.SeatedAt ?? (facts.Count > 0 ? facts[0].At : null);
-        var (visit, wish) = (at.Visit, review.Planned.Plan.Wish);
         return new(
             seated,
             done,
@@ -97,16 +83,32 @@ internal sealed class KeepsAtWork(TonesAtWork tones, Services services, Bowls bo
             VisitRecord.HandsOf(facts),
             VisitRecord.HappenedAt(review.Service),
             MixStock.Cost(VisitRecord.PouredOf(weighed), tone.Shelf),
-            visit.Consultation.Words
-                ?? Verdict.Of(visit.Hair, wish, visit.Consultation, review.Planned.Minutes, visit.StartsAt).WordsForHer,
-            [
-                .. NextTime
-                    .Of(review.Planned, new Dictionary<Zone, IReadOnlyList<Cause>>(), review.Review.Lessons)
-                    .Select(n => n.Words),
-                .. review.Review.Notes.Select(n => (Sentence)n.Words),
-            ]
+            Promised(at, review),
+            ToChange(review)
         );
     }
+
+    /// <summary>What was said to the client before, in the words used.</summary>
+    public static string Promised(AtWork at, ReviewAtWork review) =>
+        at.Visit.Consultation.Words
+        ?? Verdict
+            .Of(
+                at.Visit.Hair,
+                review.Planned.Plan.Wish,
+                at.Visit.Consultation,
+                review.Planned.Minutes,
+                at.Visit.StartsAt
+            )
+            .WordsForHer;
+
+    /// <summary>What to do otherwise next time: lessons that were kept, and one's own words.</summary>
+    public static IReadOnlyList<Sentence> ToChange(ReviewAtWork review) =>
+        [
+            .. NextTime
+                .Of(review.Planned, new Dictionary<Zone, IReadOnlyList<Cause>>(), review.Review.Lessons)
+                .Select(n => n.Words),
+            .. review.Review.Notes.Select(n => (Sentence)n.Words),
+        ];
 
     private async Task<IReadOnlyList<RecordBowl>> BowlsAsync(AtWork at, ToneAtWork tone, CancellationToken stop)
     {

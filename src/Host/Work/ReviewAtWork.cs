@@ -31,7 +31,11 @@ internal sealed record ReviewAtWork(
     IReadOnlyList<Kept<ReviewFact>> Facts,
     ReviewInHand Review,
     double WeeksBetween
-);
+)
+{
+    /// <summary>What was read against what was planned.</summary>
+    public Differences Found => Differences.Of(Planned, Depths, Review.Readings.Values);
+}
 
 /// <summary>Brings the service, the mixtures and what was read together.</summary>
 internal sealed class ReviewsAtWork(ServicesAtWork services, Heads heads)

@@ -1,3 +1,4 @@
+using Wendro.Core.Blend;
 using Wendro.Core.Mix;
 using Wendro.Core.Toning;
 using Wendro.Core.Units;
@@ -30,6 +31,17 @@ internal sealed record ToneAtWork(
     {
         ArgumentNullException.ThrowIfNull(area);
         return Recipe.Of(area.Bowl.For(area.Minutes), GramsOf(hairGrams), Shelf.OfType<DeveloperProduct>().ToArray());
+    }
+
+    /// <summary>All strands some weeks after the visit, to be drawn: toned as it was, then grown out.</summary>
+    /// <param name="weeks">Weeks, 0 or more.</param>
+    public HairBytes HairIn(double weeks)
+    {
+        var toned = Hair.Toned(Toning.Plan, a => Toning.StandOf(a.Id).WasOnMinutes ?? 0);
+        var (planned, on) = (Review.Planned, Review.Planned.Reached.On);
+        return planned.Reached.Draw(
+            weeks <= 0 ? toned : Regrowth.Grown(toned, on.Looks.OnHead.Lengths, on.Map.Zone, on.Hair, weeks)
+        );
     }
 
     /// <summary>Mixed product that so much hair takes, waste in it, g.</summary>

@@ -11,7 +11,6 @@ import { ApplyScreen } from "./stages/apply/ApplyScreen";
 import { ConsultScreen } from "./stages/consult/ConsultScreen";
 import { Day } from "./stages/day/Day";
 import { Desk } from "./stages/desk/Desk";
-import { CareSheet } from "./stages/keep/CareSheet";
 import { Client } from "./stages/keep/Client";
 import { Keep } from "./stages/keep/Keep";
 import { KeepScreen } from "./stages/keep/KeepScreen";
@@ -35,7 +34,6 @@ const router = createBrowserRouter([
   { path: "/keep", element: <Keep />, errorElement: <Mishap /> },
   { path: "/clients/:client", element: <Client />, errorElement: <Mishap /> },
   { path: "/year", element: <Year />, errorElement: <Mishap /> },
-  { path: "/visits/:visit/care", element: <CareSheet />, errorElement: <Mishap /> },
   { path: "/visits/:visit/card", element: <Card />, errorElement: <Mishap /> },
   { path: "/visits/:visit/show", element: <ShowClient />, errorElement: <Mishap /> },
   {

@@ -2175,6 +2175,10 @@ export interface components {
             minutes: number;
             isMet: boolean;
         };
+        BringBackView: {
+            found: components["schemas"]["BringBack"];
+            lessons: components["schemas"]["LessonView"][];
+        };
         CalendarVisit: {
             /** Format: uuid */
             visitId: string;
@@ -2951,7 +2955,7 @@ export interface components {
             outcome: string;
             promised: string;
             said: null | string;
-            lessons: components["schemas"]["LessonView"][];
+            toChange: components["schemas"]["Sentence"][];
         };
         LeftOut: {
             region: components["schemas"]["Region"];
@@ -9812,7 +9816,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BringBack"];
+                    "application/json": components["schemas"]["BringBackView"];
                 };
             };
             /** @description Not Found */

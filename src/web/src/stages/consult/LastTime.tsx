@@ -51,10 +51,10 @@ export function LastTime({ visit, consult, changed }: { visit: string; consult: 
       <p>
         <b>Promised:</b> {last.promised}
       </p>
-      {last.lessons.length > 0 && (
+      {last.toChange.length > 0 && (
         <ul aria-label="To remember">
-          {last.lessons.map((l) => (
-            <li key={l.words}>{l.words}</li>
+          {last.toChange.map((words) => (
+            <li key={words}>{words}</li>
           ))}
         </ul>
       )}

@@ -1,8 +1,9 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Button, Spin } from "antd";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import type { Schemas } from "../../api/client";
 import { raw } from "../../api/given";
+import { ChooseFile } from "../../views/ChooseFile";
 import css from "./Keep.module.css";
 
 type View = Schemas["ArchiveView"];
@@ -26,7 +27,6 @@ const words = {
 
 /** An archive taken in: looked through whole and shown before anything is written. */
 export function ArchiveIn() {
-  const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<File>();
   const cache = useQueryClient();
   const look = useMutation({ mutationFn: (chosen: File) => post("/api/archive/preview", chosen) });
@@ -41,25 +41,18 @@ export function ArchiveIn() {
     <section aria-labelledby="in">
       <h2 id="in">Take an archive in</h2>
       <p>It is looked through whole first; nothing here is lost, and taken twice it changes nothing.</p>
-      <input
-        ref={input}
-        type="file"
+      <ChooseFile
+        size="large"
+        name="Archive file"
         accept=".zip,application/zip"
-        hidden
-        aria-label="Archive file"
-        onChange={(e) => {
-          const chosen = e.target.files?.[0];
-          e.target.value = "";
-          if (chosen) {
-            take.reset();
-            setFile(chosen);
-            look.mutate(chosen);
-          }
+        onChosen={(chosen) => {
+          take.reset();
+          setFile(chosen);
+          look.mutate(chosen);
         }}
-      />
-      <Button size="large" onClick={() => input.current?.click()}>
+      >
         Choose an archive…
-      </Button>
+      </ChooseFile>
       {(look.isPending || take.isPending) && <Spin />}
       {refused && (
         <p role="alert">

@@ -1,13 +1,13 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Button, Modal } from "antd";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import type { Schemas } from "../../api/client";
 import { raw } from "../../api/given";
+import { ChooseFile } from "../../views/ChooseFile";
 import css from "./Keep.module.css";
 
 /** All of the data as it is, saved in one file and put back; asked before it takes the data's place. */
 export function Backup() {
-  const input = useRef<HTMLInputElement>(null);
   const [file, setFile] = useState<File>();
   const cache = useQueryClient();
   const restore = useMutation({
@@ -32,20 +32,15 @@ export function Backup() {
       <a className={css.file} href="/api/backup">
         Save a backup
       </a>
-      <input
-        ref={input}
-        type="file"
+      <ChooseFile
+        size="large"
+        loading={restore.isPending}
+        name="Backup file"
         accept=".zip,application/zip"
-        hidden
-        aria-label="Backup file"
-        onChange={(e) => {
-          setFile(e.target.files?.[0]);
-          e.target.value = "";
-        }}
-      />
-      <Button size="large" loading={restore.isPending} onClick={() => input.current?.click()}>
+        onChosen={setFile}
+      >
         Restore a backup…
-      </Button>
+      </ChooseFile>
       {restore.data && (
         <p role="status">
           Restored: {restore.data.clients} clients, {restore.data.visits} visits. What was here is kept in the

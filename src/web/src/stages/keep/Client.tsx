@@ -6,7 +6,7 @@ import { api, type Schemas } from "../../api/client";
 import { given } from "../../api/given";
 import { MainNav } from "../../shell/MainNav";
 import parts from "../../style/parts.module.css";
-import css from "./KeepScreen.module.css";
+import css from "./Client.module.css";
 import { day } from "./useKeep";
 
 /** How a client's hair lifts against the tables, and how sure that is: eight in ten lie within. */
@@ -77,7 +77,7 @@ export function Client() {
           </li>
         ))}
       </ol>
-      <div className={css.columns}>
+      <div className={parts.columns}>
         <section aria-labelledby="hair">
           <h2 id="hair">How her hair lifts</h2>
           {taught.length === 0 && <p className={parts.calm}>Nothing learnt yet: as tabled.</p>}

@@ -5,9 +5,10 @@ import { Link } from "react-router";
 import { api, type Schemas } from "../../api/client";
 import { given } from "../../api/given";
 import parts from "../../style/parts.module.css";
+import { clock } from "../../views/times";
 import { said, useUnits } from "../../views/units";
-import css from "./KeepScreen.module.css";
-import { day, hour, type KeepView } from "./useKeep";
+import css from "./ComeAgain.module.css";
+import { day, type KeepView } from "./useKeep";
 
 export const dueWords: Record<Schemas["ServiceKind"], string> = {
   light: "light",
@@ -69,7 +70,7 @@ export function ComeAgain({ view }: { view: KeepView }) {
         <p>
           Booked:{" "}
           <Link className={css.link} to={`/visits/${next.visitId}/consult`}>
-            {day(next.startsAt)}, {hour(next.startsAt)}
+            {day(next.startsAt)}, {clock(next.startsAt)}
           </Link>
         </p>
       ) : (

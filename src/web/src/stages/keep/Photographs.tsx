@@ -1,8 +1,8 @@
-import { Button } from "antd";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import parts from "../../style/parts.module.css";
+import { ChooseFile } from "../../views/ChooseFile";
 import { type PhotoMoment, usePhotographs } from "../../visit/usePhotographs";
-import css from "./KeepScreen.module.css";
+import css from "./Photographs.module.css";
 
 const moments: { moment: PhotoMoment; name: string }[] = [
   { moment: "before", name: "Before" },
@@ -14,8 +14,7 @@ const moments: { moment: PhotoMoment; name: string }[] = [
 /** The same set of photographs every time, by moment. */
 export function Photographs({ visit }: { visit: string }) {
   const { photographs, add, adding, refused } = usePhotographs(visit);
-  const input = useRef<HTMLInputElement>(null);
-  const [moment, setMoment] = useState<PhotoMoment>("before");
+  const [moment, setMoment] = useState<PhotoMoment>();
   return (
     <section aria-labelledby="photographs">
       <h2 id="photographs">Photographs</h2>
@@ -23,32 +22,20 @@ export function Photographs({ visit }: { visit: string }) {
         The same every time: part from above, both sides, back, tied, in daylight. They are kept without place
         or camera, and shown to nobody without being asked.
       </p>
-      <input
-        ref={input}
-        type="file"
-        accept="image/*"
-        hidden
-        aria-label="Photograph to keep"
-        onChange={(e) => {
-          const file = e.target.files?.[0];
-          e.target.value = "";
-          if (file) {
-            add(file, moment).catch(() => undefined);
-          }
-        }}
-      />
       {moments.map((m) => (
         <div key={m.moment} role="group" aria-label={m.name} className={css.album}>
-          <Button
+          <ChooseFile
             size="large"
             loading={adding && moment === m.moment}
-            onClick={() => {
+            name={`Photograph to keep: ${m.name}`}
+            accept="image/jpeg,image/png"
+            onChosen={(file) => {
               setMoment(m.moment);
-              input.current?.click();
+              add(file, m.moment).catch(() => undefined);
             }}
           >
-            {m.name}…
-          </Button>
+            {`${m.name}…`}
+          </ChooseFile>
           {photographs
             .filter((p) => p.moment === m.moment)
             .map((p) => (

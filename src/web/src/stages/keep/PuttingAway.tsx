@@ -1,11 +1,11 @@
 import { Button, Input } from "antd";
 import { useState } from "react";
-import { Link } from "react-router";
 import parts from "../../style/parts.module.css";
+import { clock } from "../../views/times";
 import type { Facts } from "../../visit/useFacts";
-import css from "./KeepScreen.module.css";
 import { Photographs } from "./Photographs";
-import { hour, type KeepFact, type KeepView } from "./useKeep";
+import css from "./PuttingAway.module.css";
+import type { KeepFact, KeepView } from "./useKeep";
 
 interface Props {
   visit: string;
@@ -23,7 +23,9 @@ export function PuttingAway({ visit, kept, view }: Props) {
     <div className={css.away}>
       <div className={parts.title}>
         <h2>After-care</h2>
-        <Link to={`/visits/${visit}/care`}>Print</Link>
+        <a href={`/api/visits/${visit}/keep/care.pdf`} target="_blank" rel="noreferrer">
+          Print
+        </a>
       </div>
       <Words
         name="After-care"
@@ -40,7 +42,7 @@ export function PuttingAway({ visit, kept, view }: Props) {
           disabled={busy}
           onClick={() => say({ kind: "given", is: given == null })}
         >
-          {given ? `Given at ${hour(given)}` : "Given to her"}
+          {given ? `Given at ${clock(given)}` : "Given to her"}
         </Button>
         {view.kept.care != null && (
           <Button size="large" type="text" disabled={busy} onClick={() => say({ kind: "care", words: null })}>
@@ -73,7 +75,7 @@ export function PuttingAway({ visit, kept, view }: Props) {
         disabled={busy}
         onClick={() => say({ kind: "putAway", is: away == null })}
       >
-        {away ? `Put away at ${hour(away)}` : "Put the visit away"}
+        {away ? `Put away at ${clock(away)}` : "Put the visit away"}
       </Button>
       <p className={parts.soft}>
         {away

@@ -1,8 +1,9 @@
 import parts from "../../style/parts.module.css";
+import { clock } from "../../views/times";
 import { quantity, said, useUnits } from "../../views/units";
 import { capital } from "../../views/words";
-import css from "./KeepScreen.module.css";
-import { hour, type KeepView } from "./useKeep";
+import css from "./RecordCard.module.css";
+import type { KeepView } from "./useKeep";
 
 /** What of a visit can be taken elsewhere. */
 const files = [
@@ -41,8 +42,8 @@ export function RecordCard({ visit, view }: { visit: string; view: KeepView }) {
           <div>
             <dt>When</dt>
             <dd>
-              {hour(r.seatedAt)}
-              {r.doneAt && ` to ${hour(r.doneAt)}`} · {r.hands}
+              {clock(r.seatedAt)}
+              {r.doneAt && ` to ${clock(r.doneAt)}`} · {r.hands}
             </dd>
           </div>
         )}

@@ -6,9 +6,9 @@ import { api, type Schemas } from "../../api/client";
 import { given } from "../../api/given";
 import { MainNav } from "../../shell/MainNav";
 import parts from "../../style/parts.module.css";
+import { clock } from "../../views/times";
 import { quantity, useUnits } from "../../views/units";
-import css from "./KeepScreen.module.css";
-import { hour } from "./useKeep";
+import css from "./Year.module.css";
 
 /** The Monday before a day, at midnight. */
 function monday(at: Date): Date {
@@ -90,7 +90,7 @@ function Week({ from }: { from: Date }) {
                   to={`/visits/${v.visitId}/${v.isPutAway ? "keep" : "consult"}`}
                   data-chair={v.chair}
                 >
-                  <strong>{hour(v.startsAt)}</strong> {v.client}
+                  <strong>{clock(v.startsAt)}</strong> {v.client}
                   <br />
                   <span className={parts.soft}>
                     chair {v.chair}, {Math.round(v.minutes)} min
@@ -118,7 +118,7 @@ function Figures() {
   const name = (m: Schemas["MonthSum"]) =>
     new Date(m.year, m.month - 1, 1).toLocaleDateString(undefined, { month: "short", year: "2-digit" });
   return (
-    <div className={css.columns}>
+    <div className={parts.columns}>
       <section aria-labelledby="year">
         <h2 id="year">The year</h2>
         {months.length === 0 ? (

@@ -32,7 +32,3 @@ export function useKeptHair(visit: string, weeks: number): Hair | undefined {
 /** A day, as it is written in a record. */
 export const day = (at: string | Date) =>
   new Date(at).toLocaleDateString(undefined, { day: "numeric", month: "long", year: "numeric" });
-
-/** A time of the day. */
-export const hour = (at: string) =>
-  new Date(at).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" });

@@ -8,15 +8,16 @@ import css from "./Placements.module.css";
 
 interface Props {
   visit: string;
-  revision: number;
   edit(edit: PlanEdit): Promise<boolean>;
 }
 
 /** From last time: the fewest panels that bring the wish back, and what last time taught. */
-export function BringBack({ visit, revision, edit }: Props) {
+export function BringBack({ visit, edit }: Props) {
   const units = useUnits();
   const { data: last } = useQuery({
-    queryKey: ["lastTime", visit, revision],
+    queryKey: ["lastTime", visit],
+    // An edit of the plan changes nothing of it.
+    staleTime: Number.POSITIVE_INFINITY,
     queryFn: () => given(api.GET("/api/visits/{visit}/last-time", { params: { path: { visit } } })),
   });
   const back = useMutation({
@@ -26,8 +27,8 @@ export function BringBack({ visit, revision, edit }: Props) {
   if (!there?.isTaken) {
     return null;
   }
-  const found = back.data;
-  const lessons = there.lessons.filter((l) => l.edits.length > 0);
+  const found = back.data?.found;
+  const lessons = back.data?.lessons.filter((l) => l.edits.length > 0) ?? [];
   const share = (of = 0) => `${Math.round(of * 100)} %`;
   return (
     <section className={css.placements} aria-label="From last time">
@@ -61,7 +62,7 @@ export function BringBack({ visit, revision, edit }: Props) {
             <Button
               type="primary"
               size="large"
-              onClick={async () => (await edit(found.edits[0])) && back.reset()}
+              onClick={async () => (await edit(found.edits[0])) && back.mutate()}
             >
               Paint these
             </Button>

@@ -63,7 +63,7 @@ export function LookColumn({ visit, work, selection, onShow, onCompare }: Props)
         onLeave={work.leaveBe}
         edit={work.edit}
       />
-      <BringBack visit={visit} revision={work.revision} edit={work.edit} />
+      <BringBack visit={visit} edit={work.edit} />
       <Button className={`${parts.wide} ${parts.still}`} onClick={() => setPlacing(true)}>
         From look to placement…
       </Button>

@@ -1,8 +1,9 @@
 import { Button, Modal } from "antd";
-import { type MouseEvent, useRef, useState } from "react";
+import { type MouseEvent, useState } from "react";
 import parts from "../../style/parts.module.css";
 import { tokens } from "../../style/tokens";
 import { Whether } from "../../views/Choice";
+import { ChooseFile } from "../../views/ChooseFile";
 import { type Spot, useLevel, usePhotographs } from "../../visit/usePhotographs";
 import css from "./Review.module.css";
 
@@ -30,7 +31,6 @@ export function FromPhotograph({ visit, where, onKeep, onClose }: Props) {
   const [reference, setReference] = useState<Reference>("greyCard");
   const [spots, setSpots] = useState<Partial<Record<Tapping, Spot>>>({});
   const [tapping, setTapping] = useState<Tapping>("neutral");
-  const file = useRef<HTMLInputElement>(null);
   const shown = photographs.find((p) => p.name === name) ?? photographs.at(-1);
   const needs = reference !== "none";
   const asked =
@@ -105,26 +105,19 @@ export function FromPhotograph({ visit, where, onKeep, onClose }: Props) {
           </div>
         </div>
         <div className={css.photoSide}>
-          <input
-            ref={file}
-            type="file"
-            hidden
+          <ChooseFile
+            loading={adding}
+            name="Photograph file"
             accept="image/jpeg,image/png"
-            aria-label="Photograph file"
-            onChange={async (e) => {
-              const chosen = e.target.files?.[0];
-              e.target.value = "";
-              if (chosen) {
-                const kept = await add(chosen).catch(() => undefined);
-                if (kept) {
-                  choose(kept.name);
-                }
+            onChosen={async (chosen) => {
+              const kept = await add(chosen).catch(() => undefined);
+              if (kept) {
+                choose(kept.name);
               }
             }}
-          />
-          <Button loading={adding} onClick={() => file.current?.click()}>
+          >
             Add a photograph…
-          </Button>
+          </ChooseFile>
           {refused && <p role="alert">{refused}</p>}
           {shown && (
             <>

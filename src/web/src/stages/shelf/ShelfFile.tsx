@@ -1,8 +1,9 @@
 import { Button, Modal } from "antd";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import type { Schemas } from "../../api/client";
 import { fieldsOf, raw } from "../../api/given";
 import parts from "../../style/parts.module.css";
+import { ChooseFile } from "../../views/ChooseFile";
 import css from "./ShelfFile.module.css";
 
 type Preview = Schemas["ShelfPreview"];
@@ -30,7 +31,6 @@ const send = async (path: string, file: File): Promise<Pick<Looked, "preview" | 
 
 /** A table taken in: looked through whole, shown before anything is written. */
 export function ShelfFile({ onTaken }: { onTaken(): void }) {
-  const input = useRef<HTMLInputElement>(null);
   const [looked, setLooked] = useState<Looked>();
   const look = async (file: File) =>
     setLooked({ name: file.name, file, ...(await send("/api/shelf/file/preview", file)) });
@@ -50,21 +50,9 @@ export function ShelfFile({ onTaken }: { onTaken(): void }) {
   const nothing = preview && preview.added.length + preview.changed.length === 0;
   return (
     <>
-      <input
-        ref={input}
-        type="file"
-        accept=".csv,text/csv"
-        hidden
-        aria-label="CSV file"
-        onChange={(e) => {
-          const file = e.target.files?.[0];
-          e.target.value = "";
-          if (file) {
-            look(file);
-          }
-        }}
-      />
-      <Button onClick={() => input.current?.click()}>Import CSV…</Button>
+      <ChooseFile name="CSV file" accept=".csv,text/csv" onChosen={look}>
+        Import CSV…
+      </ChooseFile>
       <Modal
         open={looked !== undefined}
         title={looked?.name}
