@@ -59,7 +59,7 @@ public static class Documents
         [typeof(ReviewFact)] = ("fact of a review", [Photographed, Marked]),
         [typeof(ToneFact)] = ("fact of a toning", [OnTheScale]),
         [typeof(KeepFact)] = ("fact of what is kept", []),
-        [typeof(VisitSum)] = ("sum of a visit", []),
+        [typeof(VisitSum)] = ("sum of a visit", [Promised]),
         [typeof(TonePlan)] = ("way of toning", []),
         [typeof(Product)] = ("product", []),
         [typeof(HouseRules)] = ("set of house rules", []),
@@ -95,6 +95,9 @@ public static class Documents
 
     /// <summary>Version 2: answers about health were left out, and are asked again.</summary>
     private static void AskedAgain(JsonObject document) { }
+
+    /// <summary>Version 2: what was promised is kept as it was said.</summary>
+    private static void Promised(JsonObject document) { }
 
     /// <summary>Kinds of documents that are stored.</summary>
     public static IEnumerable<Type> Kinds => Chain.Keys;

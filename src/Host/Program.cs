@@ -50,6 +50,7 @@ public sealed class Program
         app.MapPlanFile();
         app.MapHistory();
         app.MapHeads();
+        app.MapColours();
         app.MapProposals();
         app.MapDesk();
         app.MapShelf();

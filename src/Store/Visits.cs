@@ -2,6 +2,7 @@ using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
+using Wendro.Core.Keep;
 using Wendro.Core.Plans;
 
 namespace Wendro.Store;
@@ -19,7 +20,8 @@ public sealed record StoredVisit(
     DateTimeOffset StartsAt,
     HairProfile Hair,
     Consultation Consultation,
-    int ConsultVersion
+    int ConsultVersion,
+    VisitSum? Sum
 );
 
 /// <summary>Clients and their visits, and what was asked and read at them.</summary>
@@ -214,5 +216,15 @@ public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider
     }
 
     private static StoredVisit Stored(VisitRow v) =>
-        new(v.Id, v.ClientId, v.Client.Name, v.Client.About, v.StartsAt, v.Hair, v.Consultation, v.ConsultVersion);
+        new(
+            v.Id,
+            v.ClientId,
+            v.Client.Name,
+            v.Client.About,
+            v.StartsAt,
+            v.Hair,
+            v.Consultation,
+            v.ConsultVersion,
+            v.Sum
+        );
 }

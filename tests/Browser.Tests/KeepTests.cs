@@ -64,6 +64,43 @@ public sealed class KeepTests(App app) : IClassFixture<App>
         Assert.DoesNotContain(Clients(), c => c == "Solvei from elsewhere");
     }
 
+    [Fact]
+    public void A_backup_is_saved_and_put_back_once_it_is_asked()
+    {
+        app.Begin();
+        _ = app.VisitOf("Backed up by the page");
+        app.Browser.Navigate().GoToUrl($"{app.Address}/keep");
+        var backup = Bytes(app.Find("save", By.LinkText("Save a backup")).GetAttribute("href")!);
+        var file = Path.Combine(Path.GetTempPath(), $"wendro-{Guid.NewGuid():N}.zip");
+        File.WriteAllBytes(file, backup);
+        _ = app.VisitOf("Came after it");
+        Choose(file, "Backup file");
+        app.Button("Not now").Click();
+        Assert.Contains(Clients(), c => c == "Came after it");
+        Choose(file, "Backup file");
+        app.Button("Restore").Click();
+        app.Find("restored", By.XPath("//p[@role='status'][starts-with(., 'Restored:')]"));
+        Assert.DoesNotContain(Clients(), c => c == "Came after it");
+        Assert.Contains(Clients(), c => c == "Backed up by the page");
+        Choose(Other(file), "Backup file");
+        app.Button("Restore").Click();
+        app.Find("refused", By.XPath("//p[@role='alert'][contains(., 'Nothing was changed')]"));
+        File.Delete(file);
+    }
+
+    [Fact]
+    public void A_photograph_is_kept_with_its_moment()
+    {
+        app.Begin();
+        app.Visit("Photographed at the end", "keep");
+        var file = Path.Combine(Path.GetTempPath(), $"wendro-{Guid.NewGuid():N}.png");
+        TestPicture.Write(file, "#a87c4f");
+        app.Find("where it goes", By.XPath("//*[@role='group'][@aria-label='Toned']"));
+        Choose(file, "Photograph to keep: Toned");
+        app.Find("kept", By.XPath("//*[@role='group'][@aria-label='Toned']//img[starts-with(@alt, 'Toned, kept')]"));
+        File.Delete(file);
+    }
+
     private static byte[] Bytes(string address)
     {
         using var http = new HttpClient();
@@ -77,10 +114,10 @@ public sealed class KeepTests(App app) : IClassFixture<App>
             .Select(c => (string)c!["name"]!)
             .ToArray();
 
-    private void Choose(string file) =>
+    private void Choose(string file, string what = "Archive file") =>
         app.Until(
                 "the file",
-                d => d.FindElements(By.CssSelector("input[type='file'][aria-label='Archive file']")).FirstOrDefault()
+                d => d.FindElements(By.CssSelector($"input[type='file'][aria-label='{what}']")).FirstOrDefault()
             )
             .SendKeys(file);
 

@@ -69,6 +69,10 @@ public sealed class YearsTests(App app) : IClassFixture<App>
         var speeds = page["visits"]!.AsArray().Take(2).Select(v => (double)v!["taught"]!["speed"]!).ToArray();
         Each.Of(speeds, s => Assert.InRange(s, 0.4, 0.95));
 
+        // The month she came last is in the year's figures.
+        app.Browser.Navigate().GoToUrl($"{app.Address}/year");
+        app.Find("months", By.XPath("//table//tr[contains(., 'levels')]"));
+
         // Found as one types.
         app.Browser.Navigate().GoToUrl(app.Address);
         app.Find("finding", By.CssSelector("input[aria-label='Find a client']")).SendKeys("ysol");

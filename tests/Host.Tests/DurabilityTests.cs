@@ -164,6 +164,126 @@ public sealed class DurabilityTests
         }
     }
 
+    [Fact]
+    public async Task A_restore_that_is_killed_leaves_the_old_or_the_new_and_never_between()
+    {
+        var folder = Directory.CreateTempSubdirectory("wendro-restores-").FullName;
+        try
+        {
+            var data = Path.Combine(folder, "data");
+            var backup = Path.Combine(folder, "backup.zip");
+            using (var server = Start(data, out var http))
+            {
+                for (var i = 0; i < 5; i++)
+                {
+                    await http.NewVisitAsync($"Old {i}");
+                }
+
+                // Saved while it runs; then gone on with.
+                Assert.Equal(0, await RunAsync(data, "--backup", backup));
+                await http.NewVisitAsync("New");
+                await StopAsync(server);
+            }
+
+            SqliteConnection.ClearAllPools();
+            string[] old = [.. Enumerable.Range(0, 5).Select(i => $"Old {i}")];
+            var whole = Stopwatch.StartNew();
+            Assert.Equal(old, await RestoredAsync(data, folder, backup, null));
+            var takes = whole.Elapsed;
+            var found = new List<int>();
+            for (var kill = 0; kill < Kills; kill++)
+            {
+                // Most of it is the program's start: killed ever later in the second half.
+                var names = await RestoredAsync(data, folder, backup, takes * (0.4 + 0.6 * kill / Kills));
+                Assert.True(names.SequenceEqual(old) || names.SequenceEqual(["New", .. old]), string.Join(", ", names));
+                found.Add(names.Length);
+            }
+
+            Assert.NotEmpty(found);
+        }
+        finally
+        {
+            SqliteConnection.ClearAllPools();
+            Directory.Delete(folder, true);
+        }
+    }
+
+    [Fact]
+    public async Task A_server_at_work_restores_by_itself_and_shows_what_was_restored_at_once()
+    {
+        var folder = Directory.CreateTempSubdirectory("wendro-served-").FullName;
+        try
+        {
+            var backup = Path.Combine(folder, "backup.zip");
+            using var server = Start(folder, out var http);
+            var visit = await http.NewVisitAsync("Served");
+            var plan = (await http.ReadAsync($"/api/visits/{visit}/plan")).ToJsonString();
+            Assert.Equal(0, await RunAsync(folder, "--backup", backup));
+            await http.EditAsync(visit, 1, """{"kind":"excludeZone","zone":"nape","reason":"undercut"}""");
+            Assert.Equal(0, await RunAsync(folder, "--restore", backup));
+            Assert.Equal(plan, (await http.ReadAsync($"/api/visits/{visit}/plan")).ToJsonString());
+            // What is no backup is refused with a word, and what is not there, too.
+            await File.WriteAllTextAsync(Path.Combine(folder, "other.zip"), "none");
+            Assert.Equal(1, await RunAsync(folder, "--restore", Path.Combine(folder, "other.zip")));
+            Assert.Equal(1, await RunAsync(folder, "--restore", Path.Combine(folder, "nothing.zip")));
+            Assert.Equal(plan, (await http.ReadAsync($"/api/visits/{visit}/plan")).ToJsonString());
+            await StopAsync(server);
+        }
+        finally
+        {
+            SqliteConnection.ClearAllPools();
+            Directory.Delete(folder, true);
+        }
+    }
+
+    /// <summary>Restores of one test that are killed: few in every run, more where they are asked for.</summary>
+    private static readonly int Kills =
+        int.TryParse(Environment.GetEnvironmentVariable("WENDRO_LIVES"), out var kills) && kills > 0 ? kills : 5;
+
+    /// <summary>Who is in a copy of the data after a restore that was killed after a while, or ended; by name.</summary>
+    private static async Task<string[]> RestoredAsync(string data, string folder, string backup, TimeSpan? kill)
+    {
+        var copy = Directory.CreateDirectory(Path.Combine(folder, Guid.NewGuid().ToString("N"))).FullName;
+        // The server was killed: what was written last lies beside the file still.
+        foreach (var file in Directory.GetFiles(data, "wendro.db*"))
+        {
+            File.Copy(file, Path.Combine(copy, Path.GetFileName(file)));
+        }
+
+        using var restore = Process.Start(StartOf(copy, "--restore", backup))!;
+        if (kill is { } after)
+        {
+            using var patience = new CancellationTokenSource(after);
+            try
+            {
+                await restore.WaitForExitAsync(patience.Token);
+            }
+            catch (OperationCanceledException)
+            {
+                restore.Kill(entireProcessTree: true);
+            }
+        }
+
+        await restore.WaitForExitAsync();
+        await using var db = new StudioContext(StudioContext.OptionsFor(Path.Combine(copy, "wendro.db")));
+        await db.Database.OpenConnectionAsync();
+        Assert.Equal("ok", await PragmaAsync(db, "PRAGMA integrity_check"));
+        return await db.Clients.Select(c => c.Name).OrderBy(n => n).ToArrayAsync();
+    }
+
+    private static async Task<int> RunAsync(string folder, string what, string file)
+    {
+        using var run = Process.Start(StartOf(folder, what, file))!;
+        await run.WaitForExitAsync();
+        return run.ExitCode;
+    }
+
+    private static async Task StopAsync(Process server)
+    {
+        server.Kill(entireProcessTree: true);
+        await server.WaitForExitAsync();
+    }
+
     /// <summary>Lives of the server, each killed twice: few in every run, more where they are asked for.</summary>
     private static readonly int Lives =
         int.TryParse(Environment.GetEnvironmentVariable("WENDRO_LIVES"), out var lives) && lives > 0 ? lives : 4;
@@ -202,24 +322,8 @@ public sealed class DurabilityTests
         listener.Start();
         var port = ((IPEndPoint)listener.LocalEndpoint).Port;
         listener.Stop();
-        var start = new ProcessStartInfo("dotnet") { RedirectStandardOutput = true, RedirectStandardError = true };
-        foreach (
-            var argument in new[]
-            {
-                typeof(Program).Assembly.Location,
-                "--data",
-                folder,
-                "--port",
-                $"{port}",
-                "--idle",
-                "true",
-            }
-        )
-        {
-            start.ArgumentList.Add(argument);
-        }
-
-        start.Environment["ASPNETCORE_ENVIRONMENT"] = "Production";
+        var start = StartOf(folder, "--port", $"{port}", "--idle", "true");
+        (start.RedirectStandardOutput, start.RedirectStandardError) = (true, true);
         var server = Process.Start(start)!;
         server.OutputDataReceived += (_, _) => { };
         server.ErrorDataReceived += (_, _) => { };
@@ -239,5 +343,17 @@ public sealed class DurabilityTests
                 Thread.Yield();
             }
         }
+    }
+
+    private static ProcessStartInfo StartOf(string folder, params string[] arguments)
+    {
+        var start = new ProcessStartInfo("dotnet");
+        foreach (var argument in new[] { typeof(Program).Assembly.Location, "--data", folder }.Concat(arguments))
+        {
+            start.ArgumentList.Add(argument);
+        }
+
+        start.Environment["ASPNETCORE_ENVIRONMENT"] = "Production";
+        return start;
     }
 }

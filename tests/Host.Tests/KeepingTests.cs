@@ -166,7 +166,7 @@ public sealed class KeepingTests
                 """{"kind":"setWish","wish":{"faceFrameLift":0,"lightShareLow":0.9,"lightShareHigh":1,"rootSoftness":3,"endsLevel":7}}"""
             )
         );
-        var back = await http.ReadAsync($"/api/visits/{next}/bring-back");
+        var back = (await http.ReadAsync($"/api/visits/{next}/bring-back"))["found"]!;
         var edit = back["edits"]![0]!.ToJsonString();
         await OkAsync(http.EditAsync(next, 2, edit));
         var painted = (await http.ReadAsync($"/api/visits/{next}/plan"))["panels"]!
@@ -286,5 +286,64 @@ public sealed class KeepingTests
             $$"""{"id":"{{Guid.NewGuid()}}","fact":{{fact}} }"""
         );
         Assert.Equal(400, status);
+    }
+
+    [Fact]
+    public async Task The_head_as_it_left_is_seen_in_weeks_and_as_a_picture()
+    {
+        using var server = new Server();
+        var http = server.CreateClient();
+        var visit = await ServedAsync(server, http);
+        async Task<byte[]> HairAsync(string query) =>
+            await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/keep/hair{query}", UriKind.Relative));
+        var left = await HairAsync("");
+        var cameOut = await http.GetByteArrayAsync(
+            new Uri($"/api/visits/{visit}/review/hair?which=cameOut", UriKind.Relative)
+        );
+        // Nothing was toned: it left as it came out.
+        Assert.Equal(cameOut, left);
+        var later = await HairAsync("?weeks=20");
+        Assert.Equal(left.Length, later.Length);
+        Assert.True(later.Where((_, i) => i % 2 == 0).Sum(l => l) < left.Where((_, i) => i % 2 == 0).Sum(l => l));
+        using (var bitmap = SkiaSharp.SKBitmap.Decode(await PictureAsync("?width=150")))
+        {
+            Assert.Equal(150, bitmap.Width);
+        }
+
+        foreach (var wrong in new[] { "hair?weeks=-1", "hair?weeks=999", "picture?width=3" })
+        {
+            using var refused = await http.GetAsync(new Uri($"/api/visits/{visit}/keep/{wrong}", UriKind.Relative));
+            Assert.Equal(400, (int)refused.StatusCode);
+        }
+
+        Task<byte[]> PictureAsync(string query) =>
+            http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/keep/picture{query}", UriKind.Relative));
+    }
+
+    [Fact]
+    public async Task What_last_time_taught_is_an_edit_once_something_is_painted_there()
+    {
+        using var server = new Server();
+        var http = server.CreateClient();
+        var visit = await ServedAsync(server, http);
+        await SaidAsync(http, visit, "review", """{"kind":"lesson","cause":"dried","zone":"lowerBack"}""");
+        var next = await NextAsync(http, visit, 84);
+        var last = (await http.ReadAsync($"/api/visits/{next}/last-time")).AsArray().Single()!;
+        Assert.StartsWith("Film over", (string)last["toChange"]!.AsArray().Single()!, StringComparison.Ordinal);
+        Assert.Empty((await http.ReadAsync($"/api/visits/{next}/bring-back"))["lessons"]!.AsArray());
+        await OkAsync(
+            http.EditAsync(
+                next,
+                1,
+                """{"kind":"paintZone","zone":"lowerBack","paint":{"shape":"v","startCm":4,"dropCm":3,"blurCm":3}}"""
+            )
+        );
+        var lesson = (await http.ReadAsync($"/api/visits/{next}/bring-back"))["lessons"]!.AsArray().Single()!;
+        await OkAsync(http.EditAsync(next, 2, lesson["edits"]![0]!.ToJsonString()));
+        var painted = (await http.ReadAsync($"/api/visits/{next}/plan"))["panels"]!
+            .AsArray()
+            .Where(p => p!["paint"] is not null)
+            .ToArray();
+        Each.Of(painted, p => Assert.Equal("film", (string)p!["paint"]!["covering"]!));
     }
 }

@@ -8,20 +8,22 @@ namespace Wendro.Core.Keep;
 /// read.</param>
 /// <param name="Panels">Panels painted.</param>
 /// <param name="Outcome">What came out, in a sentence.</param>
+/// <param name="Promised">What was said to the client before, in the words used; null where nothing was.</param>
 public sealed record VisitSum(
     double? ChairMinutes,
     IReadOnlyDictionary<string, double> Grams,
     double? Cost,
     double? ForecastError,
     int Panels,
-    string Outcome
+    string Outcome,
+    string? Promised = null
 )
 {
     /// <summary>Equal when every figure is.</summary>
     public bool Equals(VisitSum? other) =>
         other is not null
-        && (ChairMinutes, Cost, ForecastError, Panels, Outcome)
-            == (other.ChairMinutes, other.Cost, other.ForecastError, other.Panels, other.Outcome)
+        && (ChairMinutes, Cost, ForecastError, Panels, Outcome, Promised)
+            == (other.ChairMinutes, other.Cost, other.ForecastError, other.Panels, other.Outcome, other.Promised)
         && Grams.OrderBy(g => g.Key).SequenceEqual(other.Grams.OrderBy(g => g.Key));
 
     /// <inheritdoc/>
@@ -30,7 +32,9 @@ public sealed record VisitSum(
     /// <summary>Of a record.</summary>
     /// <param name="record">The record.</param>
     /// <param name="forecastErrors">How far the forecast was off at each place read, levels.</param>
-    public static VisitSum Of(VisitRecord record, IReadOnlyCollection<double> forecastErrors)
+    /// <param name="isStopped">Whether what was said is why nothing was done: that is about her health, and no
+    /// promise.</param>
+    public static VisitSum Of(VisitRecord record, IReadOnlyCollection<double> forecastErrors, bool isStopped = false)
     {
         ArgumentNullException.ThrowIfNull(record);
         ArgumentNullException.ThrowIfNull(forecastErrors);
@@ -40,7 +44,8 @@ public sealed record VisitSum(
             record.Cost,
             forecastErrors.Count == 0 ? null : forecastErrors.Average(Math.Abs),
             record.Steps.Sum(s => s.Panels),
-            record.Outcome.ToString()
+            record.Outcome.ToString(),
+            isStopped ? null : record.Promised
         );
     }
 }

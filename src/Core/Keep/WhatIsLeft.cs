@@ -15,23 +15,10 @@ namespace Wendro.Core.Keep;
 /// </summary>
 public static class WhatIsLeft
 {
-    /// <summary>Steps in which a piece is read along its hair, cm.</summary>
-    private const double StepCm = 0.5;
-
     /// <summary>
     /// How far hair must lie from what it was to count as lightened or darkened, levels. Model assumption.
     /// </summary>
-    private const double Counts = 0.4;
-
-    /// <summary>A smaller share of strands than this is no piece. Model assumption.</summary>
-    private const double Few = 0.08;
-
-    /// <summary>Within a band levels and shares differ by no more than this, in a piece and in the summary.</summary>
-    private static readonly (double Level, double Share) Alike = (0.25, 0.15),
-        RoughlyAlike = (0.75, 0.25);
-
-    /// <summary>Lifted so far, hair takes up more, levels. Model assumption.</summary>
-    private const double PorousFrom = 3;
+    internal const double Counts = 0.4;
 
     /// <summary>How far from its line an outline's corner may be left out, cm.</summary>
     private const double CornerCm = 0.08;
@@ -49,7 +36,7 @@ public static class WhatIsLeft
         for (var p = 0; p < head.Panels.Count; p++)
         {
             var panel = head.Panels[p].Panel;
-            var bands = BandsOf(head, left, head.Map.StrandsOf[p], between, Alike, Piece.MostBands);
+            var bands = HairBands.Of(head, left, head.Map.StrandsOf[p], between, HairBands.OfAPiece);
             if (bands.Any(b => b.State != BandState.Natural) && !IsAsBetween(bands, between))
             {
                 var side = SideOf(head, left, p);
@@ -64,12 +51,9 @@ public static class WhatIsLeft
         {
             Pieces = all.Length == 0 && before is null ? null : new(between, all),
             History =
-                all.Length == 0 ? head.Hair.History : BandsOf(head, left, strands, between, RoughlyAlike, MostTold),
+                all.Length == 0 ? head.Hair.History : HairBands.Of(head, left, strands, between, HairBands.OfAHead),
         };
     }
-
-    /// <summary>Most bands the summary is told in.</summary>
-    private const int MostTold = 6;
 
     private static bool IsAsBetween(IReadOnlyList<Band> bands, IReadOnlyList<Band> between) =>
         bands.All(b => b.State == BandState.Natural || between.Contains(b));
@@ -147,146 +131,6 @@ public static class WhatIsLeft
             .Select(d => Math.Round(side == Side.Upper ? d ?? 0 : 1 - (d ?? 0), 1))
             .ToArray();
         return new(corners, bands, told);
-    }
-
-    private readonly record struct Sample(BandState State, double Level, double Share, Porosity? Porosity);
-
-    private static IReadOnlyList<Band> BandsOf(
-        PlannedHead head,
-        HairBytes left,
-        int[] strands,
-        IReadOnlyList<Band> between,
-        (double Level, double Share) alike,
-        int most
-    )
-    {
-        var lengths = head.Looks.OnHead.Lengths;
-        var longest = strands.Length == 0 ? 0 : strands.Max(i => lengths[i]);
-        var steps = Math.Max(1, (int)Math.Ceiling(longest / StepCm));
-        var samples = Enumerable
-            .Range(0, steps)
-            .Select(n => At(head, left, strands, between, (n + 0.5) * StepCm))
-            .TakeWhile(s => s is not null)
-            .Select(s => s!.Value)
-            .ToArray();
-        return Banded(samples, alike, Math.Min(head.Hair.Cut.LongestCm, samples.Length * StepCm), most);
-    }
-
-    /// <summary>What most tells of some strands at a distance from the scalp; null where none is so long.</summary>
-    private static Sample? At(PlannedHead head, HairBytes left, int[] strands, IReadOnlyList<Band> between, double s)
-    {
-        var told = StrandHistory.At(between, s) is { } n ? between[n] : null;
-        var (all, light, dark) = (0, (Count: 0, Sum: 0.0), (Count: 0, Sum: 0.0));
-        var was = 0.0;
-        foreach (var i in strands)
-        {
-            var length = head.Looks.OnHead.Lengths[i];
-            if (length < s)
-            {
-                continue;
-            }
-
-            var place = (int)MathF.Round(Places.NumberOf((float)(s / length)) * (Places.Count - 1));
-            var at = i * Places.Count + Math.Clamp(place, 0, Places.Count - 1);
-            var level = Level.FromByte(left.Levels[at]);
-            var usual = told?.Level.Value ?? head.Hair.In((Zone)head.Map.Zone[i]).NaturalLevel.Value;
-            all++;
-            was += usual;
-            if (level >= usual + Counts)
-            {
-                light = (light.Count + 1, light.Sum + level);
-            }
-            else if (level <= usual - Counts || new Tint(left.Tints[at]).Meaning.Reflect is not null)
-            {
-                dark = (dark.Count + 1, dark.Sum + level);
-            }
-        }
-
-        if (all == 0)
-        {
-            return null;
-        }
-
-        var usually = was / all;
-        return light.Count >= Few * all ? Worked(BandState.Lightened, light)
-            : dark.Count >= Few * all ? Worked(BandState.Coloured, dark)
-            : told is null ? new(BandState.Natural, usually, 1, null)
-            : new(told.State, told.Level, told.Share, told.Porosity);
-
-        Sample Worked(BandState state, (int Count, double Sum) of)
-        {
-            var level = of.Sum / of.Count;
-            Porosity? porosity =
-                state == BandState.Lightened && level - usually >= PorousFrom ? Porosity.High : told?.Porosity;
-            return new(state, level, (double)of.Count / all, porosity);
-        }
-    }
-
-    /// <summary>Samples that are alike, joined to bands; as many as may be told: the likest neighbours first.</summary>
-    private static IReadOnlyList<Band> Banded(
-        IReadOnlyList<Sample> samples,
-        (double Level, double Share) alike,
-        double longest,
-        int most
-    )
-    {
-        var bands = new List<(Sample Of, int Steps)>();
-        foreach (var sample in samples)
-        {
-            if (bands.Count > 0 && IsAlike(bands[^1].Of, sample))
-            {
-                bands[^1] = (Mean(bands[^1], (sample, 1)), bands[^1].Steps + 1);
-            }
-            else
-            {
-                bands.Add((sample, 1));
-            }
-        }
-
-        while (bands.Count > most)
-        {
-            var n = Enumerable.Range(1, bands.Count - 1).MinBy(n => Apart(bands[n - 1].Of, bands[n].Of));
-            bands[n - 1] = (Mean(bands[n - 1], bands[n]), bands[n - 1].Steps + bands[n].Steps);
-            bands.RemoveAt(n);
-        }
-
-        var (told, at) = (new List<Band>(), 0);
-        foreach (var (of, steps) in bands)
-        {
-            var to = Math.Min(longest, (at + steps) * StepCm);
-            told.Add(
-                new(
-                    Math.Round(at * StepCm, 1),
-                    Math.Round(to, 1),
-                    of.State,
-                    Level.Clamp(Math.Round(of.Level, 1)),
-                    Math.Clamp(Math.Round(of.Share, 2), 0.01, 1),
-                    of.Porosity
-                )
-            );
-            at += steps;
-        }
-
-        return StrandHistory.Cut(told, longest);
-
-        bool IsAlike(Sample a, Sample b) =>
-            a.State == b.State
-            && Math.Abs(a.Level - b.Level) <= alike.Level
-            && Math.Abs(a.Share - b.Share) <= alike.Share;
-
-        static double Apart(Sample a, Sample b) =>
-            (a.State == b.State ? 0 : 10) + Math.Abs(a.Level - b.Level) + 2 * Math.Abs(a.Share - b.Share);
-
-        static Sample Mean((Sample Of, int Steps) a, (Sample Of, int Steps) b)
-        {
-            var whole = a.Steps + b.Steps;
-            var longer = a.Steps >= b.Steps ? a.Of : b.Of;
-            return longer with
-            {
-                Level = (a.Of.Level * a.Steps + b.Of.Level * b.Steps) / whole,
-                Share = (a.Of.Share * a.Steps + b.Of.Share * b.Steps) / whole,
-            };
-        }
     }
 
     /// <summary>An outline's corners, those left out that lie on the line between others, to a millimetre.</summary>

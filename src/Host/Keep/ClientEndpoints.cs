@@ -11,7 +11,8 @@ namespace Wendro.Host.Keep;
 /// <param name="VisitId">Which.</param>
 /// <param name="StartsAt">When.</param>
 /// <param name="Sum">It in a few figures; null while it wasn't put away.</param>
-/// <param name="Promised">What was said to her, where it was worded by hand.</param>
+/// <param name="Promised">What was said to her: as kept when it was put away, before that where it was worded by
+/// hand.</param>
 /// <param name="Taught">How her hair lifts by all that was known after it.</param>
 internal sealed record ClientVisit(
     Guid VisitId,
@@ -122,7 +123,15 @@ internal static class ClientEndpoints
             row.Id,
             row.Name,
             row.About,
-            visits.Select(v => new ClientVisit(v.Id, v.StartsAt, v.Sum, v.Consultation.Words, v.Taught)).ToArray(),
+            visits
+                .Select(v => new ClientVisit(
+                    v.Id,
+                    v.StartsAt,
+                    v.Sum,
+                    v.Sum?.Promised ?? v.Consultation.Words,
+                    v.Taught
+                ))
+                .ToArray(),
             (await register.NotesAsync(client, stop))
                 .Select(n => new StandingNote(n.Visit, when[n.Visit], n.Words))
                 .OrderByDescending(n => n.At)

@@ -1,6 +1,11 @@
+using Wendro.Core.Blend;
+using Wendro.Core.Consult;
+using Wendro.Core.Fall;
 using Wendro.Core.Keep;
 using Wendro.Core.Review;
+using Wendro.Core.Tone;
 using Wendro.Core.Units;
+using Wendro.Formats;
 using Wendro.Host.Pipeline;
 using Wendro.Host.Work;
 using Wendro.Store;
@@ -96,7 +101,7 @@ internal static class RecordEndpoints
                 ) =>
                 {
                     var body = await Body.ReadAsync<KeepSaid>(request);
-                    var sum = body.Fact is PutAway { Is: true } ? SumOf(await keeps.OfAsync(at, stop)) : null;
+                    var sum = body.Fact is PutAway { Is: true } ? SumOf(at, await keeps.OfAsync(at, stop)) : null;
                     var problems = await keepings.AddAsync(at.Visit.Id, body.Id, body.Fact, sum, stop);
                     if (problems.Count > 0)
                     {
@@ -126,7 +131,32 @@ internal static class RecordEndpoints
             .ProducesValidationProblem()
             .WithName("GetKeptHair")
             .WithSummary("Level byte and tint byte by turns of the head as it left, so many weeks later");
+
+        keep.MapGet(
+                "/picture",
+                async (AtWork at, int? width, TonesAtWork tones, CancellationToken stop) =>
+                {
+                    if (width is < LeastWidth or > View.Width)
+                    {
+                        throw new BadInputException([new("width", $"Between {LeastWidth} and {View.Width} pixels.")]);
+                    }
+
+                    var left = await tones.OfAsync(at, stop);
+                    var seen = left.Review.Planned.Looks.Seen(Wear.Down, ThreeQuarter);
+                    return Results.Bytes(
+                        PictureFile.Png(Picture.Colour(seen, left.HairIn(0), Palette.Raw), width ?? View.Width),
+                        "image/png"
+                    );
+                }
+            )
+            .Produces<byte[]>(contentType: "image/png")
+            .ProducesValidationProblem()
+            .WithName("GetKeptPicture")
+            .WithSummary("The head as it left, from three quarters, as a PNG picture");
     }
+
+    private const int LeastWidth = 16,
+        ThreeQuarter = 30;
 
     private const double MostWeeks = 52;
 
@@ -137,14 +167,15 @@ internal static class RecordEndpoints
     }
 
     /// <summary>How far the forecast was off is told by the minutes that really were.</summary>
-    private static VisitSum SumOf(KeepAtWork keep)
+    private static VisitSum SumOf(AtWork at, KeepAtWork keep)
     {
         var review = keep.Tone.Review;
         return VisitSum.Of(
             keep.Record,
             review
                 .Review.Readings.Values.Select(r => r.Level - review.Depths.At(review.Happened.Levels, r.Zone, r.Depth))
-                .ToArray()
+                .ToArray(),
+            Safety.Stops(at.Visit.Consultation, at.Visit.Hair, at.Visit.StartsAt).Count > 0
         );
     }
 }

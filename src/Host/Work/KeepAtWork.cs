@@ -88,9 +88,13 @@ internal sealed class KeepsAtWork(TonesAtWork tones, Services services, Bowls bo
         );
     }
 
-    /// <summary>What was said to the client before, in the words used.</summary>
+    /// <summary>
+    /// What was said to the client before, in the words used: as kept when the visit was put away, so that neither
+    /// later rules nor answers left out of an archive make another promise of it.
+    /// </summary>
     public static string Promised(AtWork at, ReviewAtWork review) =>
-        at.Visit.Consultation.Words
+        at.Visit.Sum?.Promised
+        ?? at.Visit.Consultation.Words
         ?? Verdict
             .Of(
                 at.Visit.Hair,

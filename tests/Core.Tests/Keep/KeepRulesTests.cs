@@ -246,4 +246,30 @@ public class KeepRulesTests
         Assert.Equal(["Developer", "Clay"], order.Select(o => o.Product));
         Assert.Equal((50.0, 2.0), (order[1].GramsAWeek, order[1].WeeksLeft));
     }
+
+    [Fact]
+    public void Nobody_sits_where_somebody_sits_and_no_more_chairs_are_taken_than_needed() =>
+        Gen.Select(Gen.Int[0, 600], Gen.Int[0, 240])
+            .Array[0, 30]
+            .Sample(told =>
+            {
+                var day = DateTimeOffset.UnixEpoch;
+                var visits = told.OrderBy(v => v.Item1)
+                    .Select(v => (StartsAt: day.AddMinutes(v.Item1), Minutes: (double)v.Item2))
+                    .ToArray();
+                var chairs = Seating.Of(visits);
+                Assert.Equal(visits.Length, chairs.Count);
+                var most = 0;
+                for (var i = 0; i < visits.Length; i++)
+                {
+                    var there = Enumerable
+                        .Range(0, i)
+                        .Where(j => visits[j].StartsAt.AddMinutes(visits[j].Minutes) > visits[i].StartsAt)
+                        .ToArray();
+                    Assert.DoesNotContain(there, j => chairs[j] == chairs[i]);
+                    most = Math.Max(most, there.Length + 1);
+                }
+
+                Assert.Equal(most, chairs.DefaultIfEmpty().Max());
+            });
 }

@@ -237,4 +237,122 @@ public class NextVisitTests
         Assert.Null((then with { Reacted = false, Salts = Salts.None }).ForNextVisit().Reacted);
         Assert.Null((then with { Reacted = false, Salts = Salts.None }).ForNextVisit().Salts);
     }
+
+    private static readonly Lazy<(PlannedHead Head, Cutting Cutting)> TenWeeks = new(() => Next(Served, 10));
+
+    private static PlannedHead With(PlanEdit edit)
+    {
+        var (next, cutting) = TenWeeks.Value;
+        var applied = next.Plan.Apply(edit, cutting);
+        Assert.True(applied.Succeeded, string.Join("; ", applied.Problems));
+        return next.After(applied.Plan, next.Looks, cutting);
+    }
+
+    [Fact]
+    public void Painted_over_old_pieces_a_panel_is_the_mean_of_its_strands_and_darkens_nowhere()
+    {
+        var head = With(new PaintZone(Zone.UpperBack, new PanelPaint(Shape.Usual(ShapeKind.Full, 0), 3, 4, 6, 8)));
+        var (panels, strands) = head.MeansOf(Zone.UpperBack);
+        Assert.InRange(panels - strands, -0.35, 0.35);
+        var before = StrandLevels.Before(head.Hair, head.Map, head.Looks.OnHead.Lengths).Levels;
+        Assert.All(before.Zip(head.Levels), l => Assert.True(l.Second >= l.First));
+    }
+
+    [Fact]
+    public void Overlap_is_told_of_panels_that_lie_on_old_light_and_of_no_others()
+    {
+        var paint = new PanelPaint(Shape.Usual(ShapeKind.Full, 0), 5, 4, 6, 8);
+        var over = With(new PaintZone(Zone.UpperBack, paint)).AllFindings.Single(f => f.Kind == BlendFault.Overlap);
+        Assert.All(over.Panels, k => Assert.Equal(Zone.UpperBack, k.Zone));
+        // The crown was left natural last time.
+        Assert.DoesNotContain(With(new PaintZone(Zone.Crown, paint)).AllFindings, f => f.Kind == BlendFault.Overlap);
+    }
+
+    [Fact]
+    public void A_touch_up_ends_where_each_piece_begins_and_leaves_what_was_missed_whole()
+    {
+        var paint = new PanelPaint(Shape.Usual(ShapeKind.Full, 0), 2, 3, 6, 8);
+        var head = With(
+            new Together([
+                new PaintZone(Zone.UpperBack, paint),
+                new PaintZone(Zone.Crown, paint),
+                new TouchUpRegrowth(),
+            ])
+        );
+        Each.Of(
+            head.Panels.Where(p => p.Coats.Count > 0).ToArray(),
+            p =>
+            {
+                var band = p.Painted!.Paint.BandCm;
+                if (p.Panel.Key.Zone == Zone.Crown)
+                {
+                    Assert.Null(band);
+                }
+                else
+                {
+                    Assert.InRange(p.Painted.StartCm + band!.Value, 9, 14);
+                }
+            }
+        );
+    }
+
+    [Theory]
+    [InlineData(false, Zone.SideLeft)]
+    [InlineData(true, Zone.SideRight)]
+    public void Old_pieces_are_followed_where_they_lie_or_on_the_other_side(bool mirrored, Zone where)
+    {
+        var one = PlannedHead.Of(
+            Given.Usual,
+            Given.Cutting,
+            Given
+                .Bare.Plan.Apply(
+                    new PaintZone(Zone.SideLeft, new PanelPaint(Shape.Usual(ShapeKind.Full, 0), 6, 4, 6, 8)),
+                    Given.Cutting
+                )
+                .Plan
+        );
+        var (next, cutting) = Next(one, 10);
+        var paint = new PanelPaint(Shape.Usual(ShapeKind.V, 4), 4, 3, 6, 8);
+        var edit = new Together([
+            new PaintZone(Zone.SideLeft, paint),
+            new PaintZone(Zone.SideRight, paint),
+            new PaintZone(Zone.UpperBack, paint),
+            new FollowOldPieces(mirrored),
+        ]);
+        var plan = next.Plan.Apply(edit, cutting).Plan;
+        Assert.Equal([where], plan.Zones.Where(z => z.Value.Paint.Count > 0).Select(z => z.Key));
+    }
+
+    [Fact]
+    public void What_was_placed_by_plan_is_followed_and_not_softened()
+    {
+        var hair = GrownSince.Of(WhatIsLeft.Of(Served, Served.Reached.Hair), 10);
+        Assert.Contains(hair.Bands, b => b is { State: BandState.Lightened, Share: < 1 });
+        string Advised(HairProfile of) =>
+            Verdict.Of(of, new Wish(), Consultation.Fresh, 60, DateTimeOffset.UnixEpoch).Advised.Technique;
+        Assert.StartsWith("Correction", Advised(hair with { Pieces = null }), StringComparison.Ordinal);
+        Assert.DoesNotContain("Correction", Advised(hair), StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Hair_knows_whether_it_begins_with_what_was_left()
+    {
+        var left = WhatIsLeft.Of(Served, Served.Reached.Hair);
+        Assert.True(GrownSince.IsBegunWith(GrownSince.Of(left, 8), left, 8));
+        Assert.True(GrownSince.IsBegunWith(GrownSince.Of(left, 8, 12), left, 8));
+        Assert.False(GrownSince.IsBegunWith(HairProfile.Usual, left, 8));
+        Assert.False(GrownSince.IsBegunWith(GrownSince.Of(left, 8) with { Pieces = null }, left, 8));
+    }
+
+    [Fact]
+    public void Old_pieces_that_were_marked_stay_where_nobody_worked_and_move_outwards()
+    {
+        var worked = Served.Panels.First(p => p.Coats.Count > 0).Panel.Centre.Map;
+        var elsewhere = Served.Panels.First(p => p.Panel.Key.Zone == Zone.Crown).Panel.Centre.Map;
+        Mark At(MapPoint place) => new(MarkKind.OldLight, place.X, place.Y, 1, StartCm: 6);
+        var left = WhatIsLeft.Of(Served, Served.Reached.Hair) with { Marked = [At(worked), At(elsewhere)] };
+        var kept = Assert.Single(GrownSince.Of(left, 8).Marks);
+        Assert.Equal(elsewhere, kept.Map);
+        Assert.Equal(6 + StrandHistory.GrowthCm(8), kept.StartCm!.Value, 1e-9);
+    }
 }

@@ -51,7 +51,11 @@ export function Client() {
             <Link to={`/visits/${v.visitId}/${v.sum ? "keep" : "consult"}`}>
               <img
                 alt={`${data.name} on ${day(v.startsAt)}`}
-                src={`/api/visits/${v.visitId}/plan/picture?angle=30&moment=rinsed&toned=true&width=150`}
+                src={
+                  v.sum
+                    ? `/api/visits/${v.visitId}/keep/picture?width=150`
+                    : `/api/visits/${v.visitId}/plan/picture?angle=30&moment=before&width=150`
+                }
                 width="150"
                 height="185"
                 loading="lazy"
