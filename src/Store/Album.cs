@@ -11,13 +11,15 @@ namespace Wendro.Store;
 /// <param name="Moment">When in the visit it was taken.</param>
 /// <param name="MayBeShown">Whether the client agreed that it is shown to others; else only for the record.</param>
 /// <param name="At">When it was kept.</param>
+/// <param name="From">From where it was taken; null where nobody said.</param>
 public sealed record StoredPhotograph(
     string Name,
     int Width,
     int Height,
     PhotoMoment Moment,
     bool MayBeShown,
-    DateTimeOffset At
+    DateTimeOffset At,
+    PhotoFrom? From
 );
 
 /// <summary>Photographs of visits: what is known of them as rows, their content as files.</summary>
@@ -34,17 +36,20 @@ public sealed class Album(DbContextOptions<StudioContext> options, PhotographFol
             .Photographs.AsNoTracking()
             .Where(p => p.VisitId == visit)
             .OrderBy(p => p.Number)
-            .Select(p => new StoredPhotograph(p.Name, p.Width, p.Height, p.Moment, p.MayBeShown, p.At))
+            .Select(p => new StoredPhotograph(p.Name, p.Width, p.Height, p.Moment, p.MayBeShown, p.At, p.From))
             .ToListAsync(stop);
     }
 
-    /// <summary>Keeps a photograph; one that the visit has already stays as it is.</summary>
+    /// <summary>
+    /// Keeps a photograph; one that the visit has already stays as it is, but for when and from where it was taken.
+    /// </summary>
     /// <param name="visit">Of which visit.</param>
     /// <param name="jpeg">Its content, without metadata.</param>
     /// <param name="width">Pixels across.</param>
     /// <param name="height">Pixels down.</param>
     /// <param name="moment">When in the visit it was taken.</param>
     /// <param name="mayBeShown">Whether the client agreed that it is shown to others.</param>
+    /// <param name="from">From where it was taken; null where nobody says.</param>
     /// <param name="stop">Cancels.</param>
     /// <returns>Its name; null where the visit has as many as it may.</returns>
     public async Task<string?> KeepAsync(
@@ -54,6 +59,7 @@ public sealed class Album(DbContextOptions<StudioContext> options, PhotographFol
         int height,
         PhotoMoment moment,
         bool mayBeShown,
+        PhotoFrom? from,
         CancellationToken stop
     )
     {
@@ -62,8 +68,15 @@ public sealed class Album(DbContextOptions<StudioContext> options, PhotographFol
         await using var db = new StudioContext(options);
         await using var transaction = await db.Database.BeginTransactionAsync(IsolationLevel.Serializable, stop);
         var numbers = await db.Photographs.Where(p => p.VisitId == visit).ToListAsync(stop);
-        if (numbers.Any(p => p.Name == name))
+        if (numbers.FirstOrDefault(p => p.Name == name) is { } kept)
         {
+            if (from is not null)
+            {
+                (kept.Moment, kept.From) = (moment, from);
+                await db.SaveChangesAsync(stop);
+                await transaction.CommitAsync(stop);
+            }
+
             return name;
         }
 
@@ -83,6 +96,7 @@ public sealed class Album(DbContextOptions<StudioContext> options, PhotographFol
                 Width = width,
                 Height = height,
                 Moment = moment,
+                From = from,
                 MayBeShown = mayBeShown,
                 At = clock.GetUtcNow(),
             }

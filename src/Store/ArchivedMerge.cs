@@ -28,7 +28,7 @@ internal sealed record ArchivedMerge(Becomes Becomes, ArchivedVisit Visit, strin
             there = there with { Consultation = new(answers.WithHealthOf(health)) };
         }
 
-        // Whether a photograph may be shown is as it was said here.
+        // Whether a photograph may be shown, and from where it was taken, is as it was said here.
         there = there with
         {
             Photographs = there
@@ -37,6 +37,8 @@ internal sealed record ArchivedMerge(Becomes Becomes, ArchivedVisit Visit, strin
                         ? p with
                         {
                             MayBeShown = known.MayBeShown,
+                            Moment = known.Moment,
+                            From = known.From,
                         }
                         : p
                 )

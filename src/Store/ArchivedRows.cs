@@ -56,7 +56,16 @@ internal static class ArchivedRows
             await FactsAsync(db.ReviewFacts, v.Id, f => f.Fact, stop),
             await FactsAsync(db.ToneFacts, v.Id, f => f.Fact, stop),
             (await db.Photographs.AsNoTracking().Where(p => p.VisitId == v.Id).OrderBy(p => p.Number).ToListAsync(stop))
-                .Select(p => new ArchivedPhotograph(p.Number, p.Name, p.Width, p.Height, p.Moment, p.MayBeShown, p.At))
+                .Select(p => new ArchivedPhotograph(
+                    p.Number,
+                    p.Name,
+                    p.Width,
+                    p.Height,
+                    p.Moment,
+                    p.MayBeShown,
+                    p.At,
+                    p.From
+                ))
                 .ToArray(),
             await FactsAsync(db.KeepFacts, v.Id, f => f.Fact, stop),
             v.Sum is { } sum ? new(sum) : null
@@ -141,6 +150,7 @@ internal static class ArchivedRows
                 Width = p.Width,
                 Height = p.Height,
                 Moment = p.Moment,
+                From = p.From,
                 MayBeShown = p.MayBeShown,
                 At = p.At,
             })

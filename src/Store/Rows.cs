@@ -251,6 +251,9 @@ public sealed class PhotographRow
 
     public PhotoMoment Moment { get; set; }
 
+    /// <summary>From where it was taken; null where nobody said.</summary>
+    public PhotoFrom? From { get; set; }
+
     /// <summary>Whether the client agreed that it is shown to others.</summary>
     public bool MayBeShown { get; set; }
 

@@ -158,6 +158,7 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
             photograph.HasOne<VisitRow>().WithMany().HasForeignKey(p => p.VisitId).OnDelete(DeleteBehavior.Cascade);
             photograph.Property(p => p.Name).HasMaxLength(64);
             photograph.Property(p => p.Moment).HasConversion<string>().HasMaxLength(20);
+            photograph.Property(p => p.From).HasConversion<string>().HasMaxLength(20);
         });
     }
 

@@ -89,16 +89,41 @@ public sealed class KeepTests(App app) : IClassFixture<App>
     }
 
     [Fact]
-    public void A_photograph_is_kept_with_its_moment()
+    public void Photographs_have_their_places_and_stand_beside_last_times()
     {
         app.Begin();
-        app.Visit("Photographed at the end", "keep");
+        const string client = "Photographed at the end";
+        app.Visit(client, "keep");
+        var first = app.VisitOf(client);
         var file = Path.Combine(Path.GetTempPath(), $"wendro-{Guid.NewGuid():N}.png");
         TestPicture.Write(file, "#a87c4f");
-        app.Find("where it goes", By.XPath("//*[@role='group'][@aria-label='Toned']"));
-        Choose(file, "Photograph to keep: Toned");
-        app.Find("kept", By.XPath("//*[@role='group'][@aria-label='Toned']//img[starts-with(@alt, 'Toned, kept')]"));
+        app.Find("an empty place", Place("Add a photograph: Toned, back"));
+        Choose(file, "Photograph to keep: Toned, back");
+        app.Click("it, large", Place("Look at: Toned, back"));
+        app.Find("it alone", By.XPath("//*[@role='dialog'][.//img[@alt='Toned, back'][@src]][not(.//figcaption)]"));
+        app.Click("agreed to be shown", By.XPath("//*[@role='dialog']//button[@role='switch']"));
+        app.Until("that is kept", _ => (bool)app.Get($"visits/{first}/photographs")[0]!["mayBeShown"]!);
+
+        var at = DateTimeOffset.Parse(
+            (string)app.Get($"visits/{first}/keep")["startsAt"]!,
+            System.Globalization.CultureInfo.InvariantCulture
+        );
+        var id = (string)app.Get($"visits/{first}/keep")["clientId"]!;
+        var next = app.Post($"clients/{id}/visits", $$"""{"startsAt":"{{at.AddDays(56):O}}"}""");
+        app.Browser.Navigate().GoToUrl($"{app.Address}/visits/{(string)next["visitId"]!}/keep");
+        TestPicture.Write(file, "#b98d60");
+        app.Find("an empty place", Place("Add a photograph: Toned, back"));
+        Choose(file, "Photograph to keep: Toned, back");
+        app.Click("it, large", Place("Look at: Toned, back"));
+        app.Find(
+            "last time's beside it",
+            By.XPath("//*[@role='dialog'][.//figcaption[.='This time']]//img[@alt='Toned, back, last time']")
+        );
+        app.Click("delete", By.XPath("//*[@role='dialog']//button[contains(., 'Delete photograph')]"));
+        app.Find("an empty place again", Place("Add a photograph: Toned, back"));
         File.Delete(file);
+
+        static By Place(string name) => By.XPath($"//button[@aria-label='{name}']");
     }
 
     private static byte[] Bytes(string address)

@@ -70,7 +70,7 @@ public sealed class ArchiveTests
         using var picture = new ByteArrayContent(Png());
         picture.Headers.ContentType = new MediaTypeHeaderValue("image/png");
         var kept = await http.PostAsync(
-            new Uri($"/api/visits/{visit}/photographs?moment=rinsed", UriKind.Relative),
+            new Uri($"/api/visits/{visit}/photographs?moment=rinsed&from=back", UriKind.Relative),
             picture
         );
         Assert.True(kept.IsSuccessStatusCode, await kept.Content.ReadAsStringAsync());

@@ -173,6 +173,28 @@ public sealed class PhotographTests
     }
 
     [Fact]
+    public async Task A_photograph_says_from_where_it_was_taken_and_can_be_put_in_its_place_later()
+    {
+        using var server = new Server();
+        var http = server.CreateClient();
+        var visit = await http.NewVisitAsync("From behind");
+        Assert.Null((await SendAsync(http, visit, Hair(7))).Body!["from"]);
+        // The same picture again, with its place said, is no second one.
+        var (status, placed) = await SendAsync(http, visit, Hair(7), query: "?moment=toned&from=back");
+        Assert.Equal((201, "back", "toned"), (status, (string)placed!["from"]!, (string)placed["moment"]!));
+        await SendAsync(http, visit, Hair(7), query: "?moment=before");
+        var kept = (await http.ReadAsync($"/api/visits/{visit}/photographs")).AsArray();
+        Assert.Equal(["back"], kept.Select(p => (string)p!["from"]!));
+        Assert.Equal("toned", (string)kept[0]!["moment"]!);
+        foreach (var from in new[] { "below", "2", "" })
+        {
+            var (refused, why) = await SendAsync(http, visit, Hair(7), query: $"?from={from}");
+            Assert.Equal(400, refused);
+            Assert.Contains("parting, left, right, back, tied", why!["errors"]!["from"]!.ToJsonString());
+        }
+    }
+
+    [Fact]
     public async Task What_is_no_photograph_is_refused_with_a_word()
     {
         using var server = new Server();

@@ -95,6 +95,7 @@ public sealed record ArchivedFact<TFact>(int Number, Guid SaidAs, DateTimeOffset
 public sealed record ArchivedService(int Revision, DateTimeOffset At, IReadOnlyList<ArchivedFact<ServiceFact>> Facts);
 
 /// <summary>What is known of a photograph; its content is a file of its own.</summary>
+/// <param name="From">From where it was taken; null where nobody said.</param>
 public sealed record ArchivedPhotograph(
     int Number,
     string Name,
@@ -102,7 +103,8 @@ public sealed record ArchivedPhotograph(
     int Height,
     PhotoMoment Moment,
     bool MayBeShown,
-    DateTimeOffset At
+    DateTimeOffset At,
+    PhotoFrom? From = null
 );
 
 /// <summary>A visit with all that was planned and happened.</summary>

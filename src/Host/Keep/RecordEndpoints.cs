@@ -37,6 +37,7 @@ internal sealed record KeptView(
 /// <param name="WeeksBetween">How often she comes, weeks.</param>
 /// <param name="Care">After-care as written here, line by line.</param>
 /// <param name="NextVisit">Her next visit where there is one already: its id and when.</param>
+/// <param name="LastVisit">The visit before; null where there is none.</param>
 internal sealed record KeepView(
     int Facts,
     Guid ClientId,
@@ -47,10 +48,11 @@ internal sealed record KeepView(
     IReadOnlyList<ServiceInterval> Next,
     double WeeksBetween,
     IReadOnlyList<Sentence> Care,
-    IReadOnlyList<NextVisitView> NextVisit
+    IReadOnlyList<NextVisitView> NextVisit,
+    Guid? LastVisit
 )
 {
-    public static KeepView Of(AtWork at, KeepAtWork keep, IReadOnlyList<NextVisitView> next) =>
+    public static KeepView Of(AtWork at, KeepAtWork keep, IReadOnlyList<NextVisitView> next, Guid? last) =>
         new(
             keep.Facts,
             at.Visit.ClientId,
@@ -61,7 +63,8 @@ internal sealed record KeepView(
             keep.Next,
             at.Visit.Consultation.WeeksBetween,
             keep.Care,
-            next
+            next,
+            last
         );
 }
 
@@ -163,7 +166,12 @@ internal static class RecordEndpoints
     private static async Task<KeepView> ViewAsync(AtWork at, KeepsAtWork keeps, Visits visits, CancellationToken stop)
     {
         var next = await visits.NextAfterAsync(at.Visit.ClientId, at.Visit.StartsAt, stop);
-        return KeepView.Of(at, await keeps.OfAsync(at, stop), next is { } there ? [new(there.Id, there.StartsAt)] : []);
+        return KeepView.Of(
+            at,
+            await keeps.OfAsync(at, stop),
+            next is { } there ? [new(there.Id, there.StartsAt)] : [],
+            await visits.LastBeforeAsync(at.Visit.ClientId, at.Visit.StartsAt, stop)
+        );
     }
 
     /// <summary>How far the forecast was off is told by the minutes that really were.</summary>

@@ -56,16 +56,14 @@ internal static class PhotographEndpoints
                     AtWork at,
                     HttpRequest request,
                     string? moment,
+                    string? from,
                     bool? mayBeShown,
                     Album kept,
                     CancellationToken stop
                 ) =>
                 {
-                    var of = PhotoMoment.Rinsed;
-                    if (moment is not null && !(Enum.TryParse(moment, true, out of) && Enum.IsDefined(of)))
-                    {
-                        throw new BadInputException([new("moment", "One of before, painted, rinsed, toned.")]);
-                    }
+                    var of = Named<PhotoMoment>(moment, "moment") ?? PhotoMoment.Rinsed;
+                    var where = Named<PhotoFrom>(from, "from");
 
                     var photograph = PhotographFile.Read(await SentAsync(request, stop));
                     var name =
@@ -76,6 +74,7 @@ internal static class PhotographEndpoints
                             photograph.Height,
                             of,
                             mayBeShown ?? false,
+                            where,
                             stop
                         )
                         ?? throw new BadInputException([
@@ -167,6 +166,14 @@ internal static class PhotographEndpoints
                 "The level of lifted, untoned hair in a patch, by a grey card, by something neutral, or without"
             );
     }
+
+    /// <summary>A value by its name; null where none is given.</summary>
+    /// <exception cref="BadInputException">There is none of that name.</exception>
+    private static T? Named<T>(string? name, string at)
+        where T : struct, Enum =>
+        name is null ? null
+        : Enum.GetNames<T>().Contains(name, StringComparer.OrdinalIgnoreCase) ? Enum.Parse<T>(name, ignoreCase: true)
+        : throw new BadInputException([new(at, $"One of {string.Join(", ", Enum.GetNames<T>()).ToLowerInvariant()}.")]);
 
     private static async Task<byte[]> SentAsync(HttpRequest request, CancellationToken stop)
     {

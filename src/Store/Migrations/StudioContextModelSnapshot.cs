@@ -189,6 +189,10 @@ namespace Wendro.Store.Migrations
                     b.Property<DateTimeOffset>("At")
                         .HasColumnType("TEXT");
 
+                    b.Property<string>("From")
+                        .HasMaxLength(20)
+                        .HasColumnType("TEXT");
+
                     b.Property<int>("Height")
                         .HasColumnType("INTEGER");
 

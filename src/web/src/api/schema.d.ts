@@ -2937,6 +2937,8 @@ export interface components {
             weeksBetween: number;
             care: components["schemas"]["Sentence"][];
             nextVisit: components["schemas"]["NextVisitView"][];
+            /** Format: uuid */
+            lastVisit: null | string;
         };
         KeptPattern: {
             /** Format: uuid */
@@ -3617,6 +3619,8 @@ export interface components {
             why: string[];
             edit: components["schemas"]["PlanEdit"];
         };
+        /** @enum {unknown} */
+        PhotoFrom: "parting" | "left" | "right" | "back" | "tied";
         /** @enum {unknown} */
         PhotoMoment: "before" | "painted" | "rinsed" | "toned";
         PhotoSpot: {
@@ -4963,6 +4967,7 @@ export interface components {
             mayBeShown: boolean;
             /** Format: date-time */
             at: string;
+            from: null | components["schemas"]["PhotoFrom"];
         };
         StoredProduct: {
             /** Format: uuid */
@@ -9010,6 +9015,7 @@ export interface operations {
         parameters: {
             query?: {
                 moment?: string;
+                from?: string;
                 mayBeShown?: boolean;
             };
             header?: never;

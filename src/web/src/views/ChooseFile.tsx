@@ -4,6 +4,8 @@ import { useRef } from "react";
 interface Props extends Pick<ButtonProps, "size" | "loading"> {
   /** What the file is, for who can't see the button. */
   name: string;
+  /** What the button is called where its words say too little. */
+  label?: string;
   /** What kinds are offered. */
   accept: string;
   onChosen(file: File): void;
@@ -11,7 +13,7 @@ interface Props extends Pick<ButtonProps, "size" | "loading"> {
 }
 
 /** A button that asks for a file; the same file can be chosen again. */
-export function ChooseFile({ name, accept, onChosen, children, ...button }: Props) {
+export function ChooseFile({ name, label, accept, onChosen, children, ...button }: Props) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
@@ -29,7 +31,7 @@ export function ChooseFile({ name, accept, onChosen, children, ...button }: Prop
           }
         }}
       />
-      <Button {...button} onClick={() => input.current?.click()}>
+      <Button {...button} aria-label={label} onClick={() => input.current?.click()}>
         {children}
       </Button>
     </>

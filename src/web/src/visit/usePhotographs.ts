@@ -3,22 +3,32 @@ import { api, type Schemas } from "../api/client";
 import { given, raw } from "../api/given";
 
 export type PhotoMoment = Schemas["PhotoMoment"];
+export type PhotoFrom = Schemas["PhotoFrom"];
 export type StoredPhotograph = Schemas["StoredPhotograph"];
 export type PhotographAsked = Schemas["PhotographAsked"];
 export type Spot = Schemas["PhotoSpot"];
 
+interface Adding {
+  file: File;
+  moment: PhotoMoment;
+  from?: PhotoFrom;
+}
+
 /** A visit's photographs: what there is, another one, whether it may be shown, taken away. */
-export function usePhotographs(visit: string) {
+export function usePhotographs(visit: string | undefined) {
   const cache = useQueryClient();
   const queryKey = ["photographs", visit];
   const changed = () => cache.invalidateQueries({ queryKey });
   const { data } = useQuery({
     queryKey,
-    queryFn: () => given(api.GET("/api/visits/{visit}/photographs", { params: { path: { visit } } })),
+    enabled: visit !== undefined,
+    queryFn: () =>
+      given(api.GET("/api/visits/{visit}/photographs", { params: { path: { visit: visit ?? "" } } })),
   });
   const adding = useMutation({
-    mutationFn: async ({ file, moment }: { file: File; moment: PhotoMoment }): Promise<StoredPhotograph> => {
-      const answer = await raw(`/api/visits/${visit}/photographs?moment=${moment}`, {
+    mutationFn: async ({ file, moment, from }: Adding): Promise<StoredPhotograph> => {
+      const where = from ? `&from=${from}` : "";
+      const answer = await raw(`/api/visits/${visit}/photographs?moment=${moment}${where}`, {
         method: "POST",
         headers: { "content-type": file.type },
         body: file,
@@ -31,7 +41,7 @@ export function usePhotographs(visit: string) {
     mutationFn: ({ name, mayBeShown }: { name: string; mayBeShown: boolean }) =>
       given(
         api.PUT("/api/visits/{visit}/photographs/{name}/agreed", {
-          params: { path: { visit, name } },
+          params: { path: { visit: visit ?? "", name } },
           body: { mayBeShown },
         }),
       ),
@@ -39,12 +49,17 @@ export function usePhotographs(visit: string) {
   });
   const removing = useMutation({
     mutationFn: (name: string) =>
-      given(api.DELETE("/api/visits/{visit}/photographs/{name}", { params: { path: { visit, name } } })),
+      given(
+        api.DELETE("/api/visits/{visit}/photographs/{name}", {
+          params: { path: { visit: visit ?? "", name } },
+        }),
+      ),
     onSuccess: changed,
   });
   return {
     photographs: data ?? [],
-    add: (file: File, moment: PhotoMoment = "rinsed") => adding.mutateAsync({ file, moment }),
+    add: (file: File, moment: PhotoMoment = "rinsed", from?: PhotoFrom) =>
+      adding.mutateAsync({ file, moment, from }),
     adding: adding.isPending,
     refused: adding.error?.message,
     agree: (name: string, mayBeShown: boolean) => agreeing.mutate({ name, mayBeShown }),

@@ -66,7 +66,7 @@ export function PuttingAway({ visit, kept, view }: Props) {
         value={view.kept.styled ?? ""}
         onSay={(words) => say({ kind: "styled", words })}
       />
-      <Photographs visit={visit} />
+      <Photographs visit={visit} last={view.lastVisit ?? undefined} />
       {refused && <p role="alert">{refused}</p>}
       <Button
         size="large"
