@@ -68,6 +68,7 @@ public sealed class Program
         app.MapLastTime();
         app.MapClients();
         app.MapYear();
+        app.MapHands();
         app.MapScale();
         var ran = await RunAsync(app);
         await Log.CloseAndFlushAsync();

@@ -126,6 +126,34 @@ public sealed class KeepTests(App app) : IClassFixture<App>
         static By Place(string name) => By.XPath($"//button[@aria-label='{name}']");
     }
 
+    [Fact]
+    public void The_day_shows_its_chairs_and_where_hands_are_too_few()
+    {
+        app.Begin();
+        foreach (var client in new[] { "Painted at once", "Painted beside" })
+        {
+            app.Post(
+                $"visits/{app.VisitOf(client)}/plan/edits",
+                """
+                {"baseRevision":1,"edit":{"kind":"paintZone","zone":"lowerBack",
+                 "paint":{"shape":"v","startCm":8,"dropCm":6,"blurCm":4}}}
+                """
+            );
+        }
+
+        app.Browser.Navigate().GoToUrl($"{app.Address}/year");
+        app.Find("the week", By.XPath("//ol[@aria-label='Week']//a[contains(., 'Painted beside')]"));
+        app.Click("the day", By.XPath("//label[contains(@class, 'item')][.='Day']"));
+        app.Find("in its chair", By.XPath("//ol[starts-with(@aria-label, 'Chair')]//a[contains(., 'Painted beside')]"));
+        app.Find(
+            "too few hands",
+            By.XPath("//ul[@aria-label='Too few hands']/li[contains(., 'Painted at once')][contains(., 'need hands')]")
+        );
+        app.Find("what would help", By.XPath("//ul[@aria-label='Too few hands']/li[contains(., 'started')]"));
+        app.Click("the day after", By.XPath("//button[contains(., 'Day after')]"));
+        app.Find("nobody", By.XPath("//p[contains(., 'Nobody is booked')]"));
+    }
+
     private static byte[] Bytes(string address)
     {
         using var http = new HttpClient();

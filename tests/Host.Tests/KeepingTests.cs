@@ -272,6 +272,52 @@ public sealed class KeepingTests
         }
     }
 
+    [Fact]
+    public async Task Two_clients_painted_at_once_need_hands_twice_and_a_later_start_is_named()
+    {
+        using var server = new Server();
+        var http = server.CreateClient();
+        foreach (var name in new[] { "First", "Second" })
+        {
+            var visit = await http.NewVisitAsync(name);
+            var (status, said) = await http.EditAsync(
+                visit,
+                1,
+                """{"kind":"paintZone","zone":"lowerBack","paint":{"shape":"v","startCm":8,"dropCm":6,"blurCm":4}}"""
+            );
+            Assert.True(status == 200, said?.ToJsonString());
+        }
+
+        await http.NewVisitAsync("Not planned");
+        var start = (DateTimeOffset)(await http.ReadAsync("/api/day"))[0]!["startsAt"]!;
+        var hands = await http.ReadAsync(
+            $"/api/calendar/hands?from={start.AddHours(-1).UtcDateTime:O}&to={start.AddHours(20).UtcDateTime:O}"
+        );
+        var visits = hands["visits"]!.AsArray();
+        Assert.Equal([1, 2, 3], visits.Select(v => (int)v!["chair"]!).Order());
+        Assert.Equal(2, visits.Count(v => v!["hands"]!.AsArray().Count > 0));
+        Each.Of(visits, v => Assert.True((double)v!["minutes"]! > 0));
+        Assert.NotEmpty(hands["clashes"]!.AsArray());
+        var later = Assert.Single(hands["later"]!.AsArray());
+        Assert.True((double)later!["minutes"]! > 0);
+        var two = await http.ReadAsync(
+            $"/api/calendar/hands?from={start.AddHours(-1).UtcDateTime:O}&to={start.AddHours(20).UtcDateTime:O}&pairs=2"
+        );
+        Assert.Empty(two["clashes"]!.AsArray());
+        foreach (
+            var wrong in new[]
+            {
+                "",
+                "?from=2031-05-05T00:00:00Z&to=2031-05-12T00:00:00Z",
+                "?from=2031-05-05T00:00:00Z&to=2031-05-06T00:00:00Z&pairs=0",
+            }
+        )
+        {
+            using var refused = await http.GetAsync(new Uri($"/api/calendar/hands{wrong}", UriKind.Relative));
+            Assert.Equal(400, (int)refused.StatusCode);
+        }
+    }
+
     [Theory]
     [InlineData("""{"kind":"words"}""")]
     [InlineData("""{"kind":"sung","words":"x"}""")]

@@ -79,6 +79,26 @@ public sealed class ChairWaysTests
     }
 
     [Fact]
+    public void Hands_mix_paint_rinse_and_wash_and_are_free_while_lightener_works()
+    {
+        var visit = VisitOnClock.Of(Back.Value);
+        var hands = HandsOfVisit.Of(visit);
+        Assert.Equal(
+            [HandWork.Mix, HandWork.Paint, HandWork.Rinse, HandWork.Wash],
+            hands.Select(h => h.Does).Distinct()
+        );
+        Each.Of(hands.Zip(hands.Skip(1)), h => Assert.True(h.First.To <= h.Second.From + 1e-9));
+        Each.Of(hands, h => Assert.True(h.From >= 0 && h.To > h.From));
+        Assert.Equal(visit.Minutes, hands[^1].To, 1e-9);
+        // From the last stroke to the first rinse nobody is at it.
+        var painted = visit.Steps[0].Panels.Max(p => p.PaintedAt);
+        var rinsed = visit.Waves.First().StartsAt;
+        Assert.True(rinsed > painted + 5);
+        Assert.DoesNotContain(hands, h => h.From < rinsed - 1e-9 && h.To > painted + 1e-9);
+        Each.Of(visit.Steps[0].Panels, p => Assert.Contains(hands, h => h.From <= p.BegunAt && h.To >= p.PaintedAt));
+    }
+
+    [Fact]
     public void Sheets_out_and_teasing_worked_free_take_their_time_before_washing()
     {
         var open = VisitOnClock.Of(Back.Value);

@@ -57,6 +57,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calendar/hands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** When hands are needed at visits to come, where there are too few, and what would help */
+        get: operations["GetHands"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/usual-hair": {
         parameters: {
             query?: never;
@@ -2825,6 +2842,29 @@ export interface components {
              */
             gramsPerSecond: number;
         };
+        HandSpan: {
+            does: components["schemas"]["HandWork"];
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+        };
+        /** @enum {unknown} */
+        HandWork: "mix" | "paint" | "rinse" | "wash";
+        HandsClash: {
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+            /** Format: double */
+            minutes: number;
+            visits: string[];
+        };
+        HandsView: {
+            visits: components["schemas"]["VisitHands"][];
+            clashes: components["schemas"]["HandsClash"][];
+            later: components["schemas"]["StartsLater"][];
+        };
         Health: {
             status: string;
         };
@@ -4899,6 +4939,12 @@ export interface components {
             at: string;
             words: string;
         };
+        StartsLater: {
+            /** Format: uuid */
+            visit: string;
+            /** Format: double */
+            minutes: null | number;
+        };
         StateSaid: {
             wetness: components["schemas"]["Wetness"];
             washed: boolean;
@@ -5410,6 +5456,17 @@ export interface components {
             /** Format: double */
             promised: number;
         };
+        VisitHands: {
+            /** Format: uuid */
+            visitId: string;
+            /** Format: date-time */
+            startsAt: string;
+            /** Format: double */
+            minutes: number;
+            /** Format: int32 */
+            chair: number;
+            hands: components["schemas"]["HandSpan"][];
+        };
         VisitRecord: {
             /** Format: date-time */
             seatedAt: null | string;
@@ -5833,6 +5890,39 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    GetHands: {
+        parameters: {
+            query?: {
+                from?: string;
+                to?: string;
+                pairs?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HandsView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
         };

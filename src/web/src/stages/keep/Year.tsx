@@ -1,5 +1,5 @@
 import { useQuery } from "@tanstack/react-query";
-import { Button } from "antd";
+import { Button, Segmented } from "antd";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import { api, type Schemas } from "../../api/client";
@@ -7,7 +7,9 @@ import { given } from "../../api/given";
 import { MainNav } from "../../shell/MainNav";
 import parts from "../../style/parts.module.css";
 import { clock } from "../../views/times";
-import { quantity, useUnits } from "../../views/units";
+import { quantity, shownAs, useUnits } from "../../views/units";
+import { DayLanes } from "./DayLanes";
+import { Plot } from "./Plot";
 import css from "./Year.module.css";
 
 /** The Monday before a day, at midnight. */
@@ -17,55 +19,77 @@ function monday(at: Date): Date {
   return day;
 }
 
-/** The calendar by week, and the year in plain figures. */
+/** So many days later, at midnight. */
+function later(at: Date, days: number): Date {
+  return new Date(at.getFullYear(), at.getMonth(), at.getDate() + days);
+}
+
+type By = "day" | "week";
+
+/** The calendar by day or week, and the year in plain figures. */
 export function Year() {
-  const [from, setFrom] = useState(() => monday(new Date()));
+  const [by, setBy] = useState<By>("week");
+  const [day, setDay] = useState(() => later(new Date(), 0));
+  const from = by === "week" ? monday(day) : day;
+  const days = by === "week" ? 7 : 1;
   useEffect(() => {
     document.title = "Year · Wendro";
   }, []);
-  const move = (weeks: number) => {
-    const to = new Date(from);
-    to.setDate(to.getDate() + 7 * weeks);
-    setFrom(to);
-  };
+  const date = from.toLocaleDateString(undefined, { day: "numeric", month: "long", year: "numeric" });
+  const weekday = from.toLocaleDateString(undefined, { weekday: "long" });
   return (
     <main className={parts.day}>
       <header>
         <div>
-          <h1>
-            Week of {from.toLocaleDateString(undefined, { day: "numeric", month: "long", year: "numeric" })}
-          </h1>
-          <p>Visits by chair; booked minutes, or those it took</p>
+          <h1>{by === "week" ? `Week of ${date}` : `${weekday}, ${date}`}</h1>
+          <p>Visits by chair; minutes {by === "week" ? "booked" : "as planned"}, or those it took</p>
         </div>
         <MainNav />
       </header>
       <div className={parts.row}>
-        <Button size="large" onClick={() => move(-1)}>
-          Week before
+        <Segmented<By>
+          size="large"
+          aria-label="Calendar by"
+          value={by}
+          options={[
+            { value: "day", label: "Day" },
+            { value: "week", label: "Week" },
+          ]}
+          onChange={setBy}
+        />
+        <Button size="large" onClick={() => setDay(later(from, -days))}>
+          {by === "week" ? "Week before" : "Day before"}
         </Button>
-        <Button size="large" onClick={() => setFrom(monday(new Date()))}>
-          This week
+        <Button size="large" onClick={() => setDay(later(new Date(), 0))}>
+          {by === "week" ? "This week" : "Today"}
         </Button>
-        <Button size="large" onClick={() => move(1)}>
-          Week after
+        <Button size="large" onClick={() => setDay(later(from, days))}>
+          {by === "week" ? "Week after" : "Day after"}
         </Button>
       </div>
-      <Week from={from} />
+      <Booked
+        from={from}
+        days={days}
+        onDay={(d) => {
+          setDay(d);
+          setBy("day");
+        }}
+      />
       <Figures />
     </main>
   );
 }
 
-function Week({ from }: { from: Date }) {
-  const days = Array.from({ length: 7 }, (_, i) => {
-    const day = new Date(from);
-    day.setDate(day.getDate() + i);
-    return day;
-  });
-  const to = new Date(from);
-  to.setDate(to.getDate() + 7);
+interface BookedProps {
+  from: Date;
+  days: number;
+  onDay(day: Date): void;
+}
+
+function Booked({ from, days, onDay }: BookedProps) {
+  const to = later(from, days);
   const { data, error } = useQuery({
-    queryKey: ["calendar", from.toISOString()],
+    queryKey: ["calendar", from.toISOString(), days],
     refetchOnMount: "always",
     queryFn: () =>
       given(
@@ -74,33 +98,51 @@ function Week({ from }: { from: Date }) {
         }),
       ),
   });
-  const today = new Date().toDateString();
   return (
     <>
       {error && <p role="alert">{error.message}</p>}
-      <ol className={css.week} aria-label="Week">
-        {days.map((d) => (
-          <li key={d.getTime()} aria-current={d.toDateString() === today ? "date" : undefined}>
-            <b>{d.toLocaleDateString(undefined, { weekday: "short", day: "numeric" })}</b>
-            {data
-              ?.filter((v) => new Date(v.startsAt).toDateString() === d.toDateString())
-              .map((v) => (
-                <Link
-                  key={v.visitId}
-                  to={`/visits/${v.visitId}/${v.isPutAway ? "keep" : "consult"}`}
-                  data-chair={v.chair}
-                >
-                  <strong>{clock(v.startsAt)}</strong> {v.client}
-                  <br />
-                  <span className={parts.soft}>
-                    chair {v.chair}, {Math.round(v.minutes)} min
-                  </span>
-                </Link>
-              ))}
-          </li>
-        ))}
-      </ol>
+      {days === 1 ? (
+        data && <DayLanes from={from} to={to} visits={data} />
+      ) : (
+        <Week from={from} visits={data ?? []} onDay={onDay} />
+      )}
     </>
+  );
+}
+
+interface WeekProps {
+  from: Date;
+  visits: Schemas["CalendarVisit"][];
+  onDay(day: Date): void;
+}
+
+function Week({ from, visits, onDay }: WeekProps) {
+  const today = new Date().toDateString();
+  return (
+    <ol className={css.week} aria-label="Week">
+      {Array.from({ length: 7 }, (_, i) => later(from, i)).map((d) => (
+        <li key={d.getTime()} aria-current={d.toDateString() === today ? "date" : undefined}>
+          <button type="button" onClick={() => onDay(d)} className={css.weekday}>
+            {d.toLocaleDateString(undefined, { weekday: "short", day: "numeric" })}
+          </button>
+          {visits
+            .filter((v) => new Date(v.startsAt).toDateString() === d.toDateString())
+            .map((v) => (
+              <Link
+                key={v.visitId}
+                to={`/visits/${v.visitId}/${v.isPutAway ? "keep" : "consult"}`}
+                data-chair={v.chair}
+              >
+                <strong>{clock(v.startsAt)}</strong> {v.client}
+                <br />
+                <span className={parts.soft}>
+                  chair {v.chair}, {Math.round(v.minutes)} min
+                </span>
+              </Link>
+            ))}
+        </li>
+      ))}
+    </ol>
   );
 }
 
@@ -117,6 +159,8 @@ function Figures() {
   const months = data.months.slice(-12);
   const name = (m: Schemas["MonthSum"]) =>
     new Date(m.year, m.month - 1, 1).toLocaleDateString(undefined, { month: "short", year: "2-digit" });
+  const names = months.map(name);
+  const ounces = shownAs("g", units);
   return (
     <div className={parts.columns}>
       <section aria-labelledby="year">
@@ -150,15 +194,31 @@ function Figures() {
           </table>
         )}
       </section>
-      {months.some((m) => m.forecastError != null) && (
-        <section aria-labelledby="error">
-          <h2 id="error">How far forecasts were off</h2>
-          <div className={css.bars} aria-hidden="true">
-            {months.map((m) => (
-              <i key={name(m)} style={{ height: `${Math.min(100, 100 * (m.forecastError ?? 0))}%` }} />
-            ))}
+      {months.length > 0 && (
+        <section aria-labelledby="plots">
+          <h2 id="plots">Month by month</h2>
+          <div className={css.plots}>
+            <Plot
+              name="Hours in the chair"
+              months={names}
+              values={months.map((m) => m.chairHours)}
+              unit="h"
+            />
+            <Plot
+              name="Product"
+              months={names}
+              values={months.map((m) => m.grams / (ounces?.per ?? 1))}
+              unit={ounces?.us ?? "g"}
+            />
+            <Plot name="Cost of product" months={names} values={months.map((m) => m.cost ?? null)} unit="" />
+            <Plot
+              name="Forecast off"
+              months={names}
+              values={months.map((m) => m.forecastError ?? null)}
+              unit="levels"
+              digits={2}
+            />
           </div>
-          <p className={parts.soft}>Levels, month by month; the full height is one level.</p>
         </section>
       )}
       <section aria-labelledby="order">

@@ -1,0 +1,116 @@
+using Wendro.Core.Apply;
+using Wendro.Core.Keep;
+using Wendro.Host.Pipeline;
+using Wendro.Host.Work;
+using Wendro.Store;
+
+namespace Wendro.Host.Keep;
+
+/// <summary>A visit by when hands are at it.</summary>
+/// <param name="VisitId">Which.</param>
+/// <param name="StartsAt">When it starts, or when the client sat down.</param>
+/// <param name="Minutes">In the chair: as planned, as booked while nothing is planned, as it was once it is put
+/// away.</param>
+/// <param name="Chair">Which chair it takes so, from 1.</param>
+/// <param name="Hands">When hands are needed, minutes after the start.</param>
+internal sealed record VisitHands(
+    Guid VisitId,
+    DateTimeOffset StartsAt,
+    double Minutes,
+    int Chair,
+    IReadOnlyList<HandSpan> Hands
+);
+
+/// <summary>A stretch of time with so many pairs of hands.</summary>
+/// <param name="Visits">The visits in time order.</param>
+/// <param name="Clashes">Where more need hands at once than there are.</param>
+/// <param name="Later">By how much later visits that find too few would have to start.</param>
+internal sealed record HandsView(
+    IReadOnlyList<VisitHands> Visits,
+    IReadOnlyList<HandsClash> Clashes,
+    IReadOnlyList<StartsLater> Later
+);
+
+/// <summary>A day by chairs and hands.</summary>
+internal static class HandsEndpoints
+{
+    private const double MostDays = 1.5;
+
+    private const int MostPairs = 9;
+
+    public static void MapHands(this IEndpointRouteBuilder app)
+    {
+        app.MapGet(
+                "/api/calendar/hands",
+                async (
+                    DateTimeOffset? from,
+                    DateTimeOffset? to,
+                    int? pairs,
+                    Register register,
+                    PlansAtWork plans,
+                    MixesAtWork mixes,
+                    Services services,
+                    CancellationToken stop
+                ) =>
+                {
+                    if (from is not { } first || to is not { } last || last <= first)
+                    {
+                        throw new BadInputException([new("to", "After from: two moments in time.")]);
+                    }
+
+                    if ((last - first).TotalDays > MostDays)
+                    {
+                        throw new BadInputException([new("to", $"At most {MostDays * 24:0} hours after from.")]);
+                    }
+
+                    if (pairs is < 1 or > MostPairs)
+                    {
+                        throw new BadInputException([new("pairs", $"Between 1 and {MostPairs} pairs of hands.")]);
+                    }
+
+                    var visits = new List<VisitHands>();
+                    foreach (var visit in await register.BetweenAsync(first, last, stop))
+                    {
+                        visits.Add(await OfAsync(visit, plans, mixes, services, stop));
+                    }
+
+                    var chairs = Seating.Of(visits.Select(v => (v.StartsAt, v.Minutes)).ToArray());
+                    visits = visits.Select((v, i) => v with { Chair = chairs[i] }).ToList();
+                    var day = HandsOfDay.Of(
+                        visits.Select(v => new VisitByHands(v.VisitId, v.StartsAt, v.Hands)),
+                        pairs ?? 1
+                    );
+                    return Results.Ok(new HandsView(visits, day.Clashes, day.Later));
+                }
+            )
+            .WithTags("Keep")
+            .Produces<HandsView>()
+            .ProducesValidationProblem()
+            .WithName("GetHands")
+            .WithSummary("When hands are needed at visits to come, where there are too few, and what would help");
+    }
+
+    private static async Task<VisitHands> OfAsync(
+        RegisteredVisit visit,
+        PlansAtWork plans,
+        MixesAtWork mixes,
+        Services services,
+        CancellationToken stop
+    )
+    {
+        if (visit.Sum is not null || await plans.OpenAsync(visit.Id, stop) is not { } at)
+        {
+            return new(visit.Id, visit.StartsAt, visit.Sum?.ChairMinutes ?? visit.Minutes, 1, []);
+        }
+
+        var clock = VisitOnClock.Of((await mixes.OfAsync(at, stop)).Mix);
+        var seated = (await services.OfAsync(visit.Id, stop))?.Facts.FirstOrDefault(f => f.Fact is Seated)?.At;
+        return new(
+            visit.Id,
+            seated ?? visit.StartsAt,
+            clock.Minutes > 0 ? clock.Minutes : visit.Minutes,
+            1,
+            HandsOfVisit.Of(clock)
+        );
+    }
+}
