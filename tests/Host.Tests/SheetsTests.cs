@@ -108,6 +108,44 @@ public sealed class SheetsTests
     }
 
     [Fact]
+    public async Task The_record_shows_the_head_as_it_left_and_a_panel_hangs_flat_as_a_drawing()
+    {
+        using var server = new Server();
+        var (http, visit) = await PaintedAsync(server);
+        using var record = PdfReader.Open(
+            new MemoryStream(await GetAsync(http, visit, "record.pdf", "application/pdf")),
+            PdfDocumentOpenMode.Import
+        );
+        var images = record
+            .Pages.Cast<PdfSharp.Pdf.PdfPage>()
+            .Select(p => p.Elements.GetDictionary("/Resources")?.Elements.GetDictionary("/XObject"))
+            .Where(x => x is not null)
+            .SelectMany(x => x!.Elements.Keys.Select(k => x.Elements.GetDictionary(k)!))
+            .ToArray();
+        Assert.Contains(images, i => i.Elements.GetInteger("/Width") == 1040);
+
+        XNamespace ns = "http://www.w3.org/2000/svg";
+        async Task<string[]> ColoursAsync(string panel, string part) =>
+            [
+                .. XDocument
+                    .Parse(await http.GetStringAsync(At(panel)))
+                    .Descendants(ns + "g")
+                    .Single(g => (string)g.Attribute("data-part")! == part)
+                    .Elements(ns + "rect")
+                    .Select(r => (string)r.Attribute("fill")!),
+            ];
+
+        Uri At(string panel) => new($"/api/visits/{visit}/plan/panels/{panel}/strip.svg", UriKind.Relative);
+        // Painted it lightens along the hair; beside it the section stays dry at its underside; natural is one colour.
+        var painted = await ColoursAsync("nape/0/0", "strip");
+        Assert.NotEqual(painted[0], painted[^1]);
+        Assert.True((await ColoursAsync("nape/0/0", "section")).Distinct().Count() > 2);
+        Assert.Single((await ColoursAsync("crown/0/0", "strip")).Distinct());
+        using var none = await http.GetAsync(At("nape/90/0"));
+        Assert.Equal(404, (int)none.StatusCode);
+    }
+
+    [Fact]
     public async Task Facts_and_readings_are_tables_that_a_spreadsheet_reads_and_does_not_run()
     {
         using var server = new Server();

@@ -179,10 +179,13 @@ public sealed record VisitRecord(
         );
     }
 
-    /// <summary>Who worked.</summary>
-    public static string HandsOf(IReadOnlyList<Kept<ServiceFact>> facts)
+    /// <summary>Who worked, and where two painted.</summary>
+    /// <param name="facts">What happened.</param>
+    /// <param name="service">The service as it stands by that.</param>
+    public static string HandsOf(IReadOnlyList<Kept<ServiceFact>> facts, ServiceInHand service)
     {
         ArgumentNullException.ThrowIfNull(facts);
+        ArgumentNullException.ThrowIfNull(service);
         var does = ServiceInHand
             .Standing(facts)
             .Select(f => f.Fact)
@@ -200,7 +203,16 @@ public sealed record VisitRecord(
                 }
             )
             .ToArray();
-        return does.Length == 0 ? "One pair of hands." : $"A second pair of hands {string.Join(", ", does)}.";
+        var words = does.Length == 0 ? "One pair of hands." : $"A second pair of hands {string.Join(", ", does)}.";
+        var together = service
+            .Panels.Where(p => p.Value is { Pairs: 2, PaintedAt: not null })
+            .OrderBy(p => p.Value.PaintedAt)
+            .Select(p => p.Key.Zone)
+            .Distinct()
+            .ToArray();
+        return together.Length == 0
+            ? words
+            : $"{words} Painted while there were two: {string.Join(", ", together.Select(z => Head.ZoneFacts.Words(z)))}.";
     }
 
     /// <summary>What was read against what was planned.</summary>

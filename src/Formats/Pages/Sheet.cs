@@ -88,6 +88,18 @@ internal sealed class Sheet : IDisposable
         y += height + size;
     }
 
+    /// <summary>A picture.</summary>
+    /// <param name="png">It, as PNG.</param>
+    /// <param name="share">How much of the sheet's width it takes, 0..1.</param>
+    public void Picture(byte[] png, double share)
+    {
+        using var stream = new MemoryStream(png);
+        using var image = XImage.FromStream(stream);
+        var width = Width * share;
+        var height = width * image.PixelHeight / image.PixelWidth;
+        Drawing(height, on => on.DrawImage(image, 0, 0, width, height));
+    }
+
     /// <summary>The sheet as a file.</summary>
     public byte[] Save()
     {

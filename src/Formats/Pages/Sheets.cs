@@ -56,7 +56,8 @@ public static class Sheets
     /// <summary>What was done: steps, bowls as weighed, looks, what came out.</summary>
     /// <param name="of">For whom.</param>
     /// <param name="record">The record.</param>
-    public static byte[] RecipeCard(SheetOf of, VisitRecord record)
+    /// <param name="cameOut">The head as it left, as PNG: from three quarters and from behind, side by side.</param>
+    public static byte[] RecipeCard(SheetOf of, VisitRecord record, byte[] cameOut)
     {
         ArgumentNullException.ThrowIfNull(of);
         ArgumentNullException.ThrowIfNull(record);
@@ -97,6 +98,7 @@ public static class Sheets
 
         sheet.Heading("Came out");
         sheet.Text(record.Outcome.ToString());
+        sheet.Picture(cameOut, PictureShare);
         if (record.Readings.Count > 0)
         {
             sheet.Row(true, "Where", "Planned", "Read", "Undertone");
@@ -132,6 +134,9 @@ public static class Sheets
 
         return sheet.Save();
     }
+
+    /// <summary>How much of the sheet's width pictures of the head take.</summary>
+    private const double PictureShare = 0.6;
 
     /// <summary>The chart of the panels with what each is painted with.</summary>
     /// <param name="of">For whom.</param>

@@ -1,4 +1,7 @@
 using System.Globalization;
+using Wendro.Core.Blend;
+using Wendro.Core.Fall;
+using Wendro.Core.Tone;
 using Wendro.Formats;
 using Wendro.Formats.Pages;
 using Wendro.Host.Pipeline;
@@ -30,7 +33,10 @@ internal static class SheetEndpoints
         keep.MapGet(
                 "/record.pdf",
                 async (AtWork at, KeepsAtWork keeps, TimeProvider clock, CancellationToken stop) =>
-                    Pdf(at, Sheets.RecipeCard(Of(at, clock), (await keeps.OfAsync(at, stop)).Record), "record")
+                {
+                    var kept = await keeps.OfAsync(at, stop);
+                    return Pdf(at, Sheets.RecipeCard(Of(at, clock), kept.Record, CameOut(kept.Tone)), "record");
+                }
             )
             .Produces<byte[]>(contentType: Sheets.MediaType)
             .WithName("GetRecordSheet")
@@ -124,6 +130,18 @@ internal static class SheetEndpoints
             .WithName("GetReadingsFile")
             .WithSummary("What was read against what was planned, as CSV");
     }
+
+    /// <summary>The head as it left, from three quarters and from behind.</summary>
+    private static byte[] CameOut(ToneAtWork tone)
+    {
+        var hair = tone.HairIn(0);
+        return PictureFile.Png(
+            [.. Angles.Select(a => Picture.Colour(tone.Review.Planned.Looks.Seen(Wear.Down, a), hair, Palette.Raw))],
+            View.Width
+        );
+    }
+
+    private static readonly int[] Angles = [30, 180];
 
     private static SheetOf Of(AtWork at, TimeProvider clock) =>
         new(at.Visit.Client, TimeZoneInfo.ConvertTime(at.Visit.StartsAt, clock.LocalTimeZone));

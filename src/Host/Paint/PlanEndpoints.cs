@@ -3,6 +3,7 @@ using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 using Wendro.Core.Section;
 using Wendro.Formats;
+using Wendro.Formats.Pages;
 using Wendro.Host.Pipeline;
 using Wendro.Host.Work;
 using Wendro.Store;
@@ -47,6 +48,20 @@ internal static class PlanEndpoints
             .Produces<Strip>()
             .WithName("GetStrip")
             .WithSummary("A panel hung flat: levels from scalp to ends, and depth");
+
+        plan.MapGet(
+                "/panels/{zone}/{row:int}/{column:int}/strip.svg",
+                (AtWork at, string zone, int row, int column) =>
+                    PanelKey.Parse($"{zone}/{row}/{column}") is { } key && StripOf(at, key) is { } strip
+                        ? Results.Text(
+                            StripDrawing.ToSvg(strip, at.Head.PanelOf(key)!.Panel.LengthCm, $"{key.Words}, as painted"),
+                            "image/svg+xml"
+                        )
+                        : Answers.NotFound("panel")
+            )
+            .Produces<string>(contentType: "image/svg+xml")
+            .WithName("GetStripDrawing")
+            .WithSummary("A panel hung flat, as SVG");
 
         plan.MapGet("/measures", (AtWork at) => Results.Ok(MeasuresView.Of(at.Head.Measures)))
             .Produces<MeasuresView>()

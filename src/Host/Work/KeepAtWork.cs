@@ -80,7 +80,7 @@ internal sealed class KeepsAtWork(TonesAtWork tones, Services services, Bowls bo
             VisitRecord.ReadingsOf(found),
             found.Words,
             VisitRecord.TonedOf(tone.Toning),
-            VisitRecord.HandsOf(facts),
+            VisitRecord.HandsOf(facts, review.Service),
             VisitRecord.HappenedAt(review.Service),
             MixStock.Cost(VisitRecord.PouredOf(weighed), tone.Shelf),
             Promised(at, review),

@@ -1,4 +1,5 @@
 using CsCheck;
+using Wendro.Core.Apply;
 using Wendro.Core.Consult;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
@@ -6,6 +7,7 @@ using Wendro.Core.Keep;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
+using Wendro.Core.Section;
 using Wendro.Core.Tone;
 using Wendro.Core.Toning;
 using Wendro.Core.Units;
@@ -272,4 +274,30 @@ public class KeepRulesTests
 
                 Assert.Equal(most, chairs.DefaultIfEmpty().Max());
             });
+
+    [Fact]
+    public void The_record_says_where_two_painted()
+    {
+        static PanelKey Panel(Zone zone, int n) => new(zone, n, 0);
+        IReadOnlyList<StepToDo> steps =
+        [
+            new([Panel(Zone.Nape, 0), Panel(Zone.Nape, 1), Panel(Zone.SideLeft, 0), Panel(Zone.Crown, 0)], false),
+        ];
+        (double Minute, ServiceFact Fact)[] said =
+        [
+            (0, new Seated()),
+            (2, new Wendro.Core.Apply.Painted(Panel(Zone.Nape, 0))),
+            (3, new Hands(2)),
+            (5, new PaintedUpTo(Panel(Zone.SideLeft, 0))),
+            (6, new Hands(2, Help.Mixes)),
+            (8, new Wendro.Core.Apply.Painted(Panel(Zone.Crown, 0))),
+        ];
+        var at = new DateTimeOffset(2031, 5, 6, 12, 0, 0, TimeSpan.Zero);
+        var facts = said.Select((f, i) => new Kept<ServiceFact>(i + 1, at.AddMinutes(f.Minute), f.Fact)).ToArray();
+        Assert.Equal(
+            "A second pair of hands painted a side, mixed. Painted while there were two: nape, left side.",
+            VisitRecord.HandsOf(facts, ServiceInHand.Of(steps, facts))
+        );
+        Assert.Equal("One pair of hands.", VisitRecord.HandsOf(facts[..2], ServiceInHand.Of(steps, facts[..2])));
+    }
 }

@@ -31,15 +31,13 @@ export function KeepScreen() {
       </main>
     );
   }
-  const marks = Object.fromEntries(
-    [
-      [0, "today"],
-      [view.weeksBetween, "usual visit"],
-      ...view.next.filter((n) => n.kind !== "cut").map((n) => [Math.round(n.weeks), dueWords[n.kind]]),
-    ]
-      .filter(([w]) => Number(w) <= most)
-      .map(([w, label]) => [w, { label, style: { color: tokens.inkSoft } }]),
-  );
+  const marks = marksOf([
+    { week: 0, words: "today" },
+    { week: view.weeksBetween, words: "usual visit" },
+    ...view.next
+      .filter((n) => n.kind !== "cut")
+      .map((n) => ({ week: Math.round(n.weeks), words: dueWords[n.kind] })),
+  ]);
   return (
     <Columns
       seen={
@@ -63,5 +61,24 @@ export function KeepScreen() {
       mind={{ label: "At home", content: <PuttingAway visit={visit} kept={kept} view={view} /> }}
       count={0}
     />
+  );
+}
+
+/** Weeks nearer to each other than this share a mark: their words would lie over each other. */
+const apart = 7;
+
+/** Marks on the line of weeks. */
+function marksOf(weeks: { week: number; words: string }[]) {
+  const marks: { week: number; words: string }[] = [];
+  for (const next of weeks.filter((w) => w.week <= most).sort((a, b) => a.week - b.week)) {
+    const last = marks.at(-1);
+    if (last && last.week > 0 && next.week - last.week < apart) {
+      last.words = `${last.words}, ${next.words}`;
+    } else {
+      marks.push({ ...next });
+    }
+  }
+  return Object.fromEntries(
+    marks.map((m) => [m.week, { label: m.words, style: { color: tokens.inkSoft, whiteSpace: "nowrap" } }]),
   );
 }

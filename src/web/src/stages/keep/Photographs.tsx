@@ -65,22 +65,22 @@ export function Photographs({ visit, last }: Props) {
         <thead>
           <tr>
             <td />
-            {sides.map((s) => (
-              <th key={s.from} scope="col">
-                {s.name}
+            {moments.map((m) => (
+              <th key={m.moment} scope="col">
+                {m.name}
               </th>
             ))}
           </tr>
         </thead>
         <tbody>
-          {moments.map((m) => (
-            <tr key={m.moment}>
-              <th scope="row">{m.name}</th>
-              {sides.map((s) => {
+          {sides.map((s) => (
+            <tr key={s.from}>
+              <th scope="row">{s.name}</th>
+              {moments.map((m) => {
                 const slot = `${m.name}, ${s.name.toLowerCase()}`;
                 const taken = photographs.filter((p) => p.moment === m.moment && p.from === s.from);
                 return (
-                  <td key={s.from}>
+                  <td key={m.moment}>
                     {taken.length > 0 ? (
                       taken.map(small)
                     ) : (

@@ -162,7 +162,7 @@ function Figures() {
   const names = months.map(name);
   const ounces = shownAs("g", units);
   return (
-    <div className={parts.columns}>
+    <div className={css.figures}>
       <section aria-labelledby="year">
         <h2 id="year">The year</h2>
         {months.length === 0 ? (
@@ -173,10 +173,10 @@ function Figures() {
               <tr>
                 <th>Month</th>
                 <th>Visits</th>
-                <th>In the chair</th>
+                <th>Chair, h</th>
                 <th>Product</th>
                 <th>Cost</th>
-                <th>Forecast off</th>
+                <th>Off, levels</th>
               </tr>
             </thead>
             <tbody>
@@ -184,10 +184,10 @@ function Figures() {
                 <tr key={name(m)}>
                   <td>{name(m)}</td>
                   <td>{m.visits}</td>
-                  <td>{m.chairHours.toFixed(1)} h</td>
+                  <td>{m.chairHours.toFixed(1)}</td>
                   <td>{quantity(m.grams, "g", units)}</td>
                   <td>{m.cost?.toFixed(0) ?? "–"}</td>
-                  <td>{m.forecastError == null ? "–" : `${m.forecastError.toFixed(2)} levels`}</td>
+                  <td>{m.forecastError == null ? "–" : m.forecastError.toFixed(2)}</td>
                 </tr>
               ))}
             </tbody>
@@ -199,10 +199,11 @@ function Figures() {
           <h2 id="plots">Month by month</h2>
           <div className={css.plots}>
             <Plot
-              name="Hours in the chair"
+              name="In the chair"
               months={names}
               values={months.map((m) => m.chairHours)}
               unit="h"
+              digits={1}
             />
             <Plot
               name="Product"
@@ -212,7 +213,7 @@ function Figures() {
             />
             <Plot name="Cost of product" months={names} values={months.map((m) => m.cost ?? null)} unit="" />
             <Plot
-              name="Forecast off"
+              name="Forecast off by"
               months={names}
               values={months.map((m) => m.forecastError ?? null)}
               unit="levels"

@@ -48,7 +48,16 @@ export function StripColumn({ visit, work, panel, picked, coat, colours, passing
       <Steps plan={plan} edit={work.edit} />
       {panel && (
         <>
-          <p className={parts.panelName}>{panel.words}</p>
+          <p className={parts.panelName}>
+            {panel.words}{" "}
+            <Button
+              aria-label="Save strip as drawing"
+              title="Save strip as drawing"
+              href={`/api/visits/${visit}/plan/panels/${panel.key}/strip.svg`}
+              download={`strip ${panel.words}.svg`}
+              icon={<span aria-hidden="true">⤓</span>}
+            />
+          </p>
           <PanelStrip
             panel={panel}
             strip={panel.strip ?? fetched ?? undefined}
