@@ -22,6 +22,7 @@ public sealed class AccessibilityTests(App app) : IClassFixture<App>
         ("shelf", By.XPath("//button[contains(., 'Lantern clay')]"), ["Lantern clay"]),
         ("keep", By.XPath("//h2[.='The whole studio']"), ["With answers about health…"]),
         ("year", By.XPath("//ol[@aria-label='Week']//a"), []),
+        ("year?by=day", By.XPath("//section[@aria-label='Day by chair']//span[contains(., 'between')]"), []),
         ("clients", By.XPath("//ol[@aria-label='Visits']//img"), []),
         (
             "consult",
@@ -55,7 +56,7 @@ public sealed class AccessibilityTests(App app) : IClassFixture<App>
         {
             var address = at switch
             {
-                "" or "desk" or "shelf" or "keep" or "year" => at,
+                "" or "desk" or "shelf" or "keep" or "year" or "year?by=day" => at,
                 "clients" => $"clients/{ClientOf(app, visit)}",
                 "record" => $"visits/{visit}/keep",
                 _ => $"visits/{visit}/{at}",

@@ -153,7 +153,7 @@ internal static class ArchiveEndpoints
             return "what happened is not numbered from 1 without gaps.";
         }
 
-        _ = PlanEdits.Make(plan, heads.CuttingFor(hair), out var problems);
+        _ = PlanEdits.Make(plan, heads.PlainCuttingFor(hair), out var problems);
         return problems.Count > 0 ? $"its plan: {problems[0].Field}: {problems[0].Message}" : null;
     }
 

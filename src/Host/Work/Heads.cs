@@ -46,6 +46,12 @@ internal sealed class Heads(HeadForm head, IPutAway away)
     /// <summary>Cuts this head of hair into panels. Lengths are those of the hair as it falls from the part.</summary>
     public Cutting CuttingFor(HairProfile hair) => cuttings.GetOrMake(hair, () => FreshCuttingFor(hair));
 
+    /// <summary>
+    /// Cuts a head whose hair is as long everywhere as it is at its longest: what only wants to know whether a plan can
+    /// be cut at all need not grow its hair.
+    /// </summary>
+    public Cutting PlainCuttingFor(HairProfile hair) => new(head, hair, _ => _ => hair.Cut.LongestCm);
+
     /// <summary>The same with nothing cut yet, for trying many cuts that would push out those at work.</summary>
     public Cutting FreshCuttingFor(HairProfile hair) => new(head, hair, p => LooksFor(hair, p).OnHead.LengthAt);
 

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { Button, Segmented } from "antd";
-import { useEffect, useState } from "react";
-import { Link } from "react-router";
+import { useEffect } from "react";
+import { Link, useSearchParams } from "react-router";
 import { api, type Schemas } from "../../api/client";
 import { given } from "../../api/given";
 import { MainNav } from "../../shell/MainNav";
@@ -26,10 +26,22 @@ function later(at: Date, days: number): Date {
 
 type By = "day" | "week";
 
+/** A day as the address names it: 2031-05-06. */
+const nameOf = (day: Date): string =>
+  [day.getFullYear(), day.getMonth() + 1, day.getDate()].map((n) => String(n).padStart(2, "0")).join("-");
+
+/** The day that an address names, at midnight; today where it names none. */
+function dayOf(name: string | null): Date {
+  const [year, month, date] = (name ?? "").split("-").map(Number);
+  return year && month && date ? new Date(year, month - 1, date) : later(new Date(), 0);
+}
+
 /** The calendar by day or week, and the year in plain figures. */
 export function Year() {
-  const [by, setBy] = useState<By>("week");
-  const [day, setDay] = useState(() => later(new Date(), 0));
+  const [params, setParams] = useSearchParams();
+  const by: By = params.get("by") === "day" ? "day" : "week";
+  const day = dayOf(params.get("on"));
+  const show = (as: By, on: Date) => setParams({ by: as, on: nameOf(on) });
   const from = by === "week" ? monday(day) : day;
   const days = by === "week" ? 7 : 1;
   useEffect(() => {
@@ -55,26 +67,19 @@ export function Year() {
             { value: "day", label: "Day" },
             { value: "week", label: "Week" },
           ]}
-          onChange={setBy}
+          onChange={(as) => show(as, day)}
         />
-        <Button size="large" onClick={() => setDay(later(from, -days))}>
+        <Button size="large" onClick={() => show(by, later(from, -days))}>
           {by === "week" ? "Week before" : "Day before"}
         </Button>
-        <Button size="large" onClick={() => setDay(later(new Date(), 0))}>
+        <Button size="large" onClick={() => show(by, new Date())}>
           {by === "week" ? "This week" : "Today"}
         </Button>
-        <Button size="large" onClick={() => setDay(later(from, days))}>
+        <Button size="large" onClick={() => show(by, later(from, days))}>
           {by === "week" ? "Week after" : "Day after"}
         </Button>
       </div>
-      <Booked
-        from={from}
-        days={days}
-        onDay={(d) => {
-          setDay(d);
-          setBy("day");
-        }}
-      />
+      <Booked from={from} days={days} onDay={(d) => show("day", d)} />
       <Figures />
     </main>
   );
