@@ -15,7 +15,7 @@ public enum HandWork
 /// <param name="To">When they are free again.</param>
 public sealed record HandSpan(HandWork Does, double From, double To);
 
-/// <summary>When a visit needs hands: between them lightener works by itself, and somebody else can be seen to.</summary>
+/// <summary>When a visit needs hands: in between lightener works by itself, somebody else can be seen to.</summary>
 public static class HandsOfVisit
 {
     /// <summary>A pause so short that nothing else is begun in it, minutes. Model assumption.</summary>

@@ -209,10 +209,9 @@ public sealed record VisitRecord(
             .OrderBy(p => p.Value.PaintedAt)
             .Select(p => p.Key.Zone)
             .Distinct()
+            .Select(z => Head.ZoneFacts.Words(z))
             .ToArray();
-        return together.Length == 0
-            ? words
-            : $"{words} Painted while there were two: {string.Join(", ", together.Select(z => Head.ZoneFacts.Words(z)))}.";
+        return together.Length == 0 ? words : $"{words} Painted while there were two: {string.Join(", ", together)}.";
     }
 
     /// <summary>What was read against what was planned.</summary>

@@ -7,7 +7,7 @@ using Wendro.Core.Units;
 
 namespace Wendro.Formats.Pages;
 
-/// <summary>A panel hung flat, scalp at the top, as SVG: how it will look, and the section cut through beside it.</summary>
+/// <summary>A panel hung flat, scalp at the top, as SVG: how it will look, and its section cut through.</summary>
 public static class StripDrawing
 {
     private const double Wide = 104,

@@ -184,7 +184,7 @@ internal static class LastTimeEndpoints
         ];
     }
 
-    /// <summary>What last time taught, as edits of the plan as it stands: where nothing is painted there are none.</summary>
+    /// <summary>What last time taught, as edits of the plan as it stands: none where nothing is painted.</summary>
     private static LessonView[] Lessons(AtWork at, LastTime last) =>
         NextTime
             .Of(at.Head, NoCauses, last.Review.Review.Lessons)

@@ -32,7 +32,7 @@ internal static class MomentAsked
     private static Moment AtMinute(Minutes minutes, Plan plan) =>
         plan.Steps is { } steps ? Moment.Within(steps.ToList().FindIndex(s => s.IsMain), minutes) : Moment.At(minutes);
 
-    /// <summary>before, rinsed, minutes, after a step like s1, minutes of a step like s2m20, or weeks like 12w.</summary>
+    /// <summary>before, rinsed, minutes, after a step like s1, minutes of a step (s2m20), or weeks (12w).</summary>
     public static Moment Of(string? moment, Plan plan) =>
         moment switch
         {
