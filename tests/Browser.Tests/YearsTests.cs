@@ -143,7 +143,7 @@ public sealed class YearsTests(App app) : IClassFixture<App>
     {
         Browse(visit, "keep");
         app.Find("what was done", By.XPath("//dt[.='Lighten']"));
-        app.Button("Given to her").Click();
+        app.Button("Given to the client").Click();
         app.Find("given", By.XPath("//button[@aria-pressed='true'][starts-with(., 'Given at')]"));
         app.Button("Put the visit away").Click();
         app.Find("put away", By.XPath("//button[@aria-pressed='true'][starts-with(., 'Put away at')]"));

@@ -147,7 +147,7 @@ public static class Sheets
         ArgumentNullException.ThrowIfNull(head);
         using var sheet = new Sheet($"Chart of {of.Client}, {of.Day}");
         sheet.Title(of.Client);
-        sheet.Text($"{of.Day}. Seen from above, her face at the top; numbered in the order they are painted.");
+        sheet.Text($"{of.Day}. Seen from above, the face at the top; numbered in the order they are painted.");
         var chart = new PanelChart(head);
         var (width, height) = PanelChart.Size;
         var scale = sheet.Width / width;

@@ -231,7 +231,7 @@ const schools: [keyof SchoolsOf, string, string, string, string][] = [
   [
     "undersideNever",
     "Underside",
-    "where she ties it back",
+    "where it is tied back",
     "never",
     "Whether patterns paint nape and hairline from beneath.",
   ],

@@ -83,7 +83,7 @@ export function Client() {
       </ol>
       <div className={parts.columns}>
         <section aria-labelledby="hair">
-          <h2 id="hair">How her hair lifts</h2>
+          <h2 id="hair">How this hair lifts</h2>
           {taught.length === 0 && <p className={parts.calm}>Nothing learnt yet: as tabled.</p>}
           <ul>
             {taught.map(
@@ -108,8 +108,8 @@ export function Client() {
           </ul>
         </section>
         <section aria-labelledby="skin">
-          <h2 id="skin">What touched her skin</h2>
-          {data.reacted && <p role="alert">She has reacted before: a stop until a doctor decides.</p>}
+          <h2 id="skin">What touched the skin</h2>
+          {data.reacted && <p role="alert">The client has reacted before: a stop until a doctor decides.</p>}
           {data.skin.length === 0 && <p className={parts.calm}>No patch test is noted.</p>}
           <ul>
             {data.skin.map((s) => (

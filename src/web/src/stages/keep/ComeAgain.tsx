@@ -60,7 +60,7 @@ export function ComeAgain({ view }: { view: KeepView }) {
       </ul>
       {soonest && (
         <p>
-          She comes every {view.weeksBetween} weeks:{" "}
+          Comes every {view.weeksBetween} weeks:{" "}
           {soonest.weeks < view.weeksBetween
             ? `${dueWords[soonest.kind]} is due ${Math.round(view.weeksBetween - soonest.weeks)} weeks before that.`
             : "before anything shows."}

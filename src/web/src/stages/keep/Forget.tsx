@@ -56,8 +56,7 @@ export function Forget() {
         <p role="status">
           {gone.data.name} is deleted: {gone.data.visits} {gone.data.visits === 1 ? "visit" : "visits"},{" "}
           {gone.data.photographs} {gone.data.photographs === 1 ? "photograph" : "photographs"}.
-          {gone.data.copies > 0 &&
-            ` Kept copies of the data that held her are gone, too: ${gone.data.copies}.`}
+          {gone.data.copies > 0 && ` Kept copies of the data from before are gone, too: ${gone.data.copies}.`}
           {!gone.data.isOverwritten && " What that freed is overwritten when Wendro is closed."}
         </p>
       )}

@@ -67,6 +67,9 @@ export function KeepScreen() {
 /** Weeks nearer to each other than this share a mark: their words would lie over each other. */
 const apart = 7;
 
+/** Words of a later mark begin at it: they would lie over today's otherwise. */
+const fromIt = { transform: "translateX(-4px)" };
+
 /** Marks on the line of weeks. */
 function marksOf(weeks: { week: number; words: string }[]) {
   const marks: { week: number; words: string }[] = [];
@@ -79,6 +82,9 @@ function marksOf(weeks: { week: number; words: string }[]) {
     }
   }
   return Object.fromEntries(
-    marks.map((m) => [m.week, { label: m.words, style: { color: tokens.inkSoft, whiteSpace: "nowrap" } }]),
+    marks.map((m) => [
+      m.week,
+      { label: m.words, style: { color: tokens.inkSoft, whiteSpace: "nowrap", ...(m.week > 0 && fromIt) } },
+    ]),
   );
 }

@@ -42,7 +42,7 @@ export function PuttingAway({ visit, kept, view }: Props) {
           disabled={busy}
           onClick={() => say({ kind: "given", is: given == null })}
         >
-          {given ? `Given at ${clock(given)}` : "Given to her"}
+          {given ? `Given at ${clock(given)}` : "Given to the client"}
         </Button>
         {view.kept.care != null && (
           <Button size="large" type="text" disabled={busy} onClick={() => say({ kind: "care", words: null })}>

@@ -53,7 +53,7 @@ export function BringBack({ visit, edit }: Props) {
               </b>{" "}
               {found.isMet ? "bring the wish back" : "come as near to the wish as any would"},{" "}
               {Math.round(found.minutes)} min of painting
-              {found.isMirrored && ", the other way round: she parts it on the other side"}.
+              {found.isMirrored && ", the other way round: the part is on the other side now"}.
             </p>
             <p className={parts.soft}>
               Light seen {share(found.now.lightShare)} now, {share(found.after.lightShare)} then,{" "}
