@@ -73,7 +73,7 @@ public static class StripDrawing
         byte[] tints
     )
     {
-        svg.Append(CultureInfo.InvariantCulture, $"<g data-part=\"{name}\">\n");
+        svg.Append(CultureInfo.InvariantCulture, $"<g data-part=\"{name}\" shape-rendering=\"crispEdges\">\n");
         var (across, down) = (wide / columns, high / rows);
         for (var r = 0; r < rows; r++)
         {
