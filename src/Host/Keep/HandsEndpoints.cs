@@ -53,23 +53,13 @@ internal static class HandsEndpoints
                     CancellationToken stop
                 ) =>
                 {
-                    if (from is not { } first || to is not { } last || last <= first)
-                    {
-                        throw new BadInputException([new("to", "After from: two moments in time.")]);
-                    }
-
-                    if ((last - first).TotalDays > MostDays)
-                    {
-                        throw new BadInputException([new("to", $"At most {MostDays * 24:0} hours after from.")]);
-                    }
-
                     if (pairs is < 1 or > MostPairs)
                     {
                         throw new BadInputException([new("pairs", $"Between 1 and {MostPairs} pairs of hands.")]);
                     }
 
                     var visits = new List<VisitHands>();
-                    foreach (var visit in await register.BetweenAsync(first, last, stop))
+                    foreach (var visit in await YearEndpoints.BookedAsync(register, from, to, MostDays, stop))
                     {
                         visits.Add(await OfAsync(visit, plans, mixes, services, stop));
                     }

@@ -40,11 +40,7 @@ internal static class YearEndpoints
         year.MapGet(
                 "/calendar",
                 async (DateTimeOffset? from, DateTimeOffset? to, Register register, CancellationToken stop) =>
-                    from is not { } first || to is not { } last || last <= first
-                        ? throw new BadInputException([new("to", "After from: two moments in time.")])
-                    : (last - first).TotalDays > MostDays
-                        ? throw new BadInputException([new("to", $"At most {MostDays:0} days after from.")])
-                    : Results.Ok(Seated(await register.BetweenAsync(first, last, stop)))
+                    Results.Ok(Seated(await BookedAsync(register, from, to, MostDays, stop)))
             )
             .Produces<IReadOnlyList<CalendarVisit>>()
             .ProducesValidationProblem()
@@ -73,6 +69,21 @@ internal static class YearEndpoints
             .WithName("GetYear")
             .WithSummary("Hours, grams, cost and forecast error by month, and what is to be ordered with why");
     }
+
+    /// <summary>Visits between two moments that a request names.</summary>
+    /// <exception cref="BadInputException">They are not two moments in order, or too far apart.</exception>
+    public static Task<IReadOnlyList<RegisteredVisit>> BookedAsync(
+        Register register,
+        DateTimeOffset? from,
+        DateTimeOffset? to,
+        double mostDays,
+        CancellationToken stop
+    ) =>
+        from is not { } first || to is not { } last || last <= first
+            ? throw new BadInputException([new("to", "After from: two moments in time.")])
+        : (last - first).TotalDays > mostDays
+            ? throw new BadInputException([new("to", $"At most {mostDays:0.#} days after from.")])
+        : register.BetweenAsync(first, last, stop);
 
     /// <summary>Each visit in the first chair that is free when it starts.</summary>
     private static CalendarVisit[] Seated(IReadOnlyList<RegisteredVisit> visits)

@@ -276,6 +276,30 @@ public class KeepRulesTests
             });
 
     [Fact]
+    public void A_sum_keeps_what_was_promised_but_not_why_nothing_was_done()
+    {
+        var record = new VisitRecord(
+            null,
+            null,
+            null,
+            [],
+            [],
+            [],
+            [],
+            "As planned.",
+            [],
+            "One pair of hands.",
+            [],
+            null,
+            "Today level 7.",
+            []
+        );
+        Assert.Equal("Today level 7.", VisitSum.Of(record, []).Promised);
+        Assert.Null(VisitSum.Of(record, [], isStopped: true).Promised);
+        Assert.NotEqual(VisitSum.Of(record, []), VisitSum.Of(record, [], isStopped: true));
+    }
+
+    [Fact]
     public void The_record_says_where_two_painted()
     {
         static PanelKey Panel(Zone zone, int n) => new(zone, n, 0);
