@@ -32,7 +32,8 @@ export function DayLanes({ from, to, visits }: Props) {
   const [pairs, setPairs] = useState(1);
   const { data: hands, isFetching } = useQuery({
     queryKey: ["hands", from.toISOString(), pairs],
-    placeholderData: (p) => p,
+    // With other hands the same day stays meanwhile; another day does not stand in for this one.
+    placeholderData: (before, query) => (query?.queryKey[1] === from.toISOString() ? before : undefined),
     enabled: visits.length > 0,
     refetchOnMount: "always",
     queryFn: () =>
@@ -48,7 +49,7 @@ export function DayLanes({ from, to, visits }: Props) {
   const planned = new Map(hands?.visits.map((v) => [v.visitId, v]));
   const spans = visits.map((v) => spanOf(v, planned.get(v.visitId)));
   const opens = Math.floor(Math.min(...spans.map((s) => s.start)) / hour) * hour;
-  const closes = Math.ceil(Math.max(...spans.map((s) => s.end)) / hour) * hour;
+  const closes = Math.max(opens + hour, Math.ceil(Math.max(...spans.map((s) => s.end)) / hour) * hour);
   const at = (ms: number) => `${(100 * (ms - opens)) / (closes - opens)}%`;
   const between = (start: number, end: number) => ({
     left: at(start),
