@@ -329,6 +329,14 @@ public sealed class App : IDisposable
         }
 
         start.Environment["ASPNETCORE_ENVIRONMENT"] = "Production";
+        foreach (var line in File.ReadLines(Path.Combine(Root, ".config", "server.env")))
+        {
+            if (line.Split('=', 2) is [var name, var value] && !line.StartsWith('#'))
+            {
+                start.Environment[name] = value;
+            }
+        }
+
         var patience = Stopwatch.StartNew();
         server = Process.Start(start) ?? throw new InvalidOperationException("The server did not start.");
         server.OutputDataReceived += (_, line) => Say(line.Data);

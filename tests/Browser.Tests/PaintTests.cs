@@ -233,6 +233,68 @@ public sealed class PaintTests(App app) : IClassFixture<App>
         Assert.All(app.ConsoleErrors, e => Assert.Contains("ERR_CONNECTION", e, StringComparison.Ordinal));
     }
 
+    [Fact]
+    public void What_is_drawn_at_once_is_what_is_drawn_when_loaded_anew()
+    {
+        app.Begin();
+        Open(app, "Bergith Lanmoore");
+        // A bent panel's middle lies outside it: it is pressed itself.
+        app.Browser.ExecuteScript(
+            "arguments[0].dispatchEvent(new MouseEvent('click', { bubbles: true }))",
+            app.Find("a panel at the face", By.CssSelector("[aria-label^='face frame left, row 2, panel 1']"))
+        );
+        var handle = By.CssSelector("[role='slider'][aria-label^='Start']");
+        var before = Settled(app);
+        foreach (var key in new[] { Keys.ArrowUp, Keys.ArrowUp, Keys.ArrowDown, Keys.ArrowUp, Keys.ArrowUp })
+        {
+            app.Find("the start of the panel", handle).SendKeys(key);
+        }
+
+        app.Until(
+            "something to undo",
+            d => d.FindElement(By.CssSelector("button[aria-label='Undo']")).Enabled ? d : null
+        );
+        Saved(app);
+        app.Button("Undo").Click();
+        Saved(app);
+        app.Button("Redo").Click();
+        Saved(app);
+
+        // A handle taken and let go where it was: what was tried is drawn, and taken back.
+        new Actions(app.Browser)
+            .ClickAndHold(app.Find("the start of the panel", handle))
+            .MoveByOffset(0, -20)
+            .MoveByOffset(0, -20)
+            .MoveByOffset(0, 40)
+            .Release()
+            .Perform();
+        Saved(app);
+        var drawn = Settled(app);
+        Assert.NotEqual(before, drawn);
+        app.Browser.Navigate().Refresh();
+        Drawn(app);
+        Assert.Equal(drawn, Settled(app));
+        Assert.Empty(app.ConsoleErrors);
+    }
+
+    /// <summary>The picture once nothing glows and nothing is on its way any more.</summary>
+    private static long Settled(App app)
+    {
+        long last = -1;
+        var alike = 0;
+        app.Until(
+            "the picture at rest",
+            d =>
+            {
+                var now = Sum(app);
+                alike = now == last ? alike + 1 : 0;
+                last = now;
+                return alike >= 4 ? d : null;
+            }
+        );
+        return last;
+    }
+
     private static void Open(App app, string client)
     {
         app.Visit(client, "paint");

@@ -29,12 +29,12 @@ export interface Colours {
   shineGain: number;
 }
 
-const SHADES = 128;
-const toLinear = Uint16Array.from({ length: 256 }, (_, i) => {
+export const SHADES = 128;
+export const toLinear = Uint16Array.from({ length: 256 }, (_, i) => {
   const c = i / 255;
   return Math.round(65535 * (c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4));
 });
-const toSrgb = Uint8Array.from({ length: 4096 }, (_, i) => {
+export const toSrgb = Uint8Array.from({ length: 4096 }, (_, i) => {
   const v = i / 4095;
   return Math.round(255 * (v <= 0.0031308 ? v * 12.92 : 1.055 * v ** (1 / 2.4) - 0.055));
 });
@@ -144,73 +144,6 @@ export async function fetchSeen(visit: string, look: Look, signal?: AbortSignal)
       signal,
     ),
   );
-}
-
-/**
- * Colours a head by looking up every sample's level and tint. Samples of the panels in `lit` shine through in the
- * accent colour by a share `glow` 0..1, to show where they are.
- */
-export function colourHead(
-  image: ImageData,
-  seen: Seen,
-  hair: Hair,
-  colours: Colours,
-  panelOf: Int16Array | undefined,
-  lit: ReadonlySet<number>,
-  glow: number,
-  along?: [number, number],
-): void {
-  // A share of the length is 0.62 q² + 0.38 q along the places.
-  const placeOf = (share: number) =>
-    ((Math.sqrt(0.1444 + 2.48 * Math.max(share, 0)) - 0.38) / 1.24) * (seen.places - 1);
-  const [litFrom, litTo] = along ? [placeOf(along[0]), placeOf(along[1])] : [-1, seen.places];
-  const { counts, grey, strand, place, shade, shine, across, places } = seen;
-  const { shineGain } = colours;
-  const tables: Uint16Array[] = [];
-  const out = image.data;
-  const gain = (shineGain * 65535) / 255;
-  const glowing = glow > 0 && lit.size > 0 && panelOf !== undefined;
-  let s = 0;
-  for (let i = 0; i < counts.length; i++) {
-    const n = counts[i];
-    const o = i * 4;
-    out[o + 3] = 255;
-    if (n === 0) {
-      out[o] = out[o + 1] = out[o + 2] = grey[i];
-      continue;
-    }
-    let r = 0;
-    let g = 0;
-    let b = 0;
-    for (let k = 0; k < n; k++, s++) {
-      const of = hair[strand[s] * places + place[s]];
-      const tint = of >> 8;
-      tables[tint] ??= colours.table(tint);
-      const table = tables[tint];
-      const at = ((of & 255) * SHADES + (shade[s] >> 1)) * 3;
-      const white = shine[s] * gain;
-      let red = table[at] + white;
-      let green = table[at + 1] + white;
-      let blue = table[at + 2] + white;
-      if (glowing && place[s] >= litFrom && place[s] <= litTo && lit.has(panelOf[strand[s]])) {
-        red += (900 - red) * glow;
-        green += (14000 - green) * glow;
-        blue += (21000 - blue) * glow;
-      }
-      r += red;
-      g += green;
-      b += blue;
-    }
-    if (n < across) {
-      const light = toLinear[grey[i]];
-      r += light;
-      g += light;
-      b += light;
-    }
-    out[o] = toSrgb[Math.min(r / across, 65535) >> 4];
-    out[o + 1] = toSrgb[Math.min(g / across, 65535) >> 4];
-    out[o + 2] = toSrgb[Math.min(b / across, 65535) >> 4];
-  }
 }
 
 /** The strand seen at a pixel, or −1 where there is no hair. */

@@ -1,6 +1,7 @@
 import { useIsMutating, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { App } from "antd";
-import { useCallback, useMemo, useRef, useState } from "react";
+import { useCallback, useRef, useState } from "react";
+import { drawnAhead, notAhead } from "./ahead";
 import { api, fromBase64, type PlanChange, type PlanEdit, type PlanView } from "./client";
 import { bytes, given, Refused } from "./given";
 import { type Hair, readHair } from "./seen";
@@ -36,7 +37,6 @@ export interface Work {
   rinsed: Hair | undefined;
   panelOf: Int16Array | undefined;
   moment: MomentKey;
-  busy: boolean;
   /** The change a preview would make, while there is one. */
   preview: PlanChange | undefined;
   setMoment(moment: MomentKey): void;
@@ -130,6 +130,9 @@ const send = (visit: string, doing: Exclude<Doing, "read">, baseRevision: number
   );
 };
 
+/** Whether a change of the plan is on its way; asked where it is shown, so that nothing else is drawn anew for it. */
+export const useSaving = (visit: string) => useIsMutating({ mutationKey: ["plan", visit] }) > 0;
+
 /**
  * A plan at work in this window: edits go out one after another, previews newest first, and nothing
  * acknowledged is lost.
@@ -139,7 +142,7 @@ export function usePlan(visit: string): { work: Work | undefined; problem: strin
   const cache = useQueryClient();
   const { data: stored, error } = useQuery(planQuery(visit));
   const [moment, setMoment] = useState<MomentKey>("rinsed");
-  const preview = usePreview(visit, () => cache.getQueryData<Stored>(["plan", visit])?.plan.revision);
+  const preview = usePreview(visit, () => cache.getQueryData<Stored>(["plan", visit]));
   const { data: atMoment } = useQuery<Hair>({
     queryKey: ["hair", visit, moment, stored?.plan.revision],
     enabled: stored !== undefined && moment !== "rinsed",
@@ -170,10 +173,12 @@ export function usePlan(visit: string): { work: Work | undefined; problem: strin
         if (change.recut) {
           await readAgain();
         } else {
+          const rinsed = withStrands(before.rinsed, change);
+          await drawnAhead(preview.hair() ?? before.rinsed, rinsed);
           cache.setQueryData<Stored>(["plan", visit], {
             ...before,
             plan: withChange(before.plan, change),
-            rinsed: withStrands(before.rinsed, change),
+            rinsed,
           });
         }
       } catch (e) {
@@ -191,7 +196,6 @@ export function usePlan(visit: string): { work: Work | undefined; problem: strin
     onError: () => Promise.all(sought(visit).map((queryKey) => cache.invalidateQueries({ queryKey }))),
     onSettled: () => preview.drop(),
   });
-  const waiting = useIsMutating({ mutationKey: ["plan", visit] });
   const change = useCallback(
     (doing: Doing) =>
       mutateAsync(doing).then(
@@ -202,13 +206,8 @@ export function usePlan(visit: string): { work: Work | undefined; problem: strin
   );
 
   const reload = useCallback(() => void change("read"), [change]);
-  const tried = preview.change;
-  const shown = useMemo(() => {
-    if (moment !== "rinsed") {
-      return atMoment ?? stored?.rinsed;
-    }
-    return stored && tried ? withStrands(stored.rinsed, tried) : stored?.rinsed;
-  }, [moment, atMoment, stored, tried]);
+  const tried = preview.tried?.change;
+  const shown = moment === "rinsed" ? (preview.tried?.hair ?? stored?.rinsed) : (atMoment ?? stored?.rinsed);
 
   if (!stored) {
     return { work: undefined, problem: error?.message };
@@ -223,7 +222,6 @@ export function usePlan(visit: string): { work: Work | undefined; problem: strin
       rinsed: stored.rinsed,
       panelOf: stored.panelOf,
       moment,
-      busy: waiting > 0,
       preview: tried,
       setMoment,
       edit: (edit) => {
@@ -239,21 +237,33 @@ export function usePlan(visit: string): { work: Work | undefined; problem: strin
   };
 }
 
+/** What an edit would change, and all strands as they would be. */
+interface Tried {
+  change: PlanChange;
+  hair: Hair;
+}
+
+interface Trying {
+  busy: boolean;
+  next?: PlanEdit;
+  sequence: number;
+  /** Up to here nothing is shown any more. */
+  stopped: number;
+  /** What is shown. */
+  hair?: Hair;
+}
+
 /** What an edit would change, while a handle moves: one at a time, always the newest, dropped once stopped. */
-function usePreview(visit: string, revision: () => number | undefined) {
-  const [change, setChange] = useState<PlanChange>();
-  const trying = useRef<{ busy: boolean; next: PlanEdit | undefined; sequence: number; stopped: number }>({
-    busy: false,
-    next: undefined,
-    sequence: 0,
-    stopped: 0,
-  });
+function usePreview(visit: string, stored: () => Stored | undefined) {
+  const [tried, setTried] = useState<Tried>();
+  const trying = useRef<Trying>({ busy: false, sequence: 0, stopped: 0 });
   const forget = () => {
     trying.current.next = undefined;
   };
   const drop = () => {
     trying.current.stopped = trying.current.sequence;
-    setChange(undefined);
+    trying.current.hair = undefined;
+    setTried(undefined);
   };
   const stop = () => {
     forget();
@@ -267,14 +277,23 @@ function usePreview(visit: string, revision: () => number | undefined) {
     }
     t.busy = true;
     (async () => {
-      for (let base = revision(); t.next && base !== undefined; base = revision()) {
-        const body = { baseRevision: base, edit: t.next, sequence: ++t.sequence };
+      for (let base = stored(); t.next && base; base = stored()) {
+        const body = { baseRevision: base.plan.revision, edit: t.next, sequence: ++t.sequence };
         t.next = undefined;
         const data = await given(
           api.POST("/api/visits/{visit}/plan/previews", { params: { path: { visit } }, body }),
         );
-        if (body.sequence > t.stopped) {
-          setChange(data);
+        const holds = () => body.sequence > t.stopped;
+        if (!holds()) {
+          continue;
+        }
+        const hair = withStrands(base.rinsed, data);
+        await drawnAhead(t.hair ?? base.rinsed, hair);
+        if (holds()) {
+          t.hair = hair;
+          setTried({ change: data, hair });
+        } else {
+          notAhead();
         }
       }
     })()
@@ -284,5 +303,5 @@ function usePreview(visit: string, revision: () => number | undefined) {
         t.busy = false;
       });
   };
-  return { change, tryOut, forget, drop, stop };
+  return { tried, hair: () => trying.current.hair, tryOut, forget, drop, stop };
 }

@@ -30,9 +30,9 @@ export function Choice<T extends string>({
 }
 
 /** A word and what is set beside it. */
-export function Line({ name, children }: { name: string; children: React.ReactNode }) {
+export function Line({ name, long, children }: { name: string; long?: boolean; children: React.ReactNode }) {
   return (
-    <div className={parts.set}>
+    <div className={long ? `${parts.set} ${parts.long}` : parts.set}>
       <span>{name}</span>
       {Children.count(children) > 1 ? <div>{children}</div> : children}
     </div>

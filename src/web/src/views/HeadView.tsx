@@ -1,10 +1,11 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { Button } from "antd";
-import { useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { Wear } from "../api/client";
-import { type Colours, colourHead, fetchSeen, type Hair, strandAt } from "../api/seen";
+import { type Colours, fetchSeen, type Hair, strandAt } from "../api/seen";
 import { angleStep, angleWords, turned } from "./angles";
 import { type Closer, mostSteps, stepped, whole } from "./closer";
+import { HeadCanvas } from "./HeadCanvas";
 import css from "./HeadView.module.css";
 import { Ring } from "./Ring";
 import { SavePicture } from "./SavePicture";
@@ -119,7 +120,8 @@ export function HeadView(props: Props) {
   } = props;
   const [tilt, setTilt] = useState<number>(usualTilt);
   const [wipeAt, setWipeAt] = useState(0.5);
-  const canvas = useRef<HTMLCanvasElement>(null);
+  const picture = useRef<HTMLDivElement>(null);
+  const canvas = () => picture.current?.querySelector("canvas") ?? null;
   const client = useQueryClient();
   const {
     data: seen,
@@ -149,35 +151,6 @@ export function HeadView(props: Props) {
     return () => clearInterval(timer);
   }, [litKey, staysLit]);
 
-  const image = useMemo(() => (seen ? new ImageData(seen.width, seen.height) : undefined), [seen]);
-  const other = useMemo(
-    () => (seen && wiped ? new ImageData(seen.width, seen.height) : undefined),
-    [seen, wiped],
-  );
-  // Coloured before it is laid over the picture.
-  useLayoutEffect(() => {
-    if (other && seen && wiped) {
-      colourHead(other, seen, wiped.hair, wiped.colours, undefined, new Set(), 0);
-    }
-  }, [other, seen, wiped]);
-  // Before the frame is shown, and before anything else is drawn: the picture is what is waited for.
-  useLayoutEffect(() => {
-    const context = canvas.current?.getContext("2d");
-    if (!context || !seen || !image || !hair || !colours) {
-      return;
-    }
-    colourHead(image, seen, hair, colours, panelOf, lit, glow, litAlong);
-    context.putImageData(image, 0, 0);
-    if (other) {
-      const x = Math.round(wipeAt * other.width);
-      context.putImageData(other, 0, 0, x, 0, other.width - x, other.height);
-    }
-    canvas.current?.setAttribute(
-      "data-drawn",
-      String(Number(canvas.current.getAttribute("data-drawn") ?? 0) + 1),
-    );
-  }, [image, other, wipeAt, seen, hair, colours, panelOf, lit, glow, litAlong]);
-
   useEffect(() => {
     if (!seen) {
       return;
@@ -193,7 +166,7 @@ export function HeadView(props: Props) {
   }, [client, visit, hairKey, wear, angle, tilt, closer, pinned, seen]);
 
   const pick = (event: React.PointerEvent) => {
-    const box = canvas.current?.getBoundingClientRect();
+    const box = canvas()?.getBoundingClientRect();
     if (!box || !seen || !panelOf) {
       return;
     }
@@ -209,11 +182,17 @@ export function HeadView(props: Props) {
 
   return (
     <div className={plain ? `${css.head} ${css.middle}` : css.head}>
-      <div className={css.picture}>
-        <canvas
-          ref={canvas}
-          width={520}
-          height={640}
+      <div className={css.picture} ref={picture}>
+        <HeadCanvas
+          seen={seen}
+          hair={hair}
+          colours={colours}
+          panelOf={panelOf}
+          lit={lit}
+          glow={glow}
+          along={litAlong}
+          wiped={wiped}
+          wipeAt={wipeAt}
           tabIndex={0}
           role="img"
           aria-label={
@@ -258,7 +237,7 @@ export function HeadView(props: Props) {
                     ? `wear=${wear}&angle=${angle}&tilt=${tilt}&${saved}`
                     : undefined
                 }
-                canvas={() => canvas.current}
+                canvas={canvas}
                 name={`head ${wornWords[wear]} ${angleWords(angle)}`}
               />
               {tools}

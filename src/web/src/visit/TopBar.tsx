@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Button } from "antd";
 import { Link } from "react-router";
 import { glanceOf } from "../api/glance";
-import type { Work } from "../api/usePlan";
+import { useSaving, type Work } from "../api/usePlan";
 import { hairWords } from "../views/words";
 import { type Stage, StageBeads } from "./StageBeads";
 import css from "./TopBar.module.css";
@@ -25,7 +25,7 @@ export function TopBar({ visit, work }: { visit: string; work: Work }) {
       </div>
       <StageBeads visit={visit} done={done} />
       <div className={css.acts}>
-        <span role="status">{work.busy ? "saving…" : "saved"}</span>
+        <Saving visit={visit} />
         <Button
           aria-label="Undo"
           title={`Undo${plan.undoes ? `: ${plan.undoes}` : ""} (Ctrl+Z)`}
@@ -45,4 +45,8 @@ export function TopBar({ visit, work }: { visit: string; work: Work }) {
       </div>
     </header>
   );
+}
+
+function Saving({ visit }: { visit: string }) {
+  return <span role="status">{useSaving(visit) ? "saving…" : "saved"}</span>;
 }

@@ -120,7 +120,7 @@ export function PanelSettings({ plan, panel, picked, coat, onCoat, edit }: Props
               }
             />
           </Line>
-          <Line name="Formula">
+          <Line name="Formula" long>
             <FormulaChoice plan={plan} panels={picked} paint={paint} coat={coat} edit={edit} />
             {coats.length < 3 && (
               <Button
