@@ -229,7 +229,8 @@ internal static class PlanEndpoints
         && a.Panels.Count == b.Panels.Count
         && a.Panels.Zip(b.Panels).All(p => ReferenceEquals(p.First.Panel, p.Second.Panel));
 
-    private static PlanView View(AtWork at)
+    /// <summary>A plan as it is told.</summary>
+    internal static PlanView View(AtWork at)
     {
         var history = at.Stored.History;
         return new PlanView(

@@ -1,3 +1,7 @@
+using System.Text.Json;
+using Microsoft.AspNetCore.Http.Json;
+using Microsoft.Extensions.Options;
+using Wendro.Host.Paint;
 using Wendro.Host.Pipeline;
 using Wendro.Host.Work;
 using Wendro.Store;
@@ -47,16 +51,23 @@ internal sealed class Readiness(IServiceProvider services, IHostApplicationLifet
             }
         });
 
-    /// <summary>Looks at today's heads once, so that the first one opened is there at once.</summary>
+    /// <summary>
+    /// Looks at today's heads once and says what is asked of them first, to nobody: the first one opened is there at
+    /// once.
+    /// </summary>
     private async Task WarmAsync(CancellationToken stop)
     {
         try
         {
             var now = services.GetRequiredService<TimeProvider>().GetLocalNow();
             var from = new DateTimeOffset(now.Date, now.Offset);
+            var said = services.GetRequiredService<IOptions<JsonOptions>>().Value.SerializerOptions;
             foreach (var visit in await services.GetRequiredService<Visits>().BetweenAsync(from, from.AddDays(1), stop))
             {
-                await services.GetRequiredService<PlansAtWork>().OpenAsync(visit.Id, stop);
+                if (await services.GetRequiredService<PlansAtWork>().OpenAsync(visit.Id, stop) is { } at)
+                {
+                    await JsonSerializer.SerializeAsync(Stream.Null, PlanEndpoints.View(at), said, stop);
+                }
             }
         }
         catch (OperationCanceledException)
