@@ -120,6 +120,10 @@ public sealed class KeepTests(App app) : IClassFixture<App>
             By.XPath("//*[@role='dialog'][.//figcaption[.='This time']]//img[@alt='Toned, back, last time']")
         );
         app.Click("delete", By.XPath("//*[@role='dialog']//button[contains(., 'Delete photograph')]"));
+        app.Button("Leave it").Click();
+        Assert.NotEmpty(app.Get($"visits/{(string)next["visitId"]!}/photographs").AsArray());
+        app.Click("delete", By.XPath("//*[@role='dialog']//button[contains(., 'Delete photograph')]"));
+        app.Button("Delete it").Click();
         app.Find("an empty place again", Place("Add a photograph: Toned, back"));
         File.Delete(file);
 

@@ -3,6 +3,7 @@ using System.Net.Http.Headers;
 using System.Text.Json.Nodes;
 using Microsoft.Data.Sqlite;
 using Microsoft.Extensions.DependencyInjection;
+using Wendro.Host.Work;
 using Wendro.Store;
 
 namespace Wendro.Host.Tests;
@@ -87,6 +88,40 @@ public sealed class BackupTests
             await there.GetByteArrayAsync(new Uri($"/api/visits/{visit}/photographs/{name}", UriKind.Relative))
         );
         Assert.True((bool)(await there.ReadAsync($"/api/visits/{visit}/consult"))["consultation"]!["reacted"]!);
+    }
+
+    [Fact]
+    public async Task A_plan_read_before_the_data_was_replaced_does_not_stand_in_for_the_one_after()
+    {
+        using var server = new Server();
+        var http = server.CreateClient();
+        var visit = await http.NewVisitAsync();
+        var backup = await SaveAsync(http);
+        var from = (int)(await http.ReadAsync($"/api/visits/{visit}/plan"))["revision"]!;
+        Assert.Equal(200, (await http.EditAsync(visit, from, Painting(4))).Status);
+        var plans = server.Services.GetRequiredService<PlansAtWork>();
+        var heads = server.Services.GetRequiredService<Heads>();
+        var late = (await plans.OpenAsync(Guid.Parse(visit), CancellationToken.None))!;
+
+        Assert.Equal(200, (await RestoreAsync(http, backup)).Status);
+        // Somebody who read the plan before is done only now; its revision has the number of the one to come.
+        var history = late.Stored.History;
+        _ = heads.Planned(
+            late.AtHand,
+            late.Visit.Id,
+            late.Visit.Hair,
+            new(history.Revision, history.Shows, late.Stored.Plan),
+            null
+        );
+        Assert.Equal(200, (await http.EditAsync(visit, from, Painting(12))).Status);
+
+        var now = await http.ReadAsync($"/api/visits/{visit}/plan");
+        Assert.Equal(history.Revision, (int)now["revision"]!);
+        var painted = now["panels"]!.AsArray().First(p => (string)p!["zone"]! == "nape" && p["paint"] is not null)!;
+        Assert.Equal(12, (double)painted["coats"]![0]!["startCm"]!, 3);
+
+        static string Painting(int fromCm) =>
+            $$"""{"kind":"paintZone","zone":"nape","paint":{"shape":"v","startCm":{{fromCm}},"dropCm":6,"blurCm":4} }""";
     }
 
     [Fact]

@@ -1,11 +1,23 @@
 using Wendro.Core.Plans;
+using Wendro.Core.Units;
 using Wendro.Host.Pipeline;
 using Wendro.Store;
 
 namespace Wendro.Host.Work;
 
-/// <summary>A visit at work: the visit, what is stored, the plan on its head, and when it was looked at.</summary>
-internal sealed record AtWork(StoredVisit Visit, StoredPlan Stored, PlannedHead Head, DateTimeOffset Now)
+/// <summary>A visit at work.</summary>
+/// <param name="Visit">The visit.</param>
+/// <param name="Stored">What is stored.</param>
+/// <param name="Head">The plan on its head.</param>
+/// <param name="Now">When it was looked at.</param>
+/// <param name="AtHand">Where the plans of the data it was read from are kept.</param>
+internal sealed record AtWork(
+    StoredVisit Visit,
+    StoredPlan Stored,
+    PlannedHead Head,
+    DateTimeOffset Now,
+    Recent<Guid, Latest> AtHand
+)
 {
     /// <summary>Opens the visit that the address names; null where there is none.</summary>
     public static async ValueTask<AtWork?> BindAsync(HttpContext context) =>

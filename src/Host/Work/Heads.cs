@@ -29,11 +29,18 @@ internal sealed class Heads(HeadForm head, IPutAway away)
     private readonly Recent<(HairProfile Hair, PartLine Part), HairLooks> looks = new(LooksRoom, l => l.Bytes);
     private readonly Recent<HairProfile, Cutting> cuttings = new(CuttingsRoom);
 
-    /// <summary>The newest plan of each visit on its head.</summary>
-    private readonly Recent<Guid, Latest> latest = new(PlannedRoom, l => l.Bytes);
+    private volatile Recent<Guid, Latest> plans = Plans();
+
+    /// <summary>
+    /// The newest plan of each visit on its head. To be asked for before a plan is read: what was read of data that
+    /// has been replaced since goes to its own, which nobody asks any more.
+    /// </summary>
+    public Recent<Guid, Latest> AtHand => plans;
 
     /// <summary>Forgets every plan on its head: the data was replaced beneath them.</summary>
-    public void ForgetPlans() => latest.Clear();
+    public void ForgetPlans() => plans = Plans();
+
+    private static Recent<Guid, Latest> Plans() => new(PlannedRoom, l => l.Bytes);
 
     /// <summary>Looks of a head of hair with a part.</summary>
     public HairLooks LooksFor(HairProfile hair, PartLine part)
@@ -56,8 +63,18 @@ internal sealed class Heads(HeadForm head, IPutAway away)
     public Cutting FreshCuttingFor(HairProfile hair) => new(head, hair, p => LooksFor(hair, p).OnHead.LengthAt);
 
     /// <summary>A plan on its head, made from the one before it where that is still known.</summary>
-    public PlannedHead Planned(Guid visit, HairProfile hair, StoredPlanKey key, PlannedHead? before) =>
-        latest.GetOrMake(visit, () => new Latest()).Of(key, hair, () => Make(hair, key.Plan, before));
+    /// <param name="among">What was <see cref="AtHand"/> before the plan was read.</param>
+    /// <param name="visit">Whose.</param>
+    /// <param name="hair">The hair.</param>
+    /// <param name="key">The plan, as it was read.</param>
+    /// <param name="before">The head it is made from where it is not at hand.</param>
+    public PlannedHead Planned(
+        Recent<Guid, Latest> among,
+        Guid visit,
+        HairProfile hair,
+        StoredPlanKey key,
+        PlannedHead? before
+    ) => among.GetOrMake(visit, () => new Latest()).Of(key, hair, () => Make(hair, key.Plan, before));
 
     /// <summary>A plan on its head, not kept: for previews, and for what was laid otherwise than planned.</summary>
     public PlannedHead Make(HairProfile hair, Plan plan, PlannedHead? before, AsLaid? laid = null)

@@ -26,6 +26,7 @@ internal sealed class PlansAtWork(Visits visits, Revisions revisions, Heads head
     /// <summary>The plan as it stands; null if there is no such visit.</summary>
     public async Task<AtWork?> OpenAsync(Guid visit, CancellationToken stop)
     {
+        var atHand = heads.AtHand;
         if (
             await visits.FindAsync(visit, stop) is not { } found
             || await revisions.PlanAsync(visit, stop) is not { } stored
@@ -37,8 +38,15 @@ internal sealed class PlansAtWork(Visits visits, Revisions revisions, Heads head
         return new AtWork(
             found,
             stored,
-            heads.Planned(visit, found.Hair, new(stored.History.Revision, stored.History.Shows, stored.Plan), null),
-            clock.GetLocalNow()
+            heads.Planned(
+                atHand,
+                visit,
+                found.Hair,
+                new(stored.History.Revision, stored.History.Shows, stored.Plan),
+                null
+            ),
+            clock.GetLocalNow(),
+            atHand
         );
     }
 
@@ -140,6 +148,7 @@ internal sealed class PlansAtWork(Visits visits, Revisions revisions, Heads head
     {
         newestPreview.TryRemove(at.Visit.Id, out _);
         var head = heads.Planned(
+            at.AtHand,
             at.Visit.Id,
             at.Visit.Hair,
             new(stored.History.Revision, stored.History.Shows, stored.Plan),

@@ -1,7 +1,8 @@
-import { Button, Modal } from "antd";
+import { Modal } from "antd";
 import parts from "../../style/parts.module.css";
 import { tokens } from "../../style/tokens";
 import { Whether } from "../../views/Choice";
+import { DeletePhotograph } from "../../views/DeletePhotograph";
 import css from "./Photographs.module.css";
 
 interface Props {
@@ -41,9 +42,7 @@ export function Photograph({ title, src, lastTime, mayBeShown, onAgree, onRemove
       </div>
       <div className={parts.row}>
         <Whether name="The client agreed that it may be shown" value={mayBeShown} onChange={onAgree} />
-        <Button size="large" onClick={onRemove}>
-          Delete photograph
-        </Button>
+        <DeletePhotograph onDelete={onRemove} />
       </div>
     </Modal>
   );

@@ -4,6 +4,7 @@ import parts from "../../style/parts.module.css";
 import { tokens } from "../../style/tokens";
 import { Whether } from "../../views/Choice";
 import { ChooseFile } from "../../views/ChooseFile";
+import { DeletePhotograph } from "../../views/DeletePhotograph";
 import { type Spot, useLevel, usePhotographs } from "../../visit/usePhotographs";
 import css from "./Review.module.css";
 
@@ -173,16 +174,13 @@ export function FromPhotograph({ visit, where, onKeep, onClose }: Props) {
                 {shown.mayBeShown ? "The client agreed." : "For the record only."} Place, time and camera are
                 not kept in it.
               </p>
-              <Button
-                danger
-                onClick={async () => {
+              <DeletePhotograph
+                onDelete={async () => {
                   await remove(shown.name);
                   setName(undefined);
                   setSpots({});
                 }}
-              >
-                Delete photograph
-              </Button>
+              />
             </>
           )}
         </div>
