@@ -109,6 +109,23 @@ public sealed class MixingTests
     }
 
     [Fact]
+    public void Half_clay_half_powder_holds_its_peak_between_the_two()
+    {
+        var (clay, powder) = (Mixing.PeakOf(Lightener.Clay), Mixing.PeakOf(Lightener.Powder));
+        Assert.NotEqual(clay, powder);
+        Assert.Equal(powder, Mixing.PeakOf(Lightener.Cream));
+        Assert.Equal((clay + powder) / 2, Mixing.PeakOf(Lightener.Half), 1e-12);
+    }
+
+    [Fact]
+    public void The_usual_formula_is_clay_with_30_volume_for_40_minutes()
+    {
+        var usual = Formula.Usual;
+        Assert.Equal((FormulaId.A, Lightener.Clay), (usual.Id, usual.Light!.Lightener));
+        Assert.Equal((30.0, 40.0), (usual.Volume.Value, usual.Minutes.Value));
+    }
+
+    [Fact]
     public void Where_only_the_ratio_changed_how_it_holds_follows_and_where_it_was_said_it_stays()
     {
         var runny = Formula.Usual with { DeveloperParts = 3.5 };

@@ -32,6 +32,53 @@ public sealed class RemediesTests
             );
 
     [Fact]
+    public void A_remedys_minutes_and_levels_are_those_of_what_it_changes_to_with_a_products_own_figures() =>
+        Gen.Select(Given.AnyLift, OwnFigures, Gen.Double[1, 10])
+            .Sample(
+                (usual, figures, target) =>
+                {
+                    var of = usual with { Figures = figures };
+                    foreach (var remedy in Remedies.TimeTo(of, new Level(target)).Remedies)
+                    {
+                        if (remedy.Change is not { Minutes: { } minutes } change)
+                        {
+                            continue;
+                        }
+
+                        // What one product's leaflet says holds for that product only.
+                        var changed = new Lifting(
+                            of with
+                            {
+                                Lightener = change.Lightener ?? of.Lightener,
+                                Figures = change.Lightener is null ? figures : null,
+                                Volume = change.Volume is { } volume ? new Volume(volume) : of.Volume,
+                                Covering = change.Covering ?? of.Covering,
+                                LowHeat = change.LowHeat ?? of.LowHeat,
+                                Coverage = 1,
+                            }
+                        );
+                        Assert.True(minutes <= changed.Case.FiguresOf().LimitMinutes + 1e-9, remedy.Words);
+                        var reached = of.From.Value + changed.Gain(minutes);
+                        if (remedy.Minutes is null)
+                        {
+                            Assert.Contains($"reaches about {reached:0.0}.", remedy.Words, StringComparison.Ordinal);
+                        }
+                        else
+                        {
+                            Assert.True(reached >= target - 1e-6, remedy.Words);
+                        }
+                    }
+                }
+            );
+
+    private static Gen<LightenerFigures> OwnFigures =>
+        from rated in Gen.Double[1, 10]
+        from drying in Gen.Double[2, 200]
+        from limit in Gen.Double[5, 120]
+        from heat in Gen.Bool
+        select new LightenerFigures(rated, drying, 40, false, heat, LimitMinutes: limit);
+
+    [Fact]
     public void Already_there_takes_no_time()
     {
         var of = new LiftCase(

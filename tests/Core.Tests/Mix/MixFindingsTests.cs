@@ -283,6 +283,9 @@ public sealed class MixFindingsTests
         Assert.InRange(mix.Grams, usual.FromGrams * 0.7, usual.ToGrams * 1.2);
         Assert.InRange(usual.FromGrams, 50, 75);
         Assert.Contains("g of hair", usual.Why.ToString());
+        // A full service of 60 to 140 g, by how much hair is held.
+        Assert.Equal(140.0 / 60, usual.ToGrams / usual.FromGrams, 1e-9);
+        Assert.Equal(60 * mix.Head.Panels.Sum(p => p.Panel.HairGrams) / 122, usual.FromGrams, 1e-9);
     }
 
     [Fact]

@@ -133,6 +133,10 @@ public sealed class ProductTests
             .ToArray();
         Assert.InRange(foils.Length, 2, 3);
         Assert.InRange(foils.Sum(t => t.Count), foiled.Panels.Count, foiled.Panels.Count * 1.3);
+        // Of every kind one in eight is to spare, and one at least.
+        var kinds = foils.Select(t => (Said: int.Parse(t.Why.Split(' ')[0]), t.Count)).ToArray();
+        Assert.Equal(foiled.Panels.Count, kinds.Sum(k => k.Said));
+        Each.Of(kinds, k => Assert.Equal(k.Said + (int)Math.Ceiling(k.Said / 8.0), k.Count));
         var beneath = Given.Bare.Apply(
             new PaintZone(Zone.UpperBack, PanelPaint.Usual),
             new SetHandling(keys, LiesOn: LiesOn.Film)

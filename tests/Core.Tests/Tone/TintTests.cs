@@ -21,6 +21,20 @@ public sealed class TintTests
     }
 
     [Fact]
+    public void Colour_is_told_in_the_steps_the_eye_takes()
+    {
+        var all = Enumerable.Range(0, Tint.Count).Select(i => new Tint((byte)i).Meaning).ToArray();
+        double[] Steps(bool white) =>
+            [.. all.Where(m => m.White == white && m.Reflect is not null).Select(m => m.Strength).Distinct().Order()];
+        Assert.Equal([.1, .2, .35, .55, .85, 1.3, 2], Steps(false));
+        Assert.Equal([.15, .4, .8, 1.5], Steps(true));
+        Assert.Equal(
+            Enumerable.Range(1, 8).Select(i => i / 8.0),
+            all.Where(m => m is { White: false, Reflect: null, Lifted: > 0 }).Select(m => m.Lifted)
+        );
+    }
+
+    [Fact]
     public void Every_tint_fits_a_byte_and_says_what_it_means()
     {
         Assert.InRange(Tint.Count, 100, 256);

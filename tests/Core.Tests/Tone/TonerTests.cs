@@ -57,6 +57,17 @@ public sealed class TonerTests
             }
         });
 
+    [Theory]
+    [InlineData(Dryness.Soaked, 0.6)]
+    [InlineData(Dryness.Damp, 1)]
+    [InlineData(Dryness.Dry, 1.05)]
+    public void Water_in_the_hair_thins_it_and_dry_hair_takes_a_little_more(Dryness dryness, double share) =>
+        Assert.Equal(
+            share,
+            Toner.Uptake(20, Porosity.Normal, dryness) / Toner.Uptake(20, Porosity.Normal, Dryness.Damp),
+            1e-12
+        );
+
     [Fact]
     public void Longer_on_damper_and_more_porous_hair_takes_up_more()
     {
