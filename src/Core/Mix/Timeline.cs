@@ -33,13 +33,4 @@ public sealed record Timeline(IReadOnlyList<Batch> Bowls, IReadOnlyList<PanelTur
     /// Minutes from the first bowl to the last thing laid, waiting between steps in it; 0 where nothing is.
     /// </summary>
     public double Minutes => Math.Max(Turns.Count == 0 ? 0 : Turns[^1].To, Steps.Count == 0 ? 0 : Steps[^1].LaidAt);
-
-    /// <summary>
-    /// When the first panel of a zone is begun and the last is done; null where nothing of it is painted.
-    /// </summary>
-    public (double From, double To)? Of(Zone zone)
-    {
-        var turns = Turns.Where(t => t.Panel.Zone == zone).ToArray();
-        return turns.Length == 0 ? null : (turns[0].From, turns[^1].To);
-    }
 }
