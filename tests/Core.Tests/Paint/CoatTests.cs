@@ -52,6 +52,61 @@ public sealed class CoatTests
         Assert.Equal(0, On(v.In(ShapeKind.Spined)).CoverageAlong(0.35, 6), 0.05);
     }
 
+    [Theory]
+    [InlineData(Teasing.None)]
+    [InlineData(Teasing.Light)]
+    [InlineData(Teasing.Strong)]
+    public void Teased_strands_begin_lower_each_by_its_own_as_far_as_was_teased(Teasing teasing)
+    {
+        var panel = On(PanelPaint.Usual with { Teasing = teasing });
+        var below = Enumerable.Range(0, 2000).Select(panel.TeasedBelow).ToArray();
+        Assert.Equal(teasing == Teasing.None, panel.TeasedCm == 0);
+        Assert.All(below, b => Assert.InRange(b, 0, panel.TeasedCm));
+        Assert.Equal(panel.TeasedCm / 2, below.Average(), panel.TeasedCm / 20 + 1e-12);
+        Assert.True(below.Max() >= panel.TeasedCm * 0.98);
+    }
+
+    [Fact]
+    public void Paint_is_moved_from_where_a_share_of_the_length_lies_or_set_at_a_height_of_its_own()
+    {
+        var shared = PanelPaint.Usual with { StartShare = 0.25, SpreadCm = 1.5 };
+        var lowered = shared.Lowered(2, 40);
+        Assert.Equal((12.0, (double?)null, 1.5), (lowered.StartCm, lowered.StartShare, lowered.SpreadCm));
+        Assert.Equal(5, (PanelPaint.Usual with { StartCm = 8 }).Lowered(-3, 40).StartCm);
+        Assert.Equal(0, shared.Lowered(-30, 40).StartCm);
+        var set = shared.StartingAt(7);
+        Assert.Equal((7.0, (double?)null, 0.0), (set.StartCm, set.StartShare, set.SpreadCm));
+    }
+
+    [Fact]
+    public void Teeth_differ_in_height_by_little_more_than_half_the_drop()
+    {
+        var teeth = On(new PanelPaint(new Shape.Sawtooth(10, 8), 5));
+        var edge = Enumerable.Range(0, 4001).Select(i => teeth.UpperEdge(i / 4000.0) - 5).ToArray();
+        var peaks = Enumerable.Range(0, 8).Select(t => edge.Skip(t * 500).Take(500).Min()).ToArray();
+        Assert.All(edge, e => Assert.InRange(e, 0, 10 + 1e-9));
+        Assert.All(peaks, p => Assert.InRange(p, 0, 5.5 + 0.1));
+        Assert.True(peaks.Distinct().Count() > 4);
+        // Between two teeth the edge comes down by the whole drop.
+        Assert.All(Enumerable.Range(0, 9), t => Assert.Equal(10, edge[t * 500], 0.05));
+    }
+
+    [Fact]
+    public void An_area_between_panels_is_another_and_strays_only_where_told()
+    {
+        var area = new Area(FromCm: 4, ToCm: 12);
+        Assert.Equal(area, new Area(FromCm: 4, ToCm: 12));
+        Assert.NotEqual(area, area with { Between = true });
+        foreach (var s in new[] { 2.0, 4, 4.3, 8, 11.8, 12, 14 })
+        {
+            Assert.Equal(area.CoverageAlong(s, 30, 0), area.CoverageAlong(s, 30));
+            Assert.Equal(area.CoverageAlong(s, 30), area.CoverageAlong(s + 1, 30, 1), 1e-9);
+        }
+
+        Assert.Equal(0.5, area.CoverageAlong(4, 30), 1e-9);
+        Assert.Equal(0.5, area.CoverageAlong(12, 30), 1e-9);
+    }
+
     [Fact]
     public void U_is_rounder_than_V_and_the_middle_can_be_moved()
     {

@@ -123,7 +123,12 @@ function Bars({ way, longest }: { way: WayView; longest: number }) {
       {Array.from({ length: Math.floor(longest / 30) + 1 }, (_, i) => i * 30).map((t) => (
         <g key={t}>
           <line x1={x(t)} x2={x(t)} y1={2} y2={lane + 16} stroke={tokens.line} />
-          <text x={x(t) + 2} y={high - 3} className={css.tick}>
+          <text
+            x={x(t) + (t + 15 > longest ? -2 : 2)}
+            y={high - 3}
+            className={css.tick}
+            textAnchor={t + 15 > longest ? "end" : "start"}
+          >
             {t}
           </text>
         </g>

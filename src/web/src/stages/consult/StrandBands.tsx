@@ -25,7 +25,21 @@ const growthCm = 1.25;
 const stateOf = (b: Schemas["Band"]) =>
   (b.warmth ? (b.warmth < 0 ? "cooler, " : "warmer, ") : "") +
   b.state +
-  (b.share < 1 ? `, ${Math.round(b.share * 100)} %` : "");
+  (b.share < 1 ? `, ${Math.round(b.share * 100)}\u00a0%` : "");
+
+/** Words beside the strand, as many on a line as there is room for. */
+function linesOf(words: string): string[] {
+  const lines: string[] = [];
+  for (const word of words.split(" ")) {
+    const longer = `${lines.at(-1)} ${word}`;
+    if (lines.length > 0 && longer.length <= 14) {
+      lines[lines.length - 1] = longer;
+    } else {
+      lines.push(word);
+    }
+  }
+  return lines;
+}
 
 /** One strand from scalp to ends with what was done to it before: drag a boundary, tap a band. */
 export function StrandBands({
@@ -127,11 +141,16 @@ export function StrandBands({
                     fill={hexOf(colours?.levels, b.level)}
                   />
                 ))}
-              <text x={left + width + 12} y={y + Math.max(14, h / 2)}>
-                {regrowth ? `regrowth ${edgeAt(i)}` : `level ${b.level}`}
-              </text>
-              <text x={left + width + 12} y={y + Math.max(14, h / 2) + 16}>
-                {regrowth ? `${(edgeAt(i) / growthCm).toFixed(0)} months` : stateOf(b)}
+              <text y={y + Math.max(14, h / 2)}>
+                {linesOf(
+                  regrowth
+                    ? `regrowth ${edgeAt(i)} cm, ${(edgeAt(i) / growthCm).toFixed(0)} months`
+                    : `level ${b.level}, ${stateOf(b)}`,
+                ).map((line, l) => (
+                  <tspan key={line} x={left + width + 12} dy={l === 0 ? 0 : 16}>
+                    {line}
+                  </tspan>
+                ))}
               </text>
             </g>
           );
