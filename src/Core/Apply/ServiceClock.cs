@@ -60,7 +60,7 @@ public sealed record ServiceClock
             ? WavesAhead.AtOnce(service, Clocked(), HandsFree)
             : WavesAhead.Of(service, Clocked(), RinseFree, IsRinsedBeside);
         (OnClock, Waves, IsInTime, IsProven) = (ahead.OnClock, ahead.Waves, ahead.IsInTime, ahead.IsProven);
-        DoneAt = (Waves.Count > 0 ? Waves[^1].EndsAt : WaveEndsAt)?.AddMinutes(
+        DoneAt = (Waves.Count > 0 ? FreedAt(Waves[^1]) : WaveEndsAt)?.AddMinutes(
             PaintingTime.WashingMinutes + PaintingTime.DryingMinutes + PaintingTime.ReadingMinutes
         );
     }
@@ -227,9 +227,19 @@ public sealed record ServiceClock
     /// <summary>The last panel rinsed, sheets out, teasing worked free.</summary>
     private DateTimeOffset WaveEnds(WaveInHand wave) =>
         wave.BegunAt.AddMinutes(
-            ChairProblem.UsualSlot(Math.Max(0, wave.Panels.Count - 1))
-                + Freeing.Minutes(wave.Panels.Select(PlannedOf).ToArray(), mix.Head)
+            ChairProblem.UsualSlot(Math.Max(0, wave.Panels.Count - 1)) + FreeingMinutes(wave.Panels)
         );
+
+    /// <summary>When a wave's last panel is rinsed, its sheets are out and its teasing is worked free.</summary>
+    /// <param name="wave">The wave.</param>
+    public DateTimeOffset FreedAt(WaveToCome wave)
+    {
+        ArgumentNullException.ThrowIfNull(wave);
+        return wave.EndsAt.AddMinutes(FreeingMinutes(wave.Panels));
+    }
+
+    private double FreeingMinutes(IEnumerable<PanelKey> wave) =>
+        Freeing.Minutes(wave.Select(PlannedOf).ToArray(), mix.Head);
 
     /// <summary>Whether somebody mixes while painting goes on.</summary>
     private bool IsMixedBeside => Service.Help is Help.Mixes or Help.Paints;

@@ -179,12 +179,7 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
             ))
             .ToArray();
         var waves = ahead
-            .Select(w => new WaveOfVisit(
-                At(w.StartsAt),
-                At(w.EndsAt),
-                At(w.EndsAt) + Freeing.Minutes(w.Panels.Select(clock.PlannedOf).ToArray(), mix.Head),
-                w.Panels
-            ))
+            .Select(w => new WaveOfVisit(At(w.StartsAt), At(w.EndsAt), At(clock.FreedAt(w)), w.Panels))
             .ToArray();
         var panels = all.Where(p => !service.Panels.ContainsKey(p.Panel)).ToArray();
         return (

@@ -64,6 +64,32 @@ public sealed class ServiceClockTests
         Assert.Equal(clock.Waves[^1].EndsAt.AddMinutes(19), clock.DoneAt);
     }
 
+    [Theory]
+    [InlineData(Covering.Open, Teasing.None, false)]
+    [InlineData(Covering.Foil, Teasing.None, true)]
+    [InlineData(Covering.Film, Teasing.None, true)]
+    [InlineData(Covering.Open, Teasing.Strong, true)]
+    public void It_is_done_when_sheets_are_out_and_teasing_is_free_as_the_visit_was_forecast(
+        Covering covering,
+        Teasing teasing,
+        bool takesTime
+    )
+    {
+        var edits = new PlanEdit[]
+        {
+            new CutZone(Zone.Nape, Parting.Horizontal, 22, 5, 8, false),
+            new PaintZone(Zone.Nape, PanelPaint.Usual with { Covering = covering, Teasing = teasing }),
+        };
+        var head = edits.Aggregate(
+            Given.Bare,
+            (h, e) => h.After(h.Plan.Apply(e, Given.Cutting).Plan, Given.Usual, Given.Cutting)
+        );
+        var mix = PlannedMix.Of(head, BenchRules.Usual, GenericProducts.All, []);
+        var clock = ServiceClock.Of(mix, ServiceInHand.Of(ServiceClock.StepsOf(mix), []), Start);
+        Assert.Equal(VisitOnClock.Of(mix).Minutes, (clock.DoneAt!.Value - Start).TotalMinutes, 1e-4);
+        Assert.Equal(takesTime, clock.DoneAt > clock.Waves[^1].EndsAt.AddMinutes(19));
+    }
+
     [Fact]
     public void What_is_painted_is_a_fact_and_never_moves_whatever_comes_after()
     {

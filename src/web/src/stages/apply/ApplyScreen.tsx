@@ -83,7 +83,8 @@ export function ApplyScreen() {
                 awake={awake}
               />
             </div>
-            <Care stops={service.stops} cautions={service.seatedAt ? service.cautions : []} />
+            {/* Before that they are said beside the tap that begins. */}
+            {service.seatedAt && <Care stops={service.stops} cautions={service.cautions} />}
           </>
         ),
       }}
