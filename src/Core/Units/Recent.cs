@@ -62,17 +62,6 @@ public sealed class Recent<TKey, T>(long room, Func<T, long>? sizeOf = null)
         return made;
     }
 
-    /// <summary>Gives all of them up.</summary>
-    public void Clear()
-    {
-        lock (gate)
-        {
-            recent.Clear();
-            found.Clear();
-            taken = 0;
-        }
-    }
-
     /// <summary>What could not be made is tried again by whoever asks next.</summary>
     private void Forget(Kept kept)
     {

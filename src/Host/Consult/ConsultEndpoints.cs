@@ -39,8 +39,8 @@ internal sealed record StrandCurve(
 );
 
 /// <summary>
-/// The consultation as it stands, with what follows from it, and how much lower mids lie where a wish says nothing of
-/// them, levels.
+/// The consultation as it stands, with what follows from it, how much lower mids lie where a wish says nothing of
+/// them, levels, and how much hair grows in a month, cm.
 /// </summary>
 internal sealed record ConsultView(
     int Version,
@@ -50,6 +50,7 @@ internal sealed record ConsultView(
     Verdict Verdict,
     StrandCurve Curve,
     double MidsBelow,
+    double GrowthCmPerMonth,
     IReadOnlyList<AdvisedPattern> Patterns
 );
 
@@ -223,6 +224,7 @@ internal static class ConsultEndpoints
             verdict,
             CurveOf(hair, consultation.Strand ?? UsualTest),
             Wish.MidsBelow,
+            HairFibre.GrowthCmPerMonth,
             AdvisedPattern.Of(verdict.Advised, hair)
         );
     }

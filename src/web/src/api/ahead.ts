@@ -2,12 +2,23 @@ import { useEffect, useState } from "react";
 import { flushSync } from "react-dom";
 import type { Hair } from "./seen";
 
-interface Ahead {
+/** Hair that shows as `to` where `from` is given. */
+export interface Ahead {
   from: Hair;
   to: Hair;
 }
 
-const heads = new Set<(ahead: Ahead | undefined) => void>();
+type Head = (ahead: Ahead | undefined) => void;
+
+const heads = new Set<Head>();
+
+/** A head is told what is drawn ahead until the answer is called. */
+export function shows(head: Head): () => void {
+  heads.add(head);
+  return () => {
+    heads.delete(head);
+  };
+}
 
 /** The next frame has been shown; where none is (a window behind others), a moment has gone by. */
 const frameShown = () =>
@@ -43,16 +54,14 @@ export function notAhead() {
   }
 }
 
+/** What is still drawn ahead once hair is given: nothing where it is other hair, which may be the same again later. */
+export const stillAhead = (ahead: Ahead | undefined, given: Hair | undefined) =>
+  ahead?.from === given ? ahead : undefined;
+
 /** Hair to be shown: as it is given, or as it is already known to be given next. */
 export function useAhead(given: Hair | undefined): Hair | undefined {
   const [ahead, setAhead] = useState<Ahead>();
-  useEffect(() => {
-    heads.add(setAhead);
-    return () => {
-      heads.delete(setAhead);
-    };
-  }, []);
-  // Over once anything else is given: what was given before may be given again, a preview taken back.
-  useEffect(() => setAhead((a) => (a && a.from !== given ? undefined : a)), [given]);
-  return ahead && ahead.from === given ? ahead.to : given;
+  useEffect(() => shows(setAhead), []);
+  useEffect(() => setAhead((a) => stillAhead(a, given)), [given]);
+  return stillAhead(ahead, given)?.to ?? given;
 }

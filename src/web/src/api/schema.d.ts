@@ -2486,6 +2486,8 @@ export interface components {
             curve: components["schemas"]["StrandCurve"];
             /** Format: double */
             midsBelow: number;
+            /** Format: double */
+            growthCmPerMonth: number;
             patterns: components["schemas"]["AdvisedPattern"][];
         };
         Consultation: {

@@ -5,6 +5,7 @@ import { type Colouring, colourHead } from "./colouring";
 import type { Wiped } from "./Wipe";
 
 interface Props extends React.CanvasHTMLAttributes<HTMLCanvasElement> {
+  ref: React.RefObject<HTMLCanvasElement | null>;
   seen: Seen | undefined;
   hair: Hair | undefined;
   colours: Colours | undefined;
@@ -21,6 +22,7 @@ const noPanels: ReadonlySet<number> = new Set();
 
 /** The drawn head: alone, so that a change of its hair is shown before the rest of the page follows. */
 export function HeadCanvas({
+  ref: canvas,
   seen,
   hair: given,
   colours,
@@ -32,7 +34,6 @@ export function HeadCanvas({
   wipeAt,
   ...rest
 }: Props) {
-  const canvas = useRef<HTMLCanvasElement>(null);
   const hair = useAhead(given);
   const image = useMemo(() => (seen ? new ImageData(seen.width, seen.height) : undefined), [seen]);
   const other = useMemo(
@@ -48,8 +49,9 @@ export function HeadCanvas({
   }, [other, seen, wiped]);
   // Before the frame is shown, and before anything else is drawn: the picture is what is waited for.
   useLayoutEffect(() => {
-    const context = canvas.current?.getContext("2d");
-    if (!context || !seen || !image || !hair || !colours) {
+    const on = canvas.current;
+    const context = on?.getContext("2d");
+    if (!on || !context || !seen || !image || !hair || !colours) {
       return;
     }
     const by = { hair, colours, panelOf, lit, glow, along };
@@ -60,10 +62,7 @@ export function HeadCanvas({
       const x = Math.round(wipeAt * other.width);
       context.putImageData(other, 0, 0, x, 0, other.width - x, other.height);
     }
-    canvas.current?.setAttribute(
-      "data-drawn",
-      String(Number(canvas.current.getAttribute("data-drawn") ?? 0) + 1),
-    );
-  }, [image, other, wipeAt, seen, hair, colours, panelOf, lit, glow, along]);
+    on.setAttribute("data-drawn", String(Number(on.getAttribute("data-drawn") ?? 0) + 1));
+  }, [canvas, image, other, wipeAt, seen, hair, colours, panelOf, lit, glow, along]);
   return <canvas ref={canvas} width={520} height={640} {...rest} />;
 }

@@ -120,8 +120,7 @@ export function HeadView(props: Props) {
   } = props;
   const [tilt, setTilt] = useState<number>(usualTilt);
   const [wipeAt, setWipeAt] = useState(0.5);
-  const picture = useRef<HTMLDivElement>(null);
-  const canvas = () => picture.current?.querySelector("canvas") ?? null;
+  const canvas = useRef<HTMLCanvasElement>(null);
   const client = useQueryClient();
   const {
     data: seen,
@@ -166,7 +165,7 @@ export function HeadView(props: Props) {
   }, [client, visit, hairKey, wear, angle, tilt, closer, pinned, seen]);
 
   const pick = (event: React.PointerEvent) => {
-    const box = canvas()?.getBoundingClientRect();
+    const box = canvas.current?.getBoundingClientRect();
     if (!box || !seen || !panelOf) {
       return;
     }
@@ -182,8 +181,9 @@ export function HeadView(props: Props) {
 
   return (
     <div className={plain ? `${css.head} ${css.middle}` : css.head}>
-      <div className={css.picture} ref={picture}>
+      <div className={css.picture}>
         <HeadCanvas
+          ref={canvas}
           seen={seen}
           hair={hair}
           colours={colours}
@@ -237,7 +237,7 @@ export function HeadView(props: Props) {
                     ? `wear=${wear}&angle=${angle}&tilt=${tilt}&${saved}`
                     : undefined
                 }
-                canvas={canvas}
+                canvas={() => canvas.current}
                 name={`head ${wornWords[wear]} ${angleWords(angle)}`}
               />
               {tools}

@@ -83,6 +83,8 @@ describe("colouring a head", () => {
     image.data.fill(1);
     colourHead(image, seen, { ...before, hair: before.hair.slice() }, before);
     expect(new Set(image.data)).toEqual(new Set([1]));
+    colourHead(image, seen, { ...before }, before);
+    expect(new Set(image.data)).toEqual(new Set([1]));
   });
 
   it("is coloured whole by other colours", () => {

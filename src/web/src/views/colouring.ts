@@ -15,11 +15,13 @@ export interface Colouring {
 
 const glows = (by: Colouring) => by.glow > 0 && by.lit.size > 0 && by.panelOf !== undefined;
 
+/** Whether two pictures differ by hair alone. */
+const differByHair = (by: Colouring, before: Colouring) =>
+  before.colours === by.colours && before.hair.length === by.hair.length && !glows(before) && !glows(by);
+
 /** Which strands are another than before; undefined where everything may be. */
 function changedStrands(places: number, by: Colouring, before: Colouring | undefined) {
-  const alike =
-    before && before.colours === by.colours && before.hair.length === by.hair.length && !glows(before);
-  if (!alike || glows(by)) {
+  if (!before || !differByHair(by, before)) {
     return undefined;
   }
   const changed = new Uint8Array(by.hair.length / places);
@@ -40,6 +42,9 @@ function changedStrands(places: number, by: Colouring, before: Colouring | undef
  * changed since is looked up.
  */
 export function colourHead(image: ImageData, seen: Seen, by: Colouring, before?: Colouring): void {
+  if (before && before.hair === by.hair && differByHair(by, before)) {
+    return;
+  }
   const changed = changedStrands(seen.places, by, before);
   const glowing = glows(by) ? glowOf(seen, by) : undefined;
   const { counts, grey, strand, place, shade, shine, across, places } = seen;
@@ -76,10 +81,18 @@ export function colourHead(image: ImageData, seen: Seen, by: Colouring, before?:
       const table = tables[tint];
       const at = ((of & 255) * SHADES + (shade[s] >> 1)) * 3;
       const white = shine[s] * gain;
-      const glow = glowing ? glowing(s) : 0;
-      r += table[at] + white + (900 - table[at] - white) * glow;
-      g += table[at + 1] + white + (14000 - table[at + 1] - white) * glow;
-      b += table[at + 2] + white + (21000 - table[at + 2] - white) * glow;
+      let red = table[at] + white;
+      let green = table[at + 1] + white;
+      let blue = table[at + 2] + white;
+      if (glowing) {
+        const glow = glowing(s);
+        red += (900 - red) * glow;
+        green += (14000 - green) * glow;
+        blue += (21000 - blue) * glow;
+      }
+      r += red;
+      g += green;
+      b += blue;
     }
     if (counts[i] < across) {
       const light = toLinear[grey[i]];

@@ -113,3 +113,17 @@ export const longestCm = (hair: HairProfile) => hair.cut.evenCm ?? hair.cut.hemC
 
 /** With a capital letter, to begin a sentence. */
 export const capital = (words: string) => words[0].toUpperCase() + words.slice(1);
+
+/** Words on lines of so many letters, where they fit; a word that is longer has a line of its own. */
+export function linesOf(letters: number, words: string): string[] {
+  const lines: string[] = [];
+  for (const word of words.split(" ")) {
+    const longer = `${lines.at(-1)} ${word}`;
+    if (lines.length > 0 && longer.length <= letters) {
+      lines[lines.length - 1] = longer;
+    } else {
+      lines.push(word);
+    }
+  }
+  return lines;
+}

@@ -1,16 +1,13 @@
-import { useMutation } from "@tanstack/react-query";
-import { Button, Popover, Segmented } from "antd";
+import { Button, Popover } from "antd";
 import { useRef, useState } from "react";
 import type { Schemas } from "../../api/client";
-import { api } from "../../api/client";
-import { given } from "../../api/given";
 import type { Colours } from "../../api/seen";
 import parts from "../../style/parts.module.css";
 import { tokens } from "../../style/tokens";
-import { Line } from "../../views/Choice";
 import { hexOf } from "../../views/CrownMap";
-import { Num } from "../../views/Num";
-import { cm, longestCm } from "../../views/words";
+import { cm, linesOf, longestCm } from "../../views/words";
+import { BandForm } from "./BandForm";
+import { GrownSince } from "./GrownSince";
 import css from "./StrandBands.module.css";
 import type { Consult } from "./useConsult";
 
@@ -20,26 +17,11 @@ const height = 330;
 const top = 10;
 const left = 34;
 const width = 62;
-const growthCm = 1.25;
 
 const stateOf = (b: Schemas["Band"]) =>
   (b.warmth ? (b.warmth < 0 ? "cooler, " : "warmer, ") : "") +
   b.state +
   (b.share < 1 ? `, ${Math.round(b.share * 100)}\u00a0%` : "");
-
-/** Words beside the strand, as many on a line as there is room for. */
-function linesOf(words: string): string[] {
-  const lines: string[] = [];
-  for (const word of words.split(" ")) {
-    const longer = `${lines.at(-1)} ${word}`;
-    if (lines.length > 0 && longer.length <= 14) {
-      lines[lines.length - 1] = longer;
-    } else {
-      lines.push(word);
-    }
-  }
-  return lines;
-}
 
 /** One strand from scalp to ends with what was done to it before: drag a boundary, tap a band. */
 export function StrandBands({
@@ -51,7 +33,7 @@ export function StrandBands({
   consult: Consult;
   colours: Colours | undefined;
 }) {
-  const { hair } = consult.view;
+  const { hair, growthCmPerMonth: growthCm } = consult.view;
   const length = longestCm(hair);
   const told = hair.history ?? [];
   const bands: Band[] = told.length
@@ -143,8 +125,9 @@ export function StrandBands({
                 ))}
               <text y={y + Math.max(14, h / 2)}>
                 {linesOf(
+                  14,
                   regrowth
-                    ? `regrowth ${edgeAt(i)} cm, ${(edgeAt(i) / growthCm).toFixed(0)} months`
+                    ? `regrowth ${cm(edgeAt(i))}, ${(edgeAt(i) / growthCm).toFixed(0)} months`
                     : `level ${b.level}, ${stateOf(b)}`,
                 ).map((line, l) => (
                   <tspan key={line} x={left + width + 12} dy={l === 0 ? 0 : 16}>
@@ -219,6 +202,7 @@ export function StrandBands({
             content={
               <GrownSince
                 visit={visit}
+                growthCm={growthCm}
                 set={(grown) => {
                   set(grown);
                   setGrowing(false);
@@ -236,121 +220,6 @@ export function StrandBands({
           change here tells the hair anew, without them.
         </p>
       )}
-    </div>
-  );
-}
-
-/** How regrowth is told, in weeks each. */
-const units = { weeks: { weeks: 1 }, months: { weeks: 52 / 12 }, cm: { weeks: 52 / 12 / growthCm } } as const;
-
-/** The strand some weeks on: what was done moves outwards, new hair comes at the scalp. */
-function GrownSince({ visit, set }: { visit: string; set(bands: Band[]): void }) {
-  const [unit, setUnit] = useState<keyof typeof units>("weeks");
-  const [amount, setAmount] = useState(8);
-  const weeks = amount * units[unit].weeks;
-  const grow = useMutation({
-    mutationFn: () =>
-      given(api.POST("/api/visits/{visit}/consult/grown", { params: { path: { visit } }, body: { weeks } })),
-    onSuccess: set,
-  });
-  return (
-    <div className={parts.formula} role="group" aria-label="Grown since">
-      <Segmented
-        block
-        aria-label="Given in"
-        value={unit}
-        options={Object.keys(units)}
-        onChange={(u) => {
-          const next = u as keyof typeof units;
-          setAmount(Number((weeks / units[next].weeks).toFixed(1)));
-          setUnit(next);
-        }}
-      />
-      <Num
-        name={unit === "cm" ? "New hair" : "Since last time"}
-        unit={unit}
-        min={0.5}
-        max={Math.floor(260 / units[unit].weeks)}
-        step={unit === "cm" ? 0.5 : 1}
-        value={amount}
-        onSet={setAmount}
-      />
-      <p className={parts.soft}>
-        About {cm((weeks * growthCm * 12) / 52)} of new hair, {((weeks * 12) / 52).toFixed(1)} months.
-      </p>
-      <Button type="primary" onClick={() => grow.mutate()}>
-        Let it grow
-      </Button>
-    </div>
-  );
-}
-
-function BandForm({
-  band,
-  set,
-  split,
-  remove,
-}: {
-  band: Band;
-  set(change: Partial<Band>): void;
-  split(): void;
-  remove: (() => void) | undefined;
-}) {
-  return (
-    <div className={parts.bandform} role="group" aria-label="Band">
-      <Segmented
-        aria-label="What was done"
-        value={band.state}
-        options={["natural", "coloured", "lightened"]}
-        onChange={(v) => set({ state: v as Schemas["BandState"] })}
-      />
-      <Num
-        name="Band level"
-        min={1}
-        max={10}
-        step={0.5}
-        value={band.level}
-        onSet={(level) => set({ level })}
-      />
-      <Num
-        name="Share of strands"
-        unit="%"
-        min={5}
-        max={100}
-        step={5}
-        value={Math.round(band.share * 100)}
-        onSet={(v) => set({ share: v / 100 })}
-      />
-      <Line name="Undertone">
-        <Segmented
-          aria-label="Undertone"
-          value={
-            band.warmth === null || band.warmth === undefined
-              ? "usual"
-              : band.warmth < 0
-                ? "cooler"
-                : "warmer"
-          }
-          options={["cooler", "usual", "warmer"]}
-          onChange={(v) => set({ warmth: v === "cooler" ? -1 : v === "warmer" ? 1 : null })}
-        />
-      </Line>
-      <Line name="Porosity">
-        <Segmented
-          aria-label="Band porosity"
-          value={band.porosity ?? "as the rest"}
-          options={[
-            { value: "low", label: "slowly" },
-            { value: "as the rest", label: "as the rest" },
-            { value: "high", label: "fast" },
-          ]}
-          onChange={(v) => set({ porosity: v === "as the rest" ? null : (v as Schemas["Porosity"]) })}
-        />
-      </Line>
-      <div className={parts.row}>
-        <Button onClick={split}>Split in two</Button>
-        {remove && <Button onClick={remove}>Remove</Button>}
-      </div>
     </div>
   );
 }
