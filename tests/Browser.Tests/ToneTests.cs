@@ -22,6 +22,8 @@ public sealed class ToneTests(App app) : IClassFixture<App>
         // The nearest from the shelf is taken; another minute is kept at once.
         var offer = app.Find("an offer", By.CssSelector("section[aria-label='Nearest from your shelf'] button"));
         offer.Click();
+        Set("Minutes", "99");
+        app.Find("too long", By.XPath("//label[contains(., 'Minutes')]//*[@role='alert'][.='1 to 60 min, not 99']"));
         Set("Minutes", "6");
         app.Find("six minutes", By.XPath("//button[starts-with(., 'Face')][contains(., ', 6 min')]"));
 

@@ -1,6 +1,7 @@
 import { InputNumber } from "antd";
-import { useEffect, useRef, useState } from "react";
+import { type ComponentRef, useEffect, useRef, useState } from "react";
 import parts from "../style/parts.module.css";
+import { typedNumber } from "./typedNumber";
 import { shownAs, useUnits } from "./units";
 
 /**
@@ -26,36 +27,66 @@ export function Num(props: {
   const kept = value === null ? null : out(value);
   // What is being typed is nobody's business until it is done: one number, one edit.
   const [draft, setDraft] = useState<number | null>();
+  const [outside, setOutside] = useState<string>();
   const sent = useRef<number | null>(undefined);
-  const typing = useRef(false);
+  const typed = useRef<string>(undefined);
+  const left = useRef(true);
+  const field = useRef<ComponentRef<typeof InputNumber>>(null);
   // Whatever came back is what stands now; but for what is being typed meanwhile and was not sent.
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked when something came back
   useEffect(() => {
-    if (typing.current && sent.current === undefined) {
+    if (typed.current !== undefined && sent.current === undefined) {
       return;
+    }
+    // Who is about to type writes over what came, not into it.
+    if (!left.current && sent.current === undefined) {
+      field.current?.select();
     }
     setDraft(undefined);
     sent.current = undefined;
   }, [kept]);
   const take = (v: number | null) => {
+    setOutside(undefined);
     if (v === (sent.current === undefined ? kept : sent.current)) {
+      return;
+    }
+    if (v === null && !onEmpty) {
+      setDraft(undefined);
       return;
     }
     sent.current = v;
     if (v === null) {
+      setDraft(null);
       onEmpty?.();
     } else {
       // What was typed is kept to the last digit; what was only looked at stays as it was.
       onSet(scale ? Math.min(max, Math.max(min, v * scale.per)) : v);
     }
   };
+  const done = () => {
+    const text = typed.current;
+    typed.current = undefined;
+    if (text === undefined) {
+      return;
+    }
+    const read = typedNumber(text);
+    if (read !== null && !(read >= out(min) && read <= out(max))) {
+      const suffix = scale?.us ?? unit;
+      setOutside(`${out(min)} to ${out(max)}${suffix ? ` ${suffix}` : ""}, not ${text.trim()}`);
+      setDraft(undefined);
+    } else {
+      take(read);
+    }
+  };
+  const said = error ?? outside;
   return (
     <label className={parts.set}>
       <span>
         {name}
-        {error && <small role="alert">{error}</small>}
+        {said && <small role="alert">{said}</small>}
       </span>
       <InputNumber
+        ref={field}
         aria-label={name}
         mode="spinner"
         min={out(min)}
@@ -64,22 +95,25 @@ export function Num(props: {
         value={draft === undefined ? kept : draft}
         suffix={value === null ? undefined : (scale?.us ?? unit)}
         placeholder={placeholder}
-        status={error ? "error" : undefined}
-        onChange={(v) => {
-          typing.current = true;
-          setDraft(v);
+        status={said ? "error" : undefined}
+        parser={(text) => typedNumber(text ?? "") ?? Number.NaN}
+        onFocus={() => {
+          left.current = false;
+        }}
+        // Left, the field would put a number outside back to its nearest limit and say nothing.
+        onChange={(v) => !left.current && setDraft(v)}
+        onInput={(text) => {
+          typed.current = text;
         }}
         onStep={(v) => {
-          typing.current = false;
+          typed.current = undefined;
           take(v);
         }}
         onBlur={() => {
-          typing.current = false;
-          if (draft !== undefined) {
-            take(draft);
-          }
+          left.current = true;
+          done();
         }}
-        onPressEnter={() => draft !== undefined && take(draft)}
+        onPressEnter={done}
       />
     </label>
   );
