@@ -46,7 +46,13 @@ public sealed class PaintTests(App app) : IClassFixture<App>
                     : null
         );
         Saved(app);
-        for (var step = 0; step < 4; step++)
+
+        // A height typed digit by digit is one edit; one outside the limits is said and changes nothing.
+        Height(app, "12.5");
+        Saved(app);
+        Height(app, "99");
+        app.Find("too far down", By.XPath("//*[@role='alert'][.='0 to 75 cm, not 99']"));
+        for (var step = 0; step < 5; step++)
         {
             app.Button("Undo").Click();
             Saved(app);
@@ -293,6 +299,13 @@ public sealed class PaintTests(App app) : IClassFixture<App>
             }
         );
         return last;
+    }
+
+    private static void Height(App app, string typed)
+    {
+        var field = app.Named("spinbutton", "Height, cm from the scalp");
+        field.SendKeys(Keys.Control + "a");
+        field.SendKeys(typed + Keys.Tab);
     }
 
     private static void Open(App app, string client)

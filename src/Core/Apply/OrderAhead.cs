@@ -53,9 +53,10 @@ internal static class OrderAhead
                 (p, before) => (p.Panel, Minutes: p.PaintedAt - before)
             )
             .ToDictionary(t => t.Panel, t => t.Minutes);
+        var freeing = Freeing.Of(visit.Mix.Head);
         Func<PanelAhead, double>[] takes = [p => since[p.Panel], p => p.PaintedAt - p.BegunAt];
         return takes
-            .Select(t => ChairPlanner.Of(Problem(step, zones, t)))
+            .Select(t => ChairPlanner.Of(Problem(step, zones, freeing, t)))
             .Where(found => found.Feasible)
             .Select(found => found.Order.Select(id => (Zone)int.Parse(id, CultureInfo.InvariantCulture)))
             .Select(order => order.Concat(plan.Working.Except(zones)).ToArray())
@@ -65,7 +66,12 @@ internal static class OrderAhead
             .ToArray();
     }
 
-    private static ChairProblem Problem(StepOfVisit step, Zone[] zones, Func<PanelAhead, double> takes) =>
+    private static ChairProblem Problem(
+        StepOfVisit step,
+        Zone[] zones,
+        Freeing freeing,
+        Func<PanelAhead, double> takes
+    ) =>
         new(
             zones
                 .Select(z => new ChairGroup(
@@ -74,7 +80,8 @@ internal static class OrderAhead
                         .Select(p => new ChairPanel(
                             takes(p),
                             (p.FromAt ?? p.PaintedAt) - p.PaintedAt,
-                            (p.ToAt ?? p.PaintedAt + Units.Minutes.Longest) - p.PaintedAt
+                            (p.ToAt ?? p.PaintedAt + Units.Minutes.Longest) - p.PaintedAt,
+                            freeing.Minutes(p.Panel)
                         ))
                         .ToArray(),
                     Usual

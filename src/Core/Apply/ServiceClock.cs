@@ -45,6 +45,7 @@ public sealed record ServiceClock
     private const double NoPaintingFrom = 4;
 
     private readonly PlannedMix mix;
+    private readonly Freeing freeing;
     private readonly LooksTold told;
     private readonly Dictionary<PanelKey, PlannedPanel> panels;
     private readonly Dictionary<(PanelKey Panel, int Step), double> minutes;
@@ -52,13 +53,14 @@ public sealed record ServiceClock
     private ServiceClock(PlannedMix mix, ServiceInHand service, DateTimeOffset now, bool atOnce)
     {
         (this.mix, Service, Now) = (mix, service, now);
+        freeing = Freeing.Of(mix.Head);
         panels = mix.Head.Panels.ToDictionary(p => p.Panel.Key);
         minutes = mix.Timeline.Turns.ToDictionary(t => (t.Panel, t.Step), t => t.To - t.From);
         told = new(mix.Head, service, panels);
         Pace = PaceOf();
         var ahead = atOnce
             ? WavesAhead.AtOnce(service, Clocked(), HandsFree)
-            : WavesAhead.Of(service, Clocked(), RinseFree, IsRinsedBeside);
+            : WavesAhead.Of(service, Clocked(), RinseFree, freeing, IsRinsedBeside);
         (OnClock, Waves, IsInTime, IsProven) = (ahead.OnClock, ahead.Waves, ahead.IsInTime, ahead.IsProven);
         DoneAt = (Waves.Count > 0 ? FreedAt(Waves[^1]) : WaveEndsAt)?.AddMinutes(
             PaintingTime.WashingMinutes + PaintingTime.DryingMinutes + PaintingTime.ReadingMinutes
@@ -227,7 +229,7 @@ public sealed record ServiceClock
     /// <summary>The last panel rinsed, sheets out, teasing worked free.</summary>
     private DateTimeOffset WaveEnds(WaveInHand wave) =>
         wave.BegunAt.AddMinutes(
-            ChairProblem.UsualSlot(Math.Max(0, wave.Panels.Count - 1)) + FreeingMinutes(wave.Panels)
+            ChairProblem.UsualSlot(Math.Max(0, wave.Panels.Count - 1)) + freeing.Minutes(wave.Panels)
         );
 
     /// <summary>When a wave's last panel is rinsed, its sheets are out and its teasing is worked free.</summary>
@@ -235,11 +237,8 @@ public sealed record ServiceClock
     public DateTimeOffset FreedAt(WaveToCome wave)
     {
         ArgumentNullException.ThrowIfNull(wave);
-        return wave.EndsAt.AddMinutes(FreeingMinutes(wave.Panels));
+        return wave.EndsAt.AddMinutes(freeing.Minutes(wave.Panels));
     }
-
-    private double FreeingMinutes(IEnumerable<PanelKey> wave) =>
-        Freeing.Minutes(wave.Select(PlannedOf).ToArray(), mix.Head);
 
     /// <summary>Whether somebody mixes while painting goes on.</summary>
     private bool IsMixedBeside => Service.Help is Help.Mixes or Help.Paints;

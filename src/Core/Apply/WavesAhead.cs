@@ -33,11 +33,13 @@ internal sealed record WavesAhead(
     /// <param name="service">The service as it stands.</param>
     /// <param name="clocked">Its panels, painted one after another as soon as hands can.</param>
     /// <param name="free">When hands can go on.</param>
+    /// <param name="freeing">What freeing a wave's panels takes before hands go on.</param>
     /// <param name="beside">Whether somebody else rinses, while painting goes on.</param>
     public static WavesAhead Of(
         ServiceInHand service,
         IReadOnlyList<PanelOnClock> clocked,
         DateTimeOffset free,
+        Freeing freeing,
         bool beside = false
     )
     {
@@ -54,16 +56,16 @@ internal sealed record WavesAhead(
 
         // Zone by zone; where a zone is too much at once, row by row; where that is, too, as little late as can be.
         var groups = ByZone(open);
-        var found = ChairPlanner.Of(Problem(groups, free, _ => 0));
+        var found = ChairPlanner.Of(Problem(groups, free, freeing, _ => 0));
         if (!found.Feasible && ByRow(open) is { } rows && rows.Count > groups.Count)
         {
-            var finer = ChairPlanner.Of(Problem(rows, free, _ => 0));
+            var finer = ChairPlanner.Of(Problem(rows, free, freeing, _ => 0));
             (groups, found) = finer.Feasible ? (rows, finer) : (groups, found);
         }
 
         var inTime = found.Feasible;
-        found = inTime ? found : Late(groups, free);
-        var problem = Problem(groups, free, _ => 0);
+        found = inTime ? found : Late(groups, free, freeing);
+        var problem = Problem(groups, free, freeing, _ => 0);
         var moved = clocked.ToDictionary(p => p.Panel);
         foreach (var turn in beside ? [] : found.Groups)
         {
@@ -188,7 +190,7 @@ internal sealed record WavesAhead(
     /// Where no schedule keeps every window, what is over already is rinsed first and the others keep theirs; where
     /// that can't be either, a little later, and at last as little late as can be.
     /// </summary>
-    private static ChairSchedule Late(List<PanelOnClock[]> groups, DateTimeOffset free)
+    private static ChairSchedule Late(List<PanelOnClock[]> groups, DateTimeOffset free, Freeing freeing)
     {
         var soonest = free.AddMinutes(ChairProblem.UsualSlot(0));
         bool IsOver(PanelOnClock p) => p.IsPainted && p.ToAt < soonest;
@@ -198,6 +200,7 @@ internal sealed record WavesAhead(
             Problem(
                 groups,
                 free,
+                freeing,
                 p =>
                     IsOver(p) ? wave + slack
                     : p.IsPainted ? slack
@@ -216,12 +219,12 @@ internal sealed record WavesAhead(
         while (high - low > LateBy)
         {
             var middle = (low + high) / 2;
-            (low, high) = ChairPlanner.FitsOneByOne(Problem(groups, free, _ => middle))
+            (low, high) = ChairPlanner.FitsOneByOne(Problem(groups, free, freeing, _ => middle))
                 ? (low, middle)
                 : (middle, high);
         }
 
-        return ChairPlanner.Of(Problem(groups, free, _ => high));
+        return ChairPlanner.Of(Problem(groups, free, freeing, _ => high));
     }
 
     /// <summary>How finely what is late is shared out, minutes. Model assumption.</summary>
@@ -249,6 +252,7 @@ internal sealed record WavesAhead(
     private static ChairProblem Problem(
         List<PanelOnClock[]> groups,
         DateTimeOffset free,
+        Freeing freeing,
         Func<PanelOnClock, double> longer
     )
     {
@@ -259,7 +263,7 @@ internal sealed record WavesAhead(
             var panels = new List<ChairPanel>();
             foreach (var panel in group)
             {
-                panels.Add(OnChair(panel, at, free, longer(panel)));
+                panels.Add(OnChair(panel, at, free, longer(panel)) with { Frees = freeing.Minutes(panel.Panel) });
                 at = panel.IsPainted ? at : panel.PaintedAt;
             }
 

@@ -15,7 +15,7 @@ internal static class ChairBound
         // What can't last until painting is done is rinsed before, and painting is done later by that much.
         var early = RinsedBeforeTheLastIsPainted(c);
         // One pair of hands: all painting and all rinsing come one after another.
-        var hands = painting + c.LeastRinsing(c.Total, false, early > 0 ? 2 : 1);
+        var hands = painting + c.LeastRinsing(c.Total, false, early > 0 ? 2 : 1) + c.Frees;
         // Every group is followed by its wait: with the longest first the waits overlap best.
         var (tails, at) = (0.0, 0.0);
         foreach (var g in c.ByTail)

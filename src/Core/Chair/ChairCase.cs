@@ -37,12 +37,13 @@ internal sealed class ChairCase
             }
         }
 
-        IsEven = Panels.Select(p => p.All(q => q.From == p[0].From && q.To == p[0].To)).ToArray();
+        IsEven = Panels.Select(p => p.All(q => q with { Minutes = 0 } == p[0] with { Minutes = 0 })).ToArray();
         Twin = Enumerable.Range(0, Count).Select(TwinOf).ToArray();
         // What a group asks for after it is painted: its last panel waits longest, or one before it that waits more.
         Tail = Panels.Select((p, g) => p.Select((q, i) => PaintedAfter[g][i] + q.From).Max() - Takes[g]).ToArray();
         ByTail = Enumerable.Range(0, Count).OrderByDescending(g => Tail[g]).ToArray();
         Total = Panels.Sum(p => p.Length);
+        Frees = Panels.Sum(p => p.Sum(q => q.Frees));
     }
 
     public ChairProblem Problem { get; }
@@ -52,6 +53,9 @@ internal sealed class ChairCase
 
     /// <summary>How many panels in all.</summary>
     public int Total { get; }
+
+    /// <summary>Minutes that freeing takes in all, however waves are filled.</summary>
+    public double Frees { get; }
 
     /// <summary>Panels by group, those that are over first before the others: so they are rinsed.</summary>
     public ChairPanel[][] Panels { get; }
@@ -68,12 +72,12 @@ internal sealed class ChairCase
     /// <summary>Groups that come before each, as bits.</summary>
     public int[] After { get; }
 
-    /// <summary>Whether all panels of a group have one window.</summary>
+    /// <summary>Whether all panels of a group have one window, and free hands alike.</summary>
     public bool[] IsEven { get; }
 
     /// <summary>
-    /// Whether in every group what is over later may be rinsed no sooner either: then nothing is lost by rinsing each
-    /// group in the order its panels are over, which is how it is searched.
+    /// Whether in every group what is over later may be rinsed no sooner either, and frees hands as soon: then nothing
+    /// is lost by rinsing each group in the order its panels are over, which is how it is searched.
     /// </summary>
     public bool IsRinsedAsOver =>
         Enumerable
@@ -83,6 +87,7 @@ internal sealed class ChairCase
                     .Range(1, Panels[g].Length - 1)
                     .All(i =>
                         PaintedAfter[g][i] + Panels[g][i].From >= PaintedAfter[g][i - 1] + Panels[g][i - 1].From - Eps
+                        && Math.Abs(Panels[g][i].Frees - Panels[g][i - 1].Frees) < Eps
                     )
             );
 

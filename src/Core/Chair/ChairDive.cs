@@ -7,7 +7,7 @@ namespace Wendro.Core.Chair;
 /// </summary>
 internal sealed class ChairDive(ChairCase c)
 {
-    private readonly record struct Laid(int Group, double From, double To, double Order);
+    private readonly record struct Laid(int Group, double From, double To, double Order, double Frees);
 
     /// <summary>Steps of a schedule, group or wave; null where it can't be made so.</summary>
     /// <param name="course">How it goes.</param>
@@ -84,7 +84,7 @@ internal sealed class ChairDive(ChairCase c)
             for (var i = 0; i < c.Panels[g].Length; i++)
             {
                 var at = now + c.PaintedAfter[g][i];
-                open.Add(new(g, at + c.Panels[g][i].From, at + c.Panels[g][i].To, at));
+                open.Add(Of(g, i, at, First.Painted));
             }
 
             if (!Last(open, now + c.Takes[g], open.Count, steps, out endsAt))
@@ -108,7 +108,8 @@ internal sealed class ChairDive(ChairCase c)
                 First.Over => to,
                 First.Ready => from,
                 _ => paintedAt,
-            }
+            },
+            c.Panels[group][panel].Frees
         );
     }
 
@@ -168,16 +169,18 @@ internal sealed class ChairDive(ChairCase c)
     private int Early(List<Laid> open, int group, double now, ChairCourse course)
     {
         var (start, latest) = (now, double.PositiveInfinity);
-        var (least, most, whole) = (0, 0, 0);
+        var (least, most, whole, frees) = (0, 0, 0, 0.0);
         for (var size = 1; size <= open.Count; size++)
         {
             Widen(open[size - 1], size - 1, ref start, ref latest);
+            frees += open[size - 1].Frees;
             if (start > latest + ChairCase.Eps || (least > 0 && course.Taking == Taking.Least))
             {
                 break;
             }
 
-            least = least == 0 && LastsUntil(open, size, group, start + c.Slot(size - 1), course) ? size : least;
+            var free = start + c.Slot(size - 1) + frees;
+            least = least == 0 && LastsUntil(open, size, group, free, course) ? size : least;
             most = start <= now + ChairCase.Eps ? size : most;
             whole = size;
         }
@@ -192,7 +195,7 @@ internal sealed class ChairDive(ChairCase c)
         };
     }
 
-    /// <summary>Rinses the first panels in a wave; the minute it ends.</summary>
+    /// <summary>Rinses the first panels in a wave; the minute hands are free.</summary>
     private double Rinse(List<Laid> open, int size, double now, List<(int Group, int[] Wave)> steps)
     {
         var (start, latest) = (now, double.PositiveInfinity);
@@ -201,9 +204,10 @@ internal sealed class ChairDive(ChairCase c)
             Widen(open[j], j, ref start, ref latest);
         }
 
+        var frees = open.Take(size).Sum(p => p.Frees);
         steps.Add((-1, open.Take(size).Select(p => p.Group).ToArray()));
         open.RemoveRange(0, size);
-        return start + c.Slot(size - 1);
+        return start + c.Slot(size - 1) + frees;
     }
 
     /// <summary>
@@ -231,17 +235,17 @@ internal sealed class ChairDive(ChairCase c)
         }
 
         free[0, 0] = now;
-        var soonest = now + c.LeastRinsing(n, false);
+        var soonest = now + c.LeastRinsing(n, false) + open.Sum(p => p.Frees);
         foreach (var panel in open)
         {
-            soonest = Math.Max(soonest, panel.From);
+            soonest = Math.Max(soonest, panel.From + panel.Frees);
         }
 
         for (var w = 0; w < most && !(w > 0 && free[w, n] <= soonest + ChairCase.Eps); w++)
         {
             for (var k = w; k < n; k++)
             {
-                var (start, latest) = (free[w, k], double.PositiveInfinity);
+                var (start, latest, frees) = (free[w, k], double.PositiveInfinity, 0.0);
                 for (var size = 1; k + size <= n && !double.IsPositiveInfinity(start); size++)
                 {
                     Widen(open[k + size - 1], size - 1, ref start, ref latest);
@@ -250,9 +254,11 @@ internal sealed class ChairDive(ChairCase c)
                         break;
                     }
 
-                    if (start + c.Slot(size - 1) < free[w + 1, k + size] - ChairCase.Eps)
+                    frees += open[k + size - 1].Frees;
+                    var end = start + c.Slot(size - 1) + frees;
+                    if (end < free[w + 1, k + size] - ChairCase.Eps)
                     {
-                        (free[w + 1, k + size], from[w + 1, k + size]) = (start + c.Slot(size - 1), k);
+                        (free[w + 1, k + size], from[w + 1, k + size]) = (end, k);
                     }
                 }
             }

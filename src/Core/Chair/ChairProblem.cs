@@ -6,7 +6,10 @@ namespace Wendro.Core.Chair;
 /// <param name="Minutes">What painting it takes, minutes, above 0.</param>
 /// <param name="From">Soonest it may be rinsed after it was painted, minutes, 0 or more.</param>
 /// <param name="To">Latest it must be rinsed after it was painted, minutes, no less than from.</param>
-public readonly record struct ChairPanel(double Minutes, double From, double To);
+/// <param name="Frees">
+/// What it adds after its wave before hands are free, minutes, 0 or more: sheets out, teasing worked free.
+/// </param>
+public readonly record struct ChairPanel(double Minutes, double From, double To, double Frees = 0);
 
 /// <summary>Panels that are painted one after another without a break.</summary>
 /// <param name="Id">What it is called.</param>
@@ -47,8 +50,8 @@ public sealed record GroupTurn(string Id, double StartsAt, double EndsAt);
 /// <param name="RinsedAt">Minute.</param>
 public readonly record struct PanelRinsed(string Group, int Index, double RinsedAt);
 
-/// <summary>One wave: it ends with its last panel.</summary>
-public sealed record ChairWave(double StartsAt, double EndsAt, IReadOnlyList<PanelRinsed> Panels);
+/// <summary>One wave: it ends with its last panel, and hands are free when that and the others are.</summary>
+public sealed record ChairWave(double StartsAt, double EndsAt, IReadOnlyList<PanelRinsed> Panels, double FreedAt);
 
 /// <summary>Groups that can't all be painted and rinsed in time, and why.</summary>
 public sealed record ChairConflict(IReadOnlyList<string> Groups, Sentence Words);
@@ -57,7 +60,7 @@ public sealed record ChairConflict(IReadOnlyList<string> Groups, Sentence Words)
 /// <param name="Feasible">Whether one was found that keeps every window.</param>
 /// <param name="Proven">Whether none ends sooner; where none was found, whether there is none.</param>
 /// <param name="LowerBound">No schedule ends before this minute.</param>
-/// <param name="EndsAt">When the last wave ends; null where nothing fits.</param>
+/// <param name="EndsAt">When hands are free after the last wave; null where nothing fits.</param>
 /// <param name="Order">Groups in the order they are painted.</param>
 /// <param name="Groups">When each is painted, in that order.</param>
 /// <param name="Waves">The waves in order.</param>

@@ -32,11 +32,11 @@ internal sealed class ChairSearch
     public int Waves { get; private set; } = int.MaxValue;
 
     /// <summary>Whether nothing was left untried that could be better.</summary>
-    public bool IsWhole => tries < mostTries && (c.Total <= SmallPanels || !state.HasPutOff);
+    public bool IsWhole => tries < mostTries && (c.Total <= SmallPanels || (!state.HasPutOff && c.Frees <= 0));
 
     /// <summary>
     /// Up to so many panels every way to fill a wave is tried. With more, what may be rinsed by then and is over first
-    /// goes first: no other way is better as long as no group has to be begun later for it.
+    /// goes first: no other way is better as long as no group has to be begun later for it, and freeing takes nothing.
     /// </summary>
     public const int SmallPanels = 14;
 
@@ -148,6 +148,7 @@ internal sealed class ChairSearch
                 && state.RinsedOf(other) < c.Panels[other].Length
                 && c.Panels[group][0].From == c.Panels[other][0].From
                 && c.Panels[group][0].To == c.Panels[other][0].To
+                && c.Panels[group][0].Frees == c.Panels[other][0].Frees
             )
             {
                 return true;
@@ -179,7 +180,8 @@ internal sealed class ChairSearch
         }
 
         var left = c.Total - state.Rinsed;
-        least = Math.Max(least, free + painting + c.LeastRinsing(left, state.IsInWave && painting == 0));
+        var rinsing = c.LeastRinsing(left, state.IsInWave && painting == 0);
+        least = Math.Max(least, free + painting + rinsing + state.FreesLeft);
         if (least > EndsAt + ChairCase.Eps || Queued(free) > EndsAt + ChairCase.Eps)
         {
             return false;

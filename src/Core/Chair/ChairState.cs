@@ -10,9 +10,18 @@ internal sealed class ChairState
     private const int Wave = -1;
     private readonly ChairCase c;
     private readonly List<Op> ops = [];
-    private readonly List<(Op Op, bool IsNew, int Group, double Least, double Most, double[] Before)> done = [];
+    private readonly List<(
+        Op Op,
+        bool IsNew,
+        int Group,
+        double Least,
+        double Most,
+        double Frees,
+        double[] Before
+    )> done = [];
     private readonly int[] rinsed;
     private readonly int[] opOf;
+    private double freed;
 
     public ChairState(ChairCase c)
     {
@@ -33,6 +42,9 @@ internal sealed class ChairState
     /// <summary>How many panels were rinsed.</summary>
     public int Rinsed { get; private set; }
 
+    /// <summary>Minutes that freeing what is not rinsed yet takes.</summary>
+    public double FreesLeft => Math.Max(0, c.Frees - freed);
+
     /// <summary>Whether a group was ever begun later than could be, lest one of its panels be over.</summary>
     public bool HasPutOff { get; private set; }
 
@@ -45,7 +57,7 @@ internal sealed class ChairState
     public bool IsInWave => ops.Count > 0 && ops[^1].Group == Wave;
 
     /// <summary>When hands are free, minutes.</summary>
-    public double FreeAt => ops.Count == 0 ? 0 : ops[^1].At + ops[^1].Takes;
+    public double FreeAt => ops.Count == 0 ? 0 : ops[^1].DoneAt;
 
     /// <summary>Panels of a group that were rinsed: they are in the order they were painted.</summary>
     public int RinsedOf(int group) => rinsed[group];
@@ -60,7 +72,7 @@ internal sealed class ChairState
     public bool Paint(int group)
     {
         var op = new Op(group, c.Count) { Takes = c.Takes[group] };
-        done.Add((op, true, group, 0, 0, Times()));
+        done.Add((op, true, group, 0, 0, 0, Times()));
         opOf[group] = ops.Count;
         ops.Add(op);
         Painted |= 1 << group;
@@ -82,13 +94,15 @@ internal sealed class ChairState
         }
 
         var op = ops[^1];
-        done.Add((op, inNewWave, group, op.Least[group], op.Most[group], before));
+        done.Add((op, inNewWave, group, op.Least[group], op.Most[group], op.Frees, before));
         var (at, slot) = (rinsed[group]++, c.Slot(op.Panels.Count));
         var painted = c.PaintedAfter[group][at];
         op.Least[group] = Math.Max(op.Least[group], painted + c.Panels[group][at].From - slot);
         op.Most[group] = Math.Min(op.Most[group], painted + c.Panels[group][at].To - slot);
         op.Panels.Add((group, at));
         op.Takes = slot;
+        op.Frees += c.Panels[group][at].Frees;
+        freed += c.Panels[group][at].Frees;
         Rinsed++;
         return Settled();
     }
@@ -96,7 +110,7 @@ internal sealed class ChairState
     /// <summary>Takes back what was added last.</summary>
     public void Undo()
     {
-        var (op, isNew, group, least, most, before) = done[^1];
+        var (op, isNew, group, least, most, frees, before) = done[^1];
         done.RemoveAt(done.Count - 1);
         if (op.Group != Wave)
         {
@@ -108,6 +122,7 @@ internal sealed class ChairState
         else
         {
             rinsed[group]--;
+            freed -= c.Panels[group][rinsed[group]].Frees;
             Rinsed--;
             op.Panels.RemoveAt(op.Panels.Count - 1);
             if (isNew)
@@ -119,6 +134,7 @@ internal sealed class ChairState
             {
                 (op.Least[group], op.Most[group]) = (least, most);
                 op.Takes = c.Slot(op.Panels.Count - 1);
+                op.Frees = frees;
             }
         }
 
@@ -142,7 +158,7 @@ internal sealed class ChairState
             var group = ops[k].Group;
             if (k < last || !IsInWave)
             {
-                since += ops[k].Takes;
+                since += ops[k].Takes + ops[k].Frees;
             }
 
             if (group == Wave || rinsed[group] == c.Panels[group].Length)
@@ -177,7 +193,8 @@ internal sealed class ChairState
                         (p, j) =>
                             new PanelRinsed(c.Problem.Groups[p.Group].Id, c.Places[p.Group][p.Index], o.At + c.Slot(j))
                     )
-                    .ToArray()
+                    .ToArray(),
+                o.DoneAt
             ))
             .ToArray();
 
@@ -204,7 +221,7 @@ internal sealed class ChairState
             for (var k = 0; k < ops.Count; k++)
             {
                 var op = ops[k];
-                var at = k == 0 ? op.At : Math.Max(op.At, ops[k - 1].At + ops[k - 1].Takes);
+                var at = k == 0 ? op.At : Math.Max(op.At, ops[k - 1].DoneAt);
                 if (op.Group == Wave)
                 {
                     foreach (var g in Order)
@@ -268,6 +285,12 @@ internal sealed class ChairState
         public double At { get; set; }
 
         public double Takes { get; set; }
+
+        /// <summary>Minutes after a wave before hands are free.</summary>
+        public double Frees { get; set; }
+
+        /// <summary>When hands are free for the next.</summary>
+        public double DoneAt => At + Takes + Frees;
 
         public List<(int Group, int Index)> Panels { get; } = [];
 

@@ -108,13 +108,38 @@ public sealed class ChairWaysTests
         double Freed(params PlanEdit[] edits)
         {
             var mix = Mixed([.. Painted(22, 5, Zone.Nape, Zone.LowerBack), .. edits]);
-            return Freeing.Minutes(mix.Head.Panels.Where(p => p.Coats.Count > 0).ToArray(), mix.Head);
+            return Freeing.Of(mix.Head).Minutes(mix.Head.Panels.Select(p => p.Panel.Key));
         }
 
         Assert.Equal(keys.Length * 10 / 60.0, Freed(new SetCovering(keys, Covering.Foil)), 1e-9);
         var rows = keys.Select(k => (k.Zone, k.Row)).Distinct().Count();
         Assert.Equal(rows * 10 / 60.0, Freed(new SetCovering(keys, Covering.Film)), 1e-9);
         Assert.InRange(Freed(new SetHandling(keys, Teasing: Teasing.Light)), 1, 12.5);
+    }
+
+    [Fact]
+    public void Hands_free_a_wave_before_they_paint_on_or_begin_the_next()
+    {
+        var quick = VisitOnClock.Of(Quick.Value);
+        var keys = quick.Steps[0].Panels.Select(p => p.Panel).ToArray();
+        var teased = VisitOnClock.Of(
+            Mixed([
+                new SetFormula(Formula.Lightening(FormulaId.A, Lightener.Powder, 30, 14)),
+                .. Painted(22, 5, BackToFront),
+                new SetHandling(keys, Teasing: Teasing.Light),
+            ])
+        );
+        var waves = teased.Waves.ToArray();
+        Assert.True(waves.Length > 1, $"{waves.Length} wave");
+        Each.Of(waves, w => Assert.True(w.FreedAt > w.EndsAt));
+        Each.Of(waves.Zip(waves.Skip(1)), w => Assert.True(w.First.FreedAt <= w.Second.StartsAt + 1e-9));
+        Each.Of(
+            teased.Steps[0].Panels,
+            p => Assert.DoesNotContain(waves, w => p.BegunAt < w.FreedAt - 1e-6 && p.PaintedAt > w.StartsAt + 1e-6)
+        );
+        var hands = HandsOfVisit.Of(teased);
+        Each.Of(hands.Zip(hands.Skip(1)), h => Assert.True(h.First.To <= h.Second.From + 1e-9));
+        Assert.Equal(hands[^1].To, teased.Minutes, 1e-9);
     }
 
     [Fact]

@@ -95,7 +95,9 @@ internal sealed class ChairByHand
     private double Takes((int Group, List<(int Group, int Index)> Wave) step) =>
         step.Group >= 0
             ? problem.Groups[step.Group].Panels.Sum(p => p.Minutes)
-            : problem.WaveStart + problem.WaveEach * (step.Wave.Count - 1);
+            : problem.WaveStart
+                + problem.WaveEach * (step.Wave.Count - 1)
+                + step.Wave.Sum(p => problem.Groups[p.Group].Panels[p.Index].Frees);
 
     private double[]? Times()
     {

@@ -48,12 +48,14 @@ internal static class ChairCheck
             }
 
             Assert.Equal(wave.Panels[^1].RinsedAt, wave.EndsAt, Eps);
+            var frees = wave.Panels.Sum(p => painted[(p.Group, p.Index)].Panel.Frees);
+            Assert.Equal(wave.EndsAt + frees, wave.FreedAt, Eps);
         }
 
         Assert.Equal(painted.Count, rinsed.Count);
         var hands = schedule
             .Groups.Select(g => (g.StartsAt, g.EndsAt))
-            .Concat(schedule.Waves.Select(w => (w.StartsAt, w.EndsAt)))
+            .Concat(schedule.Waves.Select(w => (w.StartsAt, EndsAt: w.FreedAt)))
             .Order()
             .ToArray();
         Assert.True(hands.Length == 0 || hands[0].StartsAt >= -Eps);
@@ -62,7 +64,7 @@ internal static class ChairCheck
             Assert.True(hands[i - 1].EndsAt <= hands[i].StartsAt + Eps, "hands do two things at once");
         }
 
-        Assert.Equal(schedule.Waves.Select(w => w.EndsAt).DefaultIfEmpty().Max(), schedule.EndsAt!.Value, Eps);
+        Assert.Equal(schedule.Waves.Select(w => w.FreedAt).DefaultIfEmpty().Max(), schedule.EndsAt!.Value, Eps);
         Assert.True(schedule.LowerBound <= schedule.EndsAt + Eps);
     }
 }

@@ -14,6 +14,13 @@ public sealed class ChairTests
         params string[] after
     ) => new(id, Enumerable.Repeat(new ChairPanel(each, from, to), panels).ToArray(), after);
 
+    /// <summary>The same group, of which each panel takes so many minutes to be freed after its wave.</summary>
+    private static ChairGroup Freeing(double minutes, ChairGroup group) =>
+        group with
+        {
+            Panels = group.Panels.Select(p => p with { Frees = minutes }).ToArray(),
+        };
+
     private static Gen<ChairProblem> Small { get; } =
         from groups in Gen.Int[1, 3]
         from sizes in Gen.Int[1, 3].Array[groups]
@@ -24,17 +31,21 @@ public sealed class ChairTests
         from after in Gen.Int[0, 4]
         from wave in Gen.Int[0, 6]
         from step in Gen.Int[0, 4]
+        from frees in Gen.Int[0, 5].Array[groups]
         select new ChairProblem(
             Enumerable
                 .Range(0, groups)
                 .Select(i =>
-                    Group(
-                        $"{(char)('a' + i)}",
-                        groups == 3 ? Math.Min(2, sizes[i]) : sizes[i],
-                        each[i] * 0.5,
-                        start[i],
-                        start[i] + width[i] * 0.75,
-                        after == 0 && i == 0 && groups > 1 && given > 0 ? ["b"] : []
+                    Freeing(
+                        Math.Max(0, frees[i] - 2) * 0.5,
+                        Group(
+                            $"{(char)('a' + i)}",
+                            groups == 3 ? Math.Min(2, sizes[i]) : sizes[i],
+                            each[i] * 0.5,
+                            start[i],
+                            start[i] + width[i] * 0.75,
+                            after == 0 && i == 0 && groups > 1 && given > 0 ? ["b"] : []
+                        )
                     )
                 )
                 .ToArray(),
@@ -80,10 +91,16 @@ public sealed class ChairTests
         from start in Gen.Double[15, 42].Array[groups]
         from width in Gen.Double[5, 26].Array[groups]
         from given in Gen.Int[0, 4]
+        from frees in Gen.Double[-0.3, 0.3].Array[groups]
         select new ChairProblem(
             Enumerable
                 .Range(0, groups)
-                .Select(i => Group($"{(char)('a' + i)}", sizes[i], each[i], start[i], start[i] + width[i]))
+                .Select(i =>
+                    Freeing(
+                        Math.Max(0, frees[i]),
+                        Group($"{(char)('a' + i)}", sizes[i], each[i], start[i], start[i] + width[i])
+                    )
+                )
                 .ToArray(),
             given == 0
         );
@@ -161,6 +178,7 @@ public sealed class ChairTests
         from each in Gen.Int[1, 4].Array[groups * 3]
         from start in Gen.Int[0, 14].Array[groups * 3]
         from width in Gen.Int[1, 16].Array[groups * 3]
+        from frees in Gen.Int[0, 6].Array[groups * 3]
         select new ChairProblem(
             Enumerable
                 .Range(0, groups)
@@ -168,7 +186,12 @@ public sealed class ChairTests
                     $"{(char)('a' + g)}",
                     Enumerable
                         .Range(g * 3, sizes[g])
-                        .Select(i => new ChairPanel(each[i] * 0.5, start[i], start[i] + width[i] * 0.75))
+                        .Select(i => new ChairPanel(
+                            each[i] * 0.5,
+                            start[i],
+                            start[i] + width[i] * 0.75,
+                            Math.Max(0, frees[i] - 4)
+                        ))
                         .ToArray()
                 ))
                 .ToArray()

@@ -18,7 +18,7 @@ internal static class PlainRules
 
     private static double Played(ChairProblem problem, IReadOnlyList<ChairGroup> groups, bool apart)
     {
-        var (now, laid) = (0.0, new List<(double From, double To, int Group)>());
+        var (now, laid) = (0.0, new List<(double From, double To, double Frees, int Group)>());
         var isOver = false;
         void Rinse(int count)
         {
@@ -26,7 +26,7 @@ internal static class PlainRules
             var start = wave.Select((p, j) => p.From - problem.WaveStart - problem.WaveEach * j).Append(now).Max();
             isOver |= wave.Where((p, j) => start + problem.WaveStart + problem.WaveEach * j > p.To + 1e-9).Any();
             laid.RemoveRange(0, count);
-            now = start + problem.WaveStart + problem.WaveEach * (count - 1);
+            now = start + problem.WaveStart + problem.WaveEach * (count - 1) + wave.Sum(p => p.Frees);
         }
 
         for (var g = 0; g < groups.Count; g++)
@@ -40,7 +40,7 @@ internal static class PlainRules
             foreach (var panel in groups[g].Panels)
             {
                 now += panel.Minutes;
-                laid.Add((now + panel.From, now + panel.To, g));
+                laid.Add((now + panel.From, now + panel.To, panel.Frees, g));
             }
         }
 

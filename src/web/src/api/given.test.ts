@@ -28,11 +28,22 @@ test("what was refused says its status, its words and its fields", async () => {
   );
   expect(refused).toBeInstanceOf(Refused);
   expect(refused.status).toBe(400);
-  expect(refused.message).toBe("hair.hemCm: Give 16 to 75 cm.");
+  expect(refused.message).toBe("Hem: Give 16 to 75 cm.");
   expect(fieldsOf(refused, /^(hair|consultation)\./)).toEqual({ hemCm: "Give 16 to 75 cm." });
   const late = await refusal(given(answer(409, { title: "Conflict", detail: "Someone else changed this." })));
   expect(late.message).toBe("Someone else changed this.");
   expect(fieldsOf(late)).toEqual({});
+});
+
+test.each([
+  ["formula.volume", "Volume"],
+  ["edit.edits[2].startCm", "Start"],
+  ["rules.leaveOutMm", "Leave out"],
+  ["readings[0]", "Readings"],
+])("a field %s is said as %s", async (field, words) => {
+  const refused = await refusal(given(answer(400, { errors: { [field]: ["No."] } })));
+  expect(refused.message).toBe(`${words}: No.`);
+  expect(fieldsOf(refused)).toEqual({ [field]: "No." });
 });
 
 test("a server that is away is told once, and again only after it was back", async () => {

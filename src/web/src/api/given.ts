@@ -25,12 +25,23 @@ interface Problem {
   errors?: Record<string, string[]>;
 }
 
+/** A field as the server names it, in words: the last part of its path, without the unit it is kept in. */
+function fieldWords(field: string): string {
+  const own = field.slice(field.lastIndexOf(".") + 1).replace(/\[\d+\]/g, "");
+  const words = own
+    .replace(/(Cm|Mm)$/, "")
+    .replace(/([A-Z])/g, " $1")
+    .trim()
+    .toLowerCase();
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
 /** What a refused request said, in one line. */
 export function wordsOf(problem: unknown): string {
   const p = problem as Problem | undefined;
   const first = p?.errors && Object.entries(p.errors)[0];
   if (first) {
-    return `${first[0].replace(/^edit\./, "")}: ${first[1][0]}`;
+    return `${fieldWords(first[0])}: ${first[1][0]}`;
   }
   return p?.detail ?? p?.title ?? "The server did not answer.";
 }

@@ -1,5 +1,6 @@
-import { InputNumber, Select } from "antd";
+import { Select } from "antd";
 import type { Schemas } from "../api/client";
+import { NumberField } from "./NumberField";
 import { reflects } from "./words";
 
 type Formula = Schemas["Formula"];
@@ -9,15 +10,16 @@ export function ColourFields({ draft, onDraft }: { draft: Formula; onDraft(draft
   const shades = draft.shades != null;
   return (
     <>
-      <InputNumber
-        aria-label="Deposit level"
+      <NumberField
+        draft
+        label="Deposit level"
         min={1}
         max={10}
         step={0.5}
         prefix="level"
         disabled={shades}
-        value={draft.depositLevel}
-        onChange={(v) => onDraft({ ...draft, depositLevel: v ?? draft.depositLevel })}
+        value={draft.depositLevel ?? null}
+        onSet={(depositLevel) => onDraft({ ...draft, depositLevel })}
       />
       {!shades && (
         <Select

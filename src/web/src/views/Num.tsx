@@ -1,8 +1,7 @@
 import { InputNumber } from "antd";
-import { type ComponentRef, useEffect, useRef, useState } from "react";
 import parts from "../style/parts.module.css";
-import { typedNumber } from "./typedNumber";
 import { shownAs, useUnits } from "./units";
+import { notWithin, useTypedNumber } from "./useTypedNumber";
 
 /**
  * A labelled number with its unit; what can't be taken is said beside it. Kept metric, shown as this
@@ -17,68 +16,32 @@ export function Num(props: {
   value: number | null;
   error?: string;
   placeholder?: string;
+  draft?: boolean;
   onSet(v: number): void;
   onEmpty?(): void;
 }) {
-  const { name, unit, min, max, step, value, error, placeholder, onSet, onEmpty } = props;
+  const { name, unit, min, max, step, value, error, placeholder, draft, onSet, onEmpty } = props;
   const scale = shownAs(unit, useUnits());
   const digits = scale?.digits ?? 0;
   const out = (v: number) => (scale ? Number((v / scale.per).toFixed(digits)) : v);
-  const kept = value === null ? null : out(value);
-  // What is being typed is nobody's business until it is done: one number, one edit.
-  const [draft, setDraft] = useState<number | null>();
-  const [outside, setOutside] = useState<string>();
-  const sent = useRef<number | null>(undefined);
-  const typed = useRef<string>(undefined);
-  const left = useRef(true);
-  const field = useRef<ComponentRef<typeof InputNumber>>(null);
-  // Whatever came back is what stands now; but for what is being typed meanwhile and was not sent.
-  // biome-ignore lint/correctness/useExhaustiveDependencies: asked when something came back
-  useEffect(() => {
-    if (typed.current !== undefined && sent.current === undefined) {
-      return;
+  const shown = scale?.us ?? unit;
+  // What was typed is kept to the last digit; what was only looked at stays as it was.
+  const back = (v: number) => {
+    if (!scale) {
+      return v;
     }
-    // Who is about to type writes over what came, not into it.
-    if (!left.current && sent.current === undefined) {
-      field.current?.select();
-    }
-    setDraft(undefined);
-    sent.current = undefined;
-  }, [kept]);
-  const take = (v: number | null) => {
-    setOutside(undefined);
-    if (v === (sent.current === undefined ? kept : sent.current)) {
-      return;
-    }
-    if (v === null && !onEmpty) {
-      setDraft(undefined);
-      return;
-    }
-    sent.current = v;
-    if (v === null) {
-      setDraft(null);
-      onEmpty?.();
-    } else {
-      // What was typed is kept to the last digit; what was only looked at stays as it was.
-      onSet(scale ? Math.min(max, Math.max(min, v * scale.per)) : v);
-    }
+    const metric = v * scale.per;
+    return v >= out(min) && v <= out(max) ? Math.min(max, Math.max(min, metric)) : metric;
   };
-  const done = () => {
-    const text = typed.current;
-    typed.current = undefined;
-    if (text === undefined) {
-      return;
-    }
-    const read = typedNumber(text);
-    if (read !== null && !(read >= out(min) && read <= out(max))) {
-      const suffix = scale?.us ?? unit;
-      setOutside(`${out(min)} to ${out(max)}${suffix ? ` ${suffix}` : ""}, not ${text.trim()}`);
-      setDraft(undefined);
-    } else {
-      take(read);
-    }
-  };
-  const said = error ?? outside;
+  const typed = useTypedNumber({
+    kept: value === null ? null : out(value),
+    min: out(min),
+    max: out(max),
+    draft,
+    onSet: (v) => onSet(back(v)),
+    onEmpty,
+  });
+  const said = error ?? (typed.outside && notWithin(typed.outside, out(min), out(max), shown));
   return (
     <label className={parts.set}>
       <span>
@@ -86,34 +49,14 @@ export function Num(props: {
         {said && <small role="alert">{said}</small>}
       </span>
       <InputNumber
-        ref={field}
+        {...typed.props}
+        ref={typed.field}
         aria-label={name}
         mode="spinner"
-        min={out(min)}
-        max={out(max)}
         step={scale ? Math.max(10 ** -digits, Number((step / scale.per).toFixed(digits))) : step}
-        value={draft === undefined ? kept : draft}
-        suffix={value === null ? undefined : (scale?.us ?? unit)}
+        suffix={value === null ? undefined : shown}
         placeholder={placeholder}
         status={said ? "error" : undefined}
-        parser={(text) => typedNumber(text ?? "") ?? Number.NaN}
-        onFocus={() => {
-          left.current = false;
-        }}
-        // Left, the field would put a number outside back to its nearest limit and say nothing.
-        onChange={(v) => !left.current && setDraft(v)}
-        onInput={(text) => {
-          typed.current = text;
-        }}
-        onStep={(v) => {
-          typed.current = undefined;
-          take(v);
-        }}
-        onBlur={() => {
-          left.current = true;
-          done();
-        }}
-        onPressEnter={done}
       />
     </label>
   );

@@ -1,5 +1,5 @@
-import { InputNumber } from "antd";
 import type { Schemas } from "../api/client";
+import { NumberField } from "./NumberField";
 
 type Formula = Schemas["Formula"];
 
@@ -7,23 +7,25 @@ type Formula = Schemas["Formula"];
 export function StrengthFields({ draft, onDraft }: { draft: Formula; onDraft(draft: Formula): void }) {
   return (
     <>
-      <InputNumber
-        aria-label="Developer, volume"
+      <NumberField
+        draft
+        label="Developer, volume"
         min={5}
         max={40}
         step={5}
-        suffix="vol"
+        unit="vol"
         value={draft.volume}
-        onChange={(v) => onDraft({ ...draft, volume: v ?? draft.volume })}
+        onSet={(volume) => onDraft({ ...draft, volume })}
       />
-      <InputNumber
-        aria-label="Minutes"
+      <NumberField
+        draft
+        label="Minutes"
         min={1}
         max={120}
         step={5}
-        suffix="min"
+        unit="min"
         value={draft.minutes}
-        onChange={(v) => onDraft({ ...draft, minutes: v ?? draft.minutes })}
+        onSet={(minutes) => onDraft({ ...draft, minutes })}
       />
     </>
   );

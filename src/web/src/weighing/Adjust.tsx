@@ -35,7 +35,16 @@ export function Adjust({
           <p className={parts.soft}>
             Add {g(by.grams)} {of}: 1 : {by.ratio.toFixed(2)}, {by.holds}.
           </p>
-          <Num name="Weighed in" unit="g" min={0.1} max={500} step={0.5} value={weighed} onSet={setWeighed} />
+          <Num
+            draft
+            name="Weighed in"
+            unit="g"
+            min={0.1}
+            max={500}
+            step={0.5}
+            value={weighed}
+            onSet={setWeighed}
+          />
           <Button
             type="primary"
             disabled={busy}

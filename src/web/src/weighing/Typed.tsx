@@ -22,21 +22,19 @@ export function Typed({ name, open, onTake }: { name: string; open: boolean; onT
       className={`${parts.row} ${css.typed}`}
       onSubmit={(e) => {
         e.preventDefault();
-        if (value) {
+        if (value && value > 0) {
           onTake(value * per);
         }
       }}
     >
       <InputNumber
         aria-label={`Weight of ${name}`}
-        min={0.01}
-        max={5000}
         step={0.1}
         value={value}
         suffix={units === "us" ? "oz" : "g"}
         onChange={setValue}
       />
-      <Button htmlType="submit" disabled={!value}>
+      <Button htmlType="submit" disabled={!value || value <= 0}>
         Take this weight
       </Button>
     </form>

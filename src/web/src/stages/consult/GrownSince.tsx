@@ -42,6 +42,7 @@ export function GrownSince({ visit, growthCm, set }: Props) {
         }}
       />
       <Num
+        draft
         name={unit === "cm" ? "New hair" : "Since last time"}
         unit={unit}
         min={0.5}

@@ -58,7 +58,16 @@ export function LastTime({ visit, consult, changed }: { visit: string; consult: 
           ))}
         </ul>
       )}
-      <Num name="Trimmed since" unit="cm" min={0} max={60} step={0.5} value={trimmedCm} onSet={setTrimmed} />
+      <Num
+        draft
+        name="Trimmed since"
+        unit="cm"
+        min={0}
+        max={60}
+        step={0.5}
+        value={trimmedCm}
+        onSet={setTrimmed}
+      />
       <Button
         size="large"
         type={last.isTaken ? "default" : "primary"}

@@ -1,4 +1,4 @@
-import { Button, InputNumber, Popover, Select } from "antd";
+import { Button, Popover, Select } from "antd";
 import { scaleLinear } from "d3-scale";
 import { area, line } from "d3-shape";
 import { useState } from "react";
@@ -7,6 +7,7 @@ import type { Colours } from "../../api/seen";
 import parts from "../../style/parts.module.css";
 import { tokens } from "../../style/tokens";
 import { hexOf } from "../../views/CrownMap";
+import { Num } from "../../views/Num";
 import { lightenerWords } from "../../views/words";
 import css from "./StrandTest.module.css";
 import type { Consult } from "./useConsult";
@@ -87,29 +88,17 @@ export function StrandTest({ consult, colours }: { consult: Consult; colours: Co
           trigger="click"
           content={
             <div className={parts.bandform} role="group" aria-label="New reading">
-              <label className={parts.set}>
-                <span>Minute</span>
-                <InputNumber
-                  aria-label="Minute"
-                  mode="spinner"
-                  min={1}
-                  max={120}
-                  value={minutes}
-                  onChange={(v) => setMinutes(v ?? minutes)}
-                />
-              </label>
-              <label className={parts.set}>
-                <span>Level seen</span>
-                <InputNumber
-                  aria-label="Level seen"
-                  mode="spinner"
-                  min={1}
-                  max={10}
-                  step={0.5}
-                  value={level}
-                  onChange={(v) => setLevel(v ?? level)}
-                />
-              </label>
+              <Num
+                draft
+                name="Minute"
+                unit="min"
+                min={1}
+                max={120}
+                step={1}
+                value={minutes}
+                onSet={setMinutes}
+              />
+              <Num draft name="Level seen" min={1} max={10} step={0.5} value={level} onSet={setLevel} />
               <Button
                 type="primary"
                 onClick={() =>

@@ -199,6 +199,7 @@ function NewClient({ open, close }: { open: boolean; close(): void }) {
         {hair && (
           <>
             <Num
+              draft
               name="Natural level"
               min={1}
               max={10}
@@ -207,6 +208,7 @@ function NewClient({ open, close }: { open: boolean; close(): void }) {
               onSet={(naturalLevel) => setHair({ ...hair, naturalLevel })}
             />
             <Num
+              draft
               name="Crown to hem"
               unit="cm"
               min={16}

@@ -84,6 +84,7 @@ export function HouseRules() {
   const num = (name: string, field: keyof Rules, unit: string, [min, max, step]: [number, number, number]) =>
     now && (
       <Num
+        draft
         name={name}
         unit={unit}
         min={min}
@@ -157,6 +158,7 @@ export function HouseRules() {
               />
             </Line>
             <Num
+              draft
               name="Processing"
               unit="min"
               min={1}
@@ -287,6 +289,7 @@ function Figures<K extends string>(props: {
       <summary>{title}</summary>
       {of.map(([field, name, unit, min, max, step]) => (
         <Num
+          draft
           key={field}
           name={name}
           unit={unit}

@@ -1,9 +1,10 @@
-import { Button, Checkbox, InputNumber } from "antd";
+import { Button, Checkbox } from "antd";
 import { useState } from "react";
 import type { PlanEdit, Schemas } from "../../api/client";
 import parts from "../../style/parts.module.css";
 import { Choice, Line, Pick } from "../../views/Choice";
 import { Num } from "../../views/Num";
+import { NumberField } from "../../views/NumberField";
 
 type Formula = Schemas["Formula"];
 
@@ -69,6 +70,7 @@ export function FormulaSheet({ formula, openAir, offers, edit, onDone }: Props) 
           />
           {draft.second && (
             <Num
+              draft
               name="Its share"
               unit="%"
               min={5}
@@ -89,6 +91,7 @@ export function FormulaSheet({ formula, openAir, offers, edit, onDone }: Props) 
         onChange={(v) => setRatio(Number(v))}
       />
       <Num
+        draft
         name="Ratio"
         min={0.1}
         max={10}
@@ -97,6 +100,7 @@ export function FormulaSheet({ formula, openAir, offers, edit, onDone }: Props) 
         onSet={setRatio}
       />
       <Num
+        draft
         name="Developer"
         unit="vol"
         min={5}
@@ -106,6 +110,7 @@ export function FormulaSheet({ formula, openAir, offers, edit, onDone }: Props) 
         onSet={(v) => by({ volume: v })}
       />
       <Num
+        draft
         name="Rinse at"
         unit="min"
         min={1}
@@ -158,14 +163,15 @@ function Shades(props: { draft: Formula; by(change: Partial<Formula>): void; sha
     <>
       {mixed.map((s, i) => (
         <Line key={s.name} name={s.name}>
-          <InputNumber
-            aria-label={`Parts of ${s.name}`}
+          <NumberField
+            draft
+            label={`Parts of ${s.name}`}
             min={0.1}
             max={100}
             step={0.5}
             value={s.parts}
-            suffix="parts"
-            onChange={(v) => v && set(mixed.map((m, j) => (i === j ? { ...m, parts: v } : m)))}
+            unit="parts"
+            onSet={(v) => set(mixed.map((m, j) => (i === j ? { ...m, parts: v } : m)))}
           />
           <Button aria-label={`Without ${s.name}`} onClick={() => set(mixed.filter((_, j) => j !== i))}>
             −

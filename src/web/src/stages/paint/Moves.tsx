@@ -1,7 +1,8 @@
-import { Button, Dropdown, InputNumber, Popover } from "antd";
+import { Button, Dropdown, Popover } from "antd";
 import { useState } from "react";
 import type { PanelView, PlanEdit, PlanView, Schemas } from "../../api/client";
 import parts from "../../style/parts.module.css";
+import { NumberField } from "../../views/NumberField";
 import { zoneWords } from "../../views/words";
 
 interface Props {
@@ -168,16 +169,17 @@ export function Moves({ plan, panel, picked, edit }: Props) {
           <div className={parts.move} role="group" aria-label={asked.words}>
             <strong>{asked.words}</strong>
             {asked.asks.map((a, i) => (
-              <InputNumber
+              <NumberField
+                draft
                 key={a.name}
-                aria-label={a.name}
+                label={a.name}
                 prefix={a.name}
-                suffix={a.unit}
+                unit={a.unit}
                 min={a.min}
                 max={a.max}
                 step={0.5}
                 value={values[i]}
-                onChange={(v) => setValues((all) => all.map((x, j) => (j === i ? (v ?? x) : x)))}
+                onSet={(v) => setValues((all) => all.map((x, j) => (j === i ? v : x)))}
               />
             ))}
             <Button

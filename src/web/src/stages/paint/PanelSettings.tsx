@@ -1,9 +1,10 @@
-import { Button, InputNumber, Popover } from "antd";
+import { Button, Popover } from "antd";
 import { useState } from "react";
 import type { PanelPaint, PanelView, PlanEdit, PlanView } from "../../api/client";
 import parts from "../../style/parts.module.css";
 import { Choice, Line } from "../../views/Choice";
 import { Num } from "../../views/Num";
+import { NumberField } from "../../views/NumberField";
 import { ShapeTile } from "../../views/ShapeTile";
 import { coatOf, coatsOf, countOf, hasStrokes, type Shape, shapeName, shapes } from "../../views/shapes";
 import { zoneWords } from "../../views/words";
@@ -97,27 +98,23 @@ export function PanelSettings({ plan, panel, picked, coat, onCoat, edit }: Props
             </div>
           )}
           <Line name="Start">
-            <InputNumber
-              aria-label="Height, cm from the scalp"
+            <NumberField
+              label="Height, cm from the scalp"
               min={0}
               max={75}
               step={0.5}
-              suffix="cm"
+              unit="cm"
               value={Number((panel.coats[coat]?.startCm ?? paint.startCm ?? 0).toFixed(1))}
-              changeOnBlur
-              onChange={(v) => v !== null && edit({ kind: "setHeights", panels: picked, startCm: v, coat })}
+              onSet={(v) => edit({ kind: "setHeights", panels: picked, startCm: v, coat })}
             />
-            <InputNumber
-              aria-label="Height, share of the length"
+            <NumberField
+              label="Height, share of the length"
               min={0}
               max={100}
               step={1}
-              suffix="%"
+              unit="%"
               value={Math.round(((panel.coats[coat]?.startCm ?? 0) / panel.lengthCm) * 100)}
-              changeOnBlur
-              onChange={(v) =>
-                v !== null && edit({ kind: "setHeights", panels: picked, startShare: v / 100, coat })
-              }
+              onSet={(v) => edit({ kind: "setHeights", panels: picked, startShare: v / 100, coat })}
             />
           </Line>
           <Line name="Formula" long>

@@ -136,6 +136,7 @@ function LeaveRegionOut({ edit }: { edit: Props["edit"] }) {
             }}
           />
           <Num
+            draft
             name={regions[region].size}
             unit="cm"
             min={0.2}

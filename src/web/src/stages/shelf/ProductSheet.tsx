@@ -44,6 +44,7 @@ export function ProductSheet({ stored, onDone, onLeave }: Props) {
 
   const num = (name: string, field: string, unit: string, [min, max, step]: number[]) => (
     <Num
+      draft
       name={name}
       unit={unit}
       min={min}
@@ -59,6 +60,7 @@ export function ProductSheet({ stored, onDone, onLeave }: Props) {
     return (
       <div className={css.said}>
         <Num
+          draft
           name={name}
           unit={unit}
           min={min}
@@ -98,6 +100,7 @@ export function ProductSheet({ stored, onDone, onLeave }: Props) {
   );
   const counted = (name: string, field: "onHand" | "lowAt" | "price", shown: string, placeholder: string) => (
     <Num
+      draft
       name={name}
       unit={shown}
       min={0}

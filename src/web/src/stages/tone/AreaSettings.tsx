@@ -1,9 +1,10 @@
-import { Button, Input, InputNumber, Select } from "antd";
+import { Button, Input, Select } from "antd";
 import { useEffect, useState } from "react";
 import type { Schemas, Zone } from "../../api/client";
 import parts from "../../style/parts.module.css";
 import { Line, Pick } from "../../views/Choice";
 import { Num } from "../../views/Num";
+import { NumberField } from "../../views/NumberField";
 import { allZones, zoneWords } from "../../views/words";
 import css from "./Tone.module.css";
 import type { ToneArea, ToneAreaView, ToneView, Toning } from "./useTone";
@@ -210,13 +211,13 @@ function Shades({
     <div className={css.shades} role="group" aria-label="Shades">
       {shades.map((s, n) => (
         <div key={s.name} className={css.shade}>
-          <InputNumber
-            aria-label={`Parts of ${s.name}`}
+          <NumberField
+            label={`Parts of ${s.name}`}
             min={0.1}
             max={100}
             step={1}
             value={s.parts}
-            onChange={(v) => v && keep(shades.map((x, i) => (i === n ? { ...x, parts: v } : x)))}
+            onSet={(v) => keep(shades.map((x, i) => (i === n ? { ...x, parts: v } : x)))}
           />
           <Select
             aria-label={`Shade ${n + 1}`}
