@@ -2352,6 +2352,8 @@ export interface components {
             /** Format: double */
             endsAt: number;
             panels: components["schemas"]["PanelRinsed"][];
+            /** Format: double */
+            freedAt: number;
         };
         ChangedProduct: {
             name: string;
