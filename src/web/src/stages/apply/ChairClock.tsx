@@ -11,8 +11,10 @@ const top = 16;
 const high = 590;
 const left = 46;
 const wide = 208;
-/** The longest name of a zone, written downwards. */
-const nameHigh = 78;
+/** How much room a letter of a zone's name takes, written downwards. */
+const letterHigh = 5.4;
+/** Names on the left don't touch. */
+const apart = 22;
 
 /** The clock: filled where painted, dashed where it may be rinsed, a line for each wave and for now. */
 export function ChairClock({ service, now }: { service: ApplyView; now: number }) {
@@ -34,6 +36,10 @@ export function ChairClock({ service, now }: { service: ApplyView; now: number }
   const lane = (wide - left - 4) / bars.length;
   const bar = Math.min(18, lane - 3);
   const waves = service.waves;
+  // Each wave's name beside its line; a little lower where now stands there already.
+  const names = waves.map((w) => ({ ...w, at: Date.parse(w.startsAt) }));
+  const nameAt = (at: number) => (Math.abs(y(at) - y(now)) < apart ? y(now) + apart : y(at));
+  const taken = [y(now), ...names.map((w) => nameAt(w.at))];
   return (
     <>
       <div className={parts.title}>
@@ -49,16 +55,25 @@ export function ChairClock({ service, now }: { service: ApplyView; now: number }
         {ticks.map((t) => (
           <g key={t}>
             <line x1={left - 4} x2={wide} y1={y(t)} y2={y(t)} stroke={tokens.line} />
-            <text x={left - 8} y={y(t) + 4} textAnchor="end" className={css.tick}>
-              {clock(t)}
-            </text>
+            {taken.every((at) => Math.abs(at - y(t)) > 15) && (
+              <text x={left - 8} y={y(t) + 4} textAnchor="end" className={css.tick}>
+                {clock(t)}
+              </text>
+            )}
           </g>
         ))}
         {bars.map((b, i) => {
           const x = left + i * lane + (lane - bar) / 2;
           const [from, to] = b.from <= b.to ? [b.from, b.to] : [b.to, b.from];
-          // The name stands beside the wait where there is room for it, else below.
-          const beside = y(from) - y(b.painted) > nameHigh;
+          // The name stands above where there is room for it, else beside the wait, else below.
+          const words = short(b.zone);
+          const nameHigh = words.length * letterHigh + 8;
+          const name =
+            y(b.begun) - top > nameHigh
+              ? { x: x + bar / 2 - 3, y: y(b.begun) - 5, anchor: "end" as const }
+              : y(from) - y(b.painted) > nameHigh
+                ? { x: x + bar / 2 + 3.5, y: y(b.painted) + 5, anchor: "start" as const }
+                : { x: x + bar / 2 - 3, y: Math.min(high - 4, y(to) + 6), anchor: "start" as const };
           return (
             <g key={b.zone}>
               <rect
@@ -107,45 +122,35 @@ export function ChairClock({ service, now }: { service: ApplyView; now: number }
               )}
               <text
                 className={css.lane}
-                transform={
-                  beside
-                    ? `translate(${x + bar / 2 + 3.5} ${y(b.painted) + 5}) rotate(90)`
-                    : `translate(${x + bar / 2 - 3} ${Math.min(high - 4, y(to) + 6)}) rotate(90)`
-                }
+                textAnchor={name.anchor}
+                transform={`translate(${name.x} ${name.y}) rotate(90)`}
               >
-                {short(b.zone)}
+                {words}
               </text>
             </g>
           );
         })}
-        {waves.map((w) => (
+        {names.map((w) => (
           <g key={w.number}>
             <rect
               x={left}
               width={wide - left}
-              y={y(Date.parse(w.startsAt))}
-              height={Math.max(2, y(Date.parse(w.endsAt)) - y(Date.parse(w.startsAt)))}
+              y={y(w.at)}
+              height={Math.max(2, y(Date.parse(w.endsAt)) - y(w.at))}
               fill={tokens.good}
               opacity="0.12"
             />
             <line
-              x1={left}
+              x1={left - 4}
               x2={wide}
-              y1={y(Date.parse(w.startsAt))}
-              y2={y(Date.parse(w.startsAt))}
+              y1={y(w.at)}
+              y2={y(w.at)}
               stroke={tokens.good}
               strokeWidth="1.5"
               strokeDasharray="5 4"
             />
-            <rect
-              x={wide - 54}
-              y={y(Date.parse(w.startsAt)) - 10}
-              width="54"
-              height="20"
-              rx="10"
-              fill={tokens.good}
-            />
-            <text x={wide - 27} y={y(Date.parse(w.startsAt)) + 4} textAnchor="middle" className={css.pill}>
+            <rect x="0" y={nameAt(w.at) - 10} width="44" height="20" rx="10" fill={tokens.good} />
+            <text x="22" y={nameAt(w.at) + 4} textAnchor="middle" className={css.pill}>
               rinse {w.number}
             </text>
           </g>
@@ -167,7 +172,7 @@ export function ChairClock({ service, now }: { service: ApplyView; now: number }
 
 const short = (zone: Zone) =>
   zoneWords(zone)
-    .replace("face frame", "face")
+    .replace(/ frame\b/, "")
     .replace(/\b(left|right)\b/, (side) => side[0]);
 
 const wordsOf = (bars: Bar[], service: ApplyView) =>
