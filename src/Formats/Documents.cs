@@ -49,9 +49,9 @@ public static class Documents
         [typeof(HairProfile)] = ("hair profile", [OldPieces, LeftBehind]),
         [typeof(Consultation)] = ("consultation", [AskedAgain]),
         [typeof(OwnLift)] = ("note of how hair lifts", []),
-        [typeof(Plan)] = ("plan", [Steps]),
-        [typeof(PlanEdit)] = ("edit", [Steps]),
-        [typeof(IReadOnlyList<PlanEdit>)] = ("pattern", [Steps]),
+        [typeof(Plan)] = ("plan", [Steps, HowRinsed]),
+        [typeof(PlanEdit)] = ("edit", [Steps, HowRinsed]),
+        [typeof(IReadOnlyList<PlanEdit>)] = ("pattern", [Steps, HowRinsed]),
         [typeof(Formula)] = ("formula", [Reflects]),
         [typeof(Recipe)] = ("recipe", []),
         [typeof(BowlEvent)] = ("weighing", [Adjusting]),
@@ -62,9 +62,9 @@ public static class Documents
         [typeof(VisitSum)] = ("sum of a visit", [Promised]),
         [typeof(TonePlan)] = ("way of toning", []),
         [typeof(Product)] = ("product", []),
-        [typeof(HouseRules)] = ("set of house rules", []),
-        [typeof(PlanFile)] = ("plan file", [Steps, LeftBehind]),
-        [typeof(VisitFile)] = ("visit file", [Steps, LeftBehind]),
+        [typeof(HouseRules)] = ("set of house rules", [HowRinsed]),
+        [typeof(PlanFile)] = ("plan file", [Steps, LeftBehind, HowRinsed]),
+        [typeof(VisitFile)] = ("visit file", [Steps, LeftBehind, HowRinsed]),
     };
 
     // What version 1 had not, and means as it stands: an older program must say it can't read it, not lose it.
@@ -77,6 +77,9 @@ public static class Documents
 
     /// <summary>Version 3: hair is told in the pieces that earlier visits left.</summary>
     private static void LeftBehind(JsonObject document) { }
+
+    /// <summary>The next version: whether panels are rinsed in waves or once is planned.</summary>
+    private static void HowRinsed(JsonObject document) { }
 
     /// <summary>Version 2: a colour has a reflect and a base.</summary>
     private static void Reflects(JsonObject document) { }

@@ -12,6 +12,9 @@ public enum WayKind
     /// <summary>The plan as it is, all rinsed in one wave at the end: what waves are worth.</summary>
     AtOnce,
 
+    /// <summary>The plan as it is, in waves, where it would be rinsed once.</summary>
+    InWaves,
+
     /// <summary>The same developers, zones worked in another order that ends sooner.</summary>
     ByOrder,
 

@@ -21,7 +21,7 @@ public sealed class ChairWays
         AsPlanned = new(WayKind.AsPlanned, "As planned", null, VisitOnClock.Of(mix), 0);
         atOnce = VisitOnClock.Of(mix, atOnce: true);
         Ways = [AsPlanned, .. Others()];
-        Best = Ways.Where(w => w.Kind != WayKind.AtOnce && !w.IsStronger)
+        Best = Ways.Where(w => (w.Kind == WayKind.AsPlanned || w.Edit is not null) && !w.IsStronger)
             .MinBy(w =>
                 (
                     w.Visit.Outside.Count,
@@ -105,9 +105,17 @@ public sealed class ChairWays
 
     private IEnumerable<ChairWay> Others()
     {
-        if (atOnce.Outside.Count > 0 && AsPlanned.Visit.Waves.Count() > 1)
+        var isOnce = mix.Head.Plan.Rinse is Rinse.Once;
+        if (!isOnce && AsPlanned.Visit.Waves.Count() > 1)
         {
-            yield return new(WayKind.AtOnce, "As mixed, rinsed at once at the end", null, atOnce, 0);
+            // What would be over is shown for what waves are worth, and not offered.
+            var taken = atOnce.Outside.Count == 0 ? new SetRinse(Rinse.Once) : null;
+            yield return new(WayKind.AtOnce, "As mixed, rinsed at once at the end", taken, atOnce, 0);
+        }
+
+        if (isOnce && VisitOnClock.Of(mix, atOnce: false) is var inWaves && inWaves.Waves.Count() > 1)
+        {
+            yield return new(WayKind.InWaves, "As mixed, rinsed in waves", new SetRinse(Rinse.InWaves), inWaves, 0);
         }
 
         var reordered = OrderAhead
@@ -151,8 +159,21 @@ public sealed class ChairWays
         }
     }
 
-    private ChairWay Way(WayKind kind, Sentence label, PlanEdit edit, PlannedMix made, bool atOnce) =>
-        new(kind, label, edit, VisitOnClock.Of(made, atOnce: atOnce), mix.Head.Measures.LevelsFrom(made.Head.Measures));
+    private ChairWay Way(WayKind kind, Sentence label, Together edit, PlannedMix made, bool atOnce) =>
+        new(
+            kind,
+            label,
+            Rinsed(edit, atOnce),
+            VisitOnClock.Of(made, atOnce: atOnce),
+            mix.Head.Measures.LevelsFrom(made.Head.Measures)
+        );
+
+    /// <summary>What is taken is rinsed as it was shown.</summary>
+    private Together Rinsed(Together edit, bool atOnce)
+    {
+        var rinse = atOnce ? Rinse.Once : Rinse.InWaves;
+        return rinse == mix.Head.Plan.Rinse ? edit : new([.. edit.Edits, new SetRinse(rinse)]);
+    }
 
     private static Together? All(IEnumerable<PlanEdit?> edits)
     {

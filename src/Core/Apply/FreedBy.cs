@@ -74,11 +74,9 @@ public sealed record FreedBy(
             .ToArray();
     }
 
-    /// <summary>The ways whose changes differ: what is mixed so is rinsed in waves here, as the service will.</summary>
+    /// <summary>The ways that can be taken, as they would be rinsed.</summary>
     private static IEnumerable<(Sentence Label, PlanEdit Edit, bool Stronger)> Taken(ChairWays ways) =>
-        ways
-            .Ways.Where(w => w.Edit is not null && (w.Kind != WayKind.ByDeveloper || w.IsStronger))
-            .Select(w => (w.Label, w.Edit!, w.IsStronger));
+        ways.Ways.Where(w => w.Edit is not null).Select(w => (w.Label, w.Edit!, w.IsStronger));
 
     private static IEnumerable<(Sentence Label, PlanEdit Edit, bool Stronger)> ToTry(
         PlannedMix mix,

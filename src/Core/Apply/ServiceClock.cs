@@ -124,12 +124,13 @@ public sealed record ServiceClock
     /// <param name="mix">The pinned plan with its bowls.</param>
     /// <param name="service">The service as it stands.</param>
     /// <param name="now">What time it is.</param>
-    /// <param name="atOnce">Whether all is rinsed in one wave at the end, and not in as many as end soonest.</param>
-    public static ServiceClock Of(PlannedMix mix, ServiceInHand service, DateTimeOffset now, bool atOnce = false)
+    /// <param name="atOnce">Whether all is rinsed in one wave at the end, and not in as many as end soonest; null as
+    /// planned.</param>
+    public static ServiceClock Of(PlannedMix mix, ServiceInHand service, DateTimeOffset now, bool? atOnce = null)
     {
         ArgumentNullException.ThrowIfNull(mix);
         ArgumentNullException.ThrowIfNull(service);
-        return new(mix, service, now, atOnce);
+        return new(mix, service, now, atOnce ?? (mix.Head.Plan.Rinse is Rinse.Once));
     }
 
     /// <summary>What the plan's steps have to do, in working order.</summary>

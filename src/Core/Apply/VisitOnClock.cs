@@ -117,8 +117,9 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
     /// <summary>Puts a visit on the clock.</summary>
     /// <param name="mix">The plan with its bowls.</param>
     /// <param name="help">What a second pair of hands does; null for none.</param>
-    /// <param name="atOnce">Whether each step is rinsed in one wave, and not in as many as end soonest.</param>
-    public static VisitOnClock Of(PlannedMix mix, Help? help = null, bool atOnce = false)
+    /// <param name="atOnce">Whether each step is rinsed in one wave, and not in as many as end soonest; null as
+    /// planned.</param>
+    public static VisitOnClock Of(PlannedMix mix, Help? help = null, bool? atOnce = null)
     {
         ArgumentNullException.ThrowIfNull(mix);
         var toDo = ServiceClock.StepsOf(mix);
@@ -156,7 +157,7 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
         double from,
         StepTurn laid,
         bool goesOn,
-        bool atOnce
+        bool? atOnce
     )
     {
         // What is laid over an area is timed as the bench times it, and hands are at it until it is laid.

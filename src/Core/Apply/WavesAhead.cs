@@ -157,7 +157,11 @@ internal sealed record WavesAhead(
     /// <param name="free">When hands can go on.</param>
     public static WavesAhead AtOnce(ServiceInHand service, IReadOnlyList<PanelOnClock> clocked, DateTimeOffset free)
     {
-        var open = clocked.Where(p => p.RinsedAt is null && p.Window is not null).OrderBy(p => p.ToAt).ToArray();
+        var inWave = (service.Wave?.Panels ?? []).ToHashSet();
+        var open = clocked
+            .Where(p => p.RinsedAt is null && p.Window is not null && !inWave.Contains(p.Panel))
+            .OrderBy(p => p.ToAt)
+            .ToArray();
         if (open.Length == 0)
         {
             return new(clocked, [], true, true);
@@ -172,7 +176,7 @@ internal sealed record WavesAhead(
             clocked,
             [
                 new(
-                    service.WavesDone + 1,
+                    service.WavesDone + (service.Wave is null ? 1 : 2),
                     free.AddMinutes(start),
                     free.AddMinutes(start + ChairProblem.UsualSlot(open.Length - 1)),
                     open.Select(p => p.Panel).ToArray()

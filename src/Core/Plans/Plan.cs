@@ -58,6 +58,7 @@ public sealed record Dismissed(string Finding, Severity At, string Reason);
 /// <param name="Limits">What counts as wrong: house rules; null as usual.</param>
 /// <param name="Dismissed">Findings set aside; null or empty for none.</param>
 /// <param name="Steps">Processes of the visit in order; null where there is one: what is painted on panels.</param>
+/// <param name="Rinse">How panels are rinsed.</param>
 public sealed record Plan(
     int Seed,
     PartLine Part,
@@ -72,7 +73,8 @@ public sealed record Plan(
     Styling Styled = Styling.Own,
     Limits? Limits = null,
     IReadOnlyList<Dismissed>? Dismissed = null,
-    IReadOnlyList<Step>? Steps = null
+    IReadOnlyList<Step>? Steps = null,
+    Rinse Rinse = Rinse.InWaves
 )
 {
     /// <summary>A plan nobody has begun: all zones cut as the house usually does, nothing painted.</summary>
@@ -95,7 +97,8 @@ public sealed record Plan(
                 {
                     CrownCm = Limits.CrownAnywhereCm,
                 }
-                : house.Limits
+                : house.Limits,
+            Rinse: house.SchoolsOf().RinsedOnce ? Rinse.Once : Rinse.InWaves
         );
     }
 

@@ -45,6 +45,11 @@ public static class PlanAsEdits
             yield return new SetOrder(order);
         }
 
+        if (plan.Rinse != default)
+        {
+            yield return new SetRinse(plan.Rinse);
+        }
+
         foreach (var region in plan.Regions)
         {
             // A file can hold nothing where a region should be: that is refused as any other value is.

@@ -15,12 +15,14 @@ namespace Wendro.Core.Plans;
 /// <param name="EndsOnSurface">Ends are painted on the surface only, for a subtle result; else worked through.</param>
 /// <param name="UndersideNever">No underside is painted; else only where the client ties it back.</param>
 /// <param name="TopBrightest">The crown begins highest and is the brightest; else it is kept low.</param>
+/// <param name="RinsedOnce">All is rinsed at once when the last panel is painted; else in waves.</param>
 public sealed record Schools(
     bool FrontFirst = false,
     bool HairlineFrontToBack = false,
     bool EndsOnSurface = false,
     bool UndersideNever = false,
-    bool TopBrightest = false
+    bool TopBrightest = false,
+    bool RinsedOnce = false
 )
 {
     /// <summary>The trade's usual ways.</summary>

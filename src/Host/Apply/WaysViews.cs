@@ -20,7 +20,7 @@ internal sealed record WayZone(int Step, Zone Zone, int Panels, double From, dou
 internal sealed record WayWave(double From, double To, double FreedAt, int Panels);
 
 /// <summary>One way through the visit.</summary>
-/// <param name="Kind">asPlanned, atOnce, byOrder, byRinse, byDeveloper or both.</param>
+/// <param name="Kind">asPlanned, atOnce, inWaves, byOrder, byRinse, byDeveloper or both.</param>
 /// <param name="Label">What it does.</param>
 /// <param name="Edits">The one edit that makes it so, to be sent as it is; none for the plan as it is.</param>
 /// <param name="Minutes">Minutes in the chair, from the first bowl to the last reading.</param>

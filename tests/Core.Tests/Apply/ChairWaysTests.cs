@@ -143,6 +143,30 @@ public sealed class ChairWaysTests
     }
 
     [Fact]
+    public void A_plan_that_is_rinsed_once_is_so_on_every_clock_and_waves_are_offered()
+    {
+        var once = Mixed([
+            new SetFormula(Formula.Lightening(FormulaId.A, Lightener.Powder, 30, 14)),
+            .. Painted(22, 5, BackToFront),
+            new SetRinse(Rinse.Once),
+        ]);
+        var visit = VisitOnClock.Of(once);
+        Assert.Single(visit.Waves);
+        Assert.True(visit.Waves.First().StartsAt >= visit.Steps[0].Panels.Max(p => p.PaintedAt) - 1e-9);
+        var ways = ChairWays.Of(once, Given.Cutting);
+        var waves = Assert.Single(ways.Ways, w => w.Kind == WayKind.InWaves);
+        Assert.Equal(new SetRinse(Rinse.InWaves), waves.Edit);
+        var quick = VisitOnClock.Of(Quick.Value);
+        Assert.Equal(quick.Minutes, waves.Visit.Minutes, 1e-9);
+        Assert.Equal(quick.Waves.Count(), waves.Visit.Waves.Count());
+        Assert.DoesNotContain(ways.Ways, w => w.Kind == WayKind.AtOnce);
+        // Too much is over by then: what frees it is told, and the best is not to rinse once.
+        Assert.True(visit.Outside.Count > 0);
+        Assert.NotEqual(WayKind.AsPlanned, ways.Best.Kind);
+        Assert.Contains(ways.FreedBy, f => f.Edit is SetRinse);
+    }
+
+    [Fact]
     public void Two_pairs_of_hands_are_done_sooner()
     {
         var (one, two) = (VisitOnClock.Of(Quick.Value), VisitOnClock.Of(Quick.Value, Help.Paints));
@@ -161,7 +185,7 @@ public sealed class ChairWaysTests
                 .. Painted(22, 5, BackToFront),
                 way.Edit!,
             ]);
-            var visit = VisitOnClock.Of(again, atOnce: way.Kind == WayKind.ByDeveloper);
+            var visit = VisitOnClock.Of(again);
             Assert.Equal(way.Visit.Minutes, visit.Minutes, 1e-9);
             Assert.Equal(way.Visit.Outside.Count, visit.Outside.Count);
             Assert.Equal(way.Bowls, again.Bowls.Count);

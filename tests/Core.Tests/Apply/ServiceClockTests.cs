@@ -47,6 +47,32 @@ public sealed class ServiceClockTests
         ];
 
     [Fact]
+    public void Rinsed_once_one_wave_follows_the_last_panel_and_what_is_being_rinsed_is_not_in_it()
+    {
+        var once = Mix.After(new SetRinse(Rinse.Once), Given.Cutting)!;
+        ServiceClock On(double now, params (double Minute, ServiceFact Fact)[] facts) =>
+            ServiceClock.Of(
+                once,
+                ServiceInHand.Of(ServiceClock.StepsOf(once), ChairDay.Kept(facts)),
+                Start.AddMinutes(now)
+            );
+
+        var before = On(0);
+        var all = Assert.Single(before.Waves);
+        Assert.Equal(1, all.Number);
+        Assert.Equal(Order.Count, all.Panels.Count);
+        Assert.True(all.StartsAt >= before.OnClock.Max(p => p.PaintedAt));
+
+        // One that came through early is rinsed by itself; the others wait for the last.
+        var early = On(12, [.. AllPainted(4), (10, new WaveBegun([Order[0]]))]);
+        var rest = Assert.Single(early.Waves);
+        Assert.Equal(2, rest.Number);
+        Assert.DoesNotContain(Order[0], rest.Panels);
+        Assert.Equal(Order.Count - 1, rest.Panels.Count);
+        Assert.True(rest.StartsAt >= early.WaveEndsAt);
+    }
+
+    [Fact]
     public void Before_anything_the_plan_is_on_the_clock_with_mixing_and_waves()
     {
         var clock = At(0);

@@ -3745,6 +3745,7 @@ export interface components {
             limits?: null | components["schemas"]["Limits"];
             dismissed?: null | components["schemas"]["Dismissed"][];
             steps?: null | components["schemas"]["Step"][];
+            rinse?: components["schemas"]["Rinse"];
         };
         PlanChange: {
             /** Format: int32 */
@@ -3763,7 +3764,7 @@ export interface components {
             cautions: string[];
             strands: null | components["schemas"]["StrandLevelsView"];
         };
-        PlanEdit: components["schemas"]["PlanEditAddCoat"] | components["schemas"]["PlanEditAddStep"] | components["schemas"]["PlanEditAlternatePanels"] | components["schemas"]["PlanEditAlternateRows"] | components["schemas"]["PlanEditClearPanels"] | components["schemas"]["PlanEditClearZone"] | components["schemas"]["PlanEditContour"] | components["schemas"]["PlanEditCutZone"] | components["schemas"]["PlanEditDismiss"] | components["schemas"]["PlanEditDropCrown"] | components["schemas"]["PlanEditExcludeZone"] | components["schemas"]["PlanEditFollowOldPieces"] | components["schemas"]["PlanEditHeed"] | components["schemas"]["PlanEditIncludeZone"] | components["schemas"]["PlanEditLeaveOut"] | components["schemas"]["PlanEditMatchPart"] | components["schemas"]["PlanEditMelt"] | components["schemas"]["PlanEditMirrorSide"] | components["schemas"]["PlanEditMovePart"] | components["schemas"]["PlanEditMoveStep"] | components["schemas"]["PlanEditOnlyDarkPieces"] | components["schemas"]["PlanEditPaintPanels"] | components["schemas"]["PlanEditPaintZone"] | components["schemas"]["PlanEditRaiseFaceFrame"] | components["schemas"]["PlanEditRemoveStep"] | components["schemas"]["PlanEditSetBand"] | components["schemas"]["PlanEditSetBlur"] | components["schemas"]["PlanEditSetCovering"] | components["schemas"]["PlanEditSetDepth"] | components["schemas"]["PlanEditSetFace"] | components["schemas"]["PlanEditSetFormula"] | components["schemas"]["PlanEditSetFrame"] | components["schemas"]["PlanEditSetHandling"] | components["schemas"]["PlanEditSetHeights"] | components["schemas"]["PlanEditSetLimits"] | components["schemas"]["PlanEditSetOrder"] | components["schemas"]["PlanEditSetReach"] | components["schemas"]["PlanEditSetShape"] | components["schemas"]["PlanEditSetStep"] | components["schemas"]["PlanEditSetStrokes"] | components["schemas"]["PlanEditSetStyling"] | components["schemas"]["PlanEditSetWears"] | components["schemas"]["PlanEditSetWish"] | components["schemas"]["PlanEditSoftenOldPieces"] | components["schemas"]["PlanEditSpreadHeights"] | components["schemas"]["PlanEditSwapCoats"] | components["schemas"]["PlanEditTakeCoat"] | components["schemas"]["PlanEditTakeIn"] | components["schemas"]["PlanEditTaper"] | components["schemas"]["PlanEditThinHairline"] | components["schemas"]["PlanEditTogether"] | components["schemas"]["PlanEditTouchUpRegrowth"] | components["schemas"]["PlanEditUseFormula"];
+        PlanEdit: components["schemas"]["PlanEditAddCoat"] | components["schemas"]["PlanEditAddStep"] | components["schemas"]["PlanEditAlternatePanels"] | components["schemas"]["PlanEditAlternateRows"] | components["schemas"]["PlanEditClearPanels"] | components["schemas"]["PlanEditClearZone"] | components["schemas"]["PlanEditContour"] | components["schemas"]["PlanEditCutZone"] | components["schemas"]["PlanEditDismiss"] | components["schemas"]["PlanEditDropCrown"] | components["schemas"]["PlanEditExcludeZone"] | components["schemas"]["PlanEditFollowOldPieces"] | components["schemas"]["PlanEditHeed"] | components["schemas"]["PlanEditIncludeZone"] | components["schemas"]["PlanEditLeaveOut"] | components["schemas"]["PlanEditMatchPart"] | components["schemas"]["PlanEditMelt"] | components["schemas"]["PlanEditMirrorSide"] | components["schemas"]["PlanEditMovePart"] | components["schemas"]["PlanEditMoveStep"] | components["schemas"]["PlanEditOnlyDarkPieces"] | components["schemas"]["PlanEditPaintPanels"] | components["schemas"]["PlanEditPaintZone"] | components["schemas"]["PlanEditRaiseFaceFrame"] | components["schemas"]["PlanEditRemoveStep"] | components["schemas"]["PlanEditSetBand"] | components["schemas"]["PlanEditSetBlur"] | components["schemas"]["PlanEditSetCovering"] | components["schemas"]["PlanEditSetDepth"] | components["schemas"]["PlanEditSetFace"] | components["schemas"]["PlanEditSetFormula"] | components["schemas"]["PlanEditSetFrame"] | components["schemas"]["PlanEditSetHandling"] | components["schemas"]["PlanEditSetHeights"] | components["schemas"]["PlanEditSetLimits"] | components["schemas"]["PlanEditSetOrder"] | components["schemas"]["PlanEditSetReach"] | components["schemas"]["PlanEditSetRinse"] | components["schemas"]["PlanEditSetShape"] | components["schemas"]["PlanEditSetStep"] | components["schemas"]["PlanEditSetStrokes"] | components["schemas"]["PlanEditSetStyling"] | components["schemas"]["PlanEditSetWears"] | components["schemas"]["PlanEditSetWish"] | components["schemas"]["PlanEditSoftenOldPieces"] | components["schemas"]["PlanEditSpreadHeights"] | components["schemas"]["PlanEditSwapCoats"] | components["schemas"]["PlanEditTakeCoat"] | components["schemas"]["PlanEditTakeIn"] | components["schemas"]["PlanEditTaper"] | components["schemas"]["PlanEditThinHairline"] | components["schemas"]["PlanEditTogether"] | components["schemas"]["PlanEditTouchUpRegrowth"] | components["schemas"]["PlanEditUseFormula"];
         PlanEditAddCoat: {
             /** @enum {string} */
             kind?: "addCoat";
@@ -4070,6 +4071,11 @@ export interface components {
             /** @enum {string} */
             kind?: "setReach";
             reach: components["schemas"]["Reach"];
+        };
+        PlanEditSetRinse: {
+            /** @enum {string} */
+            kind?: "setRinse";
+            rinse: components["schemas"]["Rinse"];
         };
         PlanEditSetShape: {
             /** @enum {string} */
@@ -4591,6 +4597,8 @@ export interface components {
             cameOut: number[];
             causes: components["schemas"]["Cause"][];
         };
+        /** @enum {unknown} */
+        Rinse: "inWaves" | "once";
         RinseAnswer: {
             waves: number[];
             why: components["schemas"]["Sentence"];
@@ -4676,6 +4684,8 @@ export interface components {
             undersideNever: boolean;
             /** @default false */
             topBrightest: boolean;
+            /** @default false */
+            rinsedOnce: boolean;
         };
         ScoopsAnswer: {
             /** Format: double */
@@ -5613,7 +5623,7 @@ export interface components {
             panels: components["schemas"]["PanelKey"][];
         };
         /** @enum {unknown} */
-        WayKind: "asPlanned" | "atOnce" | "byOrder" | "byRinse" | "byDeveloper" | "both";
+        WayKind: "asPlanned" | "atOnce" | "inWaves" | "byOrder" | "byRinse" | "byDeveloper" | "both";
         WayView: {
             kind: components["schemas"]["WayKind"];
             label: components["schemas"]["Sentence"];

@@ -5,6 +5,7 @@ import { api, type PlanEdit, type Schemas } from "../../api/client";
 import { given } from "../../api/given";
 import parts from "../../style/parts.module.css";
 import { tokens } from "../../style/tokens";
+import { Choice } from "../../views/Choice";
 import { said, useUnits } from "../../views/units";
 import { zoneWords } from "../../views/words";
 import { useVisit } from "../../visit/useVisit";
@@ -35,13 +36,30 @@ export function Ways({ revision }: { revision: number }) {
     await cache.invalidateQueries({ queryKey: ["apply", visit] });
     setTaking(false);
   };
+  const rinsed = (
+    <Choice
+      name="Rinsed"
+      value={work.plan.plan.rinse ?? "inWaves"}
+      options={[
+        ["inWaves", "in waves"],
+        ["once", "once, at the end"],
+      ]}
+      onChange={(rinse) => void take({ kind: "setRinse", rinse })}
+    />
+  );
   if (!data) {
-    return <p className={parts.soft}>Trying the ways through this visit…</p>;
+    return (
+      <>
+        {rinsed}
+        <p className={parts.soft}>Trying the ways through this visit…</p>
+      </>
+    );
   }
   const longest = Math.max(60, ...data.ways.map((w) => w.minutes));
   return (
     <section aria-label="Ways through this visit">
       <h3 className={css.waysTitle}>Ways through this visit</h3>
+      {rinsed}
       {data.ways.map((way) => (
         <article key={way.kind} className={css.way} aria-label={said(way.labelParts, units)}>
           <div className={css.wayHead}>

@@ -244,6 +244,13 @@ const schools: [keyof SchoolsOf, string, string, string, string][] = [
     "highest, brightest",
     "Where patterns begin the crown, and that the second look allows it.",
   ],
+  [
+    "rinsedOnce",
+    "Rinsing",
+    "in waves",
+    "once, at the end",
+    "How fresh plans are put on the clock; each plan can choose.",
+  ],
 ];
 
 /** Where artists disagree, and how this studio does it. */
