@@ -106,4 +106,49 @@ public sealed class ShapeTests
             paint.StartOn(new PanelKey(Zone.SideRight, 1, 2), 30, 7)
         );
     }
+
+    [Fact]
+    public void Paint_goes_as_deep_as_it_is_laid_from_the_side_it_is_laid_on()
+    {
+        // Half of a 10 mm section from above, from beneath, from both.
+        PaintedPanel Laid(Face face, double mm) =>
+            On(new PanelPaint(new Shape.Full(), MidsMm: mm, EndsMm: mm, Face: face));
+        double[] Through(PaintedPanel p) => [.. new[] { 0, 0.3, 0.4, 0.5, 1 }.Select(w => p.CoverageThrough(w, 0.5))];
+        Assert.Equal([1, 1, 0.5, 0, 0], Through(Laid(Face.Surface, 4)));
+        Assert.Equal([0, 0, 0, 0, 1], Through(Laid(Face.Underside, 4)));
+        Assert.Equal([1, 1, 0.5, 0, 1], Through(Laid(Face.Both, 4)));
+        // Through and through reaches the last hair, and none reaches not even the first.
+        Assert.Equal(1, Laid(Face.Surface, 10).CoverageThrough(1, 0.5));
+        Assert.Equal(0, Laid(Face.Surface, 0).CoverageThrough(0, 0.5));
+        Assert.Equal(
+            (0.4, 0.8, 1),
+            (
+                Laid(Face.Surface, 4).ShareReached(0.5),
+                Laid(Face.Both, 4).ShareReached(0.5),
+                Laid(Face.Both, 7).ShareReached(0.5)
+            )
+        );
+    }
+
+    [Fact]
+    public void A_band_ends_where_it_is_told_fading_over_a_quarter_of_itself_at_most()
+    {
+        var band = On(new PanelPaint(new Shape.Full(), 4, 5) { BandCm = 8 });
+        Assert.Equal(12, band.EndsAtCm);
+        Assert.Equal(double.PositiveInfinity, On(new PanelPaint(new Shape.Full(), 4)).EndsAtCm);
+        Assert.Equal(1, band.CoverageAlong(0.5, 10));
+        Assert.Equal(0.5, band.CoverageAlong(0.5, 11), 1e-9);
+        Assert.Equal(0, band.CoverageAlong(0.5, 12));
+        // A root stretch melts out over all of its blur.
+        var root = On(new PanelPaint(new Shape.Reverse(), 0, 5) { BandCm = 12 });
+        Assert.Equal(0.5, root.CoverageAlong(0.5, 9.5), 1e-9);
+    }
+
+    [Fact]
+    public void Taken_to_a_short_shape_what_was_told_of_its_band_stays()
+    {
+        var told = new PanelPaint(new Shape.Full(), 4) { BandCm = 5 };
+        Assert.Equal(5, told.In(ShapeKind.Fold).BandCm);
+        Assert.Equal(5, told.In(ShapeKind.Reverse).BandCm);
+    }
 }
