@@ -62,7 +62,9 @@ public sealed record ServiceClock
             ? WavesAhead.AtOnce(service, Clocked(), HandsFree)
             : WavesAhead.Of(service, Clocked(), RinseFree, freeing, IsRinsedBeside);
         (OnClock, Waves, IsInTime, IsProven) = (ahead.OnClock, ahead.Waves, ahead.IsInTime, ahead.IsProven);
-        DoneAt = (Waves.Count > 0 ? FreedAt(Waves[^1]) : WaveEndsAt)?.AddMinutes(
+        var rinsed = Waves.Count > 0 ? FreedAt(Waves[^1]) : WaveEndsAt;
+        var worked = Service.Wave is null ? AreaOn?.DoneAt : null;
+        DoneAt = (rinsed > worked ? rinsed : worked ?? rinsed)?.AddMinutes(
             PaintingTime.WashingMinutes + PaintingTime.DryingMinutes + PaintingTime.ReadingMinutes
         );
     }
@@ -116,6 +118,9 @@ public sealed record ServiceClock
                 - took;
         }
     }
+
+    /// <summary>What works over an area; null for nothing.</summary>
+    public AreaOnClock? AreaOn => AreaOnClock.Of(mix.Head.Plan, Service);
 
     /// <summary>What mixing a bowl takes, minutes.</summary>
     public double MixingMinutes => mix.Bench.MixingMinutes;

@@ -21,6 +21,9 @@ public enum DueKind
     /// <summary>A look: wipe, judge, paint again.</summary>
     Look,
 
+    /// <summary>What is laid over an area is to be looked at, or has worked.</summary>
+    Area,
+
     /// <summary>A bowl is past its time.</summary>
     BowlEnds,
 
@@ -61,6 +64,7 @@ public static class ServiceDues
             .Concat(Over(clock))
             .Concat(Waves(clock))
             .Concat(Looks(clock))
+            .Concat(Areas(clock))
             .Concat(Bowls(clock))
             .OrderBy(d => d.Kind == DueKind.Burning ? 0 : 1)
             // Of what is due already the graver stands first; of what is to come the sooner.
@@ -165,6 +169,52 @@ public static class ServiceDues
                 + "judge, paint it again.",
             Severity.Caution,
             [panel]
+        );
+    }
+
+    /// <summary>What works over an area: looked at first, done, over; each while it is next.</summary>
+    private static IEnumerable<Due> Areas(ServiceClock clock)
+    {
+        if (clock.AreaOn is not { } area || clock.Service.Wave is not null)
+        {
+            yield break;
+        }
+
+        var name = Sentence.Capital(area.Words);
+        if (area.OverAt <= clock.Now)
+        {
+            yield return new(
+                DueKind.Over,
+                area.OverAt.Value,
+                $"{name} is over",
+                $"{area.AtMost:0} min at most were planned: rinse now.",
+                Severity.Alarm,
+                []
+            );
+            yield break;
+        }
+
+        if (area.LookAfter is { } after && clock.Now < area.DoneAt)
+        {
+            yield return new(
+                DueKind.Area,
+                area.LaidAt.AddMinutes(after),
+                $"Look: {area.Words}",
+                "Wipe a little clean and judge: it may be done.",
+                Severity.Caution,
+                []
+            );
+        }
+
+        yield return new(
+            DueKind.Area,
+            area.DoneAt,
+            area.IsRinsed ? $"Rinse: {area.Words}" : $"{name} has worked",
+            area.AtMost is { } most
+                ? $"It works {area.Minutes:0} min, {most:0} at most. The eye decides."
+                : (Sentence)$"It works {area.Minutes:0} min. The eye decides.",
+            Severity.Caution,
+            []
         );
     }
 

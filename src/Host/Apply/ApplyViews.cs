@@ -174,7 +174,6 @@ internal sealed record ApplyView(
         var inWave = service.Wave?.Panels.ToHashSet() ?? [];
         var onClock = clock.OnClock.ToDictionary(p => p.Panel);
         var steps = at.Mix.Head.Plan.StepsOf();
-        var area = at.Mix.Head.Areas.FirstOrDefault(a => a.Step == service.Step);
         return new(
             at.Revision,
             at.Work.Stored.History.Revision == at.Revision ? null : at.Work.Stored.History.Revision,
@@ -190,7 +189,7 @@ internal sealed record ApplyView(
             service.GoesOn,
             service.AreaWaits,
             service.AreaIsOn,
-            service.AreaAt is { } laid && area is not null ? laid.AddMinutes(area.Formula.Minutes) : null,
+            clock.AreaOn?.DoneAt,
             service.Next is { } next
                 ? NextOf(at, clock, next, waiting.Skip(1).FirstOrDefault(), waiting.Length > 1)
                 : null,

@@ -2,6 +2,7 @@ using Wendro.Core.Apply;
 using Wendro.Core.Blend;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
+using Wendro.Core.Lift;
 using Wendro.Core.Mix;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
@@ -70,6 +71,61 @@ public sealed class ServiceClockTests
         Assert.DoesNotContain(Order[0], rest.Panels);
         Assert.Equal(Order.Count - 1, rest.Panels.Count);
         Assert.True(rest.StartsAt >= early.WaveEndsAt);
+    }
+
+    [Fact]
+    public void What_is_laid_over_an_area_is_looked_at_rinsed_and_over_when_it_was_said()
+    {
+        PlannedMix With(Step step) =>
+            Mix.After(new SetFormula(Formula.Colouring(FormulaId.B, 4, 10, 25)), Given.Cutting)!
+                .After(new AddStep(step, 0), Given.Cutting)!;
+        static IReadOnlyList<Due> DuesOf(PlannedMix mix, double now) =>
+            ServiceDues.Of(
+                ServiceClock.Of(
+                    mix,
+                    ServiceInHand.Of(ServiceClock.StepsOf(mix), ChairDay.Kept((0, new Seated()), (5, new AreaLaid()))),
+                    Start.AddMinutes(now)
+                )
+            );
+
+        var step = new Step(StepKind.Base, new Area(ToCm: 4), FormulaId.B);
+        var said = With(step with { EarliestMinutes = 20, LatestMinutes = 32 });
+        Assert.Equal(
+            [("Look: base, root to 4 cm", 25.0), ("Rinse: base, root to 4 cm", 30.0)],
+            DuesOf(said, 6).Select(d => (d.Title, (d.At - Start).TotalMinutes))
+        );
+        // Once it has worked it is rinsed, not looked at first.
+        Assert.Equal(["Rinse: base, root to 4 cm"], DuesOf(said, 31).Select(d => d.Title));
+        var over = Assert.Single(DuesOf(said, 38));
+        Assert.Equal((DueKind.Over, Severity.Alarm), (over.Kind, over.Severity));
+        Assert.Equal(37, (over.At - Start).TotalMinutes);
+
+        // Where nobody said, its formula's minutes are all there is.
+        var due = Assert.Single(DuesOf(With(step), 60));
+        Assert.Equal((DueKind.Area, 30.0), (due.Kind, (due.At - Start).TotalMinutes));
+        Assert.Equal(
+            "Base, root to 4 cm has worked",
+            Assert.Single(DuesOf(With(step with { Rinse = false }), 6)).Title
+        );
+    }
+
+    [Fact]
+    public void While_only_an_area_works_it_is_told_when_the_step_is_done()
+    {
+        var mix = Mix.After(new SetFormula(Formula.Colouring(FormulaId.B, 4, 10, 25)), Given.Cutting)!
+            .After(new AddStep(new Step(StepKind.Base, new Area(ToCm: 4), FormulaId.B), 0), Given.Cutting)!;
+        ServiceClock On(double now, params (double Minute, ServiceFact Fact)[] facts) =>
+            ServiceClock.Of(
+                mix,
+                ServiceInHand.Of(ServiceClock.StepsOf(mix), ChairDay.Kept(facts)),
+                Start.AddMinutes(now)
+            );
+
+        // 25 minutes of its own, then 6 of washing, 8 of drying, 5 of reading.
+        Assert.Equal(5 + 25 + 19, (On(6, (0, new Seated()), (5, new AreaLaid())).DoneAt!.Value - Start).TotalMinutes);
+        var rinsing = On(31, (0, new Seated()), (5, new AreaLaid()), (30, new WaveBegun([])));
+        Assert.Equal(30 + 4 + 19, (rinsing.DoneAt!.Value - Start).TotalMinutes);
+        Assert.Empty(ServiceDues.Of(rinsing));
     }
 
     [Fact]

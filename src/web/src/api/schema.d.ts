@@ -2629,7 +2629,7 @@ export interface components {
             wordsParts?: null | components["schemas"]["SentencePiece"][];
         };
         /** @enum {unknown} */
-        DueKind: "burning" | "over" | "wave" | "look" | "bowlEnds" | "mix";
+        DueKind: "burning" | "over" | "wave" | "look" | "area" | "bowlEnds" | "mix";
         EditBody: {
             /** Format: int32 */
             baseRevision: number;

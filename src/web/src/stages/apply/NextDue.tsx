@@ -130,6 +130,7 @@ const marks: Record<Due["kind"], string> = {
   over: "▲",
   wave: "≈",
   look: "◎",
+  area: "▤",
   bowlEnds: "◗",
   mix: "◖",
 };

@@ -61,7 +61,11 @@ export function actOf(service: ApplyView): Act | undefined {
   if (on) {
     const coming = service.waves[0];
     return {
-      title: coming ? `Rinse ${coming.number} at ${clock(coming.startsAt)}` : "Rinse",
+      title: coming
+        ? `Rinse ${coming.number} at ${clock(coming.startsAt)}`
+        : service.areaFromAt
+          ? `Rinse at ${clock(service.areaFromAt)}`
+          : "Rinse",
       label: "Begin the rinse",
       fact: { kind: "waveBegun", panels: coming?.panels ?? [] },
     };

@@ -5,6 +5,7 @@ import type { Due } from "./useApply";
 const tones: Partial<Record<Due["kind"], number[]>> = {
   look: [660, 660],
   wave: [440, 554, 659],
+  area: [659, 554],
   bowlEnds: [392],
   mix: [392],
   over: [294, 220, 294, 220],

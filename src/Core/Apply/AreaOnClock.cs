@@ -1,0 +1,42 @@
+using Wendro.Core.Plans;
+
+namespace Wendro.Core.Apply;
+
+/// <summary>What is laid over an area and works: when it is looked at, done, and over.</summary>
+/// <param name="Words">What it is: "base, root to 4 cm".</param>
+/// <param name="LaidAt">When all of it was on.</param>
+/// <param name="Minutes">How long it works, minutes.</param>
+/// <param name="LookAfter">Minutes after which it is looked at first; null where nobody said.</param>
+/// <param name="AtMost">Minutes after which it must be off; null where nobody said.</param>
+/// <param name="IsRinsed">Whether it is rinsed before the next step.</param>
+public sealed record AreaOnClock(
+    string Words,
+    DateTimeOffset LaidAt,
+    double Minutes,
+    double? LookAfter,
+    double? AtMost,
+    bool IsRinsed
+)
+{
+    /// <summary>When it has worked.</summary>
+    public DateTimeOffset DoneAt => LaidAt.AddMinutes(Minutes);
+
+    /// <summary>When it must be off; null where nobody said.</summary>
+    public DateTimeOffset? OverAt => AtMost is { } most ? LaidAt.AddMinutes(most) : null;
+
+    /// <summary>What works over an area in the step at hand; null for nothing.</summary>
+    /// <param name="plan">The pinned plan.</param>
+    /// <param name="service">The service as it stands.</param>
+    public static AreaOnClock? Of(Plan plan, ServiceInHand service)
+    {
+        ArgumentNullException.ThrowIfNull(plan);
+        ArgumentNullException.ThrowIfNull(service);
+        if (!service.AreaIsOn || service.AreaAt is not { } laid)
+        {
+            return null;
+        }
+
+        var step = plan.StepsOf()[service.Step];
+        return new(step.Words, laid, step.MinutesOf(plan), step.EarliestMinutes, step.LatestMinutes, step.Rinse);
+    }
+}
