@@ -61,6 +61,32 @@ public sealed class StepsTests(App app) : IClassFixture<App>
     }
 
     [Fact]
+    public void A_visit_that_begins_with_a_base_is_begun_at_the_chair_and_the_base_is_timed()
+    {
+        app.Begin();
+        app.Visit("Tindra Okelunde", "paint");
+        app.Find("the head", By.CssSelector("canvas[data-drawn]"));
+        Add("Root base, then rinse");
+        app.Until("base and light", _ => Steps() is ["1 Base", "2 Lighten"] ? "yes" : null);
+        app.Visit("Tindra Okelunde", "apply");
+        app.Find("what comes first", By.XPath("//p[contains(., '2 steps, first base, root to 4 cm')]"));
+        foreach (var tap in new[] { "Client in the chair", "Part is set", "Combed", "All of it is on" })
+        {
+            app.Until(tap, _ => app.Button(tap) is { Enabled: true } b ? b : null).Click();
+        }
+
+        app.Find("its timer", By.CssSelector("[role='timer'][aria-label='Rinse: base, root to 4 cm in']"));
+        app.Find("when it is rinsed", By.XPath("//h2[starts-with(., 'Rinse at ')]"));
+        foreach (var tap in new[] { "Begin the rinse", "Wave rinsed", "Washed and read" })
+        {
+            app.Until(tap, _ => app.Button(tap) is { Enabled: true } b ? b : null).Click();
+        }
+
+        app.Find("the light is next", By.XPath("//p[contains(., '✓ base, root to 4 cm')][contains(., '▸ lighten')]"));
+        Assert.Empty(app.ConsoleErrors);
+    }
+
+    [Fact]
     public void What_is_advised_is_laid_by_one_tap_and_undone_by_one()
     {
         app.Begin();

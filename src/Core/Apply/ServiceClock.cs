@@ -148,7 +148,8 @@ public sealed record ServiceClock
                 (s, i) =>
                     new StepToDo(
                         mix.Timeline.Turns.Where(t => t.Step == i).Select(t => t.Panel).ToArray(),
-                        s.Area is not null,
+                        // A treatment is laid over all that is lightened, and works as what lies over an area does.
+                        s.Area is not null || s.Kind == StepKind.Treat,
                         s.Rinse
                     )
             )

@@ -110,6 +110,20 @@ public sealed class ServiceClockTests
     }
 
     [Fact]
+    public void A_treatment_is_laid_and_timed_as_what_lies_over_an_area()
+    {
+        var mix = Mix.After(new AddStep(new Step(StepKind.Treat, Minutes: 12), 0), Given.Cutting)!;
+        var steps = ServiceClock.StepsOf(mix);
+        Assert.Equal([true, false], steps.Select(s => s.HasArea));
+        ServiceInHand Of(params (double Minute, ServiceFact Fact)[] facts) =>
+            ServiceInHand.Of(steps, ChairDay.Kept(facts));
+        Assert.True(Of((0, new Seated())).AreaWaits);
+        var on = ServiceClock.Of(mix, Of((0, new Seated()), (3, new AreaLaid())), Start.AddMinutes(4));
+        Assert.Equal(15, (on.AreaOn!.DoneAt - Start).TotalMinutes);
+        Assert.Equal("Rinse: treatment", Assert.Single(ServiceDues.Of(on)).Title);
+    }
+
+    [Fact]
     public void While_only_an_area_works_it_is_told_when_the_step_is_done()
     {
         var mix = Mix.After(new SetFormula(Formula.Colouring(FormulaId.B, 4, 10, 25)), Given.Cutting)!

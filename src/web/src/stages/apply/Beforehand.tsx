@@ -16,14 +16,19 @@ interface Props {
 /** Before the client sits: what the plan comes to on the clock, and the one tap that begins it. */
 export function Beforehand({ service, chair, now }: Props) {
   const painted = service.waiting.length;
+  const first = service.steps.find((s) => s.isNow);
+  // A visit may begin with something laid over an area: then panels come in a later step.
+  const begins = painted > 0 || service.areaWaits;
   const done = service.doneAt && Date.parse(service.doneAt);
   return (
     <section className={`${parts.col} ${css.work}`} aria-label="Before the first panel">
       <h2 className={css.where}>Ready for the chair</h2>
       <p className={css.line}>
-        {painted === 0
-          ? "Nothing is painted in the plan yet."
-          : `${painted} panels, about ${Math.round(service.secondsEach)} s each`}
+        {painted > 0
+          ? `${painted} panels, about ${Math.round(service.secondsEach)} s each`
+          : begins
+            ? `${service.steps.length} steps, first ${first?.words ?? ""}`
+            : "Nothing is painted in the plan yet."}
         {done ? ` · done by ${clock(done)} if begun now, ${minutes(now, done)} min` : ""}
       </p>
       {!service.isInTime && (
@@ -35,7 +40,7 @@ export function Beforehand({ service, chair, now }: Props) {
       <Button
         type="primary"
         className={css.painted}
-        disabled={painted === 0 || service.stops.length > 0 || chair.busy}
+        disabled={!begins || service.stops.length > 0 || chair.busy}
         onClick={() => {
           play("look");
           void chair.tell({ kind: "seated" });
@@ -52,7 +57,7 @@ export function Beforehand({ service, chair, now }: Props) {
         This pins the plan as it is now (revision {service.revision}); a change made later is offered here,
         never slipped in. Each tap is kept with its moment by the studio's clock.
       </p>
-      {painted > 0 && <Ways revision={service.revision} />}
+      {begins && <Ways revision={service.revision} />}
     </section>
   );
 }

@@ -48,7 +48,9 @@ export function FillingUp({ service, now, tell, mirrored, onMirrored }: Props) {
         <span>
           {waits > 0
             ? `${waits} to go · ${Math.round((waits * service.secondsEach) / 60)} min`
-            : "all painted"}
+            : service.panels.length > 0
+              ? "all painted"
+              : "none in this step"}
         </span>
       </div>
       <PanelMap
@@ -114,15 +116,17 @@ export function FillingUp({ service, now, tell, mirrored, onMirrored }: Props) {
         </div>
       ) : (
         <dl className={css.facts}>
-          <div>
-            <dt>Hand</dt>
-            <dd>
-              {Math.round(service.secondsEach)} s a panel
-              {Math.abs(service.secondsEach - service.plannedSecondsEach) < 3 && service.help !== "paints"
-                ? " · as planned"
-                : ""}
-            </dd>
-          </div>
+          {service.panels.length > 0 && (
+            <div>
+              <dt>Hand</dt>
+              <dd>
+                {Math.round(service.secondsEach)} s a panel
+                {Math.abs(service.secondsEach - service.plannedSecondsEach) < 3 && service.help !== "paints"
+                  ? " · as planned"
+                  : ""}
+              </dd>
+            </div>
+          )}
           {service.bowls
             .filter((b) => b.neededAt || (b.livesUntil && Date.parse(b.livesUntil) > now && b.leftGrams > 0))
             .slice(0, 3)

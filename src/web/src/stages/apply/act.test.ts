@@ -56,6 +56,8 @@ test("when nothing waits it is rinsed in the next wave, then washed, then done",
   const rinsed = { next: null, panels: [{ panel: "nape/0/0", state: "rinsed" }] };
   expect(at(rinsed)?.fact.kind).toBe("washed");
   expect(at({ next: null, panels: [], areaIsOn: true })?.fact).toEqual({ kind: "waveBegun", panels: [] });
+  const area = { next: null, panels: [], areaIsOn: true, areaFromAt: "2031-05-06T11:05:00Z" };
+  expect(at(area)?.title).toMatch(/^Rinse at \d\d:05$/);
   // A step without panels is washed, too.
   expect(at({ next: null, panels: [] })?.fact.kind).toBe("washed");
   expect(at({ ...rinsed, isDone: true })).toBeUndefined();
