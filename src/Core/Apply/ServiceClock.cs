@@ -63,7 +63,7 @@ public sealed record ServiceClock
             : WavesAhead.Of(service, Clocked(), RinseFree, freeing, IsRinsedBeside);
         (OnClock, Waves, IsInTime, IsProven) = (ahead.OnClock, ahead.Waves, ahead.IsInTime, ahead.IsProven);
         var rinsed = Waves.Count > 0 ? FreedAt(Waves[^1]) : WaveEndsAt;
-        var worked = Service.Wave is null ? AreaOn?.DoneAt : null;
+        var worked = Service.Wave is null ? AreaOn?.DoneAt.AddMinutes(PaintingTime.RinsingMinutes) : null;
         DoneAt = (rinsed > worked ? rinsed : worked ?? rinsed)?.AddMinutes(
             PaintingTime.WashingMinutes + PaintingTime.DryingMinutes + PaintingTime.ReadingMinutes
         );
@@ -149,7 +149,8 @@ public sealed record ServiceClock
                     new StepToDo(
                         mix.Timeline.Turns.Where(t => t.Step == i).Select(t => t.Panel).ToArray(),
                         // A treatment is laid over all that is lightened, and works as what lies over an area does.
-                        s.Area is not null || s.Kind == StepKind.Treat,
+                        s.Kind == StepKind.Treat
+                            || s.Area is not null,
                         s.Rinse
                     )
             )

@@ -56,18 +56,19 @@ public sealed record ServiceInHand
     public DateTimeOffset? AreaRinsedAt { get; private init; }
 
     /// <summary>
-    /// Whether the next step begins over what still works: this one is not rinsed before it, nothing of it waits, and
-    /// the next one paints other hair.
+    /// Whether the next step begins without a wash: this one has nothing to do, or is not rinsed before it, nothing of
+    /// it waits, and the next one paints other hair.
     /// </summary>
     public bool GoesOn =>
         Step + 1 < steps.Count
-        && !steps[Step].Rinse
         && Wave is null
         && !AreaIsOn
         && !AreaWaits
-        && On.Any()
         && !Waiting.Any()
-        && !steps[Step + 1].Panels.Intersect(On).Any();
+        && (On.Any() ? !steps[Step].Rinse && !steps[Step + 1].Panels.Intersect(On).Any() : HasNothingToDo);
+
+    /// <summary>Whether the step lays nothing at all: a visit that is only glossed paints no panel.</summary>
+    private bool HasNothingToDo => !steps[Step].HasArea && Order.Count == 0;
 
     /// <summary>Whether product lies over the area.</summary>
     public bool AreaIsOn => AreaAt is not null && AreaRinsedAt is null;
@@ -205,7 +206,8 @@ public sealed record ServiceInHand
             Hands h => this with { Help = h.Pairs == 2 ? h.Does : null },
             WaveBegun w => this with { Wave = new(at, w.Panels) },
             WaveEnded w => Rinsed(w, at),
-            Washed or WentOn => NextStep(at),
+            Washed => NextStep(at) with { WashedAt = at },
+            WentOn => NextStep(at),
             AreaLaid => this with { AreaAt = at, HandsSince = at },
             _ => this,
         };
@@ -230,7 +232,6 @@ public sealed record ServiceInHand
             ),
             AreaAt = null,
             AreaRinsedAt = null,
-            WashedAt = carried.Length == 0 ? at : WashedAt,
             HandsSince = at,
             Heat = carried.Length == 0 && HeatSince is not null ? Heat.Add((at, false)) : Heat,
         };

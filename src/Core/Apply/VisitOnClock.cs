@@ -189,16 +189,25 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
                 from,
                 panels,
                 waves,
-                DoneAt(from, laid, onlyArea, panels, waves),
+                DoneAt(from, laid, onlyArea ? Washing(mix, laid) : null, panels, waves),
                 goesOn || clock.IsProven
             ),
             all.Where(p => service.Panels.ContainsKey(p.Panel)).ToDictionary(p => p.Panel)
         );
     }
 
-    private static double DoneAt(double from, StepTurn laid, bool onlyArea, PanelAhead[] panels, WaveOfVisit[] waves)
+    /// <summary>What the last step adds that is laid over an area and rinsed: the bench counts none after it.</summary>
+    private static double Washing(PlannedMix mix, StepTurn laid)
     {
-        var area = onlyArea ? from + laid.NextAt - laid.From : from;
+        var steps = mix.Head.Plan.StepsOf();
+        var isLast = laid.Number == steps.Count - 1;
+        return isLast && steps[laid.Number].Rinse && laid.DoneAt > laid.From ? PaintingTime.BetweenSteps : 0;
+    }
+
+    /// <param name="washing">Minutes after what is laid over an area; null where panels are painted.</param>
+    private static double DoneAt(double from, StepTurn laid, double? washing, PanelAhead[] panels, WaveOfVisit[] waves)
+    {
+        var area = washing is { } after ? from + laid.NextAt - laid.From + after : from;
         var painted = panels.Select(p => p.PaintedAt).Append(from).Max();
         return waves.Length == 0
             ? Math.Max(area, painted)

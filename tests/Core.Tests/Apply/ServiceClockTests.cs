@@ -124,6 +124,43 @@ public sealed class ServiceClockTests
     }
 
     [Fact]
+    public void A_visit_that_is_only_glossed_goes_on_to_the_gloss()
+    {
+        var mix = Back.Value;
+        foreach (
+            var edit in new PlanEdit[]
+            {
+                new ClearZone(Zone.Nape),
+                new ClearZone(Zone.LowerBack),
+                new SetFormula(Formula.Colouring(FormulaId.B, 6, 5, 15)),
+                new AddStep(new Step(StepKind.Gloss, new Area(), FormulaId.B)),
+            }
+        )
+        {
+            mix = mix.After(edit, Given.Cutting)!;
+        }
+
+        var steps = ServiceClock.StepsOf(mix);
+        ServiceInHand Of(params (double Minute, ServiceFact Fact)[] facts) =>
+            ServiceInHand.Of(steps, ChairDay.Kept(facts));
+        Assert.Equal([0, 0], steps.Select(s => s.Panels.Count));
+        var seated = Of((0, new Seated()));
+        Assert.True(seated.GoesOn);
+        Assert.Empty(seated.Against(new WentOn()));
+        var gloss = Of((0, new Seated()), (1, new WentOn()));
+        Assert.True(gloss.AreaWaits);
+        Assert.False(gloss.GoesOn);
+        Assert.Null(gloss.WashedAt);
+        // On the clock nothing comes before it: five minutes laid on at most, fifteen of its own, then washed and read.
+        var visit = VisitOnClock.Of(mix);
+        Assert.Equal(0, visit.Steps[1].From, 1e-9);
+        Assert.InRange(visit.Minutes, 15 + 23, 15 + 23 + 12);
+
+        // Nothing at all is nothing to go on to.
+        Assert.False(ServiceInHand.Of([steps[0]], []).GoesOn);
+    }
+
+    [Fact]
     public void While_only_an_area_works_it_is_told_when_the_step_is_done()
     {
         var mix = Mix.After(new SetFormula(Formula.Colouring(FormulaId.B, 4, 10, 25)), Given.Cutting)!
@@ -135,8 +172,11 @@ public sealed class ServiceClockTests
                 Start.AddMinutes(now)
             );
 
-        // 25 minutes of its own, then 6 of washing, 8 of drying, 5 of reading.
-        Assert.Equal(5 + 25 + 19, (On(6, (0, new Seated()), (5, new AreaLaid())).DoneAt!.Value - Start).TotalMinutes);
+        // 25 minutes of its own, then 4 of rinsing, 6 of washing, 8 of drying, 5 of reading.
+        Assert.Equal(
+            5 + 25 + 4 + 19,
+            (On(6, (0, new Seated()), (5, new AreaLaid())).DoneAt!.Value - Start).TotalMinutes
+        );
         var rinsing = On(31, (0, new Seated()), (5, new AreaLaid()), (30, new WaveBegun([])));
         Assert.Equal(30 + 4 + 19, (rinsing.DoneAt!.Value - Start).TotalMinutes);
         Assert.Empty(ServiceDues.Of(rinsing));

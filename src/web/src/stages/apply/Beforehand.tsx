@@ -16,9 +16,10 @@ interface Props {
 /** Before the client sits: what the plan comes to on the clock, and the one tap that begins it. */
 export function Beforehand({ service, chair, now }: Props) {
   const painted = service.waiting.length;
-  const first = service.steps.find((s) => s.isNow);
-  // A visit may begin with something laid over an area: then panels come in a later step.
-  const begins = painted > 0 || service.areaWaits;
+  // A visit may begin with something laid over an area, or paint no panel at all.
+  const at = service.steps.findIndex((s) => s.isNow);
+  const first = service.steps[service.goesOn ? at + 1 : at];
+  const begins = painted > 0 || service.areaWaits || service.goesOn;
   const done = service.doneAt && Date.parse(service.doneAt);
   return (
     <section className={`${parts.col} ${css.work}`} aria-label="Before the first panel">
