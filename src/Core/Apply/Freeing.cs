@@ -15,7 +15,7 @@ public sealed class Freeing
     /// <summary>A foil out of the hair, seconds a sheet. Model assumption.</summary>
     public const double FoilSeconds = 10;
 
-    /// <summary>A row of film off at once, seconds; a part of the row takes its part of them. Model assumption.</summary>
+    /// <summary>A row of film off at once, seconds; a part of it takes its part of them. Model assumption.</summary>
     public const double FilmRowSeconds = 10;
 
     /// <summary>Teasing worked free, minutes where a whole head is teased. Model assumption.</summary>
