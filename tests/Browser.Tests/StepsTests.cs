@@ -70,7 +70,9 @@ public sealed class StepsTests(App app) : IClassFixture<App>
         app.Until("base and light", _ => Steps() is ["1 Base", "2 Lighten"] ? "yes" : null);
         app.Visit("Tindra Okelunde", "apply");
         app.Find("what comes first", By.XPath("//p[contains(., '2 steps, first base, root to 4 cm')]"));
-        foreach (var tap in new[] { "Client in the chair", "Part is set", "Combed", "All of it is on" })
+        foreach (
+            var tap in new[] { "Client in the chair", "Part is set", "Combed", "Bowl 1 is mixed", "All of it is on" }
+        )
         {
             app.Until(tap, _ => app.Button(tap) is { Enabled: true } b ? b : null).Click();
         }

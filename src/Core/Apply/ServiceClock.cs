@@ -122,6 +122,21 @@ public sealed record ServiceClock
     /// <summary>What works over an area; null for nothing.</summary>
     public AreaOnClock? AreaOn => AreaOnClock.Of(mix.Head.Plan, Service);
 
+    /// <summary>The bowl that is mixed before what waits can be laid over an area; null for none.</summary>
+    public PlannedBowl? BowlForArea
+    {
+        get
+        {
+            if (!Service.AreaWaits || mix.Head.Plan.StepsOf()[Service.Step].Formula is not { } formula)
+            {
+                return null;
+            }
+
+            var its = mix.Bowls.Where(b => b.Batch.Formula == formula && b.Batch.Panels.Count == 0).ToArray();
+            return its.Any(b => MixedAt(b) is not null) ? null : its.FirstOrDefault();
+        }
+    }
+
     /// <summary>What mixing a bowl takes, minutes.</summary>
     public double MixingMinutes => mix.Bench.MixingMinutes;
 

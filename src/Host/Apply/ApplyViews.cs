@@ -321,7 +321,9 @@ internal sealed record ApplyView(
             clock.LeftGrams(b),
             mixed,
             mixed?.AddMinutes(b.Batch.LivesUntil - b.Batch.ReadyAt),
-            waiting.Length == 0 ? null : waiting[0].BegunAt
+            waiting.Length > 0 ? waiting[0].BegunAt
+                : clock.BowlForArea?.Number == b.Number ? clock.Now
+                : null
         );
     }
 }

@@ -172,6 +172,11 @@ public sealed class ServiceClockTests
                 Start.AddMinutes(now)
             );
 
+        // Its bowl is mixed first, once.
+        var bowl = On(1, (0, new Seated())).BowlForArea!;
+        Assert.Equal((FormulaId.B, 0), (bowl.Batch.Formula, bowl.Batch.Panels.Count));
+        Assert.Null(On(2, (0, new Seated()), (2, new Mixed(FormulaId.B, bowl.Batch.Ordinal))).BowlForArea);
+
         // 25 minutes of its own, then 4 of rinsing, 6 of washing, 8 of drying, 5 of reading.
         Assert.Equal(
             5 + 25 + 4 + 19,

@@ -33,6 +33,15 @@ test("the bowl that the next panel is painted from is mixed first, and no other"
   expect(at({ bowls: [{ ...bowls[1] }] })?.fact.kind).toBe("painted");
 });
 
+test("what waits to be laid over an area is mixed first, and laid when its bowl is", () => {
+  const area = { next: null, panels: [], areaWaits: true, steps: [{ words: "base", isNow: true }] };
+  const bowl = { number: 1, formula: "B", ordinal: 1, mixedAt: null, neededAt: "2031-05-06T10:05:00Z" };
+  const other = { number: 2, formula: "A", ordinal: 1, mixedAt: null, neededAt: null };
+  expect(at({ ...area, bowls: [other, bowl] })?.fact).toEqual({ kind: "mixed", formula: "B", ordinal: 1 });
+  const mixed = { ...bowl, mixedAt: "2031-05-06T10:06:00Z", neededAt: null };
+  expect(at({ ...area, bowls: [mixed, other] })?.fact).toEqual({ kind: "laid" });
+});
+
 test("what burns is rinsed, all of it, before anything else", () => {
   const panels = [
     { panel: "nape/0/0", state: "on" },

@@ -13,6 +13,12 @@ export function ownWave(service: ApplyView): ApplyView["wave"] {
   return service.help === "rinses" && service.next && service.comfort !== "burning" ? null : service.wave;
 }
 
+const mixing = (bowl: ApplyView["bowls"][number]): Act => ({
+  title: `Mix bowl ${bowl.number}`,
+  label: `Bowl ${bowl.number} is mixed`,
+  fact: { kind: "mixed", formula: bowl.formula, ordinal: bowl.ordinal },
+});
+
 /** What the one target does now. */
 export function actOf(service: ApplyView): Act | undefined {
   const { next } = service;
@@ -38,17 +44,17 @@ export function actOf(service: ApplyView): Act | undefined {
     return { title: "Comb it through", label: "Combed", fact: { kind: "prepared", what: "combed" } };
   }
   if (service.areaWaits) {
+    const bowl = service.bowls.find((b) => b.neededAt && !b.mixedAt);
+    if (bowl) {
+      return mixing(bowl);
+    }
     const step = service.steps.find((s) => s.isNow);
     return { title: `Lay it on: ${step?.words ?? ""}`, label: "All of it is on", fact: { kind: "laid" } };
   }
   // Of the bowls only the one the next panel is painted from is waited for: the others are told as due.
   const bowl = service.bowls.find((b) => b.number === next?.bowl && !b.mixedAt);
   if (next && bowl) {
-    return {
-      title: `Mix bowl ${bowl.number}`,
-      label: `Bowl ${bowl.number} is mixed`,
-      fact: { kind: "mixed", formula: bowl.formula, ordinal: bowl.ordinal },
-    };
+    return mixing(bowl);
   }
   if (next) {
     return { title: next.title, label: "Painted", fact: { kind: "painted", panel: next.panel.key } };
