@@ -34,7 +34,7 @@ public sealed class FormatsTests
     }
 
     [Theory]
-    [InlineData("version", "4", "version 4")]
+    [InlineData("version", "5", "version 5")]
     [InlineData("version", "0", "does not say its version")]
     [InlineData("version", "\"one\"", "does not say its version")]
     [InlineData("format", "\"other\"", "not a wendro-plan")]
