@@ -148,7 +148,8 @@ public sealed class ApplyTests(App app) : IClassFixture<App>
         Press("Wave rinsed");
         Press("Washed and read");
 
-        // The second step: all of it over, its own clock, rinsed, read.
+        // The second step: its bowl, all of it over, its own clock, rinsed, read.
+        app.Click("its bowl", By.XPath("//button[starts-with(., 'Bowl ')][contains(., 'is mixed')]"));
         Press("All of it is on");
         Pass(15);
         Press("Begin the rinse");
