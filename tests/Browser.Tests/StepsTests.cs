@@ -28,8 +28,14 @@ public sealed class StepsTests(App app) : IClassFixture<App>
             app.Until(step, d => d.FindElement(By.XPath($"//button[.='{step}'][@aria-pressed='true']")));
         }
 
-        // The base reaches lower.
+        // What can't be is refused and not shown as if it stood. The base reaches lower.
         OpenStep(0);
+        app.Named("spinbutton", "Look from").SendKeys("100" + Keys.Tab);
+        app.Find("refused", By.XPath("//*[contains(text(), 'Not after its 25 minutes.')]"));
+        app.Until(
+            "nothing stands there",
+            _ => app.Named("spinbutton", "Look from").GetDomProperty("value") == "" ? "yes" : null
+        );
         var to = app.Find("where it ends", By.CssSelector("[role='spinbutton'][aria-label='To']"));
         to.SendKeys(Keys.Control + "a");
         to.SendKeys("6" + Keys.Tab);
@@ -57,7 +63,7 @@ public sealed class StepsTests(App app) : IClassFixture<App>
             app.Until($"{left} steps", _ => Steps().Length == left ? "yes" : null);
         }
 
-        Assert.Empty(app.ConsoleErrors);
+        Assert.DoesNotContain(app.ConsoleErrors, e => !e.Contains("400", StringComparison.Ordinal));
     }
 
     [Fact]

@@ -19,9 +19,9 @@ public sealed class ChairWays
     {
         (this.mix, this.cutting, this.stop) = (mix, cutting, stop);
         AsPlanned = new(WayKind.AsPlanned, "As planned", null, VisitOnClock.Of(mix), 0);
-        atOnce = VisitOnClock.Of(mix, atOnce: true);
+        atOnce = VisitOnClock.Of(mix, rinsing: Rinsing.Once);
         Ways = [AsPlanned, .. Others()];
-        Best = Ways.Where(w => (w.Kind == WayKind.AsPlanned || w.Edit is not null) && !w.IsStronger)
+        Best = Ways.Where(w => w.Kind != WayKind.AtOnce && !w.IsStronger)
             .MinBy(w =>
                 (
                     w.Visit.Outside.Count,
@@ -105,17 +105,15 @@ public sealed class ChairWays
 
     private IEnumerable<ChairWay> Others()
     {
-        var isOnce = mix.Head.Plan.Rinse is Rinse.Once;
-        if (!isOnce && AsPlanned.Visit.Waves.Count() > 1)
+        var isOnce = mix.Head.Plan.Rinse is Rinsing.Once;
+        if (!isOnce && atOnce.Outside.Count > 0 && AsPlanned.Visit.Waves.Count() > 1)
         {
-            // What would be over is shown for what waves are worth, and not offered.
-            var taken = atOnce.Outside.Count == 0 ? new SetRinse(Rinse.Once) : null;
-            yield return new(WayKind.AtOnce, "As mixed, rinsed at once at the end", taken, atOnce, 0);
+            yield return new(WayKind.AtOnce, "As mixed, rinsed at once at the end", null, atOnce, 0);
         }
 
-        if (isOnce && VisitOnClock.Of(mix, atOnce: false) is var inWaves && inWaves.Waves.Count() > 1)
+        if (isOnce && VisitOnClock.Of(mix, rinsing: Rinsing.InWaves) is var inWaves && inWaves.Waves.Count() > 1)
         {
-            yield return new(WayKind.InWaves, "As mixed, rinsed in waves", new SetRinse(Rinse.InWaves), inWaves, 0);
+            yield return new(WayKind.InWaves, "As mixed, rinsed in waves", new SetRinse(Rinsing.InWaves), inWaves, 0);
         }
 
         var reordered = OrderAhead
@@ -136,13 +134,19 @@ public sealed class ChairWays
         var mild = Each(false);
         if (All(mild.Select(s => s.OneStrength())) is { } one && Made(one) is { } alike)
         {
-            yield return Way(WayKind.ByRinse, "One strength, rinsed in waves", one, alike, false);
+            yield return Way(WayKind.ByRinse, "One strength, rinsed in waves", one, alike, Rinsing.InWaves);
         }
 
         if (All(mild.Select(s => s.WeakerFirst())) is { } weaker && Made(weaker) is { } rising)
         {
-            yield return Way(WayKind.ByDeveloper, "Weaker where painted first, rinsed at once", weaker, rising, true);
-            yield return Way(WayKind.Both, "Weaker where painted first, in waves", weaker, rising, false);
+            yield return Way(
+                WayKind.ByDeveloper,
+                "Weaker where painted first, rinsed at once",
+                weaker,
+                rising,
+                Rinsing.Once
+            );
+            yield return Way(WayKind.Both, "Weaker where painted first, in waves", weaker, rising, Rinsing.InWaves);
         }
         else if (All(Each(true).Select(s => s.WeakerFirst())) is { } strong && Made(strong) is { } offered)
         {
@@ -151,7 +155,7 @@ public sealed class ChairWays
                 "Stronger where painted last, rinsed at once",
                 strong,
                 offered,
-                true
+                Rinsing.Once
             ) with
             {
                 IsStronger = true,
@@ -159,21 +163,18 @@ public sealed class ChairWays
         }
     }
 
-    private ChairWay Way(WayKind kind, Sentence label, Together edit, PlannedMix made, bool atOnce) =>
+    private ChairWay Way(WayKind kind, Sentence label, Together edit, PlannedMix made, Rinsing rinsing) =>
         new(
             kind,
             label,
-            Rinsed(edit, atOnce),
-            VisitOnClock.Of(made, atOnce: atOnce),
+            Rinsed(edit, rinsing),
+            VisitOnClock.Of(made, rinsing: rinsing),
             mix.Head.Measures.LevelsFrom(made.Head.Measures)
         );
 
     /// <summary>What is taken is rinsed as it was shown.</summary>
-    private Together Rinsed(Together edit, bool atOnce)
-    {
-        var rinse = atOnce ? Rinse.Once : Rinse.InWaves;
-        return rinse == mix.Head.Plan.Rinse ? edit : new([.. edit.Edits, new SetRinse(rinse)]);
-    }
+    private Together Rinsed(Together edit, Rinsing rinsing) =>
+        rinsing == mix.Head.Plan.Rinse ? edit : new([.. edit.Edits, new SetRinse(rinsing)]);
 
     private static Together? All(IEnumerable<PlanEdit?> edits)
     {

@@ -1,3 +1,5 @@
+using Wendro.Core.Timing;
+
 namespace Wendro.Core.Apply;
 
 /// <summary>What hands do at a visit.</summary>
@@ -62,5 +64,18 @@ public static class HandsOfVisit
             .Concat(step.Waves.Select(w => new HandSpan(HandWork.Rinse, w.StartsAt, w.FreedAt)))
             .Concat(
                 step.Waves.Count == 0 ? [] : [new HandSpan(HandWork.Wash, step.Waves.Max(w => w.FreedAt), step.DoneAt)]
-            );
+            )
+            .Concat(step.Area is { } area ? Of(step, area) : []);
+
+    /// <summary>Laying over an area; and rinsing and washing it, where no wave of panels does.</summary>
+    private static IEnumerable<HandSpan> Of(StepOfVisit step, AreaOfVisit area)
+    {
+        yield return new(HandWork.Paint, step.From, area.LaidAt);
+        if (step.Waves.Count == 0 && step.DoneAt > area.WorkedAt)
+        {
+            var rinsed = area.WorkedAt + PaintingTime.RinsingMinutes;
+            yield return new(HandWork.Rinse, area.WorkedAt, rinsed);
+            yield return new(HandWork.Wash, rinsed, step.DoneAt);
+        }
+    }
 }

@@ -50,7 +50,7 @@ public sealed record ServiceClock
     private readonly Dictionary<PanelKey, PlannedPanel> panels;
     private readonly Dictionary<(PanelKey Panel, int Step), double> minutes;
 
-    private ServiceClock(PlannedMix mix, ServiceInHand service, DateTimeOffset now, bool atOnce)
+    private ServiceClock(PlannedMix mix, ServiceInHand service, DateTimeOffset now, Rinsing rinsing)
     {
         (this.mix, Service, Now) = (mix, service, now);
         freeing = Freeing.Of(mix.Head);
@@ -58,9 +58,10 @@ public sealed record ServiceClock
         minutes = mix.Timeline.Turns.ToDictionary(t => (t.Panel, t.Step), t => t.To - t.From);
         told = new(mix.Head, service, panels);
         Pace = PaceOf();
-        var ahead = atOnce
-            ? WavesAhead.AtOnce(service, Clocked(), HandsFree)
-            : WavesAhead.Of(service, Clocked(), RinseFree, freeing, IsRinsedBeside);
+        var ahead =
+            rinsing is Rinsing.Once
+                ? WavesAhead.AtOnce(service, Clocked(), HandsFree)
+                : WavesAhead.Of(service, Clocked(), RinseFree, freeing, IsRinsedBeside);
         (OnClock, Waves, IsInTime, IsProven) = (ahead.OnClock, ahead.Waves, ahead.IsInTime, ahead.IsProven);
         var rinsed = Waves.Count > 0 ? FreedAt(Waves[^1]) : WaveEndsAt;
         var worked = Service.Wave is null ? AreaOn?.DoneAt.AddMinutes(PaintingTime.RinsingMinutes) : null;
@@ -144,13 +145,12 @@ public sealed record ServiceClock
     /// <param name="mix">The pinned plan with its bowls.</param>
     /// <param name="service">The service as it stands.</param>
     /// <param name="now">What time it is.</param>
-    /// <param name="atOnce">Whether all is rinsed in one wave at the end, and not in as many as end soonest; null as
-    /// planned.</param>
-    public static ServiceClock Of(PlannedMix mix, ServiceInHand service, DateTimeOffset now, bool? atOnce = null)
+    /// <param name="rinsing">How it is rinsed; null as planned.</param>
+    public static ServiceClock Of(PlannedMix mix, ServiceInHand service, DateTimeOffset now, Rinsing? rinsing = null)
     {
         ArgumentNullException.ThrowIfNull(mix);
         ArgumentNullException.ThrowIfNull(service);
-        return new(mix, service, now, atOnce ?? (mix.Head.Plan.Rinse is Rinse.Once));
+        return new(mix, service, now, rinsing ?? mix.Head.Plan.Rinse);
     }
 
     /// <summary>What the plan's steps have to do, in working order.</summary>

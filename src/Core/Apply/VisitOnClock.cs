@@ -45,14 +45,21 @@ public sealed record WaveOfVisit(double StartsAt, double EndsAt, double FreedAt,
 /// <param name="Waves">Its waves.</param>
 /// <param name="DoneAt">When it is rinsed, washed, dried and read.</param>
 /// <param name="IsProven">Whether no other waves end sooner.</param>
+/// <param name="Area">What it lays over an area; null where it paints panels.</param>
 public sealed record StepOfVisit(
     int Number,
     double From,
     IReadOnlyList<PanelAhead> Panels,
     IReadOnlyList<WaveOfVisit> Waves,
     double DoneAt,
-    bool IsProven
+    bool IsProven,
+    AreaOfVisit? Area = null
 );
+
+/// <summary>What a step to come lays over an area, minutes.</summary>
+/// <param name="LaidAt">When all of it is on.</param>
+/// <param name="WorkedAt">When it has worked.</param>
+public sealed record AreaOfVisit(double LaidAt, double WorkedAt);
 
 /// <summary>A bowl of a visit to come, minutes.</summary>
 /// <param name="MixAt">When mixing begins.</param>
@@ -117,9 +124,8 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
     /// <summary>Puts a visit on the clock.</summary>
     /// <param name="mix">The plan with its bowls.</param>
     /// <param name="help">What a second pair of hands does; null for none.</param>
-    /// <param name="atOnce">Whether each step is rinsed in one wave, and not in as many as end soonest; null as
-    /// planned.</param>
-    public static VisitOnClock Of(PlannedMix mix, Help? help = null, bool? atOnce = null)
+    /// <param name="rinsing">How it is rinsed; null as planned.</param>
+    public static VisitOnClock Of(PlannedMix mix, Help? help = null, Rinsing? rinsing = null)
     {
         ArgumentNullException.ThrowIfNull(mix);
         var toDo = ServiceClock.StepsOf(mix);
@@ -134,7 +140,7 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
                 && !toDo[i].Rinse
                 && !toDo[i + 1].Panels.Intersect(toDo[i].Panels.Concat(on.Keys)).Any();
             var laid = mix.Timeline.Steps.Count > i ? mix.Timeline.Steps[i] : default;
-            var (step, rinsed) = Of(mix, ServiceInHand.Before(toDo, i, help, on), from, laid, goesOn, atOnce);
+            var (step, rinsed) = Of(mix, ServiceInHand.Before(toDo, i, help, on), from, laid, goesOn, rinsing);
             steps = steps
                 .Select(s => s with { Panels = s.Panels.Select(p => rinsed.GetValueOrDefault(p.Panel) ?? p).ToArray() })
                 .Append(step)
@@ -157,12 +163,12 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
         double from,
         StepTurn laid,
         bool goesOn,
-        bool? atOnce
+        Rinsing? rinsing
     )
     {
         // What is laid over an area is timed as the bench times it, and hands are at it until it is laid.
         var onlyArea = service.Next is null;
-        var clock = ServiceClock.Of(mix, service, Instant(onlyArea ? from + laid.LaidAt - laid.From : from), atOnce);
+        var clock = ServiceClock.Of(mix, service, Instant(onlyArea ? from + laid.LaidAt - laid.From : from), rinsing);
         static double At(DateTimeOffset at) => (at - SomeDay).TotalMinutes;
         IReadOnlyList<WaveToCome> ahead = goesOn ? [] : clock.Waves;
         var slots = ahead
@@ -189,30 +195,23 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
                 from,
                 panels,
                 waves,
-                DoneAt(from, laid, onlyArea ? Washing(mix, laid) : null, panels, waves),
-                goesOn || clock.IsProven
+                DoneAt(from, onlyArea ? from + laid.NextAt - laid.From : null, panels, waves),
+                goesOn || clock.IsProven,
+                onlyArea && laid.LaidAt > laid.From
+                    ? new(from + laid.LaidAt - laid.From, from + laid.DoneAt - laid.From)
+                    : null
             ),
             all.Where(p => service.Panels.ContainsKey(p.Panel)).ToDictionary(p => p.Panel)
         );
     }
 
-    /// <summary>What the last step adds that is laid over an area and rinsed: the bench counts none after it.</summary>
-    private static double Washing(PlannedMix mix, StepTurn laid)
+    private static double DoneAt(double from, double? area, PanelAhead[] panels, WaveOfVisit[] waves)
     {
-        var steps = mix.Head.Plan.StepsOf();
-        var isLast = laid.Number == steps.Count - 1;
-        return isLast && steps[laid.Number].Rinse && laid.DoneAt > laid.From ? PaintingTime.BetweenSteps : 0;
-    }
-
-    /// <param name="washing">Minutes after what is laid over an area; null where panels are painted.</param>
-    private static double DoneAt(double from, StepTurn laid, double? washing, PanelAhead[] panels, WaveOfVisit[] waves)
-    {
-        var area = washing is { } after ? from + laid.NextAt - laid.From + after : from;
         var painted = panels.Select(p => p.PaintedAt).Append(from).Max();
         return waves.Length == 0
-            ? Math.Max(area, painted)
+            ? Math.Max(area ?? from, painted)
             : Math.Max(
-                area,
+                area ?? from,
                 Math.Max(painted, waves.Max(w => w.FreedAt))
                     + PaintingTime.WashingMinutes
                     + PaintingTime.DryingMinutes

@@ -17,7 +17,7 @@ public readonly record struct PanelTurn(PanelKey Panel, double From, double To, 
 /// <param name="LaidAt">When all of it is laid.</param>
 /// <param name="DoneAt">When the last of it has worked; where it is not rinsed before the next step, when that
 /// begins.</param>
-/// <param name="NextAt">When the next step can begin: rinsed, washed, dried and read.</param>
+/// <param name="NextAt">When it is rinsed, washed, dried and read, and the next step can begin.</param>
 public readonly record struct StepTurn(int Number, double From, double LaidAt, double DoneAt, double NextAt);
 
 /// <summary>

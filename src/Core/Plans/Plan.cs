@@ -74,7 +74,7 @@ public sealed record Plan(
     Limits? Limits = null,
     IReadOnlyList<Dismissed>? Dismissed = null,
     IReadOnlyList<Step>? Steps = null,
-    Rinse Rinse = Rinse.InWaves
+    Rinsing Rinse = Rinsing.InWaves
 )
 {
     /// <summary>A plan nobody has begun: all zones cut as the house usually does, nothing painted.</summary>
@@ -98,7 +98,7 @@ public sealed record Plan(
                     CrownCm = Limits.CrownAnywhereCm,
                 }
                 : house.Limits,
-            Rinse: house.SchoolsOf().RinsedOnce ? Rinse.Once : Rinse.InWaves
+            Rinse: house.SchoolsOf().RinsedOnce ? Rinsing.Once : Rinsing.InWaves
         );
     }
 

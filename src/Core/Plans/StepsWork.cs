@@ -82,11 +82,10 @@ internal sealed class StepsWork
 
             var laidAt = clock.Minute;
             var nothing = laidAt <= from;
-            var last = number == steps.Count - 1;
             var doneAt = nothing || !step.Rinse ? laidAt : laidAt + step.MinutesOf(plan);
-            var nextAt = nothing || !step.Rinse || last ? doneAt : doneAt + PaintingTime.BetweenSteps;
+            var nextAt = nothing || !step.Rinse ? doneAt : doneAt + PaintingTime.BetweenSteps;
             clock.Note(new(number, from, laidAt, doneAt, nextAt));
-            clock.Wait(last ? 0 : nextAt - laidAt);
+            clock.Wait(nextAt - laidAt);
         }
 
         return clock.Timeline();

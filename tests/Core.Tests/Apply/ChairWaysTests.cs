@@ -148,14 +148,14 @@ public sealed class ChairWaysTests
         var once = Mixed([
             new SetFormula(Formula.Lightening(FormulaId.A, Lightener.Powder, 30, 14)),
             .. Painted(22, 5, BackToFront),
-            new SetRinse(Rinse.Once),
+            new SetRinse(Rinsing.Once),
         ]);
         var visit = VisitOnClock.Of(once);
         Assert.Single(visit.Waves);
         Assert.True(visit.Waves.First().StartsAt >= visit.Steps[0].Panels.Max(p => p.PaintedAt) - 1e-9);
         var ways = ChairWays.Of(once, Given.Cutting);
         var waves = Assert.Single(ways.Ways, w => w.Kind == WayKind.InWaves);
-        Assert.Equal(new SetRinse(Rinse.InWaves), waves.Edit);
+        Assert.Equal(new SetRinse(Rinsing.InWaves), waves.Edit);
         var quick = VisitOnClock.Of(Quick.Value);
         Assert.Equal(quick.Minutes, waves.Visit.Minutes, 1e-9);
         Assert.Equal(quick.Waves.Count(), waves.Visit.Waves.Count());
@@ -210,7 +210,7 @@ public sealed class ChairWaysTests
         Assert.InRange(rising.LevelsApart, 0, 0.25);
 
         // Rinsed at once, more panels are in time than with one strength.
-        Assert.True(rising.Visit.Outside.Count < VisitOnClock.Of(Strong.Value, atOnce: true).Outside.Count);
+        Assert.True(rising.Visit.Outside.Count < VisitOnClock.Of(Strong.Value, rinsing: Rinsing.Once).Outside.Count);
     }
 
     [Fact]
@@ -280,7 +280,7 @@ public sealed class ChairWaysTests
     [Fact]
     public void All_at_once_is_one_wave_that_claims_nothing_of_several()
     {
-        var visit = VisitOnClock.Of(Strong.Value, atOnce: true);
+        var visit = VisitOnClock.Of(Strong.Value, rinsing: Rinsing.Once);
         var wave = Assert.Single(visit.Waves);
         Assert.Equal(visit.Steps[0].Panels.Count, wave.Panels.Count);
         Assert.False(visit.IsProven);

@@ -50,7 +50,7 @@ public sealed class ServiceClockTests
     [Fact]
     public void Rinsed_once_one_wave_follows_the_last_panel_and_what_is_being_rinsed_is_not_in_it()
     {
-        var once = Mix.After(new SetRinse(Rinse.Once), Given.Cutting)!;
+        var once = Mix.After(new SetRinse(Rinsing.Once), Given.Cutting)!;
         ServiceClock On(double now, params (double Minute, ServiceFact Fact)[] facts) =>
             ServiceClock.Of(
                 once,
@@ -155,6 +155,11 @@ public sealed class ServiceClockTests
         var visit = VisitOnClock.Of(mix);
         Assert.Equal(0, visit.Steps[1].From, 1e-9);
         Assert.InRange(visit.Minutes, 15 + 23, 15 + 23 + 12);
+        // Hands mix and lay it, are free while it works, rinse and wash.
+        var hands = HandsOfVisit.Of(visit);
+        Assert.Equal([HandWork.Mix, HandWork.Paint, HandWork.Rinse, HandWork.Wash], hands.Select(h => h.Does));
+        Assert.Equal(15, hands[2].From - hands[1].To, 1e-9);
+        Assert.Equal(visit.Minutes, hands[^1].To, 1e-9);
 
         // Nothing at all is nothing to go on to.
         Assert.False(ServiceInHand.Of([steps[0]], []).GoesOn);

@@ -38,7 +38,7 @@ public sealed class PlanAsEditsTests
                         new AddStep(new Step(StepKind.Base, new Area(ToCm: 4), FormulaId.B), 0),
                         new AddStep(new Step(StepKind.Treat, Minutes: 10)),
                         new SetStep(1, Step.Usual with { LatestMinutes = 50 }),
-                        new SetRinse(seed % 2 == 0 ? Rinse.Once : Rinse.InWaves),
+                        new SetRinse(seed % 2 == 0 ? Rinsing.Once : Rinsing.InWaves),
                     ];
                     foreach (var edit in edits)
                     {

@@ -74,12 +74,12 @@ public sealed class SchoolsTests
     public void Where_all_is_rinsed_once_fresh_plans_say_so_and_any_can_choose()
     {
         var plan = Fresh(new Schools(RinsedOnce: true));
-        Assert.Equal(Rinse.Once, plan.Rinse);
-        Assert.Equal(Rinse.InWaves, Plan.Fresh().Rinse);
-        var chosen = plan.Apply(new SetRinse(Rinse.InWaves), Given.Cutting);
+        Assert.Equal(Rinsing.Once, plan.Rinse);
+        Assert.Equal(Rinsing.InWaves, Plan.Fresh().Rinse);
+        var chosen = plan.Apply(new SetRinse(Rinsing.InWaves), Given.Cutting);
         Assert.True(chosen.Succeeded);
-        Assert.Equal(plan with { Rinse = Rinse.InWaves }, chosen.Plan);
-        Assert.False(plan.Apply(new SetRinse((Rinse)7), Given.Cutting).Succeeded);
+        Assert.Equal(plan with { Rinse = Rinsing.InWaves }, chosen.Plan);
+        Assert.False(plan.Apply(new SetRinse((Rinsing)7), Given.Cutting).Succeeded);
     }
 
     private static Plan Fresh(Schools schools) => Plan.Fresh(1, HouseRules.Usual with { Schools = schools });

@@ -3745,7 +3745,7 @@ export interface components {
             limits?: null | components["schemas"]["Limits"];
             dismissed?: null | components["schemas"]["Dismissed"][];
             steps?: null | components["schemas"]["Step"][];
-            rinse?: components["schemas"]["Rinse"];
+            rinse?: components["schemas"]["Rinsing"];
         };
         PlanChange: {
             /** Format: int32 */
@@ -4075,7 +4075,7 @@ export interface components {
         PlanEditSetRinse: {
             /** @enum {string} */
             kind?: "setRinse";
-            rinse: components["schemas"]["Rinse"];
+            rinse: components["schemas"]["Rinsing"];
         };
         PlanEditSetShape: {
             /** @enum {string} */
@@ -4597,8 +4597,6 @@ export interface components {
             cameOut: number[];
             causes: components["schemas"]["Cause"][];
         };
-        /** @enum {unknown} */
-        Rinse: "inWaves" | "once";
         RinseAnswer: {
             waves: number[];
             why: components["schemas"]["Sentence"];
@@ -4613,6 +4611,8 @@ export interface components {
             /** Format: double */
             to?: number;
         };
+        /** @enum {unknown} */
+        Rinsing: "inWaves" | "once";
         /** @enum {unknown} */
         Role: "lightener" | "colour" | "developer" | "additive";
         /**

@@ -17,7 +17,7 @@ export function Num(props: {
   error?: string;
   placeholder?: string;
   draft?: boolean;
-  onSet(v: number): void;
+  onSet(v: number): unknown;
   onEmpty?(): void;
 }) {
   const { name, unit, min, max, step, value, error, placeholder, draft, onSet, onEmpty } = props;

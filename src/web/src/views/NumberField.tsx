@@ -13,7 +13,7 @@ export function NumberField(props: {
   value: number | null;
   disabled?: boolean;
   draft?: boolean;
-  onSet(v: number): void;
+  onSet(v: number): unknown;
   onEmpty?(): void;
 }) {
   const { label, prefix, unit, min, max, step, value, disabled, draft, onSet, onEmpty } = props;

@@ -11,7 +11,8 @@ interface Asked {
   max: number;
   /** In a draft: what is outside the limits is set too, and refused where it is kept. */
   draft?: boolean;
-  onSet(v: number): void;
+  /** May promise whether it was taken: what was not is not shown as if it were. */
+  onSet(v: number): unknown;
   onEmpty?(): void;
 }
 
@@ -37,6 +38,7 @@ export function useTypedNumber({ kept, min, max, draft: isDraft, onSet, onEmpty 
       field.current?.select();
     }
     setDraft(undefined);
+    setOutside(undefined);
     sent.current = undefined;
   }, [kept]);
   const take = (v: number | null) => {
@@ -53,7 +55,13 @@ export function useTypedNumber({ kept, min, max, draft: isDraft, onSet, onEmpty 
       setDraft(null);
       onEmpty?.();
     } else {
-      onSet(v);
+      void Promise.resolve(onSet(v)).then((taken) => {
+        // What came since stands; what was sent since is waited for.
+        if (taken === false && sent.current === v) {
+          sent.current = undefined;
+          setDraft(undefined);
+        }
+      });
     }
   };
   const done = () => {
@@ -94,7 +102,9 @@ export function useTypedNumber({ kept, min, max, draft: isDraft, onSet, onEmpty 
     },
     onPressEnter: done,
   };
-  return { props, field, outside };
+  // A draft holds what can't be taken until it is kept.
+  const beyond = isDraft && kept !== null && (kept < min || kept > max) ? `${kept}` : undefined;
+  return { props, field, outside: outside ?? beyond };
 }
 
 /** Why a number typed can't be taken. */

@@ -5,10 +5,10 @@ namespace Wendro.Core.Plans;
 /// <summary>Chooses how panels are rinsed: in waves, or all at once when the last is painted.</summary>
 /// <param name="Rinse">Which.</param>
 [Kind("setRinse")]
-public sealed record SetRinse(Rinse Rinse) : PlanEdit
+public sealed record SetRinse(Rinsing Rinse) : PlanEdit
 {
     /// <inheritdoc/>
-    public override Sentence Label() => Rinse is Rinse.Once ? "Rinsed once, at the end" : "Rinsed in waves";
+    public override Sentence Label() => Rinse is Rinsing.Once ? "Rinsed once, at the end" : "Rinsed in waves";
 
     internal override void Check(EditChecks on) => on.Known(Rinse, "rinse");
 

@@ -97,7 +97,7 @@ export function PanelSettings({ plan, panel, picked, coat, onCoat, edit }: Props
               </Button>
             </div>
           )}
-          <Line name="Start">
+          <Line key={`${panel.key} ${coat}`} name="Start">
             <NumberField
               label="Height, cm from the scalp"
               min={0}

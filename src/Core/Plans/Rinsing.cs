@@ -1,7 +1,7 @@
 namespace Wendro.Core.Plans;
 
 /// <summary>How the panels of a step are rinsed.</summary>
-public enum Rinse
+public enum Rinsing
 {
     /// <summary>In as many waves as end soonest, each panel within its window.</summary>
     InWaves,
