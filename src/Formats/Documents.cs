@@ -62,7 +62,7 @@ public static class Documents
         [typeof(VisitSum)] = ("sum of a visit", [Promised]),
         [typeof(TonePlan)] = ("way of toning", []),
         [typeof(Product)] = ("product", []),
-        [typeof(HouseRules)] = ("set of house rules", [HowRinsed]),
+        [typeof(HouseRules)] = ("set of house rules", [HowRinsed, AtOnce]),
         [typeof(PlanFile)] = ("plan file", [Steps, LeftBehind, HowRinsed]),
         [typeof(VisitFile)] = ("visit file", [Steps, LeftBehind, HowRinsed]),
     };
@@ -80,6 +80,9 @@ public static class Documents
 
     /// <summary>The next version: whether panels are rinsed in waves or once is planned.</summary>
     private static void HowRinsed(JsonObject document) { }
+
+    /// <summary>Version 3: how many hands and basins there are.</summary>
+    private static void AtOnce(JsonObject document) { }
 
     /// <summary>Version 2: a colour has a reflect and a base.</summary>
     private static void Reflects(JsonObject document) { }

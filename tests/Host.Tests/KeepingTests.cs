@@ -1,3 +1,4 @@
+using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 
 namespace Wendro.Host.Tests;
@@ -290,9 +291,9 @@ public sealed class KeepingTests
 
         await http.NewVisitAsync("Not planned");
         var start = (DateTimeOffset)(await http.ReadAsync("/api/day"))[0]!["startsAt"]!;
-        var hands = await http.ReadAsync(
-            $"/api/calendar/hands?from={start.AddHours(-1).UtcDateTime:O}&to={start.AddHours(20).UtcDateTime:O}"
-        );
+        var asked =
+            $"/api/calendar/hands?from={start.AddHours(-1).UtcDateTime:O}&to={start.AddHours(20).UtcDateTime:O}";
+        var hands = await http.ReadAsync(asked);
         var visits = hands["visits"]!.AsArray();
         Assert.Equal([1, 2, 3], visits.Select(v => (int)v!["chair"]!).Order());
         Assert.Equal(2, visits.Count(v => v!["hands"]!.AsArray().Count > 0));
@@ -300,16 +301,28 @@ public sealed class KeepingTests
         Assert.NotEmpty(hands["clashes"]!.AsArray());
         var later = Assert.Single(hands["later"]!.AsArray());
         Assert.True((double)later!["minutes"]! > 0);
-        var two = await http.ReadAsync(
-            $"/api/calendar/hands?from={start.AddHours(-1).UtcDateTime:O}&to={start.AddHours(20).UtcDateTime:O}&pairs=2"
+        var two = await http.ReadAsync($"{asked}&pairs=2");
+        Each.Of(two["clashes"]!.AsArray(), c => Assert.Equal("basins", (string)c!["lacks"]!));
+        Assert.Empty((await http.ReadAsync($"{asked}&pairs=2&basins=2"))["clashes"]!.AsArray());
+
+        // What the house has is taken where nothing else is asked.
+        var rules = await http.ReadAsync("/api/house-rules");
+        rules["rules"]!["floor"] = JsonNode.Parse("""{"pairs":2,"basins":2}""");
+        using var put = await http.PutAsJsonAsync(
+            "/api/house-rules",
+            new { baseVersion = (int)rules["version"]!, rules = rules["rules"] }
         );
-        Assert.Empty(two["clashes"]!.AsArray());
+        Assert.Equal(200, (int)put.StatusCode);
+        var house = await http.ReadAsync(asked);
+        Assert.Empty(house["clashes"]!.AsArray());
+        Assert.Equal((2, 2), ((int)house["floor"]!["pairs"]!, (int)house["floor"]!["basins"]!));
         foreach (
             var wrong in new[]
             {
                 "",
                 "?from=2031-05-05T00:00:00Z&to=2031-05-12T00:00:00Z",
                 "?from=2031-05-05T00:00:00Z&to=2031-05-06T00:00:00Z&pairs=0",
+                "?from=2031-05-05T00:00:00Z&to=2031-05-06T00:00:00Z&basins=10",
             }
         )
         {

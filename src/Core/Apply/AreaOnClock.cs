@@ -8,7 +8,8 @@ namespace Wendro.Core.Apply;
 /// <param name="Minutes">How long it works, minutes.</param>
 /// <param name="LookAfter">Minutes after which it is looked at first; null where nobody said.</param>
 /// <param name="AtMost">Minutes after which it must be off; null where nobody said.</param>
-/// <param name="IsRinsed">Whether it is rinsed before the next step.</param>
+/// <param name="IsRinsed">Whether it is rinsed when it has worked; else it works on beneath what comes next, or until
+/// panels are rinsed.</param>
 public sealed record AreaOnClock(
     string Words,
     DateTimeOffset LaidAt,
@@ -24,19 +25,27 @@ public sealed record AreaOnClock(
     /// <summary>When it must be off; null where nobody said.</summary>
     public DateTimeOffset? OverAt => AtMost is { } most ? LaidAt.AddMinutes(most) : null;
 
-    /// <summary>What works over an area in the step at hand; null for nothing.</summary>
+    /// <summary>What works over areas, the first laid first.</summary>
     /// <param name="plan">The pinned plan.</param>
     /// <param name="service">The service as it stands.</param>
-    public static AreaOnClock? Of(Plan plan, ServiceInHand service)
+    public static IReadOnlyList<AreaOnClock> Of(Plan plan, ServiceInHand service)
     {
         ArgumentNullException.ThrowIfNull(plan);
         ArgumentNullException.ThrowIfNull(service);
-        if (!service.AreaIsOn || service.AreaAt is not { } laid)
-        {
-            return null;
-        }
+        var steps = plan.StepsOf();
+        return service.Areas.Where(a => a.IsOn).Select(On).ToArray();
 
-        var step = plan.StepsOf()[service.Step];
-        return new(step.Words, laid, step.MinutesOf(plan), step.EarliestMinutes, step.LatestMinutes, step.Rinse);
+        AreaOnClock On(AreaStand area)
+        {
+            var step = steps[area.Step];
+            return new(
+                step.Words,
+                area.LaidAt,
+                step.MinutesOf(plan),
+                step.EarliestMinutes,
+                step.LatestMinutes,
+                service.RinsesAreas
+            );
+        }
     }
 }

@@ -9,6 +9,9 @@ public enum HandWork
     Paint,
     Rinse,
     Wash,
+
+    /// <summary>Drying to damp and reading what came.</summary>
+    Read,
 }
 
 /// <summary>A stretch of a visit in which hands are at it, minutes after its start.</summary>
@@ -62,20 +65,19 @@ public static class HandsOfVisit
         step
             .Panels.Select(p => new HandSpan(HandWork.Paint, p.BegunAt, p.PaintedAt))
             .Concat(step.Waves.Select(w => new HandSpan(HandWork.Rinse, w.StartsAt, w.FreedAt)))
-            .Concat(
-                step.Waves.Count == 0 ? [] : [new HandSpan(HandWork.Wash, step.Waves.Max(w => w.FreedAt), step.DoneAt)]
-            )
-            .Concat(step.Area is { } area ? Of(step, area) : []);
+            .Concat(step.Area is { } area ? [new HandSpan(HandWork.Paint, step.From, area.LaidAt)] : [])
+            .Concat(step.WashingAt is { } washing ? Washed(step, washing) : []);
 
-    /// <summary>Laying over an area; and rinsing and washing it, where no wave of panels does.</summary>
-    private static IEnumerable<HandSpan> Of(StepOfVisit step, AreaOfVisit area)
+    /// <summary>What lies over an area is rinsed last, where no wave of panels took it along; then washed and read.</summary>
+    private static IEnumerable<HandSpan> Washed(StepOfVisit step, double washing)
     {
-        yield return new(HandWork.Paint, step.From, area.LaidAt);
-        if (step.Waves.Count == 0 && step.DoneAt > area.WorkedAt)
-        {
-            var rinsed = area.WorkedAt + PaintingTime.RinsingMinutes;
-            yield return new(HandWork.Rinse, area.WorkedAt, rinsed);
-            yield return new(HandWork.Wash, rinsed, step.DoneAt);
-        }
+        var freed = step.Waves.Select(w => w.FreedAt).Append(washing - PaintingTime.RinsingMinutes).Max();
+        var washed = washing + PaintingTime.WashingMinutes;
+        return
+        [
+            new(HandWork.Rinse, freed, washing),
+            new(HandWork.Wash, washing, washed),
+            new(HandWork.Read, washed, step.DoneAt),
+        ];
     }
 }

@@ -41,7 +41,23 @@ public sealed record PanelStand(
 /// <param name="Panels">Its painted panels in working order.</param>
 /// <param name="HasArea">Whether it lays something over an area.</param>
 /// <param name="Rinse">Whether it is rinsed before the next step; else what it laid works on beneath that.</param>
-public sealed record StepToDo(IReadOnlyList<PanelKey> Panels, bool HasArea, bool Rinse = true);
+/// <param name="AreaMinutes">How long what it lays over an area works, minutes; null where it lays nothing.</param>
+public sealed record StepToDo(
+    IReadOnlyList<PanelKey> Panels,
+    bool HasArea,
+    bool Rinse = true,
+    double? AreaMinutes = null
+);
+
+/// <summary>What was laid over an area.</summary>
+/// <param name="Step">In which step of the visit, from 0.</param>
+/// <param name="LaidAt">When all of it was on.</param>
+/// <param name="RinsedAt">When it was rinsed; null while it is not.</param>
+public sealed record AreaStand(int Step, DateTimeOffset LaidAt, DateTimeOffset? RinsedAt = null)
+{
+    /// <summary>Whether it is on.</summary>
+    public bool IsOn => RinsedAt is null;
+}
 
 /// <summary>A look: of which step, and how what was looked at stood then.</summary>
 public sealed record LookAt(DateTimeOffset At, Looked Look, int Step, PanelStand Stood);

@@ -64,10 +64,9 @@ public sealed record ServiceClock
                 : WavesAhead.Of(service, Clocked(), RinseFree, freeing, IsRinsedBeside);
         (OnClock, Waves, IsInTime, IsProven) = (ahead.OnClock, ahead.Waves, ahead.IsInTime, ahead.IsProven);
         var rinsed = Waves.Count > 0 ? FreedAt(Waves[^1]) : WaveEndsAt;
-        var worked = Service.Wave is null ? AreaOn?.DoneAt.AddMinutes(PaintingTime.RinsingMinutes) : null;
-        DoneAt = (rinsed > worked ? rinsed : worked ?? rinsed)?.AddMinutes(
-            PaintingTime.WashingMinutes + PaintingTime.DryingMinutes + PaintingTime.ReadingMinutes
-        );
+        var areas = Service.Wave is null ? AreasOn : [];
+        var worked = areas.Max(a => (DateTimeOffset?)a.DoneAt)?.AddMinutes(PaintingTime.RinsingMinutes);
+        DoneAt = (rinsed > worked ? rinsed : worked ?? rinsed)?.AddMinutes(PaintingTime.AfterRinsing);
     }
 
     /// <summary>The service.</summary>
@@ -120,8 +119,8 @@ public sealed record ServiceClock
         }
     }
 
-    /// <summary>What works over an area; null for nothing.</summary>
-    public AreaOnClock? AreaOn => AreaOnClock.Of(mix.Head.Plan, Service);
+    /// <summary>What works over areas, the first laid first.</summary>
+    public IReadOnlyList<AreaOnClock> AreasOn => AreaOnClock.Of(mix.Head.Plan, Service);
 
     /// <summary>The bowl that is mixed before what waits can be laid over an area; null for none.</summary>
     public PlannedBowl? BowlForArea
@@ -161,13 +160,16 @@ public sealed record ServiceClock
             .Head.Plan.StepsOf()
             .Select(
                 (s, i) =>
-                    new StepToDo(
+                {
+                    // A treatment is laid over all that is lightened, and works as what lies over an area does.
+                    var hasArea = s.Kind == StepKind.Treat || s.Area is not null;
+                    return new StepToDo(
                         mix.Timeline.Turns.Where(t => t.Step == i).Select(t => t.Panel).ToArray(),
-                        // A treatment is laid over all that is lightened, and works as what lies over an area does.
-                        s.Kind == StepKind.Treat
-                            || s.Area is not null,
-                        s.Rinse
-                    )
+                        hasArea,
+                        s.Rinse,
+                        hasArea ? s.MinutesOf(mix.Head.Plan) : null
+                    );
+                }
             )
             .ToArray();
     }

@@ -172,14 +172,12 @@ public static class ServiceDues
         );
     }
 
-    /// <summary>What works over an area: looked at first, done, over; each while it is next.</summary>
-    private static IEnumerable<Due> Areas(ServiceClock clock)
-    {
-        if (clock.AreaOn is not { } area || clock.Service.Wave is not null)
-        {
-            yield break;
-        }
+    private static IEnumerable<Due> Areas(ServiceClock clock) =>
+        clock.Service.Wave is null ? clock.AreasOn.SelectMany(a => Of(a, clock)) : [];
 
+    /// <summary>What works over an area: looked at first, done, over; each while it is next.</summary>
+    private static IEnumerable<Due> Of(AreaOnClock area, ServiceClock clock)
+    {
         var name = Sentence.Capital(area.Words);
         if (area.OverAt <= clock.Now)
         {

@@ -47,13 +47,10 @@ public sealed record ServiceInHand
     public bool IsDone => Step >= steps.Count;
 
     /// <summary>Whether the step lays something over an area that is not on yet.</summary>
-    public bool AreaWaits => !IsDone && steps[Step].HasArea && AreaAt is null;
+    public bool AreaWaits => !IsDone && steps[Step].HasArea && Areas.TrueForAll(a => a.Step != Step);
 
-    /// <summary>When what lies over the area was laid; null for nothing.</summary>
-    public DateTimeOffset? AreaAt { get; private init; }
-
-    /// <summary>When it was rinsed.</summary>
-    public DateTimeOffset? AreaRinsedAt { get; private init; }
+    /// <summary>What this step laid over an area, and what goes on beneath it from steps before.</summary>
+    public ImmutableList<AreaStand> Areas { get; private init; } = [];
 
     /// <summary>
     /// Whether the next step begins without a wash: this one has nothing to do, or is not rinsed before it, nothing of
@@ -62,16 +59,18 @@ public sealed record ServiceInHand
     public bool GoesOn =>
         Step + 1 < steps.Count
         && Wave is null
-        && !AreaIsOn
         && !AreaWaits
         && !Waiting.Any()
-        && (On.Any() ? !steps[Step].Rinse && !steps[Step + 1].Panels.Intersect(On).Any() : HasNothingToDo);
+        && (On.Any() || AreaIsOn ? !steps[Step].Rinse && !steps[Step + 1].Panels.Intersect(On).Any() : HasNothingToDo);
+
+    /// <summary>Whether the step is rinsed when all of it has worked, and nothing of it is painted any more or on panels.</summary>
+    internal bool RinsesAreas => !IsDone && steps[Step].Rinse && !On.Any() && !Waiting.Any();
 
     /// <summary>Whether the step lays nothing at all: a visit that is only glossed paints no panel.</summary>
     private bool HasNothingToDo => !steps[Step].HasArea && Order.Count == 0;
 
-    /// <summary>Whether product lies over the area.</summary>
-    public bool AreaIsOn => AreaAt is not null && AreaRinsedAt is null;
+    /// <summary>Whether product lies over an area.</summary>
+    public bool AreaIsOn => Areas.Exists(a => a.IsOn);
 
     /// <summary>Panels as they are worked, those put off at the end.</summary>
     public IReadOnlyList<PanelKey> Order { get; private init; }
@@ -208,7 +207,7 @@ public sealed record ServiceInHand
             WaveEnded w => Rinsed(w, at),
             Washed => NextStep(at) with { WashedAt = at },
             WentOn => NextStep(at),
-            AreaLaid => this with { AreaAt = at, HandsSince = at },
+            AreaLaid => this with { Areas = Areas.Add(new(Step, at)), HandsSince = at },
             _ => this,
         };
     }
@@ -230,8 +229,7 @@ public sealed record ServiceInHand
                     .Where(p => p.Value.RinsedAt is not null)
                     .Select(p => KeyValuePair.Create((p.Key, p.Value.Step), p.Value))
             ),
-            AreaAt = null,
-            AreaRinsedAt = null,
+            Areas = Areas.RemoveAll(a => !a.IsOn),
             HandsSince = at,
             Heat = carried.Length == 0 && HeatSince is not null ? Heat.Add((at, false)) : Heat,
         };
@@ -268,7 +266,10 @@ public sealed record ServiceInHand
         };
     }
 
-    /// <summary>Rinsed in the order they were served, the last no later than the wave's end.</summary>
+    /// <summary>
+    /// Rinsed in the order they were served, the last no later than the wave's end. The last wave of panels takes along
+    /// what has worked over an area; what still works there is rinsed by itself.
+    /// </summary>
     private ServiceInHand Rinsed(WaveEnded ended, DateTimeOffset at)
     {
         if (Wave is not { } wave)
@@ -284,9 +285,13 @@ public sealed record ServiceInHand
             service = service.Stand(panel, s => s with { RinsedAt = slot < at ? slot : at });
         }
 
+        var isLast = !service.On.Any() && !service.Waiting.Any();
+        bool IsRinsed(AreaStand a) =>
+            a.IsOn
+            && (wave.Panels.Count == 0 || isLast && steps[a.Step].AreaMinutes is { } m && a.LaidAt.AddMinutes(m) <= at);
         return service with
         {
-            AreaRinsedAt = AreaIsOn && wave.Panels.Count == 0 ? at : AreaRinsedAt,
+            Areas = [.. Areas.Select(a => IsRinsed(a) ? a with { RinsedAt = at } : a)],
             Wave = null,
             WavesDone = WavesDone + 1,
             HandsSince = at,

@@ -46,6 +46,7 @@ public sealed record WaveOfVisit(double StartsAt, double EndsAt, double FreedAt,
 /// <param name="DoneAt">When it is rinsed, washed, dried and read.</param>
 /// <param name="IsProven">Whether no other waves end sooner.</param>
 /// <param name="Area">What it lays over an area; null where it paints panels.</param>
+/// <param name="WashingAt">When all is rinsed and washing begins; null where it is not washed before the next.</param>
 public sealed record StepOfVisit(
     int Number,
     double From,
@@ -53,7 +54,8 @@ public sealed record StepOfVisit(
     IReadOnlyList<WaveOfVisit> Waves,
     double DoneAt,
     bool IsProven,
-    AreaOfVisit? Area = null
+    AreaOfVisit? Area = null,
+    double? WashingAt = null
 );
 
 /// <summary>What a step to come lays over an area, minutes.</summary>
@@ -131,6 +133,8 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
         var toDo = ServiceClock.StepsOf(mix);
         var steps = new List<StepOfVisit>();
         var from = 0.0;
+        // Over areas, from steps before that were not rinsed: when the last of it has worked.
+        double? areas = null;
         for (var i = 0; i < toDo.Count; i++)
         {
             var beneath = steps.SelectMany(s => s.Panels.Where(p => p.RinsedAt is null).Select(p => (s.Number, p)));
@@ -140,12 +144,13 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
                 && !toDo[i].Rinse
                 && !toDo[i + 1].Panels.Intersect(toDo[i].Panels.Concat(on.Keys)).Any();
             var laid = mix.Timeline.Steps.Count > i ? mix.Timeline.Steps[i] : default;
-            var (step, rinsed) = Of(mix, ServiceInHand.Before(toDo, i, help, on), from, laid, goesOn, rinsing);
+            var (step, rinsed) = Of(mix, ServiceInHand.Before(toDo, i, help, on), from, laid, goesOn, rinsing, areas);
             steps = steps
                 .Select(s => s with { Panels = s.Panels.Select(p => rinsed.GetValueOrDefault(p.Panel) ?? p).ToArray() })
                 .Append(step)
                 .ToList();
             from = step.DoneAt;
+            areas = step.WashingAt is null ? Later(areas, step.Area?.WorkedAt) : null;
         }
 
         return new(mix, steps, help);
@@ -163,7 +168,8 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
         double from,
         StepTurn laid,
         bool goesOn,
-        Rinsing? rinsing
+        Rinsing? rinsing,
+        double? areas
     )
     {
         // What is laid over an area is timed as the bench times it, and hands are at it until it is laid.
@@ -189,33 +195,27 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
             .Select(w => new WaveOfVisit(At(w.StartsAt), At(w.EndsAt), At(clock.FreedAt(w)), w.Panels))
             .ToArray();
         var panels = all.Where(p => !service.Panels.ContainsKey(p.Panel)).ToArray();
+        var plan = mix.Head.Plan;
+        var step = plan.StepsOf()[service.Step];
+        var laidAt = from + laid.LaidAt - laid.From;
+        AreaOfVisit? area = onlyArea && laidAt > from ? new(laidAt, laidAt + step.MinutesOf(plan)) : null;
+        var worked = goesOn ? null : Later(areas, step.Rinse ? area?.WorkedAt : null) + PaintingTime.RinsingMinutes;
+        var laidOn = panels.Select(p => p.PaintedAt).Append(area?.LaidAt ?? from).Max();
+        var washingAt = Later(worked, waves.Length > 0 ? Math.Max(laidOn, waves.Max(w => w.FreedAt)) : null);
         return (
             new(
                 service.Step,
                 from,
                 panels,
                 waves,
-                DoneAt(from, onlyArea ? from + laid.NextAt - laid.From : null, panels, waves),
+                washingAt + PaintingTime.AfterRinsing ?? laidOn,
                 goesOn || clock.IsProven,
-                onlyArea && laid.LaidAt > laid.From
-                    ? new(from + laid.LaidAt - laid.From, from + laid.DoneAt - laid.From)
-                    : null
+                area,
+                washingAt
             ),
             all.Where(p => service.Panels.ContainsKey(p.Panel)).ToDictionary(p => p.Panel)
         );
     }
 
-    private static double DoneAt(double from, double? area, PanelAhead[] panels, WaveOfVisit[] waves)
-    {
-        var painted = panels.Select(p => p.PaintedAt).Append(from).Max();
-        return waves.Length == 0
-            ? Math.Max(area ?? from, painted)
-            : Math.Max(
-                area ?? from,
-                Math.Max(painted, waves.Max(w => w.FreedAt))
-                    + PaintingTime.WashingMinutes
-                    + PaintingTime.DryingMinutes
-                    + PaintingTime.ReadingMinutes
-            );
-    }
+    private static double? Later(double? one, double? other) => one > other ? one : other ?? one;
 }

@@ -1,4 +1,5 @@
 using Wendro.Core.Apply;
+using Wendro.Core.Plans;
 
 namespace Wendro.Core.Keep;
 
@@ -8,21 +9,38 @@ namespace Wendro.Core.Keep;
 /// <param name="Hands">When hands are needed, minutes after that.</param>
 public sealed record VisitByHands(Guid Visit, DateTimeOffset StartsAt, IReadOnlyList<HandSpan> Hands);
 
-/// <summary>A stretch in which more visits need hands at once than there are pairs.</summary>
+/// <summary>What there is too little of.</summary>
+public enum Lacking
+{
+    /// <summary>Pairs of hands.</summary>
+    Hands,
+
+    /// <summary>Basins, where hands would reach.</summary>
+    Basins,
+}
+
+/// <summary>A stretch in which more visits need hands, or a basin, at once than there are.</summary>
 /// <param name="From">Since when.</param>
 /// <param name="To">Till when.</param>
 /// <param name="Minutes">How long of that somebody waits.</param>
 /// <param name="Visits">Which visits, in the order they start.</param>
-public sealed record HandsClash(DateTimeOffset From, DateTimeOffset To, double Minutes, IReadOnlyList<Guid> Visits);
+/// <param name="Lacks">What there is too little of.</param>
+public sealed record HandsClash(
+    DateTimeOffset From,
+    DateTimeOffset To,
+    double Minutes,
+    IReadOnlyList<Guid> Visits,
+    Lacking Lacks = Lacking.Hands
+);
 
-/// <summary>A visit that would leave hands for all before it if it started later.</summary>
+/// <summary>A visit that would leave hands and a basin for all before it if it started later.</summary>
 /// <param name="Visit">Which.</param>
 /// <param name="Minutes">By how much later, minutes; null where no start within three hours is free.</param>
 public sealed record StartsLater(Guid Visit, double? Minutes);
 
-/// <summary>A day with so many pairs of hands: where they don't reach, and what would help.</summary>
-/// <param name="Clashes">Where more visits need hands at once than there are, in time order.</param>
-/// <param name="Later">For each visit that finds too few hands beside those before it, how much later it would have to
+/// <summary>A day with so many pairs of hands and basins: where they don't reach, and what would help.</summary>
+/// <param name="Clashes">Where more visits need them at once than there are, in time order.</param>
+/// <param name="Later">For each visit that finds too few beside those before it, how much later it would have to
 /// start.</param>
 public sealed record HandsOfDay(IReadOnlyList<HandsClash> Clashes, IReadOnlyList<StartsLater> Later)
 {
@@ -37,30 +55,32 @@ public sealed record HandsOfDay(IReadOnlyList<HandsClash> Clashes, IReadOnlyList
 
     /// <summary>Of a day's visits.</summary>
     /// <param name="visits">Them.</param>
-    /// <param name="pairs">Pairs of hands, 1 or more.</param>
-    public static HandsOfDay Of(IEnumerable<VisitByHands> visits, int pairs = 1)
+    /// <param name="floor">How many can be seen to at once; null as usual.</param>
+    public static HandsOfDay Of(IEnumerable<VisitByHands> visits, Floor? floor = null)
     {
         ArgumentNullException.ThrowIfNull(visits);
-        ArgumentOutOfRangeException.ThrowIfLessThan(pairs, 1);
+        floor ??= Floor.Usual;
+        ArgumentOutOfRangeException.ThrowIfLessThan(floor.Pairs, 1);
+        ArgumentOutOfRangeException.ThrowIfLessThan(floor.Basins, 1);
         var day = visits.OrderBy(v => v.StartsAt).ToArray();
         var later = new List<StartsLater>();
-        for (var n = pairs; n < day.Length; n++)
+        for (var n = 1; n < day.Length; n++)
         {
-            if (Lacks(day[..(n + 1)], pairs).Any(c => c.Visits.Contains(day[n].Visit)))
+            if (Lacks(day[..(n + 1)], floor).Any(c => c.Visits.Contains(day[n].Visit)))
             {
-                later.Add(new(day[n].Visit, LaterBy(day[..n], day[n], pairs)));
+                later.Add(new(day[n].Visit, LaterBy(day[..n], day[n], floor)));
             }
         }
 
-        return new(Lacks(day, pairs), later);
+        return new(Lacks(day, floor), later);
     }
 
-    private static double? LaterBy(VisitByHands[] before, VisitByHands visit, int pairs)
+    private static double? LaterBy(VisitByHands[] before, VisitByHands visit, Floor floor)
     {
         for (var minutes = StepMinutes; minutes <= MostLaterMinutes; minutes += StepMinutes)
         {
             VisitByHands[] all = [.. before, visit with { StartsAt = visit.StartsAt.AddMinutes(minutes) }];
-            if (!Lacks(all, pairs).Any(c => c.Visits.Contains(visit.Visit)))
+            if (!Lacks(all, floor).Any(c => c.Visits.Contains(visit.Visit)))
             {
                 return minutes;
             }
@@ -69,38 +89,56 @@ public sealed record HandsOfDay(IReadOnlyList<HandsClash> Clashes, IReadOnlyList
         return null;
     }
 
-    private static HandsClash[] Lacks(IReadOnlyList<VisitByHands> day, int pairs)
+    private static HandsClash[] Lacks(IReadOnlyList<VisitByHands> day, Floor floor)
     {
         var spans = day.SelectMany(
-                (v, n) => v.Hands.Select(h => (n, From: v.StartsAt.AddMinutes(h.From), To: v.StartsAt.AddMinutes(h.To)))
+                (v, n) =>
+                    v.Hands.Select(h =>
+                        (n, h.Does, From: v.StartsAt.AddMinutes(h.From), To: v.StartsAt.AddMinutes(h.To))
+                    )
             )
             .ToArray();
         var moments = spans.SelectMany(s => new[] { s.From, s.To }).Distinct().Order().ToArray();
-        var lacks = new List<(DateTimeOffset From, DateTimeOffset To, double Minutes, SortedSet<int> Who)>();
+        var lacks = new List<Stretch>();
         foreach (var (from, to) in moments.Zip(moments.Skip(1)))
         {
-            var who = spans.Where(s => s.From <= from && s.To >= to).Select(s => s.n).ToArray();
-            if (who.Length <= pairs)
+            var atIt = spans.Where(s => s.From <= from && s.To >= to).ToArray();
+            var atBasin = atIt.Where(s => s.Does is HandWork.Rinse or HandWork.Wash).ToArray();
+            if (atIt.Length > floor.Pairs)
             {
-                continue;
+                Note(new(from, to, (to - from).TotalMinutes, [.. atIt.Select(s => s.n)], Lacking.Hands));
             }
-
-            var minutes = (to - from).TotalMinutes;
-            if (lacks.Count > 0 && (from - lacks[^1].To).TotalMinutes <= Apart)
+            else if (atBasin.Length > floor.Basins)
             {
-                var last = lacks[^1];
-                last.Who.UnionWith(who);
-                lacks[^1] = (last.From, to, last.Minutes + minutes, last.Who);
-            }
-            else
-            {
-                lacks.Add((from, to, minutes, [.. who]));
+                Note(new(from, to, (to - from).TotalMinutes, [.. atBasin.Select(s => s.n)], Lacking.Basins));
             }
         }
 
         return lacks
             .Where(l => l.Minutes > Minded)
-            .Select(l => new HandsClash(l.From, l.To, l.Minutes, l.Who.Select(n => day[n].Visit).ToArray()))
+            .OrderBy(l => l.From)
+            .Select(l => new HandsClash(l.From, l.To, l.Minutes, l.Who.Select(n => day[n].Visit).ToArray(), l.Lacks))
             .ToArray();
+
+        void Note(Stretch next)
+        {
+            var last = lacks.FindLastIndex(l => l.Lacks == next.Lacks);
+            if (last < 0 || (next.From - lacks[last].To).TotalMinutes > Apart)
+            {
+                lacks.Add(next);
+                return;
+            }
+
+            next.Who.UnionWith(lacks[last].Who);
+            lacks[last] = next with { From = lacks[last].From, Minutes = lacks[last].Minutes + next.Minutes };
+        }
     }
+
+    private sealed record Stretch(
+        DateTimeOffset From,
+        DateTimeOffset To,
+        double Minutes,
+        SortedSet<int> Who,
+        Lacking Lacks
+    );
 }

@@ -34,6 +34,7 @@ public sealed record LowerSections(
 /// <param name="Below">How it is cut below the ridge, where less is seen; null as above it.</param>
 /// <param name="FaceLeaveOutMm">Left out between sections at the hairline, mm, 0..20.</param>
 /// <param name="Schools">Where artists disagree, how it does it; null as usual.</param>
+/// <param name="Floor">How many can be seen to at once; null for one artist and one basin.</param>
 public sealed record HouseRules(
     [property: Within(Sections.ThinnestMm, Sections.ThickestMm, "mm")] double ThicknessMm,
     [property: Within(Sections.NarrowestCm, Sections.WidestCm, "cm")] double WidthCm,
@@ -49,7 +50,8 @@ public sealed record HouseRules(
     BenchRules? Bench = null,
     LowerSections? Below = null,
     [property: Within(0, Sections.MostLeaveOutMm, "mm")] double FaceLeaveOutMm = 0,
-    Schools? Schools = null
+    Schools? Schools = null,
+    Floor? Floor = null
 )
 {
     /// <summary>
@@ -75,6 +77,9 @@ public sealed record HouseRules(
 
     /// <summary>Where artists disagree (a method: a record writes out its properties).</summary>
     public Schools SchoolsOf() => Schools ?? Plans.Schools.Usual;
+
+    /// <summary>How many can be seen to at once (a method: a record writes out its properties).</summary>
+    public Floor FloorOf() => Floor ?? Plans.Floor.Usual;
 
     /// <summary>How a zone is cut.</summary>
     public Sections SectionsOf(Zone zone) =>
@@ -112,6 +117,7 @@ public sealed record HouseRules(
         );
         found.AddRange((Limits?.Problems() ?? []).Select(p => p with { Field = $"limits.{p.Field}" }));
         found.AddRange((Bench?.Problems() ?? []).Select(p => p with { Field = $"bench.{p.Field}" }));
+        found.AddRange((Floor?.Problems() ?? []).Select(p => p with { Field = $"floor.{p.Field}" }));
         if (Formula is null || Formula.Id != FormulaId.A || Formula.IsDeposit)
         {
             found.Add(new("formula", "The house starts from one formula, called A, with a lightener."));

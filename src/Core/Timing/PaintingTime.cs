@@ -59,8 +59,11 @@ public static class PaintingTime
         DryingMinutes = 8,
         ReadingMinutes = 5;
 
-    /// <summary>Minutes between what is rinsed and the next step.</summary>
-    public const double BetweenSteps = RinsingMinutes + WashingMinutes + DryingMinutes + ReadingMinutes;
+    /// <summary>Minutes between the end of the rinse and the next step.</summary>
+    public const double AfterRinsing = WashingMinutes + DryingMinutes + ReadingMinutes;
+
+    /// <summary>Minutes between what has worked and the next step.</summary>
+    public const double BetweenSteps = RinsingMinutes + AfterRinsing;
 
     /// <summary>Minutes that working a treatment through takes.</summary>
     public const double TreatingMinutes = 3;

@@ -189,7 +189,7 @@ internal sealed record ApplyView(
             service.GoesOn,
             service.AreaWaits,
             service.AreaIsOn,
-            clock.AreaOn?.DoneAt,
+            clock.AreasOn.Max(a => (DateTimeOffset?)a.DoneAt),
             service.Next is { } next
                 ? NextOf(at, clock, next, waiting.Skip(1).FirstOrDefault(), waiting.Length > 1)
                 : null,

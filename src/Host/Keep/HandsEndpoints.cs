@@ -1,5 +1,6 @@
 using Wendro.Core.Apply;
 using Wendro.Core.Keep;
+using Wendro.Core.Plans;
 using Wendro.Host.Pipeline;
 using Wendro.Host.Work;
 using Wendro.Store;
@@ -21,22 +22,22 @@ internal sealed record VisitHands(
     IReadOnlyList<HandSpan> Hands
 );
 
-/// <summary>A stretch of time with so many pairs of hands.</summary>
+/// <summary>A stretch of time with so many pairs of hands and basins.</summary>
 /// <param name="Visits">The visits in time order.</param>
-/// <param name="Clashes">Where more need hands at once than there are.</param>
+/// <param name="Clashes">Where more need hands or a basin at once than there are.</param>
 /// <param name="Later">By how much later visits that find too few would have to start.</param>
+/// <param name="Floor">How many there are: as asked, else as the house has it.</param>
 internal sealed record HandsView(
     IReadOnlyList<VisitHands> Visits,
     IReadOnlyList<HandsClash> Clashes,
-    IReadOnlyList<StartsLater> Later
+    IReadOnlyList<StartsLater> Later,
+    Floor Floor
 );
 
 /// <summary>A day by chairs and hands.</summary>
 internal static class HandsEndpoints
 {
     private const double MostDays = 1.5;
-
-    private const int MostPairs = 9;
 
     public static void MapHands(this IEndpointRouteBuilder app)
     {
@@ -46,16 +47,20 @@ internal static class HandsEndpoints
                     DateTimeOffset? from,
                     DateTimeOffset? to,
                     int? pairs,
+                    int? basins,
                     Register register,
+                    Studio studio,
                     PlansAtWork plans,
                     MixesAtWork mixes,
                     Services services,
                     CancellationToken stop
                 ) =>
                 {
-                    if (pairs is < 1 or > MostPairs)
+                    var house = (await studio.RulesAsync(stop)).Rules.FloorOf();
+                    var floor = new Floor(pairs ?? house.Pairs, basins ?? house.Basins);
+                    if (floor.Problems() is { Count: > 0 } problems)
                     {
-                        throw new BadInputException([new("pairs", $"Between 1 and {MostPairs} pairs of hands.")]);
+                        throw new BadInputException(problems);
                     }
 
                     var visits = new List<VisitHands>();
@@ -68,16 +73,18 @@ internal static class HandsEndpoints
                     visits = visits.Select((v, i) => v with { Chair = chairs[i] }).ToList();
                     var day = HandsOfDay.Of(
                         visits.Select(v => new VisitByHands(v.VisitId, v.StartsAt, v.Hands)),
-                        pairs ?? 1
+                        floor
                     );
-                    return Results.Ok(new HandsView(visits, day.Clashes, day.Later));
+                    return Results.Ok(new HandsView(visits, day.Clashes, day.Later, floor));
                 }
             )
             .WithTags("Keep")
             .Produces<HandsView>()
             .ProducesValidationProblem()
             .WithName("GetHands")
-            .WithSummary("When hands are needed at visits to come, where there are too few, and what would help");
+            .WithSummary(
+                "When hands and basins are needed at visits to come, where there are too few, and what would help"
+            );
     }
 
     private static async Task<VisitHands> OfAsync(

@@ -84,7 +84,7 @@ public sealed class ChairWaysTests
         var visit = VisitOnClock.Of(Back.Value);
         var hands = HandsOfVisit.Of(visit);
         Assert.Equal(
-            [HandWork.Mix, HandWork.Paint, HandWork.Rinse, HandWork.Wash],
+            [HandWork.Mix, HandWork.Paint, HandWork.Rinse, HandWork.Wash, HandWork.Read],
             hands.Select(h => h.Does).Distinct()
         );
         Each.Of(hands.Zip(hands.Skip(1)), h => Assert.True(h.First.To <= h.Second.From + 1e-9));

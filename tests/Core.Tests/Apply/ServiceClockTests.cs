@@ -110,6 +110,61 @@ public sealed class ServiceClockTests
     }
 
     [Fact]
+    public void A_base_that_is_not_rinsed_works_on_while_panels_are_painted_and_is_rinsed_when_all_is_on()
+    {
+        PlannedMix With(double minutes) =>
+            Mix.After(new SetFormula(Formula.Colouring(FormulaId.B, 4, 10, minutes)), Given.Cutting)!
+                .After(
+                    new AddStep(new Step(StepKind.Base, new Area(ToCm: 4), FormulaId.B, Rinse: false), 0),
+                    Given.Cutting
+                )!;
+        var (quick, slow) = (With(5), With(100));
+        var steps = ServiceClock.StepsOf(slow);
+        Assert.Equal([100, null], steps.Select(s => s.AreaMinutes));
+        (double, ServiceFact)[] laid = [(0, new Seated()), (5, new AreaLaid()), (6, new WentOn())];
+        ServiceClock On(PlannedMix mix, double now, params (double Minute, ServiceFact Fact)[] more) =>
+            ServiceClock.Of(
+                mix,
+                ServiceInHand.Of(ServiceClock.StepsOf(mix), ChairDay.Kept([.. laid, .. more])),
+                Start.AddMinutes(now)
+            );
+
+        // Beneath what is painted it has worked at its time; it is not asked to be rinsed while panels wait.
+        var painting = On(slow, 7);
+        Assert.Equal(1, painting.Service.Step);
+        Assert.Equal("base, root to 4 cm", Assert.Single(painting.AreasOn).Words);
+        var due = Assert.Single(ServiceDues.Of(painting), d => d.Kind == DueKind.Area);
+        Assert.Equal(("Base, root to 4 cm has worked", Start.AddMinutes(105)), (due.Title, due.At));
+        Assert.Equal(Start.AddMinutes(105 + 23), painting.DoneAt);
+
+        // The last wave takes along what has worked, and nothing that still works.
+        (double, ServiceFact)[] rinsed =
+        [
+            .. Order.Select((p, i) => (8.0 + i, (ServiceFact)new Painted(p))),
+            (60, new WaveBegun(Order)),
+            (75, new WaveEnded()),
+        ];
+        var works = On(slow, 76, rinsed);
+        Assert.Equal("Rinse: base, root to 4 cm", Assert.Single(ServiceDues.Of(works)).Title);
+        Assert.NotEmpty(works.Service.Against(new Washed()));
+        var off = On(slow, 110, [.. rinsed, (105, new WaveBegun([])), (109, new WaveEnded())]);
+        Assert.Empty(off.Service.Against(new Washed()));
+        Assert.Empty(On(quick, 76, rinsed).Service.Against(new Washed()));
+        // While a panel is on nothing is taken along.
+        var part = On(quick, 76, [.. rinsed[..^2], (60, new WaveBegun([Order[0]])), (65, new WaveEnded())]);
+        Assert.True(part.Service.AreaIsOn);
+
+        // On the clock of a visit to come it is washed when the slowest has worked.
+        var (soon, late) = (VisitOnClock.Of(quick), VisitOnClock.Of(slow));
+        Assert.Null(late.Steps[0].WashingAt);
+        Assert.Equal(late.Steps[0].Area!.LaidAt + 100, late.Steps[0].Area!.WorkedAt, 1e-9);
+        Assert.Equal(late.Steps[0].Area!.WorkedAt + 23, late.Minutes, 1e-9);
+        Assert.Equal(soon.Waves.Last().FreedAt + 19, soon.Minutes, 1e-9);
+        Assert.Equal(late.Minutes - 23, HandsOfVisit.Of(late).Last(h => h.Does == HandWork.Rinse).From, 1e-9);
+        Assert.Equal(late.Minutes, HandsOfVisit.Of(late)[^1].To, 1e-9);
+    }
+
+    [Fact]
     public void A_treatment_is_laid_and_timed_as_what_lies_over_an_area()
     {
         var mix = Mix.After(new AddStep(new Step(StepKind.Treat, Minutes: 12), 0), Given.Cutting)!;
@@ -119,7 +174,7 @@ public sealed class ServiceClockTests
             ServiceInHand.Of(steps, ChairDay.Kept(facts));
         Assert.True(Of((0, new Seated())).AreaWaits);
         var on = ServiceClock.Of(mix, Of((0, new Seated()), (3, new AreaLaid())), Start.AddMinutes(4));
-        Assert.Equal(15, (on.AreaOn!.DoneAt - Start).TotalMinutes);
+        Assert.Equal(15, (Assert.Single(on.AreasOn).DoneAt - Start).TotalMinutes);
         Assert.Equal("Rinse: treatment", Assert.Single(ServiceDues.Of(on)).Title);
     }
 
@@ -157,7 +212,10 @@ public sealed class ServiceClockTests
         Assert.InRange(visit.Minutes, 15 + 23, 15 + 23 + 12);
         // Hands mix and lay it, are free while it works, rinse and wash.
         var hands = HandsOfVisit.Of(visit);
-        Assert.Equal([HandWork.Mix, HandWork.Paint, HandWork.Rinse, HandWork.Wash], hands.Select(h => h.Does));
+        Assert.Equal(
+            [HandWork.Mix, HandWork.Paint, HandWork.Rinse, HandWork.Wash, HandWork.Read],
+            hands.Select(h => h.Does)
+        );
         Assert.Equal(15, hands[2].From - hands[1].To, 1e-9);
         Assert.Equal(visit.Minutes, hands[^1].To, 1e-9);
 

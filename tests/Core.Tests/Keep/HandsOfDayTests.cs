@@ -1,10 +1,11 @@
 using CsCheck;
 using Wendro.Core.Apply;
 using Wendro.Core.Keep;
+using Wendro.Core.Plans;
 
 namespace Wendro.Core.Tests.Keep;
 
-/// <summary>One pair of hands for a day's visits.</summary>
+/// <summary>Few hands and basins for a day's visits.</summary>
 public sealed class HandsOfDayTests
 {
     private static readonly DateTimeOffset Nine = new(2031, 11, 3, 9, 0, 0, TimeSpan.Zero);
@@ -41,12 +42,40 @@ public sealed class HandsOfDayTests
     public void Two_pairs_of_hands_see_to_two_at_once_and_lack_a_third()
     {
         var three = new[] { 0, 10, 20 }.Select(at => Visit(at, (HandWork.Paint, 0, 60))).ToArray();
-        Assert.Empty(HandsOfDay.Of(three[..2], pairs: 2).Clashes);
-        var day = HandsOfDay.Of(three, pairs: 2);
+        Assert.Empty(HandsOfDay.Of(three[..2], new Floor(2)).Clashes);
+        var day = HandsOfDay.Of(three, new Floor(2));
         var lack = Assert.Single(day.Clashes);
         Assert.Equal((Nine.AddMinutes(20), Nine.AddMinutes(60), 40), (lack.From, lack.To, lack.Minutes));
         Assert.Equal(new StartsLater(three[2].Visit, 40), Assert.Single(day.Later));
-        Assert.Throws<ArgumentOutOfRangeException>(() => HandsOfDay.Of(three, pairs: 0));
+        Assert.Throws<ArgumentOutOfRangeException>(() => HandsOfDay.Of(three, new Floor(0)));
+    }
+
+    [Fact]
+    public void With_hands_for_both_one_basin_still_takes_them_one_after_the_other()
+    {
+        (HandWork, double, double)[] hands =
+        [
+            (HandWork.Paint, 0, 60),
+            (HandWork.Rinse, 90, 100),
+            (HandWork.Wash, 100, 106),
+            (HandWork.Read, 106, 119),
+        ];
+        var two = new[] { 0, 8 }.Select(at => Visit(at, hands)).ToArray();
+        var day = HandsOfDay.Of(two, new Floor(2, 1));
+        var lack = Assert.Single(day.Clashes);
+        // The first is at the basin till 106, the second comes to it at 98.
+        Assert.Equal((Nine.AddMinutes(98), Nine.AddMinutes(106), 8), (lack.From, lack.To, lack.Minutes));
+        Assert.Equal((Lacking.Basins, 2), (lack.Lacks, lack.Visits.Count));
+        Assert.Equal(new StartsLater(two[1].Visit, 10), Assert.Single(day.Later));
+        Assert.Empty(HandsOfDay.Of(two, new Floor(2, 2)).Clashes);
+        // Where hands lack, more basins help nobody, and it is told once.
+        var alone = HandsOfDay.Of(two, new Floor(1, 1));
+        Assert.Equal(Told(alone), Told(HandsOfDay.Of(two, new Floor(1, 2))));
+        Each.Of(alone.Clashes, c => Assert.Equal(Lacking.Hands, c.Lacks));
+        Assert.Throws<ArgumentOutOfRangeException>(() => HandsOfDay.Of(two, new Floor(1, 0)));
+
+        static IEnumerable<(DateTimeOffset, DateTimeOffset, double, Lacking)> Told(HandsOfDay day) =>
+            day.Clashes.Select(c => (c.From, c.To, c.Minutes, c.Lacks));
     }
 
     [Fact]

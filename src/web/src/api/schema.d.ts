@@ -64,7 +64,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** When hands are needed at visits to come, where there are too few, and what would help */
+        /** When hands and basins are needed at visits to come, where there are too few, and what would help */
         get: operations["GetHands"];
         put?: never;
         post?: never;
@@ -2690,6 +2690,18 @@ export interface components {
             measures: components["schemas"]["MeasuresView"];
             labelParts?: null | components["schemas"]["SentencePiece"][];
         };
+        Floor: {
+            /**
+             * Format: int32
+             * @default 1
+             */
+            pairs: number;
+            /**
+             * Format: int32
+             * @default 1
+             */
+            basins: number;
+        };
         Forecast: {
             /** Format: double */
             low: number;
@@ -2871,7 +2883,7 @@ export interface components {
             to: number;
         };
         /** @enum {unknown} */
-        HandWork: "mix" | "paint" | "rinse" | "wash";
+        HandWork: "mix" | "paint" | "rinse" | "wash" | "read";
         HandsClash: {
             /** Format: date-time */
             from: string;
@@ -2880,11 +2892,13 @@ export interface components {
             /** Format: double */
             minutes: number;
             visits: string[];
+            lacks?: components["schemas"]["Lacking"];
         };
         HandsView: {
             visits: components["schemas"]["VisitHands"][];
             clashes: components["schemas"]["HandsClash"][];
             later: components["schemas"]["StartsLater"][];
+            floor: components["schemas"]["Floor"];
         };
         Health: {
             status: string;
@@ -2928,6 +2942,7 @@ export interface components {
              */
             faceLeaveOutMm: number;
             schools?: null | components["schemas"]["Schools"];
+            floor?: null | components["schemas"]["Floor"];
         };
         HttpValidationProblemDetails: {
             type?: null | string;
@@ -3020,6 +3035,11 @@ export interface components {
             /** Format: date-time */
             putAwayAt: null | string;
         };
+        /**
+         * @default hands
+         * @enum {unknown}
+         */
+        Lacking: "hands" | "basins";
         LastTimeView: {
             /** Format: uuid */
             visitId: string;
@@ -5931,6 +5951,7 @@ export interface operations {
                 from?: string;
                 to?: string;
                 pairs?: number;
+                basins?: number;
             };
             header?: never;
             path?: never;

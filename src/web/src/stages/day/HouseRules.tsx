@@ -57,6 +57,14 @@ const bench: FigureOf<keyof Bench>[] = [
   ["mixingMinutes", "Mixing takes", "min", 0, 10, 0.5],
 ];
 
+type Floor = Required<Schemas["Floor"]>;
+
+/** How many are seen to at once: field, words, unit, least, most, step. */
+const floor: FigureOf<keyof Floor>[] = [
+  ["pairs", "Pairs of hands", "", 1, 9, 1],
+  ["basins", "Basins", "", 1, 9, 1],
+];
+
 /** How this studio usually works: what every fresh plan starts from. */
 export function HouseRules() {
   const { message } = App.useApp();
@@ -189,6 +197,13 @@ export function HouseRules() {
             <SchoolsPicks
               values={now.schools}
               onSet={(by) => change({ schools: { ...(now.schools as SchoolsOf), ...by } })}
+            />
+            <Figures
+              title="How many are seen to at once"
+              of={floor}
+              values={now.floor ?? { pairs: 1, basins: 1 }}
+              error={(field) => errors[`floor.${field}`]}
+              onSet={(field, v) => change({ floor: { pairs: 1, basins: 1, ...now.floor, [field]: v } })}
             />
             <Figures
               title="How bowls are mixed"

@@ -15,7 +15,8 @@ const does: [Schemas["HandWork"], string][] = [
   ["mix", "mixing"],
   ["paint", "painting"],
   ["rinse", "rinsing"],
-  ["wash", "washing and reading"],
+  ["wash", "washing"],
+  ["read", "drying and reading"],
 ];
 
 const hour = 3_600_000;
@@ -27,19 +28,20 @@ interface Props {
   visits: CalendarVisit[];
 }
 
-/** A day on one time axis: a lane for each chair, with when hands are needed; where there are too few. */
+/** A day on one time axis: a lane for each chair, with when hands are needed; where hands or basins are too few. */
 export function DayLanes({ from, to, visits }: Props) {
-  const [pairs, setPairs] = useState(1);
+  // As the house has it, until others are tried.
+  const [tried, setTried] = useState<{ pairs?: number; basins?: number }>({});
   const { data: hands, isFetching } = useQuery({
-    queryKey: ["hands", from.toISOString(), pairs],
-    // With other hands the same day stays meanwhile; another day does not stand in for this one.
+    queryKey: ["hands", from.toISOString(), tried],
+    // With other hands or basins the same day stays meanwhile; another day does not stand in for this one.
     placeholderData: (before, query) => (query?.queryKey[1] === from.toISOString() ? before : undefined),
     enabled: visits.length > 0,
     refetchOnMount: "always",
     queryFn: () =>
       given(
         api.GET("/api/calendar/hands", {
-          params: { query: { from: from.toISOString(), to: to.toISOString(), pairs } },
+          params: { query: { from: from.toISOString(), to: to.toISOString(), ...tried } },
         }),
       ),
   });
@@ -95,7 +97,7 @@ export function DayLanes({ from, to, visits }: Props) {
         {hands && hands.clashes.length > 0 && (
           <Lane name="Too few" thin>
             {hands.clashes.map((c) => (
-              <li key={c.from} style={between(Date.parse(c.from), Date.parse(c.to))} />
+              <li key={`${c.lacks} ${c.from}`} style={between(Date.parse(c.from), Date.parse(c.to))} />
             ))}
           </Lane>
         )}
@@ -111,34 +113,41 @@ export function DayLanes({ from, to, visits }: Props) {
             ))}
             <span>between them lightener works by itself</span>
           </p>
-          <Choice
-            name="Pairs of hands"
-            value={`${pairs}`}
-            options={["1", "2", "3"].map((n) => [n, n] as const)}
-            onChange={(n) => setPairs(Number(n))}
-          />
+          <div className={css.tried}>
+            <Choice
+              name="Pairs of hands"
+              value={`${hands.floor.pairs}`}
+              options={upTo(hands.floor.pairs)}
+              onChange={(n) => setTried({ ...tried, pairs: Number(n) })}
+            />
+            <Choice
+              name="Basins"
+              value={`${hands.floor.basins}`}
+              options={upTo(hands.floor.basins)}
+              onChange={(n) => setTried({ ...tried, basins: Number(n) })}
+            />
+          </div>
           {hands.clashes.length > 0 ? (
-            <ul className={css.clashes} aria-label="Too few hands">
+            <ul className={css.clashes} aria-label="Too few hands or basins">
               {hands.clashes.map((c) => (
-                <li key={c.from}>
+                <li key={`${c.lacks} ${c.from}`}>
                   <b>
                     {clock(c.from)} to {clock(c.to)}
                   </b>
-                  : {listed(c.visits.map(name))} need hands at once for {Math.round(c.minutes)} min of it.
+                  : {listed(c.visits.map(name))} need {c.lacks === "basins" ? "a basin" : "hands"} at once for{" "}
+                  {Math.round(c.minutes)} min of it.
                 </li>
               ))}
               {hands.later.map((l) => (
                 <li key={l.visit}>
                   {l.minutes == null
-                    ? `${name(l.visit)} finds no start within three hours that leaves hands for all.`
-                    : `${name(l.visit)}, started ${l.minutes} min later, leaves hands for those before.`}
+                    ? `${name(l.visit)} finds no start within three hours that suits all.`
+                    : `${name(l.visit)}, started ${l.minutes} min later, suits those before.`}
                 </li>
               ))}
             </ul>
           ) : (
-            <p>
-              {pairs === 1 ? "One pair of hands is enough" : `${pairs} pairs of hands are enough`} as planned.
-            </p>
+            <p>{enough(hands.floor)}</p>
           )}
         </>
       )}
@@ -152,6 +161,15 @@ function spanOf(visit: CalendarVisit, hands: VisitHands | undefined) {
   const start = Date.parse(startsAt);
   return { visit, chair, start, minutes, end: start + minutes * minute, hands: hands?.hands ?? [] };
 }
+
+/** One to three, and what the house has if that is more. */
+const upTo = (n: number) =>
+  Array.from({ length: Math.max(3, n) }, (_, i) => [`${i + 1}`, `${i + 1}`] as const);
+
+const enough = ({ pairs, basins }: Schemas["HandsView"]["floor"]) =>
+  `${pairs === 1 ? "One pair of hands" : `${pairs} pairs of hands`} and ${
+    basins === 1 ? "one basin" : `${basins} basins`
+  } are enough as planned.`;
 
 /** Names as they are said: one, two and three. */
 const listed = (names: string[]): string =>
