@@ -123,13 +123,58 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
     private IEnumerable<PanelAhead> In(Zone zone) =>
         Steps.Select(s => s.Panels.Where(p => p.Panel.Zone == zone).ToArray()).FirstOrDefault(p => p.Length > 0) ?? [];
 
-    /// <summary>Puts a visit on the clock.</summary>
+    /// <summary>How often bowls are mixed anew for the waves that come between, at most. Model assumption.</summary>
+    private const int MostRemixes = 4;
+
+    /// <summary>
+    /// Puts a visit on the clock, its bowls mixed so that none is painted from after its end: waves come between its
+    /// panels, where they come depends on mixing, and so on until none is too old, or as little as can be found.
+    /// </summary>
     /// <param name="mix">The plan with its bowls.</param>
     /// <param name="help">What a second pair of hands does; null for none.</param>
     /// <param name="rinsing">How it is rinsed; null as planned.</param>
     public static VisitOnClock Of(PlannedMix mix, Help? help = null, Rinsing? rinsing = null)
     {
         ArgumentNullException.ThrowIfNull(mix);
+        var best = Once(mix.WithoutRests(), help, rinsing);
+        var last = best;
+        for (var i = 0; i < MostRemixes && last.TooOldMinutes > 1e-6; i++)
+        {
+            last = Once(mix.Resting(last.Rests()), help, rinsing);
+            best = last.TooOldMinutes < best.TooOldMinutes ? last : best;
+        }
+
+        return best;
+    }
+
+    /// <summary>Minutes that bowls are painted from after their end, all together.</summary>
+    private double TooOldMinutes =>
+        Mix.Bowls.Where(b => b.Batch.Panels.Count > 1).Select(On).Sum(b => Math.Max(0, b.PaintedUntil - b.LivesUntil));
+
+    /// <summary>Minutes that hands are at something else than the bench before a panel of a step.</summary>
+    private Dictionary<(PanelKey Panel, int Step), double> Rests()
+    {
+        var mixed = Mix.Bowls.Where(b => b.Batch.Panels.Count > 0).Select(On).Select(b => b.ReadyAt).ToArray();
+        var takes = Help is Apply.Help.Mixes or Apply.Help.Paints ? 0 : Mix.Bench.MixingMinutes;
+        var rests = new Dictionary<(PanelKey Panel, int Step), double>();
+        foreach (var step in Steps)
+        {
+            var turns = step.Panels.OrderBy(p => p.BegunAt).ToArray();
+            foreach (var (before, panel) in turns.Zip(turns.Skip(1)))
+            {
+                var mixing = mixed.Count(m => Math.Abs(m - panel.BegunAt) < 1e-6) * takes;
+                if (panel.BegunAt - before.PaintedAt - mixing is var rest and > 1e-6)
+                {
+                    rests[(panel.Panel, step.Number)] = rest;
+                }
+            }
+        }
+
+        return rests;
+    }
+
+    private static VisitOnClock Once(PlannedMix mix, Help? help, Rinsing? rinsing)
+    {
         var toDo = ServiceClock.StepsOf(mix);
         var steps = new List<StepOfVisit>();
         var from = 0.0;

@@ -5,7 +5,7 @@ namespace Wendro.Core.Mix;
 
 /// <summary>
 /// The bench while work goes on: bowls open and being mixed, and what minute it is. Panels are painted, areas laid and
-/// waits waited in order; then it tells the whole timeline.
+/// waits waited in order; then it tells the whole timeline. While hands rinse a wave the work rests, and bowls age.
 /// </summary>
 /// <param name="limits">What each formula's bowls are held to.</param>
 /// <param name="mixingMinutes">What mixing one takes; nothing is painted meanwhile.</param>
@@ -22,8 +22,14 @@ public sealed class BenchClock(
     private readonly List<PanelTurn> turns = [];
     private readonly List<StepTurn> steps = [];
 
+    /// <summary>Minutes in which the work rested.</summary>
+    private double rested;
+
     /// <summary>What minute of the work it is.</summary>
     public double Minute { get; private set; }
+
+    /// <summary>What minute it is, rests counted: what bowls go by.</summary>
+    private double WithRests => Minute + rested;
 
     /// <summary>Paints a panel, mixing what it needs first.</summary>
     public void Paint(PanelWork panel)
@@ -38,7 +44,7 @@ public sealed class BenchClock(
             takes
                 .Where(t =>
                     !fresh.Contains(t.Formula)
-                    && !Serves(open.GetValueOrDefault(t.Formula), Minute + panel.Minutes, t.Grams)
+                    && !Serves(open.GetValueOrDefault(t.Formula), WithRests + panel.Minutes, t.Grams)
                 )
                 .Select(t => (FormulaId?)t.Formula)
                 .FirstOrDefault()
@@ -54,7 +60,7 @@ public sealed class BenchClock(
         Minute += panel.Minutes;
         foreach (var (formula, grams) in takes)
         {
-            open[formula].Paint(panel.Panel, grams, Minute);
+            open[formula].Paint(panel.Panel, grams, WithRests);
         }
     }
 
@@ -71,12 +77,15 @@ public sealed class BenchClock(
         {
             var bowl = Mix(area.Taken.Formula);
             Minute += area.Minutes / bowls;
-            bowl.Lay(area.Taken.Grams / bowls, Minute);
+            bowl.Lay(area.Taken.Grams / bowls, WithRests);
         }
     }
 
     /// <summary>Lets minutes go by.</summary>
     public void Wait(double minutes) => Minute += Math.Max(0, minutes);
+
+    /// <summary>Hands are at something else for some minutes, at a wave: nothing is painted, bowls age.</summary>
+    public void Rest(double minutes) => rested += Math.Max(0, minutes);
 
     /// <summary>Notes a step.</summary>
     public void Note(StepTurn step) => steps.Add(step);
@@ -90,8 +99,8 @@ public sealed class BenchClock(
         var bowl = new Open(
             formula,
             ordinal,
-            Minute,
-            Minute + mixingMinutes,
+            WithRests,
+            WithRests + mixingMinutes,
             limits(formula),
             weighed?.TryGetValue((formula, ordinal), out var grams) == true ? grams : null
         );

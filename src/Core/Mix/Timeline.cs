@@ -24,7 +24,7 @@ public readonly record struct StepTurn(int Number, double From, double LaidAt, d
 /// The work on one time axis: bowls as they are mixed, panels as they are painted. Nothing is painted while a bowl is
 /// mixed.
 /// </summary>
-/// <param name="Bowls">The bowls in the order they are mixed.</param>
+/// <param name="Bowls">The bowls in the order they are mixed; their minutes count what hands rest between.</param>
 /// <param name="Turns">The panels in working order.</param>
 /// <param name="Steps">The steps of the visit in order; none where nobody told them apart.</param>
 public sealed record Timeline(IReadOnlyList<Batch> Bowls, IReadOnlyList<PanelTurn> Turns, IReadOnlyList<StepTurn> Steps)

@@ -42,6 +42,8 @@ public sealed record FormulaAmount(
 /// <summary>A planned head as bowls: what it takes of what, when each is mixed, what is wrong with that.</summary>
 public sealed class PlannedMix
 {
+    private readonly IReadOnlyList<BegunBowl> begun;
+
     private PlannedMix(
         PlannedHead head,
         BenchRules bench,
@@ -50,7 +52,8 @@ public sealed class PlannedMix
         IReadOnlyList<AreaTaken> areas,
         Timeline timeline,
         IReadOnlyList<PlannedBowl> bowls,
-        IReadOnlyList<BegunBowl> left
+        IReadOnlyList<BegunBowl> begun,
+        IReadOnlyDictionary<(PanelKey Panel, int Step), double> rests
     )
     {
         Head = head;
@@ -60,7 +63,8 @@ public sealed class PlannedMix
         AreaTakes = areas;
         Timeline = timeline;
         Bowls = bowls;
-        Left = left;
+        this.begun = begun;
+        Rests = rests;
     }
 
     /// <summary>The head.</summary>
@@ -85,7 +89,13 @@ public sealed class PlannedMix
     public IReadOnlyList<PlannedBowl> Bowls { get; }
 
     /// <summary>Bowls that were begun and that the plan, as it is now, no longer needs.</summary>
-    public IReadOnlyList<BegunBowl> Left { get; }
+    public IReadOnlyList<BegunBowl> Left => begun.Except(Bowls.Select(b => b.Begun).OfType<BegunBowl>()).ToArray();
+
+    /// <summary>
+    /// Minutes that hands are at something else before a panel of a step, at a rinse: bowls are mixed so that none is
+    /// painted from after that too late. Empty while nobody said.
+    /// </summary>
+    public IReadOnlyDictionary<(PanelKey Panel, int Step), double> Rests { get; }
 
     /// <summary>All of it, g.</summary>
     public double Grams => Takes.Sum(t => t.Grams) + AreaTakes.Sum(t => t.Grams);
@@ -100,6 +110,24 @@ public sealed class PlannedMix
         BenchRules bench,
         IReadOnlyList<Product> shelf,
         IReadOnlyList<BegunBowl> begun
+    ) => Of(head, bench, shelf, begun, NoRests);
+
+    /// <summary>The same work with its bowls mixed for hands that rest meanwhile.</summary>
+    /// <param name="rests">Minutes hands are at something else before a panel of a step.</param>
+    public PlannedMix Resting(IReadOnlyDictionary<(PanelKey Panel, int Step), double> rests) =>
+        Of(Head, Bench, Shelf, begun, rests);
+
+    /// <summary>The same work as if hands never rested.</summary>
+    public PlannedMix WithoutRests() => Rests.Count == 0 ? this : Resting(NoRests);
+
+    private static readonly Dictionary<(PanelKey Panel, int Step), double> NoRests = [];
+
+    private static PlannedMix Of(
+        PlannedHead head,
+        BenchRules bench,
+        IReadOnlyList<Product> shelf,
+        IReadOnlyList<BegunBowl> begun,
+        IReadOnlyDictionary<(PanelKey Panel, int Step), double> rests
     )
     {
         ArgumentNullException.ThrowIfNull(head);
@@ -113,7 +141,8 @@ public sealed class PlannedMix
             .Where(b => b.InHand.IsDone)
             .ToDictionary(b => (b.Meant.Id, b.Ordinal), b => b.InHand.ProductGrams);
         var timeline = work.On(
-            new BenchClock(id => LimitsOf(formulas[id], bench, developers), bench.MixingMinutes, done)
+            new BenchClock(id => LimitsOf(formulas[id], bench, developers), bench.MixingMinutes, done),
+            rests
         );
         var bowls = timeline
             .Bowls.Select(
@@ -130,16 +159,7 @@ public sealed class PlannedMix
                 }
             )
             .ToArray();
-        return new(
-            head,
-            bench,
-            shelf,
-            work.Takes,
-            work.Areas,
-            timeline,
-            bowls,
-            begun.Except(bowls.Select(b => b.Begun).OfType<BegunBowl>()).ToArray()
-        );
+        return new(head, bench, shelf, work.Takes, work.Areas, timeline, bowls, begun, rests);
     }
 
     /// <summary>Developers on the shelf, volume, weakest first.</summary>

@@ -60,7 +60,9 @@ internal sealed class StepsWork
     public IReadOnlyList<AreaTaken> Areas => laid.OfType<AreaWork>().Select(w => w.Taken).ToArray();
 
     /// <summary>Works all of it on a clock.</summary>
-    public Timeline On(BenchClock clock)
+    /// <param name="clock">The clock.</param>
+    /// <param name="rests">Minutes hands are at something else before a panel of a step.</param>
+    public Timeline On(BenchClock clock, IReadOnlyDictionary<(PanelKey Panel, int Step), double> rests)
     {
         var steps = plan.StepsOf();
         for (var number = 0; number < steps.Count; number++)
@@ -68,6 +70,7 @@ internal sealed class StepsWork
             var (step, from) = (steps[number], clock.Minute);
             foreach (var panel in painted[number])
             {
+                clock.Rest(rests.GetValueOrDefault((panel.Panel, number)));
                 clock.Paint(panel);
             }
 

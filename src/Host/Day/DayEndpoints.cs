@@ -148,7 +148,7 @@ internal static class DayEndpoints
                             clock.GetUtcNow()
                         ) with
                         {
-                            ChairMinutes = chair == true ? VisitOnClock.Of(at.Mix).Minutes : null,
+                            ChairMinutes = chair == true ? at.Visit.Minutes : null,
                         }
                     )
             )

@@ -100,7 +100,7 @@ internal static class HandsEndpoints
             return new(visit.Id, visit.StartsAt, visit.Sum?.ChairMinutes ?? visit.Minutes, 1, []);
         }
 
-        var clock = VisitOnClock.Of((await mixes.OfAsync(at, stop)).Mix);
+        var clock = (await mixes.OfAsync(at, stop)).Visit;
         var seated = (await services.OfAsync(visit.Id, stop))?.Facts.FirstOrDefault(f => f.Fact is Seated)?.At;
         return new(
             visit.Id,

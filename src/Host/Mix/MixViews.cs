@@ -197,7 +197,7 @@ internal sealed record MixView(
     public static MixView Of(MixAtWork at, Heads heads)
     {
         var mix = at.Mix;
-        var visit = VisitOnClock.Of(mix);
+        var visit = at.Visit;
         var formulas = mix.Formulas();
         var findings = mix.AllFindings();
         return new(

@@ -203,7 +203,7 @@ internal static class SectionEndpoints
     private static SectionView Of(MixAtWork at)
     {
         var (head, plan) = (at.Work.Head, at.Work.Stored.Plan);
-        var visit = VisitOnClock.Of(at.Mix);
+        var visit = at.Visit;
         var minutes = new List<ZoneWork>();
         var clock = 0.0;
         foreach (var zone in plan.Working)

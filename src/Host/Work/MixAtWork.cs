@@ -1,3 +1,5 @@
+using System.Runtime.CompilerServices;
+using Wendro.Core.Apply;
 using Wendro.Core.Mix;
 using Wendro.Core.Plans;
 using Wendro.Store;
@@ -9,12 +11,15 @@ namespace Wendro.Host.Work;
 /// </summary>
 internal sealed record MixAtWork(
     AtWork Work,
-    PlannedMix Mix,
+    VisitOnClock Visit,
     IReadOnlyList<StoredBowl> Bowls,
     IReadOnlySet<string> Ticked,
     HouseRules Rules
 )
 {
+    /// <summary>The plan with its bowls, mixed for the waves that come between.</summary>
+    public PlannedMix Mix => Visit.Mix;
+
     /// <summary>Opens the visit that the address names; null where there is none.</summary>
     public static async ValueTask<MixAtWork?> BindAsync(HttpContext context) =>
         await AtWork.BindAsync(context) is { } at
@@ -25,18 +30,41 @@ internal sealed record MixAtWork(
 /// <summary>Brings plan, shelf, bench and what was weighed together.</summary>
 internal sealed class MixesAtWork(Studio studio, ProductShelf shelf, Bowls bowls)
 {
+    /// <summary>
+    /// The visit of each head on the clock, as it was asked for last: a screen asks several times for the same, and
+    /// waves are a search.
+    /// </summary>
+    private readonly ConditionalWeakTable<PlannedHead, Kept> clocks = [];
+
     /// <summary>The mix of a visit as it stands.</summary>
     public async Task<MixAtWork> OfAsync(AtWork at, CancellationToken stop)
     {
         var rules = (await studio.RulesAsync(stop)).Rules;
-        var products = (await shelf.AllAsync(stop)).Select(p => p.Product).ToArray();
+        var bench = rules.Bench ?? BenchRules.Usual;
+        var products = await shelf.AllAsync(stop);
         var rows = await bowls.OfAsync(at.Visit.Id, stop);
-        var mix = PlannedMix.Of(
-            at.Head,
-            rules.Bench ?? BenchRules.Usual,
-            products,
-            rows.Select(b => new BegunBowl(b.Meant, b.Ordinal, b.InHand)).ToArray()
+        var goesBy = string.Join(
+            '\n',
+            [
+                $"{bench}",
+                .. products.Select(p => $"{p.Id} {p.Version} {p.Product.Stock}"),
+                .. rows.Select(b => $"{b.Id} {b.Events.Count}"),
+            ]
         );
-        return new(at, mix, rows, await bowls.TickedAsync(at.Visit.Id, stop), rules);
+        if (!clocks.TryGetValue(at.Head, out var kept) || kept.GoesBy != goesBy)
+        {
+            var mix = PlannedMix.Of(
+                at.Head,
+                bench,
+                products.Select(p => p.Product).ToArray(),
+                rows.Select(b => new BegunBowl(b.Meant, b.Ordinal, b.InHand)).ToArray()
+            );
+            kept = new(goesBy, VisitOnClock.Of(mix));
+            clocks.AddOrUpdate(at.Head, kept);
+        }
+
+        return new(at, kept.Visit, rows, await bowls.TickedAsync(at.Visit.Id, stop), rules);
     }
+
+    private sealed record Kept(string GoesBy, VisitOnClock Visit);
 }

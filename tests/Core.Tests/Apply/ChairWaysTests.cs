@@ -278,6 +278,36 @@ public sealed class ChairWaysTests
     }
 
     [Fact]
+    public void No_bowl_is_painted_from_after_its_end_though_waves_come_between()
+    {
+        // Powder: a bowl lives 25 minutes, and a wave lies between its panels.
+        var mix = Mixed([
+            new SetFormula(Formula.Lightening(FormulaId.A, Lightener.Powder, 20, 30)),
+            .. Painted(22, 5, BackToFront),
+        ]);
+        var visit = VisitOnClock.Of(mix);
+        Assert.True(visit.Waves.Count() > 1);
+        Each.Of(
+            visit.Mix.Bowls.Select(visit.On).ToArray(),
+            b => Assert.True(b.PaintedUntil <= b.LivesUntil + 1e-6, $"{b}")
+        );
+        // As if hands never rested one would be: that is why they are mixed anew.
+        var once = VisitOnClock.Of(mix, rinsing: Rinsing.Once);
+        Assert.Empty(once.Mix.Rests);
+        Assert.NotEmpty(visit.Mix.Rests);
+        Assert.True(visit.Mix.Bowls.Count >= once.Mix.Bowls.Count);
+        // The panels stay, and so does what they take; asked again it is the same.
+        Assert.Equal(mix.Takes, visit.Mix.Takes);
+        Assert.Equal(mix.Timeline.Turns.Count, visit.Mix.Timeline.Turns.Count);
+        var again = VisitOnClock.Of(visit.Mix);
+        Assert.Equal(
+            visit.Mix.Bowls.Select(b => (b.Batch.Ordinal, b.Batch.Panels.Count, b.Batch.Grams)),
+            again.Mix.Bowls.Select(b => (b.Batch.Ordinal, b.Batch.Panels.Count, b.Batch.Grams))
+        );
+        Assert.Equal(visit.Minutes, again.Minutes, 1e-9);
+    }
+
+    [Fact]
     public void All_at_once_is_one_wave_that_claims_nothing_of_several()
     {
         var visit = VisitOnClock.Of(Strong.Value, rinsing: Rinsing.Once);

@@ -317,4 +317,46 @@ public sealed class OfferTests
         Assert.False(sound.Allows(clay with { LowHeat = false }, Covering.Foil));
         Assert.True(sound.Allows(Formula.Colouring(FormulaId.B, 5, 40, 20), Covering.Foil));
     }
+
+    [Fact]
+    public void What_is_promised_is_bounded_until_a_strand_is_tested()
+    {
+        var forecast = new Forecast(8.2, 9, 9.8);
+        var (untested, tested) = (new Offer(false, false), new Offer(true, false));
+        Assert.Equal([4.0, 4.0, 5.0, 5.0], Enum.GetValues<Covering>().Select(untested.LevelsPromised));
+        Assert.Equal(double.PositiveInfinity, tested.LevelsPromised(Covering.Open));
+        // The lower edge, no more than four levels open and five covered, never below what it is.
+        Assert.Equal(8.2, untested.Promised(5, forecast, Covering.Open), 1e-12);
+        Assert.Equal(7, untested.Promised(3, forecast, Covering.Open), 1e-12);
+        Assert.Equal(8, untested.Promised(3, forecast, Covering.Film), 1e-12);
+        Assert.Equal(8.5, untested.Promised(8.5, forecast, Covering.Open), 1e-12);
+        Assert.Equal(9, tested.Promised(3, forecast, Covering.Open), 1e-12);
+    }
+
+    [Fact]
+    public void Strength_counts_most_then_covering_and_heat_then_how_fast_a_product_is()
+    {
+        double Of(Lightener lightener, double volume, Covering covering, bool heat = false) =>
+            new Way(LiftTables.Of(lightener), new Volume(volume), covering, heat).Harshness;
+        Assert.Equal(2 + 0.5 + 16.0 / 20, Of(Lightener.Cream, 20, Covering.Film), 1e-12);
+        Assert.Equal(3 + 1.2 + 1, Of(Lightener.Powder, 30, Covering.Foil), 1e-12);
+        Assert.Equal(1 + 0.3 + 1 + 16.0 / 26, Of(Lightener.Clay, 10, Covering.Mesh, heat: true), 1e-12);
+        Assert.Equal(2 + 16.0 / 21, Of(Lightener.Half, 20, Covering.Open), 1e-12);
+    }
+
+    [Fact]
+    public void Hair_with_one_porous_zone_is_delicate()
+    {
+        var sound = HairProfile.Usual;
+        Assert.False(Offer.On(sound).Delicate);
+        HairProfile With(params Porosity[] zones) =>
+            sound with
+            {
+                ByZone = zones
+                    .Select((p, i) => (Zone: (Zone)i, Own: new ZoneHair(Porosity: p)))
+                    .ToDictionary(z => z.Zone, z => z.Own),
+            };
+        Assert.True(Offer.On(With(Porosity.Normal, Porosity.High)).Delicate);
+        Assert.False(Offer.On(With(Porosity.Normal, Porosity.Low)).Delicate);
+    }
 }
