@@ -1,9 +1,10 @@
 import { useMutation } from "@tanstack/react-query";
-import { Button, InputNumber, Popover } from "antd";
+import { Button, Popover } from "antd";
 import { useState } from "react";
 import { api, type Schemas } from "../api/client";
 import { given } from "../api/given";
 import parts from "../style/parts.module.css";
+import { NumberField } from "../views/NumberField";
 import css from "./ScaleHands.module.css";
 
 type Hand = Schemas["HandAtScale"];
@@ -42,14 +43,14 @@ export function ScaleHands({ step, poured }: { step: Step | undefined; poured: n
             <HoldToPour />
           </div>
           <div className={parts.row}>
-            <InputNumber
-              aria-label="Grams to pour"
+            <NumberField
+              label="Grams to pour"
+              unit="g"
               min={0.1}
               max={500}
               step={0.5}
               value={grams}
-              suffix="g"
-              onChange={(v) => setGrams(v ?? grams)}
+              onSet={setGrams}
             />
             <Button onClick={() => pourFor(grams)}>Pour this much</Button>
           </div>
