@@ -68,7 +68,9 @@ public static class HandsOfVisit
             .Concat(step.Area is { } area ? [new HandSpan(HandWork.Paint, step.From, area.LaidAt)] : [])
             .Concat(step.WashingAt is { } washing ? Washed(step, washing) : []);
 
-    /// <summary>What lies over an area is rinsed last, where no wave of panels took it along; then washed and read.</summary>
+    /// <summary>
+    /// What lies over an area is rinsed last, where no wave of panels took it along; then washed and read.
+    /// </summary>
     private static IEnumerable<HandSpan> Washed(StepOfVisit step, double washing)
     {
         var freed = step.Waves.Select(w => w.FreedAt).Append(washing - PaintingTime.RinsingMinutes).Max();

@@ -63,7 +63,7 @@ public sealed record ServiceInHand
         && !Waiting.Any()
         && (On.Any() || AreaIsOn ? !steps[Step].Rinse && !steps[Step + 1].Panels.Intersect(On).Any() : HasNothingToDo);
 
-    /// <summary>Whether the step is rinsed when all of it has worked, and nothing of it is painted any more or on panels.</summary>
+    /// <summary>Whether what has worked over areas is rinsed next: nothing works on panels or waits.</summary>
     internal bool RinsesAreas => !IsDone && steps[Step].Rinse && !On.Any() && !Waiting.Any();
 
     /// <summary>Whether the step lays nothing at all: a visit that is only glossed paints no panel.</summary>
