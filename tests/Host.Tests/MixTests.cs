@@ -67,9 +67,12 @@ public sealed class MixTests : IDisposable
         const string fine =
             """{"kind":"together","edits":[{"kind":"setFormula","formula":{"id":"A","lightener":"clay","volume":25,"minutes":12}},{"kind":"cutZone","zone":"upperBack","parting":"horizontal","thicknessMm":8,"widthCm":2,"leaveOutMm":3,"bricklay":true}]}""";
         Assert.Equal(200, (await http.EditAsync(visit, 2, fine)).Status);
+        var isInTime = (await MixAsync(visit))["waves"]!.AsArray().Count > 1;
+        Assert.NotEqual(isInTime, (await http.ReadAsync(address))["cut"] is not null);
+        Assert.Equal(200, (await http.EditAsync(visit, 3, """{"kind":"setRinse","rinse":"once"}""")).Status);
         var cut = (await http.ReadAsync(address))["cut"]!;
         Assert.True((int)cut["panels"]! < (int)cut["panelsBefore"]!);
-        Assert.Equal(200, (await http.EditAsync(visit, 3, cut["edit"]!.ToJsonString())).Status);
+        Assert.Equal(200, (await http.EditAsync(visit, 4, cut["edit"]!.ToJsonString())).Status);
         var over = (await MixAsync(visit))["findings"]!.AsArray().Any(f => (string)f!["kind"]! == "firstOver");
         Assert.NotEqual((bool)cut["mends"]!, over);
     }

@@ -1,3 +1,4 @@
+using Wendro.Core.Blend;
 using Wendro.Core.Chair;
 using Wendro.Core.Head;
 using Wendro.Core.Mix;
@@ -90,6 +91,23 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
 
     /// <summary>Whether no other waves of the same painting end sooner.</summary>
     public bool IsProven => Steps.All(s => s.IsProven);
+
+    /// <summary>
+    /// What is wrong with the bowls, and what was set aside with it. What would be over before the last is painted is
+    /// nothing to mind where waves rinse it in time.
+    /// </summary>
+    public IReadOnlyList<Finding> AllFindings() =>
+        Mix.AllFindings().Where(f => f.Kind != MixFault.FirstOver || !IsRinsedInTime(f.Panels)).ToArray();
+
+    private bool IsRinsedInTime(IReadOnlyList<PanelKey> panels)
+    {
+        var those = panels.ToHashSet();
+        return Mix.Head.Plan.Rinse is Rinsing.InWaves
+            && Steps
+                .SelectMany(s => s.Panels)
+                .Where(p => those.Contains(p.Panel))
+                .All(p => p.RinsedAt is not null && !p.IsOutside);
+    }
 
     /// <summary>A bowl as the whole visit has it: waves come between its panels and those before.</summary>
     /// <param name="bowl">One of the mix's bowls.</param>

@@ -39,7 +39,8 @@ internal static class MixEndpoints
                 (MixAtWork at, Heads heads, CancellationToken stop) =>
                     Results.Ok(
                         new CoarserView(
-                            CoarserCut.For(at.Mix, heads.FreshCuttingFor(at.Work.Visit.Hair), stop) is { } cut
+                            at.Visit.AllFindings().Any(f => f.Kind == MixFault.FirstOver)
+                            && CoarserCut.For(at.Mix, heads.FreshCuttingFor(at.Work.Visit.Hair), stop) is { } cut
                                 ? CoarserCutView.Of(cut)
                                 : null
                         )

@@ -199,7 +199,7 @@ internal sealed record MixView(
         var mix = at.Mix;
         var visit = at.Visit;
         var formulas = mix.Formulas();
-        var findings = mix.AllFindings();
+        var findings = visit.AllFindings();
         return new(
             at.Work.Visit.Client,
             at.Work.Visit.StartsAt,

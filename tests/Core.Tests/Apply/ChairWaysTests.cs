@@ -308,6 +308,17 @@ public sealed class ChairWaysTests
     }
 
     [Fact]
+    public void What_is_over_before_the_last_is_painted_is_minded_only_where_no_wave_rinses_it_in_time()
+    {
+        var visit = VisitOnClock.Of(Quick.Value);
+        Assert.Empty(visit.Outside);
+        Assert.Contains(visit.Mix.AllFindings(), f => f.Kind == MixFault.FirstOver);
+        Assert.DoesNotContain(visit.AllFindings(), f => f.Kind == MixFault.FirstOver);
+        var once = VisitOnClock.Of(Quick.Value.After(new SetRinse(Rinsing.Once), Given.Cutting)!);
+        Assert.Contains(once.AllFindings(), f => f.Kind == MixFault.FirstOver);
+    }
+
+    [Fact]
     public void All_at_once_is_one_wave_that_claims_nothing_of_several()
     {
         var visit = VisitOnClock.Of(Strong.Value, rinsing: Rinsing.Once);
