@@ -151,9 +151,17 @@ public sealed class KeepTests(App app) : IClassFixture<App>
         app.Find("in its chair", By.XPath("//ol[starts-with(@aria-label, 'Chair')]//a[contains(., 'Painted beside')]"));
         app.Find(
             "too few hands",
-            By.XPath("//ul[@aria-label='Too few hands']/li[contains(., 'Painted at once')][contains(., 'need hands')]")
+            By.XPath(
+                "//ul[@aria-label='Too few hands or basins']/li[contains(., 'Painted at once')][contains(., 'need hands')]"
+            )
         );
-        app.Find("what would help", By.XPath("//ul[@aria-label='Too few hands']/li[contains(., 'started')]"));
+        app.Find("what would help", By.XPath("//ul[@aria-label='Too few hands or basins']/li[contains(., 'started')]"));
+        // With hands for both they still want the one basin at once.
+        app.Click("two pairs", By.XPath("//*[@aria-label='Pairs of hands']//label[contains(@class, 'item')][.='2']"));
+        app.Find(
+            "too few basins",
+            By.XPath("//ul/li[contains(., 'Painted at once and Painted beside')][contains(., 'need a basin')]")
+        );
         app.Click("the day after", By.XPath("//button[contains(., 'Day after')]"));
         app.Find("nobody", By.XPath("//p[contains(., 'Nobody is booked')]"));
     }
