@@ -54,6 +54,20 @@ public sealed class DemoTests : IDisposable
         );
     }
 
+    [Fact]
+    public async Task No_demo_bowl_is_painted_from_after_its_end()
+    {
+        var http = demo.CreateClient();
+        foreach (var visit in (await http.ReadAsync("/api/day")).AsArray())
+        {
+            var mix = await http.ReadAsync($"/api/visits/{(string)visit!["visitId"]!}/mix");
+            Each.Of(
+                mix["bowls"]!.AsArray(),
+                b => Assert.True((double)b!["paintedUntilMinute"]! <= (double)b["livesUntilMinute"]! + 1e-6, $"{b}")
+            );
+        }
+    }
+
     private static string Visit(JsonArray day, string client) =>
         (string)day.Single(v => (string)v!["client"]! == client)!["visitId"]!;
 

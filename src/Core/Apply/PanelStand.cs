@@ -39,15 +39,13 @@ public sealed record PanelStand(
 
 /// <summary>What one step of a service has to do.</summary>
 /// <param name="Panels">Its painted panels in working order.</param>
-/// <param name="HasArea">Whether it lays something over an area.</param>
 /// <param name="Rinse">Whether it is rinsed before the next step; else what it laid works on beneath that.</param>
 /// <param name="AreaMinutes">How long what it lays over an area works, minutes; null where it lays nothing.</param>
-public sealed record StepToDo(
-    IReadOnlyList<PanelKey> Panels,
-    bool HasArea,
-    bool Rinse = true,
-    double? AreaMinutes = null
-);
+public sealed record StepToDo(IReadOnlyList<PanelKey> Panels, bool Rinse = true, double? AreaMinutes = null)
+{
+    /// <summary>Whether it lays something over an area.</summary>
+    public bool HasArea => AreaMinutes is not null;
+}
 
 /// <summary>What was laid over an area.</summary>
 /// <param name="Step">In which step of the visit, from 0.</param>

@@ -160,16 +160,14 @@ public sealed record ServiceClock
             .Head.Plan.StepsOf()
             .Select(
                 (s, i) =>
-                {
-                    // A treatment is laid over all that is lightened, and works as what lies over an area does.
-                    var hasArea = s.Kind == StepKind.Treat || s.Area is not null;
-                    return new StepToDo(
+                    new StepToDo(
                         mix.Timeline.Turns.Where(t => t.Step == i).Select(t => t.Panel).ToArray(),
-                        hasArea,
                         s.Rinse,
-                        hasArea ? s.MinutesOf(mix.Head.Plan) : null
-                    );
-                }
+                        // A treatment is laid over all that is lightened, and works as what lies over an area does.
+                        s.IsPainted
+                            ? null
+                            : s.MinutesOf(mix.Head.Plan)
+                    )
             )
             .ToArray();
     }

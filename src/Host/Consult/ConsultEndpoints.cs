@@ -213,7 +213,7 @@ internal static class ConsultEndpoints
     {
         var at = mix.Work;
         var (hair, consultation, now) = (at.Visit.Hair, at.Visit.Consultation, at.Now);
-        var timeline = mix.Mix.Timeline;
+        var timeline = mix.Planned.Timeline;
         var minutes = timeline.Turns.Count == 0 ? PaintingTime.FullHeadMinutes : timeline.Minutes;
         var verdict = Verdict.Of(hair, at.Stored.Plan.Wish, consultation, minutes, now);
         return new ConsultView(

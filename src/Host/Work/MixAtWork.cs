@@ -9,14 +9,19 @@ namespace Wendro.Host.Work;
 /// <summary>
 /// A visit at work with its bowls: what they are meant to be, what happened to them, what lies on the tray.
 /// </summary>
+/// <param name="Planned">The plan with its bowls as if hands never rested: what is taken and worked, not when.</param>
 internal sealed record MixAtWork(
     AtWork Work,
-    VisitOnClock Visit,
+    PlannedMix Planned,
+    Lazy<VisitOnClock> OnClock,
     IReadOnlyList<StoredBowl> Bowls,
     IReadOnlySet<string> Ticked,
     HouseRules Rules
 )
 {
+    /// <summary>The visit on the clock: a search, made when somebody asks.</summary>
+    public VisitOnClock Visit => OnClock.Value;
+
     /// <summary>The plan with its bowls, mixed for the waves that come between.</summary>
     public PlannedMix Mix => Visit.Mix;
 
@@ -59,12 +64,12 @@ internal sealed class MixesAtWork(Studio studio, ProductShelf shelf, Bowls bowls
                 products.Select(p => p.Product).ToArray(),
                 rows.Select(b => new BegunBowl(b.Meant, b.Ordinal, b.InHand)).ToArray()
             );
-            kept = new(goesBy, VisitOnClock.Of(mix));
+            kept = new(goesBy, mix, new(() => VisitOnClock.Of(mix)));
             clocks.AddOrUpdate(at.Head, kept);
         }
 
-        return new(at, kept.Visit, rows, await bowls.TickedAsync(at.Visit.Id, stop), rules);
+        return new(at, kept.Mix, kept.OnClock, rows, await bowls.TickedAsync(at.Visit.Id, stop), rules);
     }
 
-    private sealed record Kept(string GoesBy, VisitOnClock Visit);
+    private sealed record Kept(string GoesBy, PlannedMix Mix, Lazy<VisitOnClock> OnClock);
 }

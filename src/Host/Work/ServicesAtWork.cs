@@ -8,7 +8,7 @@ namespace Wendro.Host.Work;
 
 /// <summary>A visit at the chair: the pinned plan with its bowls, and what happened.</summary>
 /// <param name="Work">The visit with the plan as it is now.</param>
-/// <param name="Mix">The plan the service goes by; the plan as it is now while none was begun.</param>
+/// <param name="Mixed">The plan the service goes by, with its bowls; the plan as it is now while none was begun.</param>
 /// <param name="Stored">What was kept; null while no service was begun.</param>
 /// <param name="Service">The service as it stands.</param>
 /// <param name="Revision">The revision it goes by.</param>
@@ -16,7 +16,7 @@ namespace Wendro.Host.Work;
 /// <param name="Again">What is lifted again, and from what.</param>
 internal sealed record ServiceAtWork(
     AtWork Work,
-    PlannedMix Mix,
+    MixAtWork Mixed,
     StoredService? Stored,
     ServiceInHand Service,
     int Revision,
@@ -24,6 +24,9 @@ internal sealed record ServiceAtWork(
     LiftedAgain Again
 )
 {
+    /// <summary>Its bowls, mixed for the waves that come between.</summary>
+    public PlannedMix Mix => Mixed.Mix;
+
     /// <summary>All that happened, in order.</summary>
     public IReadOnlyList<Kept<ServiceFact>> Facts => Stored?.Facts ?? [];
 }
@@ -53,8 +56,8 @@ internal sealed class ServicesAtWork(
             head = heads.Make(at.Visit.Hair, AddedPanels.Into(head, added, heads.CuttingFor(at.Visit.Hair)), head);
         }
 
-        var mix = (await mixes.OfAsync(at with { Head = head }, stop)).Mix;
-        var service = ServiceInHand.Of(ServiceClock.StepsOf(mix), facts);
+        var mix = await mixes.OfAsync(at with { Head = head }, stop);
+        var service = ServiceInHand.Of(ServiceClock.StepsOf(mix.Planned), facts);
         var review = await reviews.FactsOfAsync(at.Visit.Id, stop);
         var again = LiftedAgain.Of(head, service, review);
         var laid = again.On(head, head.Laid);
@@ -62,7 +65,7 @@ internal sealed class ServicesAtWork(
         {
             // What is lifted again begins with the hair as it was read, and not as the first step was planned.
             head = heads.Make(at.Visit.Hair, head.Plan, head, laid);
-            mix = (await mixes.OfAsync(at with { Head = head }, stop)).Mix;
+            mix = await mixes.OfAsync(at with { Head = head }, stop);
         }
 
         return new(at, mix, stored, service, revision, review, again);

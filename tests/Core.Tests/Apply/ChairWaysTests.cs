@@ -292,6 +292,11 @@ public sealed class ChairWaysTests
             b => Assert.True(b.PaintedUntil <= b.LivesUntil + 1e-6, $"{b}")
         );
         // As if hands never rested one would be: that is why they are mixed anew.
+        var planned = visit with
+        {
+            Mix = mix,
+        };
+        Assert.Contains(mix.Bowls.Select(planned.On), b => b.PaintedUntil > b.LivesUntil + 1);
         var once = VisitOnClock.Of(mix, rinsing: Rinsing.Once);
         Assert.Empty(once.Mix.Rests);
         Assert.NotEmpty(visit.Mix.Rests);

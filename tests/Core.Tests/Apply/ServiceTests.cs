@@ -15,11 +15,11 @@ public sealed class ServiceTests
 
     private static IReadOnlyList<StepToDo> Steps(int panels = 6, int more = 0) =>
         more == 0
-            ? [new(Enumerable.Range(0, panels).Select(Panel).ToArray(), false)]
+            ? [new(Enumerable.Range(0, panels).Select(Panel).ToArray())]
             :
             [
-                new(Enumerable.Range(0, panels).Select(Panel).ToArray(), false),
-                new(Enumerable.Range(0, more).Select(Panel).ToArray(), true),
+                new(Enumerable.Range(0, panels).Select(Panel).ToArray()),
+                new(Enumerable.Range(0, more).Select(Panel).ToArray(), AreaMinutes: 60),
             ];
 
     private static Kept<ServiceFact>[] Kept(params (double Minute, ServiceFact Fact)[] facts) =>
@@ -228,7 +228,7 @@ public sealed class ServiceTests
     }
 
     private static IReadOnlyList<StepToDo> BaseBeneath(bool rinse = false) =>
-        [new([Panel(0), Panel(1)], false, rinse), new([], true)];
+        [new([Panel(0), Panel(1)], rinse), new([], AreaMinutes: 60)];
 
     [Fact]
     public void A_base_goes_on_beneath_the_sheets_while_what_was_painted_works()
@@ -271,9 +271,7 @@ public sealed class ServiceTests
         var both = Kept((0, new Seated()), (1, new Painted(Panel(0))), (2, new Painted(Panel(1))));
         Assert.NotEmpty(ServiceInHand.Of(BaseBeneath(rinse: true), both).Against(new WentOn()));
         Assert.NotEmpty(
-            ServiceInHand
-                .Of([new([Panel(0), Panel(1)], false, false), new([Panel(1)], false)], both)
-                .Against(new WentOn())
+            ServiceInHand.Of([new([Panel(0), Panel(1)], Rinse: false), new([Panel(1)])], both).Against(new WentOn())
         );
     }
 

@@ -305,7 +305,7 @@ public class KeepRulesTests
         static PanelKey Panel(Zone zone, int n) => new(zone, n, 0);
         IReadOnlyList<StepToDo> steps =
         [
-            new([Panel(Zone.Nape, 0), Panel(Zone.Nape, 1), Panel(Zone.SideLeft, 0), Panel(Zone.Crown, 0)], false),
+            new([Panel(Zone.Nape, 0), Panel(Zone.Nape, 1), Panel(Zone.SideLeft, 0), Panel(Zone.Crown, 0)]),
         ];
         (double Minute, ServiceFact Fact)[] said =
         [

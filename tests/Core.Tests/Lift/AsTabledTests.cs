@@ -43,17 +43,6 @@ public sealed class AsTabledTests
     }
 
     [Theory]
-    [InlineData(1, 0.85)]
-    [InlineData(3, 0.85)]
-    [InlineData(3.5, 0.885)]
-    [InlineData(4, 0.92)]
-    [InlineData(4.25, 0.94)]
-    [InlineData(5, 1)]
-    [InlineData(7, 1)]
-    public void Dark_hair_gives_less(double from, double share) =>
-        Assert.Equal(share, LiftTables.Darkness(new Level(from)), 1e-12);
-
-    [Theory]
     [InlineData(Covering.Open, 0.7, 34)]
     [InlineData(Covering.Mesh, 1.8, 35)]
     [InlineData(Covering.Film, 2.7, 36)]

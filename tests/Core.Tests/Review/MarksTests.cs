@@ -26,7 +26,7 @@ public sealed class MarksTests
 
     private static Depths Read => Planned.Value.Depths;
 
-    private static ServiceInHand Nothing => ServiceInHand.Of([new StepToDo([], false)], []);
+    private static ServiceInHand Nothing => ServiceInHand.Of([new StepToDo([])], []);
 
     private static PanelKey Some => Head.Panels.First(p => p.Panel.Key.Zone == Zone.UpperBack).Panel.Key;
 

@@ -39,7 +39,7 @@ public sealed class ReviewTests
 
     private static double PlannedAt(Zone zone, Depth depth) => Read.At(Head.Levels, zone, depth);
 
-    private static ServiceInHand Nothing => ServiceInHand.Of([new StepToDo([], false)], []);
+    private static ServiceInHand Nothing => ServiceInHand.Of([new StepToDo([])], []);
 
     private static ReviewInHand Of(params ReviewFact[] facts) => ReviewInHand.Of(Kept(facts));
 

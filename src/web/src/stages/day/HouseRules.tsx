@@ -59,6 +59,9 @@ const bench: FigureOf<keyof Bench>[] = [
 
 type Floor = Required<Schemas["Floor"]>;
 
+/** One artist and one basin where nothing else is said. */
+const floorOf = (rules: Rules): Floor => ({ pairs: 1, basins: 1, ...rules.floor });
+
 /** How many are seen to at once: field, words, unit, least, most, step. */
 const floor: FigureOf<keyof Floor>[] = [
   ["pairs", "Pairs of hands", "", 1, 9, 1],
@@ -201,9 +204,9 @@ export function HouseRules() {
             <Figures
               title="How many are seen to at once"
               of={floor}
-              values={now.floor ?? { pairs: 1, basins: 1 }}
+              values={floorOf(now)}
               error={(field) => errors[`floor.${field}`]}
-              onSet={(field, v) => change({ floor: { pairs: 1, basins: 1, ...now.floor, [field]: v } })}
+              onSet={(field, v) => change({ floor: { ...floorOf(now), [field]: v } })}
             />
             <Figures
               title="How bowls are mixed"
