@@ -42,6 +42,7 @@ public sealed class CoatLevelsTests
                 iter: 40
             );
 
+    [Trait("Category", "Long")]
     [Fact]
     public void And_for_two_products_on_it() =>
         Gen.Select(Any, Any)

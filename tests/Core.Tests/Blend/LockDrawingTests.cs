@@ -27,6 +27,7 @@ public sealed class LockDrawingTests
         return tints.Average(t => of[t]);
     }
 
+    [Trait("Category", "Long")]
     [Fact]
     public void The_greyer_the_lighter_it_is_drawn_and_nothing_measured_changes()
     {

@@ -214,6 +214,7 @@ public sealed class OfferTests
             iter: 60
         );
 
+    [Trait("Category", "Long")]
     [Fact]
     public void Patterns_stay_within_the_limits_on_any_client() =>
         AnyClient.Sample(
@@ -242,6 +243,7 @@ public sealed class OfferTests
             iter: 6
         );
 
+    [Trait("Category", "Long")]
     [Theory]
     [InlineData(3, Condition.Sound)]
     [InlineData(5, Condition.Sound)]

@@ -270,6 +270,7 @@ public sealed class FixesTests
         );
     }
 
+    [Trait("Category", "Long")]
     [Fact]
     public void Where_every_formula_is_a_deposit_fixes_are_looked_for_all_the_same()
     {

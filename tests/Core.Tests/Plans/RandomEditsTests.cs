@@ -85,6 +85,7 @@ public sealed class RandomEditsTests
         );
     }
 
+    [Trait("Category", "Long")]
     [Fact]
     public void Three_hundred_edits_and_their_undoing_end_where_they_began()
     {

@@ -208,6 +208,7 @@ public sealed class StepsTests
         Assert.Equal("B: 10 vol", fix.Label.ToString());
     }
 
+    [Trait("Category", "Long")]
     [Fact]
     public void Colour_far_darker_than_light_hair_wants_its_warmth_back_first()
     {

@@ -118,6 +118,7 @@ public sealed class WholeHeadTests
         Each.Of(In(after, [.. ZoneFacts.All]), p => Assert.True(p.Painted!.StartCm < 8));
     }
 
+    [Trait("Category", "Long")]
     [Fact]
     public void Only_the_regrowth_is_touched_up_and_deposits_are_left_alone()
     {

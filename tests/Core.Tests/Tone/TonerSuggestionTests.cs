@@ -77,6 +77,7 @@ public sealed class TonerSuggestionTests
                 iter: 200
             );
 
+    [Trait("Category", "Long")]
     [Fact]
     public void What_some_mixture_reaches_is_reached_within_what_is_not_seen()
     {
