@@ -68,6 +68,10 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
     private const float KnotRadius = 1.05f;
     private const int TailPoints = 48;
     private const float TailStep = 1.3f;
+
+    /// <summary>By how much a tail of curls opens below its knot; a tail of tight ones is a puff.</summary>
+    private const float FansOut = 0.8f,
+        Puffs = 1.6f;
     private readonly Vector3 knotAt = Form.SkullCentre + tie.Direction * (Form.Radius(tie.Direction) + tie.OffCm);
 
     /// <summary>
@@ -195,9 +199,16 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
         var across = new Vector3[TailPoints];
         var along = new Vector3[TailPoints];
         var at = knotAt;
-        // A half-up tail is let go on the hair below it; a whole one springs from its knot.
+        // A half-up tail is let go on the hair below it; a whole one springs from its knot, curls less far: they spread.
         var dir = Vector3.Normalize(
-            tie.Direction * (tie.Part < 1 ? 0.3f : 1) + new Vector3(0, tie.Part < 1 ? -1 : -0.1f, 0)
+            tie.Direction * (tie.Part < 1 ? 0.3f : 1)
+                + new Vector3(
+                    0,
+                    tie.Part < 1 ? -1
+                        : texture.Coils ? -0.6f
+                        : -0.1f,
+                    0
+                )
         );
         var (u, _) = Frame(dir);
         for (var k = 0; k < TailPoints; k++)
@@ -233,7 +244,11 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
         var l = strands.Lock[i];
         var v = Vector3.Cross(along[k], across[k]);
         // Curls take room in a tail, and keep to their own curl.
-        var spread = Radius(k) / 2.3f * bulk * (texture.Coils ? texture.Volume : 1);
+        var spread = Radius(k) / 2.3f * bulk;
+        if (texture.Coils)
+        {
+            spread *= texture.Volume * (1 + (texture.Upright ? Puffs : FansOut) * Curve.Smooth(0f, 8f, k * TailStep));
+        }
 
         // Whole locks have their place in the tail, strands a place in their lock.
         var a = Hash.Unit(l, 33) * 2 * MathF.PI;
