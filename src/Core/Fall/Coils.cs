@@ -20,7 +20,7 @@ internal static class Coils
         var whole = Curls.MiddleLength(of.Length, of.Lies, of.Texture);
         for (var k = 1; k < middle.Length; k++)
         {
-            var m = (float)Places.ShareAt(k / (middle.Length - 1.0)) * whole - of.Lies;
+            var m = Places.ShareOfPoint(k) * whole - of.Lies;
             var sway = SwayCm * Curve.Smooth(0.5f, 6f, m);
             if (sway <= 0)
             {

@@ -13,6 +13,15 @@ internal static class Gather
 {
     private const int P = Places.Points;
 
+    /// <summary>How far each point is drawn to the guide: not at the scalp, and less towards the tips, which stay blunt.</summary>
+    private static readonly float[] Draws =
+    [
+        .. Enumerable
+            .Range(0, P)
+            .Select(Places.ShareOfPoint)
+            .Select(t => Curve.Smooth(0.06f, 0.75f, t) * (1 - 0.65f * Curve.Smooth(0.6f, 1f, t))),
+    ];
+
     /// <summary>Gathers middle lines.</summary>
     /// <param name="strands">The strands.</param>
     /// <param name="loose">Middle lines as they fell, 32 points a strand.</param>
@@ -73,18 +82,12 @@ internal static class Gather
         var across = texture.Coils ? 0f : 0.85f;
         for (var k = 0; k < P; k++)
         {
-            var t = (float)Places.ShareAt(k / (P - 1.0));
-            var s = t * lengths[i];
+            var s = Places.ShareOfPoint(k) * lengths[i];
             var p = loose[from + k];
             var field = head.Grid.At(p);
             var n = Vector3.Normalize(new Vector3(field.X, field.Y, field.Z));
             var d = At(loose, guide * P, lengths[guide], s) - p;
-            // Towards the tips it eases: ends stay blunt.
-            var c =
-                pull
-                * Curve.Smooth(0.06f, 0.75f, t)
-                * (1 - 0.65f * Curve.Smooth(0.6f, 1f, t))
-                / (1 + d.LengthSquared() / 9);
+            var c = pull * Draws[k] / (1 + d.LengthSquared() / 9);
             d -= n * (Vector3.Dot(d, n) * across);
             into[from + k] = p + d * c + n * (over * Curve.Smooth(0f, 4f, s));
         }

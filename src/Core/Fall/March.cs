@@ -137,7 +137,7 @@ internal sealed partial class March(
     {
         var own = new OwnWay(strands, sides, hair, strand);
         var gravity = texture.Gravity / (stiffness * (1 + 0.15f * Hash.Signed(own.Lock, 3)));
-        var going = new Going(at, dir, gone);
+        var going = new Going(at, dir, gone) { Field = head.Grid.At(at) };
         var shoulder = hanging ? null : ShouldersOfLocks;
         path[0] = at;
         var count = 1;
@@ -149,11 +149,9 @@ internal sealed partial class March(
                 break;
             }
 
-            var field = head.Grid.At(going.At);
-            var outwards = Vector3.Normalize(new Vector3(field.X, field.Y, field.Z));
             var standoff = Standoff(own, going);
-            FollowComb(own, ref going, outwards, field.W, standoff);
-            ComeBack(ref going, outwards, field.W, standoff);
+            FollowComb(own, ref going, standoff);
+            ComeBack(ref going, standoff);
             Sink(ref going, gravity);
             if (!own.IsFringe)
             {
@@ -207,6 +205,12 @@ internal sealed partial class March(
         /// <summary>How far it goes next, cm.</summary>
         public float Step;
 
+        /// <summary>Which way leads off the head and the body where it is (x, y, z), and how far off it is, cm (w).</summary>
+        public Vector4 Field;
+
+        /// <summary>Straight off the head and the body where it is.</summary>
+        public readonly Vector3 Outwards => Vector3.Normalize(new Vector3(Field.X, Field.Y, Field.Z));
+
         /// <summary>
         /// The depth at which its lock means to pass the shoulder, cm; not a number until it has chosen.
         /// </summary>
@@ -239,9 +243,9 @@ internal sealed partial class March(
     }
 
     /// <summary>Near the head it turns to the way it is combed.</summary>
-    private void FollowComb(in OwnWay own, ref Going going, Vector3 outwards, float off, float standoff)
+    private void FollowComb(in OwnWay own, ref Going going, float standoff)
     {
-        if (texture.Upright || off >= standoff + 1.3f || going.At.Y <= -3)
+        if (texture.Upright || going.Field.W >= standoff + 1.3f || going.At.Y <= -3)
         {
             return;
         }
@@ -252,6 +256,7 @@ internal sealed partial class March(
             return;
         }
 
+        var outwards = going.Outwards;
         var combed = own.IsFringe
             ? Fringe.Forward(going.At, outwards)
             : flow.At(going.At, outwards, own.Side, going.FromRoot);
@@ -265,11 +270,12 @@ internal sealed partial class March(
     }
 
     /// <summary>What a swirl drives off the head comes back to it.</summary>
-    private void ComeBack(ref Going going, Vector3 outwards, float off, float standoff)
+    private void ComeBack(ref Going going, float standoff)
     {
+        var off = going.Field.W;
         if (swirls && going.FromRoot < 12 && going.At.Y > -1 && off > standoff + 0.6f)
         {
-            going.Dir -= outwards * MathF.Min(0.5f * going.Step * (off - standoff - 0.6f), 1);
+            going.Dir -= going.Outwards * MathF.Min(0.5f * going.Step * (off - standoff - 0.6f), 1);
         }
     }
 
@@ -329,26 +335,30 @@ internal sealed partial class March(
     /// <summary>Nothing lies in the head or the body: it slides outwards until it lies on them.</summary>
     private void StayOutside(ref Going going, float standoff)
     {
-        var field = head.Grid.At(going.At);
-        if (field.W >= standoff)
+        going.Field = head.Grid.At(going.At);
+        var into = standoff - going.Field.W;
+        if (into <= 0)
         {
             return;
         }
 
-        var outwards = Vector3.Normalize(new Vector3(field.X, field.Y, field.Z));
+        var outwards = going.Outwards;
         if (going.At.Y < -10.5f || (going.At.Z < -5 && going.At.Y < -4))
         {
             // Hair that touches the shoulder is moved, not thrown: its direction stays.
-            going.At += OverShoulder(outwards, going.Target) * (standoff - field.W);
-            return;
+            going.At += OverShoulder(outwards, going.Target) * into;
+        }
+        else
+        {
+            going.At += outwards * into;
+            var inward = Vector3.Dot(going.Dir, outwards);
+            if (inward < 0)
+            {
+                going.Dir = Vector3.Normalize(going.Dir - outwards * inward);
+            }
         }
 
-        going.At += outwards * (standoff - field.W);
-        var inward = Vector3.Dot(going.Dir, outwards);
-        if (inward < 0)
-        {
-            going.Dir = Vector3.Normalize(going.Dir - outwards * inward);
-        }
+        going.Field = head.Grid.At(going.At);
     }
 
     private static Vector3 OverShoulder(Vector3 n, float target)

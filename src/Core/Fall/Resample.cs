@@ -13,13 +13,15 @@ internal static class Resample
     {
         var j = 1;
         var along = 0f;
+        var span = path.Length < 2 ? 0 : (path[1] - path[0]).Length();
         for (var i = 0; i < Places.Points; i++)
         {
-            var s = (float)Places.ShareAt(i / (Places.Points - 1.0)) * length;
-            while (j < path.Length - 1 && along + (path[j] - path[j - 1]).Length() < s)
+            var s = Places.ShareOfPoint(i) * length;
+            while (j < path.Length - 1 && along + span < s)
             {
-                along += (path[j] - path[j - 1]).Length();
+                along += span;
                 j++;
+                span = (path[j] - path[j - 1]).Length();
             }
 
             if (path.Length < 2)
@@ -28,7 +30,6 @@ internal static class Resample
                 continue;
             }
 
-            var span = (path[j] - path[j - 1]).Length();
             into[i] = Vector3.Lerp(path[j - 1], path[j], span < 1e-5f ? 0 : MathF.Min((s - along) / span, 1.5f));
         }
 

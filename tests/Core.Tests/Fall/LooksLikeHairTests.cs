@@ -129,4 +129,45 @@ public sealed class LooksLikeHairTests
 
         Assert.True(torn < hair.Strands.LockCount * 0.05, $"{torn} locks are torn apart");
     }
+
+    /// <summary>Seen from the side, the shoulder is bare up to the neck where hair hangs only before it and behind.</summary>
+    [Theory]
+    [InlineData(Curl.Straight)]
+    [InlineData(Curl.Wavy)]
+    public void Long_hair_lies_on_the_shoulder_too(Curl curl)
+    {
+        var hair = Worn(curl, 52);
+        var onTop = Enumerable
+            .Range(0, hair.Strands.Count)
+            .Count(i =>
+                hair.Points.AsSpan(i * hair.Each, hair.Each)
+                    .ToArray()
+                    .Any(p => Math.Abs(p.X) > 10 && p.Y > -19 && Given.Head.Grid.At(p).W < 2.5f)
+            );
+        Assert.True(onTop > hair.Strands.Count * 0.05, $"{onTop} of {hair.Strands.Count} strands");
+    }
+
+    [Theory]
+    [InlineData(Curl.Curly, 1.5)]
+    [InlineData(Curl.Coily, 1.5)]
+    public void A_tail_of_curls_opens_below_its_knot(Curl curl, double wider)
+    {
+        Assert.True(
+            WidthOfTail(curl) > wider * WidthOfTail(Curl.Straight),
+            $"{WidthOfTail(curl):0.0} cm, straight {WidthOfTail(Curl.Straight):0.0} cm"
+        );
+    }
+
+    /// <summary>How far apart a tail's strands lie from side to side 6 to 9 cm after the knot, cm: nine in ten.</summary>
+    private static double WidthOfTail(Curl curl)
+    {
+        var hair = Worn(curl, 45, wear: Wear.TiedHigh);
+        var aside = hair
+            .Points.Where(p => p.Z < hair.Knot!.At.Z - 0.5f && p.Y < hair.Knot.At.Y - 5)
+            .Where(p => p.Y > hair.Knot!.At.Y - 9)
+            .Select(p => (double)p.X)
+            .Order()
+            .ToArray();
+        return aside[(int)(aside.Length * 0.95)] - aside[(int)(aside.Length * 0.05)];
+    }
 }
