@@ -153,4 +153,30 @@ public sealed class AsTabledTests
         );
         Assert.True(new LightenerMixture(Lightener.Powder, Second: new(Lightener.Clay, 0.2)).FiguresOf().ExcludesFoil);
     }
+
+    [Fact]
+    public void What_a_clients_own_hair_does_is_taken_as_it_was_read()
+    {
+        var tabled = new Lifting(Case(5, volume: 20));
+        var quick = new Lifting(Case(5, volume: 20) with { Own = new OwnLift(1.5, 0.4, 0, 0, 0) });
+
+        Assert.Equal(8 * 0.55, tabled.Cap, 9);
+        Assert.Equal(8 * 0.55 + 0.4, quick.Cap, 9);
+        Assert.Equal(1.5 * tabled.Speed, quick.Speed, 9);
+        var dark = Case(3, volume: 20) with { Own = new OwnLift(1, -0.6, 0, 0, 0) };
+        Assert.Equal(8 * 0.55 * 0.85 - 0.6, new Lifting(dark).Cap, 9);
+    }
+
+    [Fact]
+    public void A_band_is_told_by_half_its_width() => Assert.Equal(0.75, new Forecast(6, 6.5, 7.5).HalfWidth, 9);
+
+    [Fact]
+    public void An_undertone_is_named_by_its_level_and_what_is_none_has_no_level()
+    {
+        Assert.Null(Undertone.LevelOf("teal"));
+        Assert.Equal(
+            [2.0, 2, 3, 4, 5, 6, 7, 8, 9, 10],
+            Enumerable.Range(1, 10).Select(l => Undertone.LevelOf(Undertone.At(l)))
+        );
+    }
 }
