@@ -21,7 +21,7 @@ internal sealed class Heads(HeadForm head, IPutAway away)
     /// </summary>
     private const long LooksRoom = 100 * MegaByte,
         PlannedRoom = 90 * MegaByte,
-        FallenRoom = 24 * MegaByte,
+        FallenRoom = 12 * MegaByte,
         SeenRoom = 12 * MegaByte;
 
     private const int CuttingsRoom = 32;
