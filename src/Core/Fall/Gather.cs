@@ -13,7 +13,9 @@ internal static class Gather
 {
     private const int P = Places.Points;
 
-    /// <summary>How far each point is drawn to the guide: not at the scalp, and less towards the tips, which stay blunt.</summary>
+    /// <summary>
+    /// How far each point is drawn to the guide: not at the scalp, and less towards the tips, which stay blunt.
+    /// </summary>
     private static readonly float[] Draws =
     [
         .. Enumerable

@@ -205,7 +205,7 @@ internal sealed partial class March(
         /// <summary>How far it goes next, cm.</summary>
         public float Step;
 
-        /// <summary>Which way leads off the head and the body where it is (x, y, z), and how far off it is, cm (w).</summary>
+        /// <summary>Which way leads off head and body where it is (x, y, z), and how far off it is, cm (w).</summary>
         public Vector4 Field;
 
         /// <summary>Straight off the head and the body where it is.</summary>
@@ -330,41 +330,5 @@ internal sealed partial class March(
             going.Dir.X -= x / r * over * going.Step;
             going.Dir.Z -= z / r * over * going.Step;
         }
-    }
-
-    /// <summary>Nothing lies in the head or the body: it slides outwards until it lies on them.</summary>
-    private void StayOutside(ref Going going, float standoff)
-    {
-        going.Field = head.Grid.At(going.At);
-        var into = standoff - going.Field.W;
-        if (into <= 0)
-        {
-            return;
-        }
-
-        var outwards = going.Outwards;
-        if (going.At.Y < -10.5f || (going.At.Z < -5 && going.At.Y < -4))
-        {
-            // Hair that touches the shoulder is moved, not thrown: its direction stays.
-            going.At += OverShoulder(outwards, going.Target) * into;
-        }
-        else
-        {
-            going.At += outwards * into;
-            var inward = Vector3.Dot(going.Dir, outwards);
-            if (inward < 0)
-            {
-                going.Dir = Vector3.Normalize(going.Dir - outwards * inward);
-            }
-        }
-
-        going.Field = head.Grid.At(going.At);
-    }
-
-    private static Vector3 OverShoulder(Vector3 n, float target)
-    {
-        n.X *= 0.3f;
-        n.Z += target > -4.8f ? 0.4f : -0.4f;
-        return Vector3.Normalize(n);
     }
 }

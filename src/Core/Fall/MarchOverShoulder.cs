@@ -3,10 +3,12 @@ using Wendro.Core.Units;
 
 namespace Wendro.Core.Fall;
 
-/// <summary>How hair on its way down passes the shoulder. All values: model assumption.</summary>
+/// <summary>
+/// How hair on its way down passes the shoulder, and stays outside the body. All values: model assumption.
+/// </summary>
 internal sealed partial class March
 {
-    /// <summary>Depth that parts hair before the shoulder from hair behind it, and by how much locks differ, cm.</summary>
+    /// <summary>Depth that parts hair before the shoulder from hair behind it, and how locks differ, cm.</summary>
     private const float PartsAtZ = -5.5f,
         PartsApartCm = 0.8f;
 
@@ -17,7 +19,26 @@ internal sealed partial class March
     private const float LiesOnBeforeCm = 4.5f,
         LiesOnBehindCm = 1.8f;
 
-    /// <summary>How far out the shoulder carries what lies on it, cm, and where that ends, cm from the middle.</summary>
+    /// <summary>
+    /// Depth at which hair hangs before the shoulder and behind it, and how locks differ, cm; what lies on it hangs
+    /// that much nearer its ridge.
+    /// </summary>
+    private const float BeforeZ = -3.2f,
+        BeforeApartCm = 1.6f,
+        NearerTheRidgeCm = 1.3f,
+        BehindZ = -6.2f,
+        BehindApartCm = 1.2f;
+
+    /// <summary>
+    /// How strongly hair is carried out, per cm that is missing, by how much more it is held back beyond, and between
+    /// which heights that sets in, cm below the skull's origin.
+    /// </summary>
+    private const float CarriedPerCm = 0.08f,
+        HeldBack = 1.5f,
+        ShoulderFromY = 8,
+        ShoulderToY = 11;
+
+    /// <summary>How far out the shoulder carries what lies on it, and to where from the middle, cm.</summary>
     private const float CarriedOutCm = 6.5f,
         CarriedAtMostX = 14;
 
@@ -28,7 +49,7 @@ internal sealed partial class March
     private const float ByTheNeckX = 6,
         OutsideX = 8.5f;
 
-    /// <summary>Behind, hair spreads by this share of what lies beyond 3 cm from the middle, to so many cm at most.</summary>
+    /// <summary>Behind, hair spreads by this share of what is beyond 3 cm from the middle, and to where, cm.</summary>
     private const float SpreadsBehind = 0.25f,
         SpreadsAtMostX = 10.5f;
 
@@ -84,9 +105,9 @@ internal sealed partial class March
         var missing = going.OutTo - MathF.Abs(going.At.X);
         going.Dir.X +=
             MathF.Sign(going.At.X)
-            * 0.08f
-            * (missing > 0 ? missing : 1.5f * missing)
-            * Curve.Smooth(8f, 11f, -going.At.Y)
+            * CarriedPerCm
+            * (missing > 0 ? missing : HeldBack * missing)
+            * Curve.Smooth(ShoulderFromY, ShoulderToY, -going.At.Y)
             * going.Step;
     }
 
@@ -101,8 +122,8 @@ internal sealed partial class March
         /// <summary>The depth it hangs at from here on, cm.</summary>
         public float Depth(float z) =>
             InFront
-                ? MathF.Max(z, -3.2f - 1.3f * LiesOn + 1.6f * Aside * (1 - 0.6f * LiesOn))
-                : MathF.Min(z, -6.2f + 1.2f * Aside);
+                ? MathF.Max(z, BeforeZ - NearerTheRidgeCm * LiesOn + BeforeApartCm * Aside * (1 - 0.6f * LiesOn))
+                : MathF.Min(z, BehindZ + BehindApartCm * Aside);
 
         /// <summary>How far from the middle it hangs then, cm.</summary>
         public float OutTo(float x) =>
@@ -147,5 +168,41 @@ internal sealed partial class March
             }
         );
         return chosen;
+    }
+
+    /// <summary>Nothing lies in the head or the body: it slides outwards until it lies on them.</summary>
+    private void StayOutside(ref Going going, float standoff)
+    {
+        going.Field = head.Grid.At(going.At);
+        var into = standoff - going.Field.W;
+        if (into <= 0)
+        {
+            return;
+        }
+
+        var outwards = going.Outwards;
+        if (going.At.Y < -10.5f || (going.At.Z < -5 && going.At.Y < -4))
+        {
+            // Hair that touches the shoulder is moved, not thrown: its direction stays.
+            going.At += OverShoulder(outwards, going.Target) * into;
+        }
+        else
+        {
+            going.At += outwards * into;
+            var inward = Vector3.Dot(going.Dir, outwards);
+            if (inward < 0)
+            {
+                going.Dir = Vector3.Normalize(going.Dir - outwards * inward);
+            }
+        }
+
+        going.Field = head.Grid.At(going.At);
+    }
+
+    private static Vector3 OverShoulder(Vector3 n, float target)
+    {
+        n.X *= 0.3f;
+        n.Z += target > -4.8f ? 0.4f : -0.4f;
+        return Vector3.Normalize(n);
     }
 }

@@ -199,7 +199,7 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
         var across = new Vector3[TailPoints];
         var along = new Vector3[TailPoints];
         var at = knotAt;
-        // A half-up tail is let go on the hair below it; a whole one springs from its knot, curls less far: they spread.
+        // A half-up tail is let go on the hair below it; a whole one springs from its knot, curls less far.
         var dir = Vector3.Normalize(
             tie.Direction * (tie.Part < 1 ? 0.3f : 1)
                 + new Vector3(

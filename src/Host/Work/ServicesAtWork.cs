@@ -8,7 +8,7 @@ namespace Wendro.Host.Work;
 
 /// <summary>A visit at the chair: the pinned plan with its bowls, and what happened.</summary>
 /// <param name="Work">The visit with the plan as it is now.</param>
-/// <param name="Mixed">The plan the service goes by, with its bowls; the plan as it is now while none was begun.</param>
+/// <param name="Mixed">The plan the service goes by, with its bowls; the plan as it is while none was begun.</param>
 /// <param name="Stored">What was kept; null while no service was begun.</param>
 /// <param name="Service">The service as it stands.</param>
 /// <param name="Revision">The revision it goes by.</param>
