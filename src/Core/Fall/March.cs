@@ -215,9 +215,6 @@ internal sealed partial class March(
         /// The depth at which its lock means to pass the shoulder, cm; not a number until it has chosen.
         /// </summary>
         public float Target = float.NaN;
-
-        /// <summary>How far out it is carried on the shoulder, cm from the middle.</summary>
-        public float OutTo;
     }
 
     /// <summary>How far from skin and cloth it lies, cm: more where much hair lies beneath.</summary>
