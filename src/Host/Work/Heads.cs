@@ -17,11 +17,11 @@ internal sealed class Heads(HeadForm head, IPutAway away)
 
     /// <summary>
     /// Room, bytes. What an edit needs is a few megabytes a head: two dozen are at work at once. How hair falls and
-    /// what is seen of it is large, and found again in the cache folder.
+    /// what is seen of it is large: the one falls anew, the other is found again in the cache folder.
     /// </summary>
     private const long LooksRoom = 100 * MegaByte,
         PlannedRoom = 90 * MegaByte,
-        FallenRoom = 12 * MegaByte,
+        FallenRoom = 16 * MegaByte,
         SeenRoom = 12 * MegaByte;
 
     private const int CuttingsRoom = 32;

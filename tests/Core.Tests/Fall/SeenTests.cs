@@ -49,6 +49,20 @@ public sealed class SeenTests
         Assert.True(Lowest(50) < Lowest(30) - 10);
     }
 
+    [Theory]
+    [InlineData(30, 0)]
+    [InlineData(20, 90)]
+    public void Tight_curls_stay_in_the_picture(double hem, int angle)
+    {
+        var hair = HairProfile.Usual with { Curl = Curl.Coily, Cut = new Cut(hem, 8, 5), Density = Density.High };
+        var seen = Given.Looks(hair).Item1.Seen(Wear.Down, angle);
+        Assert.NotEqual(0, RowsWithHair(seen)[0]);
+        Each.Of(
+            Enumerable.Range(0, View.Height),
+            y => Assert.Equal(0, seen.Counts[y * View.Width] + seen.Counts[(y + 1) * View.Width - 1])
+        );
+    }
+
     [Fact]
     public void Tied_high_uncovers_the_neck()
     {
