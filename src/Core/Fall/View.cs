@@ -148,7 +148,7 @@ public readonly record struct View
         Closer closer = default
     )
     {
-        var top = 15.6f + MathF.Max(standsUpCm - 1.5f, 0);
+        var top = 15.6f + MathF.Max(standsUpCm - 0.5f, 0);
         var bottom = MathF.Min(-33f, hemHeight - 9f);
         var scale = Height / (top - bottom);
         var middle = Vector3.Dot(Form.SkullCentre, new View(angle, scale, top, tilt).Up);
