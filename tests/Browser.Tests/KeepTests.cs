@@ -134,10 +134,13 @@ public sealed class KeepTests(App app) : IClassFixture<App>
     public void The_day_shows_its_chairs_and_where_hands_are_too_few()
     {
         app.Begin();
+        // On a day of their own: today's visits take hands and basins of others by the hour the test is run at.
+        var tomorrow = DateTime.Today.AddDays(1).AddHours(10);
         foreach (var client in new[] { "Painted at once", "Painted beside" })
         {
+            var booked = app.Post("clients", $$"""{"name":"{{client}}","startsAt":"{{new DateTimeOffset(tomorrow):O}}"}""");
             app.Post(
-                $"visits/{app.VisitOf(client)}/plan/edits",
+                $"visits/{(string)booked["visitId"]!}/plan/edits",
                 """
                 {"baseRevision":1,"edit":{"kind":"paintZone","zone":"lowerBack",
                  "paint":{"shape":"v","startCm":8,"dropCm":6,"blurCm":4}}}
@@ -146,8 +149,8 @@ public sealed class KeepTests(App app) : IClassFixture<App>
         }
 
         app.Browser.Navigate().GoToUrl($"{app.Address}/year");
-        app.Find("the week", By.XPath("//ol[@aria-label='Week']//a[contains(., 'Painted beside')]"));
         app.Click("the day", By.XPath("//label[contains(@class, 'item')][.='Day']"));
+        app.Click("tomorrow", By.XPath("//button[contains(., 'Day after')]"));
         app.Find("in its chair", By.XPath("//ol[starts-with(@aria-label, 'Chair')]//a[contains(., 'Painted beside')]"));
         app.Find(
             "too few hands",
@@ -164,6 +167,9 @@ public sealed class KeepTests(App app) : IClassFixture<App>
         );
         app.Click("the day after", By.XPath("//button[contains(., 'Day after')]"));
         app.Find("nobody", By.XPath("//p[contains(., 'Nobody is booked')]"));
+        app.Click("the day before", By.XPath("//button[contains(., 'Day before')]"));
+        app.Click("the week", By.XPath("//label[contains(@class, 'item')][.='Week']"));
+        app.Find("in its week", By.XPath("//ol[@aria-label='Week']//a[contains(., 'Painted beside')]"));
     }
 
     private static byte[] Bytes(string address)
