@@ -285,6 +285,7 @@ public sealed class SectionsTests
         Assert.True(widths.Max() < 2.2 * widths.Min());
     }
 
+    [Trait("Category", "Long")]
     [Fact]
     public void What_is_left_out_belongs_to_no_panel_and_the_rest_still_tiles() =>
         Gen.Select(Given.AnyZone, Given.AnySections, Given.AnyPart, Gen.Enum<Region>(), Gen.Double[0.3, 6])

@@ -56,6 +56,7 @@ public sealed class TonerSuggestionTests
         Assert.InRange(half.Neutralised, whole.Neutralised * 0.3, whole.Neutralised * 0.8);
     }
 
+    [Trait("Category", "Long")]
     [Fact]
     public void None_is_worse_than_the_best_shade_alone() =>
         Gen.Select(Gen.Double[6, 10], AnyColour, Gen.Int[1, 3])
