@@ -138,7 +138,10 @@ public sealed class KeepTests(App app) : IClassFixture<App>
         var tomorrow = DateTime.Today.AddDays(1).AddHours(10);
         foreach (var client in new[] { "Painted at once", "Painted beside" })
         {
-            var booked = app.Post("clients", $$"""{"name":"{{client}}","startsAt":"{{new DateTimeOffset(tomorrow):O}}"}""");
+            var booked = app.Post(
+                "clients",
+                $$"""{"name":"{{client}}","startsAt":"{{new DateTimeOffset(tomorrow):O}}"}"""
+            );
             app.Post(
                 $"visits/{(string)booked["visitId"]!}/plan/edits",
                 """
