@@ -219,4 +219,39 @@ public sealed class ColourSumsTests
         Assert.Equal("neutral", Toner.WordOf(new Oklch(0.7, Toner.NeutralBelow - 1e-9, 80)));
         Assert.Equal("gold", Toner.WordOf(new Oklch(0.7, Toner.NeutralBelow, 80)));
     }
+
+    [Theory]
+    [InlineData(0.7, 0.1, 60, 0)]
+    [InlineData(0.6, 0.1, 60, 10)]
+    [InlineData(0.8, 0.1, 60, 10)]
+    [InlineData(0.7, 0.04, 60, 6)]
+    [InlineData(0.7, 0.1, 240, 20)]
+    [InlineData(0.7, 0.1, 120, 10)]
+    [InlineData(0.6, 0.1, 120, 14.142135623731)]
+    [InlineData(0.7, 0.2, 0, 17.320508075689)]
+    public void A_distance_counts_light_strength_and_hue(double light, double chroma, double hue, double distance)
+    {
+        var (one, other) = (new Oklch(0.7, 0.1, 60), new Oklch(light, chroma, hue));
+        Assert.Equal(distance, one.DeltaE(other), 1e-9);
+        Assert.Equal(distance, other.DeltaE(one), 1e-9);
+    }
+
+    [Theory]
+    [InlineData(0.99, "not seen")]
+    [InlineData(1, "hardly seen")]
+    [InlineData(2.99, "hardly seen")]
+    [InlineData(3, "plainly seen")]
+    public void A_distance_is_told_by_how_it_is_seen(double distance, string words) =>
+        Assert.Equal(words, Oklch.Seen(distance));
+
+    [Fact]
+    public void What_a_screen_shows_is_read_as_it_was_written()
+    {
+        Each.Of(
+            Enumerable.Range(0, 256),
+            v => Assert.Equal((byte)v, LevelColours.Encode(LevelColours.Decode((byte)v)))
+        );
+        Assert.Equal(0.2158605, LevelColours.Decode(128), 1e-6);
+        Assert.Equal(5 / 255.0 / 12.92, LevelColours.Decode(5), 1e-9);
+    }
 }
