@@ -63,8 +63,15 @@ internal sealed partial class March(
     /// <param name="lowest">Height to stop at, cm.</param>
     /// <param name="path">Room for <see cref="Most"/> points.</param>
     /// <param name="reached">Length of the path, cm.</param>
-    /// <param name="hanging">Whether it hangs as if there were no shoulder to pass.</param>
-    public int Run(int strand, float length, float lowest, Span<Vector3> path, out float reached, bool hanging = false)
+    /// <param name="passing">How it passes the shoulder.</param>
+    public int Run(
+        int strand,
+        float length,
+        float lowest,
+        Span<Vector3> path,
+        out float reached,
+        Passing passing = Passing.Worn
+    )
     {
         var l = strands.Lock[strand];
         var h = strands.Above[strand];
@@ -81,7 +88,7 @@ internal sealed partial class March(
         // Tight curls stand off the scalp, each lock its own way, so that no gap opens along the part.
         var astray = new Vector3(Hash.Signed(l, 16), Hash.Signed(l, 17), Hash.Signed(l, 18));
         var dir = texture.Upright ? n + combed * Leans(strand, combed) + astray * 0.22f : combed + n * lift;
-        return Run(strand, at, Vector3.Normalize(dir), 0, length, lowest, path, out reached, hanging);
+        return Run(strand, at, Vector3.Normalize(dir), 0, length, lowest, path, out reached, passing);
     }
 
     /// <summary>
@@ -122,7 +129,7 @@ internal sealed partial class March(
     /// <param name="lowest">Height to stop at, cm.</param>
     /// <param name="path">Room for <see cref="Most"/> points.</param>
     /// <param name="reached">Length of the path, cm from the root.</param>
-    /// <param name="hanging">Whether it hangs as if there were no shoulder to pass.</param>
+    /// <param name="passing">How it passes the shoulder.</param>
     public int Run(
         int strand,
         Vector3 at,
@@ -132,13 +139,13 @@ internal sealed partial class March(
         float lowest,
         Span<Vector3> path,
         out float reached,
-        bool hanging = false
+        Passing passing = Passing.Worn
     )
     {
         var own = new OwnWay(strands, sides, hair, strand);
         var gravity = texture.Gravity / (stiffness * (1 + 0.15f * Hash.Signed(own.Lock, 3)));
         var going = new Going(at, dir, gone) { Field = head.Grid.At(at) };
-        var shoulder = hanging ? null : ShouldersOfLocks;
+        var shoulder = passing == Passing.Freely ? null : ShouldersOfLocks;
         path[0] = at;
         var count = 1;
         while (count < Most)
@@ -165,7 +172,8 @@ internal sealed partial class March(
                     own,
                     shoulder[own.Lock],
                     ref going,
-                    MathF.Min(length - going.FromRoot, going.At.Y - lowest)
+                    MathF.Min(length - going.FromRoot, going.At.Y - lowest),
+                    passing
                 );
             }
 
@@ -215,6 +223,9 @@ internal sealed partial class March(
         /// The depth at which its lock means to pass the shoulder, cm; not a number until it has chosen.
         /// </summary>
         public float Target = float.NaN;
+
+        /// <summary>How far out it is carried on the shoulder, cm from the middle.</summary>
+        public float OutTo;
     }
 
     /// <summary>How far from skin and cloth it lies, cm: more where much hair lies beneath.</summary>

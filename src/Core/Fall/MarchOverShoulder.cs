@@ -8,17 +8,69 @@ namespace Wendro.Core.Fall;
 /// </summary>
 internal sealed partial class March
 {
+    /// <summary>Depth that parts hair before the shoulder from hair behind it, and how locks differ, cm.</summary>
+    private const float PartsAtZ = -5.5f,
+        PartsApartCm = 0.8f;
+
+    /// <summary>Depth at which hair brought forward comes down on the top of the shoulder, cm.</summary>
+    private const float TopOfShoulderZ = -4.6f;
+
+    /// <summary>How far before and behind that depth hair still lies on it, cm: before it thins out slowly.</summary>
+    private const float LiesOnBeforeCm = 4.5f,
+        LiesOnBehindCm = 1.8f;
+
+    /// <summary>
+    /// Depth at which hair hangs before the shoulder and behind it, and how locks differ, cm; what lies on it hangs
+    /// that much nearer its ridge.
+    /// </summary>
+    private const float BeforeZ = -3.2f,
+        BeforeApartCm = 1.6f,
+        NearerTheRidgeCm = 1.3f,
+        BehindZ = -6.2f,
+        BehindApartCm = 1.2f;
+
+    /// <summary>
+    /// How strongly hair is carried out, per cm that is missing, by how much more it is held back beyond, and between
+    /// which heights that sets in, cm below the skull's origin.
+    /// </summary>
+    private const float CarriedPerCm = 0.08f,
+        HeldBack = 1.5f,
+        ShoulderFromY = 8,
+        ShoulderToY = 11;
+
+    /// <summary>How far out the shoulder carries what lies on it, and to where from the middle, cm.</summary>
+    private const float CarriedOutCm = 6.5f,
+        CarriedAtMostX = 14;
+
+    /// <summary>
+    /// Hair by the neck, this far from the middle, stays there, and from here on all of it is carried, cm: so the
+    /// curtain in front widens and keeps its inner edge.
+    /// </summary>
+    private const float ByTheNeckX = 6,
+        OutsideX = 8.5f;
+
+    /// <summary>Behind, hair spreads by this share of what is beyond 3 cm from the middle, and to where, cm.</summary>
+    private const float SpreadsBehind = 0.25f,
+        SpreadsAtMostX = 10.5f;
+
     /// <summary>Which way each lock passes the shoulder: worked out once a lock, by its guide.</summary>
     private Shoulder?[]? shoulders;
 
     private Shoulder?[] ShouldersOfLocks => LazyInitializer.EnsureInitialized(ref shoulders, Shoulders);
+
+    /// <summary>Whether a strand that falls so low is carried out on the shoulder, or spreads behind it.</summary>
+    /// <param name="strand">Which strand.</param>
+    /// <param name="lowest">How low it hangs, cm.</param>
+    public bool IsCarried(int strand, float lowest) =>
+        lowest < -ShoulderFromY && ShouldersOfLocks[strands.Lock[strand]] is { Carries: true };
 
     /// <summary>One lock goes one way, well before it touches: in front of the shoulder or behind it.</summary>
     /// <param name="own">The strand.</param>
     /// <param name="chosen">What its lock has chosen; null where it ends before the shoulder.</param>
     /// <param name="going">The strand on its way.</param>
     /// <param name="left">How much of it is left, cm.</param>
-    private static void PassShoulder(in OwnWay own, Shoulder? chosen, ref Going going, float left)
+    /// <param name="passing">Whether it is carried out there.</param>
+    private static void PassShoulder(in OwnWay own, Shoulder? chosen, ref Going going, float left, Passing passing)
     {
         var at = going.At;
         if (chosen is not { } way || at.Y > -way.Height)
@@ -29,10 +81,8 @@ internal sealed partial class March
         if (float.IsNaN(going.Target))
         {
             // Hair that ends on the neck decides nothing: a bob keeps its corners.
-            going.Target =
-                at.Y - left > -13 ? float.PositiveInfinity
-                : way.InFront ? MathF.Max(at.Z, -3.2f + 1.6f * way.Aside)
-                : MathF.Min(at.Z, -6.2f + 1.2f * way.Aside);
+            going.Target = at.Y - left > -13 ? float.PositiveInfinity : way.Depth(at.Z);
+            going.OutTo = way.OutTo(MathF.Abs(at.X));
         }
 
         if (float.IsInfinity(going.Target))
@@ -47,20 +97,54 @@ internal sealed partial class March
                 0.05f * (going.Target - at.Z) * going.Step * Curve.Smooth(way.Height, way.Height + 2.5f, -at.Y);
         }
 
-        if (!way.InFront)
+        if (way.Carries && passing == Passing.Worn)
         {
-            going.Dir.X -= MathF.Sign(at.X) * MathF.Max(MathF.Abs(at.X) - 7, 0) * 0.04f * going.Step;
+            BeCarriedOut(ref going);
         }
+    }
+
+    /// <summary>
+    /// What lies on the shoulder slides out along its slope, and what hangs behind spreads: from the side no bare
+    /// shoulder stands between them up to the neck.
+    /// </summary>
+    private static void BeCarriedOut(ref Going going)
+    {
+        var missing = going.OutTo - MathF.Abs(going.At.X);
+        going.Dir.X +=
+            MathF.Sign(going.At.X)
+            * CarriedPerCm
+            * (missing > 0 ? missing : HeldBack * missing)
+            * Curve.Smooth(ShoulderFromY, ShoulderToY, -going.At.Y)
+            * going.Step;
     }
 
     /// <summary>How a lock passes the shoulder.</summary>
     /// <param name="InFront">In front of its ridge; else behind.</param>
     /// <param name="Height">How far down it turns that way, cm below the skull's origin.</param>
     /// <param name="Aside">Its own place among others, −1..1.</param>
-    private readonly record struct Shoulder(bool InFront, float Height, float Aside);
+    /// <param name="LiesOn">How far it comes down on the top of the shoulder, 0..1, and lies there.</param>
+    /// <param name="Out">How far out it slides there, cm.</param>
+    private readonly record struct Shoulder(bool InFront, float Height, float Aside, float LiesOn, float Out)
+    {
+        /// <summary>Whether it is carried out from where it comes down.</summary>
+        public bool Carries => !InFront || LiesOn > 0;
 
-    /// <summary>Depth that parts hair before the shoulder from hair behind it, cm.</summary>
-    private const float PartsAtZ = -6.4f;
+        /// <summary>The depth it hangs at from here on, cm.</summary>
+        public float Depth(float z) =>
+            InFront
+                ? MathF.Max(z, BeforeZ - NearerTheRidgeCm * LiesOn + BeforeApartCm * Aside * (1 - 0.6f * LiesOn))
+                : MathF.Min(z, BehindZ + BehindApartCm * Aside);
+
+        /// <summary>How far from the middle it hangs then, cm.</summary>
+        public float OutTo(float x) =>
+            InFront
+                ? MathF.Min(x + Out, CarriedAtMostX)
+                : MathF.Min(x + SpreadsBehind * MathF.Max(x - 3, 0), SpreadsAtMostX);
+    }
+
+    /// <summary>How far what comes down so much before the top of the shoulder lies on it, 0..1.</summary>
+    private static float LiesOn(float before) =>
+        1 - (before > 0 ? Curve.Smooth(0f, LiesOnBeforeCm, before) : Curve.Smooth(0f, LiesOnBehindCm, -before));
 
     private Shoulder?[] Shoulders()
     {
@@ -80,9 +164,16 @@ internal sealed partial class March
                 {
                     // Locks part at different heights, or they would open in one clean line.
                     var height = 4 + 3 * Hash.Unit(l, 17);
-                    var count = Run(strands.LockStart[l], 200, -height, path, out _, hanging: true);
-                    var front = !sweptBack && path[count - 1].Z + 1.2f * Hash.Signed(l, 6) > PartsAtZ;
-                    chosen[l] = new(front, height, Hash.Signed(l, 5));
+                    var count = Run(strands.LockStart[l], 200, -height, path, out _, Passing.Freely);
+                    var (x, z) = (MathF.Abs(path[count - 1].X), path[count - 1].Z);
+                    var front = !sweptBack && z + PartsApartCm * Hash.Signed(l, 6) > PartsAtZ;
+                    var liesOn = front ? LiesOn(z - TopOfShoulderZ) : 0;
+                    var carried =
+                        CarriedOutCm
+                        * liesOn
+                        * (0.75f + 0.25f * Hash.Unit(l, 23))
+                        * Curve.Smooth(ByTheNeckX, OutsideX, x);
+                    chosen[l] = new(front, height, Hash.Signed(l, 5), liesOn, carried);
                 }
             }
         );
@@ -124,4 +215,17 @@ internal sealed partial class March
         n.Z += target > -4.8f ? 0.4f : -0.4f;
         return Vector3.Normalize(n);
     }
+}
+
+/// <summary>How hair passes the shoulder.</summary>
+internal enum Passing
+{
+    /// <summary>As if there were none.</summary>
+    Freely,
+
+    /// <summary>Before it or behind it, combed straight down: so it is cut.</summary>
+    Combed,
+
+    /// <summary>As it is worn: what comes down on it slides out along its slope.</summary>
+    Worn,
 }

@@ -65,7 +65,7 @@ internal static class SecondVisits
                 new Sections(Parting.Horizontal, 18, 4.5, 10, true),
                 "Fine pieces, as fine as the grey comes in."
             )
-            .Cut(Sketch.Face, new Sections(Parting.Horizontal, 9, 3.5, 2, false), "Finer still at the face.")
+            .Cut(Sketch.Face, new Sections(Parting.Horizontal, 9, 3.5, 0, false), "Finer still at the face, and whole.")
             .Mix(
                 FormulaId.A,
                 Lightener.Half,

@@ -137,7 +137,7 @@ public sealed partial class Sketch
     public PanelPaint AtFace(ShapeKind shape, double start)
     {
         var paint = From(shape, start, 0, 11, 12);
-        return paint with { BlurCm = Math.Min(12, paint.BlurCm + FaceBlurCm) };
+        return paint with { BlurCm = Math.Clamp(paint.BlurCm + FaceBlurCm, FaceBlurLeastCm, FaceBlurMostCm) };
     }
 
     /// <summary>
@@ -162,6 +162,8 @@ public sealed partial class Sketch
     /// <summary>Whether undersides are painted on her: where she ties it back, if the studio ever does.</summary>
     public bool PaintsBeneath => schools.PaintsBeneath(plan.Wears);
 
-    /// <summary>How much longer the blur is at the hairline, cm. Model assumption.</summary>
-    private const double FaceBlurCm = 3;
+    /// <summary>How much longer the blur is at the hairline, and its least and most there, cm. Model assumption.</summary>
+    private const double FaceBlurCm = 1,
+        FaceBlurLeastCm = 7.5,
+        FaceBlurMostCm = 12;
 }

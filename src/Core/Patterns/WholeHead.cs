@@ -184,6 +184,11 @@ internal static class WholeHead
                 "Panels of five lines each, no leave-out: below they meet."
             )
             .Cut(Sketch.Hairline, new Sections(Parting.Horizontal, 9, 4, 2, false), "Finer at the hairline.")
+            .Cut(
+                Sketch.Face,
+                new Sections(Parting.Horizontal, 9, 4, 0, false),
+                "Whole at the face, which is brightest."
+            )
             .Paint(
                 ZoneFacts.All.Except(Sketch.Hairline),
                 s.From(ShapeKind.Staggered, 0.38, 0.18, 11, 15) with

@@ -130,6 +130,23 @@ public sealed class LooksLikeHairTests
         Assert.True(torn < hair.Strands.LockCount * 0.05, $"{torn} locks are torn apart");
     }
 
+    /// <summary>Seen from the side, the shoulder is bare up to the neck where hair hangs only before it and behind.</summary>
+    [Theory]
+    [InlineData(Curl.Straight)]
+    [InlineData(Curl.Wavy)]
+    public void Long_hair_lies_on_the_shoulder_too(Curl curl)
+    {
+        var hair = Worn(curl, 52);
+        var onTop = Enumerable
+            .Range(0, hair.Strands.Count)
+            .Count(i =>
+                hair.Points.AsSpan(i * hair.Each, hair.Each)
+                    .ToArray()
+                    .Any(p => Math.Abs(p.X) > 12 && p.Y > -19 && Given.Head.Grid.At(p).W < 2.5f)
+            );
+        Assert.True(onTop > hair.Strands.Count * 0.1, $"{onTop} of {hair.Strands.Count} strands");
+    }
+
     [Theory]
     [InlineData(Curl.Curly)]
     [InlineData(Curl.Coily)]

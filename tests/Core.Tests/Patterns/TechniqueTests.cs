@@ -377,9 +377,10 @@ public sealed class TechniqueTests
             (head, cutting),
             new Together(ZoneFacts.All.Select(z => (PlanEdit)new ClearZone(z)).ToArray())
         );
-        Assert.True(
-            head.Down.Softness(Zone.UpperBack).Slope < bare.Down.Softness(Zone.UpperBack).Slope,
-            "the old line is softer"
+        // Where the old line is seen at all, it is softer.
+        Each.Of(
+            ZoneFacts.All.Where(z => bare.Down.Softness(z).Slope >= 1.5),
+            z => Assert.True(head.Down.Softness(z).Slope < bare.Down.Softness(z).Slope, $"{z}")
         );
     }
 
