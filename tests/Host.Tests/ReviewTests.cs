@@ -102,7 +102,7 @@ public sealed class ReviewTests
         await SaidAsync(
             http,
             visit,
-            """{"kind":"read","zone":"lowerBack","depth":"ends","level":6,"undertone":"red-orange"}"""
+            """{"kind":"read","zone":"lowerBack","depth":"ends","level":7,"undertone":"red-orange"}"""
         );
         foreach (
             var (fact, field) in new[]

@@ -147,6 +147,23 @@ public sealed class LooksLikeHairTests
         Assert.True(onTop > hair.Strands.Count * 0.1, $"{onTop} of {hair.Strands.Count} strands");
     }
 
+    /// <summary>It is cut combed straight down: lying out over the shoulder makes no hair longer.</summary>
+    [Fact]
+    public void What_lies_out_over_the_shoulder_ends_higher()
+    {
+        var hair = Worn(Curl.Straight, 52);
+        var ends = Enumerable
+            .Range(0, hair.Strands.Count)
+            .Select(i => hair.Points[i * hair.Each + hair.Each - 1])
+            .Where(p => p.Y < -30 && p.Z > -4)
+            .ToArray();
+        var (inside, outside) = (
+            ends.Where(p => Math.Abs(p.X) < 8).Average(p => p.Y),
+            ends.Where(p => Math.Abs(p.X) > 11).Average(p => p.Y)
+        );
+        Assert.True(outside > inside + 0.4, $"{outside:0.00} beside {inside:0.00}");
+    }
+
     [Theory]
     [InlineData(Curl.Curly)]
     [InlineData(Curl.Coily)]
