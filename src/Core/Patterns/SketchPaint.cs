@@ -162,7 +162,9 @@ public sealed partial class Sketch
     /// <summary>Whether undersides are painted on her: where she ties it back, if the studio ever does.</summary>
     public bool PaintsBeneath => schools.PaintsBeneath(plan.Wears);
 
-    /// <summary>How much longer the blur is at the hairline, and its least and most there, cm. Model assumption.</summary>
+    /// <summary>
+    /// How much longer the blur is at the hairline, and its least and most there, cm. Model assumption.
+    /// </summary>
     private const double FaceBlurCm = 1,
         FaceBlurLeastCm = 7.5,
         FaceBlurMostCm = 12;
