@@ -28,6 +28,12 @@ internal static class Given
     /// <summary>The usual head with nothing painted.</summary>
     public static PlannedHead Bare { get; } = PlannedHead.Of(Usual, Cutting, Plan.Fresh());
 
+    /// <summary>A V from eight centimetres down, softly: paint of no school.</summary>
+    public static PanelPaint Soft { get; } = new(new Shape.V(8), 8, 6, 6, 8);
+
+    /// <summary>The usual formula of the shelf's own clay.</summary>
+    public static Formula Clay { get; } = Formula.Usual.Lightened(l => l with { Product = "Clay lightener" });
+
     public static Gen<Zone> AnyZone { get; } = Gen.Enum<Zone>();
 
     public static Gen<Sections> AnySections { get; } =

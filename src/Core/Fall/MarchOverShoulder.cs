@@ -49,8 +49,9 @@ internal sealed partial class March
     private const float ByTheNeckX = 6,
         OutsideX = 8.5f;
 
-    /// <summary>Behind, hair spreads by this share of what is beyond 3 cm from the middle, and to where, cm.</summary>
+    /// <summary>Behind, hair spreads by this share of what lies so far out, cm from the middle, and to where, cm.</summary>
     private const float SpreadsBehind = 0.25f,
+        SpreadsFromX = 3,
         SpreadsAtMostX = 10.5f;
 
     /// <summary>Which way each lock passes the shoulder: worked out once a lock, by its guide.</summary>
@@ -139,7 +140,7 @@ internal sealed partial class March
         public float OutTo(float x) =>
             InFront
                 ? MathF.Min(x + Out, CarriedAtMostX)
-                : MathF.Min(x + SpreadsBehind * MathF.Max(x - 3, 0), SpreadsAtMostX);
+                : MathF.Min(x + SpreadsBehind * MathF.Max(x - SpreadsFromX, 0), SpreadsAtMostX);
     }
 
     /// <summary>How far what comes down so much before the top of the shoulder lies on it, 0..1.</summary>

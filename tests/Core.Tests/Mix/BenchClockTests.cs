@@ -108,7 +108,7 @@ public sealed class BenchClockTests
     [Fact]
     public void A_weighed_bowl_serves_a_little_more_than_it_holds()
     {
-        BenchClock weighed(double grams) =>
+        BenchClock Weighed(double grams) =>
             new(
                 _ => new BowlLimits(60, 0, 1000),
                 3,
@@ -116,7 +116,7 @@ public sealed class BenchClockTests
             );
         int Bowls(double grams, double takes)
         {
-            var bench = weighed(grams);
+            var bench = Weighed(grams);
             bench.Paint(Panel(1, takes));
             bench.Paint(Panel(1, 0.001));
             return bench.Timeline().Bowls.Count;
@@ -125,7 +125,7 @@ public sealed class BenchClockTests
         // A gram, or two parts in a hundred.
         Assert.Equal([1, 2], new[] { 20.9, 21.1 }.Select(t => Bowls(20, t)));
         Assert.Equal([1, 2], new[] { 101.9, 102.1 }.Select(t => Bowls(100, t)));
-        var one = weighed(20);
+        var one = Weighed(20);
         one.Paint(Panel(1, 15));
         Assert.Equal((20.0, 5.0), (one.Timeline().Bowls[0].Grams, one.Timeline().Bowls[0].ExtraGrams));
     }

@@ -25,46 +25,57 @@ public sealed class MixFindingsTests
             .Where(p => p.Name != "Too weak"),
     ];
 
-    private static readonly PanelPaint Soft = new PanelPaint(new Shape.V(8), 8, 6, 6, 8);
-    private static readonly Formula Clay = Formula.Usual.Lightened(l => l with { Product = "Clay lightener" });
-
     private static readonly Dictionary<FindingKind, (PlanEdit[] Edits, Product[] Shelf)> Flaws = new()
     {
         [MixFault.BowlOutlives] = (
             [
                 CutZone.As(Zone.UpperBack, Sections.Usual with { WidthCm = 10 }),
-                Painted(Soft),
+                Painted(Given.Soft),
                 new SetFormula(
-                    Clay.Lightened(l => l with { Figures = LiftTables.Of(Lightener.Clay) with { WindowMinutes = 1 } })
+                    Given.Clay.Lightened(l =>
+                        l with
+                        {
+                            Figures = LiftTables.Of(Lightener.Clay) with { WindowMinutes = 1 },
+                        }
+                    )
                 ),
             ],
             Shelf
         ),
         [MixFault.RunnyForDepth] = (
             [
-                Painted(Soft with { MidsMm = 21, EndsMm = 21 }),
-                new SetFormula(Clay with { DeveloperParts = 3, Consistency = Consistency.Runny }),
+                Painted(Given.Soft with { MidsMm = 21, EndsMm = 21 }),
+                new SetFormula(Given.Clay with { DeveloperParts = 3, Consistency = Consistency.Runny }),
             ],
             Shelf
         ),
         [MixFault.StrengthOverScalp] = (
-            [Painted(Soft with { StartCm = 0.2 }), new SetFormula(Clay with { Volume = new(40) })],
+            [Painted(Given.Soft with { StartCm = 0.2 }), new SetFormula(Given.Clay with { Volume = new(40) })],
             Shelf
         ),
-        [MixFault.HeatAgainstLeaflet] = ([Painted(Soft), new SetFormula(Clay with { LowHeat = true })], Shelf),
-        [MixFault.PastLeaflet] = ([Painted(Soft), new SetFormula(Clay with { Minutes = new(60) })], Shelf),
-        [MixFault.FirstOver] = ([Painted(Soft), new SetFormula(Clay with { Minutes = new(2) })], Shelf),
+        [MixFault.HeatAgainstLeaflet] = (
+            [Painted(Given.Soft), new SetFormula(Given.Clay with { LowHeat = true })],
+            Shelf
+        ),
+        [MixFault.PastLeaflet] = ([Painted(Given.Soft), new SetFormula(Given.Clay with { Minutes = new(60) })], Shelf),
+        [MixFault.FirstOver] = ([Painted(Given.Soft), new SetFormula(Given.Clay with { Minutes = new(2) })], Shelf),
         [MixFault.AdditiveLowersLift] = (
-            [Painted(Soft), new SetFormula(Clay.Lightened(l => l with { Additive = new Additive(0.1, 0.1) }))],
+            [
+                Painted(Given.Soft),
+                new SetFormula(Given.Clay.Lightened(l => l with { Additive = new Additive(0.1, 0.1) })),
+            ],
             Shelf
         ),
-        [MixFault.NoSuchDeveloper] = ([Painted(Soft), new SetFormula(Clay with { Volume = new(5) })], Shelf),
+        [MixFault.NoSuchDeveloper] = (
+            [Painted(Given.Soft), new SetFormula(Given.Clay with { Volume = new(5) })],
+            Shelf
+        ),
         [MixFault.NotEnoughStock] = (
-            [Painted(Soft), new SetFormula(Clay)],
+            [Painted(Given.Soft), new SetFormula(Given.Clay)],
             [.. Shelf.Select(p => p is LightenerProduct ? p with { Stock = new(StockUnit.Gram, 0.1, 2) } : p)]
         ),
         [MixFault.RunsLow] = (
-            [Painted(Soft), new SetFormula(Clay)],
+            [Painted(Given.Soft), new SetFormula(Given.Clay)],
             [.. Shelf.Select(p => p is LightenerProduct ? p with { Stock = new(StockUnit.Gram, 0.1, 100, 99) } : p)]
         ),
     };
@@ -119,12 +130,12 @@ public sealed class MixFindingsTests
     [Fact]
     public void What_is_over_before_the_last_is_painted_is_cut_coarser_as_near_to_the_plan_as_that_goes()
     {
-        Assert.Null(CoarserCut.For(Mixed([Painted(Soft), new SetFormula(Clay)], Shelf), Given.Cutting));
+        Assert.Null(CoarserCut.For(Mixed([Painted(Given.Soft), new SetFormula(Given.Clay)], Shelf), Given.Cutting));
         var edits = new PlanEdit[]
         {
             CutZone.As(Zone.UpperBack, new Sections(Parting.Horizontal, 8, 2, 3, true)),
-            Painted(Soft),
-            new SetFormula(Clay with { Minutes = new(15) }),
+            Painted(Given.Soft),
+            new SetFormula(Given.Clay with { Minutes = new(15) }),
         };
         var mix = Mixed(edits, Shelf);
         Assert.Contains(mix.Findings(), f => f.Kind == MixFault.FirstOver);
@@ -146,15 +157,20 @@ public sealed class MixFindingsTests
     }
 
     [Fact]
-    public void A_sound_plan_has_none() => Assert.Empty(Mixed([Painted(Soft), new SetFormula(Clay)], Shelf).Findings());
+    public void A_sound_plan_has_none() =>
+        Assert.Empty(Mixed([Painted(Given.Soft), new SetFormula(Given.Clay)], Shelf).Findings());
 
     [Fact]
     public void Heat_that_its_leaflet_allows_and_that_was_confirmed_is_not_held_against_it()
     {
         Assert.Empty(
-            Mixed([Painted(Soft), new SetFormula(Clay with { LowHeat = true, HeatConfirmed = true })], Shelf).Findings()
+            Mixed(
+                    [Painted(Given.Soft), new SetFormula(Given.Clay with { LowHeat = true, HeatConfirmed = true })],
+                    Shelf
+                )
+                .Findings()
         );
-        var allows = Clay.Lightened(l =>
+        var allows = Given.Clay.Lightened(l =>
             l with
             {
                 Figures = LiftTables.Of(Lightener.Clay) with { ExcludesHeat = false },
@@ -163,7 +179,7 @@ public sealed class MixFindingsTests
         {
             LowHeat = true,
         };
-        Assert.Empty(Mixed([Painted(Soft), new SetFormula(allows)], Shelf).Findings());
+        Assert.Empty(Mixed([Painted(Given.Soft), new SetFormula(allows)], Shelf).Findings());
     }
 
     [Fact]
@@ -182,12 +198,12 @@ public sealed class MixFindingsTests
     [Fact]
     public void A_bowl_that_came_out_otherwise_is_said_and_the_head_is_forecast_with_it()
     {
-        PlanEdit[] edits = [Painted(Soft), new SetFormula(Clay)];
+        PlanEdit[] edits = [Painted(Given.Soft), new SetFormula(Given.Clay)];
         var mix = Mixed(edits, Shelf);
         var recipe = mix.Bowls[0].Recipe;
         BegunBowl Begun(double developer) =>
             new(
-                Clay,
+                Given.Clay,
                 1,
                 BowlInHand.Of(
                     recipe,
@@ -206,13 +222,13 @@ public sealed class MixFindingsTests
         Assert.Contains("1 : 4.00", finding.Text.ToString());
         Assert.Equal(off.Bowls[0].Batch.Panels, finding.Panels);
 
-        var after = Mixed([Painted(Soft), new SetFormula(Clay with { Volume = new(20) })], Shelf, Begun(1));
+        var after = Mixed([Painted(Given.Soft), new SetFormula(Given.Clay with { Volume = new(20) })], Shelf, Begun(1));
         Assert.Contains(
             "instead of 1 : 2.00 with 20 vol",
             Assert.Single(after.Findings(), f => f.Kind == MixFault.UnevenRecipe).Text.ToString()
         );
         var swapped = Mixed(
-            [Painted(Soft), new SetFormula(Clay.Lightened(l => l with { Product = "Cream lightener" }))],
+            [Painted(Given.Soft), new SetFormula(Given.Clay.Lightened(l => l with { Product = "Cream lightener" }))],
             Shelf,
             Begun(1)
         );
@@ -233,7 +249,11 @@ public sealed class MixFindingsTests
     public void Grams_are_hair_reached_by_coat_and_waste_once()
     {
         var mix = Mixed(
-            [Painted(Soft), new PaintZone(Zone.Nape, Soft with { Covering = Covering.Foil }), new SetFormula(Clay)],
+            [
+                Painted(Given.Soft),
+                new PaintZone(Zone.Nape, Given.Soft with { Covering = Covering.Foil }),
+                new SetFormula(Given.Clay),
+            ],
             Shelf
         );
         var wasteless = PlannedMix.Of(mix.Head, BenchRules.Usual with { Waste = 0 }, Shelf, []);
@@ -246,10 +266,10 @@ public sealed class MixFindingsTests
         Assert.Equal(mix.Grams, mix.Formulas().Sum(f => f.Grams), 1e-6);
         var all = mix
             .Bowls.SelectMany(b => b.Recipe.Ingredients)
-            .Where(i => i.Product == Clay.Light!.Product)
+            .Where(i => i.Product == Given.Clay.Light!.Product)
             .Sum(i => i.Grams);
         Assert.Equal(all * 0.1, mix.Formulas()[0].Cost!.Value, 1e-6);
-        Assert.Equal(all, mix.Bowls.Sum(b => b.Batch.Grams) / (1 + Clay.DeveloperPerPart), 1e-6);
+        Assert.Equal(all, mix.Bowls.Sum(b => b.Batch.Grams) / (1 + Given.Clay.DeveloperPerPart), 1e-6);
     }
 
     [Fact]
@@ -274,8 +294,15 @@ public sealed class MixFindingsTests
     {
         var mix = Mixed(
             [
-                .. ZoneFacts.All.Select(z => new PaintZone(z, Soft with { StartShare = 0.3, Shape = new Shape.V(6) })),
-                new SetFormula(Clay),
+                .. ZoneFacts.All.Select(z => new PaintZone(
+                    z,
+                    Given.Soft with
+                    {
+                        StartShare = 0.3,
+                        Shape = new Shape.V(6),
+                    }
+                )),
+                new SetFormula(Given.Clay),
             ],
             Shelf
         );
@@ -293,12 +320,12 @@ public sealed class MixFindingsTests
     {
         string[] Ids(params PlanEdit[] edits) => [.. Mixed(edits, Shelf).Tray().Select(t => t.Id)];
         Assert.Empty(Mixed([], Shelf).Tray());
-        var open = Ids(Painted(Soft));
+        var open = Ids(Painted(Given.Soft));
         Assert.Contains("board", open);
         Assert.DoesNotContain("barrier", open);
         Assert.DoesNotContain("teasing", open);
-        Assert.Contains("barrier", Ids(new PaintZone(Zone.FaceFrameLeft, Soft)));
-        var foiled = Mixed([Painted(Soft with { Covering = Covering.Foil, Teasing = Teasing.Light })], Shelf);
+        Assert.Contains("barrier", Ids(new PaintZone(Zone.FaceFrameLeft, Given.Soft)));
+        var foiled = Mixed([Painted(Given.Soft with { Covering = Covering.Foil, Teasing = Teasing.Light })], Shelf);
         Assert.Contains(foiled.Tray(), t => t.Id == "teasing");
         Assert.DoesNotContain(foiled.Tray(), t => t.Id == "board");
         var sheets = foiled.Tray().Where(t => t.Id.StartsWith("foil", StringComparison.Ordinal)).Sum(t => t.Count);

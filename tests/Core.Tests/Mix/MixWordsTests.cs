@@ -14,8 +14,6 @@ namespace Wendro.Core.Tests.Mix;
 /// <summary>What is said of bowls, clock and shelf, figure by figure; and what a shelf starts from.</summary>
 public sealed class MixWordsTests
 {
-    private static readonly PanelPaint Soft = new(new Shape.V(8), 8, 6, 6, 8);
-    private static readonly Formula Clay = Formula.Usual.Lightened(l => l with { Product = "Clay lightener" });
     private static readonly PanelKey One = new(Zone.UpperBack, 0, 0);
     private static readonly PanelKey Two = new(Zone.Nape, 0, 1);
 
@@ -34,7 +32,7 @@ public sealed class MixWordsTests
         Batch Bowl(int ordinal, double until, PanelKey key) =>
             new(FormulaId.A, ordinal, 20, 0, 1, 4, until, 29, [key], 20);
         var finding = Only(
-            Case(Clay, Soft) with
+            Case(Given.Clay, Given.Soft) with
             {
                 Batches = [Bowl(1, 31, One), Bowl(2, 34, Two), Bowl(3, 29, One), Bowl(4, 28, Two)],
             },
@@ -47,7 +45,7 @@ public sealed class MixWordsTests
         Assert.Equal([Zone.UpperBack, Zone.Nape], finding.Zones);
         Assert.Equal("A", finding.Of);
         Assert.DoesNotContain(
-            MixFindings.Of(Case(Clay, Soft) with { Batches = [Bowl(1, 29, One)] }, HairProfile.Usual),
+            MixFindings.Of(Case(Given.Clay, Given.Soft) with { Batches = [Bowl(1, 29, One)] }, HairProfile.Usual),
             f => f.Kind == MixFault.BowlOutlives
         );
     }
@@ -83,7 +81,7 @@ public sealed class MixWordsTests
             [new Poured(0, 40, Weighed.Scale), new Poured(1, developer, Weighed.Scale)]
         );
         var found = MixFindings
-            .Of(Case(meant, Soft) with { Weighed = [new("bowl 1", meant, bowl, [One])] }, HairProfile.Usual)
+            .Of(Case(meant, Given.Soft) with { Weighed = [new("bowl 1", meant, bowl, [One])] }, HairProfile.Usual)
             .Where(f => f.Kind == MixFault.UnevenRecipe)
             .ToArray();
         Assert.Equal(severity, found.SingleOrDefault()?.Severity);
@@ -102,17 +100,27 @@ public sealed class MixWordsTests
     public void What_begins_near_the_scalp_is_told_by_its_strength_or_its_leaflet()
     {
         var strong = Only(
-            Case(Clay with { Volume = new(40) }, Soft with { StartCm = 0.2 }),
+            Case(Given.Clay with { Volume = new(40) }, Given.Soft with { StartCm = 0.2 }),
             MixFault.StrengthOverScalp
         );
         Assert.Equal("Too strong for the scalp", strong.Title);
-        var weak = Only(Case(Clay with { Volume = new(20) }, Soft with { StartCm = 0.2 }), MixFault.StrengthOverScalp);
+        var weak = Only(
+            Case(Given.Clay with { Volume = new(20) }, Given.Soft with { StartCm = 0.2 }),
+            MixFault.StrengthOverScalp
+        );
         Assert.Equal("Not made for the scalp", weak.Title);
 
         // The nearest is told, and only what is near is pointed at.
-        var mixed = Case(Clay, Soft with { StartCm = 0.8 }, new PaintPanels([One], Soft with { StartCm = 0.1 }));
+        var mixed = Case(
+            Given.Clay,
+            Given.Soft with
+            {
+                StartCm = 0.8,
+            },
+            new PaintPanels([One], Given.Soft with { StartCm = 0.1 })
+        );
         var near = mixed
-            .CoatsOf(Clay)
+            .CoatsOf(Given.Clay)
             .Where(c => c.Coat.Painted.StartCm < Limits.Usual.ScalpCm)
             .Select(c => c.Coat.Painted.StartCm)
             .ToArray();
@@ -120,7 +128,10 @@ public sealed class MixWordsTests
         Assert.Contains($"begins {near.Min():0.0} cm from the scalp", finding.Text.ToString());
         Assert.Equal(near.Length, finding.Panels.Count);
         Assert.DoesNotContain(
-            MixFindings.Of(Case(Clay, Soft with { StartCm = 3, Shape = new Shape.Full() }), HairProfile.Usual),
+            MixFindings.Of(
+                Case(Given.Clay, Given.Soft with { StartCm = 3, Shape = new Shape.Full() }),
+                HairProfile.Usual
+            ),
             f => f.Kind == MixFault.StrengthOverScalp
         );
     }
@@ -128,14 +139,17 @@ public sealed class MixWordsTests
     [Fact]
     public void Heat_and_time_are_held_against_the_leaflet_where_there_is_one()
     {
-        var told = Clay.Lightened(l => l with { Figures = LiftTables.Of(Lightener.Clay) });
-        string TextOf(Formula formula, FindingKind kind) => Only(Case(formula, Soft), kind).Text.ToString();
-        Assert.Contains("many leaflets", TextOf(Clay with { LowHeat = true }, MixFault.HeatAgainstLeaflet));
+        var told = Given.Clay.Lightened(l => l with { Figures = LiftTables.Of(Lightener.Clay) });
+        string TextOf(Formula formula, FindingKind kind) => Only(Case(formula, Given.Soft), kind).Text.ToString();
+        Assert.Contains("many leaflets", TextOf(Given.Clay with { LowHeat = true }, MixFault.HeatAgainstLeaflet));
         Assert.Contains("its leaflet excludes", TextOf(told with { LowHeat = true }, MixFault.HeatAgainstLeaflet));
-        Assert.Contains("most leaflets end", TextOf(Clay with { Minutes = new(60) }, MixFault.PastLeaflet));
+        Assert.Contains("most leaflets end", TextOf(Given.Clay with { Minutes = new(60) }, MixFault.PastLeaflet));
         Assert.Contains("its leaflet ends", TextOf(told with { Minutes = new(60) }, MixFault.PastLeaflet));
         Assert.DoesNotContain(
-            MixFindings.Of(Case(Clay with { Minutes = new(Clay.LimitMinutes!.Value) }, Soft), HairProfile.Usual),
+            MixFindings.Of(
+                Case(Given.Clay with { Minutes = new(Given.Clay.LimitMinutes!.Value) }, Given.Soft),
+                HairProfile.Usual
+            ),
             f => f.Kind == MixFault.PastLeaflet
         );
     }
@@ -151,8 +165,8 @@ public sealed class MixWordsTests
     [Fact]
     public void What_an_additive_takes_is_the_lift_without_it_less_the_lift_with_it()
     {
-        var bonded = Clay.Lightened(l => l with { Additive = new Additive(0.1, 0.1) });
-        var mix = Case(bonded, Soft);
+        var bonded = Given.Clay.Lightened(l => l with { Additive = new Additive(0.1, 0.1) });
+        var mix = Case(bonded, Given.Soft);
         var finding = Only(mix, MixFault.AdditiveLowersLift);
         var hair = HairProfile.Usual;
         var most = mix.CoatsOf(bonded)
@@ -163,7 +177,7 @@ public sealed class MixWordsTests
                     (c.Coat with { Formula = f })
                         .LiftingOf(hair, c.Panel.Panel.Key.Zone, state)!
                         .Gain(c.Coat.Works.For.Value);
-                return Gain(Clay) - Gain(bonded);
+                return Gain(Given.Clay) - Gain(bonded);
             });
         Assert.Equal(most, Assert.Single(finding.Evidence).Value, 1e-9);
         Assert.InRange(most, 0.1, 1);
@@ -173,7 +187,7 @@ public sealed class MixWordsTests
     [Fact]
     public void What_is_wrong_comes_worst_first()
     {
-        var bad = Clay with
+        var bad = Given.Clay with
         {
             Volume = new(40),
             Minutes = new(60),
@@ -183,7 +197,7 @@ public sealed class MixWordsTests
         var found = MixFindings.Of(
             Case(
                 bad.Lightened(l => l with { Additive = new Additive(0.1, 0.1) }),
-                Soft with
+                Given.Soft with
                 {
                     StartCm = 0.2,
                     MidsMm = 30,
@@ -201,15 +215,15 @@ public sealed class MixWordsTests
     [Fact]
     public void A_loose_mixture_is_told_where_it_lies_deep_over_other_hair()
     {
-        var loose = Clay with { DeveloperParts = 4, Consistency = Consistency.Runny };
-        var mix = Case(loose, Soft with { MidsMm = 30, EndsMm = 30 });
+        var loose = Given.Clay with { DeveloperParts = 4, Consistency = Consistency.Runny };
+        var mix = Case(loose, Given.Soft with { MidsMm = 30, EndsMm = 30 });
         var finding = Only(mix, MixFault.RunnyForDepth);
         var deep = mix.CoatsOf(loose).Select(c => BleedFindings.Through(c.Coat, c.Panel.Panel)).ToArray();
         Assert.Equal(deep.Max(), Assert.Single(finding.Evidence).Value, 1e-9);
         Assert.Equal(deep.Count(d => d >= Limits.Usual.BleedShare), finding.Panels.Count);
         Assert.DoesNotContain(
             MixFindings.Of(
-                Case(loose, Soft with { MidsMm = 30, EndsMm = 30, Covering = Covering.Foil }),
+                Case(loose, Given.Soft with { MidsMm = 30, EndsMm = 30, Covering = Covering.Foil }),
                 HairProfile.Usual
             ),
             f => f.Kind == MixFault.RunnyForDepth
@@ -217,7 +231,7 @@ public sealed class MixWordsTests
         // Held together by hand, a loose ratio alone still runs.
         Assert.Single(
             MixFindings.Of(
-                Case(Clay with { DeveloperParts = 4 }, Soft with { MidsMm = 30, EndsMm = 30 }),
+                Case(Given.Clay with { DeveloperParts = 4 }, Given.Soft with { MidsMm = 30, EndsMm = 30 }),
                 HairProfile.Usual
             ),
             f => f.Kind == MixFault.RunnyForDepth
@@ -229,15 +243,7 @@ public sealed class MixWordsTests
     {
         PanelTurn Turn(int column, double from, int step) => new(new(Zone.Crown, 0, column), from, from + 2, step);
         PanelTurn[] turns = [Turn(0, 0, 0), Turn(1, 2, 0), Turn(2, 18, 0), Turn(3, 0, 1), Turn(4, 13.5, 1)];
-        var found = ClockFindings
-            .FirstOverBeforeLast(
-                new([], turns, []),
-                t =>
-                    t.Panel.Column == 0 ? 15
-                    : t.Panel.Column == 3 ? 10
-                    : 10
-            )
-            .ToArray();
+        var found = ClockFindings.FirstOverBeforeLast(new([], turns, []), t => t.Panel.Column == 0 ? 15 : 10).ToArray();
         Assert.Equal([null, "2"], found.Select(f => f.Of));
         // Last of the first step is done at 20: the first over at 17, the second at 14.
         Assert.Equal([1, 0], found[0].Panels.Select(p => p.Column));
@@ -254,7 +260,7 @@ public sealed class MixWordsTests
             new DeveloperProduct(name, new(StockUnit.Gram, 0.1, hand, low), new(20));
         IReadOnlyList<Finding> Found(double hand, double? low, double needed) =>
             MixFindings.Of(
-                Case(Clay, Soft) with
+                Case(Given.Clay, Given.Soft) with
                 {
                     Shelf = [Of("Dev", hand, low), new DeveloperProduct("Other", new(), new(30))],
                     Needed = new Dictionary<string, double> { ["Dev"] = needed },
@@ -263,9 +269,9 @@ public sealed class MixWordsTests
             );
         Assert.Empty(Found(50, 10, 30));
         Assert.Empty(Found(50, null, 50));
-        var short_ = Assert.Single(Found(50, null, 80));
-        Assert.Equal((MixFault.NotEnoughStock, 30.0), (short_.Kind, Assert.Single(short_.Evidence).Value));
-        Assert.Equal("Dev", short_.Of);
+        var missing = Assert.Single(Found(50, null, 80));
+        Assert.Equal((MixFault.NotEnoughStock, 30.0), (missing.Kind, Assert.Single(missing.Evidence).Value));
+        Assert.Equal("Dev", missing.Of);
         var low = Assert.Single(Found(50, 20, 30));
         Assert.Equal((MixFault.RunsLow, 20.0), (low.Kind, Assert.Single(low.Evidence).Value));
         Assert.Equal(0, Assert.Single(Assert.Single(Found(50, 0, 50)).Evidence).Value);

@@ -12,8 +12,6 @@ namespace Wendro.Core.Tests.Mix;
 /// <summary>What must lie ready, thing by thing.</summary>
 public sealed class TrayTests
 {
-    private static readonly PanelPaint Soft = new(new Shape.V(8), 8, 6, 6, 8);
-
     private static IReadOnlyList<TrayItem> Of(HairProfile hair, params PlanEdit[] edits) =>
         Tray.Of(Given.Bare.Apply(edits).Panels, hair, [], 3);
 
@@ -22,7 +20,7 @@ public sealed class TrayTests
     [Fact]
     public void Open_panels_of_one_formula_take_the_usual_things()
     {
-        var tray = Of(HairProfile.Usual, new PaintZone(Zone.UpperBack, Soft));
+        var tray = Of(HairProfile.Usual, new PaintZone(Zone.UpperBack, Given.Soft));
         Assert.Equal(
             [
                 ("gloves", 2),
@@ -46,26 +44,21 @@ public sealed class TrayTests
     [Fact]
     public void One_panel_that_wants_it_is_enough()
     {
-        var plain = new PaintZone(Zone.UpperBack, Soft);
+        var plain = new PaintZone(Zone.UpperBack, Given.Soft);
         var keys = Given.Bare.Panels.Where(p => p.Panel.Key.Zone == Zone.UpperBack).Select(p => p.Panel.Key).ToArray();
-        Assert.Contains("barrier", Ids(plain, new PaintZone(Zone.FaceFrameLeft, Soft)));
-        Assert.Contains("board", Ids(plain, new PaintZone(Zone.Nape, Soft with { Covering = Covering.Foil })));
-        Assert.Contains("teasing", Ids(plain, new PaintZone(Zone.Nape, Soft with { Teasing = Teasing.Light })));
-        var scrunched = new PaintZone(Zone.UpperBack, Soft with { Shape = new Shape.Scrunch() });
+        Assert.Contains("barrier", Ids(plain, new PaintZone(Zone.FaceFrameLeft, Given.Soft)));
+        Assert.Contains("board", Ids(plain, new PaintZone(Zone.Nape, Given.Soft with { Covering = Covering.Foil })));
+        Assert.Contains("teasing", Ids(plain, new PaintZone(Zone.Nape, Given.Soft with { Teasing = Teasing.Light })));
+        var scrunched = new PaintZone(Zone.UpperBack, Given.Soft with { Shape = new Shape.Scrunch() });
         Assert.DoesNotContain("board", Ids(scrunched));
         var warm = Formula.Usual with { Id = FormulaId.B, LowHeat = true };
-        string[] two = Ids(
-            plain,
-            new SetFormula(warm),
-            new PaintPanels([keys[0]], Soft with { Formula = FormulaId.B })
-        );
-        Assert.Contains("heat", two);
         var tray = Of(
             HairProfile.Usual,
             plain,
             new SetFormula(warm),
-            new PaintPanels([keys[0]], Soft with { Formula = FormulaId.B })
+            new PaintPanels([keys[0]], Given.Soft with { Formula = FormulaId.B })
         );
+        Assert.Contains(tray, t => t.Id == "heat");
         Assert.Equal(2, tray.Single(t => t.Id == "mixingBrushes").Count);
         Assert.Equal(2, tray.Single(t => t.Id == "hairBrushes").Count);
     }
@@ -75,7 +68,7 @@ public sealed class TrayTests
     {
         var thick = CutZone.As(Zone.UpperBack, Sections.Usual with { ThicknessMm = 20 });
         var thin = CutZone.As(Zone.UpperBack, Sections.Usual with { ThicknessMm = 6 });
-        var plain = new PaintZone(Zone.UpperBack, Soft);
+        var plain = new PaintZone(Zone.UpperBack, Given.Soft);
         Assert.DoesNotContain("smallBrush", Ids(thick, plain));
         Assert.Contains("smallBrush", Ids(thin, plain));
         Assert.Contains(Of(HairProfile.Usual with { GreyShare = 0.05 }, thick, plain), t => t.Id == "smallBrush");
@@ -90,7 +83,7 @@ public sealed class TrayTests
     public void Sheets_are_cut_in_three_lengths_and_every_panel_finds_one_long_enough()
     {
         var foiled = Given.Bare.Apply([
-            .. ZoneFacts.All.Select(z => (PlanEdit)new PaintZone(z, Soft with { Covering = Covering.Foil })),
+            .. ZoneFacts.All.Select(z => (PlanEdit)new PaintZone(z, Given.Soft with { Covering = Covering.Foil })),
         ]);
         var needed = foiled
             .Panels.SelectMany(p => p.Coats.Select(c => p.Panel.LengthCm - c.Painted.StartCm + 5))
@@ -121,7 +114,7 @@ public sealed class TrayTests
     public void Film_is_one_a_row_as_long_as_the_longest_of_it_and_says_so()
     {
         var head = Given.Bare.Apply(
-            new PaintZone(Zone.UpperBack, Soft with { Covering = Covering.Film, LiesOn = LiesOn.Film })
+            new PaintZone(Zone.UpperBack, Given.Soft with { Covering = Covering.Film, LiesOn = LiesOn.Film })
         );
         var rows = head
             .Panels.Where(p => p.Coats.Count > 0)
@@ -138,7 +131,9 @@ public sealed class TrayTests
         // Foil lies on a film of its own as well; film over film is one sheet.
         var both = Tray.Of(
             Given
-                .Bare.Apply(new PaintZone(Zone.UpperBack, Soft with { Covering = Covering.Mesh, LiesOn = LiesOn.Film }))
+                .Bare.Apply(
+                    new PaintZone(Zone.UpperBack, Given.Soft with { Covering = Covering.Mesh, LiesOn = LiesOn.Film })
+                )
                 .Panels,
             HairProfile.Usual,
             [],

@@ -14,12 +14,10 @@ namespace Wendro.Core.Tests.Plans;
 /// <summary>What was laid otherwise lies over the plan, coat by coat; what came out is measured as a plan is.</summary>
 public sealed class AsLaidTests
 {
-    private static readonly PanelPaint Soft = new PanelPaint(new Shape.V(8), 8, 6, 6, 8);
-
     private static readonly PlannedHead Painted = PlannedHead.Of(
         Given.Usual,
         Given.Cutting,
-        Plan.Fresh().Apply(new PaintZone(Zone.UpperBack, Soft), Given.Cutting).Plan
+        Plan.Fresh().Apply(new PaintZone(Zone.UpperBack, Given.Soft), Given.Cutting).Plan
     );
 
     private static readonly PlannedPanel One = Painted.Panels.First(p => p.Coats.Count > 0);
