@@ -126,7 +126,7 @@ internal static class ShelfColumns
     /// <summary>The product of a row; null where something can't be read, which is then told.</summary>
     public static Product? ProductOf(IReadOnlyDictionary<string, string> cells, List<Problem> problems)
     {
-        var row = new ShelfRow(cells, problems);
+        var row = new CsvRow(cells, problems);
         var stock = new Stock(
             row.Word<StockUnit>("unit", StockUnit.Gram),
             row.Number("price"),

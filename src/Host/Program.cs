@@ -57,6 +57,7 @@ public sealed class Program
         app.MapMix();
         app.MapApply();
         app.MapReview();
+        app.MapReadings();
         app.MapTone();
         app.MapPhotographs();
         app.MapArchive();

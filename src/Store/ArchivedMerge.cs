@@ -46,7 +46,7 @@ internal sealed record ArchivedMerge(Becomes Becomes, ArchivedVisit Visit, strin
         };
         (string Word, Longer Longer)[] logs =
         [
-            ("the plan", Compare(here.Plan, there.Plan)),
+            ("the plan", ComparePlans(here.Plan, there.Plan)),
             ("a bowl", CompareBowls(here.Bowls, there.Bowls)),
             ("the tray", Compare(here.Tray, there.Tray)),
             ("the service", Compare(here.Service?.Facts ?? [], there.Service?.Facts ?? [])),
@@ -113,6 +113,24 @@ internal sealed record ArchivedMerge(Becomes Becomes, ArchivedVisit Visit, strin
             (false, true) => Longer.Here,
             _ => Longer.Neither,
         };
+    }
+
+    /// <summary>
+    /// By number: a side whose visit has settled holds fewer of the same revisions, and no longer what undo would show.
+    /// </summary>
+    private static Longer ComparePlans(IReadOnlyList<ArchivedRevision> here, IReadOnlyList<ArchivedRevision> there)
+    {
+        static string Text(ArchivedRevision r) => ArchiveFile.TextOf(r with { Before = null, Undone = string.Empty });
+        var known = here.ToDictionary(r => r.Number);
+        if (there.Any(r => known.TryGetValue(r.Number, out var same) && Text(same) != Text(r)))
+        {
+            return Longer.Diverged;
+        }
+
+        var (last, theirs) = (here.Max(r => r.Number), there.Max(r => r.Number));
+        return last == theirs ? Longer.Neither
+            : last > theirs ? Longer.Here
+            : Longer.There;
     }
 
     private static Longer Compare<T>(IReadOnlyList<T> here, IReadOnlyList<T> there)

@@ -81,9 +81,7 @@ public abstract class FactLog<TFact, TRow>(DbContextOptions<StudioContext> optio
             return new(problems, null);
         }
 
-        // A clock that was set back does not put what happens now before what happened.
-        var now = clock.GetUtcNow();
-        var at = facts.Count > 0 && facts[^1].At > now ? facts[^1].At : now;
+        var at = Now(facts);
         if (facts.Count == 0)
         {
             first?.Invoke(db, at);
@@ -108,6 +106,56 @@ public abstract class FactLog<TFact, TRow>(DbContextOptions<StudioContext> optio
         await db.SaveChangesAsync(stop);
         await transaction.CommitAsync(stop);
         return new();
+    }
+
+    /// <summary>Adds facts that came together, all of them or none.</summary>
+    /// <param name="visit">At which visit.</param>
+    /// <param name="facts">What was said.</param>
+    /// <param name="against">What can't happen after some facts, by field.</param>
+    /// <param name="stop">Cancels.</param>
+    /// <returns>What can't be said, by field; none where all was kept.</returns>
+    protected async Task<IReadOnlyList<Problem>> AddTogetherAsync(
+        Guid visit,
+        IReadOnlyList<TFact> facts,
+        Func<TFact, IReadOnlyList<Kept<TFact>>, IReadOnlyList<Problem>> against,
+        CancellationToken stop
+    )
+    {
+        ArgumentNullException.ThrowIfNull(facts);
+        ArgumentNullException.ThrowIfNull(against);
+        await using var db = new StudioContext(Options);
+        await using var transaction = await db.Database.BeginTransactionAsync(IsolationLevel.Serializable, stop);
+        var known = await ReadAsync(db, visit, stop);
+        if (facts.Select(f => against(f, known)).FirstOrDefault(p => p.Count > 0) is { } problems)
+        {
+            return problems;
+        }
+
+        var at = Now(known);
+        db.Set<TRow>()
+            .AddRange(
+                facts.Select(
+                    (f, i) =>
+                        new TRow
+                        {
+                            VisitId = visit,
+                            Number = known.Count + 1 + i,
+                            SaidAs = Guid.NewGuid(),
+                            Fact = f,
+                            At = at,
+                        }
+                )
+            );
+        await db.SaveChangesAsync(stop);
+        await transaction.CommitAsync(stop);
+        return [];
+    }
+
+    /// <summary>A clock that was set back does not put what happens now before what happened.</summary>
+    private DateTimeOffset Now(IReadOnlyList<Kept<TFact>> facts)
+    {
+        var now = clock.GetUtcNow();
+        return facts.Count > 0 && facts[^1].At > now ? facts[^1].At : now;
     }
 
     private static async Task<IReadOnlyList<Kept<TFact>>> ReadAsync(

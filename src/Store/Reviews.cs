@@ -31,4 +31,15 @@ public sealed class Reviews(DbContextOptions<StudioContext> options, TimeProvide
                 stop
             )
         ).Problems;
+
+    /// <summary>Adds facts that came together, all of them or none.</summary>
+    /// <param name="visit">At which visit.</param>
+    /// <param name="facts">What was seen or said.</param>
+    /// <param name="stop">Cancels.</param>
+    /// <returns>What can't be said now, by field; none where all was kept.</returns>
+    public Task<IReadOnlyList<Problem>> AddTogetherAsync(
+        Guid visit,
+        IReadOnlyList<ReviewFact> facts,
+        CancellationToken stop
+    ) => AddTogetherAsync(visit, facts, (fact, known) => ReviewInHand.Of(known).Against(fact, known), stop);
 }

@@ -87,7 +87,7 @@ public sealed class Revisions(DbContextOptions<StudioContext> options, TimeProvi
     /// <param name="pinned">Revisions that something which happened refers to.</param>
     /// <param name="stop">Ends it early, with nothing forgotten.</param>
     /// <returns>How many were forgotten.</returns>
-    public async Task<int> ThinAsync(Guid visit, IReadOnlyCollection<int> pinned, CancellationToken stop)
+    public async Task<int> ThinAsync(Guid visit, IReadOnlySet<int> pinned, CancellationToken stop)
     {
         await using var db = new StudioContext(options);
         await using var together = await db.Database.BeginTransactionAsync(stop);

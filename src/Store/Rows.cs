@@ -51,12 +51,14 @@ public sealed class VisitRow
     public VisitSum? Sum { get; set; }
 }
 
-/// <summary>One revision of a visit's plan. Only ever added.</summary>
+/// <summary>
+/// One revision of a visit's plan. Only ever added; of visits that have settled those that nothing went by are let go.
+/// </summary>
 public sealed class RevisionRow
 {
     public Guid VisitId { get; set; }
 
-    /// <summary>From 1, without gaps.</summary>
+    /// <summary>From 1, without gaps until the visit has settled.</summary>
     public int Number { get; set; }
 
     /// <summary>The revision whose plan it shows.</summary>

@@ -27,6 +27,15 @@ public sealed class Services(DbContextOptions<StudioContext> options, TimeProvid
         return new(taken?.Revision ?? row.Revision, kept);
     }
 
+    /// <summary>The revisions of a visit's plan that what happened at the chair went by.</summary>
+    public async Task<IReadOnlySet<int>> PinnedAsync(Guid visit, CancellationToken stop)
+    {
+        await using var db = new StudioContext(Options);
+        var begunWith = await db.Services.Where(s => s.VisitId == visit).Select(s => s.Revision).ToListAsync(stop);
+        var taken = (await FactsOfAsync(visit, stop)).Select(k => k.Fact).OfType<PlanTaken>();
+        return begunWith.Concat(taken.Select(t => t.Revision)).ToHashSet();
+    }
+
     /// <summary>Adds a fact. Said twice it counts once.</summary>
     /// <param name="visit">At which visit.</param>
     /// <param name="revision">The plan's revision a service begins with.</param>

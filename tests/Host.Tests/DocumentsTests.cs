@@ -230,7 +230,7 @@ public sealed class DocumentsTests
         await http.PostAsync($"/api/visits/{visit}/plan/undo", """{"baseRevision":9}""");
         var shown = await http.ReadAsync($"/api/visits/{visit}/plan/file");
         var revisions = server.Services.GetService(typeof(Wendro.Store.Revisions)) as Wendro.Store.Revisions;
-        Assert.Equal(10 - 4, await revisions!.ThinAsync(Guid.Parse(visit), [4], default));
+        Assert.Equal(10 - 4, await revisions!.ThinAsync(Guid.Parse(visit), new HashSet<int> { 4 }, default));
         var history = await revisions.HistoryAsync(Guid.Parse(visit), default);
         Assert.Equal([1, 4, 8, 10], history.Select(h => h.Number));
         Assert.Equal(shown.ToJsonString(), (await http.ReadAsync($"/api/visits/{visit}/plan/file")).ToJsonString());

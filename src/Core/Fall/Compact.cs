@@ -234,10 +234,11 @@ internal sealed class ScalpUnderHair
             return new(null, 1 - HairlineDark);
         }
 
-        var fromPart = Parts ? (float)Math.Abs(p.OverTopCm - hair.Part.FallsAt(p.Position.Z)) : 1;
-        return fromPart < PartShowsCm * Curve.Smooth(-5.5f, -2f, p.Position.Z)
+        var z = p.Position.Z;
+        var fromPart = Parts ? DrawnPart.From(hair.Part, p) : 1;
+        return MathF.Abs(fromPart) < PartShowsCm * DrawnPart.Open(z, fromPart) * Curve.Smooth(-5.5f, -2f, z)
             ? new(null, 1)
-            : new(n, 0.75f + 0.35f * (1 - Curve.Smooth(0.1f, 0.9f, fromPart)));
+            : new(n, 0.75f + 0.35f * (1 - Curve.Smooth(0.1f, 0.9f, MathF.Abs(fromPart))));
     }
 
     /// <summary>How far either side of the part scalp shows, cm.</summary>

@@ -46,7 +46,7 @@ internal sealed class Haircut(HeadForm head, HairProfile hair, PartLine part, St
                 {
                     var ragged = 0.45f * Hash.Signed(strands.Lock[i], 7) + 0.3f * Hash.Signed(i, 8);
                     var (longest, end) = To(i, hem, ragged);
-                    var count = straight.Run(i, longest, end, path, out var length, Passing.Combed);
+                    var count = straight.Comb(i, longest, end, path, out var length, out var carried);
 
                     // Ends are not a ruler's edge, and a few hairs are always on their way.
                     var share = Hash.Unit(i, 9) < texture.EndsEarly ? 1 - EarlyBy * Hash.Unit(i, 10) : 1;
@@ -62,10 +62,10 @@ internal sealed class Haircut(HeadForm head, HairProfile hair, PartLine part, St
                     {
                         count = upright.Run(i, line, float.MinValue, path, out _);
                     }
-                    else if (straight.IsCarried(i, path[count - 1].Y))
+                    else if (carried is { } shoulder)
                     {
                         // Cut combed down, worn over the shoulder: it lies there as long as it was cut.
-                        count = straight.Run(i, line, float.MinValue, path, out _);
+                        count = straight.Wear(i, shoulder, line, path);
                     }
 
                     Resample.Even(path[..count], line, middle.AsSpan(i * Places.Points, Places.Points));

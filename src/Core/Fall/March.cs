@@ -73,6 +73,13 @@ internal sealed partial class March(
         Passing passing = Passing.Worn
     )
     {
+        var (at, dir) = Leaving(strand);
+        return Run(strand, at, dir, 0, length, lowest, path, out reached, passing);
+    }
+
+    /// <summary>Where a strand leaves the scalp, and which way.</summary>
+    private (Vector3 At, Vector3 Dir) Leaving(int strand)
+    {
         var l = strands.Lock[strand];
         var h = strands.Above[strand];
         var n = strands.Normal[strand];
@@ -88,7 +95,7 @@ internal sealed partial class March(
         // Tight curls stand off the scalp, each lock its own way, so that no gap opens along the part.
         var astray = new Vector3(Hash.Signed(l, 16), Hash.Signed(l, 17), Hash.Signed(l, 18));
         var dir = texture.Upright ? n + combed * Leans(strand, combed) + astray * 0.22f : combed + n * lift;
-        return Run(strand, at, Vector3.Normalize(dir), 0, length, lowest, path, out reached, passing);
+        return (at, Vector3.Normalize(dir));
     }
 
     /// <summary>
@@ -109,15 +116,16 @@ internal sealed partial class March(
     public Vector3 OffPart(int strand)
     {
         var root = strands.Scalp[strand];
-        var from = (float)(root.OverTopCm - part.FallsAt(root.Position.Z));
         var front = Curve.Smooth(-5.5f, -2f, root.Position.Z);
-        if (sweptBack || front <= 0 || MathF.Abs(from) >= OffPartCm || texture.Upright)
+        if (sweptBack || front <= 0 || texture.Upright)
         {
             return root.Position;
         }
 
-        var aside = sides[strand] * OffPartCm - from;
-        return root.Position + new Vector3(aside * front, 0, 0);
+        float side = sides[strand];
+        var from = DrawnPart.From(part, root);
+        var off = OffPartCm * DrawnPart.Open(root.Position.Z, side);
+        return side * from >= off ? root.Position : root.Position + new Vector3((side * off - from) * front, 0, 0);
     }
 
     /// <summary>Lets a strand fall on from somewhere on its way.</summary>
@@ -142,14 +150,35 @@ internal sealed partial class March(
         Passing passing = Passing.Worn
     )
     {
+        var going = new Going(at, dir, gone) { Field = head.Grid.At(at) };
+        path[0] = at;
+        return GoOn(strand, ref going, 1, length, lowest, path, out reached, passing, out _);
+    }
+
+    /// <summary>Lets a strand go on its way from where it is.</summary>
+    private int GoOn(
+        int strand,
+        ref Going going,
+        int count,
+        float length,
+        float lowest,
+        Span<Vector3> path,
+        out float reached,
+        Passing passing,
+        out Carried? carried
+    )
+    {
         var own = new OwnWay(strands, sides, hair, strand);
         var gravity = texture.Gravity / (stiffness * (1 + 0.15f * Hash.Signed(own.Lock, 3)));
-        var going = new Going(at, dir, gone) { Field = head.Grid.At(at) };
         var shoulder = passing == Passing.Freely ? null : ShouldersOfLocks;
-        path[0] = at;
-        var count = 1;
+        carried = null;
         while (count < Most)
         {
+            if (passing == Passing.Combed && carried is null && IsAtShoulder(shoulder![own.Lock], going))
+            {
+                carried = new(going, count);
+            }
+
             going.Step = MathF.Min(Step(going.FromRoot), length - going.FromRoot);
             if (going.Step <= 1e-3f || going.At.Y <= lowest)
             {
@@ -186,46 +215,6 @@ internal sealed partial class March(
 
         reached = going.FromRoot;
         return count;
-    }
-
-    /// <summary>What is a strand's own on its way down.</summary>
-    private readonly struct OwnWay(Strands strands, sbyte[] sides, HairProfile hair, int strand)
-    {
-        public int Lock { get; } = strands.Lock[strand];
-        public float Side { get; } = sides[strand];
-        public bool IsFringe { get; } = Fringe.Has(hair.Cut, strands.Scalp[strand]);
-        public float LockHash { get; } = Hash.Unit(strands.Lock[strand], 1);
-        public float OwnHash { get; } = Hash.Unit(strand, 2);
-
-        /// <summary>How far the hair beneath lifts it: none at the part, most low on the head.</summary>
-        public float Body { get; } = 1.75f * MathF.Pow(strands.Above[strand], 0.75f);
-    }
-
-    /// <summary>A strand on its way.</summary>
-    private struct Going(Vector3 at, Vector3 dir, float fromRoot)
-    {
-        public Vector3 At = at;
-        public Vector3 Dir = dir;
-
-        /// <summary>How far from its root it is, cm along it.</summary>
-        public float FromRoot = fromRoot;
-
-        /// <summary>How far it goes next, cm.</summary>
-        public float Step;
-
-        /// <summary>Which way leads off head and body where it is (x, y, z), and how far off it is, cm (w).</summary>
-        public Vector4 Field;
-
-        /// <summary>Straight off the head and the body where it is.</summary>
-        public readonly Vector3 Outwards => Vector3.Normalize(new Vector3(Field.X, Field.Y, Field.Z));
-
-        /// <summary>
-        /// The depth at which its lock means to pass the shoulder, cm; not a number until it has chosen.
-        /// </summary>
-        public float Target = float.NaN;
-
-        /// <summary>How far out it is carried on the shoulder, cm from the middle.</summary>
-        public float OutTo;
     }
 
     /// <summary>How far from skin and cloth it lies, cm: more where much hair lies beneath.</summary>

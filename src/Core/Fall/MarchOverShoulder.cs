@@ -43,6 +43,13 @@ internal sealed partial class March
         CarriedAtMostX = 14;
 
     /// <summary>
+    /// Hair that ends so soon, cm along it from where it turns to the shoulder, only grazes it, and from here on it lies
+    /// there: shoulder-length hair does not fan out.
+    /// </summary>
+    private const float GrazesCm = 11,
+        LiesCm = 22;
+
+    /// <summary>
     /// Hair by the neck, this far from the middle, stays there, and from here on all of it is carried, cm: so the
     /// curtain in front widens and keeps its inner edge.
     /// </summary>
@@ -59,11 +66,56 @@ internal sealed partial class March
 
     private Shoulder?[] ShouldersOfLocks => LazyInitializer.EnsureInitialized(ref shoulders, Shoulders);
 
-    /// <summary>Whether a strand that falls so low is carried out on the shoulder, or spreads behind it.</summary>
+    /// <summary>Lets a strand fall combed straight down, before the shoulder or behind it: so it is cut.</summary>
     /// <param name="strand">Which strand.</param>
-    /// <param name="lowest">How low it hangs, cm.</param>
-    public bool IsCarried(int strand, float lowest) =>
-        lowest < -ShoulderFromY && ShouldersOfLocks[strands.Lock[strand]] is { Carries: true };
+    /// <param name="length">Length to stop at, cm.</param>
+    /// <param name="lowest">Height to stop at, cm.</param>
+    /// <param name="path">Room for <see cref="Most"/> points.</param>
+    /// <param name="reached">Length of the path, cm.</param>
+    /// <param name="carried">From where the shoulder carries it once it is worn; null where it does not.</param>
+    public int Comb(int strand, float length, float lowest, Span<Vector3> path, out float reached, out Carried? carried)
+    {
+        var (at, dir) = Leaving(strand);
+        var going = new Going(at, dir, 0) { Field = head.Grid.At(at) };
+        path[0] = at;
+        return GoOn(strand, ref going, 1, length, lowest, path, out reached, Passing.Combed, out carried);
+    }
+
+    /// <summary>Lets a strand that was combed down be worn: it goes the same way until the shoulder carries it.</summary>
+    /// <param name="strand">Which strand.</param>
+    /// <param name="carried">From where the shoulder carries it.</param>
+    /// <param name="length">Length to stop at, cm.</param>
+    /// <param name="path">Its way combed down, on which it goes on.</param>
+    public int Wear(int strand, in Carried carried, float length, Span<Vector3> path)
+    {
+        if (!carried.IsOnTheWayOf(length))
+        {
+            return Run(strand, length, float.MinValue, path, out _);
+        }
+
+        var going = carried.From;
+        return GoOn(strand, ref going, carried.Points, length, float.MinValue, path, out _, Passing.Worn, out _);
+    }
+
+    /// <summary>A strand on its way down where the shoulder begins to carry it.</summary>
+    /// <param name="From">As it is there.</param>
+    /// <param name="Points">How many points of its path lie before.</param>
+    internal readonly record struct Carried(Going From, int Points)
+    {
+        /// <summary>Whether a strand so long came by there: shorter, it may have chosen otherwise, or end before.</summary>
+        public bool IsOnTheWayOf(float length) =>
+            length > From.FromRoot
+            && (
+                float.IsNaN(From.Target)
+                || float.IsInfinity(From.Target) == EndsOnNeck(From.ChoseY, length - From.ChoseFromRoot)
+            );
+    }
+
+    /// <summary>Whether a strand so high, with so much of it left, ends on the neck, cm.</summary>
+    private static bool EndsOnNeck(float y, float left) => y - left > -13;
+
+    private static bool IsAtShoulder(Shoulder? chosen, in Going going) =>
+        going.At.Y <= -ShoulderFromY && chosen is { Carries: true };
 
     /// <summary>One lock goes one way, well before it touches: in front of the shoulder or behind it.</summary>
     /// <param name="own">The strand.</param>
@@ -82,8 +134,9 @@ internal sealed partial class March
         if (float.IsNaN(going.Target))
         {
             // Hair that ends on the neck decides nothing: a bob keeps its corners.
-            going.Target = at.Y - left > -13 ? float.PositiveInfinity : way.Depth(at.Z);
-            going.OutTo = way.OutTo(MathF.Abs(at.X));
+            (going.ChoseY, going.ChoseFromRoot) = (at.Y, going.FromRoot);
+            going.Target = EndsOnNeck(at.Y, left) ? float.PositiveInfinity : way.Depth(at.Z);
+            going.OutTo = way.OutTo(MathF.Abs(at.X), left);
         }
 
         if (float.IsInfinity(going.Target))
@@ -133,13 +186,16 @@ internal sealed partial class March
         /// <summary>The depth it hangs at from here on, cm.</summary>
         public float Depth(float z) =>
             InFront
-                ? MathF.Max(z, BeforeZ - NearerTheRidgeCm * LiesOn + BeforeApartCm * Aside * (1 - 0.6f * LiesOn))
+                ? MathF.Max(
+                    MathF.Max(z, BeforeZ - NearerTheRidgeCm * LiesOn + BeforeApartCm * Aside * (1 - 0.6f * LiesOn)),
+                    TopOfShoulderZ // or it would slip off behind
+                )
                 : MathF.Min(z, BehindZ + BehindApartCm * Aside);
 
         /// <summary>How far from the middle it hangs then, cm.</summary>
-        public float OutTo(float x) =>
+        public float OutTo(float x, float left) =>
             InFront
-                ? MathF.Min(x + Out, CarriedAtMostX)
+                ? MathF.Min(x + Out * Curve.Smooth(GrazesCm, LiesCm, left), CarriedAtMostX)
                 : MathF.Min(x + SpreadsBehind * MathF.Max(x - SpreadsFromX, 0), SpreadsAtMostX);
     }
 

@@ -32,7 +32,8 @@ internal static class Waves
             + 4
             + texture.Astray.Lock * Hash.Signed(l, 22)
             + texture.Astray.Strand * Hash.Signed(of.Number, 24)
-            + (slips ? SlippedAstray * Hash.Signed(l, 29) : 0);
+            + (slips ? SlippedAstray * Hash.Signed(l, 29) : 0)
+            + Ribbon(l, round);
         var turns = 2 * MathF.PI / texture.TurnCm * (1 + 0.08f * Hash.Signed(l, 21) + 0.1f * MathF.Sin(2 * round + 1));
         var wide = texture.SwingCm * (1 + 0.25f * Hash.Signed(l, 26));
 
@@ -54,6 +55,17 @@ internal static class Waves
                 new Vector3(-n.Z, 0, n.X) * (swing * MathF.Sin(turn))
                 + n * (texture.Depth * swing * (1 + MathF.Cos(turn)) + (slips ? SlippedCm * ramp : 0));
         }
+    }
+
+    /// <summary>How wide a ribbon at the back is, and how far ribbons are out of step there, radians.</summary>
+    private const float RibbonWide = 0.34f,
+        RibbonsAstray = 0.9f;
+
+    /// <summary>At the back, where nothing is set off from the face, locks go in ribbons, each in its own step.</summary>
+    private static float Ribbon(int l, float round)
+    {
+        var ribbon = (int)MathF.Floor((round + MathF.PI) / RibbonWide + 0.35f * Hash.Signed(l, 31));
+        return RibbonsAstray * Hash.Signed(ribbon, 30) * Curve.Smooth(1.7f, 2.3f, MathF.Abs(round));
     }
 
     /// <summary>How far a lock that slipped lies out over the others, cm, and out of step with them, radians.</summary>

@@ -5,6 +5,9 @@ namespace Wendro.Core.Keep;
 /// <summary>What was said at putting a visit away, as it stands. Pure: the same facts always give the same.</summary>
 public sealed record KeptInHand
 {
+    /// <summary>How long the steps of a plan can still be undone once its visit was put away. Our own choice.</summary>
+    public static readonly TimeSpan SettlesAfter = TimeSpan.FromDays(30);
+
     /// <summary>The sentence the artist added; null for none.</summary>
     public string? Words { get; private init; }
 
@@ -22,6 +25,12 @@ public sealed record KeptInHand
 
     /// <summary>Whether its own work is done: the record is put away.</summary>
     public bool IsDone => PutAwayAt is not null;
+
+    /// <summary>Whether it was put away so long ago that nobody goes back a step in its plan.</summary>
+    /// <param name="now">When that is asked.</param>
+    /// <param name="changedAt">When the plan was changed last: somebody may be at work on it again.</param>
+    public bool HasSettled(DateTimeOffset now, DateTimeOffset changedAt) =>
+        PutAwayAt is { } at && now - (changedAt > at ? changedAt : at) >= SettlesAfter;
 
     /// <summary>All that was said, as it stands.</summary>
     public static KeptInHand Of(IReadOnlyList<Kept<KeepFact>> facts)

@@ -98,7 +98,7 @@ internal static class DarkHair
             )
             .Paint(
                 Sketch.Face,
-                s.AtFace(ShapeKind.Full, 0.12) with
+                s.AtFace(ShapeKind.Full, 0.09) with
                 {
                     Covering = Covering.Foil,
                 },

@@ -28,7 +28,7 @@ public sealed record History(int Revision, int Shows, int? Before, ImmutableArra
     /// </summary>
     /// <param name="all">All of them, the first first.</param>
     /// <param name="pinned">Revisions that something which happened refers to.</param>
-    public static IReadOnlySet<int> Kept(IReadOnlyList<History> all, IReadOnlyCollection<int> pinned)
+    public static IReadOnlySet<int> Kept(IReadOnlyList<History> all, IReadOnlySet<int> pinned)
     {
         ArgumentNullException.ThrowIfNull(all);
         ArgumentNullException.ThrowIfNull(pinned);

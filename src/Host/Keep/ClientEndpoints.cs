@@ -77,7 +77,7 @@ internal static class ClientEndpoints
             .Produces<ClientPage>()
             .ProducesProblem(StatusCodes.Status404NotFound)
             .WithName("GetClient")
-            .WithSummary("A client: visits, what was learnt of her hair, standing notes, what touched her skin");
+            .WithSummary("A client: visits, what was learnt of the hair, standing notes, what touched the skin");
 
         clients
             .MapPut(
@@ -100,7 +100,7 @@ internal static class ClientEndpoints
             .ProducesValidationProblem()
             .ProducesProblem(StatusCodes.Status404NotFound)
             .WithName("PutClient")
-            .WithSummary("What a client is called, and the line about her");
+            .WithSummary("What a client is called, and the line beneath the name");
     }
 
     private static async Task<ClientPage?> PageAsync(Guid client, Register register, CancellationToken stop)

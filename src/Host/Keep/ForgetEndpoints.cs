@@ -20,6 +20,6 @@ internal static class ForgetEndpoints
             .WithName("DeleteClient")
             .WithSummary(
                 "Deletes a client with visits, revisions, what happened and photographs, and overwrites what that "
-                    + "frees; archives saved elsewhere still hold her"
+                    + "frees; archives saved elsewhere still hold the client"
             );
 }

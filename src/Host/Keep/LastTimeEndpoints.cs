@@ -78,7 +78,7 @@ internal static class LastTimeEndpoints
             )
             .Produces<IReadOnlyList<LastTimeView>>()
             .WithName("GetLastTime")
-            .WithSummary("The client's last visit and what it left and taught; none where this is her first");
+            .WithSummary("The client's last visit and what it left and taught; none where this is the first");
 
         visit
             .MapPost(

@@ -121,7 +121,7 @@ internal static class SheetEndpoints
                     var found = (await reviews.OfAsync(at, stop)).Found;
                     return Csv(
                         at,
-                        FactsFile.Readings(found.Read.OrderBy(r => r.Zone).ThenBy(r => r.Depth)),
+                        ReadingsFile.Write(found.Read.OrderBy(r => r.Zone).ThenBy(r => r.Depth)),
                         "readings"
                     );
                 }

@@ -128,7 +128,7 @@ internal static class HeadEndpoints
             .WithName("GetPicture")
             .WithSummary(
                 "The head as a PNG picture: raw; with a tone (−1 cool .. 1 warm), or toned as its plan wishes, "
-                    + "after toning; as she wants it; drawn at twice the size"
+                    + "after toning; as wanted; drawn at twice the size"
             );
     }
 

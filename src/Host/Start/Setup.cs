@@ -68,6 +68,8 @@ internal static class Setup
         builder.Services.AddSingleton<ReviewsAtWork>();
         builder.Services.AddSingleton<Tonings>();
         builder.Services.AddSingleton<Keepings>();
+        builder.Services.AddSingleton<Thinning>();
+        builder.Services.AddHostedService<ThinningDaily>();
         builder.Services.AddSingleton<Register>();
         builder.Services.AddSingleton(_ => new PhotographFolder(Path.Combine(settings.DataFolder, "photographs")));
         builder.Services.AddSingleton<Album>();

@@ -45,12 +45,12 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** A client: visits, what was learnt of her hair, standing notes, what touched her skin */
+        /** A client: visits, what was learnt of the hair, standing notes, what touched the skin */
         get: operations["GetClient"];
-        /** What a client is called, and the line about her */
+        /** What a client is called, and the line beneath the name */
         put: operations["PutClient"];
         post?: never;
-        /** Deletes a client with visits, revisions, what happened and photographs, and overwrites what that frees; archives saved elsewhere still hold her */
+        /** Deletes a client with visits, revisions, what happened and photographs, and overwrites what that frees; archives saved elsewhere still hold the client */
         delete: operations["DeleteClient"];
         options?: never;
         head?: never;
@@ -629,7 +629,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The head as a PNG picture: raw; with a tone (−1 cool .. 1 warm), or toned as its plan wishes, after toning; as she wants it; drawn at twice the size */
+        /** The head as a PNG picture: raw; with a tone (−1 cool .. 1 warm), or toned as its plan wishes, after toning; as wanted; drawn at twice the size */
         get: operations["GetPicture"];
         put?: never;
         post?: never;
@@ -1290,6 +1290,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/visits/{visit}/review/readings/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a CSV file of readings would change; stores nothing */
+        post: operations["PostReadingsPreview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/visits/{visit}/review/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Takes readings in from a CSV file, all of them or none; what stands so already is not said again */
+        post: operations["PostReadings"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/visits/{visit}/tone": {
         parameters: {
             query?: never;
@@ -1725,7 +1759,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The client's last visit and what it left and taught; none where this is her first */
+        /** The client's last visit and what it left and taught; none where this is the first */
         get: operations["GetLastTime"];
         put?: never;
         /** Begins this visit with what the last one left, grown and trimmed; a plan not begun is cut and wished for as last time */
@@ -4379,8 +4413,22 @@ export interface components {
             minutes: components["schemas"]["Minutes"];
             level: components["schemas"]["Level"];
         };
+        ReadingBrought: {
+            zone: components["schemas"]["Zone"];
+            depth: components["schemas"]["Depth"];
+            /** Format: double */
+            was: null | number;
+            /** Format: double */
+            becomes: number;
+        };
         /** @enum {unknown} */
         ReadingLight: "daylight" | "studio" | "mixed";
+        ReadingsPreview: {
+            added: components["schemas"]["ReadingBrought"][];
+            changed: components["schemas"]["ReadingBrought"][];
+            /** Format: int32 */
+            unchanged: number;
+        };
         RecordBowl: {
             name: string;
             words: string;
@@ -8895,6 +8943,94 @@ export interface operations {
                 };
                 content: {
                     "application/octet-stream": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PostReadingsPreview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingsPreview"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    PostReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                visit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadingsPreview"];
                 };
             };
             /** @description Bad Request */

@@ -12,7 +12,7 @@ import { day } from "./useKeep";
 /** How a client's hair lifts against the tables, and how sure that is: eight in ten lie within. */
 function speedWords(own: Schemas["OwnLift"]): string {
   const band = Math.exp(1.28 * own.speedSpread);
-  return `${own.speed.toFixed(2)} × as tabled, ${(own.speed / band).toFixed(2)} to ${(own.speed * band).toFixed(2)}`;
+  return `${own.speed.toFixed(2)} × standard speed, ${(own.speed / band).toFixed(2)} to ${(own.speed * band).toFixed(2)}`;
 }
 
 const went: Record<Schemas["PatchResult"], string> = {
@@ -84,7 +84,7 @@ export function Client() {
       <div className={parts.columns}>
         <section aria-labelledby="hair">
           <h2 id="hair">How this hair lifts</h2>
-          {taught.length === 0 && <p className={parts.calm}>Nothing learnt yet: as tabled.</p>}
+          {taught.length === 0 && <p className={parts.calm}>Nothing learnt yet: standard speed.</p>}
           <ul>
             {taught.map(
               (v) =>

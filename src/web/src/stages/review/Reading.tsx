@@ -6,6 +6,7 @@ import { tokens } from "../../style/tokens";
 import { PanelMap } from "../../views/PanelMap";
 import { FromPhotograph } from "./FromPhotograph";
 import { type Blemish, Marks, MarksOnMap } from "./Marks";
+import { ReadingsFile } from "./ReadingsFile";
 import css from "./Review.module.css";
 import type { Depth, ReviewFact, ReviewView, ReviewZone } from "./useReview";
 
@@ -233,7 +234,10 @@ export function Reading({ visit, review, plan, zone, onZone, say, refused }: Pro
                 `Give or take ${here.spread.toFixed(1)}. `}
               {review.readsDarker > 0 && `So wet it reads ${review.readsDarker.toFixed(1)} darker: counted.`}
             </p>
-            <Button onClick={() => setPhotograph(true)}>From a photograph…</Button>
+            <div className={parts.row}>
+              <Button onClick={() => setPhotograph(true)}>From a photograph…</Button>
+              <ReadingsFile visit={visit} review={review} />
+            </div>
             {photograph && (
               <FromPhotograph
                 visit={visit}
@@ -261,7 +265,7 @@ export function Reading({ visit, review, plan, zone, onZone, say, refused }: Pro
       {refused && <p role="alert">{refused}</p>}
       {review.lastFact != null && (
         <Button type="text" onClick={() => say({ kind: "unsaid", number: review.lastFact ?? 0 })}>
-          Take the last back
+          Undo last
         </Button>
       )}
     </>

@@ -157,9 +157,9 @@ export function ProductSheet({ stored, onDone, onLeave }: Props) {
             {whether("Swells", "swells")}
             {whether("Its leaflet allows the scalp", "scalpSafe")}
             {whether("Its leaflet allows heat", "heatAllowed")}
-            <Line name="Usual developer to one">
+            <Line name="Usual ratios (developer to 1)">
               <Input
-                aria-label="Usual developer to one"
+                aria-label="Usual ratios (developer to 1)"
                 defaultValue={draft.ratios.join("; ")}
                 status={error("ratios") ? "error" : undefined}
                 onChange={(e) =>

@@ -1,108 +1,36 @@
-import { Button, Modal } from "antd";
-import { useState } from "react";
 import type { Schemas } from "../../api/client";
-import { fieldsOf, raw } from "../../api/given";
 import parts from "../../style/parts.module.css";
-import { ChooseFile } from "../../views/ChooseFile";
-import css from "./ShelfFile.module.css";
+import { TakeFile } from "../../views/TakeFile";
 
 type Preview = Schemas["ShelfPreview"];
 
-interface Looked {
-  name: string;
-  file: File;
-  preview?: Preview;
-  errors?: Record<string, string>;
-}
-
-const send = async (path: string, file: File): Promise<Pick<Looked, "preview" | "errors">> => {
-  try {
-    const answer = await raw(path, {
-      method: "POST",
-      headers: { "content-type": "text/csv" },
-      body: file,
-    });
-    return { preview: await answer.json() };
-  } catch (e) {
-    const fields = fieldsOf(e);
-    return { errors: Object.keys(fields).length > 0 ? fields : { file: (e as Error).message } };
-  }
-};
-
-/** A table taken in: looked through whole, shown before anything is written. */
+/** The shelf taken in from a table. */
 export function ShelfFile({ onTaken }: { onTaken(): void }) {
-  const [looked, setLooked] = useState<Looked>();
-  const look = async (file: File) =>
-    setLooked({ name: file.name, file, ...(await send("/api/shelf/file/preview", file)) });
-  const take = async () => {
-    if (!looked) {
-      return;
-    }
-    const answer = await send("/api/shelf/file", looked.file);
-    if (answer.errors) {
-      setLooked({ ...looked, preview: undefined, ...answer });
-    } else {
-      setLooked(undefined);
-      onTaken();
-    }
-  };
-  const { preview, errors } = looked ?? {};
-  const nothing = preview && preview.added.length + preview.changed.length === 0;
   return (
-    <>
-      <ChooseFile name="CSV file" accept=".csv,text/csv" onChosen={look}>
-        Import CSV…
-      </ChooseFile>
-      <Modal
-        open={looked !== undefined}
-        title={looked?.name}
-        onCancel={() => setLooked(undefined)}
-        footer={
-          <div className={parts.row}>
-            {preview && !nothing && (
-              <Button type="primary" onClick={take}>
-                Import it
-              </Button>
-            )}
-            <Button onClick={() => setLooked(undefined)}>Leave</Button>
-          </div>
-        }
-      >
-        {errors && (
+    <TakeFile<Preview>
+      path="/api/shelf/file"
+      words="Import CSV…"
+      nothing={(p) => `Nothing would change: all ${p.unchanged} are as they are on the shelf.`}
+      changes={(p) =>
+        p.added.length + p.changed.length === 0 ? null : (
           <>
-            <p role="alert">
-              <b>Nothing was imported.</b> Fix these and try again:
-            </p>
-            <ul className={css.rowerrors}>
-              {Object.entries(errors).map(([field, words]) => (
-                <li key={field}>
-                  <b>{field}</b> {words}
-                </li>
-              ))}
-            </ul>
-          </>
-        )}
-        {nothing && <p>Nothing would change: all {preview?.unchanged} are as they are on the shelf.</p>}
-        {preview && !nothing && (
-          <>
-            {preview.added.length > 0 && (
+            {p.added.length > 0 && (
               <p>
-                <b>{preview.added.length} new:</b> {few(preview.added)}
+                <b>{p.added.length} new:</b> {few(p.added)}
               </p>
             )}
-            {preview.changed.length > 0 && (
+            {p.changed.length > 0 && (
               <p>
-                <b>{preview.changed.length} changed:</b>{" "}
-                {few(preview.changed.map((c) => `${c.name} (${c.columns.join(", ")})`))}
+                <b>{p.changed.length} changed:</b>{" "}
+                {few(p.changed.map((c) => `${c.name} (${c.columns.join(", ")})`))}
               </p>
             )}
-            <p className={parts.soft}>
-              {preview.unchanged} stay as they are. Nothing is taken off the shelf.
-            </p>
+            <p className={parts.soft}>{p.unchanged} stay as they are. Nothing is taken off the shelf.</p>
           </>
-        )}
-      </Modal>
-    </>
+        )
+      }
+      onTaken={onTaken}
+    />
   );
 }
 

@@ -6,7 +6,7 @@ using Wendro.Core.Units;
 namespace Wendro.Formats;
 
 /// <summary>Reads the cells of one row, telling by column what can't be read.</summary>
-internal sealed class ShelfRow(IReadOnlyDictionary<string, string> cells, List<Problem> problems)
+internal sealed class CsvRow(IReadOnlyDictionary<string, string> cells, List<Problem> problems)
 {
     /// <summary>What was read but can't be so: the rest of the row is looked at all the same.</summary>
     public List<Problem> Unfit { get; } = [];

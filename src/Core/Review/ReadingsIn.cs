@@ -1,0 +1,59 @@
+using Wendro.Core.Head;
+using Wendro.Core.Units;
+
+namespace Wendro.Core.Review;
+
+/// <summary>A reading that was written down elsewhere: the level hair is, dry.</summary>
+/// <param name="Zone">Where on the head.</param>
+/// <param name="Depth">Where along the hair.</param>
+/// <param name="Level">Level it is, 1..10.</param>
+/// <param name="Evenness">How even.</param>
+/// <param name="Undertone">The warm pigment seen; null where it is the level's own.</param>
+public sealed record DryReading(Zone Zone, Depth Depth, Level Level, Evenness Evenness, string? Undertone);
+
+/// <summary>What a reading from elsewhere becomes here.</summary>
+/// <param name="Was">The level that stood, dry; null where nobody had read.</param>
+/// <param name="Becomes">What is read now.</param>
+/// <param name="Says">The fact that says so.</param>
+public sealed record ReadingIn(double? Was, DryReading Becomes, LevelRead Says);
+
+/// <summary>Readings written down elsewhere against what was read here: only what differs is said again.</summary>
+/// <param name="Told">What is new or otherwise.</param>
+/// <param name="Same">How many stand so already.</param>
+public sealed record ReadingsIn(IReadOnlyList<ReadingIn> Told, int Same)
+{
+    /// <summary>Nearer than this two levels are the same reading, levels: an eye tells a quarter.</summary>
+    private const double SameWithin = 0.005;
+
+    /// <summary>What they become in a review.</summary>
+    /// <param name="review">The review as it stands: what is read while hair is wet looks darker than it is.</param>
+    /// <param name="readings">What was written down.</param>
+    public static ReadingsIn Of(ReviewInHand review, IReadOnlyCollection<DryReading> readings)
+    {
+        ArgumentNullException.ThrowIfNull(review);
+        ArgumentNullException.ThrowIfNull(readings);
+        var darker = ReviewInHand.ReadsDarker(review.State?.Wetness ?? Wetness.Dry);
+        var told = readings
+            .Select(r => (Reading: r, Known: review.Readings.GetValueOrDefault((r.Zone, r.Depth))))
+            .Where(r => !IsSame(r.Reading, r.Known))
+            .Select(r => new ReadingIn(
+                r.Known?.Level,
+                r.Reading,
+                new LevelRead(
+                    r.Reading.Zone,
+                    r.Reading.Depth,
+                    Level.Clamp(r.Reading.Level.Value - darker),
+                    r.Reading.Evenness,
+                    Undertone: r.Reading.Undertone
+                )
+            ))
+            .ToArray();
+        return new(told, readings.Count - told.Length);
+    }
+
+    private static bool IsSame(DryReading reading, ZoneReading? known) =>
+        known is not null
+        && Math.Abs(known.Level - reading.Level.Value) < SameWithin
+        && known.Evenness == reading.Evenness
+        && known.Undertone == reading.Undertone;
+}
