@@ -93,8 +93,10 @@ internal sealed partial class March(
             : flow.At(at, n, sides[strand], 0);
 
         // Tight curls stand off the scalp, each lock its own way, so that no gap opens along the part.
-        var astray = new Vector3(Hash.Signed(l, 16), Hash.Signed(l, 17), Hash.Signed(l, 18));
-        var dir = texture.Upright ? n + combed * Leans(strand, combed) + astray * 0.22f : combed + n * lift;
+        var astray = new Vector3(Hash.Signed(l, 16), Hash.Signed(l, 17), Hash.Signed(l, 18)) * 0.22f;
+        var dir = texture.Upright
+            ? n + combed * Leans(strand, combed) + astray + SinksAtTheEdge(strand)
+            : combed + n * lift;
         return (at, Vector3.Normalize(dir));
     }
 
@@ -110,6 +112,16 @@ internal sealed partial class March(
                 * (1 - Curve.Smooth(0f, 5f, (float)root.FromHairlineCm))
                 * Curve.Smooth(0.2f, 0.8f, -combed.Y)
                 * Curve.Smooth(-8f, -3f, root.Position.Z);
+    }
+
+    /// <summary>
+    /// Tight curls by the front hairline sink, each by its own: their outline is round, no peak stands out over the face.
+    /// </summary>
+    private Vector3 SinksAtTheEdge(int strand)
+    {
+        var root = strands.Scalp[strand];
+        var near = 1 - Curve.Smooth(0f, 4f, (float)root.FromHairlineCm);
+        return new(0, -0.4f * near * Hash.Unit(strands.Lock[strand], 32) * Curve.Smooth(0f, 5f, root.Position.Z), 0);
     }
 
     /// <summary>Where a strand begins: at its root, or beside the part where it is rooted in it.</summary>
