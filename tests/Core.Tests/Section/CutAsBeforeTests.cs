@@ -1,0 +1,92 @@
+using System.Globalization;
+using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Section;
+
+namespace Wendro.Core.Tests.Section;
+
+/// <summary>
+/// A plan opened again is cut as it was: its paint is kept by panel, so panels that lie elsewhere or are counted
+/// otherwise would be another plan. What was cut once stands in cut.csv; a change there is a change for every plan there
+/// is, and is made knowingly: WENDRO_CUT=file writes it anew.
+/// </summary>
+public sealed class CutAsBeforeTests
+{
+    private const double Within = 0.02;
+
+    private static readonly Zone[] Zones = [Zone.UpperBack, Zone.TopLeft, Zone.SideRight, Zone.FaceFrameLeft];
+
+    /// <summary>A part aside and a slanted one, so that nothing is cut alike by being symmetrical.</summary>
+    private static readonly PartLine Part = new(2.3, 0.8, 4);
+
+    private static IEnumerable<ZoneCut> Cuts()
+    {
+        foreach (var zone in Zones)
+        {
+            foreach (var parting in Enum.GetValues<Parting>())
+            {
+                yield return new(Part, zone, new(parting, 15, 3.4, 5, Bricklay: true));
+                yield return new(
+                    Part,
+                    zone,
+                    new(parting, 19, 4.2, 0, Bricklay: false, Woven: true, RowOrder.HighFirst),
+                    SplitMiddle: true
+                );
+            }
+        }
+    }
+
+    private static IEnumerable<(string What, double[] Figures)> Cut()
+    {
+        foreach (var how in Cuts())
+        {
+            var s = how.Sections;
+            var cut = ZonePanels.Cut(Given.Head, how, HairProfile.Usual, p => 30 + p.Position.Y);
+            foreach (var panel in cut.Panels)
+            {
+                var grip = cut.GripOf(panel, Given.Head.Chart);
+                yield return (
+                    $"{s.Parting}{(s.Woven ? " woven" : "")} {panel.Key}",
+                    [
+                        panel.AreaCm2,
+                        panel.ThicknessMm,
+                        panel.WidthCm,
+                        panel.LengthCm,
+                        panel.Centre.Map.X,
+                        panel.Centre.Map.Y,
+                        grip.Up.X,
+                        grip.Up.Y,
+                        panel.Outlines.Count,
+                    ]
+                );
+            }
+        }
+    }
+
+    private static string Line((string What, double[] Figures) cut) =>
+        $"{cut.What};{string.Join(';', cut.Figures.Select(v => v.ToString("0.##", CultureInfo.InvariantCulture)))}";
+
+    [Fact]
+    public void What_was_cut_once_is_cut_the_same_for_ever()
+    {
+        var now = Cut().ToArray();
+        if (Environment.GetEnvironmentVariable("WENDRO_CUT") is { Length: > 0 } file)
+        {
+            File.WriteAllLines(file, now.Select(Line));
+        }
+
+        var before = File.ReadAllLines(Path.Combine(AppContext.BaseDirectory, "Section", "cut.csv"))
+            .Select(l => l.Split(';'))
+            .ToArray();
+        Assert.Equal(before.Select(b => b[0]), now.Select(c => c.What));
+        foreach (var (was, cut) in before.Zip(now))
+        {
+            var figures = was[1..].Select(f => double.Parse(f, CultureInfo.InvariantCulture)).ToArray();
+            Assert.Equal(figures.Length, cut.Figures.Length);
+            Each.Of(
+                figures.Zip(cut.Figures),
+                f => Assert.True(Math.Abs(f.First - f.Second) <= Within, $"{cut.What}: {f.First} is {f.Second:0.###}")
+            );
+        }
+    }
+}
