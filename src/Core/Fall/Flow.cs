@@ -41,9 +41,7 @@ internal readonly struct Flow
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public Vector3 At(Vector3 at, Vector3 normal, float side, float s)
     {
-        var flow = sweptBack
-            ? Vector3.Normalize(new Vector3(side * 0.12f, -0.15f - 0.5f * Curve.Smooth(4f, 9f, -at.Z), -1))
-            : Parted(at, normal, side);
+        var flow = sweptBack ? Swept(at, side) : Parted(at, normal, side);
         foreach (var swirl in swirls)
         {
             var away = at - swirl.At;
@@ -62,6 +60,13 @@ internal readonly struct Flow
 
         flow -= normal * Vector3.Dot(flow, normal);
         return Vector3.Normalize(flow);
+    }
+
+    /// <summary>Back and a little apart on top; behind, both sides close over the middle.</summary>
+    private static Vector3 Swept(Vector3 at, float side)
+    {
+        var apart = 0.06f - 0.24f * Curve.Smooth(1f, 7f, -at.Z);
+        return Vector3.Normalize(new Vector3(side * apart, -0.15f - 0.5f * Curve.Smooth(4f, 9f, -at.Z), -1));
     }
 
     private Vector3 Parted(Vector3 at, Vector3 normal, float side)
