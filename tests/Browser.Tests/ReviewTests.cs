@@ -68,6 +68,34 @@ public sealed class ReviewTests(App app) : IClassFixture<App>
         );
     }
 
+    [Fact]
+    public void Readings_written_down_elsewhere_are_looked_at_before_they_are_taken_in()
+    {
+        app.Begin();
+        app.Visit("Odalys Renn", "review");
+        Tap("dry");
+        app.Button("Go on").Click();
+        var file = Path.Combine(Directory.CreateTempSubdirectory("wendro-csv-").FullName, "readings.csv");
+        File.WriteAllText(file, "zone,depth,read\nnape,ends,6\nnape,tips,6\n");
+        Send(file);
+        app.Find("row and column", By.XPath("//li[contains(., 'row 3, depth')]"));
+        app.Button("Leave").Click();
+        app.Until(
+            "the sheet is away",
+            d => d.FindElements(By.CssSelector(".ant-modal")).All(m => !m.Displayed) ? d : null
+        );
+        File.WriteAllText(file, "zone,depth,read\nnape,ends,6\nlowerBack,ends,6.5\n");
+        Send(file);
+        app.Find("what is new", By.XPath("//li[.='Lower back, ends: 6.5']"));
+        app.Button("Import it").Click();
+        app.OnMap("Lower back: ");
+        app.Find("counted", By.XPath("//p[contains(., 'Read 6.5, counted 6.5')]"));
+        Assert.DoesNotContain(app.ConsoleErrors, e => !e.Contains("400", StringComparison.Ordinal));
+    }
+
+    private void Send(string file) =>
+        app.Browser.FindElement(By.CssSelector("input[aria-label='CSV file']")).SendKeys(file);
+
     private void Tap(string words) =>
         app.Click(words, By.XPath($"//button[@role='radio'][starts-with(normalize-space(.), '{words}')]"));
 
