@@ -115,7 +115,8 @@ internal sealed partial class March(
     }
 
     /// <summary>
-    /// Tight curls by the front hairline sink, each by its own: their outline is round, no peak stands out over the face.
+    /// Tight curls by the front hairline sink, each by its own: their outline is round, no peak stands out over
+    /// the face.
     /// </summary>
     private Vector3 SinksAtTheEdge(int strand)
     {

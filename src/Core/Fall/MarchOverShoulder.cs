@@ -43,8 +43,8 @@ internal sealed partial class March
         CarriedAtMostX = 14;
 
     /// <summary>
-    /// Hair that ends so soon, cm along it from where it turns to the shoulder, only grazes it, and from here on it lies
-    /// there: shoulder-length hair does not fan out.
+    /// Hair that ends so soon, cm along it from where it turns to the shoulder, only grazes it, and from here on it
+    /// lies there: shoulder-length hair does not fan out.
     /// </summary>
     private const float GrazesCm = 11,
         LiesCm = 22;
@@ -56,7 +56,9 @@ internal sealed partial class March
     private const float ByTheNeckX = 6,
         OutsideX = 8.5f;
 
-    /// <summary>Behind, hair spreads by this share of what lies so far out, cm from the middle, and to where, cm.</summary>
+    /// <summary>
+    /// Behind, hair spreads by this share of what lies so far out, cm from the middle, and to where, cm.
+    /// </summary>
     private const float SpreadsBehind = 0.25f,
         SpreadsFromX = 3,
         SpreadsAtMostX = 10.5f;
@@ -81,7 +83,9 @@ internal sealed partial class March
         return GoOn(strand, ref going, 1, length, lowest, path, out reached, Passing.Combed, out carried);
     }
 
-    /// <summary>Lets a strand that was combed down be worn: it goes the same way until the shoulder carries it.</summary>
+    /// <summary>
+    /// Lets a strand that was combed down be worn: it goes the same way until the shoulder carries it.
+    /// </summary>
     /// <param name="strand">Which strand.</param>
     /// <param name="carried">From where the shoulder carries it.</param>
     /// <param name="length">Length to stop at, cm.</param>
@@ -102,7 +106,9 @@ internal sealed partial class March
     /// <param name="Points">How many points of its path lie before.</param>
     internal readonly record struct Carried(Going From, int Points)
     {
-        /// <summary>Whether a strand so long came by there: shorter, it may have chosen otherwise, or end before.</summary>
+        /// <summary>
+        /// Whether a strand so long came by there: shorter, it may have chosen otherwise, or end before.
+        /// </summary>
         public bool IsOnTheWayOf(float length) =>
             length > From.FromRoot
             && (

@@ -61,7 +61,9 @@ internal static class Waves
     private const float RibbonWide = 0.34f,
         RibbonsAstray = 0.9f;
 
-    /// <summary>At the back, where nothing is set off from the face, locks go in ribbons, each in its own step.</summary>
+    /// <summary>
+    /// At the back, where nothing is set off from the face, locks go in ribbons, each in its own step.
+    /// </summary>
     private static float Ribbon(int l, float round)
     {
         var ribbon = (int)MathF.Floor((round + MathF.PI) / RibbonWide + 0.35f * Hash.Signed(l, 31));

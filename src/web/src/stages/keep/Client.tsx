@@ -12,7 +12,8 @@ import { day } from "./useKeep";
 /** How a client's hair lifts against the tables, and how sure that is: eight in ten lie within. */
 function speedWords(own: Schemas["OwnLift"]): string {
   const band = Math.exp(1.28 * own.speedSpread);
-  return `${own.speed.toFixed(2)} × standard speed, ${(own.speed / band).toFixed(2)} to ${(own.speed * band).toFixed(2)}`;
+  const [low, high] = [own.speed / band, own.speed * band];
+  return `${own.speed.toFixed(2)} × standard speed, ${low.toFixed(2)} to ${high.toFixed(2)}`;
 }
 
 const went: Record<Schemas["PatchResult"], string> = {

@@ -79,7 +79,7 @@ export function PuttingAway({ visit, kept, view }: Props) {
       </Button>
       <p className={parts.soft}>
         {away
-          ? "It counts in the year's figures. Press again to go on with it. After a month its plan keeps no steps to undo."
+          ? "It counts in the year's figures. Press again to go on. After a month its plan keeps no steps to undo."
           : "The record is complete, and counts in the year's figures."}
       </p>
     </div>
