@@ -1,3 +1,4 @@
+using System.Numerics;
 using Wendro.Core.Fall;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
@@ -149,6 +150,37 @@ public sealed class LooksLikeHairTests
                     .Any(p => Math.Abs(p.X) > 12 && p.Y > -19 && Given.Head.Grid.At(p).W < 2.5f)
             );
         Assert.True(onTop > hair.Strands.Count * 0.1, $"{onTop} of {hair.Strands.Count} strands");
+    }
+
+    /// <summary>Hair so long lies on the shoulder whole, however much of it is left: it does not graze it.</summary>
+    [Theory]
+    [InlineData(Curl.Straight)]
+    [InlineData(Curl.Wavy)]
+    public void What_is_worn_goes_on_from_where_it_was_combed_as_if_it_fell_anew(Curl curl)
+    {
+        var hair = HairProfile.Usual with { Curl = curl, Cut = new Cut(66, 2) };
+        var strands = HairOnHead.Sow(Given.Head, hair, PartLine.Central, 4_000);
+        var march = new March(Given.Head, strands, PartLine.Central, strands.Side, hair, Texture.Of(curl));
+        var (worn, anew) = (new Vector3[March.Most], new Vector3[March.Most]);
+        var (carried, moved) = (0, 0);
+        for (var i = 0; i < strands.Count; i++)
+        {
+            march.Comb(i, 90, HairOnHead.HemHeight(hair.Cut), worn, out var length, out var shoulder);
+            if (shoulder is { } from)
+            {
+                // Some are cut shorter than they were combed.
+                var line = length * (i % 3 == 0 ? 0.9f : 1);
+                var combed = worn.ToArray();
+                var count = march.Wear(i, from, line, worn);
+                Assert.Equal(march.Run(i, line, float.MinValue, anew, out _), count);
+                Assert.Equal(anew[..count], worn[..count]);
+                carried++;
+                moved += combed[count / 2 + 10] == worn[count / 2 + 10] ? 0 : 1;
+            }
+        }
+
+        Assert.True(carried > strands.Count / 10, $"{carried} of {strands.Count}");
+        Assert.True(moved > carried / 2, $"{moved} of {carried} lie otherwise than combed");
     }
 
     /// <summary>It is cut combed straight down: lying out over the shoulder makes no hair longer.</summary>
