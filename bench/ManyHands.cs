@@ -23,10 +23,17 @@ internal static class ManyHands
                 .Result.SelectMany(t => t)
                 .Order()
                 .ToArray();
-            Stopwatches.Say(
-                $"{at} {(at == 1 ? "visit" : "visits")} edited at once, an edit: p50, p95",
-                $"{took[took.Length / 2]:0}, {took[(int)(took.Length * 0.95)]:0} ms",
-                at == Visits ? "p95 ≤ 150 ms" : string.Empty
+            var (middle, high) = (took[took.Length / 2], took[(int)(took.Length * 0.95)]);
+            Stopwatches.Judge(
+                () =>
+                    Stopwatches.Say(
+                        $"{at} {(at == 1 ? "visit" : "visits")} edited at once, an edit: p50, p95",
+                        $"{middle:0}, {high:0} ms",
+                        at == Visits ? "p95 ≤ 150 ms" : string.Empty
+                    ),
+                at == Visits && high > 150,
+                $"{at / Every.TotalSeconds:0} edits a second share {Environment.ProcessorCount} cores with the browser; "
+                    + "nobody waits for another's head, but all of them for a core"
             );
         }
     }

@@ -131,10 +131,12 @@ internal static class PageFigures
             var visit = app.VisitOf("Maelis Thornby");
             var watch = Stopwatch.StartNew();
             _ = http.GetByteArrayAsync($"/api/visits/{visit}/{of}").Result;
-            Stopwatches.Say(
-                $"restarted, a visit seen before: {of}",
-                $"{watch.Elapsed.TotalMilliseconds:0} ms",
-                "≤ 150 ms together"
+            var took = watch.Elapsed.TotalMilliseconds;
+            Stopwatches.Judge(
+                () => Stopwatches.Say($"restarted, a visit seen before: {of}", $"{took:0} ms", "≤ 150 ms together"),
+                took > 150,
+                "views are kept, but strands are sown and cut and panels cut anew, while the server does the same for the "
+                    + "day's other heads"
             );
         }
     }
