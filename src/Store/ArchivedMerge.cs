@@ -121,13 +121,14 @@ internal sealed record ArchivedMerge(Becomes Becomes, ArchivedVisit Visit, strin
     private static Longer ComparePlans(IReadOnlyList<ArchivedRevision> here, IReadOnlyList<ArchivedRevision> there)
     {
         static string Text(ArchivedRevision r) => ArchiveFile.TextOf(r with { Before = null, Undone = string.Empty });
+        static int Last(IReadOnlyList<ArchivedRevision> plan) => plan.Select(r => r.Number).DefaultIfEmpty().Max();
         var known = here.ToDictionary(r => r.Number);
         if (there.Any(r => known.TryGetValue(r.Number, out var same) && Text(same) != Text(r)))
         {
             return Longer.Diverged;
         }
 
-        var (last, theirs) = (here.Max(r => r.Number), there.Max(r => r.Number));
+        var (last, theirs) = (Last(here), Last(there));
         return last == theirs ? Longer.Neither
             : last > theirs ? Longer.Here
             : Longer.There;

@@ -34,8 +34,18 @@ public sealed class App : IDisposable
     {
         this.cache = cache;
         Port = FreePort();
-        StartServer();
-        Browser = StartBrowser();
+        try
+        {
+            StartServer();
+            Browser = StartBrowser();
+        }
+        catch
+        {
+            // Nobody disposes of what was never made.
+            Kill();
+            throw;
+        }
+
         AppDomain.CurrentDomain.FirstChanceException += OnFailure;
     }
 
@@ -358,7 +368,7 @@ public sealed class App : IDisposable
             }
             catch (Exception e)
                 when (e is HttpRequestException or TaskCanceledException
-                    && patience.Elapsed < TimeSpan.FromSeconds(60)
+                    && patience.Elapsed < TimeSpan.FromSeconds(180)
                     && !server.HasExited
                 )
             {

@@ -346,6 +346,29 @@ public sealed class ArchiveTests
     }
 
     [Fact]
+    public async Task A_visit_whose_plan_an_archive_lacks_stays_as_it_is_here()
+    {
+        using var server = new Server();
+        var http = server.CreateClient();
+        await LivedAsync(http);
+        var good = await ExportAsync(http, health: true);
+        var emptied = With(
+            good,
+            "visits/",
+            t =>
+            {
+                var visit = JsonNode.Parse(t)!;
+                visit["plan"] = new JsonArray();
+                return visit.ToJsonString();
+            }
+        );
+        var (status, told) = await SendAsync(http, emptied);
+        Assert.True(status == 200, told.ToJsonString());
+        Assert.Equal(1, Counts(told).Newer);
+        Assert.Equal(good, await ExportAsync(http, health: true));
+    }
+
+    [Fact]
     public async Task What_is_no_archive_or_a_broken_one_is_refused_with_where_and_nothing_is_taken()
     {
         using var server = new Server();

@@ -138,7 +138,7 @@ internal sealed partial class March(
         float side = sides[strand];
         var from = DrawnPart.From(part, root);
         var off = OffPartCm * DrawnPart.Open(root.Position.Z, side);
-        return side * from >= off ? root.Position : root.Position + new Vector3((side * off - from) * front, 0, 0);
+        return MathF.Abs(from) >= off ? root.Position : root.Position + new Vector3((side * off - from) * front, 0, 0);
     }
 
     /// <summary>Lets a strand fall on from somewhere on its way.</summary>

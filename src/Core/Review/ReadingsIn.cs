@@ -22,7 +22,7 @@ public sealed record ReadingIn(double? Was, DryReading Becomes, LevelRead Says);
 /// <param name="Same">How many stand so already.</param>
 public sealed record ReadingsIn(IReadOnlyList<ReadingIn> Told, int Same)
 {
-    /// <summary>Nearer than this two levels are the same reading, levels: an eye tells a quarter.</summary>
+    /// <summary>Nearer than this two levels are the same, levels: tables are written to two decimals by hand.</summary>
     private const double SameWithin = 0.005;
 
     /// <summary>What they become in a review.</summary>
@@ -34,26 +34,23 @@ public sealed record ReadingsIn(IReadOnlyList<ReadingIn> Told, int Same)
         ArgumentNullException.ThrowIfNull(readings);
         var darker = ReviewInHand.ReadsDarker(review.State?.Wetness ?? Wetness.Dry);
         var told = readings
-            .Select(r => (Reading: r, Known: review.Readings.GetValueOrDefault((r.Zone, r.Depth))))
-            .Where(r => !IsSame(r.Reading, r.Known))
             .Select(r => new ReadingIn(
-                r.Known?.Level,
-                r.Reading,
-                new LevelRead(
-                    r.Reading.Zone,
-                    r.Reading.Depth,
-                    Level.Clamp(r.Reading.Level.Value - darker),
-                    r.Reading.Evenness,
-                    Undertone: r.Reading.Undertone
-                )
+                review.Readings.GetValueOrDefault((r.Zone, r.Depth))?.Level,
+                r,
+                new(r.Zone, r.Depth, Level.Clamp(r.Level.Value - darker), r.Evenness, Undertone: r.Undertone)
             ))
+            .Where(r => !Stands(r.Says, darker, review.Readings.GetValueOrDefault((r.Says.Zone, r.Says.Depth))))
             .ToArray();
         return new(told, readings.Count - told.Length);
     }
 
-    private static bool IsSame(DryReading reading, ZoneReading? known) =>
+    /// <summary>
+    /// Whether it stands so already: held against what would count once it is said, for hair can look no darker than
+    /// level 1.
+    /// </summary>
+    private static bool Stands(LevelRead says, double darker, ZoneReading? known) =>
         known is not null
-        && Math.Abs(known.Level - reading.Level.Value) < SameWithin
-        && known.Evenness == reading.Evenness
-        && known.Undertone == reading.Undertone;
+        && Math.Abs(known.Level - Level.Clamp(says.Level.Value + darker).Value) < SameWithin
+        && known.Evenness == says.Evenness
+        && known.Undertone == says.Undertone;
 }

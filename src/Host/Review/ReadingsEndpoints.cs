@@ -36,7 +36,7 @@ internal sealed record ReadingsPreview(
 /// <summary>Readings that were written down elsewhere, taken in from CSV.</summary>
 internal static class ReadingsEndpoints
 {
-    private const string Csv = "text/csv";
+    private const string Csv = FactsFile.MediaType;
 
     public static void MapReadings(this IEndpointRouteBuilder app)
     {

@@ -23,7 +23,7 @@ internal sealed record ChangedProduct(string Name, IReadOnlyList<string> Columns
 /// <summary>What the studio owns: products, their figures, stock and prices; CSV in and out.</summary>
 internal static class ShelfEndpoints
 {
-    private const string Csv = "text/csv";
+    private const string Csv = FactsFile.MediaType;
 
     public static void MapShelf(this IEndpointRouteBuilder app)
     {

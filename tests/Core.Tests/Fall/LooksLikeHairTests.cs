@@ -89,7 +89,8 @@ public sealed class LooksLikeHairTests
     {
         var (wavy, straight) = (SwingOf(Worn(Curl.Wavy, 50)), SwingOf(Worn(Curl.Straight, 50)));
         Assert.True(wavy.Swing > 2 * straight.Swing, $"{wavy} {straight}");
-        Assert.True(wavy.Together > 0.5, $"{wavy} {straight}");
+        // In ribbons: side by side, but the whole back is not one curtain.
+        Assert.True(wavy.Together is > 0.5 and < 0.84, $"{wavy} {straight}");
     }
 
     [Theory]
@@ -182,6 +183,63 @@ public sealed class LooksLikeHairTests
         Assert.True(carried > strands.Count / 10, $"{carried} of {strands.Count}");
         Assert.True(moved > carried / 2, $"{moved} of {carried} lie otherwise than combed");
     }
+
+    [Fact]
+    public void What_lies_on_the_shoulder_never_slips_off_behind_it()
+    {
+        var hair = Worn(Curl.Wavy, 44);
+        Assert.DoesNotContain(Ends(hair), e => Math.Abs(e.X) > 11.5 && e.Z < -5);
+    }
+
+    [Fact]
+    public void Shoulder_length_hair_only_grazes_the_shoulder_and_long_hair_lies_on_it()
+    {
+        var (grazes, lies) = (Outermost(34), Outermost(52));
+        Assert.True(grazes < 11.5 && lies > 13, $"{grazes:0.0} and {lies:0.0} cm from the middle");
+
+        static double Outermost(double hem)
+        {
+            var aside = Ends(Worn(Curl.Straight, hem))
+                .Where(e => e.Z > -4.6 && e.Y < -13)
+                .Select(e => Math.Abs(e.X))
+                .Order()
+                .ToArray();
+            return aside[aside.Length * 95 / 100];
+        }
+    }
+
+    [Theory]
+    [InlineData(Curl.Straight)]
+    [InlineData(Curl.Wavy)]
+    public void Hair_swept_back_closes_over_the_middle_behind(Curl curl)
+    {
+        var hair = Worn(curl, 38, wear: Wear.SweptBack);
+        var over = Enumerable
+            .Range(0, hair.Strands.Count)
+            .Where(i => hair.Strands.Scalp[i].Position is { Z: > 0, Y: > 5 })
+            .Count(i =>
+                hair.Points.AsSpan(i * hair.Each, hair.Each)
+                    .ToArray()
+                    .Any(p => p is { Y: > -6 and < -3, Z: < -8 } && Math.Abs(p.X) < 1)
+            );
+        Assert.True(over > hair.Strands.Count / 100, $"{over} strands from the front");
+    }
+
+    [Fact]
+    public void Tight_curls_do_not_stand_out_over_the_face()
+    {
+        var hair = Worn(Curl.Coily, 30);
+        var rise = Enumerable
+            .Range(0, hair.Strands.Count)
+            .Where(i => hair.Strands.Scalp[i] is { FromHairlineCm: < 1.5, Position.Z: > 4 })
+            .Average(i =>
+                Vector3.Normalize(hair.Points[i * hair.Each + hair.Each * 3 / 4] - hair.Points[i * hair.Each]).Y
+            );
+        Assert.InRange(rise, 0.1, 0.35);
+    }
+
+    private static Vector3[] Ends(FallenHair hair) =>
+        Enumerable.Range(1, hair.Strands.Count).Select(i => hair.Points[i * hair.Each - 1]).ToArray();
 
     /// <summary>It is cut combed straight down: lying out over the shoulder makes no hair longer.</summary>
     [Fact]

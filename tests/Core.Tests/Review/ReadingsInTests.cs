@@ -33,6 +33,14 @@ public sealed class ReadingsInTests
     }
 
     [Fact]
+    public void The_darkest_hair_read_wet_is_not_said_again_and_again()
+    {
+        var wet = new StateSaid(Wetness.Wet, true, ReadingLight.Studio);
+        var told = Assert.Single(ReadingsIn.Of(Read(wet), [Ends(1)]).Told);
+        Assert.Equal(1, ReadingsIn.Of(Read(wet, told.Says), [Ends(1)]).Same);
+    }
+
+    [Fact]
     public void What_is_otherwise_is_said_again_and_what_is_not_in_the_table_stays()
     {
         var review = Read(

@@ -1,5 +1,5 @@
 import type { InputNumber } from "antd";
-import { type ComponentProps, type ComponentRef, useEffect, useRef, useState } from "react";
+import { type ComponentProps, type ComponentRef, useEffect, useLayoutEffect, useRef, useState } from "react";
 import { typedNumber } from "./typedNumber";
 
 type Field = ComponentProps<typeof InputNumber<number>>;
@@ -27,15 +27,19 @@ export function useTypedNumber({ kept, min, max, draft: isDraft, onSet, onEmpty 
   const typed = useRef<string>(undefined);
   const left = useRef(true);
   const field = useRef<ComponentRef<typeof InputNumber>>(null);
+  // Who is about to type writes over what came, not into it: chosen before the next key can reach it. The field draws
+  // once more what came when this is asked; chosen before that, it would be let go again.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: asked when something came
+  useLayoutEffect(() => {
+    if (typed.current === undefined && sent.current === undefined && !left.current) {
+      queueMicrotask(() => field.current?.select());
+    }
+  }, [kept]);
   // Whatever came back is what stands now; but for what is being typed meanwhile and was not sent.
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked when something came back
   useEffect(() => {
     if (typed.current !== undefined && sent.current === undefined) {
       return;
-    }
-    // Who is about to type writes over what came, not into it.
-    if (!left.current && sent.current === undefined) {
-      field.current?.select();
     }
     setDraft(undefined);
     setOutside(undefined);

@@ -32,7 +32,7 @@ export function ReadingsFile({ visit, review }: { visit: string; review: ReviewV
                 </li>
               ))}
             </ul>
-            <p className={parts.soft}>{p.unchanged} stay as they are.</p>
+            {p.unchanged > 0 && <p className={parts.soft}>{p.unchanged} stay as they are.</p>}
           </>
         )
       }
