@@ -7,6 +7,7 @@ using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 using Wendro.Core.Section;
+using Wendro.Core.Tests.Blend;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Plans;
@@ -14,162 +15,7 @@ namespace Wendro.Core.Tests.Plans;
 /// <summary>Every finding has a plan that triggers it and a repaired plan that does not.</summary>
 public sealed class FixesTests
 {
-    private static readonly PanelPaint Straight = new PanelPaint(new Shape.Full(), 6, 0, 8, 8);
-    private static readonly PanelPaint Soft = new PanelPaint(new Shape.V(7), 7, 6, 5, 8, SpreadCm: 1.5);
-    private static readonly Zone[] Behind = ZoneFacts.All.Where(z => !ZoneFacts.IsHairline(z)).ToArray();
-    private static readonly HairProfile OldLight = HairProfile.Usual with
-    {
-        History = [new(0, 8, BandState.Natural, new(5)), new(8, 34, BandState.Lightened, new(8.5))],
-    };
-
-    private static readonly Dictionary<FindingKind, (HairProfile Hair, PlanEdit[] Edits)> Flaws = new()
-    {
-        [BlendFault.HardLine] = (
-            HairProfile.Usual,
-            [new PaintZone(Zone.TopLeft, Straight with { MidsMm = 40, EndsMm = 40 })]
-        ),
-        [BlendFault.Stripes] = (
-            HairProfile.Usual,
-            [new PaintZone(Zone.UpperBack, Soft with { BlurCm = 1.5, SpreadCm = 0 })]
-        ),
-        [BlendFault.FrontNotBrighter] = (HairProfile.Usual, [new PaintZone(Zone.UpperBack, Soft)]),
-        [BlendFault.DriesFirst] = (
-            HairProfile.Usual,
-            [
-                new SetFormula(Formula.Lightening(FormulaId.A, Lightener.Powder, 20, 45)),
-                new SetWish(new Wish { EndsLevel = new(8) }),
-                new PaintZone(Zone.UpperBack, Soft),
-            ]
-        ),
-        [BlendFault.DarkBehindHairline] = (
-            HairProfile.Usual,
-            [
-                .. ZoneFacts
-                    .All.Where(z => !ZoneFacts.IsFaceFrame(z))
-                    .Select(z => new PaintZone(z, new PanelPaint(new Shape.Full(), 2, 6, 8, 8, SpreadCm: 1.5))),
-            ]
-        ),
-        [BlendFault.BleedThrough] = (
-            HairProfile.Usual,
-            [
-                new SetFormula(Formula.Usual with { Consistency = Consistency.Runny }),
-                new PaintZone(Zone.UpperBack, Soft with { MidsMm = 17, EndsMm = 17, Tension = Tension.Slack }),
-            ]
-        ),
-        [BlendFault.ScalpContact] = (
-            HairProfile.Usual,
-            [new PaintZone(Zone.Crown, Soft with { StartCm = 0.2, SpreadCm = 0 })]
-        ),
-        [BlendFault.HotRoot] = (
-            HairProfile.Usual,
-            [
-                new SetFormula(Formula.Colouring(FormulaId.B, 4, 30, 30)),
-                new PaintZone(Zone.UpperBack, (PanelPaint.Usual with { Formula = FormulaId.B }).In(ShapeKind.Reverse)),
-            ]
-        ),
-        [BlendFault.SolidBlock] = (
-            HairProfile.Usual,
-            [
-                new CutZone(Zone.UpperBack, Parting.Horizontal, 12, 4, 0, true),
-                new PaintZone(Zone.UpperBack, new PanelPaint(new Shape.Full(), 3, 6, 40, 40, Covering: Covering.Foil)),
-            ]
-        ),
-        [BlendFault.NothingDarkLeft] = (
-            HairProfile.Usual,
-            [
-                .. ZoneFacts.All.Select(z => new PaintZone(
-                    z,
-                    new PanelPaint(new Shape.Full(), 3, 8, 40, 40, Covering: Covering.Foil)
-                )),
-            ]
-        ),
-        [BlendFault.DarkNape] = (
-            HairProfile.Usual,
-            [
-                .. ZoneFacts
-                    .All.Where(z => z != Zone.Nape)
-                    .Select(z => new PaintZone(
-                        z,
-                        new PanelPaint(new Shape.Full(), 2, 6, 30, 30, Covering: Covering.Film, SpreadCm: 1)
-                    )),
-            ]
-        ),
-        [BlendFault.PartMismatch] = (
-            HairProfile.Usual,
-            [
-                new PaintZone(Zone.TopLeft, Soft with { StartCm = 4 }),
-                new PaintZone(Zone.TopRight, Soft with { StartCm = 8 }),
-            ]
-        ),
-        [BlendFault.WeakSide] = (
-            HairProfile.Usual,
-            [.. ZoneFacts.All.Where(z => ZoneFacts.IsLeft(z)).Select(z => new PaintZone(z, Soft))]
-        ),
-        [BlendFault.CrownTooHigh] = (
-            HairProfile.Usual,
-            [
-                new PaintZone(Zone.Crown, Soft with { StartCm = 4 }),
-                .. Behind.Where(z => z != Zone.Crown).Select(z => new PaintZone(z, Soft with { StartCm = 8 })),
-            ]
-        ),
-        [BlendFault.OutOfReach] = (
-            HairProfile.Usual,
-            [
-                new SetFormula(Formula.Lightening(FormulaId.A, Lightener.Clay, 10, 40)),
-                new SetWish(new Wish { EndsLevel = new(9) }),
-                new PaintZone(Zone.UpperBack, Soft),
-            ]
-        ),
-        [BlendFault.Overlap] = (OldLight, [new PaintZone(Zone.UpperBack, Soft with { StartCm = 4 })]),
-        [BlendFault.BabyHairPainted] = (
-            HairProfile.Usual with
-            {
-                Marked = [new(MarkKind.BabyHair, 0, 10, 1.5)],
-            },
-            [new PaintZone(Zone.FaceFrameLeft, Soft)]
-        ),
-        [BlendFault.BreakingHairPainted] = (
-            HairProfile.Usual with
-            {
-                Condition = Condition.Breaking,
-            },
-            [new PaintZone(Zone.UpperBack, Soft)]
-        ),
-        [BlendFault.SkinAtRisk] = (
-            HairProfile.Usual,
-            [new PaintZone(Zone.FaceFrameLeft, Soft with { Face = Face.Both })]
-        ),
-        [BlendFault.MoreThanHands] = (
-            HairProfile.Usual,
-            [
-                .. Behind.Select(z => (PlanEdit)new CutZone(z, Parting.Horizontal, 10, 4, 4, true)),
-                .. Behind.Select(z => (PlanEdit)new PaintZone(z, Soft with { StartCm = 8 })),
-            ]
-        ),
-        [BlendFault.FlatOrGreen] = (
-            OldLight,
-            [
-                new SetFormula(Formula.Colouring(FormulaId.B, 5, 10, 30)),
-                new AddStep(new Step(StepKind.Deposit, new Area(FromCm: 6), FormulaId.B)),
-            ]
-        ),
-        [BlendFault.WarmRoot] = (
-            HairProfile.Usual,
-            [
-                new SetFormula(
-                    Formula.Colouring(FormulaId.B, 7, 20, 30).Coloured(d => d with { Base = ColourBase.Permanent })
-                ),
-                new AddStep(new Step(StepKind.Base, new Area(ToCm: 4), FormulaId.B)),
-            ]
-        ),
-        [BlendFault.LowlightOnTop] = (
-            OldLight,
-            [
-                new SetFormula(Formula.Colouring(FormulaId.B, 3, 10, 30)),
-                new PaintZone(Zone.TopLeft, (PanelPaint.Usual with { Formula = FormulaId.B }).In(ShapeKind.Reverse)),
-            ]
-        ),
-    };
+    private static readonly PanelPaint Soft = Flaws.Soft;
 
     /// <summary>Found by the visit, not by the plan: tested with the consultation, or by itself.</summary>
     private static readonly FindingKind[] Elsewhere =
@@ -184,25 +30,10 @@ public sealed class FixesTests
 
     private static (PlannedHead Head, Finding Finding, Cutting Cutting) Flawed(FindingKind kind)
     {
-        var (hair, edits) = Flaws[kind];
-        var (looks, cutting) = hair == HairProfile.Usual ? (Given.Usual, Given.Cutting) : Given.Looks(hair);
-        var head = PlannedHead.Of(looks, cutting, Plan.Fresh());
-        head = After(head, cutting, edits);
+        var (head, cutting) = Flaws.Head(kind);
         var finding = head.Findings.FirstOrDefault(f => f.Kind == kind);
         Assert.True(finding is not null, $"{kind} is not among {string.Join(", ", head.Findings.Select(f => f.Id))}");
         return (head, finding, cutting);
-    }
-
-    private static PlannedHead After(PlannedHead head, Cutting cutting, params PlanEdit[] edits)
-    {
-        foreach (var edit in edits)
-        {
-            var applied = head.Plan.Apply(edit, cutting);
-            Assert.True(applied.Succeeded, string.Join("; ", applied.Problems));
-            head = head.After(applied.Plan, head.Looks, cutting);
-        }
-
-        return head;
     }
 
     [Theory]
@@ -215,7 +46,7 @@ public sealed class FixesTests
         Assert.NotEmpty(fix.Label.ToString());
         Assert.True(fix.Mends, $"{fix.Label.ToString()}: {fix.Now.Value:0.00} -> {fix.After:0.00}");
 
-        var after = After(head, cutting, fix.Edit);
+        var after = Flaws.After(head, cutting, fix.Edit);
         Assert.DoesNotContain(after.Findings, f => f.Id == finding.Id);
         Assert.Equal(after.Measures.LightShare, fix.Measures.LightShare, 1e-9);
         Assert.All(
@@ -253,10 +84,10 @@ public sealed class FixesTests
             return;
         }
 
-        var after = After(head, cutting, new Dismiss(finding.Id, finding.Severity, "she likes it so"));
+        var after = Flaws.After(head, cutting, new Dismiss(finding.Id, finding.Severity, "she likes it so"));
         Assert.DoesNotContain(after.Findings, f => f.Id == finding.Id);
         Assert.Contains(after.AllFindings, f => f.Id == finding.Id);
-        Assert.Contains(After(after, cutting, new Heed(finding.Id)).Findings, f => f.Id == finding.Id);
+        Assert.Contains(Flaws.After(after, cutting, new Heed(finding.Id)).Findings, f => f.Id == finding.Id);
     }
 
     [Fact]
@@ -265,7 +96,7 @@ public sealed class FixesTests
         var (head, finding, cutting) = Flawed(BlendFault.HardLine);
         Assert.Equal(Severity.Alarm, finding.Severity);
         Assert.Contains(
-            After(head, cutting, new Dismiss(finding.Id, Severity.Caution, "a little line is fine")).Findings,
+            Flaws.After(head, cutting, new Dismiss(finding.Id, Severity.Caution, "a little line is fine")).Findings,
             f => f.Id == finding.Id
         );
     }
@@ -274,8 +105,8 @@ public sealed class FixesTests
     [Fact]
     public void Where_every_formula_is_a_deposit_fixes_are_looked_for_all_the_same()
     {
-        var (looks, cutting) = Given.Looks(OldLight);
-        var head = After(
+        var (looks, cutting) = Given.Looks(Flaws.OldLight);
+        var head = Flaws.After(
             PlannedHead.Of(looks, cutting, Plan.Fresh()),
             cutting,
             [
@@ -329,7 +160,7 @@ public sealed class FixesTests
         Assert.True(spread > 0);
         if (spread > 1)
         {
-            var less = After(head, cutting, new SpreadHeights(((SpreadHeights)fix.Edit).Panels, 1));
+            var less = Flaws.After(head, cutting, new SpreadHeights(((SpreadHeights)fix.Edit).Panels, 1));
             Assert.Contains(less.Findings, f => f.Kind == BlendFault.Stripes);
         }
     }
@@ -354,7 +185,7 @@ public sealed class FixesTests
     {
         var (head, finding, cutting) = Flawed(BlendFault.PartMismatch);
         Assert.DoesNotContain(
-            After(head, cutting, new SetLimits(Limits.Usual with { PartCm = 6 })).Findings,
+            Flaws.After(head, cutting, new SetLimits(Limits.Usual with { PartCm = 6 })).Findings,
             f => f.Id == finding.Id
         );
         var refused = head.Plan.Apply(new SetLimits(Limits.Usual with { PartCm = 60, StripeRun = 0 }), cutting);

@@ -1,4 +1,3 @@
-using System.Globalization;
 using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Section;
@@ -7,8 +6,7 @@ namespace Wendro.Core.Tests.Section;
 
 /// <summary>
 /// A plan opened again is cut as it was: its paint is kept by panel, so panels that lie elsewhere or are counted
-/// otherwise would be another plan. What was cut once stands in cut.csv; a change there is a change for every plan there
-/// is, and is made knowingly: WENDRO_CUT=file writes it anew.
+/// otherwise would be another plan.
 /// </summary>
 public sealed class CutAsBeforeTests
 {
@@ -63,30 +61,6 @@ public sealed class CutAsBeforeTests
         }
     }
 
-    private static string Line((string What, double[] Figures) cut) =>
-        $"{cut.What};{string.Join(';', cut.Figures.Select(v => v.ToString("0.##", CultureInfo.InvariantCulture)))}";
-
     [Fact]
-    public void What_was_cut_once_is_cut_the_same_for_ever()
-    {
-        var now = Cut().ToArray();
-        if (Environment.GetEnvironmentVariable("WENDRO_CUT") is { Length: > 0 } file)
-        {
-            File.WriteAllLines(file, now.Select(Line));
-        }
-
-        var before = File.ReadAllLines(Path.Combine(AppContext.BaseDirectory, "Section", "cut.csv"))
-            .Select(l => l.Split(';'))
-            .ToArray();
-        Assert.Equal(before.Select(b => b[0]), now.Select(c => c.What));
-        foreach (var (was, cut) in before.Zip(now))
-        {
-            var figures = was[1..].Select(f => double.Parse(f, CultureInfo.InvariantCulture)).ToArray();
-            Assert.Equal(figures.Length, cut.Figures.Length);
-            Each.Of(
-                figures.Zip(cut.Figures),
-                f => Assert.True(Math.Abs(f.First - f.Second) <= Within, $"{cut.What}: {f.First} is {f.Second:0.###}")
-            );
-        }
-    }
+    public void What_was_cut_once_is_cut_the_same_for_ever() => AsBefore.Holds("Section/cut.csv", Cut(), Within);
 }
