@@ -42,6 +42,13 @@ public sealed class StepsTests(App app) : IClassFixture<App>
         Reaches("root to 6 cm");
         app.Browser.FindElement(By.TagName("body")).SendKeys(Keys.Escape);
 
+        // What is painted on panels can be held to a time, too.
+        app.Until("closed", d => d.FindElements(Sheet).Any(s => s.Displayed) ? null : d);
+        OpenStep(1);
+        app.Named("spinbutton", "Done by").SendKeys("60" + Keys.Tab);
+        Reaches("done by 60 min");
+        app.Browser.FindElement(By.TagName("body")).SendKeys(Keys.Escape);
+
         // Three formulas, three steps on the clock, the gloss after two rinses.
         app.Visit(Client, "mix");
         app.Find(
@@ -55,6 +62,14 @@ public sealed class StepsTests(App app) : IClassFixture<App>
         // All of it is undone: reach, gloss, base.
         app.Visit(Client, "paint");
         app.Until("three steps", _ => Steps().Length == 3 ? "yes" : null);
+        app.Button("Undo").Click();
+        app.Until(
+            "held to no time",
+            d =>
+                d.FindElements(By.XPath("//ol[@aria-label='Steps of the visit'][contains(., 'done by')]")).Count == 0
+                    ? d
+                    : null
+        );
         app.Button("Undo").Click();
         Reaches("root to 4 cm");
         foreach (var left in new[] { 2, 0 })
@@ -122,12 +137,14 @@ public sealed class StepsTests(App app) : IClassFixture<App>
             .Select(b => b.Text)
             .ToArray();
 
+    private static By Sheet => By.CssSelector("[role='group'][aria-label^='Step ']");
+
     private void OpenStep(int number) =>
         app.Until(
             "the step's sheet",
             d =>
             {
-                if (d.FindElements(By.CssSelector("[role='group'][aria-label^='Step ']")).FirstOrDefault() is { } sheet)
+                if (d.FindElements(Sheet).FirstOrDefault(s => s.Displayed) is { } sheet)
                 {
                     return sheet;
                 }

@@ -1,6 +1,7 @@
 using Wendro.Core.Blend;
 using Wendro.Core.Hair;
 using Wendro.Core.Lift;
+using Wendro.Core.Plans;
 using Wendro.Core.Section;
 using Wendro.Core.Timing;
 using Wendro.Core.Units;
@@ -18,6 +19,9 @@ public enum EndsBy
 
     /// <summary>It dries and does no more.</summary>
     Dries,
+
+    /// <summary>The plan has the step done by then.</summary>
+    Planned,
 }
 
 /// <summary>When a panel may be rinsed, minutes after it was painted.</summary>
@@ -41,12 +45,14 @@ public sealed record PanelWindow(double From, double To, EndsBy By, double Reach
     /// <param name="step">Which step of the visit, from 0.</param>
     /// <param name="own">How her hair lifts, where looks have told; null as her profile has it.</param>
     /// <param name="turns">What changed while it works, as its formula plans heat; null for nothing.</param>
+    /// <param name="said">The step, where the plan says when it is looked at first and done by; null for nothing.</param>
     public static PanelWindow? Of(
         PlannedPanel panel,
         HairProfile hair,
         int step,
         OwnLift? own = null,
-        Func<bool, IReadOnlyList<LiftTurn>>? turns = null
+        Func<bool, IReadOnlyList<LiftTurn>>? turns = null,
+        Step? said = null
     )
     {
         ArgumentNullException.ThrowIfNull(panel);
@@ -54,7 +60,7 @@ public sealed record PanelWindow(double From, double To, EndsBy By, double Reach
         var coats = panel.Coats.Where(c => c.Step == step).ToArray();
         if (coats.FirstOrDefault(c => !c.Formula.IsDeposit) is not { } light)
         {
-            return coats.Length == 0 ? null : OfColour(coats[^1]);
+            return coats.Length == 0 ? null : OfColour(coats[^1], said);
         }
 
         // What was meant is meant by what was known then; when it is there is told by what is known now.
@@ -71,7 +77,8 @@ public sealed record PanelWindow(double From, double To, EndsBy By, double Reach
         return Of(
             new LiftCourse(now, turns?.Invoke(light.Formula.LowHeat) ?? []),
             meant.After(light.Formula.Minutes).Value,
-            light.Formula.LimitMinutes
+            light.Formula.LimitMinutes,
+            said
         );
     }
 
@@ -80,13 +87,14 @@ public sealed record PanelWindow(double From, double To, EndsBy By, double Reach
     /// <param name="target">The level that was planned.</param>
     /// <param name="limit">What the leaflet allows, minutes; null where there is none.</param>
     internal static PanelWindow Of(Lifting lifting, double target, double? limit) =>
-        Of(new LiftCourse(lifting, []), target, limit);
+        Of(new LiftCourse(lifting, []), target, limit, null);
 
     /// <summary>The window of a lift.</summary>
     /// <param name="lifting">How it lifts.</param>
     /// <param name="target">The level that was planned.</param>
     /// <param name="limit">What the leaflet allows, minutes; null where there is none.</param>
-    private static PanelWindow Of(LiftCourse lifting, double target, double? limit)
+    /// <param name="said">The step, where the plan says when it is looked at first and done by; null for nothing.</param>
+    private static PanelWindow Of(LiftCourse lifting, double target, double? limit, Step? said)
     {
         var dries = lifting.DriesAtMinutes();
         var end = Math.Min(dries, limit ?? double.PositiveInfinity);
@@ -100,7 +108,12 @@ public sealed record PanelWindow(double From, double To, EndsBy By, double Reach
             (end, by) = (over, EndsBy.Level);
         }
 
-        var from = lifting.MinutesTo(Level.Clamp(target - Tolerance)) ?? end;
+        if (said?.LatestMinutes is { } latest && latest < end)
+        {
+            (end, by) = (latest, EndsBy.Planned);
+        }
+
+        var from = Math.Max(lifting.MinutesTo(Level.Clamp(target - Tolerance)) ?? end, said?.EarliestMinutes ?? 0);
         // What never gets there is rinsed when it does no more.
         return new(
             Math.Min(from, end),
@@ -112,13 +125,15 @@ public sealed record PanelWindow(double From, double To, EndsBy By, double Reach
         );
     }
 
-    private static PanelWindow OfColour(Coat coat)
+    private static PanelWindow OfColour(Coat coat, Step? said)
     {
         var minutes = coat.Formula.Minutes.Value;
+        var (from, to) = (minutes * (1 - ColourWithin), minutes * (1 + ColourWithin));
+        var end = Math.Min(to, said?.LatestMinutes ?? to);
         return new(
-            minutes * (1 - ColourWithin),
-            minutes * (1 + ColourWithin),
-            EndsBy.Leaflet,
+            Math.Min(Math.Max(from, said?.EarliestMinutes ?? from), end),
+            end,
+            end < to ? EndsBy.Planned : EndsBy.Leaflet,
             coat.Formula.Deposit!.Level,
             coat.Formula.Deposit!.Level,
             null

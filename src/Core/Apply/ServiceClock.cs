@@ -319,7 +319,8 @@ public sealed record ServiceClock
                 mix.Head.Hair,
                 StepAt(panel),
                 told.OwnAt(panel),
-                heat => CoatCourse.Of(Service, stand, heat, painted, Now)
+                heat => CoatCourse.Of(Service, stand, heat, painted, Now),
+                mix.Head.Plan.StepsOf()[StepAt(panel)]
             );
             clocked.Add(
                 new(

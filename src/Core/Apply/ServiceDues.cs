@@ -113,6 +113,7 @@ public static class ServiceDues
                     EndsBy.Leaflet => $"Past the leaflet's {first.Window!.LimitMinutes:0} min: rinse now.",
                     EndsBy.Dries => $"It dries and does no more: level {first.Window!.Reaches:0.0}, wanted "
                         + $"{first.Window.Target:0.0}. Rinse, or paint it again.",
+                    EndsBy.Planned => $"Past the {first.Window!.To:0} min that were planned at most: rinse now.",
                     _ => $"It gets lighter than level {first.Window!.Target + PanelWindow.Tolerance:0.0}: rinse now.",
                 },
                 zone.Key.By == EndsBy.Dries ? Severity.Caution : Severity.Alarm,

@@ -20,7 +20,7 @@ namespace Wendro.Host.Apply;
 /// <param name="IsSpread">Whether that moment was spread between two taps.</param>
 /// <param name="FromAt">Soonest it may be rinsed.</param>
 /// <param name="ToAt">Latest it must be.</param>
-/// <param name="EndsBy">What ends it: level, leaflet or dries.</param>
+/// <param name="EndsBy">What ends it: level, leaflet, dries or planned.</param>
 /// <param name="Reaches">The level it reaches.</param>
 /// <param name="Target">The level that was planned.</param>
 /// <param name="RinsedAt">When it was rinsed.</param>

@@ -371,6 +371,57 @@ public sealed class ServiceClockTests
     }
 
     [Fact]
+    public void What_the_plan_says_of_a_step_narrows_its_windows_and_ends_it()
+    {
+        var free = Back.Value.Head.PanelOf(Order[0])!;
+        PanelWindow Said(double? earliest, double? latest) =>
+            PanelWindow.Of(
+                free,
+                Mix.Head.Hair,
+                0,
+                said: Step.Usual with
+                {
+                    EarliestMinutes = earliest,
+                    LatestMinutes = latest,
+                }
+            )!;
+        var usual = PanelWindow.Of(free, Mix.Head.Hair, 0)!;
+        Assert.Equal(usual, Said(null, null));
+        Assert.Equal(usual, Said(usual.From - 1, usual.To + 1));
+        var middle = (usual.From + usual.To) / 2;
+        Assert.Equal((middle, usual.To, usual.By), Of(Said(middle, null)));
+        Assert.Equal((usual.From, middle, EndsBy.Planned), Of(Said(null, middle)));
+        // Off before it is there: it is less light, and said so.
+        var early = Said(null, usual.From - 5);
+        Assert.Equal((usual.From - 5, usual.From - 5, EndsBy.Planned), Of(early));
+        Assert.True(early.Reaches < usual.Target - PanelWindow.Tolerance, $"{early} {usual}");
+        Assert.Equal(usual.To, Said(usual.To + 5, null).From);
+
+        static (double, double, EndsBy) Of(PanelWindow w) => (w.From, w.To, w.By);
+    }
+
+    [Fact]
+    public void Past_when_the_plan_has_a_step_done_it_is_over()
+    {
+        var minutes = Mix.Head.Plan.Formulas[0].Minutes.Value;
+        var mix = Mix.After(new SetStep(0, Step.Usual with { LatestMinutes = minutes + 1 }), Given.Cutting)!;
+        ServiceClock On(double now) =>
+            ServiceClock.Of(
+                mix,
+                ServiceInHand.Of(ServiceClock.StepsOf(mix), ChairDay.Kept(AllPainted(2))),
+                Start.AddMinutes(now)
+            );
+        Assert.DoesNotContain(ServiceDues.Of(On(minutes)), d => d.Kind == DueKind.Over);
+        var over = Assert.Single(ServiceDues.Of(On(minutes + 3)), d => d.Kind == DueKind.Over);
+        Assert.Equal(Severity.Alarm, over.Severity);
+        Assert.Contains(
+            $"Past the {minutes + 1:0} min that were planned",
+            over.Words.ToString(),
+            StringComparison.Ordinal
+        );
+    }
+
+    [Fact]
     public void Looks_are_due_every_ten_minutes_where_it_was_painted_first_and_bowls_when_they_end()
     {
         var clock = At(6, AllPainted(5));

@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using Wendro.Core.Blend;
 using Wendro.Core.Hair;
 using Wendro.Core.Plans;
@@ -8,9 +9,11 @@ namespace Wendro.Core.Tests.Blend;
 /// <summary>Grey comes in hair by hair: what is drawn grows lighter with its share, what is measured does not.</summary>
 public sealed class LockDrawingTests
 {
+    private static readonly ConcurrentDictionary<double, (HairLooks Looks, Cutting Cutting)> Grey = new();
+
     private static PlannedHead With(double grey)
     {
-        var (looks, cutting) = Given.Looks(HairProfile.Usual with { GreyShare = grey });
+        var (looks, cutting) = Grey.GetOrAdd(grey, g => Given.Looks(HairProfile.Usual with { GreyShare = g }));
         return PlannedHead.Of(looks, cutting, Plan.Fresh());
     }
 

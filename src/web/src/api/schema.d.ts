@@ -2675,7 +2675,7 @@ export interface components {
             sequence: number;
         };
         /** @enum {unknown} */
-        EndsBy: "level" | "leaflet" | "dries";
+        EndsBy: "level" | "leaflet" | "dries" | "planned";
         /**
          * @default even
          * @enum {unknown}

@@ -70,9 +70,12 @@ function OneStep({ plan, steps, number, edit }: Props & { steps: Step[]; number:
         <div className={parts.formula} role="group" aria-label={`Step ${words}`}>
           <strong>{words}</strong>
           {painted && (
-            <p className={parts.soft}>
-              {step.formula ? `What is painted with ${step.formula}.` : "What is painted on the panels."}
-            </p>
+            <>
+              <p className={parts.soft}>
+                {step.formula ? `What is painted with ${step.formula}.` : "What is painted on the panels."}
+              </p>
+              <StepTimes step={step} number={number} edit={edit} />
+            </>
           )}
           {step.area && formula && <AreaStep step={step} number={number} formula={formula} edit={edit} />}
           {step.kind === "treat" && (
@@ -127,6 +130,7 @@ function OneStep({ plan, steps, number, edit }: Props & { steps: Step[]; number:
               : step.area && areaWords(step.area),
             step.area && step.formula,
             minutes && `${Math.round(minutes)} min`,
+            step.latestMinutes && `done by ${Math.round(step.latestMinutes)} min`,
             step.damp && "damp hair",
             !step.rinse && number < steps.length - 1 && "not rinsed",
           ]
@@ -154,7 +158,6 @@ function AreaStep({
   const [draft, setDraft] = useState(formula);
   const setArea = (change: Partial<Schemas["Area"]>) =>
     edit({ kind: "setStep", number, step: { ...step, area: { ...area, ...change } } });
-  const setTimes = (change: Partial<Step>) => edit({ kind: "setStep", number, step: { ...step, ...change } });
   return (
     <>
       <Num
@@ -204,6 +207,24 @@ function AreaStep({
           Use
         </Button>
       </div>
+      <StepTimes step={step} number={number} edit={edit} />
+    </>
+  );
+}
+
+/** When a step is looked at first and done by, where the artist says so. */
+function StepTimes({
+  step,
+  number,
+  edit,
+}: {
+  step: Step;
+  number: number;
+  edit(edit: PlanEdit): Promise<boolean>;
+}) {
+  const setTimes = (change: Partial<Step>) => edit({ kind: "setStep", number, step: { ...step, ...change } });
+  return (
+    <>
       <Num
         name="Look from"
         unit="min"
