@@ -4,7 +4,8 @@ using OpenQA.Selenium;
 namespace Wendro.Browser.Tests;
 
 /// <summary>
-/// Every screen and every sheet that opens, checked by machine for WCAG 2.2 A and AA: nothing serious is left.
+/// Every screen and every sheet that opens, checked by machine for WCAG 2.2 A and AA: nothing serious is left, and
+/// nothing scrolls sideways.
 /// </summary>
 public sealed class AccessibilityTests(App app) : IClassFixture<App>
 {
@@ -147,6 +148,20 @@ public sealed class AccessibilityTests(App app) : IClassFixture<App>
         );
     }
 
+    /// <summary>What scrolls sideways, on a machine whose scroll bars take room: nothing may.</summary>
+    private static IEnumerable<string> Sideways(App app, string where) =>
+        (
+            (IEnumerable<object>)
+                app.Browser.ExecuteScript(
+                    """
+                    return [...document.querySelectorAll("*")]
+                      .filter((e) => e.clientWidth > 0 && e.scrollWidth > e.clientWidth
+                        && ["auto", "scroll"].includes(getComputedStyle(e).overflowX))
+                      .map((e) => `${e.tagName} ${e.getAttribute("aria-label") ?? ""} by ${e.scrollWidth - e.clientWidth} px`);
+                    """
+                )!
+        ).Select(wide => $"{where}: scrolls sideways: {wide}");
+
     private static IEnumerable<string> Violations(App app, string where)
     {
         if (!(bool)app.Browser.ExecuteScript("return !!window.axe")!)
@@ -168,6 +183,8 @@ public sealed class AccessibilityTests(App app) : IClassFixture<App>
             .Where(v => (string?)v!["impact"] is "serious" or "critical")
             .SelectMany(v =>
                 v!["nodes"]!.AsArray().DefaultIfEmpty().Select(n => $"{where}: {v["id"]}: {v["help"]}: {n?["html"]}")
-            );
+            )
+            .Concat(Sideways(app, where))
+            .ToArray();
     }
 }

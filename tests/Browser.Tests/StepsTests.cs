@@ -43,9 +43,9 @@ public sealed class StepsTests(App app) : IClassFixture<App>
         app.Browser.FindElement(By.TagName("body")).SendKeys(Keys.Escape);
 
         // What is painted on panels can be held to a time, too.
-        app.Until("closed", d => d.FindElements(Sheet).Any(s => s.Displayed) ? null : d);
         OpenStep(1);
-        app.Named("spinbutton", "Done by").SendKeys("60" + Keys.Tab);
+        app.Find("its time", By.CssSelector("[aria-label^='Step 2 '] [role='spinbutton'][aria-label='Done by']"))
+            .SendKeys("60" + Keys.Tab);
         Reaches("done by 60 min");
         app.Browser.FindElement(By.TagName("body")).SendKeys(Keys.Escape);
 
@@ -137,14 +137,16 @@ public sealed class StepsTests(App app) : IClassFixture<App>
             .Select(b => b.Text)
             .ToArray();
 
-    private static By Sheet => By.CssSelector("[role='group'][aria-label^='Step ']");
-
     private void OpenStep(int number) =>
         app.Until(
             "the step's sheet",
             d =>
             {
-                if (d.FindElements(Sheet).FirstOrDefault(s => s.Displayed) is { } sheet)
+                if (
+                    d.FindElements(By.CssSelector($"[role='group'][aria-label^='Step {number + 1} ']"))
+                        .FirstOrDefault() is
+                    { } sheet
+                )
                 {
                     return sheet;
                 }
