@@ -45,7 +45,7 @@ public sealed record PanelWindow(double From, double To, EndsBy By, double Reach
     /// <param name="step">Which step of the visit, from 0.</param>
     /// <param name="own">How her hair lifts, where looks have told; null as her profile has it.</param>
     /// <param name="turns">What changed while it works, as its formula plans heat; null for nothing.</param>
-    /// <param name="said">The step, where the plan says when it is looked at first and done by; null for nothing.</param>
+    /// <param name="said">The step, for when the plan has it looked at first and done by; null for nothing.</param>
     public static PanelWindow? Of(
         PlannedPanel panel,
         HairProfile hair,
@@ -93,7 +93,7 @@ public sealed record PanelWindow(double From, double To, EndsBy By, double Reach
     /// <param name="lifting">How it lifts.</param>
     /// <param name="target">The level that was planned.</param>
     /// <param name="limit">What the leaflet allows, minutes; null where there is none.</param>
-    /// <param name="said">The step, where the plan says when it is looked at first and done by; null for nothing.</param>
+    /// <param name="said">The step, for when the plan has it looked at first and done by; null for nothing.</param>
     private static PanelWindow Of(LiftCourse lifting, double target, double? limit, Step? said)
     {
         var dries = lifting.DriesAtMinutes();
