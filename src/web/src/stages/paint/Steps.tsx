@@ -1,5 +1,5 @@
 import { Button, Dropdown, Popover, Select } from "antd";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { PlanEdit, PlanView, Schemas, Zone } from "../../api/client";
 import parts from "../../style/parts.module.css";
 import { Whether } from "../../views/Choice";
@@ -21,8 +21,17 @@ interface Props {
 /** The processes of the visit in order; nothing where there is one. */
 export function Steps({ plan, edit }: Props) {
   const steps = plan.plan.steps ?? [];
+  const list = useRef<HTMLOListElement>(null);
+  const known = useRef(steps.length);
+  // Added from further down, a step is seen where it came.
+  useEffect(() => {
+    if (steps.length > known.current) {
+      list.current?.scrollIntoView({ block: "nearest" });
+    }
+    known.current = steps.length;
+  }, [steps.length]);
   return steps.length > 1 || steps.some((s) => s.damp) ? (
-    <ol className={css.steps} aria-label="Steps of the visit">
+    <ol ref={list} className={css.steps} aria-label="Steps of the visit">
       {steps.map((step, i) => (
         <li key={`${i} ${step.kind} ${step.formula ?? ""}`}>
           <OneStep plan={plan} steps={steps} number={i} edit={edit} />
