@@ -42,7 +42,7 @@ public sealed class App : IDisposable
         catch
         {
             // Nobody disposes of what was never made.
-            Kill();
+            EndServer();
             throw;
         }
 
@@ -273,13 +273,16 @@ public sealed class App : IDisposable
         AppDomain.CurrentDomain.FirstChanceException -= OnFailure;
         Browser.Quit();
         Browser.Dispose();
+        EndServer();
+    }
+
+    private void EndServer()
+    {
         if (server is { HasExited: false })
         {
-            server.Kill(entireProcessTree: true);
-            server.WaitForExit();
+            Kill();
         }
 
-        server?.Dispose();
         Directory.Delete(folder, true);
     }
 

@@ -18,6 +18,7 @@ public sealed class StepsTests(App app) : IClassFixture<App>
         // One tap each; the visit of one process showed none of it.
         Add("Root base, then rinse");
         app.Until("base and light", _ => Steps() is ["1 Base", "2 Lighten"] ? "yes" : null);
+        app.Until("seen where it came", _ => IsInSight("ol[aria-label='Steps of the visit']") ? "yes" : null);
         Add("Gloss over all");
         app.Until("gloss last", _ => Steps() is ["1 Base", "2 Lighten", "3 Gloss"] ? "yes" : null);
 
@@ -155,6 +156,18 @@ public sealed class StepsTests(App app) : IClassFixture<App>
                 return null;
             }
         );
+
+    /// <summary>Whether its first corner lies open, not scrolled away.</summary>
+    private bool IsInSight(string selector) =>
+        (bool)
+            app.Browser.ExecuteScript(
+                """
+                const found = document.querySelector(arguments[0]);
+                const { left, top } = found.getBoundingClientRect();
+                return found.contains(document.elementFromPoint(left + 8, top + 8));
+                """,
+                selector
+            )!;
 
     private void Add(string words)
     {

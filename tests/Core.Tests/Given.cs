@@ -134,13 +134,21 @@ internal static class Given
         return new Panel(new PanelKey(Zone.UpperBack, 0, 0), [], thicknessMm * 0.4, thicknessMm, 4, lengthCm, 2, place);
     }
 
+    /// <summary>Edits a head of usual hair.</summary>
     public static PlannedHead Apply(this PlannedHead head, params PlanEdit[] edits)
+    {
+        Assert.Same(Usual, head.Looks);
+        return head.Apply(Cutting, edits);
+    }
+
+    /// <summary>Edits a head of whatever hair, cut as it is.</summary>
+    public static PlannedHead Apply(this PlannedHead head, Cutting cutting, params PlanEdit[] edits)
     {
         foreach (var edit in edits)
         {
-            var applied = head.Plan.Apply(edit, Cutting);
+            var applied = head.Plan.Apply(edit, cutting);
             Assert.True(applied.Succeeded, string.Join("; ", applied.Problems));
-            head = head.After(applied.Plan, Usual, Cutting);
+            head = head.After(applied.Plan, head.Looks, cutting);
         }
 
         return head;

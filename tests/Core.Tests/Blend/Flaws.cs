@@ -13,8 +13,8 @@ namespace Wendro.Core.Tests.Blend;
 /// <summary>Plans that are wrong, one for each that a blend can be.</summary>
 internal static class Flaws
 {
-    private static readonly PanelPaint Straight = new PanelPaint(new Shape.Full(), 6, 0, 8, 8);
-    public static PanelPaint Soft { get; } = new PanelPaint(new Shape.V(7), 7, 6, 5, 8, SpreadCm: 1.5);
+    private static readonly PanelPaint Straight = new(new Shape.Full(), 6, 0, 8, 8);
+    public static PanelPaint Soft { get; } = new(new Shape.V(7), 7, 6, 5, 8, SpreadCm: 1.5);
     private static readonly Zone[] Behind = ZoneFacts.All.Where(z => !ZoneFacts.IsHairline(z)).ToArray();
     public static HairProfile OldLight { get; } =
         HairProfile.Usual with
@@ -183,18 +183,6 @@ internal static class Flaws
     {
         var (hair, edits) = Of[kind];
         var (looks, cutting) = Hairs.GetOrAdd((hair, strands), h => Given.Looks(h.Item1, strands: h.Item2));
-        return (After(PlannedHead.Of(looks, cutting, Plan.Fresh()), cutting, edits), cutting);
-    }
-
-    public static PlannedHead After(PlannedHead head, Cutting cutting, params PlanEdit[] edits)
-    {
-        foreach (var edit in edits)
-        {
-            var applied = head.Plan.Apply(edit, cutting);
-            Assert.True(applied.Succeeded, string.Join("; ", applied.Problems));
-            head = head.After(applied.Plan, head.Looks, cutting);
-        }
-
-        return head;
+        return (PlannedHead.Of(looks, cutting, Plan.Fresh()).Apply(cutting, edits), cutting);
     }
 }

@@ -14,8 +14,11 @@ public sealed class JudgedAsBeforeTests
     /// </summary>
     private static bool RoundsAlike => Avx2.IsSupported;
 
-    /// <summary>Fewer than other heads of tests have: there are many, and nothing here depends on how many.</summary>
+    /// <summary>Fewer than other heads of tests have: there are many heads, each judged for every mistake tried.</summary>
     private const int Strands = 1_200;
+
+    /// <summary>Places along a strand.</summary>
+    private const int Places = 64;
 
     private static readonly Wish Wanted = new(LightShareHigh: 0.4) { EndsLevel = new(8.2) };
 
@@ -75,7 +78,9 @@ public sealed class JudgedAsBeforeTests
                 )
             );
 
-    /// <summary>Mean of what is drawn in each third from the scalp down, and the lightest, in level bytes, moment by moment.</summary>
+    /// <summary>
+    /// Mean of what is drawn in each third from the scalp down, and the lightest, in level bytes, moment by moment.
+    /// </summary>
     private static IEnumerable<(string What, double[] Figures)> Seen(PlannedHead head)
     {
         yield return ("drawn", Levels(head.Drawn.Levels));
@@ -89,7 +94,7 @@ public sealed class JudgedAsBeforeTests
         );
         yield return (
             "strip",
-            [.. Levels(strip.Levels), .. Levels(strip.Section), .. strip.Depth.Where((_, i) => i % 16 == 0)]
+            [.. Rows(strip.Levels), .. Rows(strip.Section), .. strip.Depth.Where((_, i) => i % 16 == 0)]
         );
         yield return (
             "tints",
@@ -97,18 +102,21 @@ public sealed class JudgedAsBeforeTests
         );
     }
 
-    private static double[] Levels(byte[] levels)
+    /// <summary>Strands, each from the scalp to its end.</summary>
+    private static double[] Levels(byte[] levels) => Thirds(levels, i => i % Places * 3 / Places);
+
+    /// <summary>Rows from the scalp to the end, one below the other.</summary>
+    private static double[] Rows(byte[] levels) => Thirds(levels, i => i * 3 / levels.Length);
+
+    private static double[] Thirds(byte[] levels, Func<int, int> third)
     {
-        const int Places = 64;
         var sums = new long[3];
-        byte lightest = 0;
         for (var i = 0; i < levels.Length; i++)
         {
-            sums[i % Places * 3 / Places] += levels[i];
-            lightest = Math.Max(lightest, levels[i]);
+            sums[third(i)] += levels[i];
         }
 
-        return [.. sums.Select(s => 3.0 * s / levels.Length), lightest];
+        return [.. sums.Select(s => 3.0 * s / levels.Length), levels.Max()];
     }
 
     [Fact]

@@ -1,6 +1,8 @@
 using System.Collections.Concurrent;
 using Wendro.Core.Blend;
 using Wendro.Core.Hair;
+using Wendro.Core.Head;
+using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 using Wendro.Core.Tone;
 
@@ -11,11 +13,10 @@ public sealed class LockDrawingTests
 {
     private static readonly ConcurrentDictionary<double, (HairLooks Looks, Cutting Cutting)> Grey = new();
 
-    private static PlannedHead With(double grey)
-    {
-        var (looks, cutting) = Grey.GetOrAdd(grey, g => Given.Looks(HairProfile.Usual with { GreyShare = g }));
-        return PlannedHead.Of(looks, cutting, Plan.Fresh());
-    }
+    private static (HairLooks Looks, Cutting Cutting) Hair(double grey) =>
+        Grey.GetOrAdd(grey, g => Given.Looks(HairProfile.Usual with { GreyShare = g }));
+
+    private static PlannedHead With(double grey) => PlannedHead.Of(Hair(grey).Looks, Hair(grey).Cutting, Plan.Fresh());
 
     private static double MeanLightness(PlannedHead head)
     {
@@ -51,8 +52,10 @@ public sealed class LockDrawingTests
     [Fact]
     public void An_edit_draws_grey_as_a_whole_head_does()
     {
-        var head = With(0.4).Apply(new PaintZone(Wendro.Core.Head.Zone.TopLeft, Wendro.Core.Paint.PanelPaint.Usual));
-        var fresh = PlannedHead.Of(head.Looks, Given.Looks(head.Hair).Cutting, head.Plan);
+        var (looks, cutting) = Hair(0.4);
+        var head = With(0.4).Apply(cutting, new PaintZone(Zone.TopLeft, PanelPaint.Usual));
+        var fresh = PlannedHead.Of(looks, cutting, head.Plan);
+        Assert.NotEqual(With(0).Drawn.Tints, head.Drawn.Tints);
         Assert.Equal(fresh.Drawn.Levels, head.Drawn.Levels);
         Assert.Equal(fresh.Drawn.Tints, head.Drawn.Tints);
     }

@@ -50,15 +50,7 @@ public sealed class TechniqueTests
     }
 
     private static PlannedHead After((PlannedHead Head, Cutting Cutting) on, params PlanEdit[] edits) =>
-        edits.Aggregate(
-            on.Head,
-            (head, edit) =>
-            {
-                var applied = head.Plan.Apply(edit, on.Cutting);
-                Assert.Empty(applied.Problems);
-                return head.After(applied.Plan, head.Looks, on.Cutting);
-            }
-        );
+        on.Head.Apply(on.Cutting, edits);
 
     /// <summary>
     /// Mean level of some strands of some zones between two distances from the scalp, cm, through the section.

@@ -46,7 +46,7 @@ public sealed class FixesTests
         Assert.NotEmpty(fix.Label.ToString());
         Assert.True(fix.Mends, $"{fix.Label.ToString()}: {fix.Now.Value:0.00} -> {fix.After:0.00}");
 
-        var after = Flaws.After(head, cutting, fix.Edit);
+        var after = head.Apply(cutting, fix.Edit);
         Assert.DoesNotContain(after.Findings, f => f.Id == finding.Id);
         Assert.Equal(after.Measures.LightShare, fix.Measures.LightShare, 1e-9);
         Assert.All(
@@ -84,10 +84,10 @@ public sealed class FixesTests
             return;
         }
 
-        var after = Flaws.After(head, cutting, new Dismiss(finding.Id, finding.Severity, "she likes it so"));
+        var after = head.Apply(cutting, new Dismiss(finding.Id, finding.Severity, "she likes it so"));
         Assert.DoesNotContain(after.Findings, f => f.Id == finding.Id);
         Assert.Contains(after.AllFindings, f => f.Id == finding.Id);
-        Assert.Contains(Flaws.After(after, cutting, new Heed(finding.Id)).Findings, f => f.Id == finding.Id);
+        Assert.Contains(after.Apply(cutting, new Heed(finding.Id)).Findings, f => f.Id == finding.Id);
     }
 
     [Fact]
@@ -96,7 +96,7 @@ public sealed class FixesTests
         var (head, finding, cutting) = Flawed(BlendFault.HardLine);
         Assert.Equal(Severity.Alarm, finding.Severity);
         Assert.Contains(
-            Flaws.After(head, cutting, new Dismiss(finding.Id, Severity.Caution, "a little line is fine")).Findings,
+            head.Apply(cutting, new Dismiss(finding.Id, Severity.Caution, "a little line is fine")).Findings,
             f => f.Id == finding.Id
         );
     }
@@ -106,17 +106,18 @@ public sealed class FixesTests
     public void Where_every_formula_is_a_deposit_fixes_are_looked_for_all_the_same()
     {
         var (looks, cutting) = Given.Looks(Flaws.OldLight);
-        var head = Flaws.After(
-            PlannedHead.Of(looks, cutting, Plan.Fresh()),
-            cutting,
-            [
-                new SetFormula(Formula.Colouring(FormulaId.A, 3, 30, 30)),
-                new SetWish(new Wish(LightShareHigh: 0.3)),
-                .. ZoneFacts
-                    .All.Where(z => z != Zone.Nape && !ZoneFacts.IsFaceFrame(z))
-                    .Select(z => new PaintZone(z, PanelPaint.Usual.In(ShapeKind.Reverse))),
-            ]
-        );
+        var head = PlannedHead
+            .Of(looks, cutting, Plan.Fresh())
+            .Apply(
+                cutting,
+                [
+                    new SetFormula(Formula.Colouring(FormulaId.A, 3, 30, 30)),
+                    new SetWish(new Wish(LightShareHigh: 0.3)),
+                    .. ZoneFacts
+                        .All.Where(z => z != Zone.Nape && !ZoneFacts.IsFaceFrame(z))
+                        .Select(z => new PaintZone(z, PanelPaint.Usual.In(ShapeKind.Reverse))),
+                ]
+            );
         Assert.True(head.Findings.Count >= 3);
         Each.Of(head.Findings, f => Assert.True(Fixes.For(f, head, cutting) is null or { Label.Parts.Count: > 0 }));
     }
@@ -160,7 +161,7 @@ public sealed class FixesTests
         Assert.True(spread > 0);
         if (spread > 1)
         {
-            var less = Flaws.After(head, cutting, new SpreadHeights(((SpreadHeights)fix.Edit).Panels, 1));
+            var less = head.Apply(cutting, new SpreadHeights(((SpreadHeights)fix.Edit).Panels, 1));
             Assert.Contains(less.Findings, f => f.Kind == BlendFault.Stripes);
         }
     }
@@ -185,7 +186,7 @@ public sealed class FixesTests
     {
         var (head, finding, cutting) = Flawed(BlendFault.PartMismatch);
         Assert.DoesNotContain(
-            Flaws.After(head, cutting, new SetLimits(Limits.Usual with { PartCm = 6 })).Findings,
+            head.Apply(cutting, new SetLimits(Limits.Usual with { PartCm = 6 })).Findings,
             f => f.Id == finding.Id
         );
         var refused = head.Plan.Apply(new SetLimits(Limits.Usual with { PartCm = 60, StripeRun = 0 }), cutting);

@@ -221,7 +221,7 @@ function AreaStep({
   );
 }
 
-/** When a step is looked at first and done by, where the artist says so. */
+/** When an area is looked at first or panels may be rinsed, and by when it is done, where the artist says so. */
 function StepTimes({
   step,
   number,
@@ -235,7 +235,7 @@ function StepTimes({
   return (
     <>
       <Num
-        name="Look from"
+        name={step.area ? "Look from" : "Rinse from"}
         unit="min"
         min={1}
         max={120}
