@@ -67,7 +67,7 @@ if (args is ["proposals"])
 
 if (args.Length > 0)
 {
-    Console.Error.WriteLine("./wendro bench [causes|page|patterns|photographs|proposals|schedule|stored|ways]");
+    Console.Error.WriteLine("./wendro bench [causes|page|patterns|photographs|proposals|schedule|stored|studio|ways]");
     Environment.ExitCode = 2;
     return;
 }

@@ -234,6 +234,10 @@ public sealed class App : IDisposable
 
     public Actions Pointer() => new(Browser);
 
+    /// <summary>A file of this name to send to the page or take from it, in a folder that goes with the data.</summary>
+    public string Beside(string name) =>
+        Path.Combine(Directory.CreateDirectory(Path.Combine(folder, "files")).FullName, name);
+
     private string ClockFile => Path.Combine(folder, "clock");
 
     /// <summary>Sets the studio's clock on by so many minutes in all, whatever the machine's shows.</summary>

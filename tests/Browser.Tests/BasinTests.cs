@@ -48,7 +48,7 @@ public sealed class BasinTests(App app) : IClassFixture<App>
         app.Button("Go on").Click();
         app.OnMap("Lower back: not read");
         Tap("ends");
-        var photograph = Path.Combine(Path.GetTempPath(), $"wendro-{Guid.NewGuid():N}.png");
+        var photograph = app.Beside("photograph.png");
         TestPicture.Write(photograph, Colour(visit, planned - 1));
         app.Button("From a photograph…").Click();
         // What chooses a file is hidden behind its button.
@@ -63,7 +63,6 @@ public sealed class BasinTests(App app) : IClassFixture<App>
         var read = double.Parse(keep.Text.Split(' ')[1], CultureInfo.InvariantCulture);
         Assert.InRange(read, planned - 1.8, planned - 0.5);
         keep.Click();
-        File.Delete(photograph);
         app.Find("it counts, with its range", By.XPath("//p[contains(., 'Read ') and contains(., 'Give or take')]"));
         app.Find("why", By.CssSelector("section[aria-label='Why it came out so'] dl"));
 

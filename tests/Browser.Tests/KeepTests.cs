@@ -13,7 +13,7 @@ public sealed class KeepTests(App app) : IClassFixture<App>
         app.Browser.Navigate().GoToUrl($"{app.Address}/keep");
         var save = app.Find("save", By.LinkText("Save the archive"));
         var archive = Bytes(save.GetAttribute("href")!);
-        var file = Path.Combine(Path.GetTempPath(), $"wendro-{Guid.NewGuid():N}.zip");
+        var file = app.Beside("archive.zip");
         File.WriteAllBytes(file, archive);
 
         // Answers about health go out only after a question.
@@ -23,7 +23,7 @@ public sealed class KeepTests(App app) : IClassFixture<App>
 
         Choose(file);
         app.Find("nothing would change", By.XPath("//p[.='Nothing would change.']"));
-        Choose(Other(file));
+        Choose(Other());
         app.Find("refused", By.XPath("//p[@role='alert'][contains(., 'Nothing was taken')]"));
 
         // Another studio's client comes in by it.
@@ -50,7 +50,6 @@ public sealed class KeepTests(App app) : IClassFixture<App>
         app.Button("Take it in").Click();
         app.Find("taken", By.XPath("//h3[contains(., 'is taken in')]"));
         Assert.Contains(Clients(), c => c == "Solvei from elsewhere");
-        File.Delete(file);
 
         // Deleted again: only once the name is typed.
         var whom = app.Named("combobox", "Whom");
@@ -71,7 +70,7 @@ public sealed class KeepTests(App app) : IClassFixture<App>
         _ = app.VisitOf("Backed up by the page");
         app.Browser.Navigate().GoToUrl($"{app.Address}/keep");
         var backup = Bytes(app.Find("save", By.LinkText("Save a backup")).GetAttribute("href")!);
-        var file = Path.Combine(Path.GetTempPath(), $"wendro-{Guid.NewGuid():N}.zip");
+        var file = app.Beside("backup.zip");
         File.WriteAllBytes(file, backup);
         _ = app.VisitOf("Came after it");
         Choose(file, "Backup file");
@@ -82,10 +81,9 @@ public sealed class KeepTests(App app) : IClassFixture<App>
         app.Find("restored", By.XPath("//p[@role='status'][starts-with(., 'Restored:')]"));
         Assert.DoesNotContain(Clients(), c => c == "Came after it");
         Assert.Contains(Clients(), c => c == "Backed up by the page");
-        Choose(Other(file), "Backup file");
+        Choose(Other(), "Backup file");
         app.Button("Restore").Click();
         app.Find("refused", By.XPath("//p[@role='alert'][contains(., 'Nothing was changed')]"));
-        File.Delete(file);
     }
 
     [Fact]
@@ -95,7 +93,7 @@ public sealed class KeepTests(App app) : IClassFixture<App>
         const string client = "Photographed at the end";
         app.Visit(client, "keep");
         var first = app.VisitOf(client);
-        var file = Path.Combine(Path.GetTempPath(), $"wendro-{Guid.NewGuid():N}.png");
+        var file = app.Beside("photograph.png");
         TestPicture.Write(file, "#a87c4f");
         app.Find("an empty place", Place("Add a photograph: Toned, back"));
         Choose(file, "Photograph to keep: Toned, back");
@@ -125,7 +123,6 @@ public sealed class KeepTests(App app) : IClassFixture<App>
         app.Click("delete", By.XPath("//*[@role='dialog']//button[contains(., 'Delete photograph')]"));
         app.Button("Delete it").Click();
         app.Find("an empty place again", Place("Add a photograph: Toned, back"));
-        File.Delete(file);
 
         static By Place(string name) => By.XPath($"//button[@aria-label='{name}']");
     }
@@ -195,9 +192,9 @@ public sealed class KeepTests(App app) : IClassFixture<App>
             )
             .SendKeys(file);
 
-    private static string Other(string beside)
+    private string Other()
     {
-        var other = Path.ChangeExtension(beside, "other.zip");
+        var other = app.Beside("other.zip");
         File.WriteAllText(other, "no archive");
         return other;
     }

@@ -113,7 +113,7 @@ public sealed class MixTests(App app) : IClassFixture<App>
         app.Begin();
         app.Browser.Navigate().GoToUrl($"{app.Address}/shelf");
         app.Find("the shelf", By.XPath("//button[contains(., 'Lantern clay')]"));
-        var file = Path.Combine(Directory.CreateTempSubdirectory("wendro-csv-").FullName, "more.csv");
+        var file = app.Beside("more.csv");
         File.WriteAllText(file, "kind,name,volume\ndeveloper,Ebb 15 vol,15\ndeveloper,Ebb 60 vol,60\n");
         app.Browser.FindElement(By.CssSelector("input[aria-label='CSV file']")).SendKeys(file);
         app.Find("row and column", By.XPath("//li[contains(., 'row 3, volume')]"));

@@ -142,7 +142,7 @@ public sealed class PaintTests(App app) : IClassFixture<App>
             app.Find("its legend", By.CssSelector($"ul[aria-label='Colours: {mode}']"));
         }
 
-        var folder = Directory.CreateTempSubdirectory("wendro-saved-").FullName;
+        var folder = Directory.CreateDirectory(app.Beside("saved")).FullName;
         app.Browser.ExecuteCdpCommand(
             "Page.setDownloadBehavior",
             new() { ["behavior"] = "allow", ["downloadPath"] = folder }
@@ -152,7 +152,6 @@ public sealed class PaintTests(App app) : IClassFixture<App>
         var saved = app.Until("the picture", _ => Directory.GetFiles(folder, "*.png").FirstOrDefault());
         app.Until("all of it", _ => new FileInfo(saved).Length > 10_000 ? "yes" : null);
         Assert.Equal([0x89, (byte)'P', (byte)'N', (byte)'G'], File.ReadAllBytes(saved)[..4]);
-        Directory.Delete(folder, true);
         Assert.Empty(app.ConsoleErrors);
     }
 

@@ -75,7 +75,7 @@ public sealed class ReviewTests(App app) : IClassFixture<App>
         app.Visit("Odalys Renn", "review");
         Tap("dry");
         app.Button("Go on").Click();
-        var file = Path.Combine(Directory.CreateTempSubdirectory("wendro-csv-").FullName, "readings.csv");
+        var file = app.Beside("readings.csv");
         File.WriteAllText(file, "zone,depth,read\nnape,ends,6\nnape,tips,6\n");
         Send(file);
         app.Find("row and column", By.XPath("//li[contains(., 'row 3, depth')]"));

@@ -38,9 +38,14 @@ internal sealed partial class March
         ShoulderFromY = 8,
         ShoulderToY = 11;
 
-    /// <summary>How far out the shoulder carries what lies on it, and to where from the middle, cm.</summary>
-    private const float CarriedOutCm = 6.5f,
-        CarriedAtMostX = 14;
+    /// <summary>
+    /// How far out the shoulder carries what lies on it, and to where from the middle, cm; from how far before its
+    /// top that is so, cm: what comes down behind it joins what hangs there, or it would hang there alone.
+    /// </summary>
+    private const float CarriedOutCm = 5.5f,
+        CarriedAtMostX = 13,
+        StaysBehindCm = -0.2f,
+        GoesOutCm = 1.2f;
 
     /// <summary>
     /// Hair that ends so soon, cm along it from where it turns to the shoulder, only grazes it, and from here on it
@@ -48,6 +53,26 @@ internal sealed partial class March
     /// </summary>
     private const float GrazesCm = 11,
         LiesCm = 22;
+
+    /// <summary>
+    /// Worn, hair comes down so much further before it turns to the front or the back than where it is combed, cm.
+    /// </summary>
+    private const float ComesDownCm = 1.5f;
+
+    /// <summary>
+    /// What comes down on the top of the shoulder stays there, on its way out, until it is over the edge: from how
+    /// much it lies on it, 0..1, and how much is left of it, cm; where the edge is, cm below the skull's origin, how
+    /// far before it the weight of long hair draws it off, cm, and over how many it slips.
+    /// </summary>
+    private const float RidesFrom = 0.15f,
+        RidesWhole = 0.55f,
+        RidesFromCm = 6,
+        RidesWholeCm = 12,
+        DrawnOffFromCm = 23,
+        DrawnOffCm = 31,
+        EdgeY = 17,
+        DrawnBackCm = 3.5f,
+        SlipsOverCm = 4;
 
     /// <summary>
     /// Hair by the neck, this far from the middle, stays there, and from here on all of it is carried, cm: so the
@@ -101,27 +126,20 @@ internal sealed partial class March
         return GoOn(strand, ref going, carried.Points, length, float.MinValue, path, out _, Passing.Worn, out _);
     }
 
-    /// <summary>A strand on its way down where the shoulder begins to carry it.</summary>
+    /// <summary>A strand on its way down where it is about to choose how it passes the shoulder.</summary>
     /// <param name="From">As it is there.</param>
     /// <param name="Points">How many points of its path lie before.</param>
     internal readonly record struct Carried(Going From, int Points)
     {
-        /// <summary>
-        /// Whether a strand so long came by there: shorter, it may have chosen otherwise, or end before.
-        /// </summary>
-        public bool IsOnTheWayOf(float length) =>
-            length > From.FromRoot
-            && (
-                float.IsNaN(From.Target)
-                || float.IsInfinity(From.Target) == EndsOnNeck(From.ChoseY, length - From.ChoseFromRoot)
-            );
+        /// <summary>Whether a strand so long comes by there: it has chosen nothing yet.</summary>
+        public bool IsOnTheWayOf(float length) => length > From.FromRoot;
     }
 
     /// <summary>Whether a strand so high, with so much of it left, ends on the neck, cm.</summary>
     private static bool EndsOnNeck(float y, float left) => y - left > -13;
 
     private static bool IsAtShoulder(Shoulder? chosen, in Going going) =>
-        going.At.Y <= -ShoulderFromY && chosen is { Carries: true };
+        chosen is { Carries: true } way && going.At.Y <= -way.Height;
 
     /// <summary>One lock goes one way, well before it touches: in front of the shoulder or behind it.</summary>
     /// <param name="own">The strand.</param>
@@ -140,9 +158,10 @@ internal sealed partial class March
         if (float.IsNaN(going.Target))
         {
             // Hair that ends on the neck decides nothing: a bob keeps its corners.
-            (going.ChoseY, going.ChoseFromRoot) = (at.Y, going.FromRoot);
             going.Target = EndsOnNeck(at.Y, left) ? float.PositiveInfinity : way.Depth(at.Z);
             going.OutTo = way.OutTo(MathF.Abs(at.X), left);
+            (going.RidesOn, going.SlipsOffY) =
+                passing == Passing.Worn ? (way.RidesOn(left), Shoulder.SlipsOff(left)) : default;
         }
 
         if (float.IsInfinity(going.Target))
@@ -153,8 +172,9 @@ internal sealed partial class March
         // Below the shoulder, hair by the neck hangs where it likes.
         if (MathF.Abs(at.X) > 4 || at.Y > -12)
         {
+            var from = way.Height + (passing == Passing.Worn ? ComesDownCm : 0);
             going.Dir.Z +=
-                0.05f * (going.Target - at.Z) * going.Step * Curve.Smooth(way.Height, way.Height + 2.5f, -at.Y);
+                0.05f * (going.Target - at.Z) * going.Step * Curve.Smooth(from, from + 2.5f, -at.Y) * (1 - going.Rides);
         }
 
         if (way.Carries && passing == Passing.Worn)
@@ -198,6 +218,16 @@ internal sealed partial class March
                 )
                 : MathF.Min(z, BehindZ + BehindApartCm * Aside);
 
+        /// <summary>How much it stays on the top of the shoulder instead of slipping off, 0..1.</summary>
+        /// <param name="left">How much of it is left, cm.</param>
+        public float RidesOn(float left) =>
+            Curve.Smooth(RidesFrom, RidesWhole, LiesOn) * Curve.Smooth(RidesFromCm, RidesWholeCm, left);
+
+        /// <summary>Where it begins to slip off, cm below the skull's origin.</summary>
+        /// <param name="left">How much of it is left, cm.</param>
+        public static float SlipsOff(float left) =>
+            EdgeY - DrawnBackCm * Curve.Smooth(DrawnOffFromCm, DrawnOffCm, left);
+
         /// <summary>How far from the middle it hangs then, cm.</summary>
         public float OutTo(float x, float left) =>
             InFront
@@ -235,7 +265,8 @@ internal sealed partial class March
                         CarriedOutCm
                         * liesOn
                         * (0.75f + 0.25f * Hash.Unit(l, 23))
-                        * Curve.Smooth(ByTheNeckX, OutsideX, x);
+                        * Curve.Smooth(ByTheNeckX, OutsideX, x)
+                        * Curve.Smooth(StaysBehindCm, GoesOutCm, z - TopOfShoulderZ);
                     chosen[l] = new(front, height, Hash.Signed(l, 5), liesOn, carried);
                 }
             }
@@ -257,7 +288,7 @@ internal sealed partial class March
         if (going.At.Y < -10.5f || (going.At.Z < -5 && going.At.Y < -4))
         {
             // Hair that touches the shoulder is moved, not thrown: its direction stays.
-            going.At += OverShoulder(outwards, going.Target) * into;
+            going.At += OverShoulder(outwards, going) * into;
         }
         else
         {
@@ -272,10 +303,10 @@ internal sealed partial class March
         going.Field = head.Grid.At(going.At);
     }
 
-    private static Vector3 OverShoulder(Vector3 n, float target)
+    private static Vector3 OverShoulder(Vector3 n, in Going going)
     {
-        n.X *= 0.3f;
-        n.Z += target > -4.8f ? 0.4f : -0.4f;
+        n.X *= 0.3f + 0.7f * going.Rides;
+        n.Z += (going.Target > -4.8f ? 0.4f : -0.4f) * (1 - going.Rides);
         return Vector3.Normalize(n);
     }
 }

@@ -33,7 +33,7 @@ internal static class Curls
             )
             .Cut(
                 ZoneFacts.All,
-                new Sections(Parting.Horizontal, 22, 7, 0, true),
+                new Sections(Parting.Horizontal, 24, 7, 0, true),
                 "Thick, wide sections: curls break paint up by themselves."
             )
             .Cut(Sketch.Face, new Sections(Parting.Horizontal, 9, 5, 0, false), "Finer at the face, where it shows.")
@@ -43,9 +43,9 @@ internal static class Curls
                 {
                     StartShare = 0.22,
                     EndsMm = 5,
-                    Shape = new Shape.Scrunch(1),
+                    Shape = new Shape.Scrunch(2),
                 },
-                $"The lowest tier: one pass over the expanded curls, only the outer shell takes product. {by}"
+                $"The lowest tier: two passes over the expanded curls, only the outer shell takes product. {by}"
             )
             .Paint(
                 Sketch.Upper.Append(Zone.UpperBack),
@@ -53,7 +53,7 @@ internal static class Curls
                 {
                     Shape = new Shape.Scrunch(2),
                 },
-                "The tiers above: two passes, for more passes are lighter."
+                "The tiers above: two passes that reach deeper, for deeper is lighter."
             )
             .Paint(
                 Sketch.Hairline,

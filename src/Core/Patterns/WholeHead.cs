@@ -166,7 +166,7 @@ internal static class WholeHead
                 new Sections(Parting.DiagonalBack, 14, 5.5, 3, true),
                 "Heavy at the front."
             )
-            .Cut(Sketch.Hairline, new Sections(Parting.DiagonalBack, 11, 5, 2, true), "Heaviest at the hairline.")
+            .Cut(Sketch.Hairline, new Sections(Parting.DiagonalBack, 11, 5, 1, true), "Heaviest at the hairline.")
             .Paint(Sketch.Back, s.From(ShapeKind.V, 0.4, 0.25, 8, 15), "Low and deep in the middle.")
             .Paint(
                 [Zone.Crown, Zone.SideLeft, Zone.SideRight],
@@ -174,7 +174,7 @@ internal static class WholeHead
                 "V over V: each bright edge falls on a dark centre."
             )
             .Paint([Zone.TopLeft, Zone.TopRight], s.From(ShapeKind.V, 0.24, 0.2, 7, 9), "Higher as it comes forwards.")
-            .Paint(Sketch.Hairline, s.AtFace(ShapeKind.Full, 0.05), "Solid at the face.")
+            .Paint(Sketch.Hairline, s.AtFace(ShapeKind.Full, 0.03), "Solid at the face.")
             .NapeForTails();
 
     private static void StaggeredLines(Sketch s) =>

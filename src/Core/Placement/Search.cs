@@ -205,9 +205,14 @@ public sealed class Search
         return
         [
             Take(Strength.Nearest, p => p.Distance),
-            Take(Strength.Soonest, p => Aim.Score(p.Outcome, wish, Strength.Soonest)),
-            Take(Strength.SlowToGrowOut, p => Aim.Score(p.Outcome, wish, Strength.SlowToGrowOut)),
+            Take(Strength.Soonest, p => AsSoon(p, left)),
+            Take(Strength.SlowToGrowOut, p => -p.Outcome.RegrowthWeeks),
         ];
+
+        // What grows out later than the other by weeks is never what is called the soonest done.
+        double AsSoon(Proposal of, IReadOnlyList<Proposal> others) =>
+            Aim.Score(of.Outcome, wish, Strength.Soonest)
+            + (others.Any(o => of.Outcome.RegrowthWeeks > o.Outcome.RegrowthWeeks + 1) ? 1000 : 0);
     }
 
     private Proposal Make(int[] chosen, in Outcome lookedUp)

@@ -29,7 +29,10 @@ public sealed class PatternCareTests
         var plan = fresh.Apply(new Together(steps.SelectMany(s => s.Edits).ToArray()), cutting).Plan;
         var head = PlannedHead.Of(looks, cutting, plan);
         Assert.Contains(head.Panels, p => p.Coats.Count > 0);
-        Assert.Empty(head.AllFindings.Where(f => f.Severity != Severity.Note).Select(f => $"{f.Title}: {f.Text}"));
+        var graver = head
+            .AllFindings.Where(f => f.Severity != Severity.Note)
+            .Select(f => $"{f.Title}: {f.Text} {f.Why}");
+        Assert.True(!graver.Any(), string.Join('\n', graver));
     }
 
     /// <summary>Ways that leave most of the head alone, and those in foil.</summary>
