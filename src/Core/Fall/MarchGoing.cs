@@ -47,13 +47,10 @@ internal sealed partial class March
         /// <summary>How far out it is carried on the shoulder, cm from the middle.</summary>
         public float OutTo;
 
-        /// <summary>
-        /// How much it stays on the top of the shoulder, 0..1, and where it slips off, cm below the skull's origin.
-        /// </summary>
-        public float RidesOn,
-            SlipsOffY;
+        /// <summary>How much it stays on the top of the shoulder, 0..1.</summary>
+        public float RidesOn;
 
         /// <summary>How much it stays there where it is, 0..1: over the edge it hangs.</summary>
-        public readonly float Rides => RidesOn * (1 - Curve.Smooth(SlipsOffY, SlipsOffY + SlipsOverCm, -At.Y));
+        public readonly float Rides => RidesOn * (1 - Curve.Smooth(EdgeFromY, EdgeToY, -At.Y));
     }
 }

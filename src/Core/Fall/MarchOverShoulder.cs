@@ -38,14 +38,9 @@ internal sealed partial class March
         ShoulderFromY = 8,
         ShoulderToY = 11;
 
-    /// <summary>
-    /// How far out the shoulder carries what lies on it, and to where from the middle, cm; from how far before its
-    /// top that is so, cm: what comes down behind it joins what hangs there, or it would hang there alone.
-    /// </summary>
-    private const float CarriedOutCm = 5.5f,
-        CarriedAtMostX = 13,
-        StaysBehindCm = -0.2f,
-        GoesOutCm = 1.2f;
+    /// <summary>How far out the shoulder carries what lies on it, and to where from the middle, cm.</summary>
+    private const float CarriedOutCm = 6.5f,
+        CarriedAtMostX = 14;
 
     /// <summary>
     /// Hair that ends so soon, cm along it from where it turns to the shoulder, only grazes it, and from here on it
@@ -60,9 +55,9 @@ internal sealed partial class March
     private const float ComesDownCm = 1.5f;
 
     /// <summary>
-    /// What comes down on the top of the shoulder stays there, on its way out, until it is over the edge: from how
-    /// much it lies on it, 0..1, and how much is left of it, cm; where the edge is, cm below the skull's origin, how
-    /// far before it the weight of long hair draws it off, cm, and over how many it slips.
+    /// What comes down on the top of the shoulder stays there, on its way out, until it slips over the edge: from how
+    /// much it lies on it, 0..1; from and up to how much is left of it, cm: the weight of long hair draws it off;
+    /// where the edge is, cm below the skull's origin, and over how many cm it slips.
     /// </summary>
     private const float RidesFrom = 0.15f,
         RidesWhole = 0.55f,
@@ -70,9 +65,16 @@ internal sealed partial class March
         RidesWholeCm = 12,
         DrawnOffFromCm = 23,
         DrawnOffCm = 31,
-        EdgeY = 17,
-        DrawnBackCm = 3.5f,
-        SlipsOverCm = 4;
+        EdgeFromY = 17,
+        EdgeToY = 21;
+
+    /// <summary>
+    /// What rides there goes so much less far out, cm, and only from so far before the shoulder's top, cm: what comes
+    /// down behind it joins what hangs there, or it would hang there alone.
+    /// </summary>
+    private const float RidesNearerCm = 1,
+        StaysBehindCm = -0.2f,
+        GoesOutCm = 1.2f;
 
     /// <summary>
     /// Hair by the neck, this far from the middle, stays there, and from here on all of it is carried, cm: so the
@@ -159,9 +161,8 @@ internal sealed partial class March
         {
             // Hair that ends on the neck decides nothing: a bob keeps its corners.
             going.Target = EndsOnNeck(at.Y, left) ? float.PositiveInfinity : way.Depth(at.Z);
-            going.OutTo = way.OutTo(MathF.Abs(at.X), left);
-            (going.RidesOn, going.SlipsOffY) =
-                passing == Passing.Worn ? (way.RidesOn(left), Shoulder.SlipsOff(left)) : default;
+            going.RidesOn = passing == Passing.Worn ? way.RidesOn(left) : 0;
+            going.OutTo = way.OutTo(MathF.Abs(at.X), left, going.RidesOn);
         }
 
         if (float.IsInfinity(going.Target))
@@ -204,7 +205,15 @@ internal sealed partial class March
     /// <param name="Aside">Its own place among others, −1..1.</param>
     /// <param name="LiesOn">How far it comes down on the top of the shoulder, 0..1, and lies there.</param>
     /// <param name="Out">How far out it slides there, cm.</param>
-    private readonly record struct Shoulder(bool InFront, float Height, float Aside, float LiesOn, float Out)
+    /// <param name="Behind">How far it comes down behind its top, 0..1.</param>
+    private readonly record struct Shoulder(
+        bool InFront,
+        float Height,
+        float Aside,
+        float LiesOn,
+        float Out,
+        float Behind
+    )
     {
         /// <summary>Whether it is carried out from where it comes down.</summary>
         public bool Carries => !InFront || LiesOn > 0;
@@ -221,17 +230,17 @@ internal sealed partial class March
         /// <summary>How much it stays on the top of the shoulder instead of slipping off, 0..1.</summary>
         /// <param name="left">How much of it is left, cm.</param>
         public float RidesOn(float left) =>
-            Curve.Smooth(RidesFrom, RidesWhole, LiesOn) * Curve.Smooth(RidesFromCm, RidesWholeCm, left);
-
-        /// <summary>Where it begins to slip off, cm below the skull's origin.</summary>
-        /// <param name="left">How much of it is left, cm.</param>
-        public static float SlipsOff(float left) =>
-            EdgeY - DrawnBackCm * Curve.Smooth(DrawnOffFromCm, DrawnOffCm, left);
+            Curve.Smooth(RidesFrom, RidesWhole, LiesOn)
+            * Curve.Smooth(RidesFromCm, RidesWholeCm, left)
+            * (1 - Curve.Smooth(DrawnOffFromCm, DrawnOffCm, left));
 
         /// <summary>How far from the middle it hangs then, cm.</summary>
-        public float OutTo(float x, float left) =>
+        public float OutTo(float x, float left, float rides) =>
             InFront
-                ? MathF.Min(x + Out * Curve.Smooth(GrazesCm, LiesCm, left), CarriedAtMostX)
+                ? MathF.Min(
+                    x + Out * Curve.Smooth(GrazesCm, LiesCm, left) * (1 - rides * Behind),
+                    CarriedAtMostX - rides * RidesNearerCm
+                )
                 : MathF.Min(x + SpreadsBehind * MathF.Max(x - SpreadsFromX, 0), SpreadsAtMostX);
     }
 
@@ -265,9 +274,9 @@ internal sealed partial class March
                         CarriedOutCm
                         * liesOn
                         * (0.75f + 0.25f * Hash.Unit(l, 23))
-                        * Curve.Smooth(ByTheNeckX, OutsideX, x)
-                        * Curve.Smooth(StaysBehindCm, GoesOutCm, z - TopOfShoulderZ);
-                    chosen[l] = new(front, height, Hash.Signed(l, 5), liesOn, carried);
+                        * Curve.Smooth(ByTheNeckX, OutsideX, x);
+                    var behind = 1 - Curve.Smooth(StaysBehindCm, GoesOutCm, z - TopOfShoulderZ);
+                    chosen[l] = new(front, height, Hash.Signed(l, 5), liesOn, carried, behind);
                 }
             }
         );

@@ -148,7 +148,7 @@ public sealed class LooksLikeHairTests
             .Count(i =>
                 hair.Points.AsSpan(i * hair.Each, hair.Each)
                     .ToArray()
-                    .Any(p => Math.Abs(p.X) > 11 && p.Y > -19 && Given.Head.Grid.At(p).W < 2.5f)
+                    .Any(p => Math.Abs(p.X) > 12 && p.Y > -19 && Given.Head.Grid.At(p).W < 2.5f)
             );
         Assert.True(onTop > hair.Strands.Count * 0.1, $"{onTop} of {hair.Strands.Count} strands");
     }
@@ -156,7 +156,6 @@ public sealed class LooksLikeHairTests
     /// <summary>From the side hair divides on the shoulder, not above it: no bare wedge opens up to the neck.</summary>
     [Theory]
     [InlineData(Curl.Straight, 38)]
-    [InlineData(Curl.Straight, 52)]
     [InlineData(Curl.Wavy, 44)]
     public void From_the_side_hair_covers_the_top_of_the_shoulder(Curl curl, double hem)
     {
@@ -226,7 +225,7 @@ public sealed class LooksLikeHairTests
     public void Shoulder_length_hair_only_grazes_the_shoulder_and_long_hair_lies_on_it()
     {
         var (grazes, lies) = (Outermost(34), Outermost(52));
-        Assert.True(grazes < 11.5 && lies > 12, $"{grazes:0.0} and {lies:0.0} cm from the middle");
+        Assert.True(grazes < 11.5 && lies > 13, $"{grazes:0.0} and {lies:0.0} cm from the middle");
 
         static double Outermost(double hem)
         {
