@@ -190,7 +190,7 @@ public sealed class Search
     internal static IReadOnlyList<Proposal> Assigned(IReadOnlyList<Proposal> made, Wish wish)
     {
         var left = made.ToList();
-        Proposal Take(Strength strength, Func<Proposal, double> less)
+        Proposal Take<T>(Strength strength, Func<Proposal, T> less)
         {
             var taken = left.MinBy(less)!;
             left.Remove(taken);
@@ -205,14 +205,13 @@ public sealed class Search
         return
         [
             Take(Strength.Nearest, p => p.Distance),
-            Take(Strength.Soonest, p => AsSoon(p, left)),
+            Take(Strength.Soonest, p => (GrowsOutSlower(p), Aim.Score(p.Outcome, wish, Strength.Soonest))),
             Take(Strength.SlowToGrowOut, p => -p.Outcome.RegrowthWeeks),
         ];
 
-        // What grows out later than the other by weeks is never what is called the soonest done.
-        double AsSoon(Proposal of, IReadOnlyList<Proposal> others) =>
-            Aim.Score(of.Outcome, wish, Strength.Soonest)
-            + (others.Any(o => of.Outcome.RegrowthWeeks > o.Outcome.RegrowthWeeks + 1) ? 1000 : 0);
+        // What grows out slower than the other by weeks is called so, whatever else it is good at.
+        bool GrowsOutSlower(Proposal of) =>
+            left.Any(o => of.Outcome.RegrowthWeeks > o.Outcome.RegrowthWeeks + Words.WeeksThatCount);
     }
 
     private Proposal Make(int[] chosen, in Outcome lookedUp)

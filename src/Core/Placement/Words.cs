@@ -8,6 +8,9 @@ namespace Wendro.Core.Placement;
 /// <summary>What a proposal is, what it can't do and what it gives up, in plain words.</summary>
 internal static class Words
 {
+    /// <summary>How many weeks later regrowth must show to be worth a word. Model assumption.</summary>
+    public const double WeeksThatCount = 1;
+
     public static string Of(Strength strength) =>
         strength switch
         {
@@ -125,7 +128,7 @@ internal static class Words
         }
 
         var slowest = others.MaxBy(o => o.Outcome.RegrowthWeeks)!;
-        if (of.Outcome.RegrowthWeeks < slowest.Outcome.RegrowthWeeks - 1)
+        if (of.Outcome.RegrowthWeeks < slowest.Outcome.RegrowthWeeks - WeeksThatCount)
         {
             words.Add(
                 $"regrowth shows {slowest.Outcome.RegrowthWeeks - of.Outcome.RegrowthWeeks:0} weeks sooner than "

@@ -1,6 +1,7 @@
 using CsCheck;
 using Wendro.Core.Blend;
 using Wendro.Core.Placement;
+using Wendro.Core.Plans;
 
 namespace Wendro.Core.Tests.Placement;
 
@@ -98,6 +99,33 @@ public sealed class AimTests
                             >= Aim.Score(o, Wanted, strength) - 1e-12
                     )
             );
+
+    /// <summary>Names hold: nothing is called slowest to grow out that shows its regrowth weeks before the other.</summary>
+    [Fact]
+    public void What_is_found_is_called_what_it_is() =>
+        Gen.Select(AnyOutcome, AnyOutcome, AnyOutcome)
+            .Sample(
+                (a, b, c) =>
+                {
+                    var found = Search.Assigned([Of(a), Of(b), Of(c)], Wanted);
+                    Assert.Equal(
+                        [Strength.Nearest, Strength.Soonest, Strength.SlowToGrowOut],
+                        found.Select(f => f.Strength)
+                    );
+                    Assert.Equal(found.Min(f => f.Distance), found[0].Distance);
+                    var (soonest, slowest) = (found[1].Outcome, found[2].Outcome);
+                    Assert.True(soonest.RegrowthWeeks <= slowest.RegrowthWeeks + Words.WeeksThatCount);
+                    if (slowest.RegrowthWeeks <= soonest.RegrowthWeeks + Words.WeeksThatCount)
+                    {
+                        Assert.True(
+                            Aim.Score(soonest, Wanted, Strength.Soonest) <= Aim.Score(slowest, Wanted, Strength.Soonest)
+                        );
+                    }
+                }
+            );
+
+    private static Proposal Of(Outcome o) =>
+        new(Strength.Nearest, "", new Together([]), null!, o, o, Aim.Distance(o, Wanted), 0, [], []);
 
     [Fact]
     public void Each_strength_cares_for_its_own()
