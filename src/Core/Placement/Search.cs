@@ -184,8 +184,8 @@ public sealed class Search
 
     /// <summary>
     /// Which proposal is offered as what, now that each was judged in full: the nearest is the nearest found,
-    /// whatever it was searched for;
-    /// of the others the one that is soonest by its score, and the last grows out slowest.
+    /// whatever it was searched for; of the others the soonest by its score, unless it grows out slower by weeks: then
+    /// it is called that.
     /// </summary>
     internal static IReadOnlyList<Proposal> Assigned(IReadOnlyList<Proposal> made, Wish wish)
     {
