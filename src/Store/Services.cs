@@ -1,3 +1,4 @@
+using System.Globalization;
 using Microsoft.EntityFrameworkCore;
 using Wendro.Core.Apply;
 using Wendro.Core.Units;
@@ -25,6 +26,19 @@ public sealed class Services(DbContextOptions<StudioContext> options, TimeProvid
         var kept = await FactsOfAsync(visit, stop);
         var taken = kept.Select(k => k.Fact).OfType<PlanTaken>().LastOrDefault();
         return new(taken?.Revision ?? row.Revision, kept);
+    }
+
+    /// <summary>The visits whose service was begun since an instant.</summary>
+    public async Task<IReadOnlyList<Guid>> BegunSinceAsync(DateTimeOffset since, CancellationToken stop)
+    {
+        await using var db = new StudioContext(Options);
+        // Moments are text in this table: the database cuts by the day, whatever an offset adds, and here by the moment.
+        var day = since.UtcDateTime.AddDays(-1).ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+        var begun = await db
+            .Services.FromSql($"SELECT * FROM Services WHERE At >= {day}")
+            .AsNoTracking()
+            .ToListAsync(stop);
+        return begun.Where(s => s.At >= since).Select(s => s.VisitId).ToArray();
     }
 
     /// <summary>The revisions of a visit's plan that what happened at the chair went by.</summary>

@@ -22,6 +22,13 @@ public sealed class App : IDisposable
     private readonly string folder = Directory.CreateTempSubdirectory("wendro-browser-").FullName;
     private readonly System.Collections.Concurrent.ConcurrentQueue<string> said = new();
     private readonly string? cache;
+
+    /// <summary>How soon what is waited for is looked for again.</summary>
+    private static readonly TimeSpan LookAgain = TimeSpan.FromMilliseconds(50);
+
+    /// <summary>The visits of the day the server started on, by client: midnight passes for tests, too.</summary>
+    private readonly Dictionary<string, string> visits = [];
+
     private int owner;
     private int kept;
     private Process? server;
@@ -37,6 +44,7 @@ public sealed class App : IDisposable
         try
         {
             StartServer();
+            ReadDay();
             Browser = StartBrowser();
         }
         catch
@@ -70,19 +78,36 @@ public sealed class App : IDisposable
     /// </summary>
     public string VisitOf(string client)
     {
+        lock (visits)
+        {
+            if (!visits.TryGetValue(client, out var visit))
+            {
+                ReadDay();
+            }
+
+            if (visit is null && !visits.TryGetValue(client, out visit))
+            {
+                using var http = new HttpClient { BaseAddress = new Uri(Address) };
+                using var made = http.PostAsJsonAsync(new Uri("/api/clients", UriKind.Relative), new { name = client })
+                    .GetAwaiter()
+                    .GetResult();
+                made.EnsureSuccessStatusCode();
+                visit = visits[client] = (string)
+                    made.Content.ReadFromJsonAsync<JsonNode>().GetAwaiter().GetResult()!["visitId"]!;
+            }
+
+            return visit;
+        }
+    }
+
+    private void ReadDay()
+    {
         using var http = new HttpClient { BaseAddress = new Uri(Address) };
         var day = http.GetFromJsonAsync<JsonArray>(new Uri("/api/day", UriKind.Relative)).GetAwaiter().GetResult()!;
-        var visit = day.FirstOrDefault(v => (string)v!["client"]! == client);
-        if (visit is null)
+        foreach (var visit in day)
         {
-            using var made = http.PostAsJsonAsync(new Uri("/api/clients", UriKind.Relative), new { name = client })
-                .GetAwaiter()
-                .GetResult();
-            made.EnsureSuccessStatusCode();
-            visit = made.Content.ReadFromJsonAsync<JsonNode>().GetAwaiter().GetResult();
+            visits.TryAdd((string)visit!["client"]!, (string)visit["visitId"]!);
         }
-
-        return (string)visit!["visitId"]!;
     }
 
     /// <summary>Opens the visit of a client at a stage.</summary>
@@ -157,7 +182,11 @@ public sealed class App : IDisposable
     /// <summary>Waits until something is so; fails with what was waited for and what the page says instead.</summary>
     public T Until<T>(string what, Func<IWebDriver, T?> condition, int seconds = 120)
     {
-        var wait = new WebDriverWait(Browser, TimeSpan.FromSeconds(seconds)) { Message = what };
+        var wait = new WebDriverWait(Browser, TimeSpan.FromSeconds(seconds))
+        {
+            Message = what,
+            PollingInterval = LookAgain,
+        };
         wait.IgnoreExceptionTypes(
             typeof(NoSuchElementException),
             typeof(StaleElementReferenceException),
@@ -379,7 +408,8 @@ public sealed class App : IDisposable
                     && !server.HasExited
                 )
             {
-                Thread.Yield();
+                // Looked at often, but not without a pause: on two cores that would keep the server from starting.
+                server.WaitForExit(milliseconds: 5);
             }
         }
     }

@@ -152,6 +152,15 @@ public sealed class PaintTests(App app) : IClassFixture<App>
         var saved = app.Until("the picture", _ => Directory.GetFiles(folder, "*.png").FirstOrDefault());
         app.Until("all of it", _ => new FileInfo(saved).Length > 10_000 ? "yes" : null);
         Assert.Equal([0x89, (byte)'P', (byte)'N', (byte)'G'], File.ReadAllBytes(saved)[..4]);
+
+        // And the strip of the panel at work, as a drawing.
+        app.Click("the strip", By.CssSelector("a[aria-label='Save strip as drawing']"));
+        var strip = app.Until("the drawing", _ => Directory.GetFiles(folder, "strip *.svg").FirstOrDefault());
+        app.Until(
+            "all of it",
+            _ => File.ReadAllText(strip).EndsWith("</svg>", StringComparison.Ordinal) ? "yes" : null
+        );
+        Assert.Contains("<svg", File.ReadAllText(strip), StringComparison.Ordinal);
         Assert.Empty(app.ConsoleErrors);
     }
 

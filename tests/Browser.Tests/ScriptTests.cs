@@ -107,7 +107,8 @@ public sealed class ScriptTests : IDisposable
             }
             catch (HttpRequestException) when (patience.Elapsed < TimeSpan.FromSeconds(60))
             {
-                await Task.Yield();
+                using var pause = new PeriodicTimer(TimeSpan.FromMilliseconds(20));
+                await pause.WaitForNextTickAsync();
             }
         }
     }

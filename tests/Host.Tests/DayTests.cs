@@ -32,9 +32,10 @@ public sealed class DayTests : IDisposable
     [Fact]
     public async Task Who_sits_in_the_chair_past_midnight_stays_on_the_day()
     {
+        // Booked for the morning, or for today: when the client sat down is what counts.
+        var visit = await http.NewVisitAsync("In the chair");
         server.Clock.Advance(TimeSpan.FromHours(14));
         await http.NewVisitAsync("Only booked");
-        var visit = await http.NewVisitAsync("In the chair");
         var (status, body) = await http.PostAsync(
             $"/api/visits/{visit}/apply/facts",
             $$$"""{"after":0,"id":"{{{Guid.NewGuid()}}}","fact":{"kind":"seated"}}"""

@@ -14,8 +14,9 @@ internal static class ChairBound
         var painting = c.Takes.Sum();
         // What can't last until painting is done is rinsed before, and painting is done later by that much.
         var early = RinsedBeforeTheLastIsPainted(c);
+        var waves = Waves(c);
         // One pair of hands: all painting and all rinsing come one after another.
-        var hands = painting + c.LeastRinsing(c.Total, false, early > 0 ? 2 : 1) + c.Frees;
+        var hands = painting + c.LeastRinsing(c.Total, false, waves) + c.Frees;
         // Every group is followed by its wait: with the longest first the waits overlap best.
         var (tails, at) = (0.0, 0.0);
         foreach (var g in c.ByTail)
@@ -25,9 +26,14 @@ internal static class ChairBound
         }
 
         var last = Enumerable.Range(0, c.Count).Min(g => c.Tail[g]);
-        var done = painting + c.LeastRinsing(early, false);
-        return Math.Max(Math.Max(hands, tails), Math.Max(done + Math.Max(last, c.WaveStart), Queue(c, painting)));
+        var done = painting + c.LeastRinsing(early, false, waves - 1);
+        var waited = Math.Max(tails, c.Waits.Minutes((1 << c.Count) - 1));
+        return Math.Max(Math.Max(hands, waited), Math.Max(done + Math.Max(last, c.WaveStart), Queue(c, painting)));
     }
+
+    /// <summary>No schedule has fewer waves.</summary>
+    public static int Waves(ChairCase c) =>
+        Math.Max(c.Waits.Waves((1 << c.Count) - 1), RinsedBeforeTheLastIsPainted(c) > 0 ? 2 : Math.Min(1, c.Total));
 
     /// <summary>
     /// However panels are painted, only so many may be rinsed by some minute; the others come after it, one after

@@ -44,7 +44,11 @@ internal sealed class ChairCase
         ByTail = Enumerable.Range(0, Count).OrderByDescending(g => Tail[g]).ToArray();
         Total = Panels.Sum(p => p.Length);
         Frees = Panels.Sum(p => p.Sum(q => q.Frees));
+        Waits = new(this);
     }
+
+    /// <summary>What groups still to be painted ask of hands.</summary>
+    public ChairWaits Waits { get; }
 
     public ChairProblem Problem { get; }
 

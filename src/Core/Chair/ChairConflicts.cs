@@ -22,6 +22,33 @@ internal static class ChairConflicts
     /// <summary>Whether every group fits by itself: then all can be rinsed one by one.</summary>
     public static bool FitsOneByOne(ChairProblem problem) => problem.Groups.All(g => Fits(problem, g, 0));
 
+    /// <summary>
+    /// Whether some group can't be rinsed in time whatever else is painted and rinsed: once it is painted its panels
+    /// come one after another, none before it may, and some of them are over by then.
+    /// </summary>
+    public static bool NeverFits(ChairCase c) =>
+        Enumerable
+            .Range(0, c.Count)
+            .Any(g =>
+            {
+                var (soonest, each) = (c.Takes[g] + c.WaveStart, Math.Min(c.WaveStart, c.WaveEach));
+                for (var i = 0; i < c.Panels[g].Length; i++)
+                {
+                    // They are in the order they are over; where none may be rinsed before one that is over sooner,
+                    // each waits for its own time, too.
+                    var own = c.IsRinsedAsOver ? c.PaintedAfter[g][i] + c.Panels[g][i].From : 0;
+                    soonest = Math.Max(soonest, own);
+                    if (soonest > c.PaintedAfter[g][i] + c.Panels[g][i].To + ChairCase.Eps)
+                    {
+                        return true;
+                    }
+
+                    soonest += each;
+                }
+
+                return false;
+            });
+
     private static bool Fits(ChairProblem problem, ChairGroup g, double longer)
     {
         var alone = problem with

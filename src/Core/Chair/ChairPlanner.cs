@@ -11,9 +11,9 @@ public static class ChairPlanner
     public const int MostGroups = 12,
         MostPanels = 200;
 
-    /// <summary>Tries where there are few panels; where there are many, panels looked at in all tries.</summary>
+    /// <summary>Tries where there are few panels, and where there are many.</summary>
     private const int MostTries = 400_000,
-        MostLooksOfMany = 600_000;
+        MostTriesOfMany = 30_000;
 
     /// <summary>
     /// The best schedule; where it is not proven, the best found, with what none can end before. Deterministic.
@@ -29,7 +29,12 @@ public static class ChairPlanner
 
         var c = new ChairCase(problem);
         var bound = ChairBound.Of(c);
-        var search = Searched(c, bound, c.Total <= ChairSearch.SmallPanels ? MostTries : MostLooksOfMany / c.Total);
+        if (ChairConflicts.NeverFits(c))
+        {
+            return new(false, true, bound, null, [], [], [], ChairConflicts.Of(problem));
+        }
+
+        var search = Searched(c, bound, c.Total <= ChairSearch.SmallPanels ? MostTries : MostTriesOfMany);
         // Each group was searched as its panels are over: where another order might do better, all was not tried.
         var whole = search.IsWhole && c.IsRinsedAsOver;
         var proven = whole || search.EndsAt <= bound + ChairCase.Eps;
@@ -66,7 +71,12 @@ public static class ChairPlanner
     {
         var search = new ChairSearch(c, tries);
         ChairOrders.Improve(c, search, bound);
-        if (c.Total <= ChairSearch.SmallPanels || search.EndsAt > bound + ChairCase.Eps)
+        // One that ends as soon as any is still not the best, where fewer waves might do.
+        if (
+            c.Total <= ChairSearch.SmallPanels
+            || search.EndsAt > bound + ChairCase.Eps
+            || search.Waves > ChairBound.Waves(c)
+        )
         {
             search.Go();
         }

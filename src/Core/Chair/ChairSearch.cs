@@ -10,6 +10,8 @@ internal sealed class ChairSearch
     private readonly ChairState state;
     private readonly int mostTries;
     private int tries;
+    private bool triesEveryFilling;
+    private bool isWhole;
     private readonly double[] ready;
     private int[] bestOrder = [];
 
@@ -32,11 +34,17 @@ internal sealed class ChairSearch
     public int Waves { get; private set; } = int.MaxValue;
 
     /// <summary>Whether nothing was left untried that could be better.</summary>
-    public bool IsWhole => tries < mostTries && (c.Total <= SmallPanels || (!state.HasPutOff && c.Frees <= 0));
+    public bool IsWhole => isWhole;
+
+    /// <summary>A try that moves what was before costs more: so many looks at groups and waves are one more.</summary>
+    private const int LooksATry = 16;
+
+    private bool IsSpent => tries + state.Looks / LooksATry >= mostTries;
 
     /// <summary>
-    /// Up to so many panels every way to fill a wave is tried. With more, what may be rinsed by then and is over first
-    /// goes first: no other way is better as long as no group has to be begun later for it, and freeing takes nothing.
+    /// Up to so many panels every way to fill a wave is tried at once. With more, what may be rinsed by then and is over
+    /// first goes first: no other way is better as long as no group has to be begun later for it, and freeing takes
+    /// nothing. Where that was so, every way is tried after it.
     /// </summary>
     public const int SmallPanels = 14;
 
@@ -63,10 +71,24 @@ internal sealed class ChairSearch
         Keep(replayed);
     }
 
-    /// <summary>Searches all of it.</summary>
+    /// <summary>Searches all of it, as long as there are tries.</summary>
     public void Go()
     {
-        if (tries++ >= mostTries || !state.CanStillBe() || !CanBeBetter())
+        triesEveryFilling = c.Total <= SmallPanels;
+        Next();
+        isWhole = !IsSpent && (triesEveryFilling || (!state.HasPutOff && c.Frees <= 0));
+        if (!isWhole && !IsSpent)
+        {
+            triesEveryFilling = true;
+            Next();
+            isWhole = !IsSpent;
+        }
+    }
+
+    private void Next()
+    {
+        tries++;
+        if (IsSpent || !state.CanStillBe() || !CanBeBetter())
         {
             return;
         }
@@ -82,11 +104,11 @@ internal sealed class ChairSearch
             RinseOn(inNewWave: false);
         }
 
-        for (var g = 0; g < c.Count && tries < mostTries; g++)
+        for (var g = 0; g < c.Count && !IsSpent; g++)
         {
             if (MayPaint(g) && state.Paint(g))
             {
-                Go();
+                Next();
                 state.Undo();
             }
         }
@@ -96,33 +118,42 @@ internal sealed class ChairSearch
 
     private void RinseOn(bool inNewWave)
     {
-        var tried = new List<(double Over, int Group)>(c.Count);
+        Span<(double Over, int Group)> all = stackalloc (double, int)[c.Count];
+        var open = 0;
         foreach (var g in state.Order)
         {
             if (state.RinsedOf(g) is var at && at < c.Panels[g].Length && !IsAfterItsLike(g))
             {
-                tried.Add((state.BegunAt(g) + c.PaintedAfter[g][at] + c.Panels[g][at].To, g));
+                all[open++] = (state.BegunAt(g) + c.PaintedAfter[g][at] + c.Panels[g][at].To, g);
             }
         }
 
         // What is over first goes first.
+        var tried = all[..open];
         tried.Sort();
-        var slot = state.NextSlot(inNewWave);
+        var (slot, on) = (state.NextSlot(inNewWave), state.IsInWave ? state.NextSlot(inNewWave: false) : 0);
         foreach (var (_, g) in tried)
         {
-            if (tries >= mostTries)
+            if (IsSpent)
             {
                 return;
             }
 
-            var isReady = ReadyAt(g, state.RinsedOf(g)) <= slot;
+            var ready = ReadyAt(g, state.RinsedOf(g));
+            // What may be rinsed in the wave under way begins no wave right after it.
+            if (inNewWave && !triesEveryFilling && ready <= on)
+            {
+                continue;
+            }
+
+            var isReady = ready <= slot;
             if (state.Rinse(g, inNewWave))
             {
-                Go();
+                Next();
                 state.Undo();
             }
 
-            if (isReady && c.Total > SmallPanels)
+            if (isReady && !triesEveryFilling)
             {
                 return;
             }
@@ -164,12 +195,13 @@ internal sealed class ChairSearch
     private bool CanBeBetter()
     {
         var free = state.FreeAt;
-        var (painting, at, least) = (0.0, free, free);
+        var (painting, at, least, takes) = (0.0, free, free, double.PositiveInfinity);
         foreach (var g in c.ByTail)
         {
             if (!state.Has(g))
             {
                 painting += c.Takes[g];
+                takes = Math.Min(takes, c.Takes[g]);
                 at += c.Takes[g];
                 least = Math.Max(least, at + Math.Max(c.Tail[g], c.WaveStart));
             }
@@ -180,9 +212,19 @@ internal sealed class ChairSearch
         }
 
         var left = c.Total - state.Rinsed;
-        var rinsing = c.LeastRinsing(left, state.IsInWave && painting == 0);
+        var unpainted = ((1 << c.Count) - 1) & ~state.Painted;
+        var (begin, before) = (free, 0);
+        if (painting > 0)
+        {
+            begin = state.MayPaintFrom(takes, out before);
+        }
+
+        var more = painting > 0 ? c.Waits.Waves(unpainted) + (before > 0 && !state.IsInWave ? 1 : 0) : 1;
+        var rinsing = c.LeastRinsing(left, state.IsInWave && painting == 0, more);
         least = Math.Max(least, free + painting + rinsing + state.FreesLeft);
-        if (least > EndsAt + ChairCase.Eps || Queued(free) > EndsAt + ChairCase.Eps)
+        least = Math.Max(least, begin + c.Waits.Minutes(unpainted));
+        // One more in a wave changes little of the queue, and it takes longest to look at.
+        if (least > EndsAt + ChairCase.Eps || (!state.IsWellInWave && Queued(free) > EndsAt + ChairCase.Eps))
         {
             return false;
         }
@@ -192,7 +234,7 @@ internal sealed class ChairSearch
             return true;
         }
 
-        var waves = state.Waves + (left > 0 && (painting > 0 || !state.IsInWave) ? 1 : 0);
+        var waves = state.Waves + (left > 0 && (painting > 0 || !state.IsInWave) ? more : 0);
         return waves < Waves || (waves == Waves && IsNearerToTheGiven(state.Order, painting > 0));
     }
 

@@ -17,7 +17,8 @@ internal sealed class ChairState
         double Least,
         double Most,
         double Frees,
-        double[] Before
+        double At,
+        double[]? Before
     )> done = [];
     private readonly int[] rinsed;
     private readonly int[] opOf;
@@ -48,10 +49,16 @@ internal sealed class ChairState
     /// <summary>Whether a group was ever begun later than could be, lest one of its panels be over.</summary>
     public bool HasPutOff { get; private set; }
 
+    /// <summary>How often a group or a wave was looked at: what all of it cost.</summary>
+    public int Looks { get; private set; }
+
     /// <summary>When the next panel would be rinsed at the soonest, minutes.</summary>
     /// <param name="inNewWave">In a new wave, or in the one under way.</param>
     public double NextSlot(bool inNewWave) =>
         inNewWave ? FreeAt + c.Slot(0) : ops[^1].At + c.Slot(ops[^1].Panels.Count);
+
+    /// <summary>Whether a panel of the wave under way was rinsed last, and not its first.</summary>
+    public bool IsWellInWave => IsInWave && ops[^1].Panels.Count > 1;
 
     /// <summary>Whether a wave is under way.</summary>
     public bool IsInWave => ops.Count > 0 && ops[^1].Group == Wave;
@@ -72,7 +79,7 @@ internal sealed class ChairState
     public bool Paint(int group)
     {
         var op = new Op(group, c.Count) { Takes = c.Takes[group] };
-        done.Add((op, true, group, 0, 0, 0, Times()));
+        done.Add((op, true, group, 0, 0, 0, 0, null));
         opOf[group] = ops.Count;
         ops.Add(op);
         Painted |= 1 << group;
@@ -86,7 +93,6 @@ internal sealed class ChairState
     /// </summary>
     public bool Rinse(int group, bool inNewWave)
     {
-        var before = Times();
         if (inNewWave)
         {
             ops.Add(new Op(Wave, c.Count));
@@ -94,7 +100,7 @@ internal sealed class ChairState
         }
 
         var op = ops[^1];
-        done.Add((op, inNewWave, group, op.Least[group], op.Most[group], op.Frees, before));
+        done.Add((op, inNewWave, group, op.Least[group], op.Most[group], op.Frees, op.At, null));
         var (at, slot) = (rinsed[group]++, c.Slot(op.Panels.Count));
         var painted = c.PaintedAfter[group][at];
         op.Least[group] = Math.Max(op.Least[group], painted + c.Panels[group][at].From - slot);
@@ -110,7 +116,7 @@ internal sealed class ChairState
     /// <summary>Takes back what was added last.</summary>
     public void Undo()
     {
-        var (op, isNew, group, least, most, frees, before) = done[^1];
+        var (op, isNew, group, least, most, frees, at, before) = done[^1];
         done.RemoveAt(done.Count - 1);
         if (op.Group != Wave)
         {
@@ -138,7 +144,8 @@ internal sealed class ChairState
             }
         }
 
-        for (var k = 0; k < before.Length; k++)
+        op.At = at;
+        for (var k = 0; before is not null && k < ops.Count; k++)
         {
             ops[k].At = before[k];
         }
@@ -175,6 +182,33 @@ internal sealed class ChairState
         }
 
         return true;
+    }
+
+    /// <summary>
+    /// The minute before which no group can be begun: what would not last until it is painted is rinsed before,
+    /// whatever hands waited for.
+    /// </summary>
+    /// <param name="takes">Minutes that painting the group takes.</param>
+    /// <param name="panels">How many panels are rinsed before.</param>
+    public double MayPaintFrom(double takes, out int panels)
+    {
+        var (since, ready) = (0.0, 0.0);
+        panels = 0;
+        for (var k = ops.Count - 1; k >= 0; k--)
+        {
+            var group = ops[k].Group;
+            since += ops[k].Takes + ops[k].Frees;
+            for (var i = group == Wave ? 0 : rinsed[group]; group != Wave && i < c.Panels[group].Length; i++)
+            {
+                if (IsOver(group, i, since + takes + c.Slot(0)))
+                {
+                    ready = Math.Max(ready, ops[k].At + c.PaintedAfter[group][i] + c.Panels[group][i].From);
+                    panels++;
+                }
+            }
+        }
+
+        return Math.Max(ready, FreeAt + c.LeastRinsing(panels, IsInWave));
     }
 
     /// <summary>The groups' turns in the order they are painted.</summary>
@@ -215,46 +249,28 @@ internal sealed class ChairState
     /// <summary>Moves everything as late as it must be and no later; undone where that has no end.</summary>
     private bool Settled()
     {
+        var last = ops[^1];
+        Begin(ops.Count - 1);
+        if (last.Group != Wave || Keeps(last))
+        {
+            // Nothing before it has to move.
+            return true;
+        }
+
+        var before = Times();
+        before[^1] = done[^1].At;
+        done[^1] = done[^1] with { Before = before };
         for (var pass = 0; pass <= ops.Count + 1; pass++)
         {
             var moved = false;
             for (var k = 0; k < ops.Count; k++)
             {
-                var op = ops[k];
-                var at = k == 0 ? op.At : Math.Max(op.At, ops[k - 1].DoneAt);
-                if (op.Group == Wave)
-                {
-                    foreach (var g in Order)
-                    {
-                        if (op.Least[g] > double.NegativeInfinity)
-                        {
-                            at = Math.Max(at, ops[opOf[g]].At + op.Least[g]);
-                        }
-                    }
-                }
-
-                op.At = at;
+                Begin(k);
             }
 
-            for (var k = 0; k < ops.Count; k++)
+            foreach (var op in ops)
             {
-                var op = ops[k];
-                if (op.Group != Wave)
-                {
-                    continue;
-                }
-
-                foreach (var g in Order)
-                {
-                    var latest = op.At - op.Most[g];
-                    var painted = ops[opOf[g]];
-                    if (latest > painted.At + ChairCase.Eps)
-                    {
-                        HasPutOff = true;
-                        painted.At = latest;
-                        moved = true;
-                    }
-                }
+                moved |= op.Group == Wave && PutsOff(op);
             }
 
             if (!moved)
@@ -265,6 +281,58 @@ internal sealed class ChairState
 
         Undo();
         return false;
+    }
+
+    /// <summary>Moves one as late as what is before it asks.</summary>
+    private void Begin(int k)
+    {
+        Looks++;
+        var op = ops[k];
+        var at = k == 0 ? op.At : Math.Max(op.At, ops[k - 1].DoneAt);
+        if (op.Group == Wave)
+        {
+            foreach (var g in Order)
+            {
+                if (op.Least[g] > double.NegativeInfinity)
+                {
+                    at = Math.Max(at, ops[opOf[g]].At + op.Least[g]);
+                }
+            }
+        }
+
+        op.At = at;
+    }
+
+    /// <summary>Whether none of its panels is over in a wave.</summary>
+    private bool Keeps(Op wave)
+    {
+        foreach (var g in Order)
+        {
+            if (wave.At - wave.Most[g] > ops[opOf[g]].At + ChairCase.Eps)
+            {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /// <summary>Moves groups as late as a wave asks, lest their panels be over in it; whether any had to be.</summary>
+    private bool PutsOff(Op wave)
+    {
+        var moved = false;
+        foreach (var g in Order)
+        {
+            var latest = wave.At - wave.Most[g];
+            var painted = ops[opOf[g]];
+            if (latest > painted.At + ChairCase.Eps)
+            {
+                HasPutOff = moved = true;
+                painted.At = latest;
+            }
+        }
+
+        return moved;
     }
 
     private sealed class Op

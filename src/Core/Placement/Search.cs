@@ -86,9 +86,8 @@ public sealed class Search
 
         table.Share(found);
         var bare = table.Judge(new int[tried.Groups.Count]);
-        var made = Assigned(found.Select(f => Make(f.Chosen, table.Judge(f.Chosen))).ToArray(), plan.Wish)
-            .Select(p => p with { Unmet = Words.Unmet(p.Head, p.Strength, p.Outcome, bare) })
-            .ToArray();
+        var made = Assigned(found.Select(f => Make(f.Chosen, table.Judge(f.Chosen))).ToArray(), plan.Wish);
+        made = made.Select(p => p with { Unmet = Words.Unmet(p, made, bare) }).ToArray();
         told?.Invoke(new Progress(1, table.Evaluations, made.Min(p => p.Distance)));
         return made.Select((p, i) => p with { GivesUp = Words.GivesUp(p, made.Where((_, j) => j != i).ToArray()) })
             .ToArray();
@@ -187,27 +186,23 @@ public sealed class Search
     /// whatever it was searched for; of the others the soonest by its score, unless it grows out slower by weeks: then
     /// it is called that.
     /// </summary>
-    internal static IReadOnlyList<Proposal> Assigned(IReadOnlyList<Proposal> made, Wish wish)
+    internal static Proposal[] Assigned(IReadOnlyList<Proposal> made, Wish wish)
     {
         var left = made.ToList();
         Proposal Take<T>(Strength strength, Func<Proposal, T> less)
         {
             var taken = left.MinBy(less)!;
             left.Remove(taken);
-            return taken with
-            {
-                Strength = strength,
-                Name = Words.Of(strength),
-                Score = Aim.Score(taken.Outcome, wish, strength),
-            };
+            return taken with { Strength = strength, Score = Aim.Score(taken.Outcome, wish, strength) };
         }
 
-        return
+        Proposal[] assigned =
         [
             Take(Strength.Nearest, p => p.Distance),
             Take(Strength.Soonest, p => (GrowsOutSlower(p), Aim.Score(p.Outcome, wish, Strength.Soonest))),
             Take(Strength.SlowToGrowOut, p => -p.Outcome.RegrowthWeeks),
         ];
+        return Words.Named(assigned);
 
         // What grows out slower than the other by weeks is called so, whatever else it is good at.
         bool GrowsOutSlower(Proposal of) =>

@@ -11,21 +11,60 @@ internal static class Words
     /// <summary>How many weeks later regrowth must show to be worth a word. Model assumption.</summary>
     public const double WeeksThatCount = 1;
 
-    public static string Of(Strength strength) =>
-        strength switch
-        {
-            Strength.Nearest => "Nearest to the look",
-            Strength.Soonest => "Soonest done",
-            Strength.SlowToGrowOut => "Slowest to grow out",
-        };
+    /// <summary>How many minutes more are worth a word. Model assumption.</summary>
+    public const double MinutesThatCount = 3;
+
+    /// <summary>
+    /// Proposals by what they are: the nearest; of the others each by what none of the three is better at, which may be
+    /// both, or nothing. No two are called alike.
+    /// </summary>
+    /// <param name="all">The nearest, the soonest and the slowest to grow out, as they were searched for.</param>
+    public static Proposal[] Named(IReadOnlyList<Proposal> all)
+    {
+        var (nearest, quick, lasting) = (all[0], all[1], all[2]);
+        var soonest = new[] { quick, lasting }.FirstOrDefault(p => IsSoonest(p, all));
+        var slowest = new[] { lasting, quick }.FirstOrDefault(p => IsSlowest(p, all));
+        return
+        [
+            nearest with
+            {
+                Name = "Nearest to the look",
+            },
+            quick with
+            {
+                Name = By(quick, "Another way"),
+            },
+            lasting with
+            {
+                Name = By(lasting, "A third way"),
+            },
+        ];
+
+        string By(Proposal of, string neither) =>
+            (ReferenceEquals(of, soonest), ReferenceEquals(of, slowest)) switch
+            {
+                (true, true) => "Soonest done and slowest to grow out",
+                (true, false) => "Soonest done",
+                (false, true) => "Slowest to grow out",
+                (false, false) => neither,
+            };
+    }
+
+    /// <summary>Whether none is done sooner by minutes that count.</summary>
+    private static bool IsSoonest(Proposal of, IReadOnlyList<Proposal> all) =>
+        all.All(o => of.Outcome.Minutes <= o.Outcome.Minutes + MinutesThatCount);
+
+    /// <summary>Whether none grows out slower by weeks that count.</summary>
+    private static bool IsSlowest(Proposal of, IReadOnlyList<Proposal> all) =>
+        all.All(o => of.Outcome.RegrowthWeeks >= o.Outcome.RegrowthWeeks - WeeksThatCount);
 
     /// <summary>Wishes not met within tolerance, and why.</summary>
-    /// <param name="head">The plan on her head.</param>
-    /// <param name="strength">What it is good at.</param>
-    /// <param name="o">What comes out.</param>
+    /// <param name="of">Whose.</param>
+    /// <param name="all">It and the others.</param>
     /// <param name="bare">What she has with nothing painted.</param>
-    public static IReadOnlyList<Unmet> Unmet(PlannedHead head, Strength strength, in Outcome o, in Outcome bare)
+    public static IReadOnlyList<Unmet> Unmet(Proposal of, IReadOnlyList<Proposal> all, in Outcome bare)
     {
+        var (head, o) = (of.Head, of.Outcome);
         var wish = head.Plan.Wish;
         var unmet = new List<Unmet>();
         if (o.EndsLevel is not { } ends || Math.Abs(ends - wish.EndsLevel) > Aim.EndsWithin)
@@ -75,7 +114,7 @@ internal static class Words
         }
 
         // What the soonest leaves short it leaves for the sake of time, where the others do not.
-        return strength == Strength.Soonest
+        return of.Strength == Strength.Soonest && IsSoonest(of, all)
             ? unmet.Select(u => u with { Because = $"Given up for time. {u.Because}" }).ToArray()
             : unmet;
     }
@@ -113,7 +152,7 @@ internal static class Words
     {
         var words = new List<string>();
         var soonest = others.MinBy(o => o.Outcome.Minutes)!;
-        if (of.Outcome.Minutes > soonest.Outcome.Minutes + 3)
+        if (of.Outcome.Minutes > soonest.Outcome.Minutes + MinutesThatCount)
         {
             words.Add(
                 $"{of.Outcome.Minutes - soonest.Outcome.Minutes:0} minutes and "

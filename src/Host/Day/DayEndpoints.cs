@@ -71,6 +71,9 @@ internal static class DayEndpoints
     /// <summary>A service that something happened in so lately is still going on. Model assumption.</summary>
     private static readonly TimeSpan StillInChair = TimeSpan.FromHours(8);
 
+    /// <summary>No service began longer ago than this and still goes on. Model assumption.</summary>
+    private static readonly TimeSpan LongestService = TimeSpan.FromDays(1);
+
     public static void MapDay(this IEndpointRouteBuilder app)
     {
         var api = app.MapGroup("/api").WithTags("Day");
@@ -93,15 +96,14 @@ internal static class DayEndpoints
                     var now = clock.GetLocalNow();
                     var from = new DateTimeOffset(now.Date, now.Offset);
                     var list = new List<DayVisit>();
-                    // Whoever still sits in the chair past midnight stays on the day.
-                    foreach (var visit in await visits.BetweenAsync(from - StillInChair, from.AddDays(1), stop))
+                    foreach (
+                        var visit in (await visits.BetweenAsync(from, from.AddDays(1), stop))
+                            .Concat(await InChairAsync(visits, services, now, stop))
+                            .DistinctBy(v => v.Id)
+                            .OrderBy(v => v.StartsAt)
+                    )
                     {
-                        if (
-                            (
-                                visit.StartsAt >= from
-                                || (await services.OfAsync(visit.Id, stop))?.Facts[^1].At > now - StillInChair
-                            ) && await revisions.PlanAsync(visit.Id, stop) is { } stored
-                        )
+                        if (await revisions.PlanAsync(visit.Id, stop) is { } stored)
                         {
                             var painted = stored
                                 .Plan.Zones.Values.Where(z => z.Excluded is null)
@@ -263,6 +265,30 @@ internal static class DayEndpoints
             .ProducesProblem(StatusCodes.Status404NotFound)
             .WithName("PutHair")
             .WithSummary("The hair as read at this visit");
+    }
+
+    /// <summary>Whoever still sits in the chair is on the day: past midnight, and whenever it was booked.</summary>
+    private static async Task<IReadOnlyList<StoredVisit>> InChairAsync(
+        Visits visits,
+        Services services,
+        DateTimeOffset now,
+        CancellationToken stop
+    )
+    {
+        var seated = new List<StoredVisit>();
+        foreach (var id in await services.BegunSinceAsync(now - LongestService, stop))
+        {
+            if (
+                await services.FactsOfAsync(id, stop) is [.., var last]
+                && last.At > now - StillInChair
+                && await visits.FindAsync(id, stop) is { } visit
+            )
+            {
+                seated.Add(visit);
+            }
+        }
+
+        return seated;
     }
 
     private static Glance Of(

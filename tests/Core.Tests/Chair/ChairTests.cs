@@ -84,6 +84,90 @@ public sealed class ChairTests
         Assert.True(fits > 40 && not > 40, $"{fits} fit, {not} don't");
     }
 
+    /// <summary>
+    /// More panels than are tried in every way at once, in groups with narrow windows or wide ones, some in the given
+    /// order; in twentieths of a minute.
+    /// </summary>
+    private static ChairProblem Middling(int seed)
+    {
+        var any = new Random(seed);
+        double Any(double low, double high) => Math.Round((low + (high - low) * any.NextDouble()) * 20) / 20;
+        var groups = any.Next(2, 5);
+        var (narrow, given) = (any.Next(3), any.Next(3) == 0);
+        return new(
+            Enumerable
+                .Range(0, groups)
+                .Select(g =>
+                {
+                    var from = Any(5, 30);
+                    var to = from + (narrow == 0 ? Any(2, 8) : Any(5, 25));
+                    var after = g > 0 && any.Next(5) == 0 ? new[] { $"{(char)('a' + any.Next(g))}" } : [];
+                    return Group($"{(char)('a' + g)}", any.Next(15, 18) / groups, Any(0.3, 1.8), from, to, after);
+                })
+                .ToArray(),
+            given
+        );
+    }
+
+    [Fact]
+    public void What_is_proven_of_more_panels_a_solver_that_knows_nothing_of_chairs_finds_too()
+    {
+        var (proven, fits) = (0, 0);
+        for (var seed = 0; seed < SolvedCases; seed++)
+        {
+            var problem = Middling(seed);
+            var found = ChairPlanner.Of(problem);
+            var best = ChairBySolver.Best(problem);
+            Assert.True(best is null || found.LowerBound <= best.Value.End + Closely, $"{seed}: the bound");
+            if (found.Proven)
+            {
+                proven++;
+                Assert.True(found.Feasible == best is not null, $"{seed}: whether it fits");
+            }
+
+            if (found.EndsAt is { } end)
+            {
+                fits++;
+                ChairCheck.Holds(problem, found);
+                Assert.True(end >= best!.Value.End - Closely, $"{seed}: no sooner than can be");
+                Assert.True(!found.Proven || Math.Abs(end - best.Value.End) < Closely, $"{seed}: {end} {best}");
+                Assert.True(!found.Proven || found.Waves.Count == best.Value.Waves, $"{seed}: the waves of {best}");
+            }
+        }
+
+        Assert.True(proven >= SolvedCases * 0.9 && fits > SolvedCases / 2, $"{proven} proven, {fits} fit");
+    }
+
+    [Fact]
+    public void Of_what_ends_as_soon_fewer_waves_are_taken()
+    {
+        var problem = new ChairProblem([
+            Group("crown", 5, 1, 31.15, 36.5),
+            Group("side", 4, 1.5, 27.45, 30.35),
+            Group("nape", 4, 0.8, 12.25, 15.6),
+            Group("low", 3, 0.7, 10.8, 16.8, "nape"),
+            Group("top", 2, 1.7, 28.7, 33.4),
+        ]);
+        var found = ChairPlanner.Of(problem);
+        ChairCheck.Holds(problem, found);
+        Assert.Equal(41.85, found.EndsAt!.Value, 1e-6);
+        Assert.True(found.Proven);
+        Assert.Single(found.Waves);
+    }
+
+    [Fact]
+    public void A_group_that_can_t_be_rinsed_in_time_is_told_at_once_however_many_others_there_are()
+    {
+        var others = Enumerable.Range(0, 11).Select(i => Group($"{i}", 10, 0.5 + i * 0.03, 25 + i, 40 + i));
+        var found = ChairPlanner.Of(new([.. others, Group("long", 8, 3, 5, 9)]));
+        Assert.False(found.Feasible);
+        Assert.True(found.Proven);
+        Assert.Equal(["long"], Assert.Single(found.Conflicts).Groups);
+    }
+
+    private const int SolvedCases = 12;
+    private const double Closely = 0.01;
+
     private static Gen<ChairProblem> Head { get; } =
         from groups in Gen.Int[4, 12]
         from sizes in Gen.Int[3, 16].Array[groups]

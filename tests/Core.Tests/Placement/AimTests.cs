@@ -100,7 +100,7 @@ public sealed class AimTests
                     )
             );
 
-    /// <summary>Names hold: nothing is called slowest to grow out that shows its regrowth weeks before the other.</summary>
+    /// <summary>Names hold: nothing is called what another of the three is more, and no two are called alike.</summary>
     [Fact]
     public void What_is_found_is_called_what_it_is() =>
         Gen.Select(AnyOutcome, AnyOutcome, AnyOutcome)
@@ -112,17 +112,52 @@ public sealed class AimTests
                         [Strength.Nearest, Strength.Soonest, Strength.SlowToGrowOut],
                         found.Select(f => f.Strength)
                     );
+                    Assert.Equal(3, found.Select(f => f.Name).Distinct().Count());
+                    Assert.Equal("Nearest to the look", found[0].Name);
                     Assert.Equal(found.Min(f => f.Distance), found[0].Distance);
-                    var (soonest, slowest) = (found[1].Outcome, found[2].Outcome);
-                    Assert.True(soonest.RegrowthWeeks <= slowest.RegrowthWeeks + Words.WeeksThatCount);
-                    if (slowest.RegrowthWeeks <= soonest.RegrowthWeeks + Words.WeeksThatCount)
-                    {
-                        Assert.True(
-                            Aim.Score(soonest, Wanted, Strength.Soonest) <= Aim.Score(slowest, Wanted, Strength.Soonest)
-                        );
-                    }
+                    var soonest = found.Min(f => f.Outcome.Minutes) + Words.MinutesThatCount;
+                    var slowest = found.Max(f => f.Outcome.RegrowthWeeks) - Words.WeeksThatCount;
+                    Each.Of(
+                        found[1..],
+                        f =>
+                        {
+                            var (isSoonest, isSlowest) = (
+                                f.Outcome.Minutes <= soonest,
+                                f.Outcome.RegrowthWeeks >= slowest
+                            );
+                            Assert.True(isSoonest || !f.Name.StartsWith("Soonest done", StringComparison.Ordinal));
+                            Assert.True(isSlowest || !f.Name.EndsWith("lowest to grow out", StringComparison.Ordinal));
+                            // One that is soonest or slowest is called so, unless the other is and was searched for it.
+                            Assert.True(f.Name is not ("Another way" or "A third way") || !(isSoonest && isSlowest));
+                        }
+                    );
                 }
             );
+
+    [Theory]
+    [InlineData(80, 14, 60, 12, 70, 16, "Soonest done", "Slowest to grow out")]
+    [InlineData(80, 14, 70, 12, 60, 16, "Another way", "Soonest done and slowest to grow out")]
+    [InlineData(50, 20, 70, 12, 60, 16, "Another way", "A third way")]
+    [InlineData(80, 20, 60, 12, 70, 16, "Soonest done", "A third way")]
+    public void A_name_says_what_is_so(
+        double nearMinutes,
+        double nearWeeks,
+        double quickMinutes,
+        double quickWeeks,
+        double lastingMinutes,
+        double lastingWeeks,
+        string quick,
+        string lasting
+    )
+    {
+        Proposal[] all =
+        [
+            Of(Met with { Minutes = nearMinutes, RegrowthWeeks = nearWeeks }),
+            Of(Met with { Minutes = quickMinutes, RegrowthWeeks = quickWeeks }),
+            Of(Met with { Minutes = lastingMinutes, RegrowthWeeks = lastingWeeks }),
+        ];
+        Assert.Equal(["Nearest to the look", quick, lasting], Words.Named(all).Select(p => p.Name));
+    }
 
     private static Proposal Of(Outcome o) =>
         new(Strength.Nearest, "", new Together([]), null!, o, o, Aim.Distance(o, Wanted), 0, [], []);
