@@ -37,7 +37,7 @@ internal static class ColourFindings
     public static IEnumerable<Finding> FlatOrGreen(Judged head)
     {
         var dark = head
-            .Panels.SelectMany(p => DarkOn(p, head.Hair).Select(d => (Panel: p, d.Layer, d.Levels, d.Cm)))
+            .Panels.SelectMany(p => DarkOn(p, head.Hair).Select(d => (Panel: p, d.Layer, d.Levels, d.Along)))
             .ToArray();
         foreach (var group in dark.GroupBy(d => (d.Layer.Formula.Id, d.Layer.Step)))
         {
@@ -55,7 +55,7 @@ internal static class ColourFindings
                 Findings.Keys(panels),
                 Wear.Down,
                 [new("darker", deepest, "levels"), new("panels", panels.Length, "panels")],
-                new Stretch(group.Min(d => d.Cm), group.Max(d => d.Cm)),
+                new Stretch(group.Min(d => d.Along.FromCm), group.Max(d => d.Along.ToCm)),
                 Of: $"{formula.Id}"
             );
         }
@@ -109,7 +109,7 @@ internal static class ColourFindings
     }
 
     /// <summary>Colours of a panel, where they lie on hair too light for them, and by how much.</summary>
-    private static IEnumerable<(Layer Layer, double Levels, double Cm)> DarkOn(PlannedPanel panel, HairProfile hair)
+    private static IEnumerable<(Layer Layer, double Levels, Stretch Along)> DarkOn(PlannedPanel panel, HairProfile hair)
     {
         var layers = panel.Layers;
         var (zone, length) = (panel.Panel.Key.Zone, panel.Panel.LengthCm);
@@ -121,7 +121,7 @@ internal static class ColourFindings
             }
 
             var earlier = layers.Where(l => l.Step < layers[n].Step).ToArray();
-            var (most, at) = (0.0, 0.0);
+            var (most, from, to) = (0.0, length, 0.0);
             var here = panel.HairOf(hair);
             var states = HairState.Of(here);
             if (
@@ -151,16 +151,18 @@ internal static class ColourFindings
                     var band = StrandHistory.At(here.Bands, s) + 1 ?? 0;
                     var before = products[band].At(coverages);
                     var (_, warmth) = before.Absorbed.Turn;
-                    if (before.Lifted >= CountsAsLifted && warmth < CountsAsWarm && before.Level - colour.Level > most)
+                    var darker = before.Level - colour.Level;
+                    if (before.Lifted >= CountsAsLifted && warmth < CountsAsWarm && darker > DarkerBy)
                     {
-                        (most, at) = (before.Level - colour.Level, s);
+                        most = Math.Max(most, darker);
+                        (from, to) = (Math.Min(from, s - StepCm / 2), Math.Min(s + StepCm / 2, length));
                     }
                 }
             }
 
             if (most > DarkerBy)
             {
-                yield return (layers[n], most, at);
+                yield return (layers[n], most, new(from, to));
             }
         }
     }

@@ -45,31 +45,6 @@ public sealed class CloserTests
     }
 
     [Fact]
-    public void A_picture_at_twice_the_size_shows_the_same_head()
-    {
-        var head = Given.Bare;
-        var once = Picture.Colour(Looks.Seen(Wear.Down, 30), head.Drawn);
-        var twice = Picture.Twice(Looks, Wear.Down, 30, View.UsualTilt, head.Drawn);
-        Assert.Equal(once.Length * 4, twice.Length);
-        var apart = 0.0;
-        for (var y = 0; y < View.Height; y += 7)
-        {
-            for (var x = 0; x < View.Width; x += 7)
-            {
-                var sum = 0;
-                for (var k = 0; k < 4; k++)
-                {
-                    sum += twice[((y * 2 + k / 2) * View.Width * 2 + x * 2 + k % 2) * 3];
-                }
-
-                apart += Math.Abs(once[(y * View.Width + x) * 3] - sum / 4.0);
-            }
-        }
-
-        Assert.InRange(apart / (View.Height / 7 * (View.Width / 7)), 0, 9);
-    }
-
-    [Fact]
     public void Pinned_up_nothing_that_lies_over_a_panel_hangs_and_more_of_it_is_seen()
     {
         var head = Given.Bare;
