@@ -158,7 +158,7 @@ public sealed class PaintTests(App app) : IClassFixture<App>
         var strip = app.Until("the drawing", _ => Directory.GetFiles(folder, "strip *.svg").FirstOrDefault());
         app.Until(
             "all of it",
-            _ => File.ReadAllText(strip).EndsWith("</svg>", StringComparison.Ordinal) ? "yes" : null
+            _ => File.ReadAllText(strip).TrimEnd().EndsWith("</svg>", StringComparison.Ordinal) ? "yes" : null
         );
         Assert.Contains("<svg", File.ReadAllText(strip), StringComparison.Ordinal);
         Assert.Empty(app.ConsoleErrors);

@@ -11,9 +11,12 @@ public static class ChairPlanner
     public const int MostGroups = 12,
         MostPanels = 200;
 
-    /// <summary>Tries where there are few panels, and where there are many.</summary>
+    /// <summary>
+    /// Tries where there are few panels, where there are many, and where there are many of which it can't be proven.
+    /// </summary>
     private const int MostTries = 400_000,
-        MostTriesOfMany = 30_000;
+        MostTriesOfMany = 30_000,
+        MostTriesUnproven = 8_000;
 
     /// <summary>
     /// The best schedule; where it is not proven, the best found, with what none can end before. Deterministic.
@@ -34,7 +37,11 @@ public static class ChairPlanner
             return new(false, true, bound, null, [], [], [], ChairConflicts.Of(problem));
         }
 
-        var search = Searched(c, bound, c.Total <= ChairSearch.SmallPanels ? MostTries : MostTriesOfMany);
+        var tries =
+            c.Total <= ChairSearch.SmallPanels ? MostTries
+            : c.IsRinsedAsOver ? MostTriesOfMany
+            : MostTriesUnproven;
+        var search = Searched(c, bound, tries);
         // Each group was searched as its panels are over: where another order might do better, all was not tried.
         var whole = search.IsWhole && c.IsRinsedAsOver;
         var proven = whole || search.EndsAt <= bound + ChairCase.Eps;

@@ -9,14 +9,21 @@ namespace Wendro.Core.Chair;
 internal sealed class ChairWaits
 {
     private readonly ChairCase c;
+    private readonly bool isKnown;
     private readonly double[] minutes;
     private readonly int[] waves;
 
-    /// <summary>Looks at every set of groups once.</summary>
+    /// <summary>Looks at every set of groups once; where there are too many for that, nothing is known.</summary>
     public ChairWaits(ChairCase c)
     {
         this.c = c;
-        (minutes, waves) = (new double[1 << c.Count], new int[1 << c.Count]);
+        isKnown = c.Count <= ChairPlanner.MostGroups;
+        (minutes, waves) = isKnown ? (new double[1 << c.Count], new int[1 << c.Count]) : ([], []);
+        if (!isKnown)
+        {
+            return;
+        }
+
         // By which groups are left and which of them is painted first.
         var (until, more) = (new double[minutes.Length * c.Count], new int[minutes.Length * c.Count]);
         var between = Between();
@@ -60,11 +67,14 @@ internal sealed class ChairWaits
 
     /// <summary>Least minutes from the first of them being begun until the last wave ends; 0 for none.</summary>
     /// <param name="unpainted">Groups still to be painted, as bits.</param>
-    public double Minutes(int unpainted) => minutes[unpainted];
+    public double Minutes(int unpainted) => isKnown ? minutes[unpainted] : 0;
 
     /// <summary>Fewest waves after the first of them is begun; 0 for none.</summary>
     /// <param name="unpainted">Groups still to be painted, as bits.</param>
-    public int Waves(int unpainted) => waves[unpainted];
+    public int Waves(int unpainted) =>
+        isKnown ? waves[unpainted]
+        : unpainted == 0 ? 0
+        : 1;
 
     /// <summary>Minutes from the end of one group until another can be begun, by both.</summary>
     private double[] Between()

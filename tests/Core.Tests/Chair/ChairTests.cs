@@ -165,6 +165,16 @@ public sealed class ChairTests
         Assert.Equal(["long"], Assert.Single(found.Conflicts).Groups);
     }
 
+    [Fact]
+    public void Row_by_row_there_may_be_more_groups_than_a_visit_has_zones()
+    {
+        var rows = Enumerable.Range(0, 28).Select(i => Group($"{i}", 3, 0.5, 25, 45)).ToArray();
+        var problem = new ChairProblem(rows, InGivenOrder: true);
+        var found = ChairPlanner.Of(problem);
+        ChairCheck.Holds(problem, found);
+        Assert.True(found.LowerBound <= found.EndsAt);
+    }
+
     private const int SolvedCases = 12;
     private const double Closely = 0.01;
 
