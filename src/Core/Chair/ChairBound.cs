@@ -3,8 +3,17 @@ namespace Wendro.Core.Chair;
 /// <summary>What no schedule of a case can end before.</summary>
 internal static class ChairBound
 {
-    /// <summary>Minute before which no schedule ends.</summary>
-    public static double Of(ChairCase c)
+    /// <summary>Minute before which no schedule ends, at a glance.</summary>
+    public static double Of(ChairCase c) => Least(c, FewestWaves(c));
+
+    /// <summary>The same, looked at closely: every set of groups, and the queue at the basin minute by minute.</summary>
+    public static double Closer(ChairCase c) =>
+        Math.Max(
+            Math.Max(Least(c, Waves(c)), c.Waits.Minutes((1 << c.Count) - 1)),
+            c.Total == 0 ? 0 : Queue(c, c.Takes.Sum())
+        );
+
+    private static double Least(ChairCase c, int waves)
     {
         if (c.Total == 0)
         {
@@ -14,7 +23,6 @@ internal static class ChairBound
         var painting = c.Takes.Sum();
         // What can't last until painting is done is rinsed before, and painting is done later by that much.
         var early = RinsedBeforeTheLastIsPainted(c);
-        var waves = Waves(c);
         // One pair of hands: all painting and all rinsing come one after another.
         var hands = painting + c.LeastRinsing(c.Total, false, waves) + c.Frees;
         // Every group is followed by its wait: with the longest first the waits overlap best.
@@ -27,13 +35,14 @@ internal static class ChairBound
 
         var last = Enumerable.Range(0, c.Count).Min(g => c.Tail[g]);
         var done = painting + c.LeastRinsing(early, false, waves - 1);
-        var waited = Math.Max(tails, c.Waits.Minutes((1 << c.Count) - 1));
-        return Math.Max(Math.Max(hands, waited), Math.Max(done + Math.Max(last, c.WaveStart), Queue(c, painting)));
+        return Math.Max(Math.Max(hands, tails), done + Math.Max(last, c.WaveStart));
     }
 
-    /// <summary>No schedule has fewer waves.</summary>
-    public static int Waves(ChairCase c) =>
-        Math.Max(c.Waits.Waves((1 << c.Count) - 1), RinsedBeforeTheLastIsPainted(c) > 0 ? 2 : Math.Min(1, c.Total));
+    /// <summary>No schedule has fewer waves, at a glance.</summary>
+    public static int FewestWaves(ChairCase c) => RinsedBeforeTheLastIsPainted(c) > 0 ? 2 : Math.Min(1, c.Total);
+
+    /// <summary>The same, looked at closely.</summary>
+    public static int Waves(ChairCase c) => Math.Max(c.Waits.Waves((1 << c.Count) - 1), FewestWaves(c));
 
     /// <summary>
     /// However panels are painted, only so many may be rinsed by some minute; the others come after it, one after

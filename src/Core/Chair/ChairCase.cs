@@ -6,6 +6,8 @@ internal sealed class ChairCase
     /// <summary>Two moments less than this apart are one, minutes.</summary>
     public const double Eps = 1e-9;
 
+    private ChairWaits? waits;
+
     public ChairCase(ChairProblem problem)
     {
         Problem = problem;
@@ -44,11 +46,10 @@ internal sealed class ChairCase
         ByTail = Enumerable.Range(0, Count).OrderByDescending(g => Tail[g]).ToArray();
         Total = Panels.Sum(p => p.Length);
         Frees = Panels.Sum(p => p.Sum(q => q.Frees));
-        Waits = new(this);
     }
 
-    /// <summary>What groups still to be painted ask of hands.</summary>
-    public ChairWaits Waits { get; }
+    /// <summary>What groups still to be painted ask of hands: looked at when it is first asked for.</summary>
+    public ChairWaits Waits => waits ??= new(this);
 
     public ChairProblem Problem { get; }
 

@@ -31,17 +31,17 @@ public static class ChairPlanner
         }
 
         var c = new ChairCase(problem);
-        var bound = ChairBound.Of(c);
+        var glance = ChairBound.Of(c);
         if (ChairConflicts.NeverFits(c))
         {
-            return new(false, true, bound, null, [], [], [], ChairConflicts.Of(problem));
+            return new(false, true, glance, null, [], [], [], ChairConflicts.Of(problem));
         }
 
         var tries =
             c.Total <= ChairSearch.SmallPanels ? MostTries
             : c.IsRinsedAsOver ? MostTriesOfMany
             : MostTriesUnproven;
-        var search = Searched(c, bound, tries);
+        var (search, bound) = Searched(c, glance, tries);
         // Each group was searched as its panels are over: where another order might do better, all was not tried.
         var whole = search.IsWhole && c.IsRinsedAsOver;
         var proven = whole || search.EndsAt <= bound + ChairCase.Eps;
@@ -74,20 +74,24 @@ public static class ChairPlanner
         return ChairConflicts.FitsOneByOne(problem);
     }
 
-    private static ChairSearch Searched(ChairCase c, double bound, int tries)
+    private static (ChairSearch Search, double Bound) Searched(ChairCase c, double glance, int tries)
     {
         var search = new ChairSearch(c, tries);
-        ChairOrders.Improve(c, search, bound);
+        ChairOrders.Improve(c, search, glance);
         // One that ends as soon as any is still not the best, where fewer waves might do.
-        if (
-            c.Total <= ChairSearch.SmallPanels
-            || search.EndsAt > bound + ChairCase.Eps
-            || search.Waves > ChairBound.Waves(c)
-        )
+        bool MayBeBetter(double bound, int waves) =>
+            c.Total <= ChairSearch.SmallPanels || search.EndsAt > bound + ChairCase.Eps || search.Waves > waves;
+        if (!MayBeBetter(glance, ChairBound.FewestWaves(c)))
+        {
+            return (search, glance);
+        }
+
+        var bound = Math.Max(glance, ChairBound.Closer(c));
+        if (MayBeBetter(bound, ChairBound.Waves(c)))
         {
             search.Go();
         }
 
-        return search;
+        return (search, bound);
     }
 }
