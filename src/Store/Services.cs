@@ -32,7 +32,7 @@ public sealed class Services(DbContextOptions<StudioContext> options, TimeProvid
     public async Task<IReadOnlyList<Guid>> BegunSinceAsync(DateTimeOffset since, CancellationToken stop)
     {
         await using var db = new StudioContext(Options);
-        // Moments are text in this table: the database cuts by the day, whatever an offset adds, and here by the moment.
+        // Moments are text in this table: the database cuts by the day, whatever an offset adds; the rest is done here.
         var day = since.UtcDateTime.AddDays(-1).ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
         var begun = await db
             .Services.FromSql($"SELECT * FROM Services WHERE At >= {day}")

@@ -6,7 +6,7 @@ internal static class ChairBound
     /// <summary>Minute before which no schedule ends, at a glance.</summary>
     public static double Of(ChairCase c) => Least(c, FewestWaves(c));
 
-    /// <summary>The same, looked at closely: every set of groups, and the queue at the basin minute by minute.</summary>
+    /// <summary>The same, looked at closely: every set of groups, and the queue minute by minute.</summary>
     public static double Closer(ChairCase c) =>
         Math.Max(
             Math.Max(Least(c, Waves(c)), c.Waits.Minutes((1 << c.Count) - 1)),

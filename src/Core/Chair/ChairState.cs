@@ -7,11 +7,11 @@ namespace Wendro.Core.Chair;
 /// </summary>
 internal sealed class ChairState
 {
-    private const int Wave = -1;
+    private const int Wave = ChairTurn.Wave;
     private readonly ChairCase c;
-    private readonly List<Op> ops = [];
+    private readonly List<ChairTurn> ops = [];
     private readonly List<(
-        Op Op,
+        ChairTurn Op,
         bool IsNew,
         int Group,
         double Least,
@@ -78,7 +78,7 @@ internal sealed class ChairState
     /// <summary>Paints a group; false, and nothing changed, where that can't be.</summary>
     public bool Paint(int group)
     {
-        var op = new Op(group, c.Count) { Takes = c.Takes[group] };
+        var op = new ChairTurn(group, c.Count) { Takes = c.Takes[group] };
         done.Add((op, true, group, 0, 0, 0, 0, null));
         opOf[group] = ops.Count;
         ops.Add(op);
@@ -95,7 +95,7 @@ internal sealed class ChairState
     {
         if (inNewWave)
         {
-            ops.Add(new Op(Wave, c.Count));
+            ops.Add(new ChairTurn(Wave, c.Count));
             Waves++;
         }
 
@@ -304,7 +304,7 @@ internal sealed class ChairState
     }
 
     /// <summary>Whether none of its panels is over in a wave.</summary>
-    private bool Keeps(Op wave)
+    private bool Keeps(ChairTurn wave)
     {
         foreach (var g in Order)
         {
@@ -318,7 +318,7 @@ internal sealed class ChairState
     }
 
     /// <summary>Moves groups as late as a wave asks, lest their panels be over in it; whether any had to be.</summary>
-    private bool PutsOff(Op wave)
+    private bool PutsOff(ChairTurn wave)
     {
         var moved = false;
         foreach (var g in Order)
@@ -333,37 +333,5 @@ internal sealed class ChairState
         }
 
         return moved;
-    }
-
-    private sealed class Op
-    {
-        public Op(int group, int groups)
-        {
-            Group = group;
-            if (group == Wave)
-            {
-                (Least, Most) = (new double[groups], new double[groups]);
-                Array.Fill(Least, double.NegativeInfinity);
-                Array.Fill(Most, double.PositiveInfinity);
-            }
-        }
-
-        public int Group { get; }
-
-        public double At { get; set; }
-
-        public double Takes { get; set; }
-
-        /// <summary>Minutes after a wave before hands are free.</summary>
-        public double Frees { get; set; }
-
-        /// <summary>When hands are free for the next.</summary>
-        public double DoneAt => At + Takes + Frees;
-
-        public List<(int Group, int Index)> Panels { get; } = [];
-
-        public double[] Least { get; } = [];
-
-        public double[] Most { get; } = [];
     }
 }
