@@ -43,8 +43,8 @@ internal sealed class ChairSearch
 
     /// <summary>
     /// Up to so many panels every way to fill a wave is tried at once. With more, what may be rinsed by then and is
-    /// over first goes first: no other way is better as long as no group has to be begun later for it, and freeing takes
-    /// nothing. Where that was so, every way is tried after it.
+    /// over first goes first: no other way is better as long as no group has to be begun later for it, and freeing
+    /// takes nothing. Where that was so, every way is tried after it.
     /// </summary>
     public const int SmallPanels = 14;
 
