@@ -110,9 +110,10 @@ public sealed class ShapeKindsTests
                     var on = PaintedPanel.On(Given.PanelOf(12, 30), paint, 1);
                     var edge = on.UpperEdge(u);
                     var covered = on.CoverageAlong(u, s);
+                    // Right on a hard edge it is either.
                     Assert.Equal(
-                        s <= edge ? 0
-                            : s >= edge + paint.BlurCm ? 1
+                        s < edge - 1e-9 ? 0
+                            : s > edge + paint.BlurCm + 1e-9 ? 1
                             : covered,
                         covered,
                         1e-9
