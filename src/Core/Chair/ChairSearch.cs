@@ -140,8 +140,8 @@ internal sealed class ChairSearch
             }
 
             var ready = ReadyAt(g, state.RinsedOf(g));
-            // What may be rinsed in the wave under way begins no wave right after it.
-            if (inNewWave && !triesEveryFilling && ready <= on)
+            // What may be rinsed in the wave under way begins no wave right after it, where that takes no less.
+            if (inNewWave && !triesEveryFilling && c.WaveEach <= c.WaveStart && ready <= on)
             {
                 continue;
             }

@@ -175,6 +175,17 @@ public sealed class ChairTests
         Assert.True(found.LowerBound <= found.EndsAt);
     }
 
+    [Fact]
+    public void Where_a_wave_begins_sooner_than_the_next_panel_of_one_follows_each_panel_has_its_own()
+    {
+        var problem = new ChairProblem([Group("all", 16, 1, 0, 100)], false, 0.5, 2);
+        var found = ChairPlanner.Of(problem);
+        ChairCheck.Holds(problem, found);
+        Assert.Equal(16 + 16 * 0.5, found.EndsAt!.Value, 1e-9);
+        Assert.Equal(16, found.Waves.Count);
+        Assert.True(found.Proven);
+    }
+
     private const int SolvedCases = 12;
     private const double Closely = 0.01;
 
