@@ -15,7 +15,7 @@ internal static class ChairBySolver
     /// <summary>So many waves more than groups are looked at.</summary>
     private const int MoreWaves = 3;
 
-    /// <summary>When the last wave ends at the soonest, minutes, and in how few waves; null where nothing fits.</summary>
+    /// <summary>The soonest end of the last wave, minutes, and in how few waves; null where nothing fits.</summary>
     public static (double End, int Waves)? Best(ChairProblem problem)
     {
         var model = new CpModel();
