@@ -26,7 +26,7 @@ public sealed class App : IDisposable
     /// <summary>How soon what is waited for is looked for again.</summary>
     private static readonly TimeSpan LookAgain = TimeSpan.FromMilliseconds(50);
 
-    /// <summary>The visits of the day the server started on, by client: midnight passes for tests, too.</summary>
+    /// <summary>The visits of the day the first test began on, by client: midnight passes for tests, too.</summary>
     private readonly Dictionary<string, string> visits = [];
 
     private int owner;
@@ -44,7 +44,6 @@ public sealed class App : IDisposable
         try
         {
             StartServer();
-            ReadDay();
             Browser = StartBrowser();
         }
         catch
@@ -63,6 +62,7 @@ public sealed class App : IDisposable
         owner = Environment.CurrentManagedThreadId;
         kept = 0;
         said.Clear();
+        ReadDay();
         Size(1280, 800);
         Browser.Navigate().GoToUrl("about:blank");
         Browser.ExecuteCdpCommand(

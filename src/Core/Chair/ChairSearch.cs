@@ -11,7 +11,6 @@ internal sealed class ChairSearch
     private readonly int mostTries;
     private int tries;
     private bool triesEveryFilling;
-    private bool isWhole;
     private readonly double[] ready;
     private int[] bestOrder = [];
 
@@ -34,7 +33,7 @@ internal sealed class ChairSearch
     public int Waves { get; private set; } = int.MaxValue;
 
     /// <summary>Whether nothing was left untried that could be better.</summary>
-    public bool IsWhole => isWhole;
+    public bool IsWhole { get; private set; }
 
     /// <summary>A try that moves what was before costs more: so many looks at groups and waves are one more.</summary>
     private const int LooksATry = 16;
@@ -76,12 +75,12 @@ internal sealed class ChairSearch
     {
         triesEveryFilling = c.Total <= SmallPanels;
         Next();
-        isWhole = !IsSpent && (triesEveryFilling || (!state.HasPutOff && c.Frees <= 0));
-        if (!isWhole && !IsSpent)
+        IsWhole = !IsSpent && (triesEveryFilling || (!state.HasPutOff && c.Frees <= 0));
+        if (!IsWhole && !IsSpent)
         {
             triesEveryFilling = true;
             Next();
-            isWhole = !IsSpent;
+            IsWhole = !IsSpent;
         }
     }
 

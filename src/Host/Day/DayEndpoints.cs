@@ -96,12 +96,9 @@ internal static class DayEndpoints
                     var now = clock.GetLocalNow();
                     var from = new DateTimeOffset(now.Date, now.Offset);
                     var list = new List<DayVisit>();
-                    foreach (
-                        var visit in (await visits.BetweenAsync(from, from.AddDays(1), stop))
-                            .Concat(await InChairAsync(visits, services, now, stop))
-                            .DistinctBy(v => v.Id)
-                            .OrderBy(v => v.StartsAt)
-                    )
+                    var booked = await visits.BetweenAsync(from, from.AddDays(1), stop);
+                    var seated = await InChairAsync(booked, visits, services, now, stop);
+                    foreach (var visit in booked.Concat(seated).OrderBy(v => v.StartsAt))
                     {
                         if (await revisions.PlanAsync(visit.Id, stop) is { } stored)
                         {
@@ -267,8 +264,9 @@ internal static class DayEndpoints
             .WithSummary("The hair as read at this visit");
     }
 
-    /// <summary>Whoever still sits in the chair is on the day: past midnight, and whenever it was booked.</summary>
+    /// <summary>Whoever sits in the chair though not booked today: past midnight, or called in from another day.</summary>
     private static async Task<IReadOnlyList<StoredVisit>> InChairAsync(
+        IReadOnlyList<StoredVisit> booked,
         Visits visits,
         Services services,
         DateTimeOffset now,
@@ -276,7 +274,8 @@ internal static class DayEndpoints
     )
     {
         var seated = new List<StoredVisit>();
-        foreach (var id in await services.BegunSinceAsync(now - LongestService, stop))
+        var begun = await services.BegunSinceAsync(now - LongestService, stop);
+        foreach (var id in begun.Except(booked.Select(v => v.Id)))
         {
             if (
                 await services.FactsOfAsync(id, stop) is [.., var last]
