@@ -1,6 +1,5 @@
 using System.Globalization;
 using System.Runtime.CompilerServices;
-using System.Text;
 
 namespace Wendro.Core.Units;
 
@@ -44,7 +43,6 @@ public readonly record struct SentencePart(string Text, Quantity? Quantity = nul
 public sealed class Sentence : IEquatable<Sentence>
 {
     private readonly List<SentencePart> parts = [];
-    private readonly StringBuilder words = new();
 
     /// <summary>An empty sentence; the compiler says how long it will be, which does not matter.</summary>
     /// <param name="literalLength">Letters.</param>
@@ -55,14 +53,7 @@ public sealed class Sentence : IEquatable<Sentence>
     }
 
     /// <summary>Its pieces in order.</summary>
-    public IReadOnlyList<SentencePart> Parts
-    {
-        get
-        {
-            End();
-            return parts;
-        }
-    }
+    public IReadOnlyList<SentencePart> Parts => parts;
 
     /// <summary>Words without quantities.</summary>
     public static implicit operator Sentence(string words)
@@ -98,27 +89,17 @@ public sealed class Sentence : IEquatable<Sentence>
     }
 
     /// <summary>Adds words.</summary>
-    public void AppendLiteral(string value) => words.Append(value);
+    public void AppendLiteral(string value) => Say(value);
 
     /// <summary>Adds a quantity.</summary>
-    public void AppendFormatted(Quantity value)
-    {
-        End();
-        parts.Add(new(value.ToString(), value));
-    }
+    public void AppendFormatted(Quantity value) => parts.Add(new(value.ToString(), value));
 
     /// <summary>Adds another sentence.</summary>
-    public void AppendFormatted(Sentence? value)
-    {
-        End();
-        parts.AddRange(value?.Parts ?? []);
-    }
+    public void AppendFormatted(Sentence? value) => parts.AddRange(value?.Parts ?? []);
 
     /// <summary>Adds a value without a unit.</summary>
     public void AppendFormatted<T>(T value, string? format = null) =>
-        words.Append(
-            value is IFormattable number ? number.ToString(format, CultureInfo.InvariantCulture) : value?.ToString()
-        );
+        Say(value is IFormattable number ? number.ToString(format, CultureInfo.InvariantCulture) : value?.ToString());
 
     /// <summary>In metric units.</summary>
     public override string ToString() => string.Concat(Parts.Select(p => p.Text));
@@ -132,12 +113,24 @@ public sealed class Sentence : IEquatable<Sentence>
     /// <inheritdoc/>
     public override int GetHashCode() => ToString().GetHashCode(StringComparison.Ordinal);
 
-    private void End()
+    /// <summary>
+    /// Adds words to those before them. Nothing is left to be put together on reading: one sentence is read by many
+    /// at once.
+    /// </summary>
+    private void Say(string? words)
     {
-        if (words.Length > 0)
+        if (string.IsNullOrEmpty(words))
         {
-            parts.Add(new(words.ToString()));
-            words.Clear();
+            return;
+        }
+
+        if (parts is [.., { Quantity: null } said])
+        {
+            parts[^1] = new(said.Text + words);
+        }
+        else
+        {
+            parts.Add(new(words));
         }
     }
 }

@@ -82,33 +82,39 @@ internal static class ArchiveEndpoints
             .WithSummary("The whole studio as one file; answers about health only with health=true");
 
         Takes(
-            archive.MapPost("/preview", Into((archives, read, check, stop) => archives.LookAsync(read, check, stop))),
+            archive.MapPost(
+                "/preview",
+                (HttpRequest request, Archives archives, Heads heads, TimeProvider clock, CancellationToken stop) =>
+                    ReadAsync(request, heads, clock, archives.LookAsync, stop)
+            ),
             "PostArchivePreview",
             "What would become of everything in an archive; changes nothing"
         );
 
         Takes(
-            archive.MapPost("", Into((archives, read, check, stop) => archives.TakeAsync(read, check, stop))),
+            archive.MapPost(
+                "",
+                (HttpRequest request, Archives archives, Heads heads, TimeProvider clock, CancellationToken stop) =>
+                    ReadAsync(request, heads, clock, archives.TakeAsync, stop)
+            ),
             "PostArchive",
             "Takes what an archive has that is new or more than is here, all of it or nothing; twice changes nothing"
         );
     }
 
-    private delegate Task<IReadOnlyList<ArchiveItem>> Reads(
-        Archives archives,
-        ArchiveReader archive,
-        Func<ArchivedVisit, string?> check,
+    private static async Task<IResult> ReadAsync(
+        HttpRequest request,
+        Heads heads,
+        TimeProvider clock,
+        Func<ArchiveReader, Func<ArchivedVisit, string?>, CancellationToken, Task<IReadOnlyList<ArchiveItem>>> reads,
         CancellationToken stop
-    );
-
-    private static Delegate Into(Reads reads) =>
-        async (HttpRequest request, Archives archives, Heads heads, TimeProvider clock, CancellationToken stop) =>
-        {
-            await using var file = await TemporaryFile.ReceivedAsync(request, stop);
-            using var read = new ArchiveReader(file);
-            var items = await reads(archives, read, v => Wrong(v, heads, clock.GetLocalNow()), stop);
-            return Results.Ok(ArchiveView.Of(read.Manifest, items));
-        };
+    )
+    {
+        await using var file = await TemporaryFile.ReceivedAsync(request, stop);
+        using var read = new ArchiveReader(file);
+        var items = await reads(read, v => Wrong(v, heads, clock.GetLocalNow()), stop);
+        return Results.Ok(ArchiveView.Of(read.Manifest, items));
+    }
 
     private static void Takes(RouteHandlerBuilder route, string name, string summary) =>
         route

@@ -22,6 +22,29 @@ public sealed partial class SentenceTests
     }
 
     [Fact]
+    public void Many_read_one_sentence_at_once_and_each_reads_it_whole()
+    {
+        for (var time = 0; time < 2_000; time++)
+        {
+            Sentence said = $"Starts {Quantity.Cm(3.5)} down on {2} panels.";
+            using var together = new Barrier(3);
+            var read = new string[together.ParticipantCount];
+            Parallel.For(
+                0,
+                read.Length,
+                new() { MaxDegreeOfParallelism = read.Length },
+                reader =>
+                {
+                    // Whoever waits in vain reads alone: then nothing is shown, and nothing hangs.
+                    together.SignalAndWait(TimeSpan.FromMilliseconds(50));
+                    read[reader] = said.ToString();
+                }
+            );
+            Assert.All(read, words => Assert.Equal("Starts 3.5 cm down on 2 panels.", words));
+        }
+    }
+
+    [Fact]
     public void Findings_and_fixes_carry_every_quantity_they_speak_of()
     {
         var head = Given.Bare.Apply(
