@@ -118,15 +118,15 @@ internal static class StudioFigures
     {
         var port = Wendro.Browser.Tests.App.FreePort();
         var watch = Stopwatch.StartNew();
-        using var server = Process.Start(
-            new ProcessStartInfo("dotnet")
-            {
-                WorkingDirectory = app,
-                RedirectStandardOutput = true,
-                RedirectStandardError = true,
-                ArgumentList = { Path.Combine(app, "Wendro.Host.dll"), "--data", folder, "--port", $"{port}" },
-            }
-        )!;
+        var start = new ProcessStartInfo("dotnet")
+        {
+            WorkingDirectory = app,
+            RedirectStandardOutput = true,
+            RedirectStandardError = true,
+            ArgumentList = { Path.Combine(app, "Wendro.Host.dll"), "--data", folder, "--port", $"{port}" },
+        };
+        Wendro.Browser.Tests.App.AsDelivered(start);
+        using var server = Process.Start(start)!;
         try
         {
             server.BeginOutputReadLine();

@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using AnyAscii;
 using Microsoft.EntityFrameworkCore;
 using Wendro.Core.Consult;
@@ -141,16 +142,24 @@ public sealed class Register(DbContextOptions<StudioContext> options)
         return await ReadAsync(db.Visits.Where(v => v.StartsAt >= from && v.StartsAt < to), stop);
     }
 
-    /// <summary>Visits that were put away, each in a few figures.</summary>
-    public async Task<IReadOnlyList<(DateTimeOffset At, VisitSum Sum)>> SumsAsync(CancellationToken stop)
+    /// <summary>Visits that were put away, each in a few figures, one after another as they are read.</summary>
+    /// <param name="since">Only those that started after this.</param>
+    /// <param name="stop">Ends it.</param>
+    public async IAsyncEnumerable<(DateTimeOffset At, VisitSum Sum)> SumsAsync(
+        DateTimeOffset since,
+        [EnumeratorCancellation] CancellationToken stop
+    )
     {
         await using var db = new StudioContext(options);
-        var rows = await db
+        var rows = db
             .Visits.AsNoTracking()
-            .Where(v => v.Sum != null)
+            .Where(v => v.Sum != null && v.StartsAt > since)
             .Select(v => new { v.StartsAt, v.Sum })
-            .ToListAsync(stop);
-        return rows.Select(v => (v.StartsAt, v.Sum!)).ToArray();
+            .AsAsyncEnumerable();
+        await foreach (var row in rows.WithCancellation(stop))
+        {
+            yield return (row.StartsAt, row.Sum!);
+        }
     }
 
     /// <summary>What is to be remembered of a client, in one's own words, by visit.</summary>

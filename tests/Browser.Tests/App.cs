@@ -337,6 +337,19 @@ public sealed class App : IDisposable
         return ((IPEndPoint)listener.LocalEndpoint).Port;
     }
 
+    /// <summary>Gives a server the surroundings that ./wendro gives it.</summary>
+    public static void AsDelivered(ProcessStartInfo start)
+    {
+        start.Environment["ASPNETCORE_ENVIRONMENT"] = "Production";
+        foreach (var line in File.ReadLines(Path.Combine(Root, ".config", "server.env")))
+        {
+            if (line.Split('=', 2) is [var name, var value] && !line.StartsWith('#'))
+            {
+                start.Environment[name] = value;
+            }
+        }
+    }
+
     /// <summary>Starts the server on the data there is.</summary>
     public void StartServer()
     {
@@ -374,15 +387,7 @@ public sealed class App : IDisposable
             start.ArgumentList.Add(argument);
         }
 
-        start.Environment["ASPNETCORE_ENVIRONMENT"] = "Production";
-        foreach (var line in File.ReadLines(Path.Combine(Root, ".config", "server.env")))
-        {
-            if (line.Split('=', 2) is [var name, var value] && !line.StartsWith('#'))
-            {
-                start.Environment[name] = value;
-            }
-        }
-
+        AsDelivered(start);
         var patience = Stopwatch.StartNew();
         server = Process.Start(start) ?? throw new InvalidOperationException("The server did not start.");
         server.OutputDataReceived += (_, line) => Say(line.Data);

@@ -21,36 +21,69 @@ public sealed record MonthSum(
 {
     /// <summary>Visits added up by month, the earliest first; months between without any are there.</summary>
     /// <param name="visits">When each was, and its figures.</param>
-    public static IReadOnlyList<MonthSum> Of(IReadOnlyCollection<(DateTime At, VisitSum Sum)> visits)
-    {
-        ArgumentNullException.ThrowIfNull(visits);
-        if (visits.Count == 0)
-        {
-            return [];
-        }
+    public static IReadOnlyList<MonthSum> Of(IEnumerable<(DateTime At, VisitSum Sum)> visits) =>
+        InOrder(visits.AggregateBy(v => MonthTally.Number(v.At), default(MonthTally), (month, v) => month.And(v.Sum)));
 
-        static int Number(DateTime at) => at.Year * 12 + at.Month - 1;
-        var by = visits.ToLookup(v => Number(v.At), v => v.Sum);
-        var (first, last) = (visits.Min(v => Number(v.At)), visits.Max(v => Number(v.At)));
-        return Enumerable
-            .Range(first, last - first + 1)
-            .Select(n =>
-            {
-                var of = by[n].ToArray();
-                var priced = of.Where(s => s.Cost is not null).ToArray();
-                var read = of.Where(s => s.ForecastError is not null).ToArray();
-                return new MonthSum(
-                    n / 12,
-                    n % 12 + 1,
-                    of.Length,
-                    of.Sum(s => s.ChairMinutes ?? 0) / 60,
-                    of.Sum(s => s.Grams.Values.Sum()),
-                    priced.Length == 0 ? null : priced.Sum(s => s.Cost),
-                    read.Length == 0 ? null : read.Average(s => s.ForecastError!.Value)
-                );
-            })
-            .ToArray();
+    /// <summary>Months added up already, the earliest first; months between without any visit are there.</summary>
+    /// <param name="tallies">Months by their number.</param>
+    public static IReadOnlyList<MonthSum> InOrder(IEnumerable<KeyValuePair<int, MonthTally>> tallies)
+    {
+        var by = new SortedDictionary<int, MonthTally>(tallies.ToDictionary());
+        return by.Count == 0
+            ? []
+            : Enumerable
+                .Range(by.Keys.First(), by.Keys.Last() - by.Keys.First() + 1)
+                .Select(n => by.GetValueOrDefault(n).InMonth(n))
+                .ToArray();
     }
+}
+
+/// <summary>
+/// A month being added up visit by visit, so that ten years need not be held at once to be told.
+/// </summary>
+/// <param name="Visits">Visits so far.</param>
+/// <param name="ChairMinutes">Minutes in the chair.</param>
+/// <param name="Grams">Product poured, g.</param>
+/// <param name="Cost">What that cost; null while no price is noted.</param>
+/// <param name="Read">Visits whose forecast was read.</param>
+/// <param name="ForecastErrors">How far those forecasts were off, added up, levels.</param>
+public readonly record struct MonthTally(
+    int Visits,
+    double ChairMinutes,
+    double Grams,
+    double? Cost,
+    int Read,
+    double ForecastErrors
+)
+{
+    /// <summary>A month's number: they follow each other by one.</summary>
+    public static int Number(DateTime at) => at.Year * 12 + at.Month - 1;
+
+    /// <summary>With one visit more.</summary>
+    public MonthTally And(VisitSum visit)
+    {
+        ArgumentNullException.ThrowIfNull(visit);
+        return new(
+            Visits + 1,
+            ChairMinutes + (visit.ChairMinutes ?? 0),
+            Grams + visit.Grams.Values.Sum(),
+            visit.Cost is { } cost ? (Cost ?? 0) + cost : Cost,
+            visit.ForecastError is null ? Read : Read + 1,
+            ForecastErrors + (visit.ForecastError ?? 0)
+        );
+    }
+
+    /// <summary>As the month of that number.</summary>
+    public MonthSum InMonth(int number) =>
+        new(
+            number / 12,
+            number % 12 + 1,
+            Visits,
+            ChairMinutes / 60,
+            Grams,
+            Cost,
+            Read == 0 ? null : ForecastErrors / Read
+        );
 }
 
 /// <summary>A product that runs out, and why.</summary>

@@ -52,17 +52,23 @@ internal static class YearEndpoints
                 async (Register register, ProductShelf shelf, TimeProvider clock, CancellationToken stop) =>
                 {
                     var now = clock.GetLocalNow();
-                    var all = (await register.SumsAsync(stop))
-                        .Select(v => (TimeZoneInfo.ConvertTime(v.At, clock.LocalTimeZone).DateTime, v.Sum))
-                        .ToArray();
-                    var lately = all.Where(v => v.DateTime > now.DateTime.AddDays(-7 * ToOrder.CountedWeeks))
+                    var months = await register
+                        .SumsAsync(DateTimeOffset.MinValue, stop)
+                        .AggregateBy(
+                            v => MonthTally.Number(TimeZoneInfo.ConvertTime(v.At, clock.LocalTimeZone).DateTime),
+                            default(MonthTally),
+                            (month, v) => month.And(v.Sum)
+                        )
+                        .ToArrayAsync(stop);
+                    var lately = await register
+                        .SumsAsync(now.AddDays(-7 * ToOrder.CountedWeeks), stop)
                         .SelectMany(v => v.Sum.Grams)
-                        .GroupBy(g => g.Key)
-                        .ToDictionary(g => g.Key, g => g.Sum(x => x.Value));
+                        .AggregateBy(g => g.Key, 0.0, (grams, g) => grams + g.Value)
+                        .ToDictionaryAsync(cancellationToken: stop);
                     var counted = (await shelf.AllAsync(stop))
                         .Where(p => p.Product.Stock.OnHand is not null)
                         .ToDictionary(p => p.Product.Name, p => p.Product.Stock.OnHand!.Value);
-                    return Results.Ok(new YearView(MonthSum.Of(all), ToOrder.Of(counted, lately)));
+                    return Results.Ok(new YearView(MonthSum.InOrder(months), ToOrder.Of(counted, lately)));
                 }
             )
             .Produces<YearView>()
