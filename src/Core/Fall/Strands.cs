@@ -59,18 +59,22 @@ public sealed class Strands
         var belongs = NearestGuides(roots, guides, part);
         var order = Numbered(roots, belongs, guides);
         var strands = new Strands(count, guides);
-        var at = 0;
         for (var l = 0; l < guides; l++)
         {
-            strands.LockStart[l] = at;
-            foreach (var i in order[l])
-            {
-                strands.Place(at, roots[i], l, part);
-                at++;
-            }
+            strands.LockStart[l + 1] = strands.LockStart[l] + order[l].Count;
         }
 
-        strands.LockStart[guides] = at;
+        Parallel.For(
+            0,
+            guides,
+            l =>
+            {
+                for (var n = 0; n < order[l].Count; n++)
+                {
+                    strands.Place(strands.LockStart[l] + n, roots[order[l][n]], l, part);
+                }
+            }
+        );
         return strands;
     }
 
@@ -108,12 +112,24 @@ public sealed class Strands
         return roots;
     }
 
+    /// <summary>
+    /// The guide nearest to each root on its side of the part, the first of those as near. Several guides are measured
+    /// at once: there are hundreds of them to each of thousands of strands.
+    /// </summary>
     private static int[] NearestGuides(ScalpPoint[] roots, int guides, PartLine part)
     {
         var belongs = new int[roots.Length];
-        var gx = roots.Take(guides).Select(r => (float)r.Map.X).ToArray();
-        var gy = roots.Take(guides).Select(r => (float)r.Map.Y).ToArray();
-        var side = roots.Take(guides).Select(r => IsLeftOf(part, r)).ToArray();
+        // Room beyond the last guide is endlessly far.
+        var room = (guides + Vector<float>.Count - 1) / Vector<float>.Count * Vector<float>.Count;
+        var (gx, gy) = (new float[room], new float[room]);
+        var (isLeft, isRight) = (new float[room], new float[room]);
+        Array.Fill(gx, float.PositiveInfinity);
+        for (var k = 0; k < guides; k++)
+        {
+            (gx[k], gy[k]) = ((float)roots[k].Map.X, (float)roots[k].Map.Y);
+            (isLeft[k], isRight[k]) = IsLeftOf(part, roots[k]) ? (1, 0) : (0, 1);
+        }
+
         Parallel.For(
             0,
             8,
@@ -121,24 +137,42 @@ public sealed class Strands
             {
                 for (var i = chunk * roots.Length / 8; i < (chunk + 1) * roots.Length / 8; i++)
                 {
-                    var left = IsLeftOf(part, roots[i]);
                     // Across the part counts as far, except low at the back, where there is no part.
                     var fine = roots[i].FromTopCm < 9 ? 40f : 0f;
-                    var (x, y) = ((float)roots[i].Map.X, (float)roots[i].Map.Y);
-                    var best = float.MaxValue;
-                    for (var k = 0; k < guides; k++)
-                    {
-                        var d = (gx[k] - x) * (gx[k] - x) + (gy[k] - y) * (gy[k] - y) + (side[k] == left ? 0 : fine);
-                        if (d < best)
-                        {
-                            best = d;
-                            belongs[i] = k;
-                        }
-                    }
+                    var otherSide = IsLeftOf(part, roots[i]) ? isRight : isLeft;
+                    belongs[i] = Nearest((float)roots[i].Map.X, (float)roots[i].Map.Y, gx, gy, otherSide, fine);
                 }
             }
         );
         return belongs;
+    }
+
+    /// <summary>The first of the places nearest to (x, y); to those that are dear, a square distance is added.</summary>
+    private static int Nearest(float x, float y, float[] gx, float[] gy, float[] dear, float addedCm2)
+    {
+        var lanes = Vector<float>.Count;
+        var (best, at) = (new Vector<float>(float.MaxValue), Vector<int>.Zero);
+        var (here, next) = (Vector<int>.Indices, new Vector<int>(lanes));
+        var (vx, vy, added) = (new Vector<float>(x), new Vector<float>(y), new Vector<float>(addedCm2));
+        for (var k = 0; k < gx.Length; k += lanes, here += next)
+        {
+            var (dx, dy) = (new Vector<float>(gx, k) - vx, new Vector<float>(gy, k) - vy);
+            var d = dx * dx + dy * dy + new Vector<float>(dear, k) * added;
+            var nearer = Vector.LessThan(d, best);
+            best = Vector.ConditionalSelect(nearer, d, best);
+            at = Vector.ConditionalSelect(nearer, here, at);
+        }
+
+        var found = 0;
+        for (var lane = 1; lane < lanes; lane++)
+        {
+            if (best[lane] < best[found] || (best[lane] == best[found] && at[lane] < at[found]))
+            {
+                found = lane;
+            }
+        }
+
+        return at[found];
     }
 
     /// <summary>
