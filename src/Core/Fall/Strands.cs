@@ -147,7 +147,7 @@ public sealed class Strands
         return belongs;
     }
 
-    /// <summary>The first of the places nearest to (x, y); to those that are dear, a square distance is added.</summary>
+    /// <summary>The first of the places nearest to (x, y); those that are dear count as so much further.</summary>
     private static int Nearest(float x, float y, float[] gx, float[] gy, float[] dear, float addedCm2)
     {
         var lanes = Vector<float>.Count;

@@ -264,7 +264,7 @@ internal static class DayEndpoints
             .WithSummary("The hair as read at this visit");
     }
 
-    /// <summary>Whoever sits in the chair though not booked today: past midnight, or called in from another day.</summary>
+    /// <summary>Who sits in the chair though not booked today: past midnight, or called in from another day.</summary>
     private static async Task<IReadOnlyList<StoredVisit>> InChairAsync(
         IReadOnlyList<StoredVisit> booked,
         Visits visits,
