@@ -32,10 +32,12 @@ internal static class BleedFindings
     }
 
     /// <summary>
-    /// Whether a lightener lies in open air on one side of its section, over hair that is to stay dry.
+    /// Whether a lightener lies in open air on one side of its section, over hair that is to stay dry: nothing beneath
+    /// keeps that clean.
     /// </summary>
     public static bool LiesOverOthers(Coat coat) =>
-        !coat.Formula.IsDeposit && coat.Painted.Paint is { Covering: Covering.Open, Face: Face.Surface };
+        !coat.Formula.IsDeposit
+        && coat.Painted.Paint is { Covering: Covering.Open, Face: Face.Surface, LiesOn: LiesOn.Nothing };
 
     /// <summary>How far product goes into a section, as one would say it: "almost through".</summary>
     /// <param name="share">Share of the section, from about a half up.</param>
@@ -50,8 +52,8 @@ internal static class BleedFindings
 
     public static IEnumerable<Finding> BleedThrough(Judged head)
     {
-        // Under film, mesh or foil a panel lies by itself; at the hairline there is skin beneath, which is another
-        // matter.
+        // Under film, mesh or foil a panel lies by itself, as it does on film or a board; at the hairline there is skin
+        // beneath, which is another matter.
         var through = head
             .Painted.Where(p => !ZoneFacts.IsHairline(p.Panel.Key.Zone))
             .Select(p =>

@@ -174,7 +174,8 @@ internal static partial class FixesToTry
             }
         }
 
-        yield return ("Lay film on it", new SetCovering(KeysOf(finding), Covering.Film));
+        // As deep as it was, and the hair below stays clean.
+        yield return ("Lay film beneath it", new SetHandling(KeysOf(finding), LiesOn: LiesOn.Film));
     }
 
     private static IEnumerable<(Sentence Label, PlanEdit Edit)> Away(Finding finding, PlannedHead head)
