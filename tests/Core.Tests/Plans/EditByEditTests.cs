@@ -356,4 +356,120 @@ public sealed class EditByEditTests
         Applied(glossed, new SetFormula(Formula.Colouring(FormulaId.B, 6, 10, 25)));
         Refused(glossed, new SetFormula(null!), "formula");
     }
+
+    public static TheoryData<PlanEdit, string> Unknown =>
+        new()
+        {
+            { new SetCovering([Key], (Covering)9), "covering" },
+            { new SetFace([Key], (Face)9), "face" },
+            { new SetShape([Key], (ShapeKind)99), "shape" },
+            { new SetHandling([Key], (Pressure)9), "pressure" },
+            { new SetHandling([Key], Tension: (Tension)9), "tension" },
+            { new SetHandling([Key], Teasing: (Teasing)9), "teasing" },
+            { new SetHandling([Key], LiesOn: (LiesOn)9), "liesOn" },
+            { new PaintZone((Zone)99, First), "zone" },
+            { new PaintPanels([Key], First with { Face = (Face)9 }), "paint.face" },
+            { new PaintPanels([Key], First with { Covering = (Covering)9 }), "paint.covering" },
+            { new PaintPanels([Key], First with { Pressure = (Pressure)9 }), "paint.pressure" },
+            { new PaintPanels([Key], First with { Tension = (Tension)9 }), "paint.tension" },
+            { new PaintPanels([Key], First with { Teasing = (Teasing)9 }), "paint.teasing" },
+            { new PaintPanels([Key], First with { Next = Second with { BlurCm = 13 } }), "paint.next.blurCm" },
+            { new PaintPanels([Key], First with { Shape = new Shape.V(-1) }), "paint.dropCm" },
+            { new PaintPanels([Key], First with { Shape = new Shape.V(5, 0.95) }), "paint.centreU" },
+            { new PaintPanels([Key], First with { Shape = new Shape.W(5, 0.5, -1) }), "paint.centreCm" },
+            { new PaintPanels([Key], null!), "paint" },
+            { new ClearZone((Zone)99), "zone" },
+            { new AlternateRows((Zone)99, 3, 6), "zone" },
+            { new MatchPart((Side)9), "from" },
+            { new MirrorSide((Side)9), "from" },
+            { new SetFrame((Frame)99), "frame" },
+            { new SetRinse((Rinsing)9), "rinse" },
+            { new SetStyling((Styling)9), "styling" },
+            { new SetReach((Reach)9), "reach" },
+            { new CutZone(Zone.Crown, (Parting)99, 10, 4, 0, false), "parting" },
+            { new CutZone(Zone.Crown, Parting.Vertical, 10, 4, 0, false, Order: (RowOrder)9), "order" },
+            { new IncludeZone((Zone)99), "zone" },
+            { new ExcludeZone((Zone)99, "a"), "zone" },
+            { new ExcludeZone(Zone.Nape, "a", (LeftOutBy)9), "by" },
+            { new LeaveOut((Region)99, 1, "a"), "region" },
+            { new LeaveOut(Region.Veil, 1, "a", (LeftOutBy)9), "by" },
+            { new TakeIn((Region)99), "region" },
+            { new Dismiss("stripes", (Severity)9, "a"), "at" },
+            { new Dismiss("", Severity.Note, "a"), "finding" },
+            { new Dismiss("stripes", Severity.Note, " "), "reason" },
+            { new SetOrder([Zone.Nape]), "zones" },
+            { new SetOrder([.. ZoneFacts.All.Skip(1), Zone.Crown]), "zones" },
+            { new SetOrder(null!), "zones" },
+            { new UseFormula([Key], FormulaId.D), "formula" },
+            { new ThinHairline(3), "thicknessMm" },
+            { new RaiseFaceFrame(0), "byCm" },
+            { new DropCrown(21), "byCm" },
+            { new Taper(-1, 3), "frontCm" },
+            { new AlternatePanels([Key], 3, 76), "lowCm" },
+            { new SpreadHeights([Key], 7), "spreadCm" },
+            { new SetBand([Key], 0.4), "bandCm" },
+            { new SetDepth([Key], 41, 3), "midsMm" },
+            { new SetStrokes([Key]), "strokes" },
+            { new SetStrokes([Key], 0), "strokes" },
+        };
+
+    [Theory]
+    [MemberData(nameof(Unknown))]
+    public void What_nobody_knows_gets_a_word_by_its_name_and_only_that(PlanEdit edit, string field) =>
+        Assert.Equal([field], Painted.Apply(edit, Given.Cutting).Problems.Select(p => p.Field).Distinct());
+
+    [Fact]
+    public void Regrowth_is_touched_up_to_where_light_hair_begins_and_a_little_over()
+    {
+        var grown = HairProfile.Usual with
+        {
+            History = [new(0, 8, BandState.Natural, new(5)), new(8, 34, BandState.Lightened, new(8.5))],
+        };
+        var (_, cutting) = Given.Looks(grown);
+        var over = 8 + Limits.Usual.OverlapCm;
+        PanelPaint Touched(PanelPaint paint)
+        {
+            var plan = Plan.Fresh().Apply(new PaintPanels([Key], paint), cutting).Plan;
+            return On(plan.Apply(new TouchUpRegrowth(), cutting).Plan, Key)!;
+        }
+
+        // Begun well above, it stays where it is; begun too near, it is moved up to a quarter of what has grown.
+        var high = Touched(new PanelPaint(new Shape.V(9), 3, 6));
+        Assert.Equal((3, over - 3, 5), (high.StartCm, high.BandCm, high.BlurCm));
+        Assert.Equal(5 * 0.6, high.Shape.DropCm, 1e-9);
+        var low = Touched(new PanelPaint(new Shape.V(1), 7, 4, SpreadCm: 0));
+        Assert.Equal((2, over - 2, 4, 1), (low.StartCm, low.BandCm, low.BlurCm, low.Shape.DropCm));
+        Assert.Equal(2, Touched(new PanelPaint(new Shape.V(1), 5.7)).StartCm);
+        Assert.Equal(5.5, Touched(new PanelPaint(new Shape.V(1), 5.5)).StartCm);
+    }
+
+    [Fact]
+    public void Dark_pieces_alone_give_nothing_light_to_follow_and_light_ones_nothing_dark()
+    {
+        Plan With(MarkKind kind, out Cutting cutting)
+        {
+            cutting = Given.Looks(HairProfile.Usual with { Marked = [new(kind, 5, -3, 3)] }).Cutting;
+            return Plan.Fresh();
+        }
+
+        string? Field(Plan plan, PlanEdit edit, Cutting cutting) =>
+            plan.Apply(edit, cutting).Problems.Select(p => p.Field).FirstOrDefault();
+        var dark = With(MarkKind.OldDark, out var ofDark);
+        Assert.Equal("edit", Field(dark, new FollowOldPieces(), ofDark));
+        Assert.Null(Field(dark, new OnlyDarkPieces(), ofDark));
+        var light = With(MarkKind.OldLight, out var ofLight);
+        Assert.Null(Field(light, new FollowOldPieces(), ofLight));
+        Assert.Equal("edit", Field(light, new OnlyDarkPieces(), ofLight));
+    }
+
+    [Fact]
+    public void A_part_of_the_strands_stands_for_all_of_them()
+    {
+        var (all, scalp) = Given.Bare.HairOf(_ => true, (s, _) => s < 10 ? 1 : 0);
+        var (some, same) = Given.Bare.HairOf(_ => true, (s, _) => s < 10 ? 1 : 0, every: 5);
+        Assert.Equal(Given.Head.ScalpCm2, scalp, 1e-6);
+        Assert.Equal(scalp, same, scalp * 0.01);
+        Assert.Equal(all, some, all * 0.02);
+        Assert.InRange(all, 20, 90);
+    }
 }

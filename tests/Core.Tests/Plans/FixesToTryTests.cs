@@ -1,5 +1,6 @@
 using Wendro.Core.Blend;
 using Wendro.Core.Head;
+using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 using Wendro.Core.Tests.Blend;
@@ -129,6 +130,21 @@ public sealed class FixesToTryTests
                 Assert.Equal(Tension.Taut, p.Paint.Tension);
             }
         );
+    }
+
+    [Fact]
+    public void Only_what_is_stronger_than_the_scalp_takes_is_made_milder()
+    {
+        var (head, cutting) = Flaws.Head(BlendFault.HotRoot);
+        var finding = head.Findings.First(f => f.Kind == BlendFault.HotRoot);
+        var mild = head.Apply(
+            cutting,
+            new SetFormula(Formula.Lightening(FormulaId.C, Lightener.Clay, 20, 30)),
+            new AddCoat(finding.Panels.ToArray(), PanelPaint.Usual with { Formula = FormulaId.C })
+        );
+        Assert.Equal("B: 20 vol", FixesToTry.For(finding, mild).First().Label.ToString());
+        var strong = mild.Apply(cutting, new SetFormula(Formula.Lightening(FormulaId.C, Lightener.Clay, 21, 30)));
+        Assert.Equal("B, C: 20 vol", FixesToTry.For(finding, strong).First().Label.ToString());
     }
 
     [Fact]

@@ -116,6 +116,23 @@ public sealed class StoppedTests
         Assert.False(Stopped.LaysMore(Painted, Painted, Given.Cutting));
     }
 
+    /// <summary>
+    /// Where one product lies on a panel twice, the stronger of the two is what the other may come up to.
+    /// </summary>
+    [Fact]
+    public void Of_two_coats_of_one_product_either_may_come_up_to_the_other_and_none_goes_beyond()
+    {
+        var open = PanelPaint.Usual with { MidsMm = 4, EndsMm = 4 };
+        var film = open with { Covering = Covering.Film };
+        var plan = With(Plan.Fresh(), new PaintPanels([Crown[0]], PanelPaint.Of([open, film])!));
+        bool More(PlanEdit edit) => Stopped.LaysMore(plan, With(plan, edit), Given.Cutting);
+        Assert.False(More(new SetCovering([Crown[0]], Covering.Film, 0)));
+        Assert.False(More(new SetCovering([Crown[0]], Covering.Mesh, 0)));
+        Assert.False(More(new SetCovering([Crown[0]], Covering.Open, 1)));
+        Assert.True(More(new SetCovering([Crown[0]], Covering.Foil, 0)));
+        Assert.True(More(new SetCovering([Crown[0]], Covering.Foil, 1)));
+    }
+
     [Fact]
     public void From_bare_to_painted_is_always_more_and_back_never() =>
         Gen.Select(Given.AnyZone, Given.AnyPaint, Given.AnySections)

@@ -14,7 +14,7 @@ public sealed record TakeIn(Region Region) : PlanEdit
     internal override void Check(EditChecks on)
     {
         on.Known(Region, "region");
-        if (on.Plan.Regions.All(r => r.Region != Region))
+        if (Enum.IsDefined(Region) && on.Plan.Regions.All(r => r.Region != Region))
         {
             on.Say("region", $"The {LeftOut.Words(Region)} is not left out.");
         }
