@@ -62,10 +62,14 @@ internal readonly struct Flow
         return Vector3.Normalize(flow);
     }
 
-    /// <summary>Back and a little apart on top; behind, both sides close over the middle.</summary>
+    /// <summary>
+    /// Back, and a little apart on top where it lies beside the middle, or a notch would open there; behind, both
+    /// sides close over the middle.
+    /// </summary>
     private static Vector3 Swept(Vector3 at, float side)
     {
-        var apart = 0.06f - 0.24f * Curve.Smooth(1f, 7f, -at.Z);
+        var beside = Curve.Smooth(1f, 5f, MathF.Abs(at.X));
+        var apart = 0.06f * beside - 0.24f * Curve.Smooth(1f, 7f, -at.Z);
         return Vector3.Normalize(new Vector3(side * apart, -0.15f - 0.5f * Curve.Smooth(4f, 9f, -at.Z), -1));
     }
 

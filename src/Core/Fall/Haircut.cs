@@ -16,6 +16,12 @@ internal sealed class Haircut(HeadForm head, HairProfile hair, PartLine part, St
     private const float EarlyBy = 0.15f;
     private const float HairlineHeight = 7.4f;
     private const float ClippedCm = 0.7f;
+
+    /// <summary>
+    /// Tight curls stand out as far as they are long: cut to a hem they are round above this height, cm, or the
+    /// forehead's would stand out over the face as a peak.
+    /// </summary>
+    private const float RoundAboveY = 3;
     private const float BabyHairCm = 3.5f;
     private const float BabyBandCm = 1.2f;
     private readonly Mark[] shorter = hair.Marks.Where(m => m.TellsInFalling && m.Kind != MarkKind.Swirl).ToArray();
@@ -94,7 +100,7 @@ internal sealed class Haircut(HeadForm head, HairProfile hair, PartLine part, St
             + ragged
             + (float)cut.LayersCm * strands.Above[i]
             + (float)cut.FaceLayersCm * Curve.Smooth(0f, 5.5f, strands.Scalp[i].Position.Z);
-        return (Longest, end);
+        return (texture.Upright ? RoundAboveY - hem + ragged : Longest, end);
     }
 
     private float Shorter(int i, float length)

@@ -7,6 +7,7 @@ using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
 using Wendro.Core.Section;
+using Wendro.Core.Tone;
 using Wendro.Core.Units;
 
 namespace Wendro.Core.Tests.Blend;
@@ -132,5 +133,14 @@ public sealed class BlendTests
         Assert.True(At(strip.Rows / 3, 0) > At(strip.Rows / 3, strip.Columns / 2), "a V keeps depth in its middle");
         Assert.Equal(0, strip.Depth[0]);
         Assert.Equal(0.6, strip.Depth[strip.Rows / 2 - 1], 1e-9);
+
+        // Lifted hair has its own colour, on the strip and in the cut through it; what stays dry keeps its own.
+        double Lifted(byte[] tints, int at) => new Tint(tints[at]).Meaning.Lifted;
+        var last = strip.Rows - 1;
+        Assert.Equal(0, Lifted(strip.Tints, 0));
+        Assert.Equal(1, Lifted(strip.Tints, last * strip.Columns));
+        Assert.Equal(0, Lifted(strip.SectionTints, 0));
+        Assert.Equal(1, Lifted(strip.SectionTints, last * strip.Layers));
+        Assert.Equal(0, Lifted(strip.SectionTints, last * strip.Layers + strip.Layers - 1));
     }
 }

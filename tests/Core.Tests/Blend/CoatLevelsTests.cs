@@ -129,4 +129,19 @@ public sealed class CoatLevelsTests
         var bare = here.Count(i => head.Levels[(i + 1) * Places.Count - 1] == Level.ToByte(5));
         Assert.Equal(0.25, bare / (double)here.Length, 0.06);
     }
+
+    /// <summary>
+    /// What lies over an area lies between its panels, too: on the hair left out there and on no other.
+    /// </summary>
+    [Fact]
+    public void An_area_reaches_hair_left_out_between_panels_of_its_own_zones_only()
+    {
+        var over = new Area([Zone.UpperBack, Zone.Crown]);
+        var head = Given.Bare.Apply(new SetFormula(Deposit), new AddStep(new Step(StepKind.Gloss, over, FormulaId.B)));
+        var left = Enumerable.Range(0, head.Map.Panel.Length).Where(i => head.Map.Panel[i] < 0).ToArray();
+        byte End(int i) => head.Levels[(i + 1) * Places.Count - 1];
+        byte Was(int i) => Given.Bare.Levels[(i + 1) * Places.Count - 1];
+        Each.Of(left.Where(i => over.Zones!.Contains((Zone)head.Map.Zone[i])), i => Assert.True(End(i) < Was(i)));
+        Each.Of(left.Where(i => !over.Zones!.Contains((Zone)head.Map.Zone[i])), i => Assert.Equal(Was(i), End(i)));
+    }
 }

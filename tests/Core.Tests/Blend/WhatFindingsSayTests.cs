@@ -113,4 +113,19 @@ public sealed partial class WhatFindingsSayTests
 
     [GeneratedRegex("([0-9.]+) mm thick")]
     private static partial Regex Thick();
+
+    /// <summary>A colour's edge is as hard as it is darker than what it lies on, over its blur.</summary>
+    [Theory]
+    [InlineData(3.5, 1.5, true)]
+    [InlineData(3.5, 1.9, false)]
+    [InlineData(4.5, 1.5, false)]
+    [InlineData(6.5, 1.5, true)]
+    public void A_colours_edges_read_as_stripes_by_how_far_it_is_from_the_hair(double level, double blurCm, bool reads)
+    {
+        var head = Given.Bare.Apply(
+            new SetFormula(Formula.Colouring(FormulaId.B, level, 10, 30)),
+            new PaintZone(Zone.UpperBack, new PanelPaint(new Shape.V(8), 8, blurCm, 6, 8) { Formula = FormulaId.B })
+        );
+        Assert.Equal(reads, head.AllFindings.Any(f => f.Kind == BlendFault.Stripes));
+    }
 }

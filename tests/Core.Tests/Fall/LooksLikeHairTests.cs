@@ -268,6 +268,28 @@ public sealed class LooksLikeHairTests
         Assert.InRange(rise, 0.1, 0.35);
     }
 
+    /// <summary>Tight curls that are cut to a hem are cut to a round outline: no peak over the forehead.</summary>
+    [Theory]
+    [InlineData(24)]
+    [InlineData(35)]
+    public void Tight_curls_cut_to_a_hem_stand_out_over_the_forehead_no_further_than_above_the_ears(double hem)
+    {
+        var hair = Worn(Curl.Coily, hem);
+        double OutOf(Func<ScalpPoint, bool> rooted) =>
+            Enumerable
+                .Range(0, hair.Strands.Count)
+                .Where(i => rooted(hair.Strands.Scalp[i]))
+                .Select(i => (double)(hair.Points[(i + 1) * hair.Each - 1] - hair.Points[i * hair.Each]).Length())
+                .Order()
+                .ToArray()
+                is { Length: > 20 } far
+                ? far[far.Length * 9 / 10]
+                : throw new InvalidOperationException("hardly any strands");
+        var forehead = OutOf(p => p is { FromHairlineCm: < 2, Position.Z: > 5 });
+        var side = OutOf(p => p.Position is { Y: > 2 and < 5, Z: > -4 and < 1 });
+        Assert.InRange(forehead / side, 0.7, 1.15);
+    }
+
     private static Vector3[] Ends(FallenHair hair) =>
         Enumerable.Range(1, hair.Strands.Count).Select(i => hair.Points[i * hair.Each - 1]).ToArray();
 
