@@ -72,7 +72,8 @@ public sealed class CautionsTests
         var said = Of(new PaintZone(Zone.UpperBack, new PanelPaint(new Shape.Full(), start)));
         Assert.Equal(touches, said.Any(c => c.Contains("within 5 mm", StringComparison.Ordinal)));
         Assert.Equal(near, said.Contains(Cautions.OffScalp));
-        Assert.Contains("Burning or stinging: rinse now.", said);
+        Assert.Equal(["Burning or stinging: rinse now.", Cautions.LeafletFirst], said.TakeLast(2));
+        Assert.Single(said, Cautions.LeafletFirst);
     }
 
     [Fact]

@@ -232,6 +232,7 @@ public sealed class EditByEditTests
         Refused(colour, new RemoveStep(1), "number");
         Refused(colour, new SetStep(1, longer), "number");
         Refused(colour, new SetStep(0, longer), "step");
+        Refused(colour, new SetStep(0, Step.Usual with { LatestMinutes = 1 }), "step.latestMinutes");
     }
 
     public static TheoryData<Step, string?> Steps =>

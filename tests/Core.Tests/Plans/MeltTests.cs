@@ -73,6 +73,8 @@ public sealed class MeltTests
     [InlineData("seamsCm", 2)]
     [InlineData("seamsCm[1]", 3)]
     [InlineData("blurCm", 4)]
+    [InlineData("seamsCm[1]", 5)]
+    [InlineData("seamsCm[0]", 6)]
     public void What_cannot_be_melted_gets_a_word(string field, int number)
     {
         Melt melt = new(Back, [FormulaId.A, FormulaId.B, FormulaId.C], [8, 16]);
@@ -82,8 +84,19 @@ public sealed class MeltTests
             1 => melt with { Formulas = [FormulaId.A, FormulaId.B, FormulaId.E] },
             2 => melt with { SeamsCm = [8] },
             3 => melt with { SeamsCm = [8, 9] },
-            _ => melt with { BlurCm = 9 },
+            4 => melt with { BlurCm = 9 },
+            5 => melt with { SeamsCm = [8, 61] },
+            _ => melt with { SeamsCm = [2.4, 16] },
         };
         Assert.Contains(Mixed.Apply(edit, Given.Cutting).Problems, p => p.Field == field);
     }
+
+    /// <summary>The first seam may begin where the first colour does, the next where that one ends.</summary>
+    [Fact]
+    public void Seams_may_lie_as_near_to_each_other_as_the_blur_is_long() =>
+        Assert.Empty(
+            Mixed
+                .Apply(new Melt(Back, [FormulaId.A, FormulaId.B, FormulaId.C], [2.5, 6.5], BlurCm: 4), Given.Cutting)
+                .Problems
+        );
 }
