@@ -141,6 +141,18 @@ internal static class Given
         return head.Apply(Cutting, edits);
     }
 
+    /// <summary>Edits a plan for usual hair.</summary>
+    public static Plan Edited(this Plan plan, params PlanEdit[] edits) =>
+        edits.Aggregate(
+            plan,
+            (p, edit) =>
+            {
+                var applied = p.Apply(edit, Cutting);
+                Assert.True(applied.Succeeded, string.Join("; ", applied.Problems));
+                return applied.Plan;
+            }
+        );
+
     /// <summary>Edits a head of whatever hair, cut as it is.</summary>
     public static PlannedHead Apply(this PlannedHead head, Cutting cutting, params PlanEdit[] edits)
     {

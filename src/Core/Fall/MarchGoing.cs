@@ -17,7 +17,9 @@ internal sealed partial class March
         public float LockHash { get; } = Hash.Unit(strands.Lock[strand], 1);
         public float OwnHash { get; } = Hash.Unit(strand, 2);
 
-        /// <summary>How far the hair beneath lifts it: most where it is rooted high, not at all at the nape's edge.</summary>
+        /// <summary>
+        /// How far the hair beneath lifts it: most where it is rooted high, not at all at the nape's edge.
+        /// </summary>
         public float Body { get; } = 1.75f * MathF.Pow(strands.Above[strand], 0.75f);
     }
 

@@ -45,21 +45,10 @@ public sealed class EditByEditTests
         Formula = FormulaId.B,
     };
 
-    private static readonly Plan Painted = Applied(
-        Plan.Fresh(),
-        new SetFormula(Formula.Lightening(FormulaId.B, Lightener.Powder, 20, 35)),
-        new PaintPanels([Key, Beside], PanelPaint.Of([First, Second])!)
-    );
-
-    private static Plan Applied(Plan plan, params PlanEdit[] edits) =>
-        edits.Aggregate(
-            plan,
-            (p, edit) =>
-            {
-                var applied = p.Apply(edit, Given.Cutting);
-                Assert.Empty(applied.Problems);
-                return applied.Plan;
-            }
+    private static readonly Plan Painted = Plan.Fresh()
+        .Edited(
+            new SetFormula(Formula.Lightening(FormulaId.B, Lightener.Powder, 20, 35)),
+            new PaintPanels([Key, Beside], PanelPaint.Of([First, Second])!)
         );
 
     private static PanelPaint? On(Plan plan, PanelKey key) => plan.Zones[key.Zone].Of(key);
@@ -95,10 +84,10 @@ public sealed class EditByEditTests
             OfOneProduct,
             x =>
             {
-                var first = Applied(Painted, x.Edit(0));
+                var first = Painted.Edited(x.Edit(0));
                 Assert.Equal(PanelPaint.Of([x.Makes(First), Second]), On(first, Key));
                 Assert.Equal(On(Painted, Beside), On(first, Beside));
-                Assert.Equal(PanelPaint.Of([First, x.Makes(Second)]), On(Applied(Painted, x.Edit(1)), Key));
+                Assert.Equal(PanelPaint.Of([First, x.Makes(Second)]), On(Painted.Edited(x.Edit(1)), Key));
 
                 // There is no third.
                 Assert.Contains(Painted.Apply(x.Edit(2), Given.Cutting).Problems, p => p.Field == "coat");
@@ -109,39 +98,39 @@ public sealed class EditByEditTests
     [Fact]
     public void Strokes_are_counted_widened_and_merged_each_on_its_own()
     {
-        Stroke Of(PlanEdit edit) => On(Applied(Painted, edit), Key)!.Next!.Shape.Stroked!;
+        Stroke Of(PlanEdit edit) => On(Painted.Edited(edit), Key)!.Next!.Shape.Stroked!;
         var now = Second.Shape.Stroked!;
-        Assert.Equal(7, On(Applied(Painted, new SetStrokes([Key], 7, Coat: 1)), Key)!.Next!.Shape.Count);
+        Assert.Equal(7, On(Painted.Edited(new SetStrokes([Key], 7, Coat: 1)), Key)!.Next!.Shape.Count);
         Assert.Equal(now, Of(new SetStrokes([Key], 7, Coat: 1)));
         Assert.Equal(now with { Width = 0.3 }, Of(new SetStrokes([Key], StrokeShare: 0.3, Coat: 1)));
         Assert.Equal(now with { MergeCm = 14 }, Of(new SetStrokes([Key], MergeCm: 14, Coat: 1)));
 
         // A W is no strokes: a width makes none of it.
-        Assert.Null(On(Applied(Painted, new SetStrokes([Key], StrokeShare: 0.3)), Key)!.Shape.Stroked);
+        Assert.Null(On(Painted.Edited(new SetStrokes([Key], StrokeShare: 0.3)), Key)!.Shape.Stroked);
     }
 
     [Fact]
     public void A_slant_runs_the_way_it_did_until_it_is_turned()
     {
         bool Flipped(Plan plan) => Assert.IsType<Shape.Slant>(On(plan, Key)!.Shape).Flip;
-        var slant = Applied(Painted, new SetShape([Key], ShapeKind.Slant));
+        var slant = Painted.Edited(new SetShape([Key], ShapeKind.Slant));
         Assert.False(Flipped(slant));
-        var turned = Applied(slant, new SetShape([Key], ShapeKind.Slant, true));
+        var turned = slant.Edited(new SetShape([Key], ShapeKind.Slant, true));
         Assert.True(Flipped(turned));
-        Assert.True(Flipped(Applied(turned, new SetShape([Key], ShapeKind.Slant))));
-        Assert.False(Flipped(Applied(turned, new SetShape([Key], ShapeKind.Slant, false))));
+        Assert.True(Flipped(turned.Edited(new SetShape([Key], ShapeKind.Slant))));
+        Assert.False(Flipped(turned.Edited(new SetShape([Key], ShapeKind.Slant, false))));
     }
 
     [Fact]
     public void Products_are_added_after_the_others_taken_and_swapped()
     {
         var third = PanelPaint.Usual with { StartCm = 2 };
-        var three = Applied(Painted, new AddCoat([Key], third));
+        var three = Painted.Edited(new AddCoat([Key], third));
         Assert.Equal([First, Second, third], Alone(On(three, Key)));
-        Assert.Equal([First, third, Second], Alone(On(Applied(three, new SwapCoats([Key], 1)), Key)));
-        Assert.Equal([Second, First, third], Alone(On(Applied(three, new SwapCoats([Key], 0)), Key)));
-        Assert.Equal([First, third], Alone(On(Applied(three, new TakeCoat([Key], 1)), Key)));
-        Assert.Equal([Second, third], Alone(On(Applied(three, new TakeCoat([Key], 0)), Key)));
+        Assert.Equal([First, third, Second], Alone(On(three.Edited(new SwapCoats([Key], 1)), Key)));
+        Assert.Equal([Second, First, third], Alone(On(three.Edited(new SwapCoats([Key], 0)), Key)));
+        Assert.Equal([First, third], Alone(On(three.Edited(new TakeCoat([Key], 1)), Key)));
+        Assert.Equal([Second, third], Alone(On(three.Edited(new TakeCoat([Key], 0)), Key)));
         Assert.Equal([First, Second], Alone(On(three, Beside)));
 
         // Three are the most, and one that brings others with it is none.
@@ -152,7 +141,7 @@ public sealed class EditByEditTests
         Refused(Painted, new TakeCoat([Key], 2), "coat");
 
         // The last one taken leaves hair natural.
-        var one = Applied(Painted, new TakeCoat([Key], 1), new TakeCoat([Key], 0));
+        var one = Painted.Edited(new TakeCoat([Key], 1), new TakeCoat([Key], 0));
         Assert.Null(On(one, Key));
     }
 
@@ -182,15 +171,11 @@ public sealed class EditByEditTests
     )
     {
         var key = PanelKey.Of(panel);
-        var fresh = Applied(
-            Plan.Fresh() with
-            {
-                LowerFilm = lowerFilm,
-            },
+        var fresh = (Plan.Fresh() with { LowerFilm = lowerFilm }).Edited(
             new SetFormula(Formula.Colouring(FormulaId.A, 6, 10, 20)),
             new SetFormula(Formula.Lightening(FormulaId.B, Lightener.Clay, 20, 35))
         );
-        var painted = On(Applied(fresh, new SetBlur([key], 6)), key)!;
+        var painted = On(fresh.Edited(new SetBlur([key], 6)), key)!;
         Assert.Equal((shape, startCm, 6), (painted.Shape.Kind.ToString(), painted.StartCm, painted.BlurCm));
         Assert.Equal((covering, FormulaId.B), (painted.Covering.ToString(), painted.Formula));
 
@@ -200,18 +185,18 @@ public sealed class EditByEditTests
             StartCm = 5,
             Formula = FormulaId.B,
         };
-        var cleared = Applied(fresh, new PaintZone(key.Zone, own), new ClearPanels([key]));
+        var cleared = fresh.Edited(new PaintZone(key.Zone, own), new ClearPanels([key]));
         Assert.Null(On(cleared, key));
-        Assert.Equal(own with { BlurCm = 6 }, On(Applied(cleared, new SetBlur([key], 6)), key));
+        Assert.Equal(own with { BlurCm = 6 }, On(cleared.Edited(new SetBlur([key], 6)), key));
     }
 
     [Fact]
     public void Steps_are_put_moved_changed_and_taken_where_it_was_said()
     {
-        var colour = Applied(Plan.Fresh(), new SetFormula(Formula.Colouring(FormulaId.B, 6, 10, 20)));
+        var colour = Plan.Fresh().Edited(new SetFormula(Formula.Colouring(FormulaId.B, 6, 10, 20)));
         var gloss = new Step(StepKind.Gloss, new Area(), FormulaId.B);
         var treat = new Step(StepKind.Treat, Minutes: 10);
-        Step[] Of(params PlanEdit[] edits) => [.. Applied(colour, edits).StepsOf()];
+        Step[] Of(params PlanEdit[] edits) => [.. colour.Edited(edits).StepsOf()];
         Assert.Equal([Step.Usual, gloss], Of(new AddStep(gloss)));
         Assert.Equal([gloss, Step.Usual], Of(new AddStep(gloss, 0)));
         Assert.Equal([Step.Usual, gloss], Of(new AddStep(gloss, 1)));
@@ -222,7 +207,7 @@ public sealed class EditByEditTests
         Assert.Equal([Step.Usual, treat], Of([.. three, new RemoveStep(1)]));
         var longer = treat with { Minutes = 15 };
         Assert.Equal([Step.Usual, gloss, longer], Of([.. three, new SetStep(2, longer)]));
-        Assert.Null(Applied(colour, new AddStep(treat), new RemoveStep(1)).Steps);
+        Assert.Null(colour.Edited(new AddStep(treat), new RemoveStep(1)).Steps);
 
         Refused(colour, new AddStep(gloss, 2), "at");
         Refused(colour, new AddStep(gloss, -1), "at");
@@ -263,7 +248,7 @@ public sealed class EditByEditTests
     [MemberData(nameof(Steps))]
     public void A_step_has_what_its_kind_needs_and_nothing_else(Step step, string? field)
     {
-        var plan = Applied(Plan.Fresh(), new SetFormula(Formula.Colouring(FormulaId.B, 6, 10, 20)));
+        var plan = Plan.Fresh().Edited(new SetFormula(Formula.Colouring(FormulaId.B, 6, 10, 20)));
         var found = plan.Apply(new AddStep(step), Given.Cutting).Problems.Select(p => p.Field).Distinct();
         Assert.Equal(field is null ? [] : [field], found);
     }
@@ -272,7 +257,7 @@ public sealed class EditByEditTests
     public void Eight_steps_are_the_most()
     {
         var treat = new Step(StepKind.Treat, Minutes: 10);
-        var full = Applied(Plan.Fresh(), Enumerable.Repeat(new AddStep(treat), Step.Most - 1).ToArray<PlanEdit>());
+        var full = Plan.Fresh().Edited(Enumerable.Repeat(new AddStep(treat), Step.Most - 1).ToArray<PlanEdit>());
         Assert.Equal(8, full.StepsOf().Count);
         Refused(full, new AddStep(treat), "step");
     }
@@ -280,22 +265,22 @@ public sealed class EditByEditTests
     [Fact]
     public void What_is_set_aside_and_left_out_keeps_its_reason_without_blanks_round_it()
     {
-        var plan = Applied(
-            Plan.Fresh(),
-            new ExcludeZone(Zone.Nape, "  undercut "),
-            new LeaveOut(Region.Veil, 1, " soft "),
-            new Dismiss("stripes", Severity.Note, " wanted "),
-            new Dismiss("solidBlock", Severity.Note, "a"),
-            new Dismiss("solidBlock", Severity.Caution, "b")
-        );
+        var plan = Plan.Fresh()
+            .Edited(
+                new ExcludeZone(Zone.Nape, "  undercut "),
+                new LeaveOut(Region.Veil, 1, " soft "),
+                new Dismiss("stripes", Severity.Note, " wanted "),
+                new Dismiss("solidBlock", Severity.Note, "a"),
+                new Dismiss("solidBlock", Severity.Caution, "b")
+            );
         Assert.Equal(("undercut", LeftOutBy.Hand), (plan.Zones[Zone.Nape].Excluded, plan.Zones[Zone.Nape].ExcludedBy));
         Assert.Equal("soft", Assert.Single(plan.Regions).Reason);
         Assert.Equal([("stripes", "wanted"), ("solidBlock", "b")], plan.SetAside.Select(d => (d.Finding, d.Reason)));
 
         // Another size of the same region is not another region; a second one is.
-        plan = Applied(plan, new LeaveOut(Region.Veil, 2, "wide"), new LeaveOut(Region.BabyHair, 1, "new"));
+        plan = plan.Edited(new LeaveOut(Region.Veil, 2, "wide"), new LeaveOut(Region.BabyHair, 1, "new"));
         Assert.Equal([(Region.Veil, 2), (Region.BabyHair, 1)], plan.Regions.Select(r => (r.Region, r.SizeCm)));
-        plan = Applied(plan, new TakeIn(Region.Veil), new Heed("stripes"));
+        plan = plan.Edited(new TakeIn(Region.Veil), new Heed("stripes"));
         Assert.Equal([Region.BabyHair], plan.Regions.Select(r => r.Region));
         Assert.Equal(["solidBlock"], plan.SetAside.Select(d => d.Finding));
         Refused(plan, new TakeIn(Region.Veil), "region");
@@ -307,7 +292,7 @@ public sealed class EditByEditTests
     {
         Assert.Equal(
             [Wear.Down, Wear.Tucked],
-            Applied(Plan.Fresh(), new SetWears([Wear.Tucked, Wear.Down])).Wears.ToArray()
+            Plan.Fresh().Edited(new SetWears([Wear.Tucked, Wear.Down])).Wears.ToArray()
         );
         Refused(Plan.Fresh(), new SetWears([Wear.Down, Wear.Down]), "wears");
         Refused(Plan.Fresh(), new SetWears([]), "wears");
@@ -323,7 +308,7 @@ public sealed class EditByEditTests
     [Fact]
     public void The_hairline_is_thinned_and_nothing_else_is_cut()
     {
-        var plan = Applied(Plan.Fresh(), new ThinHairline(6));
+        var plan = Plan.Fresh().Edited(new ThinHairline(6));
         Each.Of(
             ZoneFacts.All,
             z =>
@@ -342,11 +327,11 @@ public sealed class EditByEditTests
     [Fact]
     public void A_step_that_lays_a_formula_minds_what_becomes_of_it()
     {
-        var glossed = Applied(
-            Plan.Fresh(),
-            new SetFormula(Formula.Colouring(FormulaId.B, 6, 10, 20)),
-            new AddStep(new Step(StepKind.Gloss, new Area(), FormulaId.B, LatestMinutes: 25))
-        );
+        var glossed = Plan.Fresh()
+            .Edited(
+                new SetFormula(Formula.Colouring(FormulaId.B, 6, 10, 20)),
+                new AddStep(new Step(StepKind.Gloss, new Area(), FormulaId.B, LatestMinutes: 25))
+            );
         var problems = glossed.Apply(new SetFormula(Formula.Colouring(FormulaId.B, 6, 10, 30)), Given.Cutting).Problems;
         Assert.StartsWith(
             "The gloss, all lengths lays it. ",
@@ -354,7 +339,7 @@ public sealed class EditByEditTests
             StringComparison.Ordinal
         );
         Assert.Equal("formula.latestMinutes", problems[0].Field);
-        Applied(glossed, new SetFormula(Formula.Colouring(FormulaId.B, 6, 10, 25)));
+        glossed.Edited(new SetFormula(Formula.Colouring(FormulaId.B, 6, 10, 25)));
         Refused(glossed, new SetFormula(null!), "formula");
     }
 

@@ -10,17 +10,6 @@ public sealed class MirrorSideTests
 {
     private static readonly PanelPaint Given1 = new(new Shape.Slant(5), 8, 4, 5, 7, SpreadCm: 2);
 
-    private static Plan Applied(Plan plan, params PlanEdit[] edits) =>
-        edits.Aggregate(
-            plan,
-            (p, edit) =>
-            {
-                var applied = p.Apply(edit, Given.Cutting);
-                Assert.Empty(applied.Problems);
-                return applied.Plan;
-            }
-        );
-
     /// <summary>Panels of a zone across the middle, those of the left first, and the one opposite each.</summary>
     private static (Panel Panel, PanelKey Opposite)[] Across(Plan plan, Zone zone) =>
         Given.Cutting.Cut(plan, zone).Panels.Select(p => (p, Given.Cutting.Cut(plan, zone).Opposite(p.Key))).ToArray();
@@ -35,8 +24,7 @@ public sealed class MirrorSideTests
         var side = across.Where(p => p.Panel.Key != p.Opposite && p.Panel.Centre.Map.X > 0 == (from == Side.Left));
         var (painted, bare) = (side.First().Panel, side.Skip(1).First().Panel);
         var other = PanelPaint.Usual with { StartCm = 3 };
-        var plan = Applied(
-            fresh,
+        var plan = fresh.Edited(
             new PaintZone(Zone.UpperBack, other),
             new PaintPanels([painted.Key], Given1),
             new ClearPanels([bare.Key]),
@@ -65,13 +53,13 @@ public sealed class MirrorSideTests
     [Fact]
     public void A_side_gives_its_sections_and_its_paint_key_by_key()
     {
-        var plan = Applied(
-            Plan.Fresh(),
-            new CutZone(Zone.SideLeft, Parting.DiagonalBack, 15, 3, 6, Bricklay: true),
-            new PaintZone(Zone.SideLeft, Given1),
-            new PaintZone(Zone.SideRight, PanelPaint.Usual),
-            new PaintZone(Zone.TopRight, PanelPaint.Usual)
-        );
+        var plan = Plan.Fresh()
+            .Edited(
+                new CutZone(Zone.SideLeft, Parting.DiagonalBack, 15, 3, 6, Bricklay: true),
+                new PaintZone(Zone.SideLeft, Given1),
+                new PaintZone(Zone.SideRight, PanelPaint.Usual),
+                new PaintZone(Zone.TopRight, PanelPaint.Usual)
+            );
         var mirrored = plan.Apply(new MirrorSide(Side.Left), Given.Cutting);
         var (left, right) = (mirrored.Plan.Zones[Zone.SideLeft], mirrored.Plan.Zones[Zone.SideRight]);
         Assert.Equal(plan.Zones[Zone.SideLeft], left);
@@ -89,12 +77,8 @@ public sealed class MirrorSideTests
     [Fact]
     public void Where_the_part_lies_aside_what_finds_no_panel_opposite_is_named()
     {
-        var plan = Applied(
-            Plan.Fresh(),
-            new MovePart(-4, -2),
-            new PaintZone(Zone.TopLeft, Given1),
-            new PaintZone(Zone.TopRight, Given1)
-        );
+        var plan = Plan.Fresh()
+            .Edited(new MovePart(-4, -2), new PaintZone(Zone.TopLeft, Given1), new PaintZone(Zone.TopRight, Given1));
         var (left, right) = (plan.Zones[Zone.TopLeft].Paint, plan.Zones[Zone.TopRight].Paint);
         var wide = left.Count > right.Count ? Side.Left : Side.Right;
         var lost = plan.Apply(new MirrorSide(wide), Given.Cutting).Lost;

@@ -18,15 +18,15 @@ public sealed class StoppedTests
         .. Given.Cutting.Cut(Plan.Fresh(), Zone.Crown).Panels.Select(p => p.Key),
     ];
 
-    private static readonly Plan Painted = With(
-        Plan.Fresh(),
-        new SetFormula(Formula.Usual with { Id = FormulaId.B, Volume = new(20) }),
-        new PaintZone(Zone.Crown, PanelPaint.Usual with { StartCm = 7, MidsMm = 4, EndsMm = 4 }),
-        new PaintZone(Zone.Nape, PanelPaint.Usual),
-        new ExcludeZone(Zone.Nape, "not today"),
-        new SetFormula(Formula.Colouring(FormulaId.C, 5, 10, 20)),
-        new AddStep(new Step(StepKind.Base, new Area(ToCm: 3), FormulaId.C), 0)
-    );
+    private static readonly Plan Painted = Plan.Fresh()
+        .Edited(
+            new SetFormula(Formula.Usual with { Id = FormulaId.B, Volume = new(20) }),
+            new PaintZone(Zone.Crown, PanelPaint.Usual with { StartCm = 7, MidsMm = 4, EndsMm = 4 }),
+            new PaintZone(Zone.Nape, PanelPaint.Usual),
+            new ExcludeZone(Zone.Nape, "not today"),
+            new SetFormula(Formula.Colouring(FormulaId.C, 5, 10, 20)),
+            new AddStep(new Step(StepKind.Base, new Area(ToCm: 3), FormulaId.C), 0)
+        );
 
     public static TheoryData<PlanEdit> Free =>
         [
@@ -96,16 +96,16 @@ public sealed class StoppedTests
     [Fact]
     public void A_reach_brings_back_what_a_reach_left_out()
     {
-        var half = With(With(Plan.Fresh(), new PaintZone(Zone.UpperBack, PanelPaint.Usual)), new SetReach(Reach.Half));
-        Assert.True(Stopped.LaysMore(half, With(half, new SetReach(Reach.Full)), Given.Cutting));
-        Assert.False(Stopped.LaysMore(half, With(half, new SetReach(Reach.Hairline)), Given.Cutting));
+        var half = Plan.Fresh().Edited(new PaintZone(Zone.UpperBack, PanelPaint.Usual), new SetReach(Reach.Half));
+        Assert.True(Stopped.LaysMore(half, half.Edited(new SetReach(Reach.Full)), Given.Cutting));
+        Assert.False(Stopped.LaysMore(half, half.Edited(new SetReach(Reach.Hairline)), Given.Cutting));
     }
 
     [Fact]
     public void A_moved_part_takes_paint_to_hair_that_had_none()
     {
-        var left = With(Plan.Fresh(), new PaintZone(Zone.TopLeft, PanelPaint.Usual));
-        Assert.True(Stopped.LaysMore(left, With(left, new MovePart(-3, -1)), Given.Cutting));
+        var left = Plan.Fresh().Edited(new PaintZone(Zone.TopLeft, PanelPaint.Usual));
+        Assert.True(Stopped.LaysMore(left, left.Edited(new MovePart(-3, -1)), Given.Cutting));
     }
 
     [Fact]
@@ -124,8 +124,8 @@ public sealed class StoppedTests
     {
         var open = PanelPaint.Usual with { MidsMm = 4, EndsMm = 4 };
         var film = open with { Covering = Covering.Film };
-        var plan = With(Plan.Fresh(), new PaintPanels([Crown[0]], PanelPaint.Of([open, film])!));
-        bool More(PlanEdit edit) => Stopped.LaysMore(plan, With(plan, edit), Given.Cutting);
+        var plan = Plan.Fresh().Edited(new PaintPanels([Crown[0]], PanelPaint.Of([open, film])!));
+        bool More(PlanEdit edit) => Stopped.LaysMore(plan, plan.Edited(edit), Given.Cutting);
         Assert.False(More(new SetCovering([Crown[0]], Covering.Film, 0)));
         Assert.False(More(new SetCovering([Crown[0]], Covering.Mesh, 0)));
         Assert.False(More(new SetCovering([Crown[0]], Covering.Open, 1)));
@@ -139,9 +139,8 @@ public sealed class StoppedTests
             .Sample(
                 (zone, paint, sections) =>
                 {
-                    var bare = With(Plan.Fresh(), CutZone.As(zone, sections));
-                    var head = With(
-                        bare,
+                    var bare = Plan.Fresh().Edited(CutZone.As(zone, sections));
+                    var head = bare.Edited(
                         new PaintZone(
                             zone,
                             paint with
@@ -163,16 +162,5 @@ public sealed class StoppedTests
                 iter: 20
             );
 
-    private static bool Lays(PlanEdit edit) => Stopped.LaysMore(Painted, With(Painted, edit), Given.Cutting);
-
-    private static Plan With(Plan plan, params PlanEdit[] edits) =>
-        edits.Aggregate(
-            plan,
-            (p, edit) =>
-            {
-                var applied = p.Apply(edit, Given.Cutting);
-                Assert.True(applied.Succeeded, string.Join("; ", applied.Problems));
-                return applied.Plan;
-            }
-        );
+    private static bool Lays(PlanEdit edit) => Stopped.LaysMore(Painted, Painted.Edited(edit), Given.Cutting);
 }
