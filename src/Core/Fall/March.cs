@@ -221,7 +221,7 @@ internal sealed partial class March(
 
             going.Dir = Vector3.Normalize(going.Dir);
             going.At += going.Dir * going.Step;
-            StayOutside(ref going, standoff);
+            StayOutside(ref going, standoff, passing);
             going.FromRoot += (going.At - path[count - 1]).Length();
             path[count++] = going.At;
         }

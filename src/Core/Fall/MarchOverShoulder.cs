@@ -90,6 +90,12 @@ internal sealed partial class March
         SpreadsFromX = 3,
         SpreadsAtMostX = 10.5f;
 
+    /// <summary>Depth of the shoulder's ridge, cm.</summary>
+    private const float BeforeTheRidgeZ = -4.8f;
+
+    /// <summary>How much less hair that slides off the shoulder behind is drawn in to the neck, a step.</summary>
+    private const float StaysOut = 0.7f;
+
     /// <summary>Which way each lock passes the shoulder: worked out once a lock, by its guide.</summary>
     private Shoulder?[]? shoulders;
 
@@ -157,7 +163,7 @@ internal sealed partial class March
             return;
         }
 
-        if (float.IsNaN(going.Target))
+        if (!going.HasChosen)
         {
             // Hair that ends on the neck decides nothing: a bob keeps its corners.
             going.Target = EndsOnNeck(at.Y, left) ? float.PositiveInfinity : way.Depth(at.Z);
@@ -284,7 +290,7 @@ internal sealed partial class March
     }
 
     /// <summary>Nothing lies in the head or the body: it slides outwards until it lies on them.</summary>
-    private void StayOutside(ref Going going, float standoff)
+    private void StayOutside(ref Going going, float standoff, Passing passing)
     {
         going.Field = head.Grid.At(going.At);
         var into = standoff - going.Field.W;
@@ -298,6 +304,12 @@ internal sealed partial class March
         {
             // Hair that touches the shoulder is moved, not thrown: its direction stays.
             going.At += OverShoulder(outwards, going) * into;
+
+            // While it slides off behind it goes on turning without getting on: it would leave the shoulder aslant.
+            if (passing == Passing.Worn && going.HasChosen && going.Dir.X * going.At.X < 0)
+            {
+                going.Dir.X *= 1 - StaysOut * (1 - Curve.Smooth(BeforeTheRidgeZ - 1, BeforeTheRidgeZ + 1, going.At.Z));
+            }
         }
         else
         {
@@ -315,7 +327,7 @@ internal sealed partial class March
     private static Vector3 OverShoulder(Vector3 n, in Going going)
     {
         n.X *= 0.3f + 0.7f * going.Rides;
-        n.Z += (going.Target > -4.8f ? 0.4f : -0.4f) * (1 - going.Rides);
+        n.Z += (going.IsBefore ? 0.4f : -0.4f) * (1 - going.Rides);
         return Vector3.Normalize(n);
     }
 }

@@ -221,6 +221,25 @@ public sealed class LooksLikeHairTests
         Assert.DoesNotContain(Ends(hair), e => Math.Abs(e.X) > 11.5 && e.Z < -5);
     }
 
+    /// <summary>What slides off the shoulder behind hangs on: it does not leave it aslant, over the hair beside it.</summary>
+    [Theory]
+    [InlineData(38)]
+    [InlineData(44)]
+    public void What_slides_off_the_shoulder_behind_does_not_leave_it_aslant(double hem)
+    {
+        var hair = Worn(Curl.Straight, hem);
+        var aslant = Enumerable
+            .Range(0, hair.Strands.Count)
+            .SelectMany(i => Enumerable.Range(i * hair.Each, hair.Each - 1))
+            .Select(k => (From: hair.Points[k], To: hair.Points[k + 1]))
+            .Where(s => s.From is { Y: < -9 and > -15, Z: < -5.5f } && Math.Abs(s.From.X) > 6)
+            .Select(s => (Math.Abs(s.From.X) - Math.Abs(s.To.X)) / (s.To - s.From).Length())
+            .Order()
+            .ToArray();
+        Assert.True(aslant.Length > 1000);
+        Assert.InRange(aslant[aslant.Length * 99 / 100], 0, 0.38);
+    }
+
     [Fact]
     public void Shoulder_length_hair_only_grazes_the_shoulder_and_long_hair_lies_on_it()
     {
