@@ -49,7 +49,9 @@ internal sealed partial class March
         /// <summary>Whether its lock has chosen yet.</summary>
         public readonly bool HasChosen => !float.IsNaN(Target);
 
-        /// <summary>Whether it means to hang before the shoulder's ridge; what has not chosen hangs behind it.</summary>
+        /// <summary>
+        /// Whether it means to hang before the shoulder's ridge; what has not chosen hangs behind it.
+        /// </summary>
         public readonly bool IsBefore => Target > BeforeTheRidgeZ;
 
         /// <summary>How far out it is carried on the shoulder, cm from the middle.</summary>
