@@ -287,6 +287,18 @@ public sealed class LooksLikeHairTests
         Assert.InRange(rise, 0.1, 0.35);
     }
 
+    /// <summary>Swept back, hair rises to the middle as the head does: there is no notch along it.</summary>
+    [Theory]
+    [InlineData(Curl.Straight)]
+    [InlineData(Curl.Wavy)]
+    public void Swept_back_no_notch_opens_along_the_middle(Curl curl)
+    {
+        var hair = Worn(curl, 44, wear: Wear.SweptBack);
+        float Top(float from, float to) =>
+            hair.Points.Where(p => p.Z is > -4 and < 0 && Math.Abs(p.X) >= from && Math.Abs(p.X) < to).Max(p => p.Y);
+        Assert.True(Top(0, 0.4f) > Top(0.8f, 1.6f) - 0.1f, $"{Top(0, 0.4f):0.00} beside {Top(0.8f, 1.6f):0.00}");
+    }
+
     /// <summary>Tight curls that are cut to a hem are cut to a round outline: no peak over the forehead.</summary>
     [Theory]
     [InlineData(24)]
