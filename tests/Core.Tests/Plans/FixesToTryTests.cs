@@ -165,6 +165,10 @@ public sealed class FixesToTryTests
         var laid = head.Apply(cutting, FixesToTry.For(finding, head).Last().Edit);
         Assert.DoesNotContain(laid.AllFindings, f => f.Kind == BlendFault.BleedThrough);
         Assert.Equal(head.Levels, laid.Levels);
+
+        // A board does as well.
+        var onBoard = head.Apply(cutting, new SetHandling([.. finding.Panels], LiesOn: LiesOn.Board));
+        Assert.DoesNotContain(onBoard.AllFindings, f => f.Kind == BlendFault.BleedThrough);
     }
 
     [Fact]
