@@ -34,6 +34,7 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats, IReadO
     private const double GoldenTurn = 0.618;
 
     private const int DeepSteps = 8;
+    private const int MostRowsInAStep = 12;
 
     /// <summary>A panel painted with one product.</summary>
     public static PlannedPanel With(Panel panel, PaintedPanel painted, Formula formula) =>
@@ -151,19 +152,23 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats, IReadO
         var darkens = Layers.Count > 0 && Layers.All(l => l.Formula.IsDeposit);
         (double Level, Tint Tint)? most = null;
         Span<double> coverages = stackalloc double[Layers.Count];
+        var rows = RowsInAStep;
         foreach (var (share, _, state, products) in Stretches(hair, moment).Where(s => s.Weight >= 0.5))
         {
-            for (var j = 0; j <= AcrossSteps + 1; j++)
+            for (var j = 0; j < rows * (AcrossSteps + 2); j++)
             {
                 // Both edges, and where the mean is taken: a fine tooth must not slip through.
-                var u =
-                    j > AcrossSteps ? 1
-                    : j == 0 ? 0
-                    : AcrossAt(j - 1, share);
+                var u = (j % (AcrossSteps + 2)) switch
+                {
+                    0 => 0,
+                    AcrossSteps + 1 => 1,
+                    var step => AcrossAt(step - 1, share),
+                };
                 var here = (state.Level, Tint.Lifted(state.Lifted));
                 if (products is not null)
                 {
-                    var at = Math.Min(share + 0.5 / AlongSteps, 1) * Panel.LengthCm;
+                    var row = j / (AcrossSteps + 2) + 1;
+                    var at = Math.Min(share + ((double)row / rows - 0.5) / AlongSteps, 1) * Panel.LengthCm;
                     for (var c = 0; c < Layers.Count; c++)
                     {
                         coverages[c] = Layers[c].Coat is { } coat
@@ -184,6 +189,15 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats, IReadO
 
         return most ?? (hair.NaturalLevel, Tint.Natural);
     }
+
+    /// <summary>
+    /// How many rows of a step along the panel are looked at for where it is brightest: a third of a narrow band lies
+    /// between two, so that none slips through.
+    /// </summary>
+    private int RowsInAStep =>
+        Coats.Min(c => c.Painted.Paint.BandCm) is { } band
+            ? Math.Clamp((int)Math.Ceiling(3 * Panel.LengthCm / AlongSteps / band), 1, MostRowsInAStep)
+            : 1;
 
     /// <summary>
     /// The panel's hair piece by piece from scalp to ends; where only some strands were treated, once for these and

@@ -144,4 +144,25 @@ public sealed class CoatLevelsTests
         Each.Of(left.Where(i => over.Zones!.Contains((Zone)head.Map.Zone[i])), i => Assert.True(End(i) < Was(i)));
         Each.Of(left.Where(i => !over.Zones!.Contains((Zone)head.Map.Zone[i])), i => Assert.Equal(Was(i), End(i)));
     }
+
+    [Fact]
+    public void A_narrow_band_shows_wherever_it_lies() =>
+        Gen.Select(Gen.Double[0, 12], Gen.Double[0.5, 3], Gen.Double[20, 70])
+            .Sample(
+                (startCm, bandCm, lengthCm) =>
+                {
+                    var paint = new PanelPaint(new Shape.Full(), startCm, 0, 20, 20, SpreadCm: 0);
+                    double Brightest(PanelPaint of) =>
+                        PlannedPanel
+                            .With(
+                                Given.PanelOf(6, lengthCm),
+                                PaintedPanel.On(Given.PanelOf(6, lengthCm), of, 1),
+                                Formula.Usual
+                            )
+                            .BrightestLevel(HairProfile.Usual, Moment.Rinsed);
+                    var natural = HairProfile.Usual.NaturalLevel;
+                    var (band, all) = (Brightest(paint with { BandCm = bandCm }), Brightest(paint));
+                    Assert.InRange(band, natural + 0.6 * (all - natural), all + 1e-9);
+                }
+            );
 }
