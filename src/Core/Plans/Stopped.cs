@@ -22,7 +22,8 @@ public static class Stopped
     private const int Across = 17,
         Through = 9;
 
-    private const double AlongCm = 0.5;
+    /// <summary>Less than half of the narrowest band, so that none lies between two places.</summary>
+    private const double AlongCm = 0.2;
 
     /// <summary>Coverage told from none, 0..1. Model assumption.</summary>
     private const double Least = 1e-3;
@@ -112,6 +113,11 @@ public static class Stopped
     /// </summary>
     private static bool More(IReadOnlyList<Lying> before, IReadOnlyList<Lying> after)
     {
+        if (before.SequenceEqual(after))
+        {
+            return false;
+        }
+
         foreach (var product in after.Select(l => l.Product).Distinct())
         {
             var (was, becomes) = (

@@ -162,5 +162,41 @@ public sealed class StoppedTests
                 iter: 20
             );
 
+    [Fact]
+    public void No_band_is_too_narrow_nor_any_stroke_too_fine()
+    {
+        var none = new PanelPaint(new Shape.Full(), 2, 0.5, 5, 5, BandCm: 0.5, SpreadCm: 0);
+        Assert.True(More(none));
+        Gen.Select(Gen.Double[0, 12], Gen.Double[0.5, 2], Gen.Double[0, 2], Gen.Double[0.1, 0.9], Gen.Int[3, 9])
+            .Sample(
+                (startCm, bandCm, blurCm, middle, lines) =>
+                {
+                    Assert.True(More(none with { StartCm = startCm, BandCm = bandCm, BlurCm = blurCm }));
+                    var fine = new Stroke(0.05);
+                    Assert.True(
+                        More(
+                            none with
+                            {
+                                BandCm = null,
+                                Shape = new Shape.Staggered(3, lines) { Stroked = fine },
+                            }
+                        )
+                    );
+                    Assert.True(
+                        More(
+                            none with
+                            {
+                                BandCm = null,
+                                Shape = new Shape.Centre(middle) { Stroked = fine },
+                            }
+                        )
+                    );
+                }
+            );
+
+        static bool More(PanelPaint paint) =>
+            Stopped.LaysMore(Plan.Fresh(), Plan.Fresh().Edited(new PaintPanels([Crown[0]], paint)), Given.Cutting);
+    }
+
     private static bool Lays(PlanEdit edit) => Stopped.LaysMore(Painted, Painted.Edited(edit), Given.Cutting);
 }
