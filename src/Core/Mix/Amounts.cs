@@ -75,18 +75,27 @@ public static class Amounts
     {
         ArgumentNullException.ThrowIfNull(panel);
         ArgumentNullException.ThrowIfNull(painted);
+        // A band is looked at where it lies: of a narrow one two or three rows of the whole length would tell little.
+        var from = painted.Paint.BandCm is null ? 0 : Math.Max(0, painted.StartCm + Math.Min(0, painted.Paint.SlopeCm));
+        var length = Math.Min(panel.LengthCm, painted.EndsAtCm) - from;
+        if (length <= 0)
+        {
+            return 0;
+        }
+
         var sum = 0.0;
         for (var i = 0; i < AlongSteps; i++)
         {
-            var share = (i + 0.5) / AlongSteps;
-            var reached = painted.ShareReached(share);
+            var at = from + (i + 0.5) / AlongSteps * length;
+            var reached = painted.ShareReached(at / panel.LengthCm);
             for (var j = 0; j < AcrossSteps; j++)
             {
-                sum += reached * painted.CoverageAlong((j + 0.5) / AcrossSteps, share * panel.LengthCm);
+                sum += reached * painted.CoverageAlong((j + 0.5) / AcrossSteps, at);
             }
         }
 
-        return panel.HairGrams * (1 - painted.HeldBack) * sum / (AlongSteps * AcrossSteps);
+        var covered = sum / (AlongSteps * AcrossSteps) * length / panel.LengthCm;
+        return panel.HairGrams * (1 - painted.HeldBack) * covered;
     }
 
     /// <summary>

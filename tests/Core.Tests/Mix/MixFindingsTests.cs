@@ -1,3 +1,4 @@
+using CsCheck;
 using Wendro.Core.Blend;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
@@ -288,6 +289,23 @@ public sealed class MixFindingsTests
         Assert.True(Reached(all with { Teasing = Teasing.Strong }) < 0.8 * panel.HairGrams);
         Assert.Equal(0, Reached(all with { StartCm = 75 }));
     }
+
+    /// <summary>Straight across it is the band's width less half of what it fades over.</summary>
+    [Fact]
+    public void Of_a_narrow_band_as_much_hair_is_reached_wherever_it_lies() =>
+        Gen.Select(Gen.Double[0, 15], Gen.Double[0.5, 4], Gen.Double[20, 60])
+            .Sample(
+                (startCm, bandCm, lengthCm) =>
+                {
+                    var panel = Given.PanelOf(8, lengthCm);
+                    var paint = new PanelPaint(new Shape.Full(), startCm, 0, 8, 8, BandCm: bandCm, SpreadCm: 0);
+                    Assert.Equal(
+                        panel.HairGrams * (bandCm - 0.25) / lengthCm,
+                        Amounts.HairReached(panel, PaintedPanel.On(panel, paint, 1)),
+                        0.02 * panel.HairGrams * bandCm / lengthCm
+                    );
+                }
+            );
 
     [Fact]
     public void A_full_head_takes_about_what_such_work_takes()
