@@ -9,8 +9,8 @@ namespace Wendro.Core.Review;
 public static class Correction
 {
     /// <summary>
-    /// The edit: the same mixture under film on the panels that are short, for as long as it takes from what was read;
-    /// null where it can't be planned.
+    /// The edit: the same mixture under film, no stronger than may be offered, on the panels that are short, for as
+    /// long as it takes from what was read; null where it can't be planned.
     /// </summary>
     /// <param name="planned">The head as planned.</param>
     /// <param name="choice">What is to be lifted again.</param>
@@ -34,7 +34,7 @@ public static class Correction
         var usual = light.GroupBy(c => c.Formula).MaxBy(g => g.Count())!.Key;
         var edits = new List<PlanEdit>
         {
-            new SetFormula(usual with { Id = id, Minutes = new(Math.Ceiling(minutes)) }),
+            new SetFormula(WhatNow.Again(planned, usual) with { Id = id, Minutes = new(Math.Ceiling(minutes)) }),
             new AddStep(new(StepKind.Lighten, Formula: id, Damp: damp), Math.Min(stepsDone, plan.StepsOf().Count)),
         };
         // What is painted alike is painted in one.

@@ -66,7 +66,7 @@ public sealed record NextTime(CauseKind Cause, Zone? Zone, Sentence Words, PlanE
         var keys = panels.Select(p => p.Panel.Key).ToArray();
         return CauseWords.ToldAs(cause) switch
         {
-            CauseKind.Dried => Here($"Film over the {where}.", new SetCovering(keys, Covering.Film)),
+            CauseKind.Dried => Covered(WhatNow.Milder(planned, panels)),
             CauseKind.ThinCoat => Here(
                 $"Press firmly and hold taut on the {where}: a fuller coat.",
                 new SetHandling(keys, Pressure.Firm, Tension.Taut)
@@ -97,6 +97,10 @@ public sealed record NextTime(CauseKind Cause, Zone? Zone, Sentence Words, PlanE
         };
 
         NextTime Here(Sentence words, PlanEdit? edit) => new(cause, zone, words, edit);
+
+        // Stronger under film than may be offered on this hair is nobody's one tap.
+        NextTime Covered(string milder) =>
+            Here($"Film over the {where}{milder}.", milder.Length > 0 ? null : new SetCovering(keys, Covering.Film));
 
         // As it is hard to begin where it is meant, it is shown again where that is.
         NextTime Moved(int way)

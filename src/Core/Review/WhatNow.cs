@@ -101,8 +101,10 @@ public static class WhatNow
                         null => "Stretch a wet strand first: only hair that springs back is lifted again today.",
                         StretchTest.StaysLong => "A wet strand stays long when it is stretched: not today.",
                         StretchTest.Breaks => "A wet strand breaks: no more lightening.",
-                        _ when !reachable => "The same mixture does not reach it in the leaflet's time.",
-                        _ => $"{Zones(shorts)}; hair springs back. From as it is now, the same mixture, covered.",
+                        _ when !reachable =>
+                            $"{Sentence.Capital(Mixture(planned, shorts))} does not reach it in the leaflet's time.",
+                        _ =>
+                            $"{Zones(shorts)}; hair springs back. From as it is now, {Mixture(planned, shorts)}, covered.",
                     },
                     advised == Decision.CorrectFirst,
                     sound && reachable,
@@ -147,9 +149,31 @@ public static class WhatNow
     private static string Zones(PlaceDifference[] shorts) =>
         Sentence.Capital(string.Join(", ", shorts.Select(s => ZoneFacts.Words(s.Zone))));
 
+    /// <summary>The mixture that is laid again, covered: the same, no stronger than may be offered on the hair.</summary>
+    internal static Formula Again(PlannedHead planned, Formula first) =>
+        Offer.On(planned.Hair).Within(first, Paint.Covering.Film);
+
+    /// <summary>How much milder that is, in words: " with 20 vol"; nothing where it is the same.</summary>
+    internal static string Milder(PlannedHead planned, IEnumerable<PlannedPanel> panels) =>
+        panels
+            .Select(p => Milder(p.Light!.Formula, Again(planned, p.Light.Formula)))
+            .FirstOrDefault(words => words.Length > 0, string.Empty);
+
+    private static string Milder(Formula first, Formula again) =>
+        (first.Volume == again.Volume, first.LowHeat == again.LowHeat) switch
+        {
+            (true, true) => string.Empty,
+            (true, false) => " without heat",
+            (false, true) => FormattableString.Invariant($" with {again.Volume.Value:0.#} vol"),
+            (false, false) => FormattableString.Invariant($" with {again.Volume.Value:0.#} vol, without heat"),
+        };
+
+    private static string Mixture(PlannedHead planned, PlaceDifference[] shorts) =>
+        $"the same mixture{Milder(planned, shorts.SelectMany(s => Lightened.PanelsIn(planned, s.Zone)))}";
+
     /// <summary>
-    /// Minutes from the level it has now to the planned one with the same mixture under film; null where the leaflet's
-    /// time is too short.
+    /// Minutes from the level it has now to the planned one with the mixture laid again under film; null where the
+    /// leaflet's time is too short.
     /// </summary>
     private static double? MinutesMore(PlannedHead planned, PlaceDifference d, bool damp)
     {
@@ -169,7 +193,9 @@ public static class WhatNow
                 : 1;
         // It goes on from where it is, as a step does that follows another.
         var again = new Lifting(
-            (coat with { Damp = damp }).LiftingOf(planned.Hair, d.Zone, state)!.Case with
+            (coat with { Formula = Again(planned, coat.Formula), Damp = damp })
+                .LiftingOf(planned.Hair, d.Zone, state)!
+                .Case with
             {
                 From = Level.Clamp(d.CameOut),
                 Covering = Paint.Covering.Film,

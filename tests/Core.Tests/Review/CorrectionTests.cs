@@ -114,4 +114,50 @@ public sealed class CorrectionTests
         Assert.True(window.Target > left);
         Assert.Equal(PanelWindow.Of(Nape(Head), Head.Hair, 0), PanelWindow.Of(panel, head.Hair, 0));
     }
+
+    [Theory]
+    [InlineData(Condition.Sound, Lightener.Clay, 40, false, 40, "")]
+    [InlineData(Condition.Sound, Lightener.Clay, 40, true, 40, " without heat")]
+    [InlineData(Condition.Sound, Lightener.Powder, 40, true, 30, " with 30 vol")]
+    [InlineData(Condition.Dry, Lightener.Clay, 40, true, 20, " with 20 vol, without heat")]
+    [InlineData(Condition.Dry, Lightener.Powder, 30, false, 20, " with 20 vol")]
+    [InlineData(Condition.Dry, Lightener.Clay, 20, false, 20, "")]
+    public void What_is_laid_again_is_no_stronger_than_may_be_offered(
+        Condition condition,
+        Lightener lightener,
+        double volume,
+        bool heat,
+        double again,
+        string milder
+    )
+    {
+        var (looks, cutting) = Given.Looks(HairProfile.Usual with { Condition = condition });
+        var head = PlannedHead
+            .Of(looks, cutting, Plan.Fresh())
+            .Apply(
+                cutting,
+                new SetFormula(
+                    Formula.Lightening(FormulaId.A, lightener, volume, 12) with
+                    {
+                        LowHeat = heat,
+                        HeatConfirmed = heat,
+                    }
+                ),
+                new PaintZone(Zone.Nape, PanelPaint.Usual with { StartCm = 8 })
+            );
+        var depths = new Depths(head);
+        var read = Read(Zone.Nape, 0) with { Level = depths.Planned(Zone.Nape, Depth.Ends) - Short };
+        var lift = WhatNow
+            .Of(head, Differences.Of(head, depths, [read]), StretchTest.SpringsBack)
+            .Single(c => c.What == Decision.CorrectFirst);
+        Assert.Contains($"the same mixture{milder}", lift.Why.ToString(), StringComparison.OrdinalIgnoreCase);
+        var corrected = head.Apply(cutting, Correction.Of(head, lift, 1, damp: false)!);
+        Assert.Equal(again, Nape(corrected).Coats[1].Formula.Volume.Value);
+        Assert.True(WaysOffered.Keeps(head, corrected));
+
+        // Nor is film over it offered for the next visit with what is stronger than that.
+        var film = NextTime.For(head, Zone.Nape, CauseKind.Dried)!;
+        Assert.Equal($"Film over the nape{milder}.", film.Words.ToString());
+        Assert.Equal(milder.Length > 0, film.Edit is null);
+    }
 }
