@@ -103,8 +103,8 @@ public static class WhatNow
                         StretchTest.Breaks => "A wet strand breaks: no more lightening.",
                         _ when !reachable =>
                             $"{Sentence.Capital(Mixture(planned, shorts))} does not reach it in the leaflet's time.",
-                        _ =>
-                            $"{Zones(shorts)}; hair springs back. From as it is now, {Mixture(planned, shorts)}, covered.",
+                        _ => $"{Zones(shorts)}; hair springs back. From as it is now, {Mixture(planned, shorts)}, "
+                            + "covered.",
                     },
                     advised == Decision.CorrectFirst,
                     sound && reachable,
@@ -149,7 +149,9 @@ public static class WhatNow
     private static string Zones(PlaceDifference[] shorts) =>
         Sentence.Capital(string.Join(", ", shorts.Select(s => ZoneFacts.Words(s.Zone))));
 
-    /// <summary>The mixture that is laid again, covered: the same, no stronger than may be offered on the hair.</summary>
+    /// <summary>
+    /// The mixture that is laid again, covered: the same, no stronger than may be offered on the hair.
+    /// </summary>
     internal static Formula Again(PlannedHead planned, Formula first) =>
         Offer.On(planned.Hair).Within(first, Paint.Covering.Film);
 

@@ -1,6 +1,3 @@
-using Wendro.Core.Blend;
-using Wendro.Core.Fall;
-using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;

@@ -1,11 +1,7 @@
-using Wendro.Core.Blend;
-using Wendro.Core.Fall;
-using Wendro.Core.Hair;
 using Wendro.Core.Head;
 using Wendro.Core.Lift;
 using Wendro.Core.Paint;
 using Wendro.Core.Plans;
-using Wendro.Core.Section;
 using Wendro.Core.Units;
 using static Wendro.Core.Tests.Plans.TwoProducts;
 
