@@ -11,10 +11,10 @@ namespace Wendro.Bench;
 /// <param name="Hair">Her hair.</param>
 /// <param name="Wish">What she wants.</param>
 /// <param name="Ties">Whether she ties it back.</param>
-internal sealed record FittingClient(HairProfile Hair, Wish Wish, bool Ties = true)
+internal sealed record FittingClient(HairProfile Hair, Goal Wish, bool Ties = true)
 {
     /// <summary>A medium head of straight hair at 35 cm that wants what is usually wanted.</summary>
-    public static FittingClient Medium { get; } = new(HairProfile.Usual with { Cut = new Cut(35) }, new Wish());
+    public static FittingClient Medium { get; } = new(HairProfile.Usual with { Cut = new Cut(35) }, new Goal());
 
     private static readonly HairProfile Short = Medium.Hair with { Cut = new Cut(22, 0, 2) };
 
@@ -34,19 +34,19 @@ internal sealed record FittingClient(HairProfile Hair, Wish Wish, bool Ties = tr
     };
 
     /// <summary>Depth, tips or colour are what she asks for: neither a light share nor a brighter front.</summary>
-    private static readonly Wish NoLight = new(FaceFrameLift: 0, LightShareLow: 0);
+    private static readonly Goal NoLight = new(FaceFrameLift: 0, LightShareLow: 0);
 
     private static readonly Dictionary<string, FittingClient> Others = new()
     {
-        ["hairline-express"] = new(Medium.Hair, new Wish(FaceFrameLift: 0.4, LightShareLow: 0)),
-        ["curl-shell"] = new(Medium.Hair with { Curl = Curl.Curly }, new Wish()),
+        ["hairline-express"] = new(Medium.Hair, new Goal(FaceFrameLift: 0.4, LightShareLow: 0)),
+        ["curl-shell"] = new(Medium.Hair with { Curl = Curl.Curly }, new Goal()),
         ["shadow-mesh"] = new(Medium.Hair, NoLight),
         ["triangle-melt"] = new(Medium.Hair, NoLight with { RootSoftness = 0.8 }),
-        ["woven-bob"] = new(Short, new Wish(), Ties: false),
-        ["grey-blend"] = new(Medium.Hair with { GreyShare = 0.3 }, new Wish()),
-        ["refresh-dark"] = new(OldPieces, new Wish(), Ties: false),
-        ["regrowth-blend"] = new(Grown, new Wish(FaceFrameLift: 0.3, LightShareLow: 0.5, LightShareHigh: 0.95)),
-        ["lines-softened"] = new(OldStripes, new Wish()),
+        ["woven-bob"] = new(Short, new Goal(), Ties: false),
+        ["grey-blend"] = new(Medium.Hair with { GreyShare = 0.3 }, new Goal()),
+        ["refresh-dark"] = new(OldPieces, new Goal(), Ties: false),
+        ["regrowth-blend"] = new(Grown, new Goal(FaceFrameLift: 0.3, LightShareLow: 0.5, LightShareHigh: 0.95)),
+        ["lines-softened"] = new(OldStripes, new Goal()),
         ["tips-at-home"] = new(Short, NoLight),
     };
 

@@ -62,8 +62,8 @@ public static class MadeUpPhotographs
     /// <summary>Prints the figures.</summary>
     public static void Print()
     {
-        var kept = KeptViews.For(2, 4);
-        var looks = new HairLooks(HeadForm.Usual, HairProfile.Usual, PartLine.Central, kept);
+        var kept = ViewCache.For(2, 4);
+        var looks = new HairViews(HeadForm.Usual, HairProfile.Usual, PartLine.Central, kept);
         var patches = Many(looks.Seen(Wear.Down, 0), looks.OnHead.Lengths.Length, 40, 7);
         Console.WriteLine($"levels read from {patches.Count} patches: median error, truth in the band, its width");
         foreach (var reference in Enum.GetValues<Reference>())
@@ -86,7 +86,7 @@ public static class MadeUpPhotographs
     /// <param name="random">Draws where, the exposure and the noise.</param>
     public static IEnumerable<MadeUpPatch> Rendered(Seen seen, int strands, double level, int count, Random random)
     {
-        var hair = HairBytes.For(strands);
+        var hair = StrandSamples.For(strands);
         Array.Fill(hair.Levels, Level.ToByte(level));
         Array.Fill(hair.Tints, Tint.Lifted(1).Index);
         var rgb = Picture.Colour(seen, hair);

@@ -44,7 +44,7 @@ internal sealed class MadeUpServices
         this.truth = truth;
         var usual = FittingClient.Medium;
         var client = usual with { Hair = usual.Hair with { Own = known } };
-        var looks = new HairLooks(HeadForm.Usual, client.Hair, PartLine.Central, KeptViews.For(6, 24), 3_500);
+        var looks = new HairViews(HeadForm.Usual, client.Hair, PartLine.Central, ViewCache.For(6, 24), 3_500);
         var cutting = new Cutting(HeadForm.Usual, client.Hair, _ => looks.OnHead.LengthAt);
         var paint = PanelPaint.Usual with { StartCm = 8 };
         zones = [Zone.Nape, Zone.LowerBack, Zone.SideLeft, Zone.SideRight, Zone.TopLeft, Zone.FaceFrameLeft];
@@ -157,8 +157,8 @@ internal sealed class MadeUpServices
             }
 
             // Each panel is rinsed its minutes after it was painted: as many slots as panels.
-            facts.Add((at - 0.5 * (panels.Length - 1) + works - 4, new WaveBegun(panels)));
-            facts.Add((at + works + 1, new WaveEnded()));
+            facts.Add((at - 0.5 * (panels.Length - 1) + works - 4, new RinseBegun(panels)));
+            facts.Add((at + works + 1, new RinseEnded()));
             at += works + 2;
         }
 
@@ -173,7 +173,7 @@ internal sealed class MadeUpServices
         var looks = zones.ToDictionary(z => z, z => Looks(z, hidden));
         var kept = facts
             .OrderBy(f => f.Minute)
-            .Select((f, i) => new Kept<ServiceFact>(i + 1, Start.AddMinutes(f.Minute), f.Fact))
+            .Select((f, i) => new RecordedFact<ServiceFact>(i + 1, Start.AddMinutes(f.Minute), f.Fact))
             .ToArray();
         var readings =
             from zone in zones
@@ -226,7 +226,7 @@ internal sealed class MadeUpServices
     public OwnLift? Teaches()
     {
         var (service, readings) = Live([]);
-        return OwnAgain.Of(head, service, depths, readings);
+        return LiftCalibration.Of(head, service, depths, readings);
     }
 
     /// <summary>The level that really came out at a place.</summary>

@@ -19,13 +19,13 @@ internal static class PatternTable
     /// <summary>Prints the table as Markdown.</summary>
     public static void Print()
     {
-        var heads = new Dictionary<HairProfile, (HairLooks, Cutting)>();
-        var keep = KeptViews.For(6, 24);
-        (HairLooks, Cutting) On(HairProfile hair)
+        var heads = new Dictionary<HairProfile, (HairViews, Cutting)>();
+        var keep = ViewCache.For(6, 24);
+        (HairViews, Cutting) On(HairProfile hair)
         {
             if (!heads.TryGetValue(hair, out var head))
             {
-                var looks = new HairLooks(HeadForm.Usual, hair, PartLine.Central, keep, 14_000);
+                var looks = new HairViews(HeadForm.Usual, hair, PartLine.Central, keep, 14_000);
                 heads[hair] = head = (looks, new Cutting(HeadForm.Usual, hair, _ => looks.OnHead.LengthAt));
             }
 

@@ -85,14 +85,14 @@ var hair = HairProfile.Usual with { NaturalLevel = new(4) };
 var plan = Plan.Fresh();
 var whole = ZoneFacts.All.Select(z => (PlanEdit)new PaintZone(z, PanelPaint.Usual with { SpreadCm = 1.5 })).ToArray();
 
-(HairLooks Looks, Cutting Cutting) Fresh(int strands = HairOnHead.UsualStrands)
+(HairViews Looks, Cutting Cutting) Fresh(int strands = HairOnHead.UsualStrands)
 {
-    var looks = new HairLooks(head, hair, PartLine.Central, KeptViews.For(4, 16), strands);
+    var looks = new HairViews(head, hair, PartLine.Central, ViewCache.For(4, 16), strands);
     return (looks, new Cutting(head, hair, _ => looks.OnHead.LengthAt));
 }
 
 // Everything on: every shape, a second product on every fifth panel, deposits, teasing, tied and down, all findings.
-PlannedHead Everything(HairLooks looks, Cutting cutting)
+PlannedHead Everything(HairViews looks, Cutting cutting)
 {
     var all = Painted(looks, cutting);
     var shapes = Enum.GetValues<ShapeKind>();
@@ -116,7 +116,7 @@ PlannedHead Everything(HairLooks looks, Cutting cutting)
     return edits.Aggregate(all, (p, e) => p.After(p.Plan.Apply(e, cutting).Plan, looks, cutting));
 }
 
-PlannedHead Painted(HairLooks looks, Cutting cutting)
+PlannedHead Painted(HairViews looks, Cutting cutting)
 {
     var painted = PlannedHead.Of(looks, cutting, plan);
     foreach (var edit in whole)
@@ -373,7 +373,7 @@ foreach (var curl in Enum.GetValues<Curl>())
         Curl = curl,
         History = [new Band(0, 5, BandState.Natural, new(4)), new Band(5, 34, BandState.Lightened, new(7), 0.4)],
     };
-    var l = new HairLooks(head, worn.AsItFalls(), PartLine.Central, KeptViews.For(4, 16));
+    var l = new HairViews(head, worn.AsItFalls(), PartLine.Central, ViewCache.For(4, 16));
     var c = new Cutting(head, worn, _ => l.OnHead.LengthAt);
     var p = Painted(l, c);
     _ = p.Findings.Count;

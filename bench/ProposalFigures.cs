@@ -23,7 +23,7 @@ internal static class ProposalFigures
         foreach (var file in Directory.GetFiles(Path.Combine(Wendro.Browser.Tests.App.Root, "demo"), "*.json").Order())
         {
             var visit = VisitFile.Read(File.ReadAllBytes(file));
-            var l = new HairLooks(head, visit.Plan.AsWorn(visit.Hair), visit.Plan.Part, KeptViews.For(4, 16));
+            var l = new HairViews(head, visit.Plan.AsWorn(visit.Hair), visit.Plan.Part, ViewCache.For(4, 16));
             var c = new Cutting(head, visit.Hair, _ => l.OnHead.LengthAt);
             var hand = PlanEdits.Make(visit.Plan, c, out _);
             var byHand = Proposal.OutcomeOf(PlannedHead.Of(l, c, hand));

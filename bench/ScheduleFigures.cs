@@ -22,7 +22,7 @@ internal static class ScheduleFigures
     }
 
     /// <summary>A whole head as it is painted: from the nape with 20 vol to the face with 30, by turns left and right.</summary>
-    public static ChairProblem WholeHead { get; } =
+    public static ScheduleProblem WholeHead { get; } =
         new([
             Of("nape", 8, 0.6, 38, 52),
             Of("lower back, left", 10, 0.55, 36, 50),
@@ -38,10 +38,10 @@ internal static class ScheduleFigures
             Of("face frame, right", 7, 0.5, 20, 32, "side, right"),
         ]);
 
-    private static ChairGroup Of(string id, int panels, double each, double from, double to, params string[] after) =>
-        new(id, Enumerable.Repeat(new ChairPanel(each, from, to), panels).ToArray(), after);
+    private static PanelGroup Of(string id, int panels, double each, double from, double to, params string[] after) =>
+        new(id, Enumerable.Repeat(new ScheduledPanel(each, from, to), panels).ToArray(), after);
 
-    private static ChairProblem MadeUp(int seed, int groups, int panels)
+    private static ScheduleProblem MadeUp(int seed, int groups, int panels)
     {
         double Any(int what, double low, double high) => low + (high - low) * Hash.Unit(seed, what);
         return new(
@@ -62,15 +62,15 @@ internal static class ScheduleFigures
         );
     }
 
-    private static void Row(string what, int cases, Func<int, ChairProblem> of)
+    private static void Row(string what, int cases, Func<int, ScheduleProblem> of)
     {
         var times = new List<double>();
         var (proven, fits, over) = (0, 0, 0.0);
         for (var seed = 0; seed < cases; seed++)
         {
             var problem = of(seed);
-            var found = ChairPlanner.Of(problem);
-            times.Add(Stopwatches.Of(cases == 1 ? 9 : 1, () => found = ChairPlanner.Of(problem), 1).Median);
+            var found = SchedulePlanner.Of(problem);
+            times.Add(Stopwatches.Of(cases == 1 ? 9 : 1, () => found = SchedulePlanner.Of(problem), 1).Median);
             proven += found.Proven ? 1 : 0;
             fits += found.Feasible ? 1 : 0;
             over += found.EndsAt is { } end ? end / found.LowerBound - 1 : 0;

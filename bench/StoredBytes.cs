@@ -36,11 +36,11 @@ internal static class StoredBytes
         foreach (var file in Directory.GetFiles(demo, "*.json").Order())
         {
             var visit = VisitFile.Read(File.ReadAllBytes(file));
-            var looks = new HairLooks(
+            var looks = new HairViews(
                 HeadForm.Usual,
                 visit.Plan.AsWorn(visit.Hair),
                 visit.Plan.Part,
-                KeptViews.For(1, 1),
+                ViewCache.For(1, 1),
                 3_500
             );
             var cutting = new Cutting(HeadForm.Usual, visit.Hair, _ => looks.OnHead.LengthAt);

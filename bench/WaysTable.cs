@@ -20,16 +20,16 @@ internal static class WaysTable
     /// <summary>The ways through a visit of one pattern, on a client it is for.</summary>
     /// <param name="id">The pattern.</param>
     /// <param name="strands">Strands sampled.</param>
-    public static ChairWays Of(string id, int strands = 3_500)
+    public static ServiceOptions Of(string id, int strands = 3_500)
     {
         var pattern = StartingPatterns.Of(id)!;
         var client = FittingClient.For(id);
-        var looks = new HairLooks(HeadForm.Usual, client.Hair, PartLine.Central, KeptViews.For(6, 24), strands);
+        var looks = new HairViews(HeadForm.Usual, client.Hair, PartLine.Central, ViewCache.For(6, 24), strands);
         var cutting = new Cutting(HeadForm.Usual, client.Hair, _ => looks.OnHead.LengthAt);
         var fresh = client.Fresh();
         var edits = pattern.StepsFor(fresh, cutting, HouseRules.Usual).SelectMany(s => s.Edits).ToArray();
         var head = PlannedHead.Of(looks, cutting, fresh.Apply(new Together(edits), cutting).Plan);
-        return ChairWays.Of(PlannedMix.Of(head, BenchRules.Usual, GenericProducts.All, []), cutting);
+        return ServiceOptions.Of(PlannedMix.Of(head, BenchRules.Usual, GenericProducts.All, []), cutting);
     }
 
     /// <summary>Prints the table as Markdown.</summary>

@@ -58,7 +58,7 @@ public static class Documents
         [typeof(ServiceFact)] = ("fact of a service", []),
         [typeof(ReviewFact)] = ("fact of a review", [Photographed, Marked]),
         [typeof(ToneFact)] = ("fact of a toning", [OnTheScale]),
-        [typeof(KeepFact)] = ("fact of what is kept", []),
+        [typeof(RecordFact)] = ("fact of what is kept", []),
         [typeof(VisitSum)] = ("sum of a visit", [Promised]),
         [typeof(TonePlan)] = ("way of toning", []),
         [typeof(Product)] = ("product", []),

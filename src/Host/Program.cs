@@ -88,7 +88,7 @@ public sealed class Program
         readiness.Begin();
         await app.StartAsync();
         var settings = app.Services.GetRequiredService<Settings>();
-        using var serving = Serving.Say(settings.DataFolder, $"http://127.0.0.1:{settings.Port}");
+        using var serving = ServerLock.Say(settings.DataFolder, $"http://127.0.0.1:{settings.Port}");
         await Task.WhenAny(readiness.Done, app.WaitForShutdownAsync());
         if (readiness.Done.IsFaulted)
         {

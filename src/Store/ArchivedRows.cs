@@ -12,13 +12,13 @@ internal static class ArchivedRows
     /// <param name="db">Where it is kept.</param>
     /// <param name="v">The visit.</param>
     /// <param name="health">Whether with its answers about health.</param>
-    /// <param name="stop">Cancels.</param>
-    public static async Task<ArchivedVisit> OfAsync(StudioContext db, VisitRow v, bool health, CancellationToken stop)
+    /// <param name="cancellationToken">Cancels.</param>
+    public static async Task<ArchivedVisit> OfAsync(StudioContext db, VisitRow v, bool health, CancellationToken cancellationToken)
     {
-        var bowls = await db.Bowls.AsNoTracking().Where(b => b.VisitId == v.Id).ToListAsync(stop);
+        var bowls = await db.Bowls.AsNoTracking().Where(b => b.VisitId == v.Id).ToListAsync(cancellationToken);
         var ids = bowls.Select(b => b.Id).ToArray();
-        var events = await db.BowlEvents.AsNoTracking().Where(e => ids.Contains(e.BowlId)).ToListAsync(stop);
-        var service = await db.Services.AsNoTracking().SingleOrDefaultAsync(s => s.VisitId == v.Id, stop);
+        var events = await db.BowlEvents.AsNoTracking().Where(e => ids.Contains(e.BowlId)).ToListAsync(cancellationToken);
+        var service = await db.Services.AsNoTracking().SingleOrDefaultAsync(s => s.VisitId == v.Id, cancellationToken);
         return new(
             v.Id,
             v.ClientId,
@@ -27,7 +27,7 @@ internal static class ArchivedRows
             new(health ? v.Consultation : v.Consultation.WithoutHealth()),
             v.ConsultVersion,
             v.Taught is { } taught ? new(taught) : null,
-            (await db.Revisions.AsNoTracking().Where(r => r.VisitId == v.Id).OrderBy(r => r.Number).ToListAsync(stop))
+            (await db.Revisions.AsNoTracking().Where(r => r.VisitId == v.Id).OrderBy(r => r.Number).ToListAsync(cancellationToken))
                 .Select(Of)
                 .ToArray(),
             bowls
@@ -47,15 +47,15 @@ internal static class ArchivedRows
                         .ToArray()
                 ))
                 .ToArray(),
-            (await db.Ticks.AsNoTracking().Where(t => t.VisitId == v.Id).OrderBy(t => t.Id).ToListAsync(stop))
+            (await db.Ticks.AsNoTracking().Where(t => t.VisitId == v.Id).OrderBy(t => t.Id).ToListAsync(cancellationToken))
                 .Select(t => new ArchivedTick(t.Item, t.IsThere, t.At))
                 .ToArray(),
             service is null
                 ? null
-                : new(service.Revision, service.At, await FactsAsync(db.ServiceFacts, v.Id, f => f.Fact, stop)),
-            await FactsAsync(db.ReviewFacts, v.Id, f => f.Fact, stop),
-            await FactsAsync(db.ToneFacts, v.Id, f => f.Fact, stop),
-            (await db.Photographs.AsNoTracking().Where(p => p.VisitId == v.Id).OrderBy(p => p.Number).ToListAsync(stop))
+                : new(service.Revision, service.At, await FactsAsync(db.ServiceFacts, v.Id, f => f.Fact, cancellationToken)),
+            await FactsAsync(db.ReviewFacts, v.Id, f => f.Fact, cancellationToken),
+            await FactsAsync(db.ToneFacts, v.Id, f => f.Fact, cancellationToken),
+            (await db.Photographs.AsNoTracking().Where(p => p.VisitId == v.Id).OrderBy(p => p.Number).ToListAsync(cancellationToken))
                 .Select(p => new ArchivedPhotograph(
                     p.Number,
                     p.Name,
@@ -67,7 +67,7 @@ internal static class ArchivedRows
                     p.From
                 ))
                 .ToArray(),
-            await FactsAsync(db.KeepFacts, v.Id, f => f.Fact, stop),
+            await FactsAsync(db.KeepFacts, v.Id, f => f.Fact, cancellationToken),
             v.Sum is { } sum ? new(sum) : null
         );
     }
@@ -140,7 +140,7 @@ internal static class ArchivedRows
 
         AddFacts<ReviewFactRow, Core.Review.ReviewFact>(db, v.Id, v.Review);
         AddFacts<ToneFactRow, Core.Toning.ToneFact>(db, v.Id, v.Toning);
-        AddFacts<KeepFactRow, Core.Keep.KeepFact>(db, v.Id, v.Kept ?? []);
+        AddFacts<KeepFactRow, Core.Keep.RecordFact>(db, v.Id, v.Kept ?? []);
         db.Photographs.AddRange(
             v.Photographs.Select(p => new PhotographRow
             {
@@ -175,10 +175,10 @@ internal static class ArchivedRows
         DbSet<TRow> facts,
         Guid visit,
         Func<TRow, TFact> of,
-        CancellationToken stop
+        CancellationToken cancellationToken
     )
         where TRow : FactRow<TFact> =>
-        (await facts.AsNoTracking().Where(f => f.VisitId == visit).OrderBy(f => f.Number).ToListAsync(stop))
+        (await facts.AsNoTracking().Where(f => f.VisitId == visit).OrderBy(f => f.Number).ToListAsync(cancellationToken))
             .Select(f => new ArchivedFact<TFact>(f.Number, f.SaidAs, f.At, new(of(f))))
             .ToArray();
 

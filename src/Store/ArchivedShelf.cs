@@ -12,22 +12,22 @@ internal static class ArchivedShelf
         StudioContext db,
         ArchivedStudio studio,
         bool takes,
-        CancellationToken stop
+        CancellationToken cancellationToken
     )
     {
         var items = new List<ArchiveItem>();
         if (studio.Rules is { } rules)
         {
-            items.Add(await RulesAsync(db, studio.RulesVersion, rules, takes, stop));
+            items.Add(await RulesAsync(db, studio.RulesVersion, rules, takes, cancellationToken));
         }
 
-        var products = await db.Products.ToDictionaryAsync(p => p.Key, stop);
+        var products = await db.Products.ToDictionaryAsync(p => p.Key, cancellationToken);
         foreach (var p in studio.Shelf)
         {
             items.Add(Product(db, products, p, takes));
         }
 
-        var patterns = await db.Patterns.ToDictionaryAsync(p => p.Id, stop);
+        var patterns = await db.Patterns.ToDictionaryAsync(p => p.Id, cancellationToken);
         foreach (var p in studio.Patterns)
         {
             var here = patterns.GetValueOrDefault(p.Id);
@@ -53,7 +53,7 @@ internal static class ArchivedShelf
             }
         }
 
-        var toners = await db.OwnToners.ToDictionaryAsync(t => t.Id, stop);
+        var toners = await db.OwnToners.ToDictionaryAsync(t => t.Id, cancellationToken);
         foreach (var t in studio.Toners)
         {
             var here = toners.GetValueOrDefault(t.Id);
@@ -89,10 +89,10 @@ internal static class ArchivedShelf
         int version,
         Doc<Core.Plans.HouseRules> rules,
         bool takes,
-        CancellationToken stop
+        CancellationToken cancellationToken
     )
     {
-        var here = await db.Studio.SingleOrDefaultAsync(stop);
+        var here = await db.Studio.SingleOrDefaultAsync(cancellationToken);
         var becomes =
             rules.Value.Problems().Count > 0 ? Becomes.Refused
             : here is null ? Becomes.New

@@ -38,35 +38,35 @@ public sealed class Archives(DbContextOptions<StudioContext> options, Photograph
     /// <summary>Writes the studio as it stands at one moment.</summary>
     /// <param name="to">Where to.</param>
     /// <param name="health">Whether with answers about health.</param>
-    /// <param name="stop">Cancels.</param>
-    public async Task WriteAsync(Stream to, bool health, CancellationToken stop)
+    /// <param name="cancellationToken">Cancels.</param>
+    public async Task WriteAsync(Stream to, bool health, CancellationToken cancellationToken)
     {
         await using var db = new StudioContext(options);
         // One moment is read: what is added meanwhile is not half in it, and nobody who adds is held up.
-        await db.Database.OpenConnectionAsync(stop);
+        await db.Database.OpenConnectionAsync(cancellationToken);
         await using var moment = ((SqliteConnection)db.Database.GetDbConnection()).BeginTransaction(deferred: true);
-        await db.Database.UseTransactionAsync(moment, stop);
+        await db.Database.UseTransactionAsync(moment, cancellationToken);
         using var archive = new ArchiveWriter(to);
-        var clients = await db.Clients.AsNoTracking().OrderBy(c => c.Id).ToListAsync(stop);
-        var visits = await db.Visits.AsNoTracking().OrderBy(v => v.Id).Select(v => v.Id).ToListAsync(stop);
-        var all = await db.Photographs.Select(p => p.Name).Distinct().OrderBy(n => n).ToListAsync(stop);
+        var clients = await db.Clients.AsNoTracking().OrderBy(c => c.Id).ToListAsync(cancellationToken);
+        var visits = await db.Visits.AsNoTracking().OrderBy(v => v.Id).Select(v => v.Id).ToListAsync(cancellationToken);
+        var all = await db.Photographs.Select(p => p.Name).Distinct().OrderBy(n => n).ToListAsync(cancellationToken);
         // One whose content is gone from the disk can't be shown here either, and would keep its visit from coming in.
         var names = all.Where(photographs.Has).ToHashSet(StringComparer.Ordinal);
         archive.Add(
             new ArchiveManifest(ArchiveFile.Name, ArchiveFile.Version, health, clients.Count, visits.Count, names.Count)
         );
         archive.Add(clients.Select(ArchivedRows.Of).ToArray());
-        archive.Add(await StudioAsync(db, stop));
+        archive.Add(await StudioAsync(db, cancellationToken));
         foreach (var id in visits)
         {
-            var row = await db.Visits.AsNoTracking().SingleAsync(v => v.Id == id, stop);
-            var visit = await ArchivedRows.OfAsync(db, row, health, stop);
+            var row = await db.Visits.AsNoTracking().SingleAsync(v => v.Id == id, cancellationToken);
+            var visit = await ArchivedRows.OfAsync(db, row, health, cancellationToken);
             archive.Add(visit with { Photographs = visit.Photographs.Where(p => names.Contains(p.Name)).ToArray() });
         }
 
         foreach (var name in all.Where(names.Contains))
         {
-            if (await photographs.FindAsync(name, stop) is { } jpeg)
+            if (await photographs.FindAsync(name, cancellationToken) is { } jpeg)
             {
                 archive.Add(name, jpeg);
             }
@@ -76,15 +76,15 @@ public sealed class Archives(DbContextOptions<StudioContext> options, Photograph
     /// <summary>What would become of everything in an archive; changes nothing.</summary>
     /// <param name="archive">The archive.</param>
     /// <param name="check">What is wrong with a visit beyond its form; null for nothing.</param>
-    /// <param name="stop">Cancels.</param>
+    /// <param name="cancellationToken">Cancels.</param>
     public async Task<IReadOnlyList<ArchiveItem>> LookAsync(
         ArchiveReader archive,
         Func<ArchivedVisit, string?> check,
-        CancellationToken stop
+        CancellationToken cancellationToken
     )
     {
         await using var db = new StudioContext(options);
-        return await GoThroughAsync(db, archive, v => Lacking(v, archive) ?? check(v), takes: false, stop);
+        return await GoThroughAsync(db, archive, v => Lacking(v, archive) ?? check(v), takes: false, cancellationToken);
     }
 
     /// <summary>Takes what an archive has that is new or more than is here: all of it, or nothing.</summary>
@@ -92,7 +92,7 @@ public sealed class Archives(DbContextOptions<StudioContext> options, Photograph
     public async Task<IReadOnlyList<ArchiveItem>> TakeAsync(
         ArchiveReader archive,
         Func<ArchivedVisit, string?> check,
-        CancellationToken stop
+        CancellationToken cancellationToken
     )
     {
         await using var db = new StudioContext(options);
@@ -100,30 +100,30 @@ public sealed class Archives(DbContextOptions<StudioContext> options, Photograph
         var looked = new Dictionary<Guid, string?>();
         string? Once(ArchivedVisit v) =>
             looked.TryGetValue(v.Id, out var wrong) ? wrong : looked[v.Id] = Lacking(v, archive) ?? check(v);
-        await GoThroughAsync(db, archive, Once, takes: false, stop);
+        await GoThroughAsync(db, archive, Once, takes: false, cancellationToken);
         db.ChangeTracker.Clear();
-        await using var transaction = await db.Database.BeginTransactionAsync(IsolationLevel.Serializable, stop);
-        var items = await GoThroughAsync(db, archive, Once, takes: true, stop);
-        await db.SaveChangesAsync(stop);
-        await transaction.CommitAsync(stop);
+        await using var transaction = await db.Database.BeginTransactionAsync(IsolationLevel.Serializable, cancellationToken);
+        var items = await GoThroughAsync(db, archive, Once, takes: true, cancellationToken);
+        await db.SaveChangesAsync(cancellationToken);
+        await transaction.CommitAsync(cancellationToken);
         return items;
     }
 
-    private static async Task<ArchivedStudio> StudioAsync(StudioContext db, CancellationToken stop)
+    private static async Task<ArchivedStudio> StudioAsync(StudioContext db, CancellationToken cancellationToken)
     {
-        var studio = await db.Studio.AsNoTracking().SingleOrDefaultAsync(stop);
+        var studio = await db.Studio.AsNoTracking().SingleOrDefaultAsync(cancellationToken);
         return new(
             studio?.RulesVersion ?? 0,
             studio is null ? null : new(studio.Rules),
-            (await db.Patterns.AsNoTracking().ToListAsync(stop))
+            (await db.Patterns.AsNoTracking().ToListAsync(cancellationToken))
                 .OrderBy(p => p.Id)
                 .Select(p => new ArchivedPattern(p.Id, p.Name, p.Why, new(p.Edits), p.At))
                 .ToArray(),
-            (await db.OwnToners.AsNoTracking().ToListAsync(stop))
+            (await db.OwnToners.AsNoTracking().ToListAsync(cancellationToken))
                 .OrderBy(t => t.Id)
                 .Select(t => new ArchivedToner(t.Id, t.Name, new(t.Plan), t.At))
                 .ToArray(),
-            (await db.Products.AsNoTracking().ToListAsync(stop))
+            (await db.Products.AsNoTracking().ToListAsync(cancellationToken))
                 .OrderBy(p => p.Key, StringComparer.Ordinal)
                 .Select(p => new ArchivedProduct(p.Id, p.Version, new(p.Product)))
                 .ToArray()
@@ -135,11 +135,11 @@ public sealed class Archives(DbContextOptions<StudioContext> options, Photograph
         ArchiveReader archive,
         Func<ArchivedVisit, string?> check,
         bool takes,
-        CancellationToken stop
+        CancellationToken cancellationToken
     )
     {
         var items = new List<ArchiveItem>();
-        var clients = await db.Clients.ToDictionaryAsync(c => c.Id, stop);
+        var clients = await db.Clients.ToDictionaryAsync(c => c.Id, cancellationToken);
         var named = new Dictionary<Guid, string>();
         foreach (var c in archive.Clients)
         {
@@ -151,7 +151,7 @@ public sealed class Archives(DbContextOptions<StudioContext> options, Photograph
             }
         }
 
-        items.AddRange(await ArchivedShelf.GoThroughAsync(db, archive.Studio, takes, stop));
+        items.AddRange(await ArchivedShelf.GoThroughAsync(db, archive.Studio, takes, cancellationToken));
         foreach (var (id, row) in clients)
         {
             named.TryAdd(id, row.Name);
@@ -159,7 +159,7 @@ public sealed class Archives(DbContextOptions<StudioContext> options, Photograph
 
         if (takes)
         {
-            await db.SaveChangesAsync(stop);
+            await db.SaveChangesAsync(cancellationToken);
             db.ChangeTracker.Clear();
         }
 
@@ -175,7 +175,7 @@ public sealed class Archives(DbContextOptions<StudioContext> options, Photograph
             items.Add(
                 wrong is not null
                     ? new("visit", visit.Id, Called(visit, name), Becomes.Refused, $"{file}: {wrong}")
-                    : await VisitAsync(db, archive, visit, (file, Called(visit, name)), check, takes, stop)
+                    : await VisitAsync(db, archive, visit, (file, Called(visit, name)), check, takes, cancellationToken)
             );
         }
 
@@ -242,13 +242,13 @@ public sealed class Archives(DbContextOptions<StudioContext> options, Photograph
         (string File, string Name) called,
         Func<ArchivedVisit, string?> check,
         bool takes,
-        CancellationToken stop
+        CancellationToken cancellationToken
     )
     {
-        var row = await db.Visits.AsNoTracking().SingleOrDefaultAsync(v => v.Id == visit.Id, stop);
+        var row = await db.Visits.AsNoTracking().SingleOrDefaultAsync(v => v.Id == visit.Id, cancellationToken);
         var merged = row is null
             ? new ArchivedMerge(Becomes.New, visit)
-            : ArchivedMerge.Of(await ArchivedRows.OfAsync(db, row, health: true, stop), visit);
+            : ArchivedMerge.Of(await ArchivedRows.OfAsync(db, row, health: true, cancellationToken), visit);
         var wrong =
             merged.Diverged is { } where ? $"{where} went on differently here."
             : merged.Becomes is Becomes.New or Becomes.Changed ? check(visit)
@@ -260,21 +260,21 @@ public sealed class Archives(DbContextOptions<StudioContext> options, Photograph
 
         if (takes && merged.Becomes is (Becomes.New or Becomes.Changed))
         {
-            await db.Visits.Where(v => v.Id == visit.Id).ExecuteDeleteAsync(stop);
-            await KeepAsync(db, archive, merged.Visit, stop);
+            await db.Visits.Where(v => v.Id == visit.Id).ExecuteDeleteAsync(cancellationToken);
+            await KeepAsync(db, archive, merged.Visit, cancellationToken);
         }
 
         return new("visit", visit.Id, called.Name, merged.Becomes);
     }
 
-    private async Task KeepAsync(StudioContext db, ArchiveReader archive, ArchivedVisit visit, CancellationToken stop)
+    private async Task KeepAsync(StudioContext db, ArchiveReader archive, ArchivedVisit visit, CancellationToken cancellationToken)
     {
         // Contents first: a row never names what isn't there.
         foreach (var photograph in visit.Photographs)
         {
             if (archive.Photograph(photograph.Name) is { } jpeg)
             {
-                await photographs.KeepAsync(jpeg, stop);
+                await photographs.KeepAsync(jpeg, cancellationToken);
             }
         }
 
@@ -292,7 +292,7 @@ public sealed class Archives(DbContextOptions<StudioContext> options, Photograph
             }
         );
         ArchivedRows.Add(db, visit);
-        await db.SaveChangesAsync(stop);
+        await db.SaveChangesAsync(cancellationToken);
         db.ChangeTracker.Clear();
     }
 }

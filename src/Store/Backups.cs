@@ -32,7 +32,7 @@ public sealed record BackupManifest(
 /// <param name="photographs">Its photographs.</param>
 /// <param name="copies">Where the data is kept that a restore replaces.</param>
 /// <param name="clock">Says when a backup was written.</param>
-public sealed class Backups(string data, PhotographFolder photographs, KeptCopies copies, TimeProvider clock)
+public sealed class Backups(string data, PhotographFolder photographs, SafetyCopies copies, TimeProvider clock)
 {
     /// <summary>What the format is called.</summary>
     public const string Name = "wendro-backup";
@@ -46,9 +46,9 @@ public sealed class Backups(string data, PhotographFolder photographs, KeptCopie
 
     /// <summary>Writes a backup, reads it back, and only then gives it its name.</summary>
     /// <param name="file">Where to; one that is there is replaced.</param>
-    /// <param name="stop">Cancels.</param>
+    /// <param name="cancellationToken">Cancels.</param>
     /// <exception cref="BackupRefusedException">What was written can't be read back.</exception>
-    public async Task<BackupManifest> WriteAsync(string file, CancellationToken stop)
+    public async Task<BackupManifest> WriteAsync(string file, CancellationToken cancellationToken)
     {
         var half = $"{file}.half";
         try
@@ -56,7 +56,7 @@ public sealed class Backups(string data, PhotographFolder photographs, KeptCopie
             BackupManifest written;
             await using (var to = new FileStream(half, FileMode.Create, FileAccess.ReadWrite))
             {
-                written = await WriteAsync(to, stop);
+                written = await WriteAsync(to, cancellationToken);
                 to.Flush(flushToDisk: true);
             }
 
@@ -71,9 +71,9 @@ public sealed class Backups(string data, PhotographFolder photographs, KeptCopie
 
     /// <summary>Writes a backup and reads it back.</summary>
     /// <param name="to">Where to, from its beginning; can be gone back in, and is left open.</param>
-    /// <param name="stop">Cancels.</param>
+    /// <param name="cancellationToken">Cancels.</param>
     /// <exception cref="BackupRefusedException">What was written can't be read back.</exception>
-    public async Task<BackupManifest> WriteAsync(Stream to, CancellationToken stop)
+    public async Task<BackupManifest> WriteAsync(Stream to, CancellationToken cancellationToken)
     {
         using (var work = new WorkFolder(data))
         {
@@ -85,30 +85,30 @@ public sealed class Backups(string data, PhotographFolder photographs, KeptCopie
             }
 
             await using var zip = new ZipArchive(to, ZipArchiveMode.Create, leaveOpen: true);
-            await ZipAsync(zip, copy, stop);
+            await ZipAsync(zip, copy, cancellationToken);
         }
 
-        using var opened = await OpenAsync(to, stop);
+        using var opened = await OpenAsync(to, cancellationToken);
         return opened.Manifest;
     }
 
-    private async Task ZipAsync(ZipArchive zip, string copy, CancellationToken stop)
+    private async Task ZipAsync(ZipArchive zip, string copy, CancellationToken cancellationToken)
     {
         var (manifest, names) = Look(copy);
-        await zip.CreateEntryFromFileAsync(copy, Data, CompressionLevel.Optimal, stop);
+        await zip.CreateEntryFromFileAsync(copy, Data, CompressionLevel.Optimal, cancellationToken);
         var count = 0;
         foreach (var name in names)
         {
-            if (await photographs.FindAsync(name, stop) is { } jpeg)
+            if (await photographs.FindAsync(name, cancellationToken) is { } jpeg)
             {
                 var entry = zip.CreateEntry($"{PhotographsIn}{name}.jpg", CompressionLevel.NoCompression);
-                await using var into = await entry.OpenAsync(stop);
-                await into.WriteAsync(jpeg, stop);
+                await using var into = await entry.OpenAsync(cancellationToken);
+                await into.WriteAsync(jpeg, cancellationToken);
                 count++;
             }
         }
 
-        await using var said = await zip.CreateEntry(Manifest).OpenAsync(stop);
+        await using var said = await zip.CreateEntry(Manifest).OpenAsync(cancellationToken);
         await JsonSerializer.SerializeAsync(
             said,
             manifest with
@@ -116,7 +116,7 @@ public sealed class Backups(string data, PhotographFolder photographs, KeptCopie
                 Photographs = count,
             },
             Formats.WendroJson.Options,
-            stop
+            cancellationToken
         );
     }
 
@@ -125,17 +125,17 @@ public sealed class Backups(string data, PhotographFolder photographs, KeptCopie
     /// program is brought up to date before.
     /// </summary>
     /// <param name="backup">The backup; can be gone back in, and is left open.</param>
-    /// <param name="stop">Cancels until the data is replaced.</param>
+    /// <param name="cancellationToken">Cancels until the data is replaced.</param>
     /// <exception cref="BackupRefusedException">It is none, or not all of one.</exception>
     /// <exception cref="NewerDataException">A newer program wrote it.</exception>
-    public async Task<BackupManifest> RestoreAsync(Stream backup, CancellationToken stop)
+    public async Task<BackupManifest> RestoreAsync(Stream backup, CancellationToken cancellationToken)
     {
-        using var opened = await OpenAsync(backup, stop);
+        using var opened = await OpenAsync(backup, cancellationToken);
         new Visits(StudioContext.OptionsFor(opened.DataFile), clock).Migrate();
         // Contents first: a row never names what isn't there. One that nothing names harms nobody.
         foreach (var name in opened.Photographs)
         {
-            await photographs.KeepAsync(opened.Photograph(name), stop);
+            await photographs.KeepAsync(opened.Photograph(name), cancellationToken);
         }
 
         if (File.Exists(DataFile))
@@ -196,15 +196,15 @@ public sealed class Backups(string data, PhotographFolder photographs, KeptCopie
         return (manifest, names);
     }
 
-    private async Task<Opened> OpenAsync(Stream backup, CancellationToken stop)
+    private async Task<Opened> OpenAsync(Stream backup, CancellationToken cancellationToken)
     {
         var work = new WorkFolder(data);
         try
         {
             var zip = Zip(backup);
-            var manifest = await ManifestAsync(zip, stop);
+            var manifest = await ManifestAsync(zip, cancellationToken);
             var entry = zip.GetEntry(Data) ?? throw new BackupRefusedException("The backup has no data file.");
-            await entry.ExtractToFileAsync(work.PathOf(Data), stop);
+            await entry.ExtractToFileAsync(work.PathOf(Data), cancellationToken);
             using (var copy = SqliteFiles.Open(work.PathOf(Data)))
             {
                 if (SqliteFiles.Wrong(copy) is { } wrong)
@@ -253,15 +253,15 @@ public sealed class Backups(string data, PhotographFolder photographs, KeptCopie
         }
     }
 
-    private static async Task<BackupManifest> ManifestAsync(ZipArchive zip, CancellationToken stop)
+    private static async Task<BackupManifest> ManifestAsync(ZipArchive zip, CancellationToken cancellationToken)
     {
         if (zip.GetEntry(Manifest) is not { } entry)
         {
             throw new BackupRefusedException($"This is not a {Name}: it has no {Manifest}.");
         }
 
-        await using var stream = await entry.OpenAsync(stop);
-        var manifest = await JsonSerializer.DeserializeAsync<BackupManifest>(stream, Formats.WendroJson.Options, stop);
+        await using var stream = await entry.OpenAsync(cancellationToken);
+        var manifest = await JsonSerializer.DeserializeAsync<BackupManifest>(stream, Formats.WendroJson.Options, cancellationToken);
         return manifest switch
         {
             { Format: Name, Version: Version } => manifest,

@@ -24,17 +24,17 @@ public sealed record StoredBowl(
 public sealed class Bowls(DbContextOptions<StudioContext> options, TimeProvider clock)
 {
     /// <summary>All bowls of a visit, in the order they were begun.</summary>
-    public async Task<IReadOnlyList<StoredBowl>> OfAsync(Guid visit, CancellationToken stop)
+    public async Task<IReadOnlyList<StoredBowl>> OfAsync(Guid visit, CancellationToken cancellationToken)
     {
         await using var db = new StudioContext(options);
-        var rows = await db.Bowls.AsNoTracking().Where(b => b.VisitId == visit).ToListAsync(stop);
+        var rows = await db.Bowls.AsNoTracking().Where(b => b.VisitId == visit).ToListAsync(cancellationToken);
         var ids = rows.Select(b => b.Id).ToArray();
         var events = (
             await db
                 .BowlEvents.AsNoTracking()
                 .Where(e => ids.Contains(e.BowlId))
                 .OrderBy(e => e.Number)
-                .ToListAsync(stop)
+                .ToListAsync(cancellationToken)
         ).ToLookup(e => e.BowlId);
         return rows.OrderBy(b => b.At)
             .ThenBy(b => b.Id)
@@ -47,17 +47,17 @@ public sealed class Bowls(DbContextOptions<StudioContext> options, TimeProvider 
     /// </summary>
     public async Task<IReadOnlyDictionary<(Guid Bowl, string Product), string>> LotsAsync(
         Guid visit,
-        CancellationToken stop
+        CancellationToken cancellationToken
     )
     {
         await using var db = new StudioContext(options);
-        var bowls = await db.Bowls.AsNoTracking().Where(b => b.VisitId == visit).ToListAsync(stop);
+        var bowls = await db.Bowls.AsNoTracking().Where(b => b.VisitId == visit).ToListAsync(cancellationToken);
         var ids = bowls.Select(b => b.Id).ToArray();
         var events = await db
             .BowlEvents.AsNoTracking()
             .Where(e => ids.Contains(e.BowlId) && e.Lot != null)
             .OrderBy(e => e.Number)
-            .ToListAsync(stop);
+            .ToListAsync(cancellationToken);
         var lots = new Dictionary<(Guid, string), string>();
         foreach (var e in events)
         {
@@ -72,12 +72,12 @@ public sealed class Bowls(DbContextOptions<StudioContext> options, TimeProvider 
     }
 
     /// <summary>Begins a bowl; the one that was begun already where there is one.</summary>
-    public async Task BeginAsync(Guid visit, int ordinal, Formula meant, Recipe recipe, CancellationToken stop)
+    public async Task BeginAsync(Guid visit, int ordinal, Formula meant, Recipe recipe, CancellationToken cancellationToken)
     {
         ArgumentNullException.ThrowIfNull(meant);
         var letter = meant.Id.ToString();
         await using var db = new StudioContext(options);
-        if (await db.Bowls.AnyAsync(b => b.VisitId == visit && b.Formula == letter && b.Ordinal == ordinal, stop))
+        if (await db.Bowls.AnyAsync(b => b.VisitId == visit && b.Formula == letter && b.Ordinal == ordinal, cancellationToken))
         {
             return;
         }
@@ -94,19 +94,19 @@ public sealed class Bowls(DbContextOptions<StudioContext> options, TimeProvider 
                 At = clock.GetUtcNow(),
             }
         );
-        await db.SaveChangesAsync(stop);
+        await db.SaveChangesAsync(cancellationToken);
     }
 
     /// <summary>Adds what happened to a bowl, and takes what was poured off the shelf, both or neither.</summary>
     /// <param name="bowl">The bowl as it was read.</param>
     /// <param name="happened">What happened.</param>
-    /// <param name="stop">Cancels.</param>
+    /// <param name="cancellationToken">Cancels.</param>
     /// <exception cref="StaleRevisionException">Something else happened to it meanwhile.</exception>
-    public async Task AddAsync(StoredBowl bowl, BowlEvent happened, CancellationToken stop)
+    public async Task AddAsync(StoredBowl bowl, BowlEvent happened, CancellationToken cancellationToken)
     {
         ArgumentNullException.ThrowIfNull(bowl);
         await using var db = new StudioContext(options);
-        var there = await db.BowlEvents.CountAsync(e => e.BowlId == bowl.Id, stop);
+        var there = await db.BowlEvents.CountAsync(e => e.BowlId == bowl.Id, cancellationToken);
         if (there != bowl.Events.Count)
         {
             throw new StaleRevisionException(there);
@@ -119,8 +119,8 @@ public sealed class Bowls(DbContextOptions<StudioContext> options, TimeProvider 
             var grams = after.Steps[i].PouredGrams - bowl.InHand.Steps[i].PouredGrams;
             if (grams != 0 && bowl.Recipe.Ingredients[i].Product is { } product)
             {
-                await ProductShelf.PourAsync(db, product, grams, stop);
-                lot = await LotAsync(db, product, stop);
+                await ProductShelf.PourAsync(db, product, grams, cancellationToken);
+                lot = await LotAsync(db, product, cancellationToken);
             }
         }
 
@@ -136,7 +136,7 @@ public sealed class Bowls(DbContextOptions<StudioContext> options, TimeProvider 
         );
         try
         {
-            await db.SaveChangesAsync(stop);
+            await db.SaveChangesAsync(cancellationToken);
         }
         catch (DbUpdateException problem)
             when (problem is DbUpdateConcurrencyException
@@ -148,15 +148,15 @@ public sealed class Bowls(DbContextOptions<StudioContext> options, TimeProvider 
     }
 
     /// <summary>Things on the tray that are there.</summary>
-    public async Task<IReadOnlySet<string>> TickedAsync(Guid visit, CancellationToken stop)
+    public async Task<IReadOnlySet<string>> TickedAsync(Guid visit, CancellationToken cancellationToken)
     {
         await using var db = new StudioContext(options);
-        var rows = await db.Ticks.AsNoTracking().Where(t => t.VisitId == visit).OrderBy(t => t.Id).ToListAsync(stop);
+        var rows = await db.Ticks.AsNoTracking().Where(t => t.VisitId == visit).OrderBy(t => t.Id).ToListAsync(cancellationToken);
         return rows.GroupBy(t => t.Item).Where(g => g.Last().IsThere).Select(g => g.Key).ToHashSet();
     }
 
     /// <summary>Ticks a thing on the tray, or takes the tick away.</summary>
-    public async Task TickAsync(Guid visit, string item, bool isThere, CancellationToken stop)
+    public async Task TickAsync(Guid visit, string item, bool isThere, CancellationToken cancellationToken)
     {
         await using var db = new StudioContext(options);
         db.Ticks.Add(
@@ -168,13 +168,13 @@ public sealed class Bowls(DbContextOptions<StudioContext> options, TimeProvider 
                 At = clock.GetUtcNow(),
             }
         );
-        await db.SaveChangesAsync(stop);
+        await db.SaveChangesAsync(cancellationToken);
     }
 
-    private static async Task<string?> LotAsync(StudioContext db, string name, CancellationToken stop)
+    private static async Task<string?> LotAsync(StudioContext db, string name, CancellationToken cancellationToken)
     {
         var key = ProductShelf.KeyOf(name);
-        return (await db.Products.SingleOrDefaultAsync(p => p.Key == key, stop))?.Product.Stock.Lot;
+        return (await db.Products.SingleOrDefaultAsync(p => p.Key == key, cancellationToken))?.Product.Stock.Lot;
     }
 
     private static StoredBowl Stored(BowlRow row, IEnumerable<BowlEvent> events) =>

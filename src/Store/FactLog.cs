@@ -8,7 +8,7 @@ namespace Wendro.Store;
 /// <typeparam name="TFact">What kind of fact.</typeparam>
 /// <param name="Problems">What can't happen now, by field; none where it was kept.</param>
 /// <param name="Clash">A fact about the same thing that had not been seen; null where there is none.</param>
-public sealed record FactTold<TFact>(IReadOnlyList<Problem> Problems, Kept<TFact>? Clash)
+public sealed record FactTold<TFact>(IReadOnlyList<Problem> Problems, RecordedFact<TFact>? Clash)
 {
     /// <summary>It was kept, or was kept before.</summary>
     public FactTold()
@@ -29,10 +29,10 @@ public abstract class FactLog<TFact, TRow>(DbContextOptions<StudioContext> optio
     protected DbContextOptions<StudioContext> Options { get; } = options;
 
     /// <summary>What was kept of a visit, in order.</summary>
-    public async Task<IReadOnlyList<Kept<TFact>>> FactsOfAsync(Guid visit, CancellationToken stop)
+    public async Task<IReadOnlyList<RecordedFact<TFact>>> FactsOfAsync(Guid visit, CancellationToken cancellationToken)
     {
         await using var db = new StudioContext(Options);
-        return await ReadAsync(db, visit, stop);
+        return await ReadAsync(db, visit, cancellationToken);
     }
 
     /// <summary>Adds a fact. Said twice it counts once.</summary>
@@ -43,7 +43,7 @@ public abstract class FactLog<TFact, TRow>(DbContextOptions<StudioContext> optio
     /// <param name="concerns">What a fact is about: of two about one thing the second is asked again; empty for
     /// what never clashes.</param>
     /// <param name="against">What can't happen after some facts, by field.</param>
-    /// <param name="stop">Cancels.</param>
+    /// <param name="cancellationToken">Cancels.</param>
     /// <param name="first">What else is kept with the first fact.</param>
     /// <param name="with">What else is changed with this one, both or neither; null for nothing.</param>
     protected async Task<FactTold<TFact>> AddAsync(
@@ -52,10 +52,10 @@ public abstract class FactLog<TFact, TRow>(DbContextOptions<StudioContext> optio
         Guid saidAs,
         TFact fact,
         Func<TFact, string> concerns,
-        Func<IReadOnlyList<Kept<TFact>>, IReadOnlyList<Problem>> against,
-        CancellationToken stop,
+        Func<IReadOnlyList<RecordedFact<TFact>>, IReadOnlyList<Problem>> against,
+        CancellationToken cancellationToken,
         Action<StudioContext, DateTimeOffset>? first = null,
-        Func<StudioContext, IReadOnlyList<Kept<TFact>>, Task>? with = null
+        Func<StudioContext, IReadOnlyList<RecordedFact<TFact>>, Task>? with = null
     )
     {
         ArgumentNullException.ThrowIfNull(fact);
@@ -63,13 +63,13 @@ public abstract class FactLog<TFact, TRow>(DbContextOptions<StudioContext> optio
         ArgumentNullException.ThrowIfNull(against);
         await using var db = new StudioContext(Options);
         // The data file has one writer: whoever comes second waits here, and then sees what the first said.
-        await using var transaction = await db.Database.BeginTransactionAsync(IsolationLevel.Serializable, stop);
-        if (await db.Set<TRow>().AnyAsync(f => f.VisitId == visit && f.SaidAs == saidAs, stop))
+        await using var transaction = await db.Database.BeginTransactionAsync(IsolationLevel.Serializable, cancellationToken);
+        if (await db.Set<TRow>().AnyAsync(f => f.VisitId == visit && f.SaidAs == saidAs, cancellationToken))
         {
             return new();
         }
 
-        var facts = await ReadAsync(db, visit, stop);
+        var facts = await ReadAsync(db, visit, cancellationToken);
         var about = concerns(fact);
         if (about.Length > 0 && facts.LastOrDefault(f => f.Number > after && concerns(f.Fact) == about) is { } clash)
         {
@@ -103,8 +103,8 @@ public abstract class FactLog<TFact, TRow>(DbContextOptions<StudioContext> optio
                     At = at,
                 }
             );
-        await db.SaveChangesAsync(stop);
-        await transaction.CommitAsync(stop);
+        await db.SaveChangesAsync(cancellationToken);
+        await transaction.CommitAsync(cancellationToken);
         return new();
     }
 
@@ -112,20 +112,20 @@ public abstract class FactLog<TFact, TRow>(DbContextOptions<StudioContext> optio
     /// <param name="visit">At which visit.</param>
     /// <param name="facts">What was said.</param>
     /// <param name="against">What can't happen after some facts, by field.</param>
-    /// <param name="stop">Cancels.</param>
+    /// <param name="cancellationToken">Cancels.</param>
     /// <returns>What can't be said, by field; none where all was kept.</returns>
     protected async Task<IReadOnlyList<Problem>> AddTogetherAsync(
         Guid visit,
         IReadOnlyList<TFact> facts,
-        Func<TFact, IReadOnlyList<Kept<TFact>>, IReadOnlyList<Problem>> against,
-        CancellationToken stop
+        Func<TFact, IReadOnlyList<RecordedFact<TFact>>, IReadOnlyList<Problem>> against,
+        CancellationToken cancellationToken
     )
     {
         ArgumentNullException.ThrowIfNull(facts);
         ArgumentNullException.ThrowIfNull(against);
         await using var db = new StudioContext(Options);
-        await using var transaction = await db.Database.BeginTransactionAsync(IsolationLevel.Serializable, stop);
-        var known = await ReadAsync(db, visit, stop);
+        await using var transaction = await db.Database.BeginTransactionAsync(IsolationLevel.Serializable, cancellationToken);
+        var known = await ReadAsync(db, visit, cancellationToken);
         if (facts.Select(f => against(f, known)).FirstOrDefault(p => p.Count > 0) is { } problems)
         {
             return problems;
@@ -146,27 +146,27 @@ public abstract class FactLog<TFact, TRow>(DbContextOptions<StudioContext> optio
                         }
                 )
             );
-        await db.SaveChangesAsync(stop);
-        await transaction.CommitAsync(stop);
+        await db.SaveChangesAsync(cancellationToken);
+        await transaction.CommitAsync(cancellationToken);
         return [];
     }
 
     /// <summary>A clock that was set back does not put what happens now before what happened.</summary>
-    private DateTimeOffset Now(IReadOnlyList<Kept<TFact>> facts)
+    private DateTimeOffset Now(IReadOnlyList<RecordedFact<TFact>> facts)
     {
         var now = clock.GetUtcNow();
         return facts.Count > 0 && facts[^1].At > now ? facts[^1].At : now;
     }
 
-    private static async Task<IReadOnlyList<Kept<TFact>>> ReadAsync(
+    private static async Task<IReadOnlyList<RecordedFact<TFact>>> ReadAsync(
         StudioContext db,
         Guid visit,
-        CancellationToken stop
+        CancellationToken cancellationToken
     ) =>
         await db.Set<TRow>()
             .AsNoTracking()
             .Where(f => f.VisitId == visit)
             .OrderBy(f => f.Number)
-            .Select(f => new Kept<TFact>(f.Number, f.At, f.Fact))
-            .ToListAsync(stop);
+            .Select(f => new RecordedFact<TFact>(f.Number, f.At, f.Fact))
+            .ToListAsync(cancellationToken);
 }

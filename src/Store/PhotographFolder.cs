@@ -16,7 +16,7 @@ public sealed class PhotographFolder(string folder)
     /// cut leaves all of it or nothing.
     /// </summary>
     /// <returns>Its name.</returns>
-    public async Task<string> KeepAsync(byte[] jpeg, CancellationToken stop)
+    public async Task<string> KeepAsync(byte[] jpeg, CancellationToken cancellationToken)
     {
         var name = NameOf(jpeg);
         var path = PathOf(name);
@@ -29,7 +29,7 @@ public sealed class PhotographFolder(string folder)
         var half = $"{path}.{Guid.NewGuid():N}.half";
         await using (var file = new FileStream(half, FileMode.CreateNew, FileAccess.Write))
         {
-            await file.WriteAsync(jpeg, stop);
+            await file.WriteAsync(jpeg, cancellationToken);
             file.Flush(flushToDisk: true);
         }
 
@@ -41,7 +41,7 @@ public sealed class PhotographFolder(string folder)
     public bool Has(string name) => File.Exists(PathOf(name));
 
     /// <summary>A photograph; null where there is none, or what lies there is not what it was.</summary>
-    public async Task<byte[]?> FindAsync(string name, CancellationToken stop)
+    public async Task<byte[]?> FindAsync(string name, CancellationToken cancellationToken)
     {
         var path = PathOf(name);
         if (!File.Exists(path))
@@ -49,7 +49,7 @@ public sealed class PhotographFolder(string folder)
             return null;
         }
 
-        var jpeg = await File.ReadAllBytesAsync(path, stop);
+        var jpeg = await File.ReadAllBytesAsync(path, cancellationToken);
         return NameOf(jpeg) == name ? jpeg : null;
     }
 

@@ -24,10 +24,10 @@ public sealed class ProductShelf(DbContextOptions<StudioContext> options)
     }
 
     /// <summary>All products by kind and name.</summary>
-    public async Task<IReadOnlyList<StoredProduct>> AllAsync(CancellationToken stop)
+    public async Task<IReadOnlyList<StoredProduct>> AllAsync(CancellationToken cancellationToken)
     {
         await using var db = new StudioContext(options);
-        var rows = await db.Products.AsNoTracking().ToListAsync(stop);
+        var rows = await db.Products.AsNoTracking().ToListAsync(cancellationToken);
         return rows.Select(Stored)
             .OrderBy(p => Order(p.Product))
             .ThenBy(p => p.Product.Name, StringComparer.OrdinalIgnoreCase)
@@ -36,25 +36,25 @@ public sealed class ProductShelf(DbContextOptions<StudioContext> options)
 
     /// <summary>Puts a product on the shelf.</summary>
     /// <exception cref="NameTakenException">There is one of that name.</exception>
-    public async Task<StoredProduct> AddAsync(Product product, CancellationToken stop)
+    public async Task<StoredProduct> AddAsync(Product product, CancellationToken cancellationToken)
     {
         ArgumentNullException.ThrowIfNull(product);
         await using var db = new StudioContext(options);
-        await FreeAsync(db, product.Name, Guid.Empty, stop);
+        await FreeAsync(db, product.Name, Guid.Empty, cancellationToken);
         var row = Row(product);
         db.Products.Add(row);
-        await db.SaveChangesAsync(stop);
+        await db.SaveChangesAsync(cancellationToken);
         return Stored(row);
     }
 
     /// <summary>Changes a product; null if there is none.</summary>
     /// <exception cref="StaleRevisionException">It is no longer at the version it was changed from.</exception>
     /// <exception cref="NameTakenException">Another one has that name.</exception>
-    public async Task<StoredProduct?> ChangeAsync(Guid id, int baseVersion, Product product, CancellationToken stop)
+    public async Task<StoredProduct?> ChangeAsync(Guid id, int baseVersion, Product product, CancellationToken cancellationToken)
     {
         ArgumentNullException.ThrowIfNull(product);
         await using var db = new StudioContext(options);
-        if (await db.Products.SingleOrDefaultAsync(p => p.Id == id, stop) is not { } row)
+        if (await db.Products.SingleOrDefaultAsync(p => p.Id == id, cancellationToken) is not { } row)
         {
             return null;
         }
@@ -64,27 +64,27 @@ public sealed class ProductShelf(DbContextOptions<StudioContext> options)
             throw new StaleRevisionException(row.Version);
         }
 
-        await FreeAsync(db, product.Name, id, stop);
+        await FreeAsync(db, product.Name, id, cancellationToken);
         Put(row, product);
-        await db.SaveChangesAsync(stop);
+        await db.SaveChangesAsync(cancellationToken);
         return Stored(row);
     }
 
     /// <summary>Takes a product off the shelf; false if there is none.</summary>
-    public async Task<bool> RemoveAsync(Guid id, CancellationToken stop)
+    public async Task<bool> RemoveAsync(Guid id, CancellationToken cancellationToken)
     {
         await using var db = new StudioContext(options);
-        return await db.Products.Where(p => p.Id == id).ExecuteDeleteAsync(stop) == 1;
+        return await db.Products.Where(p => p.Id == id).ExecuteDeleteAsync(cancellationToken) == 1;
     }
 
     /// <summary>
     /// Takes products in by name, all or none: new ones are added, those of the same name changed, the rest stays.
     /// </summary>
-    public async Task TakeAsync(IReadOnlyList<Product> products, CancellationToken stop)
+    public async Task TakeAsync(IReadOnlyList<Product> products, CancellationToken cancellationToken)
     {
         ArgumentNullException.ThrowIfNull(products);
         await using var db = new StudioContext(options);
-        var there = (await db.Products.ToListAsync(stop)).ToDictionary(p => p.Key);
+        var there = (await db.Products.ToListAsync(cancellationToken)).ToDictionary(p => p.Key);
         foreach (var product in products)
         {
             if (there.TryGetValue(KeyOf(product.Name), out var row))
@@ -97,17 +97,17 @@ public sealed class ProductShelf(DbContextOptions<StudioContext> options)
             }
         }
 
-        await db.SaveChangesAsync(stop);
+        await db.SaveChangesAsync(cancellationToken);
     }
 
     /// <summary>
     /// What was poured leaves the stock, and comes back where it was taken back; products that aren't counted stay
     /// so.
     /// </summary>
-    internal static async Task PourAsync(StudioContext db, string name, double grams, CancellationToken stop)
+    internal static async Task PourAsync(StudioContext db, string name, double grams, CancellationToken cancellationToken)
     {
         var key = KeyOf(name);
-        if (await db.Products.SingleOrDefaultAsync(p => p.Key == key, stop) is { Product.Stock.OnHand: { } left } row)
+        if (await db.Products.SingleOrDefaultAsync(p => p.Key == key, cancellationToken) is { Product.Stock.OnHand: { } left } row)
         {
             Put(
                 row,
@@ -119,10 +119,10 @@ public sealed class ProductShelf(DbContextOptions<StudioContext> options)
         }
     }
 
-    private static async Task FreeAsync(StudioContext db, string name, Guid but, CancellationToken stop)
+    private static async Task FreeAsync(StudioContext db, string name, Guid but, CancellationToken cancellationToken)
     {
         var key = KeyOf(name);
-        if (await db.Products.AnyAsync(p => p.Key == key && p.Id != but, stop))
+        if (await db.Products.AnyAsync(p => p.Key == key && p.Id != but, cancellationToken))
         {
             throw new NameTakenException(name);
         }

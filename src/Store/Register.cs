@@ -47,7 +47,7 @@ public sealed class Register(DbContextOptions<StudioContext> options)
     /// Clients whose name, or line, has every word looked for; those whose name begins with it first. Without a word
     /// those who came last.
     /// </summary>
-    public async Task<IReadOnlyList<FoundClient>> FindAsync(string words, CancellationToken stop)
+    public async Task<IReadOnlyList<FoundClient>> FindAsync(string words, CancellationToken cancellationToken)
     {
         ArgumentNullException.ThrowIfNull(words);
         await using var db = new StudioContext(options);
@@ -61,7 +61,7 @@ public sealed class Register(DbContextOptions<StudioContext> options)
                 c.Name,
                 c.About,
             })
-            .ToListAsync(stop);
+            .ToListAsync(cancellationToken);
         bool Begins(string name) =>
             asked.Length > 0 && Typed(name).Split(' ').Any(n => n.StartsWith(asked[0], StringComparison.Ordinal));
         var found = all.Where(c =>
@@ -72,7 +72,7 @@ public sealed class Register(DbContextOptions<StudioContext> options)
             .ToArray();
         var ids =
             asked.Length == 0
-                ? await LatestAsync(db, stop)
+                ? await LatestAsync(db, cancellationToken)
                 : found
                     .OrderByDescending(c => Begins(c.Name))
                     .ThenBy(c => c.Name, StringComparer.OrdinalIgnoreCase)
@@ -89,7 +89,7 @@ public sealed class Register(DbContextOptions<StudioContext> options)
                     v.ClientId,
                     v.StartsAt,
                 })
-                .ToListAsync(stop)
+                .ToListAsync(cancellationToken)
         ).ToLookup(v => v.ClientId);
         var named = found.ToDictionary(c => c.Id);
         return ids.Where(named.ContainsKey)
@@ -109,45 +109,45 @@ public sealed class Register(DbContextOptions<StudioContext> options)
     }
 
     /// <summary>A client; null for none.</summary>
-    public async Task<ClientRow?> ClientAsync(Guid client, CancellationToken stop)
+    public async Task<ClientRow?> ClientAsync(Guid client, CancellationToken cancellationToken)
     {
         await using var db = new StudioContext(options);
-        return await db.Clients.AsNoTracking().SingleOrDefaultAsync(c => c.Id == client, stop);
+        return await db.Clients.AsNoTracking().SingleOrDefaultAsync(c => c.Id == client, cancellationToken);
     }
 
     /// <summary>Changes what a client is called and the line about her; false if there is none.</summary>
-    public async Task<bool> NameAsync(Guid client, string name, string about, CancellationToken stop)
+    public async Task<bool> NameAsync(Guid client, string name, string about, CancellationToken cancellationToken)
     {
         await using var db = new StudioContext(options);
         return await db
                 .Clients.Where(c => c.Id == client)
-                .ExecuteUpdateAsync(s => s.SetProperty(c => c.Name, name).SetProperty(c => c.About, about), stop) == 1;
+                .ExecuteUpdateAsync(s => s.SetProperty(c => c.Name, name).SetProperty(c => c.About, about), cancellationToken) == 1;
     }
 
     /// <summary>Visits of a client, the earliest first.</summary>
-    public async Task<IReadOnlyList<RegisteredVisit>> OfClientAsync(Guid client, CancellationToken stop)
+    public async Task<IReadOnlyList<RegisteredVisit>> OfClientAsync(Guid client, CancellationToken cancellationToken)
     {
         await using var db = new StudioContext(options);
-        return await ReadAsync(db.Visits.Where(v => v.ClientId == client), stop);
+        return await ReadAsync(db.Visits.Where(v => v.ClientId == client), cancellationToken);
     }
 
     /// <summary>Visits that start within a span of time, the earliest first.</summary>
     public async Task<IReadOnlyList<RegisteredVisit>> BetweenAsync(
         DateTimeOffset from,
         DateTimeOffset to,
-        CancellationToken stop
+        CancellationToken cancellationToken
     )
     {
         await using var db = new StudioContext(options);
-        return await ReadAsync(db.Visits.Where(v => v.StartsAt >= from && v.StartsAt < to), stop);
+        return await ReadAsync(db.Visits.Where(v => v.StartsAt >= from && v.StartsAt < to), cancellationToken);
     }
 
     /// <summary>Visits that were put away, each in a few figures, one after another as they are read.</summary>
     /// <param name="since">Only those that started after this.</param>
-    /// <param name="stop">Ends it.</param>
+    /// <param name="cancellationToken">Ends it.</param>
     public async IAsyncEnumerable<(DateTimeOffset At, VisitSum Sum)> SumsAsync(
         DateTimeOffset since,
-        [EnumeratorCancellation] CancellationToken stop
+        [EnumeratorCancellation] CancellationToken cancellationToken
     )
     {
         await using var db = new StudioContext(options);
@@ -156,25 +156,25 @@ public sealed class Register(DbContextOptions<StudioContext> options)
             .Where(v => v.Sum != null && v.StartsAt > since)
             .Select(v => new { v.StartsAt, v.Sum })
             .AsAsyncEnumerable();
-        await foreach (var row in rows.WithCancellation(stop))
+        await foreach (var row in rows.WithCancellation(cancellationToken))
         {
             yield return (row.StartsAt, row.Sum!);
         }
     }
 
     /// <summary>What is to be remembered of a client, in one's own words, by visit.</summary>
-    public async Task<IReadOnlyList<(Guid Visit, string Words)>> NotesAsync(Guid client, CancellationToken stop)
+    public async Task<IReadOnlyList<(Guid Visit, string Words)>> NotesAsync(Guid client, CancellationToken cancellationToken)
     {
         await using var db = new StudioContext(options);
         var rows = await db
             .ReviewFacts.AsNoTracking()
             .Where(f => db.Visits.Any(v => v.Id == f.VisitId && v.ClientId == client))
             .OrderBy(f => f.Number)
-            .ToListAsync(stop);
+            .ToListAsync(cancellationToken);
         return rows.GroupBy(f => f.VisitId)
             .SelectMany(v =>
                 ReviewInHand
-                    .Of(v.Select(f => new Core.Units.Kept<ReviewFact>(f.Number, f.At, f.Fact)).ToArray())
+                    .Of(v.Select(f => new Core.Units.RecordedFact<ReviewFact>(f.Number, f.At, f.Fact)).ToArray())
                     .Notes.Select(n => (v.Key, n.Words))
             )
             .ToArray();
@@ -185,7 +185,7 @@ public sealed class Register(DbContextOptions<StudioContext> options)
 
     private static async Task<IReadOnlyList<RegisteredVisit>> ReadAsync(
         IQueryable<VisitRow> visits,
-        CancellationToken stop
+        CancellationToken cancellationToken
     )
     {
         var rows = await visits
@@ -201,7 +201,7 @@ public sealed class Register(DbContextOptions<StudioContext> options)
                 v.Taught,
                 v.Sum,
             })
-            .ToListAsync(stop);
+            .ToListAsync(cancellationToken);
         return rows.Select(v => new RegisteredVisit(
                 v.Id,
                 v.ClientId,
@@ -215,12 +215,12 @@ public sealed class Register(DbContextOptions<StudioContext> options)
             .ToArray();
     }
 
-    private static async Task<Guid[]> LatestAsync(StudioContext db, CancellationToken stop) =>
+    private static async Task<Guid[]> LatestAsync(StudioContext db, CancellationToken cancellationToken) =>
         await db
             .Visits.GroupBy(v => v.ClientId)
             .Select(g => new { g.Key, Last = g.Max(v => v.StartsAt) })
             .OrderByDescending(g => g.Last)
             .Take(Most)
             .Select(g => g.Key)
-            .ToArrayAsync(stop);
+            .ToArrayAsync(cancellationToken);
 }

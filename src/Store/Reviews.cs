@@ -12,13 +12,13 @@ public sealed class Reviews(DbContextOptions<StudioContext> options, TimeProvide
     /// <param name="visit">At which visit.</param>
     /// <param name="saidAs">Given by who said it.</param>
     /// <param name="fact">What was seen or said.</param>
-    /// <param name="stop">Cancels.</param>
+    /// <param name="cancellationToken">Cancels.</param>
     /// <returns>What can't be said now, by field; none where it was kept.</returns>
     public async Task<IReadOnlyList<Problem>> AddAsync(
         Guid visit,
         Guid saidAs,
         ReviewFact fact,
-        CancellationToken stop
+        CancellationToken cancellationToken
     ) =>
         (
             await AddAsync(
@@ -28,18 +28,18 @@ public sealed class Reviews(DbContextOptions<StudioContext> options, TimeProvide
                 fact,
                 _ => string.Empty,
                 facts => ReviewInHand.Of(facts).Against(fact, facts),
-                stop
+                cancellationToken
             )
         ).Problems;
 
     /// <summary>Adds facts that came together, all of them or none.</summary>
     /// <param name="visit">At which visit.</param>
     /// <param name="facts">What was seen or said.</param>
-    /// <param name="stop">Cancels.</param>
+    /// <param name="cancellationToken">Cancels.</param>
     /// <returns>What can't be said now, by field; none where all was kept.</returns>
     public Task<IReadOnlyList<Problem>> AddTogetherAsync(
         Guid visit,
         IReadOnlyList<ReviewFact> facts,
-        CancellationToken stop
-    ) => AddTogetherAsync(visit, facts, (fact, known) => ReviewInHand.Of(known).Against(fact, known), stop);
+        CancellationToken cancellationToken
+    ) => AddTogetherAsync(visit, facts, (fact, known) => ReviewInHand.Of(known).Against(fact, known), cancellationToken);
 }

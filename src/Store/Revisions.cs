@@ -31,35 +31,35 @@ public sealed class StaleRevisionException(int current) : Exception($"The plan i
 public sealed class Revisions(DbContextOptions<StudioContext> options, TimeProvider clock)
 {
     /// <summary>The plan of a visit as it stands.</summary>
-    public async Task<StoredPlan?> PlanAsync(Guid visit, CancellationToken stop)
+    public async Task<StoredPlan?> PlanAsync(Guid visit, CancellationToken cancellationToken)
     {
         await using var db = new StudioContext(options);
         var newest = await db
             .Revisions.AsNoTracking()
             .Where(r => r.VisitId == visit)
             .OrderByDescending(r => r.Number)
-            .FirstOrDefaultAsync(stop);
+            .FirstOrDefaultAsync(cancellationToken);
         if (newest is null)
         {
             return null;
         }
 
-        var shown = newest.Plan is null ? await AtAsync(db, visit, newest.Shows, stop) : newest;
-        return await WithLabelsAsync(db, visit, HistoryOf(newest), shown, stop);
+        var shown = newest.Plan is null ? await AtAsync(db, visit, newest.Shows, cancellationToken) : newest;
+        return await WithLabelsAsync(db, visit, HistoryOf(newest), shown, cancellationToken);
     }
 
     /// <summary>The plan of a visit as it stood at a revision; null if there was none.</summary>
-    public async Task<Plan?> PlanAtAsync(Guid visit, int revision, CancellationToken stop)
+    public async Task<Plan?> PlanAtAsync(Guid visit, int revision, CancellationToken cancellationToken)
     {
         await using var db = new StudioContext(options);
         var row = await db
             .Revisions.AsNoTracking()
-            .SingleOrDefaultAsync(r => r.VisitId == visit && r.Number == revision, stop);
-        return row is null ? null : row.Plan ?? (await AtAsync(db, visit, row.Shows, stop)).Plan;
+            .SingleOrDefaultAsync(r => r.VisitId == visit && r.Number == revision, cancellationToken);
+        return row is null ? null : row.Plan ?? (await AtAsync(db, visit, row.Shows, cancellationToken)).Plan;
     }
 
     /// <summary>The revisions of a visit's plan, the first first.</summary>
-    public async Task<IReadOnlyList<StoredRevision>> HistoryAsync(Guid visit, CancellationToken stop)
+    public async Task<IReadOnlyList<StoredRevision>> HistoryAsync(Guid visit, CancellationToken cancellationToken)
     {
         await using var db = new StudioContext(options);
         var rows = await db
@@ -72,7 +72,7 @@ public sealed class Revisions(DbContextOptions<StudioContext> options, TimeProvi
                 r.Label,
                 r.At,
             })
-            .ToListAsync(stop);
+            .ToListAsync(cancellationToken);
         // Before labels were kept, an edit's whole JSON stood where now a word does.
         return rows.Select(r => new StoredRevision(r.Number, r.What is ['{', ..] ? "edit" : r.What, r.Label, r.At))
             .ToArray();
@@ -85,61 +85,61 @@ public sealed class Revisions(DbContextOptions<StudioContext> options, TimeProvi
     /// </summary>
     /// <param name="visit">The visit.</param>
     /// <param name="pinned">Revisions that something which happened refers to.</param>
-    /// <param name="stop">Ends it early, with nothing forgotten.</param>
+    /// <param name="cancellationToken">Ends it early, with nothing forgotten.</param>
     /// <returns>How many were forgotten.</returns>
-    public async Task<int> ThinAsync(Guid visit, IReadOnlySet<int> pinned, CancellationToken stop)
+    public async Task<int> ThinAsync(Guid visit, IReadOnlySet<int> pinned, CancellationToken cancellationToken)
     {
         await using var db = new StudioContext(options);
-        await using var together = await db.Database.BeginTransactionAsync(stop);
+        await using var together = await db.Database.BeginTransactionAsync(cancellationToken);
         var rows = await db
             .Revisions.AsNoTracking()
             .Where(r => r.VisitId == visit)
             .OrderBy(r => r.Number)
-            .ToListAsync(stop);
+            .ToListAsync(cancellationToken);
         var kept = History.Kept(rows.Select(HistoryOf).ToArray(), pinned);
         foreach (var row in rows.Where(r => kept.Contains(r.Number)))
         {
             await db
                 .Revisions.Where(r => r.VisitId == visit && r.Number == row.Number)
-                .ExecuteUpdateAsync(s => s.SetProperty(r => r.Before, (int?)null).SetProperty(r => r.Undone, ""), stop);
+                .ExecuteUpdateAsync(s => s.SetProperty(r => r.Before, (int?)null).SetProperty(r => r.Undone, ""), cancellationToken);
         }
 
         var forgotten = await db
             .Revisions.Where(r => r.VisitId == visit && !kept.Contains(r.Number))
-            .ExecuteDeleteAsync(stop);
-        await together.CommitAsync(stop);
+            .ExecuteDeleteAsync(cancellationToken);
+        await together.CommitAsync(cancellationToken);
         return forgotten;
     }
 
     /// <summary>Appends an edited plan.</summary>
     /// <exception cref="StaleRevisionException">The plan is no longer at the revision it was edited from.</exception>
-    public Task<StoredPlan> AppendAsync(Guid visit, StoredPlan from, Plan plan, PlanEdit edit, CancellationToken stop)
+    public Task<StoredPlan> AppendAsync(Guid visit, StoredPlan from, Plan plan, PlanEdit edit, CancellationToken cancellationToken)
     {
         ArgumentNullException.ThrowIfNull(edit);
-        return AppendAsync(visit, from.History.Edited(), plan, plan, "edit", edit, stop);
+        return AppendAsync(visit, from.History.Edited(), plan, plan, "edit", edit, cancellationToken);
     }
 
     /// <summary>Appends a plan that came in from a file.</summary>
     /// <exception cref="StaleRevisionException">The plan is no longer at the revision it was to follow.</exception>
-    public Task<StoredPlan> TakeAsync(Guid visit, StoredPlan from, Plan plan, CancellationToken stop) =>
-        AppendAsync(visit, from.History.Edited(), plan, plan, "import", null, stop);
+    public Task<StoredPlan> TakeAsync(Guid visit, StoredPlan from, Plan plan, CancellationToken cancellationToken) =>
+        AppendAsync(visit, from.History.Edited(), plan, plan, "import", null, cancellationToken);
 
     /// <summary>Appends what undo shows; null if there is nothing to undo.</summary>
     /// <exception cref="StaleRevisionException">The plan is no longer at that revision.</exception>
-    public Task<StoredPlan?> UndoAsync(Guid visit, StoredPlan from, Action<Plan> check, CancellationToken stop) =>
-        StepAsync(visit, of => from.History.Undo(of), "undo", check, stop);
+    public Task<StoredPlan?> UndoAsync(Guid visit, StoredPlan from, Action<Plan> check, CancellationToken cancellationToken) =>
+        StepAsync(visit, of => from.History.Undo(of), "undo", check, cancellationToken);
 
     /// <summary>Appends what redo shows; null if there is nothing to redo.</summary>
     /// <exception cref="StaleRevisionException">The plan is no longer at that revision.</exception>
-    public Task<StoredPlan?> RedoAsync(Guid visit, StoredPlan from, Action<Plan> check, CancellationToken stop) =>
-        StepAsync(visit, of => from.History.Redo(of), "redo", check, stop);
+    public Task<StoredPlan?> RedoAsync(Guid visit, StoredPlan from, Action<Plan> check, CancellationToken cancellationToken) =>
+        StepAsync(visit, of => from.History.Redo(of), "redo", check, cancellationToken);
 
     private async Task<StoredPlan?> StepAsync(
         Guid visit,
         Func<Func<int, History>, History?> step,
         string what,
         Action<Plan> check,
-        CancellationToken stop
+        CancellationToken cancellationToken
     )
     {
         await using var db = new StudioContext(options);
@@ -150,10 +150,10 @@ public sealed class Revisions(DbContextOptions<StudioContext> options, TimeProvi
             return null;
         }
 
-        var shown = await AtAsync(db, visit, next.Shows, stop);
+        var shown = await AtAsync(db, visit, next.Shows, cancellationToken);
         check(shown.Plan!);
-        await AppendAsync(visit, next, shown.Plan!, null, what, null, stop);
-        return await WithLabelsAsync(db, visit, next, shown, stop);
+        await AppendAsync(visit, next, shown.Plan!, null, what, null, cancellationToken);
+        return await WithLabelsAsync(db, visit, next, shown, cancellationToken);
     }
 
     private async Task<StoredPlan> AppendAsync(
@@ -163,19 +163,19 @@ public sealed class Revisions(DbContextOptions<StudioContext> options, TimeProvi
         Plan? own,
         string what,
         PlanEdit? edit,
-        CancellationToken stop
+        CancellationToken cancellationToken
     )
     {
         await using var db = new StudioContext(options);
         db.Revisions.Add(Row(visit, next, own, what, edit, clock.GetUtcNow()));
         try
         {
-            await db.SaveChangesAsync(stop);
+            await db.SaveChangesAsync(cancellationToken);
         }
         catch (DbUpdateException problem) when (problem.InnerException is SqliteException { SqliteErrorCode: 19 })
         {
             throw new StaleRevisionException(
-                await db.Revisions.Where(r => r.VisitId == visit).MaxAsync(r => r.Number, stop)
+                await db.Revisions.Where(r => r.VisitId == visit).MaxAsync(r => r.Number, cancellationToken)
             );
         }
 
@@ -208,8 +208,8 @@ public sealed class Revisions(DbContextOptions<StudioContext> options, TimeProvi
             At = at,
         };
 
-    private static Task<RevisionRow> AtAsync(StudioContext db, Guid visit, int number, CancellationToken stop) =>
-        db.Revisions.AsNoTracking().SingleAsync(r => r.VisitId == visit && r.Number == number, stop);
+    private static Task<RevisionRow> AtAsync(StudioContext db, Guid visit, int number, CancellationToken cancellationToken) =>
+        db.Revisions.AsNoTracking().SingleAsync(r => r.VisitId == visit && r.Number == number, cancellationToken);
 
     /// <summary>A plan with what undo and redo would do, in words.</summary>
     private static async Task<StoredPlan> WithLabelsAsync(
@@ -217,7 +217,7 @@ public sealed class Revisions(DbContextOptions<StudioContext> options, TimeProvi
         Guid visit,
         History history,
         RevisionRow shown,
-        CancellationToken stop
+        CancellationToken cancellationToken
     )
     {
         var redo = history.CanRedo ? history.Undone[^1] : 0;
@@ -225,7 +225,7 @@ public sealed class Revisions(DbContextOptions<StudioContext> options, TimeProvi
             ? await db
                 .Revisions.Where(r => r.VisitId == visit && r.Number == redo)
                 .Select(r => r.Label)
-                .SingleOrDefaultAsync(stop)
+                .SingleOrDefaultAsync(cancellationToken)
             : null;
         return new StoredPlan(history, shown.Plan!, history.CanUndo ? shown.Label : null, redoes);
     }

@@ -234,7 +234,7 @@ public sealed class ReviewFactRow : FactRow<ReviewFact>;
 public sealed class ToneFactRow : FactRow<ToneFact>;
 
 /// <summary>Something said when a visit was put away.</summary>
-public sealed class KeepFactRow : FactRow<KeepFact>;
+public sealed class KeepFactRow : FactRow<RecordFact>;
 
 /// <summary>A photograph of a visit; its content lies beside the data, named by itself.</summary>
 public sealed class PhotographRow

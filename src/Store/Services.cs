@@ -8,28 +8,28 @@ namespace Wendro.Store;
 /// <summary>A service as it was kept.</summary>
 /// <param name="Revision">The plan's revision it goes by.</param>
 /// <param name="Facts">All that happened, in order.</param>
-public sealed record StoredService(int Revision, IReadOnlyList<Kept<ServiceFact>> Facts);
+public sealed record StoredService(int Revision, IReadOnlyList<RecordedFact<ServiceFact>> Facts);
 
 /// <summary>What happens at the chair. The first fact begins the service and pins the plan's revision.</summary>
 public sealed class Services(DbContextOptions<StudioContext> options, TimeProvider clock)
     : FactLog<ServiceFact, ServiceFactRow>(options, clock)
 {
     /// <summary>The service of a visit; null where none was begun.</summary>
-    public async Task<StoredService?> OfAsync(Guid visit, CancellationToken stop)
+    public async Task<StoredService?> OfAsync(Guid visit, CancellationToken cancellationToken)
     {
         await using var db = new StudioContext(Options);
-        if (await db.Services.AsNoTracking().SingleOrDefaultAsync(s => s.VisitId == visit, stop) is not { } row)
+        if (await db.Services.AsNoTracking().SingleOrDefaultAsync(s => s.VisitId == visit, cancellationToken) is not { } row)
         {
             return null;
         }
 
-        var kept = await FactsOfAsync(visit, stop);
+        var kept = await FactsOfAsync(visit, cancellationToken);
         var taken = kept.Select(k => k.Fact).OfType<PlanTaken>().LastOrDefault();
         return new(taken?.Revision ?? row.Revision, kept);
     }
 
     /// <summary>The visits whose service was begun since an instant.</summary>
-    public async Task<IReadOnlyList<Guid>> BegunSinceAsync(DateTimeOffset since, CancellationToken stop)
+    public async Task<IReadOnlyList<Guid>> BegunSinceAsync(DateTimeOffset since, CancellationToken cancellationToken)
     {
         await using var db = new StudioContext(Options);
         // Moments are text in this table: the database cuts by the day, whatever an offset adds; the rest is done here.
@@ -37,16 +37,16 @@ public sealed class Services(DbContextOptions<StudioContext> options, TimeProvid
         var begun = await db
             .Services.FromSql($"SELECT * FROM Services WHERE At >= {day}")
             .AsNoTracking()
-            .ToListAsync(stop);
+            .ToListAsync(cancellationToken);
         return begun.Where(s => s.At >= since).Select(s => s.VisitId).ToArray();
     }
 
     /// <summary>The revisions of a visit's plan that what happened at the chair went by.</summary>
-    public async Task<IReadOnlySet<int>> PinnedAsync(Guid visit, CancellationToken stop)
+    public async Task<IReadOnlySet<int>> PinnedAsync(Guid visit, CancellationToken cancellationToken)
     {
         await using var db = new StudioContext(Options);
-        var begunWith = await db.Services.Where(s => s.VisitId == visit).Select(s => s.Revision).ToListAsync(stop);
-        var taken = (await FactsOfAsync(visit, stop)).Select(k => k.Fact).OfType<PlanTaken>();
+        var begunWith = await db.Services.Where(s => s.VisitId == visit).Select(s => s.Revision).ToListAsync(cancellationToken);
+        var taken = (await FactsOfAsync(visit, cancellationToken)).Select(k => k.Fact).OfType<PlanTaken>();
         return begunWith.Concat(taken.Select(t => t.Revision)).ToHashSet();
     }
 
@@ -57,15 +57,15 @@ public sealed class Services(DbContextOptions<StudioContext> options, TimeProvid
     /// <param name="saidAs">Given by who said it.</param>
     /// <param name="fact">What happened.</param>
     /// <param name="against">What can't happen after some facts, by field.</param>
-    /// <param name="stop">Cancels.</param>
+    /// <param name="cancellationToken">Cancels.</param>
     public Task<FactTold<ServiceFact>> AddAsync(
         Guid visit,
         int revision,
         int after,
         Guid saidAs,
         ServiceFact fact,
-        Func<IReadOnlyList<Kept<ServiceFact>>, IReadOnlyList<Problem>> against,
-        CancellationToken stop
+        Func<IReadOnlyList<RecordedFact<ServiceFact>>, IReadOnlyList<Problem>> against,
+        CancellationToken cancellationToken
     ) =>
         AddAsync(
             visit,
@@ -74,7 +74,7 @@ public sealed class Services(DbContextOptions<StudioContext> options, TimeProvid
             fact,
             f => f.Concerns,
             against,
-            stop,
+            cancellationToken,
             (db, at) =>
                 db.Services.Add(
                     new()

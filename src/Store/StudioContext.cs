@@ -147,7 +147,7 @@ public sealed class StudioContext(DbContextOptions<StudioContext> options) : DbC
         modelBuilder.Entity<KeepFactRow>(fact =>
         {
             fact.HasOne<VisitRow>().WithMany().HasForeignKey(f => f.VisitId).OnDelete(DeleteBehavior.Cascade);
-            Facts<KeepFactRow, KeepFact>(fact, "KeepFacts");
+            Facts<KeepFactRow, RecordFact>(fact, "KeepFacts");
         });
         modelBuilder.Entity<PhotographRow>(photograph =>
         {

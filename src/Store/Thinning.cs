@@ -10,23 +10,23 @@ namespace Wendro.Store;
 public sealed class Thinning(
     DbContextOptions<StudioContext> options,
     Revisions revisions,
-    Keepings keepings,
+    RecordFacts keepings,
     Services services,
     TimeProvider clock
 )
 {
     /// <summary>Does so for every visit that has settled.</summary>
-    /// <param name="stop">Ends it early; a visit is thinned whole or not at all.</param>
+    /// <param name="cancellationToken">Ends it early; a visit is thinned whole or not at all.</param>
     /// <returns>How many revisions were let go.</returns>
-    public async Task<int> RunAsync(CancellationToken stop)
+    public async Task<int> RunAsync(CancellationToken cancellationToken)
     {
         var gone = 0;
-        foreach (var (visit, changedAt) in await WithStepsAsync(stop))
+        foreach (var (visit, changedAt) in await WithStepsAsync(cancellationToken))
         {
-            var kept = KeptInHand.Of(await keepings.FactsOfAsync(visit, stop));
+            var kept = RecordInHand.Of(await keepings.FactsOfAsync(visit, cancellationToken));
             if (kept.HasSettled(clock.GetUtcNow(), changedAt))
             {
-                gone += await revisions.ThinAsync(visit, await services.PinnedAsync(visit, stop), stop);
+                gone += await revisions.ThinAsync(visit, await services.PinnedAsync(visit, cancellationToken), cancellationToken);
             }
         }
 
@@ -37,7 +37,7 @@ public sealed class Thinning(
     /// Visits of which something was said at putting them away, whose plans still have steps, and when they were
     /// changed last.
     /// </summary>
-    private async Task<IReadOnlyList<(Guid Visit, DateTimeOffset ChangedAt)>> WithStepsAsync(CancellationToken stop)
+    private async Task<IReadOnlyList<(Guid Visit, DateTimeOffset ChangedAt)>> WithStepsAsync(CancellationToken cancellationToken)
     {
         await using var db = new StudioContext(options);
         var rows = await db
@@ -45,7 +45,7 @@ public sealed class Thinning(
             .Where(r => !db.Revisions.Any(later => later.VisitId == r.VisitId && later.Number > r.Number))
             .Where(r => db.Revisions.Any(s => s.VisitId == r.VisitId && (s.Before != null || s.Undone != "")))
             .Select(r => new { r.VisitId, r.At })
-            .ToListAsync(stop);
+            .ToListAsync(cancellationToken);
         return rows.Select(r => (r.VisitId, r.At)).ToArray();
     }
 }

@@ -17,14 +17,14 @@ public sealed class Tonings(DbContextOptions<StudioContext> options, TimeProvide
     /// <param name="saidAs">Given by who said it.</param>
     /// <param name="fact">What was chosen, or happened.</param>
     /// <param name="recipeOf">What is to go into an area's bowl; null where there is no such area.</param>
-    /// <param name="stop">Cancels.</param>
+    /// <param name="cancellationToken">Cancels.</param>
     public Task<FactTold<ToneFact>> AddAsync(
         Guid visit,
         int after,
         Guid saidAs,
         ToneFact fact,
         Func<int, Recipe?> recipeOf,
-        CancellationToken stop
+        CancellationToken cancellationToken
     )
     {
         ArgumentNullException.ThrowIfNull(recipeOf);
@@ -48,11 +48,11 @@ public sealed class Tonings(DbContextOptions<StudioContext> options, TimeProvide
                         .Select(p => p with { Field = $"fact.what.{p.Field}" })
                         .ToArray();
             },
-            stop,
+            cancellationToken,
             with: weighed is null || recipe is null ? null : PourAsync
         );
 
-        async Task PourAsync(StudioContext db, IReadOnlyList<Kept<ToneFact>> facts)
+        async Task PourAsync(StudioContext db, IReadOnlyList<RecordedFact<ToneFact>> facts)
         {
             var toning = ToningInHand.Of(facts);
             var before = toning.BowlOf(weighed.Area, recipe);
@@ -62,7 +62,7 @@ public sealed class Tonings(DbContextOptions<StudioContext> options, TimeProvide
                 var grams = then.Steps[i].PouredGrams - before.Steps[i].PouredGrams;
                 if (grams != 0 && recipe.Ingredients[i].Product is { } product)
                 {
-                    await ProductShelf.PourAsync(db, product, grams, stop);
+                    await ProductShelf.PourAsync(db, product, grams, cancellationToken);
                 }
             }
         }

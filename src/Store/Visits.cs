@@ -54,17 +54,17 @@ public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider
     }
 
     /// <summary>All clients by name.</summary>
-    public async Task<IReadOnlyList<ClientRow>> ClientsAsync(CancellationToken stop)
+    public async Task<IReadOnlyList<ClientRow>> ClientsAsync(CancellationToken cancellationToken)
     {
         await using var db = new StudioContext(options);
-        return await db.Clients.AsNoTracking().OrderBy(c => c.Name).ToListAsync(stop);
+        return await db.Clients.AsNoTracking().OrderBy(c => c.Name).ToListAsync(cancellationToken);
     }
 
     /// <summary>Visits that start within a span of time, in time order.</summary>
     public async Task<IReadOnlyList<StoredVisit>> BetweenAsync(
         DateTimeOffset from,
         DateTimeOffset to,
-        CancellationToken stop
+        CancellationToken cancellationToken
     )
     {
         await using var db = new StudioContext(options);
@@ -73,15 +73,15 @@ public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider
             .Include(v => v.Client)
             .Where(v => v.StartsAt >= from && v.StartsAt < to)
             .OrderBy(v => v.StartsAt)
-            .ToListAsync(stop);
+            .ToListAsync(cancellationToken);
         return rows.Select(Stored).ToArray();
     }
 
     /// <summary>A visit; null if there is none.</summary>
-    public async Task<StoredVisit?> FindAsync(Guid visit, CancellationToken stop)
+    public async Task<StoredVisit?> FindAsync(Guid visit, CancellationToken cancellationToken)
     {
         await using var db = new StudioContext(options);
-        var row = await db.Visits.AsNoTracking().Include(v => v.Client).SingleOrDefaultAsync(v => v.Id == visit, stop);
+        var row = await db.Visits.AsNoTracking().Include(v => v.Client).SingleOrDefaultAsync(v => v.Id == visit, cancellationToken);
         return row is null ? null : Stored(row);
     }
 
@@ -89,7 +89,7 @@ public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider
     public async Task<(Guid Id, DateTimeOffset StartsAt)?> NextAfterAsync(
         Guid client,
         DateTimeOffset after,
-        CancellationToken stop
+        CancellationToken cancellationToken
     )
     {
         await using var db = new StudioContext(options);
@@ -97,19 +97,19 @@ public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider
             .Visits.Where(v => v.ClientId == client && v.StartsAt > after)
             .OrderBy(v => v.StartsAt)
             .Select(v => new { v.Id, v.StartsAt })
-            .FirstOrDefaultAsync(stop);
+            .FirstOrDefaultAsync(cancellationToken);
         return next is null ? null : (next.Id, next.StartsAt);
     }
 
     /// <summary>The visit of a client that came last before an instant; null for none.</summary>
-    public async Task<Guid?> LastBeforeAsync(Guid client, DateTimeOffset before, CancellationToken stop)
+    public async Task<Guid?> LastBeforeAsync(Guid client, DateTimeOffset before, CancellationToken cancellationToken)
     {
         await using var db = new StudioContext(options);
         return await db
             .Visits.Where(v => v.ClientId == client && v.StartsAt < before)
             .OrderByDescending(v => v.StartsAt)
             .Select(v => (Guid?)v.Id)
-            .FirstOrDefaultAsync(stop);
+            .FirstOrDefaultAsync(cancellationToken);
     }
 
     /// <summary>A new client with her first visit and a plan not begun, all at once.</summary>
@@ -119,7 +119,7 @@ public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider
         DateTimeOffset startsAt,
         HairProfile hair,
         Plan plan,
-        CancellationToken stop
+        CancellationToken cancellationToken
     )
     {
         await using var db = new StudioContext(options);
@@ -132,7 +132,7 @@ public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider
         };
         db.Clients.Add(client);
         var visit = AddVisit(db, client, startsAt, hair, plan);
-        await db.SaveChangesAsync(stop);
+        await db.SaveChangesAsync(cancellationToken);
         return Stored(visit);
     }
 
@@ -144,12 +144,12 @@ public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider
         DateTimeOffset startsAt,
         HairProfile hair,
         Plan plan,
-        CancellationToken stop,
+        CancellationToken cancellationToken,
         Consultation? known = null
     )
     {
         await using var db = new StudioContext(options);
-        var row = await db.Clients.SingleOrDefaultAsync(c => c.Id == client, stop);
+        var row = await db.Clients.SingleOrDefaultAsync(c => c.Id == client, cancellationToken);
         if (row is null)
         {
             return null;
@@ -157,21 +157,21 @@ public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider
 
         var visit = AddVisit(db, row, startsAt, hair, plan);
         visit.Consultation = known ?? visit.Consultation;
-        await db.SaveChangesAsync(stop);
+        await db.SaveChangesAsync(cancellationToken);
         return Stored(visit);
     }
 
     /// <summary>
     /// Changes what was read off her hair at a visit, whatever was read before; false if there is no such visit.
     /// </summary>
-    public async Task<bool> SetHairAsync(Guid visit, HairProfile hair, CancellationToken stop)
+    public async Task<bool> SetHairAsync(Guid visit, HairProfile hair, CancellationToken cancellationToken)
     {
         await using var db = new StudioContext(options);
         return await db
                 .Visits.Where(v => v.Id == visit)
                 .ExecuteUpdateAsync(
                     s => s.SetProperty(v => v.Hair, hair).SetProperty(v => v.ConsultVersion, v => v.ConsultVersion + 1),
-                    stop
+                    cancellationToken
                 ) == 1;
     }
 
@@ -182,7 +182,7 @@ public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider
         int baseVersion,
         HairProfile hair,
         Consultation consultation,
-        CancellationToken stop
+        CancellationToken cancellationToken
     )
     {
         await using var db = new StudioContext(options);
@@ -193,9 +193,9 @@ public sealed class Visits(DbContextOptions<StudioContext> options, TimeProvider
                     s.SetProperty(v => v.Hair, hair)
                         .SetProperty(v => v.Consultation, consultation)
                         .SetProperty(v => v.ConsultVersion, baseVersion + 1),
-                stop
+                cancellationToken
             );
-        return await FindAsync(visit, stop) is not { } found ? null
+        return await FindAsync(visit, cancellationToken) is not { } found ? null
             : changed == 1 ? found
             : throw new StaleRevisionException(found.ConsultVersion);
     }

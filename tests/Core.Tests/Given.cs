@@ -16,12 +16,12 @@ internal static class Given
 {
     public const int FewStrands = 3_500;
 
-    private static readonly KeptViews Kept = KeptViews.For(6, 24);
-    private static readonly Lazy<(HairLooks, Cutting)> UsualLooks = new(() => Looks(HairProfile.Usual));
+    private static readonly ViewCache Kept = ViewCache.For(6, 24);
+    private static readonly Lazy<(HairViews, Cutting)> UsualLooks = new(() => Looks(HairProfile.Usual));
 
     public static HeadForm Head => HeadForm.Usual;
 
-    public static HairLooks Usual => UsualLooks.Value.Item1;
+    public static HairViews Usual => UsualLooks.Value.Item1;
 
     public static Cutting Cutting => UsualLooks.Value.Item2;
 
@@ -117,13 +117,13 @@ internal static class Given
         return shape is Shape.Slant slant ? slant with { Flip = flip } : shape;
     }
 
-    public static (HairLooks Looks, Cutting Cutting) Looks(
+    public static (HairViews Looks, Cutting Cutting) Looks(
         HairProfile hair,
         PartLine? part = null,
         int strands = FewStrands
     )
     {
-        var looks = new HairLooks(Head, hair, part ?? PartLine.Central, Kept, strands);
+        var looks = new HairViews(Head, hair, part ?? PartLine.Central, Kept, strands);
         return (looks, new Cutting(Head, hair, _ => looks.OnHead.LengthAt));
     }
 

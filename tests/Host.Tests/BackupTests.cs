@@ -50,7 +50,7 @@ public sealed class BackupTests
         Assert.Equal((1, 1), ((int)said!["clients"]!, (int)said["visits"]!));
         Assert.Equal(before, (await http.ReadAsync($"/api/visits/{visit}/plan")).ToJsonString());
         Assert.Single((await http.ReadAsync("/api/clients")).AsArray());
-        Assert.Single(server.Services.GetRequiredService<KeptCopies>().All);
+        Assert.Single(server.Services.GetRequiredService<SafetyCopies>().All);
 
         // It goes on from there, and a server begun anew finds it so.
         await PaintAsync(http, visit, 2, "lowerBack");
@@ -99,8 +99,8 @@ public sealed class BackupTests
         var backup = await SaveAsync(http);
         var from = (int)(await http.ReadAsync($"/api/visits/{visit}/plan"))["revision"]!;
         Assert.Equal(200, (await http.EditAsync(visit, from, Painting(4))).Status);
-        var plans = server.Services.GetRequiredService<PlansAtWork>();
-        var heads = server.Services.GetRequiredService<Heads>();
+        var plans = server.Services.GetRequiredService<OpenPlans>();
+        var heads = server.Services.GetRequiredService<HeadCache>();
         var late = (await plans.OpenAsync(Guid.Parse(visit), CancellationToken.None))!;
 
         Assert.Equal(200, (await RestoreAsync(http, backup)).Status);
@@ -180,7 +180,7 @@ public sealed class BackupTests
         }
 
         Assert.Equal(before, (await http.ReadAsync($"/api/visits/{visit}/plan")).ToJsonString());
-        Assert.Empty(server.Services.GetRequiredService<KeptCopies>().All);
+        Assert.Empty(server.Services.GetRequiredService<SafetyCopies>().All);
         Assert.Empty(Directory.GetDirectories(server.Data, "backup-*"));
     }
 
@@ -194,7 +194,7 @@ public sealed class BackupTests
         );
         var http = server.CreateClient();
         var day = (await http.ReadAsync("/api/clients")).ToJsonString();
-        var copies = server.Services.GetRequiredService<KeptCopies>();
+        var copies = server.Services.GetRequiredService<SafetyCopies>();
         // Before the first migration a copy was kept.
         Assert.Contains("before-update", Assert.Single(copies.All), StringComparison.Ordinal);
         var backup = With(await SaveAsync(http), "wendro.db", _ => old);
@@ -217,8 +217,8 @@ public sealed class BackupTests
             Assert.Equal(200, (await RestoreAsync(http, backup)).Status);
         }
 
-        var copies = server.Services.GetRequiredService<KeptCopies>();
-        Assert.Equal(KeptCopies.Most, copies.All.Count);
+        var copies = server.Services.GetRequiredService<SafetyCopies>();
+        Assert.Equal(SafetyCopies.Most, copies.All.Count);
         var client = (string)(await http.ReadAsync("/api/clients"))[0]!["id"]!;
         using var gone = await http.DeleteAsync(new Uri($"/api/clients/{client}", UriKind.Relative));
         Assert.Equal(3, (int)JsonNode.Parse(await gone.Content.ReadAsStringAsync())!["copies"]!);

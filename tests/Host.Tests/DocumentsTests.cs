@@ -34,7 +34,7 @@ public sealed class DocumentsTests
         ["fact"] = typeof(ServiceFact),
         ["review"] = typeof(ReviewFact),
         ["toning"] = typeof(ToneFact),
-        ["keeping"] = typeof(KeepFact),
+        ["keeping"] = typeof(RecordFact),
         ["sum"] = typeof(VisitSum),
         ["toner"] = typeof(TonePlan),
         ["learnt"] = typeof(OwnLift),

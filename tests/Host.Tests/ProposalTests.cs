@@ -36,11 +36,11 @@ public sealed class ProposalTests
     public async Task A_proposal_beats_the_plan_made_by_hand(string client)
     {
         var visit = VisitFile.Read(await File.ReadAllBytesAsync(Path.Combine(Demo, client)));
-        var looks = new HairLooks(
+        var looks = new HairViews(
             HeadForm.Usual,
             visit.Plan.AsWorn(visit.Hair),
             visit.Plan.Part,
-            KeptViews.For(2, 8),
+            ViewCache.For(2, 8),
             5_000
         );
         var cutting = new Cutting(HeadForm.Usual, visit.Hair, _ => looks.OnHead.LengthAt);

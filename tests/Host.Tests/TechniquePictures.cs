@@ -64,11 +64,11 @@ public sealed class TechniquePictures
         int Angle,
         Wear Wear = Wear.Down,
         int Tilt = View.UsualTilt,
-        Closer Closer = default,
+        Magnification Closer = default,
         params Zone[] Pinned
     );
 
-    private static readonly Closer Face = new(1, 12, 8),
+    private static readonly Magnification Face = new(1, 12, 8),
         Back = new(1, 12, 10),
         Top = new(1, 12, 12),
         Lengths = new(2, 12, 14);
@@ -149,11 +149,11 @@ public sealed class TechniquePictures
         {
             var (hair, first, second) = ShownOn(pattern.Id);
             Assert.Null(pattern.Against(hair));
-            var looks = new HairLooks(
+            var looks = new HairViews(
                 HeadForm.Usual,
                 hair,
                 PartLine.Central,
-                KeptViews.For(2, 8),
+                ViewCache.For(2, 8),
                 folder is null ? 3_000 : HairOnHead.UsualStrands
             );
             var cutting = new Cutting(HeadForm.Usual, hair, _ => looks.OnHead.LengthAt);

@@ -35,7 +35,7 @@ public sealed record AreaOnClock(
         var steps = plan.StepsOf();
         return service.Areas.Where(a => a.IsOn).Select(On).ToArray();
 
-        AreaOnClock On(AreaStand area)
+        AreaOnClock On(AreaState area)
         {
             var step = steps[area.Step];
             return new(

@@ -16,7 +16,7 @@ internal static class CoatCourse
     /// <param name="now">What time it is.</param>
     public static IReadOnlyList<LiftTurn> Of(
         ServiceInHand service,
-        PanelStand stand,
+        PanelState stand,
         bool heatPlanned,
         DateTimeOffset paintedAt,
         DateTimeOffset now

@@ -36,13 +36,13 @@ internal static class OrderAhead
     {
         var plan = visit.Mix.Head.Plan;
         var steps = visit.Steps.Where(s => s.Panels.Count > 0).ToArray();
-        if (steps is not [var step] || step.Panels.Count > ChairPlanner.MostPanels)
+        if (steps is not [var step] || step.Panels.Count > SchedulePlanner.MostPanels)
         {
             return [];
         }
 
         var zones = step.Panels.Select(p => p.Panel.Zone).Distinct().ToArray();
-        if (zones.Length is < 2 or > ChairPlanner.MostGroups)
+        if (zones.Length is < 2 or > SchedulePlanner.MostGroups)
         {
             return [];
         }
@@ -53,10 +53,10 @@ internal static class OrderAhead
                 (p, before) => (p.Panel, Minutes: p.PaintedAt - before)
             )
             .ToDictionary(t => t.Panel, t => t.Minutes);
-        var freeing = Freeing.Of(visit.Mix.Head);
+        var freeing = CoverRemoval.Of(visit.Mix.Head);
         Func<PanelAhead, double>[] takes = [p => since[p.Panel], p => p.PaintedAt - p.BegunAt];
         return takes
-            .Select(t => ChairPlanner.Of(Problem(step, zones, freeing, t)))
+            .Select(t => SchedulePlanner.Of(Problem(step, zones, freeing, t)))
             .Where(found => found.Feasible)
             .Select(found => found.Order.Select(id => (Zone)int.Parse(id, CultureInfo.InvariantCulture)))
             .Select(order => order.Concat(plan.Working.Except(zones)).ToArray())
@@ -66,18 +66,18 @@ internal static class OrderAhead
             .ToArray();
     }
 
-    private static ChairProblem Problem(
+    private static ScheduleProblem Problem(
         StepOfVisit step,
         Zone[] zones,
-        Freeing freeing,
+        CoverRemoval freeing,
         Func<PanelAhead, double> takes
     ) =>
         new(
             zones
-                .Select(z => new ChairGroup(
+                .Select(z => new PanelGroup(
                     Id(z),
                     step.Panels.Where(p => p.Panel.Zone == z)
-                        .Select(p => new ChairPanel(
+                        .Select(p => new ScheduledPanel(
                             takes(p),
                             (p.FromAt ?? p.PaintedAt) - p.PaintedAt,
                             (p.ToAt ?? p.PaintedAt + Units.Minutes.Longest) - p.PaintedAt,

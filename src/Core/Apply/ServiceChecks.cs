@@ -47,19 +47,19 @@ public static class ServiceChecks
             Looked l when !service.StandOf(l.Panel).IsOn => [new("fact.panel", "Nothing works on it.")],
             Paused when service.PausedAt is not null => On("Hands rest already."),
             Resumed when service.PausedAt is null => On("Hands do not rest."),
-            Hands { Pairs: < 1 or > 2 } => [new("fact.pairs", "1 or 2.")],
+            AssistantChanged { Pairs: < 1 or > 2 } => [new("fact.pairs", "1 or 2.")],
             Heated h when h.On == service.HeatSince is not null => On(
                 h.On ? "Heat is on already." : "Heat is off already."
             ),
-            WaveBegun when service.Wave is not null => On("A wave is under way: end it first."),
+            RinseBegun when service.Wave is not null => On("A wave is under way: end it first."),
             AreaLaid when !service.AreaWaits => On("Nothing waits to be laid over an area."),
-            WaveBegun { Panels.Count: 0 } when !service.AreaIsOn => [new("fact.panels", "A wave needs a panel.")],
-            WaveBegun w when w.Panels.Any(p => !service.StandOf(p).IsOn) =>
+            RinseBegun { Panels.Count: 0 } when !service.AreaIsOn => [new("fact.panels", "A wave needs a panel.")],
+            RinseBegun w when w.Panels.Any(p => !service.StandOf(p).IsOn) =>
             [
                 new("fact.panels", $"Nothing works on {w.Panels.First(p => !service.StandOf(p).IsOn)}."),
             ],
-            WaveBegun w when w.Panels.Distinct().Count() != w.Panels.Count => [new("fact.panels", "Each once.")],
-            WaveEnded when service.Wave is null => On("No wave is under way."),
+            RinseBegun w when w.Panels.Distinct().Count() != w.Panels.Count => [new("fact.panels", "Each once.")],
+            RinseEnded when service.Wave is null => On("No wave is under way."),
             Washed when service.On.Any() || service.AreaIsOn || service.Wave is not null => On(
                 "Something still works on the hair: rinse it first."
             ),

@@ -45,23 +45,23 @@ public sealed record ServiceClock
     private const double NoPaintingFrom = 4;
 
     private readonly PlannedMix mix;
-    private readonly Freeing freeing;
-    private readonly LooksTold told;
+    private readonly CoverRemoval freeing;
+    private readonly DevelopmentChecks told;
     private readonly Dictionary<PanelKey, PlannedPanel> panels;
     private readonly Dictionary<(PanelKey Panel, int Step), double> minutes;
 
     private ServiceClock(PlannedMix mix, ServiceInHand service, DateTimeOffset now, Rinsing rinsing)
     {
         (this.mix, Service, Now) = (mix, service, now);
-        freeing = Freeing.Of(mix.Head);
+        freeing = CoverRemoval.Of(mix.Head);
         panels = mix.Head.Panels.ToDictionary(p => p.Panel.Key);
         minutes = mix.Timeline.Turns.ToDictionary(t => (t.Panel, t.Step), t => t.To - t.From);
         told = new(mix.Head, service, panels);
         Pace = PaceOf();
         var ahead =
             rinsing is Rinsing.Once
-                ? WavesAhead.AtOnce(service, Clocked(), HandsFree)
-                : WavesAhead.Of(service, Clocked(), RinseFree, freeing, IsRinsedBeside);
+                ? RinsesAhead.AtOnce(service, Clocked(), HandsFree)
+                : RinsesAhead.Of(service, Clocked(), RinseFree, freeing, IsRinsedBeside);
         (OnClock, Waves, IsInTime, IsProven) = (ahead.OnClock, ahead.Waves, ahead.IsInTime, ahead.IsProven);
         var rinsed = Waves.Count > 0 ? FreedAt(Waves[^1]) : WaveEndsAt;
         var areas = Service.Wave is null ? AreasOn : [];
@@ -82,7 +82,7 @@ public sealed record ServiceClock
     public IReadOnlyList<PanelOnClock> OnClock { get; }
 
     /// <summary>Waves to come.</summary>
-    public IReadOnlyList<WaveToCome> Waves { get; }
+    public IReadOnlyList<RinseAhead> Waves { get; }
 
     /// <summary>Whether every panel can be rinsed within its window.</summary>
     public bool IsInTime { get; }
@@ -94,7 +94,7 @@ public sealed record ServiceClock
     public DateTimeOffset? DoneAt { get; }
 
     /// <summary>What looks told, in order.</summary>
-    public IReadOnlyList<LookTold> Told => told.All;
+    public IReadOnlyList<DevelopmentCheck> Told => told.All;
 
     /// <summary>When the wave under way is over; null for none.</summary>
     public DateTimeOffset? WaveEndsAt => Service.Wave is { } w ? WaveEnds(w) : null;
@@ -250,14 +250,14 @@ public sealed record ServiceClock
     }
 
     /// <summary>The last panel rinsed, sheets out, teasing worked free.</summary>
-    private DateTimeOffset WaveEnds(WaveInHand wave) =>
+    private DateTimeOffset WaveEnds(RinseInHand wave) =>
         wave.BegunAt.AddMinutes(
-            ChairProblem.UsualSlot(Math.Max(0, wave.Panels.Count - 1)) + freeing.Minutes(wave.Panels)
+            ScheduleProblem.UsualSlot(Math.Max(0, wave.Panels.Count - 1)) + freeing.Minutes(wave.Panels)
         );
 
     /// <summary>When a wave's last panel is rinsed, its sheets are out and its teasing is worked free.</summary>
     /// <param name="wave">The wave.</param>
-    public DateTimeOffset FreedAt(WaveToCome wave)
+    public DateTimeOffset FreedAt(RinseAhead wave)
     {
         ArgumentNullException.ThrowIfNull(wave);
         return wave.EndsAt.AddMinutes(freeing.Minutes(wave.Panels));

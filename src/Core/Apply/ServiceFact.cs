@@ -43,12 +43,12 @@ public enum Working
 [JsonDerivedType(typeof(Covered), "covered")]
 [JsonDerivedType(typeof(Heated), "heat")]
 [JsonDerivedType(typeof(Looked), "looked")]
-[JsonDerivedType(typeof(Felt), "comfort")]
+[JsonDerivedType(typeof(ComfortReported), "comfort")]
 [JsonDerivedType(typeof(Paused), "paused")]
 [JsonDerivedType(typeof(Resumed), "resumed")]
-[JsonDerivedType(typeof(Hands), "hands")]
-[JsonDerivedType(typeof(WaveBegun), "waveBegun")]
-[JsonDerivedType(typeof(WaveEnded), "waveEnded")]
+[JsonDerivedType(typeof(AssistantChanged), "hands")]
+[JsonDerivedType(typeof(RinseBegun), "waveBegun")]
+[JsonDerivedType(typeof(RinseEnded), "waveEnded")]
 [JsonDerivedType(typeof(Washed), "washed")]
 [JsonDerivedType(typeof(WentOn), "wentOn")]
 [JsonDerivedType(typeof(PlanTaken), "planTaken")]
@@ -214,7 +214,7 @@ public sealed record Looked(
 }
 
 /// <summary>What the client feels.</summary>
-public sealed record Felt(Comfort How) : ServiceFact
+public sealed record ComfortReported(Comfort How) : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => "comfort";
@@ -250,7 +250,7 @@ public enum Help
 /// <summary>How many pairs of hands work from now on: 1 or 2.</summary>
 /// <param name="Pairs">1 or 2.</param>
 /// <param name="Does">What the second does.</param>
-public sealed record Hands(int Pairs, Help Does = Help.Paints) : ServiceFact
+public sealed record AssistantChanged(int Pairs, Help Does = Help.Paints) : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => "hands";
@@ -258,7 +258,7 @@ public sealed record Hands(int Pairs, Help Does = Help.Paints) : ServiceFact
 
 /// <summary>A rinse wave begins.</summary>
 /// <param name="Panels">What is rinsed, in order.</param>
-public sealed record WaveBegun(IReadOnlyList<PanelKey> Panels) : ServiceFact
+public sealed record RinseBegun(IReadOnlyList<PanelKey> Panels) : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => "wave";
@@ -266,7 +266,7 @@ public sealed record WaveBegun(IReadOnlyList<PanelKey> Panels) : ServiceFact
 
 /// <summary>The wave is over. Its panels were rinsed in the order they were served, but for those named.</summary>
 /// <param name="Not">What was not rinsed after all.</param>
-public sealed record WaveEnded(IReadOnlyList<PanelKey>? Not = null) : ServiceFact
+public sealed record RinseEnded(IReadOnlyList<PanelKey>? Not = null) : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => "wave";

@@ -27,7 +27,7 @@ public sealed record ServiceInHand
         IReadOnlyList<StepToDo> steps,
         int step,
         Help? help,
-        IEnumerable<KeyValuePair<PanelKey, PanelStand>> beneath
+        IEnumerable<KeyValuePair<PanelKey, PanelState>> beneath
     )
     {
         var on = beneath.ToImmutableDictionary();
@@ -50,7 +50,7 @@ public sealed record ServiceInHand
     public bool AreaWaits => !IsDone && steps[Step].HasArea && Areas.TrueForAll(a => a.Step != Step);
 
     /// <summary>What this step laid over an area, and what goes on beneath it from steps before.</summary>
-    public ImmutableList<AreaStand> Areas { get; private init; } = [];
+    public ImmutableList<AreaState> Areas { get; private init; } = [];
 
     /// <summary>
     /// Whether the next step begins without a wash: this one has nothing to do, or is not rinsed before it, nothing of
@@ -76,12 +76,12 @@ public sealed record ServiceInHand
     public IReadOnlyList<PanelKey> Order { get; private init; }
 
     /// <summary>Where each panel stands; one that is not there waits.</summary>
-    public ImmutableDictionary<PanelKey, PanelStand> Panels { get; private init; } =
-        ImmutableDictionary<PanelKey, PanelStand>.Empty;
+    public ImmutableDictionary<PanelKey, PanelState> Panels { get; private init; } =
+        ImmutableDictionary<PanelKey, PanelState>.Empty;
 
     /// <summary>How each panel stood when the step that painted it was over; of steps at work none is there.</summary>
-    public ImmutableDictionary<(PanelKey Panel, int Step), PanelStand> Finished { get; private init; } =
-        ImmutableDictionary<(PanelKey, int), PanelStand>.Empty;
+    public ImmutableDictionary<(PanelKey Panel, int Step), PanelState> Finished { get; private init; } =
+        ImmutableDictionary<(PanelKey, int), PanelState>.Empty;
 
     /// <summary>When the client sat down; null while she did not.</summary>
     public DateTimeOffset? SeatedAt { get; private init; }
@@ -94,7 +94,7 @@ public sealed record ServiceInHand
         ImmutableDictionary<(FormulaId, int), DateTimeOffset>.Empty;
 
     /// <summary>Looks in order.</summary>
-    public ImmutableList<LookAt> Looks { get; private init; } = [];
+    public ImmutableList<DevelopmentLook> Looks { get; private init; } = [];
 
     /// <summary>What went wrong, in order.</summary>
     public ImmutableList<(DateTimeOffset At, Marked Mark)> Marks { get; private init; } = [];
@@ -121,7 +121,7 @@ public sealed record ServiceInHand
     public DateTimeOffset? HeatSince => Heat.Count > 0 && Heat[^1] is { On: true } heat ? heat.At : null;
 
     /// <summary>The wave under way; null for none.</summary>
-    public WaveInHand? Wave { get; private init; }
+    public RinseInHand? Wave { get; private init; }
 
     /// <summary>Waves that are over.</summary>
     public int WavesDone { get; private init; }
@@ -133,7 +133,7 @@ public sealed record ServiceInHand
     public DateTimeOffset? HandsSince { get; private init; }
 
     /// <summary>The last fact that can be taken back by a tap; null for none.</summary>
-    public Kept<ServiceFact>? Last { get; private init; }
+    public RecordedFact<ServiceFact>? Last { get; private init; }
 
     /// <summary>The next panel; null when none waits.</summary>
     public PanelKey? Next => Waiting.Select(p => (PanelKey?)p).FirstOrDefault();
@@ -145,14 +145,14 @@ public sealed record ServiceInHand
     public IEnumerable<PanelKey> On => Order.Where(p => StandOf(p).IsOn);
 
     /// <summary>Where a panel stands.</summary>
-    public PanelStand StandOf(PanelKey panel) => Panels.GetValueOrDefault(panel) ?? Untouched;
+    public PanelState StandOf(PanelKey panel) => Panels.GetValueOrDefault(panel) ?? Untouched;
 
-    private static PanelStand Untouched { get; } = new();
+    private static PanelState Untouched { get; } = new();
 
     /// <summary>The service after all that happened.</summary>
     /// <param name="steps">The steps of the plan, at least one.</param>
     /// <param name="facts">What happened, in order.</param>
-    public static ServiceInHand Of(IReadOnlyList<StepToDo> steps, IReadOnlyList<Kept<ServiceFact>> facts)
+    public static ServiceInHand Of(IReadOnlyList<StepToDo> steps, IReadOnlyList<RecordedFact<ServiceFact>> facts)
     {
         ArgumentNullException.ThrowIfNull(steps);
         ArgumentNullException.ThrowIfNull(facts);
@@ -163,17 +163,17 @@ public sealed record ServiceInHand
     }
 
     /// <summary>Panels that are painted though the plan leaves them natural, in order.</summary>
-    public static IReadOnlyList<PanelKey> AddedBy(IReadOnlyList<Kept<ServiceFact>> facts) =>
+    public static IReadOnlyList<PanelKey> AddedBy(IReadOnlyList<RecordedFact<ServiceFact>> facts) =>
         Standing(facts).Select(f => f.Fact).OfType<Added>().Select(a => a.Panel).Distinct().ToArray();
 
     /// <summary>Facts that were not taken back.</summary>
-    public static IEnumerable<Kept<ServiceFact>> Standing(IReadOnlyList<Kept<ServiceFact>> facts)
+    public static IEnumerable<RecordedFact<ServiceFact>> Standing(IReadOnlyList<RecordedFact<ServiceFact>> facts)
     {
         var back = facts.Select(f => f.Fact).OfType<TakenBack>().Select(t => t.Number).ToHashSet();
         return facts.Where(f => f.Fact is not TakenBack && !back.Contains(f.Number));
     }
 
-    private ServiceInHand With(Kept<ServiceFact> kept)
+    private ServiceInHand With(RecordedFact<ServiceFact> kept)
     {
         var at = kept.At;
         return kept.Fact switch
@@ -199,12 +199,12 @@ public sealed record ServiceInHand
             {
                 Looks = Looks.Add(new(at, l, StandOf(l.Panel).Step, StandOf(l.Panel))),
             },
-            Apply.Felt f => this with { Felt = (at, f.How) },
+            Apply.ComfortReported f => this with { Felt = (at, f.How) },
             Paused => this with { PausedAt = at },
             Resumed => this with { PausedAt = null, HandsSince = at },
-            Hands h => this with { Help = h.Pairs == 2 ? h.Does : null },
-            WaveBegun w => this with { Wave = new(at, w.Panels) },
-            WaveEnded w => Rinsed(w, at),
+            AssistantChanged h => this with { Help = h.Pairs == 2 ? h.Does : null },
+            RinseBegun w => this with { Wave = new(at, w.Panels) },
+            RinseEnded w => Rinsed(w, at),
             Washed => NextStep(at) with { WashedAt = at },
             WentOn => NextStep(at),
             AreaLaid => this with { Areas = Areas.Add(new(Step, at)), HandsSince = at },
@@ -241,7 +241,7 @@ public sealed record ServiceInHand
             s => s with { PaintedAt = at, Turns = null, IsSpread = spread, IsLeft = false, Pairs = Pairs, Step = Step }
         );
 
-    private ServiceInHand Stand(PanelKey panel, Func<PanelStand, PanelStand> change) =>
+    private ServiceInHand Stand(PanelKey panel, Func<PanelState, PanelState> change) =>
         this with
         {
             Panels = Panels.SetItem(panel, change(StandOf(panel))),
@@ -270,7 +270,7 @@ public sealed record ServiceInHand
     /// Rinsed in the order they were served, the last no later than the wave's end. The last wave of panels takes along
     /// what has worked over an area; what still works there is rinsed by itself.
     /// </summary>
-    private ServiceInHand Rinsed(WaveEnded ended, DateTimeOffset at)
+    private ServiceInHand Rinsed(RinseEnded ended, DateTimeOffset at)
     {
         if (Wave is not { } wave)
         {
@@ -281,12 +281,12 @@ public sealed record ServiceInHand
         var service = this;
         foreach (var (panel, j) in wave.Panels.Where(p => !not.Contains(p)).Select((p, j) => (p, j)))
         {
-            var slot = wave.BegunAt.AddMinutes(ChairProblem.UsualSlot(j));
+            var slot = wave.BegunAt.AddMinutes(ScheduleProblem.UsualSlot(j));
             service = service.Stand(panel, s => s with { RinsedAt = slot < at ? slot : at });
         }
 
         var isLast = !service.On.Any() && !service.Waiting.Any();
-        bool IsRinsed(AreaStand a) =>
+        bool IsRinsed(AreaState a) =>
             a.IsOn
             && (wave.Panels.Count == 0 || isLast && steps[a.Step].AreaMinutes is { } m && a.LaidAt.AddMinutes(m) <= at);
         return service with

@@ -35,7 +35,7 @@ public static class ServiceWords
             Heated { On: true } => "heat on",
             Heated => "heat off",
             Looked l => $"level {l.Level.Value:0.0} at {l.Panel.Words}",
-            Felt f => f.How switch
+            ComfortReported f => f.How switch
             {
                 Comfort.Nothing => "nothing felt",
                 Comfort.Tingling => "it tingles",
@@ -43,12 +43,12 @@ public static class ServiceWords
             },
             Paused => "paused",
             Resumed => "went on",
-            Hands { Pairs: 2, Does: Help.Mixes } => "somebody mixes",
-            Hands { Pairs: 2, Does: Help.Rinses } => "somebody rinses",
-            Hands { Pairs: 2 } => "second pair of hands",
-            Hands => "one pair of hands",
-            WaveBegun w => $"rinsing {w.Panels.Count} panels",
-            WaveEnded => "rinsed",
+            AssistantChanged { Pairs: 2, Does: Help.Mixes } => "somebody mixes",
+            AssistantChanged { Pairs: 2, Does: Help.Rinses } => "somebody rinses",
+            AssistantChanged { Pairs: 2 } => "second pair of hands",
+            AssistantChanged => "one pair of hands",
+            RinseBegun w => $"rinsing {w.Panels.Count} panels",
+            RinseEnded => "rinsed",
             Washed => "washed and read",
             WentOn => "on to the next step",
             PlanTaken p => $"plan {p.Revision} taken",
@@ -60,7 +60,7 @@ public static class ServiceWords
         panels.Count == 1 ? panels[0].Words : $"{panels.Count} panels";
 
     /// <summary>What a look told and how much it counted.</summary>
-    public static string Of(LookTold told)
+    public static string Of(DevelopmentCheck told)
     {
         ArgumentNullException.ThrowIfNull(told);
         var off = told.Look.Level.Value - told.Expected;

@@ -160,7 +160,7 @@ internal sealed class Strengths
 
     /// <summary>Panels outside their windows in one wave at the end, and when it would start.</summary>
     private (double Start, int Outside) AtEnd(double[] by) =>
-        OneWave.Of(
+        SingleRinse.Of(
             zones
                 .SelectMany(
                     (z, i) =>

@@ -37,7 +37,7 @@ public sealed record PanelAhead(
 /// <param name="EndsAt">When its last panel is rinsed.</param>
 /// <param name="FreedAt">When sheets are out and teasing is worked free.</param>
 /// <param name="Panels">Its panels in the order they are rinsed.</param>
-public sealed record WaveOfVisit(double StartsAt, double EndsAt, double FreedAt, IReadOnlyList<PanelKey> Panels);
+public sealed record RinseOfVisit(double StartsAt, double EndsAt, double FreedAt, IReadOnlyList<PanelKey> Panels);
 
 /// <summary>A step of a visit to come, minutes.</summary>
 /// <param name="Number">Which, from 0.</param>
@@ -52,7 +52,7 @@ public sealed record StepOfVisit(
     int Number,
     double From,
     IReadOnlyList<PanelAhead> Panels,
-    IReadOnlyList<WaveOfVisit> Waves,
+    IReadOnlyList<RinseOfVisit> Waves,
     double DoneAt,
     bool IsProven,
     AreaOfVisit? Area = null,
@@ -84,7 +84,7 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
     public double Minutes => Steps.Count == 0 ? 0 : Steps[^1].DoneAt;
 
     /// <summary>All waves in order.</summary>
-    public IEnumerable<WaveOfVisit> Waves => Steps.SelectMany(s => s.Waves);
+    public IEnumerable<RinseOfVisit> Waves => Steps.SelectMany(s => s.Waves);
 
     /// <summary>Panels that are rinsed outside their windows.</summary>
     public IReadOnlyList<PanelAhead> Outside => Steps.SelectMany(s => s.Panels).Where(p => p.IsOutside).ToArray();
@@ -201,7 +201,7 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
         for (var i = 0; i < toDo.Count; i++)
         {
             var beneath = steps.SelectMany(s => s.Panels.Where(p => p.RinsedAt is null).Select(p => (s.Number, p)));
-            var on = beneath.ToDictionary(b => b.p.Panel, b => new PanelStand(Instant(b.p.PaintedAt), Step: b.Number));
+            var on = beneath.ToDictionary(b => b.p.Panel, b => new PanelState(Instant(b.p.PaintedAt), Step: b.Number));
             var goesOn =
                 i + 1 < toDo.Count
                 && !toDo[i].Rinse
@@ -239,9 +239,9 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
         var onlyArea = service.Next is null;
         var clock = ServiceClock.Of(mix, service, Instant(onlyArea ? from + laid.LaidAt - laid.From : from), rinsing);
         static double At(DateTimeOffset at) => (at - SomeDay).TotalMinutes;
-        IReadOnlyList<WaveToCome> ahead = goesOn ? [] : clock.Waves;
+        IReadOnlyList<RinseAhead> ahead = goesOn ? [] : clock.Waves;
         var slots = ahead
-            .SelectMany(w => w.Panels.Select((p, j) => (p, At: At(w.StartsAt) + ChairProblem.UsualSlot(j))))
+            .SelectMany(w => w.Panels.Select((p, j) => (p, At: At(w.StartsAt) + ScheduleProblem.UsualSlot(j))))
             .ToDictionary(x => x.p, x => x.At);
         var all = clock
             .OnClock.Select(p => new PanelAhead(
@@ -255,7 +255,7 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
             ))
             .ToArray();
         var waves = ahead
-            .Select(w => new WaveOfVisit(At(w.StartsAt), At(w.EndsAt), At(clock.FreedAt(w)), w.Panels))
+            .Select(w => new RinseOfVisit(At(w.StartsAt), At(w.EndsAt), At(clock.FreedAt(w)), w.Panels))
             .ToArray();
         var panels = all.Where(p => !service.Panels.ContainsKey(p.Panel)).ToArray();
         var plan = mix.Head.Plan;

@@ -50,7 +50,7 @@ internal static class BleedFindings
             _ => "most of the way through",
         };
 
-    public static IEnumerable<Finding> BleedThrough(Judged head)
+    public static IEnumerable<Finding> BleedThrough(FindingContext head)
     {
         // Under film, mesh or foil a panel lies by itself, as it does on film or a board; at the hairline there is skin
         // beneath, which is another matter.

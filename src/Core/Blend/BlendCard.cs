@@ -60,7 +60,7 @@ public static class BlendCard
         StrandMap map,
         SeenWeights down,
         byte[] levels,
-        Judged head,
+        FindingContext head,
         double weeksBetween
     )
     {
@@ -107,7 +107,7 @@ public static class BlendCard
             .ToArray();
     }
 
-    private static PanelKey[] Thanks(CardLine line, PanelSums[] sums, Measures m, Wish wish, double mean) =>
+    private static PanelKey[] Thanks(CardLine line, PanelSums[] sums, Measures m, Goal wish, double mean) =>
         line.Measure switch
         {
             CardMeasure.Ends => Pick(
@@ -123,7 +123,7 @@ public static class BlendCard
             CardMeasure.Balance or CardMeasure.Regrowth => [],
         };
 
-    private static PanelKey[] Blames(CardLine line, PanelSums[] sums, Measures m, Wish wish, double mean) =>
+    private static PanelKey[] Blames(CardLine line, PanelSums[] sums, Measures m, Goal wish, double mean) =>
         line.Measure switch
         {
             CardMeasure.Ends => Pick(
@@ -184,7 +184,7 @@ public static class BlendCard
             StrandMap map,
             SeenWeights down,
             byte[] levels,
-            Judged head
+            FindingContext head
         )
         {
             var lightest = Units.Level.ToByte(head.Natural(panel.Panel.Key.Zone) + Tally.LightAbove);

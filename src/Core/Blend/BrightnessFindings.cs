@@ -25,7 +25,7 @@ internal static class BrightnessFindings
     /// <summary>Light above this in the rest makes a natural nape stand out, levels. Model assumption.</summary>
     private const double LightAbove = 0.8;
 
-    public static IEnumerable<Finding> FrontNotBrighter(Judged head)
+    public static IEnumerable<Finding> FrontNotBrighter(FindingContext head)
     {
         var lift = head.Measures.FaceFrameLift;
         if (lift >= head.Wish.FaceFrameLift - FaceFrameSlack)
@@ -58,7 +58,7 @@ internal static class BrightnessFindings
         );
     }
 
-    public static IEnumerable<Finding> NothingDarkLeft(Judged head)
+    public static IEnumerable<Finding> NothingDarkLeft(FindingContext head)
     {
         var over = head.Measures.LightShare - head.Wish.LightShareHigh;
         if (over < TooLight)
@@ -84,7 +84,7 @@ internal static class BrightnessFindings
         );
     }
 
-    public static IEnumerable<Finding> DarkBehindHairline(Judged head)
+    public static IEnumerable<Finding> DarkBehindHairline(FindingContext head)
     {
         var natural = head.Natural(Zone.FaceFrameLeft);
         if (
@@ -116,7 +116,7 @@ internal static class BrightnessFindings
         );
     }
 
-    public static IEnumerable<Finding> DarkNape(Judged head)
+    public static IEnumerable<Finding> DarkNape(FindingContext head)
     {
         if (
             head.Tied?.LevelOf(z => z == Zone.Nape) is not { } nape
@@ -151,7 +151,7 @@ internal static class BrightnessFindings
         );
     }
 
-    public static IEnumerable<Finding> WeakSide(Judged head)
+    public static IEnumerable<Finding> WeakSide(FindingContext head)
     {
         var balance = head.Measures.Balance;
         if (Math.Abs(balance) <= head.Limits.SideLevels)

@@ -34,7 +34,7 @@ internal static class ColourFindings
     private const double StepCm = 2;
 
     /// <summary>Colour much darker than the lightened hair beneath it, whose warmth was not put back first.</summary>
-    public static IEnumerable<Finding> FlatOrGreen(Judged head)
+    public static IEnumerable<Finding> FlatOrGreen(FindingContext head)
     {
         var dark = head
             .Panels.SelectMany(p => DarkOn(p, head.Hair).Select(d => (Panel: p, d.Layer, d.Levels, d.Along)))
@@ -62,7 +62,7 @@ internal static class ColourFindings
     }
 
     /// <summary>A permanent colour that lifts natural hair: a warm root.</summary>
-    public static IEnumerable<Finding> WarmRoot(Judged head)
+    public static IEnumerable<Finding> WarmRoot(FindingContext head)
     {
         var lifting = head
             .Panels.SelectMany(p =>
@@ -95,7 +95,7 @@ internal static class ColourFindings
     private static double StartOf(Layer layer) => layer.Coat?.Painted.StartCm ?? layer.Area!.Area.FromCm;
 
     /// <summary>How far a layer lifts hair that carries no colour, levels; 0 where it lifts none.</summary>
-    private static double LiftsOn(Layer layer, PlannedPanel panel, Judged head)
+    private static double LiftsOn(Layer layer, PlannedPanel panel, FindingContext head)
     {
         if (layer.Formula.Deposit is not { Base: ColourBase.Permanent } colour)
         {
@@ -132,7 +132,7 @@ internal static class ColourFindings
                 continue;
             }
 
-            var products = states.Select(s => Products.Of(earlier, hair, zone, s, Moment.Rinsed)).ToArray();
+            var products = states.Select(s => ProductEffects.Of(earlier, hair, zone, s, Moment.Rinsed)).ToArray();
             var coverages = new double[earlier.Length];
             for (var s = StepCm / 2; s < length; s += StepCm)
             {

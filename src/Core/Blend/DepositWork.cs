@@ -14,7 +14,7 @@ internal sealed class DepositWork
     private readonly double depth;
     private readonly double uptake;
     private readonly double lifts;
-    private readonly (double Depth, Absorbed Full)[] shades;
+    private readonly (double Depth, Absorbance Full)[] shades;
     private readonly double[]? costs;
 
     private DepositWork(DepositMixture mixture, double lifts, double uptake)
@@ -22,7 +22,7 @@ internal sealed class DepositWork
         (depth, this.lifts, this.uptake) = (mixture.Level, lifts, uptake);
         var mix = mixture.Shades ?? new ShadeMix([new(string.Empty, mixture.Level, mixture.Reflect, 1)]);
         shades = mix
-            .Shades.Select(s => ((double)s.Depth, Absorbed.Of(s.Reflect, Toner.Dose(s.Depth) * mix.ShareOf(s))))
+            .Shades.Select(s => ((double)s.Depth, Absorbance.Of(s.Reflect, Toner.Dose(s.Depth) * mix.ShareOf(s))))
             .ToArray();
         costs =
             mixture.Base == ColourBase.Gloss
@@ -47,7 +47,7 @@ internal sealed class DepositWork
         mixture.Base == ColourBase.Permanent ? Deposit.Lifts(volume, minutes) : 0;
 
     /// <summary>What hair becomes where a share of it lies, 0..1.</summary>
-    public Became On(Became now, double share, bool dyedBefore)
+    public StrandOutcome On(StrandOutcome now, double share, bool dyedBefore)
     {
         var level = now.Level;
         var lifted = now.Lifted;
@@ -56,7 +56,7 @@ internal sealed class DepositWork
         if (lifts > 0 && !dyedBefore && level < depth && now.Absorbed == default)
         {
             var gained = Math.Min(lifts, depth - level) * share;
-            (level, lifted) = (level + gained, Math.Min(1, lifted + gained / Products.LiftedFrom));
+            (level, lifted) = (level + gained, Math.Min(1, lifted + gained / ProductEffects.LiftedFrom));
         }
 
         var absorbed = AbsorbedOn(level) * (uptake * share);
@@ -66,9 +66,9 @@ internal sealed class DepositWork
         return new(level, lifted, now.Absorbed + absorbed);
     }
 
-    private Absorbed AbsorbedOn(double level)
+    private Absorbance AbsorbedOn(double level)
     {
-        var all = default(Absorbed);
+        var all = default(Absorbance);
         foreach (var (at, full) in shades)
         {
             all += full * Toner.OnHair(level, at);

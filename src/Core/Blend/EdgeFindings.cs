@@ -25,7 +25,7 @@ internal static class EdgeFindings
     private const string Blunt = " A straight edge without blur grows out as a line.",
         Doubled = " An old edge lies there too: start away from it.";
 
-    public static IEnumerable<Finding> HardLines(Judged head)
+    public static IEnumerable<Finding> HardLines(FindingContext head)
     {
         foreach (var zone in head.Painted.GroupBy(p => p.Panel.Key.Zone))
         {
@@ -75,7 +75,7 @@ internal static class EdgeFindings
         }
     }
 
-    public static IEnumerable<Finding> Stripes(Judged head)
+    public static IEnumerable<Finding> Stripes(FindingContext head)
     {
         foreach (var zone in head.Panels.Select(p => Edge.Of(p, head.Hair)).GroupBy(e => e.Panel.Panel.Key.Zone))
         {
@@ -149,7 +149,7 @@ internal static class EdgeFindings
     /// Longest runs of neighbours in a row whose edges are crisp, as wide as each other, and start within the stripe
     /// distance.
     /// </summary>
-    private static IEnumerable<List<PanelKey>> RunsIn(IEnumerable<Edge> row, Limits limits)
+    private static IEnumerable<List<PanelKey>> RunsIn(IEnumerable<Edge> row, FindingLimits limits)
     {
         var panels = row.OrderBy(e => e.Panel.Panel.Key.Column).ToArray();
         var from = 0;
@@ -187,7 +187,7 @@ internal static class EdgeFindings
         }
     }
 
-    public static IEnumerable<Finding> SolidBlock(Judged head)
+    public static IEnumerable<Finding> SolidBlock(FindingContext head)
     {
         // One block at the face may be wanted; behind it brightness needs depth beside it.
         var blocks = head

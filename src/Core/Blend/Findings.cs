@@ -21,10 +21,10 @@ namespace Wendro.Core.Blend;
 /// <param name="LeftOut">Zones left out.</param>
 /// <param name="Areas">What is laid over whole areas, in the order it is.</param>
 /// <param name="AsSheIs">What is seen worn down before anything is done.</param>
-public sealed record Judged(
+public sealed record FindingContext(
     HairProfile Hair,
-    Wish Wish,
-    Limits Limits,
+    Goal Wish,
+    FindingLimits Limits,
     IReadOnlyList<PlannedPanel> Panels,
     Measures Measures,
     Tally Down,
@@ -50,7 +50,7 @@ public sealed record Judged(
 /// </summary>
 public static class Findings
 {
-    private static readonly Func<Judged, IEnumerable<Finding>>[] Rules =
+    private static readonly Func<FindingContext, IEnumerable<Finding>>[] Rules =
     [
         EdgeFindings.HardLines,
         EdgeFindings.Stripes,
@@ -78,7 +78,7 @@ public static class Findings
     ];
 
     /// <summary>All findings of a planned head.</summary>
-    public static IReadOnlyList<Finding> Of(Judged head)
+    public static IReadOnlyList<Finding> Of(FindingContext head)
     {
         ArgumentNullException.ThrowIfNull(head);
         return head.Painted.Count == 0 && head.Areas.Count == 0

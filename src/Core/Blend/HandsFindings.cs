@@ -17,7 +17,7 @@ internal static class HandsFindings
     /// <summary>Beyond this many times as much nobody paints it. Model assumption.</summary>
     private const double NobodyFrom = 1.5;
 
-    public static IEnumerable<Finding> MoreThanHands(Judged head)
+    public static IEnumerable<Finding> MoreThanHands(FindingContext head)
     {
         var foil = head.Painted.Count(p => p.Coats.Any(c => c.Painted.Paint.Covering == Covering.Foil));
         var foiled = foil * 2 > head.Painted.Count;

@@ -25,9 +25,9 @@ public sealed class HeadLevels
     private readonly Lazy<TiedHairline?> hairline;
 
     private HeadLevels(
-        OnHead on,
-        HairBytes hair,
-        HairBytes? drawn,
+        HeadContext on,
+        StrandSamples hair,
+        StrandSamples? drawn,
         (Lazy<Tally> Down, Lazy<Tally?> Tied)? counted,
         HeadLevels? before
     )
@@ -46,16 +46,16 @@ public sealed class HeadLevels
     }
 
     /// <summary>The head they are on.</summary>
-    public OnHead On { get; }
+    public HeadContext On { get; }
 
     /// <summary>All strands, unmixed.</summary>
-    public HairBytes Hair { get; }
+    public StrandSamples Hair { get; }
 
     /// <summary>Level bytes, strands × 64, unmixed: what measures count.</summary>
     public byte[] Bytes => Hair.Levels;
 
     /// <summary>All strands, their levels mixed within locks: what a picture is drawn with.</summary>
-    public HairBytes Drawn { get; }
+    public StrandSamples Drawn { get; }
 
     /// <summary>Room these levels take, bytes, without the head they are on.</summary>
     public long OwnBytes => Bytes.LongLength * (On.HasWhite ? 4 : 3);
@@ -81,7 +81,7 @@ public sealed class HeadLevels
     /// <summary>The levels of a head.</summary>
     /// <param name="on">The head.</param>
     /// <param name="hair">All strands, unmixed.</param>
-    public static HeadLevels Of(OnHead on, HairBytes hair)
+    public static HeadLevels Of(HeadContext on, StrandSamples hair)
     {
         ArgumentNullException.ThrowIfNull(on);
         ArgumentNullException.ThrowIfNull(hair);
@@ -94,13 +94,13 @@ public sealed class HeadLevels
     /// </summary>
     /// <param name="panels">Numbers of the panels that changed.</param>
     /// <param name="hair">All strands after it.</param>
-    public HeadLevels After(IReadOnlyList<int> panels, HairBytes hair)
+    public HeadLevels After(IReadOnlyList<int> panels, StrandSamples hair)
     {
         ArgumentNullException.ThrowIfNull(panels);
         ArgumentNullException.ThrowIfNull(hair);
         var strands = panels.Select(p => On.Map.StrandsOf[p]).ToArray();
         var locks = LocksOf(strands);
-        var drawn = new HairBytes((byte[])Drawn.Levels.Clone(), On.HasWhite ? (byte[])Drawn.Tints.Clone() : hair.Tints);
+        var drawn = new StrandSamples((byte[])Drawn.Levels.Clone(), On.HasWhite ? (byte[])Drawn.Tints.Clone() : hair.Tints);
         LockDrawing.Draw(On.Looks.OnHead.Strands, hair.Levels, locks, drawn.Levels);
         if (On.HasWhite)
         {
@@ -118,7 +118,7 @@ public sealed class HeadLevels
 
     /// <summary>Draws other hair of the same head: each strand's level mixed with its lock's.</summary>
     /// <param name="hair">All strands, unmixed.</param>
-    public HairBytes Draw(HairBytes hair)
+    public StrandSamples Draw(StrandSamples hair)
     {
         ArgumentNullException.ThrowIfNull(hair);
         var levels = new byte[hair.Levels.Length];
@@ -187,7 +187,7 @@ public sealed class HeadLevels
 /// <param name="Hair">Her hair: what is light depends on its natural level.</param>
 /// <param name="Map">Which strand lies where.</param>
 /// <param name="Wears">The wears she uses.</param>
-public sealed record OnHead(HairLooks Looks, HairProfile Hair, StrandMap Map, IReadOnlyList<Wear> Wears)
+public sealed record HeadContext(HairViews Looks, HairProfile Hair, StrandMap Map, IReadOnlyList<Wear> Wears)
 {
     private Tally? asSheIs;
 

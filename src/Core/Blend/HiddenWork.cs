@@ -11,7 +11,7 @@ public static class HiddenWork
     /// <param name="minutes">Minutes spent on panels hardly seen in any wear she uses.</param>
     /// <param name="panels">Those panels.</param>
     /// <param name="limits">How long is too long.</param>
-    public static Finding? Of(double minutes, IReadOnlyList<PanelKey> panels, Limits limits)
+    public static Finding? Of(double minutes, IReadOnlyList<PanelKey> panels, FindingLimits limits)
     {
         ArgumentNullException.ThrowIfNull(panels);
         ArgumentNullException.ThrowIfNull(limits);

@@ -17,7 +17,7 @@ internal static class OldHairFindings
     /// </summary>
     private const double FewStripes = 0.5;
 
-    public static IEnumerable<Finding> Overlap(Judged head)
+    public static IEnumerable<Finding> Overlap(FindingContext head)
     {
         var over = head
             .Painted.Select(p => (Panel: p, Light: OldLightOf(p, head.Hair)))
@@ -67,7 +67,7 @@ internal static class OldHairFindings
         );
     }
 
-    public static IEnumerable<Finding> BreakingHair(Judged head)
+    public static IEnumerable<Finding> BreakingHair(FindingContext head)
     {
         var painted = head.Painted.Where(p => p.Light is not null).ToArray();
         if (head.Hair.Condition != Condition.Breaking || painted.Length == 0)

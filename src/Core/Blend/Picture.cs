@@ -23,7 +23,7 @@ public static class Picture
     /// <param name="seen">What is seen.</param>
     /// <param name="hair">What every strand is at 64 places: what is drawn.</param>
     /// <param name="palette">What colours levels and tints have; raw where none is said.</param>
-    public static byte[] Colour(Seen seen, HairBytes hair, Palette? palette = null)
+    public static byte[] Colour(Seen seen, StrandSamples hair, Palette? palette = null)
     {
         ArgumentNullException.ThrowIfNull(seen);
         ArgumentNullException.ThrowIfNull(hair);
@@ -79,7 +79,7 @@ public static class Picture
     /// <param name="tilt">Degrees above eye height.</param>
     /// <param name="hair">What every strand is: what is drawn.</param>
     /// <param name="palette">What colours levels and tints have; raw where none is said.</param>
-    public static byte[] Twice(HairLooks looks, Wear wear, int angle, int tilt, HairBytes hair, Palette? palette = null)
+    public static byte[] Twice(HairViews looks, Wear wear, int angle, int tilt, StrandSamples hair, Palette? palette = null)
     {
         ArgumentNullException.ThrowIfNull(looks);
         const int times = 2;
@@ -87,10 +87,10 @@ public static class Picture
         for (var quarter = 0; quarter < times * times; quarter++)
         {
             var (x, y) = (quarter % times, quarter / times);
-            var closer = new Closer(
+            var closer = new Magnification(
                 2,
-                (byte)(Closer.Places / 4 * (1 + 2 * x)),
-                (byte)(Closer.Places / 4 * (1 + 2 * y))
+                (byte)(Magnification.Places / 4 * (1 + 2 * x)),
+                (byte)(Magnification.Places / 4 * (1 + 2 * y))
             );
             var part = Colour(looks.Seen(wear, angle, tilt, closer), hair, palette);
             for (var row = 0; row < View.Height; row++)

@@ -16,7 +16,7 @@ internal static class PlacementFindings
     /// <summary>A deposit that starts this close to the scalp begins at the root, cm. Model assumption.</summary>
     private const double AtRootCm = 1;
 
-    public static IEnumerable<Finding> PartMismatch(Judged head)
+    public static IEnumerable<Finding> PartMismatch(FindingContext head)
     {
         var left = StartOf(head, z => z is Zone.TopLeft or Zone.FringeLeft);
         var right = StartOf(head, z => z is Zone.TopRight or Zone.FringeRight);
@@ -46,7 +46,7 @@ internal static class PlacementFindings
         );
     }
 
-    public static IEnumerable<Finding> CrownTooHigh(Judged head)
+    public static IEnumerable<Finding> CrownTooHigh(FindingContext head)
     {
         var crown = StartOf(head, z => z == Zone.Crown);
         var beneath = StartOf(head, z => z is Zone.UpperBack or Zone.SideLeft or Zone.SideRight);
@@ -71,7 +71,7 @@ internal static class PlacementFindings
         );
     }
 
-    public static IEnumerable<Finding> LowlightOnTop(Judged head)
+    public static IEnumerable<Finding> LowlightOnTop(FindingContext head)
     {
         var top = head
             .Painted.Where(p =>
@@ -106,7 +106,7 @@ internal static class PlacementFindings
         );
     }
 
-    public static IEnumerable<Finding> BabyHair(Judged head)
+    public static IEnumerable<Finding> BabyHair(FindingContext head)
     {
         if (
             !head.Hair.Marks.Any(m => m.Kind == MarkKind.BabyHair) || head.Regions.Any(r => r.Region == Region.BabyHair)
@@ -142,7 +142,7 @@ internal static class PlacementFindings
         );
     }
 
-    private static double? StartOf(Judged head, Func<Zone, bool> which)
+    private static double? StartOf(FindingContext head, Func<Zone, bool> which)
     {
         var panels = head
             .Painted.Where(p =>

@@ -109,7 +109,7 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats, IReadO
     /// <summary>
     /// Mean level through the section at one place, of strands of which this share is held back less than they are.
     /// </summary>
-    private double Through(Products products, double u, double share, double heldBack, Span<double> coverages)
+    private double Through(ProductEffects products, double u, double share, double heldBack, Span<double> coverages)
     {
         double Along(Layer layer) =>
             layer.Coat is not { } coat ? layer.Area!.CoverageAlong(share * Panel.LengthCm, Panel.LengthCm)
@@ -203,7 +203,7 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats, IReadO
     /// The panel's hair piece by piece from scalp to ends; where only some strands were treated, once for these and
     /// once for the others.
     /// </summary>
-    private IEnumerable<(double Share, double Weight, HairState State, Products? Products)> Stretches(
+    private IEnumerable<(double Share, double Weight, HairState State, ProductEffects? Products)> Stretches(
         HairProfile hair,
         Moment moment
     )
@@ -211,7 +211,7 @@ public sealed record PlannedPanel(Panel Panel, IReadOnlyList<Coat> Coats, IReadO
         ArgumentNullException.ThrowIfNull(hair);
         var here = HairOf(hair);
         var states = HairState.Of(here);
-        var products = Layers.Count == 0 ? null : states.Select(s => Products.Of(this, hair, s, moment)).ToArray();
+        var products = Layers.Count == 0 ? null : states.Select(s => ProductEffects.Of(this, hair, s, moment)).ToArray();
         for (var k = 0; k < AlongSteps; k++)
         {
             var share = (k + 0.5) / AlongSteps;

@@ -13,7 +13,7 @@ internal static class ReachFindings
     /// <summary>What stops this little short of the wish is on time, levels. Source: the trade.</summary>
     public const double Tolerance = 0.3;
 
-    public static IEnumerable<Finding> DriesFirst(Judged head)
+    public static IEnumerable<Finding> DriesFirst(FindingContext head)
     {
         var target = Level.Clamp(head.Wish.EndsLevel);
         var least = Level.Clamp(target - Tolerance);
@@ -59,7 +59,7 @@ internal static class ReachFindings
         }
     }
 
-    public static IEnumerable<Finding> OutOfReach(Judged head)
+    public static IEnumerable<Finding> OutOfReach(FindingContext head)
     {
         var target = Level.Clamp(head.Wish.EndsLevel);
         var short_ = head

@@ -53,7 +53,7 @@ public static class Regrowth
     /// <param name="zoneOf">Zone of every strand.</param>
     /// <param name="hair">Her hair.</param>
     /// <param name="weeks">Weeks, 0 or more.</param>
-    public static HairBytes Grown(HairBytes now, float[] lengths, byte[] zoneOf, HairProfile hair, double weeks)
+    public static StrandSamples Grown(StrandSamples now, float[] lengths, byte[] zoneOf, HairProfile hair, double weeks)
     {
         ArgumentNullException.ThrowIfNull(now);
         ArgumentNullException.ThrowIfNull(lengths);
@@ -63,11 +63,11 @@ public static class Regrowth
         var grown = (float)StrandHistory.GrowthCm(weeks);
         var natural = ZoneFacts.All.Select(z => Units.Level.ToByte(hair.In(z).NaturalLevel)).ToArray();
         var white = ZoneFacts.All.Select(z => hair.In(z).GreyShare).ToArray();
-        var later = HairBytes.For(lengths.Length);
+        var later = StrandSamples.For(lengths.Length);
         for (var i = 0; i < lengths.Length; i++)
         {
             // White hair goes on growing white.
-            var root = (Past.IsWhite(i, white[zoneOf[i]]) ? Tint.White : Tint.Natural).Index;
+            var root = (PriorTreatment.IsWhite(i, white[zoneOf[i]]) ? Tint.White : Tint.Natural).Index;
             for (var k = 0; k < n; k++)
             {
                 var s = Fall.Places.Share(k) * lengths[i] - grown;

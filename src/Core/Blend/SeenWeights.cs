@@ -96,12 +96,12 @@ public sealed class SeenWeights
 
     /// <summary>What is seen of each cell, as bytes to put away.</summary>
     internal byte[] Pack() =>
-        new Packed().Add<int>(Start).Add<byte>(Place).Add<byte>(Bin).Add<ushort>(All).Add<ushort>(Front).Bytes;
+        new BlobPacking().Add<int>(Start).Add<byte>(Place).Add<byte>(Bin).Add<ushort>(All).Add<ushort>(Front).Bytes;
 
     /// <summary>What was put away; null where it is not whole or belongs to other hair.</summary>
     internal static SeenWeights? Unpack(byte[] bytes, float[] lengths)
     {
-        var read = new Packed.Reader(bytes);
+        var read = new BlobPacking.Reader(bytes);
         var (start, place, bin) = (read.Next<int>(), read.Next<byte>(), read.Next<byte>());
         var (all, front) = (read.Next<ushort>(), read.Next<ushort>());
         return

@@ -13,7 +13,7 @@ internal static class SkinFindings
     /// <summary>Lightener over 20 vol this close to the scalp is warmed by it, cm. Model assumption.</summary>
     private const double WarmCm = 1.5;
 
-    public static IEnumerable<Finding> ScalpContact(Judged head)
+    public static IEnumerable<Finding> ScalpContact(FindingContext head)
     {
         var near = head
             .Painted.Select(p =>
@@ -52,7 +52,7 @@ internal static class SkinFindings
         );
     }
 
-    public static IEnumerable<Finding> HotRoot(Judged head)
+    public static IEnumerable<Finding> HotRoot(FindingContext head)
     {
         var warm = head
             .Painted.Where(p =>
@@ -90,7 +90,7 @@ internal static class SkinFindings
         );
     }
 
-    public static IEnumerable<Finding> SkinAtRisk(Judged head)
+    public static IEnumerable<Finding> SkinAtRisk(FindingContext head)
     {
         var bare = head
             .Painted.Where(p =>

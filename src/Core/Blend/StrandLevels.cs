@@ -38,7 +38,7 @@ public static class StrandLevels
     /// <param name="lengths">Length of every strand, cm.</param>
     /// <param name="moment">When they are looked at.</param>
     /// <param name="areas">What is laid over whole areas, in the order it is; null for nothing.</param>
-    public static HairBytes All(
+    public static StrandSamples All(
         HairProfile hair,
         StrandMap map,
         IReadOnlyList<PlannedPanel> panels,
@@ -74,19 +74,19 @@ public static class StrandLevels
     /// <summary>
     /// All strands before any product: natural by zone, or what was done before, band by band.
     /// </summary>
-    public static HairBytes Before(HairProfile hair, StrandMap map, float[] lengths)
+    public static StrandSamples Before(HairProfile hair, StrandMap map, float[] lengths)
     {
         ArgumentNullException.ThrowIfNull(hair);
         ArgumentNullException.ThrowIfNull(map);
         ArgumentNullException.ThrowIfNull(lengths);
-        var all = HairBytes.For(lengths.Length);
+        var all = StrandSamples.For(lengths.Length);
         if (hair.Bands.Count == 0 && hair.Pieces is null && hair.ByZone is null && hair.GreyShare <= 0)
         {
             Array.Fill(all.Levels, Level.ToByte(hair.NaturalLevel));
             return all;
         }
 
-        var pasts = ZoneFacts.All.Select(z => new Past(hair, z, map)).ToArray();
+        var pasts = ZoneFacts.All.Select(z => new PriorTreatment(hair, z, map)).ToArray();
         for (var i = 0; i < lengths.Length; i++)
         {
             pasts[map.Zone[i]].Write(i, lengths[i], all);
@@ -103,7 +103,7 @@ public static class StrandLevels
         int[] strands,
         float[] lengths,
         Moment moment,
-        HairBytes into
+        StrandSamples into
     )
     {
         ArgumentNullException.ThrowIfNull(hair);
@@ -112,7 +112,7 @@ public static class StrandLevels
         ArgumentNullException.ThrowIfNull(strands);
         ArgumentNullException.ThrowIfNull(lengths);
         ArgumentNullException.ThrowIfNull(into);
-        var past = new Past(hair, panel.Panel.Key.Zone, map, strands);
+        var past = new PriorTreatment(hair, panel.Panel.Key.Zone, map, strands);
         var layers = panel.Layers;
         if (layers.Count == 0)
         {
@@ -125,7 +125,7 @@ public static class StrandLevels
         }
 
         // What the products do is tabled for every state these strands are in: lifting starts from what is there.
-        var products = past.States.Select(state => Products.Of(panel, hair, state, moment)).ToArray();
+        var products = past.States.Select(state => ProductEffects.Of(panel, hair, state, moment)).ToArray();
         if (layers.Count > 1 || layers[0].Coat is not { } only)
         {
             foreach (var i in strands)
@@ -151,7 +151,7 @@ public static class StrandLevels
         IReadOnlyList<AreaCoat> areas,
         float[] lengths,
         Moment moment,
-        HairBytes into
+        StrandSamples into
     )
     {
         var layers = areas.Where(a => a.Reaches(zone)).Select(Layer.Of).ToArray();
@@ -162,8 +162,8 @@ public static class StrandLevels
 
         var left = Enumerable.Range(0, lengths.Length).Where(i => map.Zone[i] == (byte)zone && map.Panel[i] < 0);
         var strands = left.ToArray();
-        var past = new Past(hair, zone, map, strands);
-        var products = past.States.Select(s => Products.Of(layers, hair, zone, s, moment)).ToArray();
+        var past = new PriorTreatment(hair, zone, map, strands);
+        var products = past.States.Select(s => ProductEffects.Of(layers, hair, zone, s, moment)).ToArray();
         foreach (var i in strands)
         {
             Several(layers, i, 0.5f, 0.5f, lengths[i], past, products, into);
@@ -189,9 +189,9 @@ public static class StrandLevels
         float u,
         float w,
         float length,
-        Past past,
+        PriorTreatment past,
         Table[] tables,
-        HairBytes into
+        StrandSamples into
     )
     {
         var painted = coat.Painted;
@@ -230,9 +230,9 @@ public static class StrandLevels
         float u,
         float w,
         float length,
-        Past past,
-        Products[] products,
-        HairBytes into
+        PriorTreatment past,
+        ProductEffects[] products,
+        StrandSamples into
     )
     {
         Span<double> coverages = stackalloc double[layers.Count];
@@ -273,7 +273,7 @@ public static class StrandLevels
     /// <summary>Level and tint bytes by the coverage of a single product.</summary>
     private sealed class Table
     {
-        public Table(Products products)
+        public Table(ProductEffects products)
         {
             Span<double> coverage = stackalloc double[1];
             for (var c = 0; c < 256; c++)

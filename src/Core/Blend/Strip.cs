@@ -46,7 +46,7 @@ public sealed record Strip(
         var depth = new double[Down];
         var here = panel.HairOf(hair);
         var states = HairState.Of(here);
-        var products = states.Select(state => Products.Of(panel, hair, state, moment)).ToArray();
+        var products = states.Select(state => ProductEffects.Of(panel, hair, state, moment)).ToArray();
         var length = panel.Panel.LengthCm;
         var layers = panel.Layers;
         Span<double> coverages = stackalloc double[layers.Count];

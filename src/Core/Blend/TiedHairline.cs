@@ -24,7 +24,7 @@ public readonly record struct TiedHairline(double Band, double Behind)
     /// <param name="weights">What is seen tied back.</param>
     /// <param name="tied">The same counted.</param>
     /// <param name="levels">Level bytes, strands × 64.</param>
-    public static TiedHairline? Of(OnHead on, SeenWeights weights, Tally tied, byte[] levels)
+    public static TiedHairline? Of(HeadContext on, SeenWeights weights, Tally tied, byte[] levels)
     {
         ArgumentNullException.ThrowIfNull(on);
         ArgumentNullException.ThrowIfNull(weights);

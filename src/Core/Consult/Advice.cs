@@ -24,7 +24,7 @@ public sealed record Advice(string Technique, string Why, IReadOnlyList<string> 
     /// <summary>The technique that fits best, and those ruled out.</summary>
     internal static (Advice Advised, IReadOnlyList<Advice> RuledOut) For(
         HairProfile hair,
-        Wish wish,
+        Goal wish,
         HairState ends,
         IReadOnlyList<VisitAhead> visits,
         Consultation consultation,

@@ -19,7 +19,7 @@ public static class ConsultFindings
         Consultation consultation,
         HairProfile hair,
         Measures measures,
-        Limits limits,
+        FindingLimits limits,
         DateTimeOffset now
     )
     {
@@ -30,7 +30,7 @@ public static class ConsultFindings
             .Of(consultation, hair, now)
             .Where(p =>
                 (p.Question == "strand" || IsPatch(p))
-                && p.Standing is Standing.Stop or Standing.Caution
+                && p.Standing is SafetyStatus.Stop or SafetyStatus.Caution
                 && p.Reason is null
             )
             .ToArray();
@@ -38,7 +38,7 @@ public static class ConsultFindings
         {
             yield return new Finding(
                 ConsultFault.TestsMissing,
-                missing.Any(p => p.Standing == Standing.Stop || IsPatch(p)) ? Severity.Alarm : Severity.Caution,
+                missing.Any(p => p.Standing == SafetyStatus.Stop || IsPatch(p)) ? Severity.Alarm : Severity.Caution,
                 "Tests missing",
                 string.Join(" ", missing.Select(p => $"{p.Title}: {p.Answer}. {p.Words}")),
                 $"Patch test at least {Safety.PatchHours:0} hours old and clear; a strand test on hair that was "

@@ -3,7 +3,7 @@ using Wendro.Core.Hair;
 namespace Wendro.Core.Consult;
 
 /// <summary>How a safety question stands. A stop stops; a caution can be gone past with a reason.</summary>
-public enum Standing
+public enum SafetyStatus
 {
     Stop,
     Caution,
@@ -20,7 +20,7 @@ public enum Standing
 /// <param name="Reason">The reason it was gone past with; null when it was not.</param>
 public sealed record SafetyPoint(
     string Question,
-    Standing Standing,
+    SafetyStatus Standing,
     string Title,
     string Answer,
     string Words,
@@ -61,10 +61,10 @@ public static class Safety
         ];
         return points
             .Select(p =>
-                consultation.AskAgain && p.Standing == Standing.Ask && AskedAgain.Contains(p.Question) ? LeftOut(p) : p
+                consultation.AskAgain && p.Standing == SafetyStatus.Ask && AskedAgain.Contains(p.Question) ? LeftOut(p) : p
             )
             .Select(p =>
-                p.Standing == Standing.Caution
+                p.Standing == SafetyStatus.Caution
                 && consultation.GonePast.LastOrDefault(o => o.Question == p.Question) is { } past
                     ? p with
                     {
@@ -78,7 +78,7 @@ public static class Safety
 
     /// <summary>The stops that stand: nothing is painted while there is one.</summary>
     public static IReadOnlyList<SafetyPoint> Stops(Consultation consultation, HairProfile hair, DateTimeOffset now) =>
-        Of(consultation, hair, now).Where(p => p.Standing == Standing.Stop).ToArray();
+        Of(consultation, hair, now).Where(p => p.Standing == SafetyStatus.Stop).ToArray();
 
     /// <summary>
     /// Questions about health that stop while they were left out of what came in and not asked again.
@@ -88,7 +88,7 @@ public static class Safety
     private static SafetyPoint LeftOut(SafetyPoint point) =>
         point with
         {
-            Standing = Standing.Stop,
+            Standing = SafetyStatus.Stop,
             Answer = "left out",
             Words = "This came without the answers about health. Ask again before anything is mixed.",
         };
@@ -111,7 +111,7 @@ public static class Safety
         var title = patch?.Product is { } product ? $"Patch test, {product}" : "Patch test";
         if (patch is null)
         {
-            return new(question, Standing.Caution, title, "none", $"Do one, {PatchHours:0} hours before the visit.");
+            return new(question, SafetyStatus.Caution, title, "none", $"Do one, {PatchHours:0} hours before the visit.");
         }
 
         var hours = (now - patch.At).TotalHours;
@@ -120,33 +120,33 @@ public static class Safety
         {
             PatchResult.Reacted => new(
                 question,
-                Standing.Stop,
+                SafetyStatus.Stop,
                 title,
                 "reacted",
                 $"The client reacted: none of {Named(patch)} today. {IfItSpreads}"
             ),
             _ when hours < PatchHours => new(
                 question,
-                Standing.Caution,
+                SafetyStatus.Caution,
                 title,
                 ago,
                 $"Too early to tell: {PatchHours:0} hours are needed."
             ),
             PatchResult.Waiting => new(
                 question,
-                Standing.Caution,
+                SafetyStatus.Caution,
                 title,
                 $"{ago}, not read",
                 "Look at it and note what came."
             ),
             _ when hours > PatchDays * 24 => new(
                 question,
-                Standing.Caution,
+                SafetyStatus.Caution,
                 title,
                 $"{ago}, clear{Lot(patch)}",
                 "Long ago: do it again."
             ),
-            _ => new(question, Standing.Clear, title, $"{ago}, clear{Lot(patch)}", string.Empty),
+            _ => new(question, SafetyStatus.Clear, title, $"{ago}, clear{Lot(patch)}", string.Empty),
         };
     }
 
@@ -155,15 +155,15 @@ public static class Safety
         {
             true => new(
                 "reacted",
-                Standing.Stop,
+                SafetyStatus.Stop,
                 "Earlier reaction",
                 "yes",
                 $"An allergy or reaction is a stop. A doctor decides, not the studio. {IfItSpreads}"
             ),
-            false => new("reacted", Standing.Clear, "Earlier reaction", "none", string.Empty),
+            false => new("reacted", SafetyStatus.Clear, "Earlier reaction", "none", string.Empty),
             null => new(
                 "reacted",
-                Standing.Ask,
+                SafetyStatus.Ask,
                 "Earlier reaction",
                 "not asked",
                 "Ask about any reaction to colour or lightener."
@@ -175,20 +175,20 @@ public static class Safety
         {
             Consult.Scalp.Broken => new(
                 "scalp",
-                Standing.Stop,
+                SafetyStatus.Stop,
                 "Scalp",
                 "broken or scratched",
                 "No lightener on broken or freshly scratched scalp. Another day."
             ),
             Consult.Scalp.Irritated => new(
                 "scalp",
-                Standing.Stop,
+                SafetyStatus.Stop,
                 "Scalp",
                 "irritated",
                 "No lightener while the scalp is irritated. Another day."
             ),
-            Consult.Scalp.Calm => new("scalp", Standing.Clear, "Scalp", "calm", string.Empty),
-            null => new("scalp", Standing.Ask, "Scalp", "not looked at", "Part the hair and look."),
+            Consult.Scalp.Calm => new("scalp", SafetyStatus.Clear, "Scalp", "calm", string.Empty),
+            null => new("scalp", SafetyStatus.Ask, "Scalp", "not looked at", "Part the hair and look."),
         };
 
     private static SafetyPoint SaltsInIt(Salts? salts) =>
@@ -196,22 +196,22 @@ public static class Safety
         {
             Consult.Salts.Yes => new(
                 "salts",
-                Standing.Stop,
+                SafetyStatus.Stop,
                 "Metallic salts, henna",
                 "in the hair",
                 "It can heat up and break the hair: no lightener on it."
             ),
             Consult.Salts.NotSure => new(
                 "salts",
-                Standing.Caution,
+                SafetyStatus.Caution,
                 "Metallic salts, henna",
                 "not sure",
                 "Test a strand in the product before anything else."
             ),
-            Consult.Salts.None => new("salts", Standing.Clear, "Metallic salts, henna", "none", string.Empty),
+            Consult.Salts.None => new("salts", SafetyStatus.Clear, "Metallic salts, henna", "none", string.Empty),
             null => new(
                 "salts",
-                Standing.Ask,
+                SafetyStatus.Ask,
                 "Metallic salts, henna",
                 "not asked",
                 "Ask for henna, restorers and home colour."
@@ -223,19 +223,19 @@ public static class Safety
         {
             Condition.Breaking => new(
                 "condition",
-                Standing.Stop,
+                SafetyStatus.Stop,
                 "Breakage",
                 "breaking",
                 "Breaking hair is treated, not lightened."
             ),
             Condition.Dry => new(
                 "condition",
-                Standing.Caution,
+                SafetyStatus.Caution,
                 "Breakage",
                 "dry and rough",
                 "Weaker developer, shorter time, a strand test first."
             ),
-            Condition.Sound => new("condition", Standing.Clear, "Breakage", "none", string.Empty),
+            Condition.Sound => new("condition", SafetyStatus.Clear, "Breakage", "none", string.Empty),
         };
 
     private static SafetyPoint Age(bool? adult, bool atHome) =>
@@ -243,21 +243,21 @@ public static class Safety
         {
             (false, _) => new(
                 "age",
-                Standing.Stop,
+                SafetyStatus.Stop,
                 "18 or over",
                 "no",
                 "Not for children. Under age, lightening waits, whoever asks for it."
             ),
             (true, true) => new(
                 "age",
-                Standing.Caution,
+                SafetyStatus.Caution,
                 "At home",
                 "yes",
                 "At home: kit leaflet in hand, gloves, open window, water at hand, somebody to help; stop at the "
                     + "first burning."
             ),
-            (true, false) => new("age", Standing.Clear, "18 or over", "yes", string.Empty),
-            _ => new("age", Standing.Ask, "18 or over", "not asked", "Ask for the client's age."),
+            (true, false) => new("age", SafetyStatus.Clear, "18 or over", "yes", string.Empty),
+            _ => new("age", SafetyStatus.Ask, "18 or over", "not asked", "Ask for the client's age."),
         };
 
     private static SafetyPoint Strand(Consultation consultation, HairProfile hair)
@@ -272,21 +272,21 @@ public static class Safety
         {
             (> 0, _) => new(
                 "strand",
-                Standing.Clear,
+                SafetyStatus.Clear,
                 "Strand test",
                 readings == 1 ? "one reading" : $"{readings} readings",
                 string.Empty
             ),
             (_, true) => new(
                 "strand",
-                Standing.Caution,
+                SafetyStatus.Caution,
                 "Strand test",
                 "none",
                 "Treated or uncertain hair: test a strand first."
             ),
             _ => new(
                 "strand",
-                Standing.Ask,
+                SafetyStatus.Ask,
                 "Strand test",
                 "none",
                 "One reading makes every forecast here more certain."

@@ -11,7 +11,7 @@ namespace Wendro.Core.Consult;
 /// <param name="What">What.</param>
 /// <param name="Value">Its value, as shown.</param>
 /// <param name="Kind">read, trade or model.</param>
-public sealed record Ground(string What, string Value, string Kind);
+public sealed record VerdictReason(string What, string Value, string Kind);
 
 /// <summary>Whether what she wants can be done, and how.</summary>
 /// <param name="Today">Whether it can be reached today.</param>
@@ -22,7 +22,7 @@ public sealed record Ground(string What, string Value, string Kind);
 /// <param name="Advised">The technique advised, and why.</param>
 /// <param name="RuledOut">Techniques ruled out, each with why.</param>
 /// <param name="Grounds">Inputs, formula and assumptions, to be checked by hand.</param>
-/// <param name="WordsForHer">Plain words for the client.</param>
+/// <param name="WordsForTheClient">Plain words for the client.</param>
 public sealed record Verdict(
     bool Today,
     string Title,
@@ -31,8 +31,8 @@ public sealed record Verdict(
     double MinutesNeeded,
     Advice Advised,
     IReadOnlyList<Advice> RuledOut,
-    IReadOnlyList<Ground> Grounds,
-    string WordsForHer
+    IReadOnlyList<VerdictReason> Grounds,
+    string WordsForTheClient
 )
 {
     /// <summary>Most visits that are promised. Model assumption.</summary>
@@ -57,7 +57,7 @@ public sealed record Verdict(
     /// <param name="now">The time now.</param>
     public static Verdict Of(
         HairProfile hair,
-        Wish wish,
+        Goal wish,
         Consultation consultation,
         double paintingMinutes,
         DateTimeOffset now

@@ -77,7 +77,7 @@ internal static class VerdictWords
         return (title, text);
     }
 
-    internal static IReadOnlyList<Ground> GroundsOf(
+    internal static IReadOnlyList<VerdictReason> GroundsOf(
         HairProfile hair,
         HairState ends,
         Level target,
@@ -103,7 +103,7 @@ internal static class VerdictWords
             ),
             new("Wanted at the ends", $"level {target.Value:0.#}", "read"),
             new("Lift", "L₀ + cap · (1 − e^(−X·k/τ)), X = Q·τd·(1 − e^(−t/τd))", "model"),
-            .. visits.Select(v => new Ground(
+            .. visits.Select(v => new VerdictReason(
                 $"Visit {v.Number}{(v.WeeksAfter > 0 ? $", {v.WeeksAfter:0} weeks later" : string.Empty)}",
                 $"{v.From:0.0} → {v.Level.Level:0.0} ± {v.Level.HalfWidth:0.0}, {v.Undertone}; {v.Words}. {v.Sum}",
                 "model"

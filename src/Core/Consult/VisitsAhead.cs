@@ -22,7 +22,7 @@ public sealed record VisitAhead(
     Forecast Level,
     string Undertone,
     string Words,
-    Setting With,
+    LighteningSetup With,
     double WeeksAfter,
     string Sum,
     double Promised
@@ -33,7 +33,7 @@ public sealed record VisitAhead(
 /// <param name="Volume">Developer, volume.</param>
 /// <param name="Covering">What covers it.</param>
 /// <param name="Minutes">Minutes.</param>
-public sealed record Setting(Lightener Lightener, double Volume, Covering Covering, double Minutes)
+public sealed record LighteningSetup(Lightener Lightener, double Volume, Covering Covering, double Minutes)
 {
     /// <summary>In plain words.</summary>
     public override string ToString() =>
@@ -106,14 +106,14 @@ public static class VisitsAhead
     /// <summary>
     /// The mildest choice that reaches a level within the leaflet's time; else the one that comes nearest.
     /// </summary>
-    private static (Forecast Forecast, Setting With, string Sum) Best(
+    private static (Forecast Forecast, LighteningSetup With, string Sum) Best(
         HairProfile hair,
         Offer offer,
         HairState state,
         double level
     )
     {
-        (Forecast, Setting, string)? nearest = null;
+        (Forecast, LighteningSetup, string)? nearest = null;
         foreach (var (lightener, volume, covering) in Choices)
         {
             var of = CaseOf(hair, state, lightener, volume, covering);
@@ -129,7 +129,7 @@ public static class VisitsAhead
                     ? Math.Ceiling(Math.Max(m, 5))
                     : LiftTables.LeafletLimitMinutes;
             var forecast = Forecast.Of(of, minutes);
-            var found = (forecast, new Setting(lightener, volume, covering, minutes), new Lifting(of).Sum(minutes));
+            var found = (forecast, new LighteningSetup(lightener, volume, covering, minutes), new Lifting(of).Sum(minutes));
             if (forecast.Level >= level - 0.05)
             {
                 return found;

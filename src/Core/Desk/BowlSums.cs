@@ -181,7 +181,7 @@ public static partial class DeskSums
             return problems;
         }
 
-        var waves = RinseWaves.Fewest(q.Windows);
+        var waves = RinseRounds.Fewest(q.Windows);
         return new RinseAnswer(
             waves,
             $"{q.Windows.Count} windows by their ends: each wave waits for the first end that none has met yet. "

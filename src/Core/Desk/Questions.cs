@@ -265,8 +265,8 @@ public sealed record ScheduleGroup(
 public sealed record ScheduleQuestion(
     IReadOnlyList<ScheduleGroup> Groups,
     GroupOrder Order = GroupOrder.Free,
-    [property: Within(0, Minutes.Longest, "minutes")] double WaveStart = ChairProblem.UsualStart,
-    [property: Within(0, Minutes.Longest, "minutes")] double WaveEach = ChairProblem.UsualEach
+    [property: Within(0, Minutes.Longest, "minutes")] double WaveStart = ScheduleProblem.UsualStart,
+    [property: Within(0, Minutes.Longest, "minutes")] double WaveEach = ScheduleProblem.UsualEach
 );
 
 /// <summary>One strength in the other scale: give one of the two.</summary>

@@ -6,7 +6,7 @@ namespace Wendro.Core.Desk;
 public static partial class DeskSums
 {
     /// <summary>The schedule that ends soonest, with its waves; or what stands against it.</summary>
-    public static DeskResult<ChairSchedule> Of(ScheduleQuestion q)
+    public static DeskResult<Schedule> Of(ScheduleQuestion q)
     {
         ArgumentNullException.ThrowIfNull(q);
         var problems = WithinAttribute.Outside(q).ToList();
@@ -28,9 +28,9 @@ public static partial class DeskSums
             );
             problems.AddRange(WithinAttribute.Outside(g, field));
             Problem.Text(problems, $"{field}.id", g.Id, MostLetters);
-            if (g.Panels is < 1 or > ChairPlanner.MostPanels)
+            if (g.Panels is < 1 or > SchedulePlanner.MostPanels)
             {
-                problems.Add(Problem.Outside($"{field}.panels", 1, ChairPlanner.MostPanels, "panels"));
+                problems.Add(Problem.Outside($"{field}.panels", 1, SchedulePlanner.MostPanels, "panels"));
             }
 
             Above(problems, $"{field}.minutesEach", g.MinutesEach, "minutes");
@@ -46,13 +46,13 @@ public static partial class DeskSums
             return problems.DistinctBy(p => p.Field).ToList();
         }
 
-        if (q.Groups.Count <= ChairPlanner.MostGroups && q.Groups.Sum(g => g.Panels) <= ChairPlanner.MostPanels)
+        if (q.Groups.Count <= SchedulePlanner.MostGroups && q.Groups.Sum(g => g.Panels) <= SchedulePlanner.MostPanels)
         {
-            var problem = new ChairProblem(
-                q.Groups.Select(g => new ChairGroup(
+            var problem = new ScheduleProblem(
+                q.Groups.Select(g => new PanelGroup(
                         g.Id,
                         Enumerable
-                            .Repeat(new ChairPanel(g.MinutesEach, g.FromMinutes, g.ToMinutes), g.Panels)
+                            .Repeat(new ScheduledPanel(g.MinutesEach, g.FromMinutes, g.ToMinutes), g.Panels)
                             .ToArray(),
                         g.After
                     ))
@@ -61,12 +61,12 @@ public static partial class DeskSums
                 q.WaveStart,
                 q.WaveEach
             );
-            problems.AddRange(ChairChecks.Of(problem.Groups, problem.InGivenOrder));
-            return problems.Count > 0 ? problems : ChairPlanner.Of(problem);
+            problems.AddRange(ScheduleChecks.Of(problem.Groups, problem.InGivenOrder));
+            return problems.Count > 0 ? problems : SchedulePlanner.Of(problem);
         }
 
         problems.Add(
-            new("groups", $"At most {ChairPlanner.MostGroups} groups and {ChairPlanner.MostPanels} panels in all.")
+            new("groups", $"At most {SchedulePlanner.MostGroups} groups and {SchedulePlanner.MostPanels} panels in all.")
         );
         return problems;
     }

@@ -130,7 +130,7 @@ public sealed class HairOnHead
             case Wear.Wet:
                 return Parted(wear, part, Strands.Side, false, pinned, texture.Wet());
             case Wear.Tucked:
-                var march = new March(head, Strands, part, Strands.Side, hair, texture);
+                var march = new StrandSimulator(head, Strands, part, Strands.Side, hair, texture);
                 var (tucked, along) = new Tucked(head, Strands, hair, texture).Run(march, loose, lies, Lengths);
                 return Finish(wear, part, Gathered(tucked, along, Strands.Side), along, null, pinned);
             default:
@@ -185,14 +185,14 @@ public sealed class HairOnHead
     {
         var hanging = hangsAs ?? texture;
         var straight = new float[Strands.Count];
-        var march = new March(head, Strands, worn, sides, hair, hanging, sweptBack);
+        var march = new StrandSimulator(head, Strands, worn, sides, hair, hanging, sweptBack);
         var into = new Vector3[Strands.Count * Places.Points];
         Parallel.For(
             0,
             16,
             chunk =>
             {
-                Span<Vector3> path = stackalloc Vector3[March.Most];
+                Span<Vector3> path = stackalloc Vector3[StrandSimulator.Most];
                 for (var i = chunk * Strands.Count / 16; i < (chunk + 1) * Strands.Count / 16; i++)
                 {
                     var count = march.Run(i, Lengths[i], float.MinValue, path, out _);

@@ -32,7 +32,7 @@ internal sealed class Haircut(HeadForm head, HairProfile hair, PartLine part, St
     /// <param name="lies">Where it goes how far each lies straight before its texture begins, cm.</param>
     public void Run(Vector3[] middle, float[] lengths, float[] lies)
     {
-        var straight = new March(
+        var straight = new StrandSimulator(
             head,
             strands,
             part,
@@ -40,14 +40,14 @@ internal sealed class Haircut(HeadForm head, HairProfile hair, PartLine part, St
             hair,
             texture.Upright ? Texture.Of(Curl.Wavy) : texture
         );
-        var upright = texture.Upright ? new March(head, strands, part, strands.Side, hair, texture) : null;
+        var upright = texture.Upright ? new StrandSimulator(head, strands, part, strands.Side, hair, texture) : null;
         var hem = HairOnHead.HemHeight(hair.Cut);
         Parallel.For(
             0,
             16,
             chunk =>
             {
-                Span<Vector3> path = stackalloc Vector3[March.Most];
+                Span<Vector3> path = stackalloc Vector3[StrandSimulator.Most];
                 for (var i = chunk * strands.Count / 16; i < (chunk + 1) * strands.Count / 16; i++)
                 {
                     var ragged = 0.45f * Hash.Signed(strands.Lock[i], 7) + 0.3f * Hash.Signed(i, 8);

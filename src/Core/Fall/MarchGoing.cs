@@ -6,7 +6,7 @@ using Wendro.Core.Units;
 namespace Wendro.Core.Fall;
 
 /// <summary>What a strand is, and where it is, on its way down.</summary>
-internal sealed partial class March
+internal sealed partial class StrandSimulator
 {
     /// <summary>What is a strand's own on its way down.</summary>
     private readonly struct OwnWay(Strands strands, sbyte[] sides, HairProfile hair, int strand)
@@ -24,7 +24,7 @@ internal sealed partial class March
     }
 
     /// <summary>A strand on its way.</summary>
-    internal struct Going(Vector3 at, Vector3 dir, float fromRoot)
+    internal struct StrandState(Vector3 at, Vector3 dir, float fromRoot)
     {
         public Vector3 At = at;
         public Vector3 Dir = dir;

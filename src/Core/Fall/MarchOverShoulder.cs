@@ -6,7 +6,7 @@ namespace Wendro.Core.Fall;
 /// <summary>
 /// How hair on its way down passes the shoulder, and stays outside the body. All values: model assumption.
 /// </summary>
-internal sealed partial class March
+internal sealed partial class StrandSimulator
 {
     /// <summary>Depth that parts hair before the shoulder from hair behind it, and how locks differ, cm.</summary>
     private const float PartsAtZ = -5.5f,
@@ -111,7 +111,7 @@ internal sealed partial class March
     public int Comb(int strand, float length, float lowest, Span<Vector3> path, out float reached, out Carried? carried)
     {
         var (at, dir) = Leaving(strand);
-        var going = new Going(at, dir, 0) { Field = head.Grid.At(at) };
+        var going = new StrandState(at, dir, 0) { Field = head.Grid.At(at) };
         path[0] = at;
         return GoOn(strand, ref going, 1, length, lowest, path, out reached, Passing.Combed, out carried);
     }
@@ -137,7 +137,7 @@ internal sealed partial class March
     /// <summary>A strand on its way down where it is about to choose how it passes the shoulder.</summary>
     /// <param name="From">As it is there.</param>
     /// <param name="Points">How many points of its path lie before.</param>
-    internal readonly record struct Carried(Going From, int Points)
+    internal readonly record struct Carried(StrandState From, int Points)
     {
         /// <summary>Whether a strand so long comes by there: it has chosen nothing yet.</summary>
         public bool IsOnTheWayOf(float length) => length > From.FromRoot;
@@ -146,7 +146,7 @@ internal sealed partial class March
     /// <summary>Whether a strand so high, with so much of it left, ends on the neck, cm.</summary>
     private static bool EndsOnNeck(float y, float left) => y - left > -13;
 
-    private static bool IsAtShoulder(Shoulder? chosen, in Going going) =>
+    private static bool IsAtShoulder(Shoulder? chosen, in StrandState going) =>
         chosen is { Carries: true } way && going.At.Y <= -way.Height;
 
     /// <summary>One lock goes one way, well before it touches: in front of the shoulder or behind it.</summary>
@@ -155,7 +155,7 @@ internal sealed partial class March
     /// <param name="going">The strand on its way.</param>
     /// <param name="left">How much of it is left, cm.</param>
     /// <param name="passing">Whether it is carried out there.</param>
-    private static void PassShoulder(in OwnWay own, Shoulder? chosen, ref Going going, float left, Passing passing)
+    private static void PassShoulder(in OwnWay own, Shoulder? chosen, ref StrandState going, float left, Passing passing)
     {
         var at = going.At;
         if (chosen is not { } way || at.Y > -way.Height)
@@ -194,7 +194,7 @@ internal sealed partial class March
     /// What lies on the shoulder slides out along its slope, and what hangs behind spreads: from the side no bare
     /// shoulder stands between them up to the neck.
     /// </summary>
-    private static void BeCarriedOut(ref Going going)
+    private static void BeCarriedOut(ref StrandState going)
     {
         var missing = going.OutTo - MathF.Abs(going.At.X);
         going.Dir.X +=
@@ -290,7 +290,7 @@ internal sealed partial class March
     }
 
     /// <summary>Nothing lies in the head or the body: it slides outwards until it lies on them.</summary>
-    private void StayOutside(ref Going going, float standoff, Passing passing)
+    private void StayOutside(ref StrandState going, float standoff, Passing passing)
     {
         going.Field = head.Grid.At(going.At);
         var into = standoff - going.Field.W;
@@ -324,7 +324,7 @@ internal sealed partial class March
         going.Field = head.Grid.At(going.At);
     }
 
-    private static Vector3 OverShoulder(Vector3 n, in Going going)
+    private static Vector3 OverShoulder(Vector3 n, in StrandState going)
     {
         n.X *= 0.3f + 0.7f * going.Rides;
         n.Z += (going.IsBefore ? 0.4f : -0.4f) * (1 - going.Rides);

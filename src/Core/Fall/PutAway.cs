@@ -7,7 +7,7 @@ namespace Wendro.Core.Fall;
 /// Where what takes long to make is put away by a key and may be found again later: it can be lost at any time and is
 /// then made anew.
 /// </summary>
-public interface IPutAway
+public interface IBlobCache
 {
     /// <summary>What was put away; null where it is not there, or not whole.</summary>
     byte[]? Find(string key);
@@ -17,7 +17,7 @@ public interface IPutAway
 }
 
 /// <summary>Arrays of plain values one after the other as bytes: a count of values each, then the values.</summary>
-internal sealed class Packed
+internal sealed class BlobPacking
 {
     private readonly ArrayBufferWriter<byte> into = new();
 
@@ -25,7 +25,7 @@ internal sealed class Packed
     public byte[] Bytes => into.WrittenSpan.ToArray();
 
     /// <summary>Adds an array.</summary>
-    public Packed Add<T>(ReadOnlySpan<T> values)
+    public BlobPacking Add<T>(ReadOnlySpan<T> values)
         where T : unmanaged
     {
         into.Write(BitConverter.GetBytes(values.Length));

@@ -32,7 +32,7 @@ public sealed record Seen(
 
     /// <summary>What is seen, without where from, as bytes to put away.</summary>
     internal byte[] Pack() =>
-        new Packed()
+        new BlobPacking()
             .Add<byte>(Counts)
             .Add<byte>(Grey)
             .Add<ushort>(Strand)
@@ -44,7 +44,7 @@ public sealed record Seen(
     /// <summary>What was put away; null where it is not whole.</summary>
     internal static Seen? Unpack(byte[] bytes, View view, Wear wear)
     {
-        var read = new Packed.Reader(bytes);
+        var read = new BlobPacking.Reader(bytes);
         var seen = new Seen(
             view,
             wear,
@@ -66,7 +66,7 @@ public sealed record Seen(
     public static Seen Of(FallenHair hair, View view)
     {
         ArgumentNullException.ThrowIfNull(hair);
-        var canvas = CanvasShelf.Take();
+        var canvas = CanvasPool.Take();
         try
         {
             canvas.Clear();
@@ -78,11 +78,11 @@ public sealed record Seen(
 
             HairRaster.Draw(canvas, hair, view);
             var depth = new ScreenDepth(canvas);
-            return Compact.From(canvas, depth, hair, view);
+            return SeenPacker.From(canvas, depth, hair, view);
         }
         finally
         {
-            CanvasShelf.GiveBack(canvas);
+            CanvasPool.GiveBack(canvas);
         }
     }
 }
@@ -90,7 +90,7 @@ public sealed record Seen(
 /// <summary>
 /// Pictures being drawn are large; a few are kept for the next, while nobody else needs the room.
 /// </summary>
-internal static class CanvasShelf
+internal static class CanvasPool
 {
     private static readonly System.Collections.Concurrent.ConcurrentBag<WeakReference<Canvas>> Free = [];
 

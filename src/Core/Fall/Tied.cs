@@ -84,7 +84,7 @@ internal sealed class Tied(HeadForm head, Strands strands, HairProfile hair, Tie
     public (Vector3[] Middle, float[] Combed, TieKnot Knot) Run(Vector3[] loose, float[] lies, float[] lengths)
     {
         var (line, across, along) = TailLine();
-        var bulk = MathF.Sqrt(March.Bulk(hair) * tie.Part);
+        var bulk = MathF.Sqrt(StrandSimulator.Bulk(hair) * tie.Part);
         var points = new Vector3[loose.Length];
         var holds = new bool[strands.Count];
         var combed = new float[strands.Count];

@@ -13,14 +13,14 @@ internal sealed class Tucked(HeadForm head, Strands strands, HairProfile hair, T
 {
     private const int P = Places.Points;
     private const int Steps = 20;
-    private readonly float bulk = MathF.Sqrt(March.Bulk(hair));
+    private readonly float bulk = MathF.Sqrt(StrandSimulator.Bulk(hair));
 
     /// <summary>Middle lines, and how far each is combed straight.</summary>
     /// <param name="march">Lets hair fall on from the ear.</param>
     /// <param name="loose">Middle lines as they hang down.</param>
     /// <param name="lies">How far each lies straight as it hangs down, cm.</param>
     /// <param name="lengths">Lengths of the strands, cm.</param>
-    public (Vector3[] Middle, float[] Combed) Run(March march, Vector3[] loose, float[] lies, float[] lengths)
+    public (Vector3[] Middle, float[] Combed) Run(StrandSimulator march, Vector3[] loose, float[] lies, float[] lengths)
     {
         var middle = (Vector3[])loose.Clone();
         var combed = (float[])lies.Clone();
@@ -29,7 +29,7 @@ internal sealed class Tucked(HeadForm head, Strands strands, HairProfile hair, T
             16,
             chunk =>
             {
-                Span<Vector3> path = stackalloc Vector3[Steps + March.Most];
+                Span<Vector3> path = stackalloc Vector3[Steps + StrandSimulator.Most];
                 for (var i = chunk * strands.Count / 16; i < (chunk + 1) * strands.Count / 16; i++)
                 {
                     if (!Takes(strands.Scalp[i]) || Fringe.Has(hair.Cut, strands.Scalp[i]))
@@ -64,7 +64,7 @@ internal sealed class Tucked(HeadForm head, Strands strands, HairProfile hair, T
     /// <summary>What grows in front of the ears.</summary>
     private static bool Takes(in ScalpPoint root) => root.Position.Z > Landmarks.EarLineZ(root.Position.Y) + 0.4;
 
-    private float ToEar(March march, int i, Span<Vector3> path)
+    private float ToEar(StrandSimulator march, int i, Span<Vector3> path)
     {
         var side = (float)strands.Side[i];
         var h = strands.Above[i];

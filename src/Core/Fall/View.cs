@@ -8,7 +8,7 @@ namespace Wendro.Core.Fall;
 /// <param name="Steps">0 the whole head, 1..3 closer.</param>
 /// <param name="Across">Middle of what is looked at, in 24ths of the picture's width from its left, 0..24.</param>
 /// <param name="Down">The same from its upper edge, in 24ths of its height.</param>
-public readonly record struct Closer(byte Steps, byte Across, byte Down)
+public readonly record struct Magnification(byte Steps, byte Across, byte Down)
 {
     /// <summary>Most steps closer.</summary>
     public const int Most = 3;
@@ -67,7 +67,7 @@ public readonly record struct View
     /// <param name="topCm">Height at the upper edge of the picture, cm.</param>
     /// <param name="tilt">Degrees above eye height.</param>
     /// <param name="closer">How much closer it is looked at, and where.</param>
-    public View(int angle, float pixelsPerCm, float topCm, int tilt = UsualTilt, Closer closer = default)
+    public View(int angle, float pixelsPerCm, float topCm, int tilt = UsualTilt, Magnification closer = default)
     {
         Closer = closer;
         AsideCm = closer.AsideCm(Width / pixelsPerCm);
@@ -105,7 +105,7 @@ public readonly record struct View
     private readonly (float TopCm, float PixelsPerCm) whole;
 
     /// <summary>How much closer it is looked at, and where.</summary>
-    public Closer Closer { get; }
+    public Magnification Closer { get; }
 
     /// <summary>The row of the whole picture that a row of this one shows.</summary>
     public float RowOfWhole(float row) => (whole.TopCm - TopCm + row / PixelsPerCm) * whole.PixelsPerCm;
@@ -145,7 +145,7 @@ public readonly record struct View
         float hemHeight,
         int tilt = UsualTilt,
         float standsUpCm = 0,
-        Closer closer = default
+        Magnification closer = default
     )
     {
         var top = 15.6f + MathF.Max(standsUpCm - 0.5f, 0);

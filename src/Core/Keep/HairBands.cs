@@ -38,7 +38,7 @@ internal static class HairBands
     /// <param name="grain">How finely.</param>
     public static IReadOnlyList<Band> Of(
         PlannedHead head,
-        HairBytes left,
+        StrandSamples left,
         int[] strands,
         IReadOnlyList<Band> between,
         Grain grain
@@ -59,7 +59,7 @@ internal static class HairBands
     /// <summary>What most tells of some strands at a distance from the scalp; null where none is so long.</summary>
     private static Sample? At(
         PlannedHead head,
-        HairBytes left,
+        StrandSamples left,
         int[] strands,
         IReadOnlyList<Band> between,
         double s,
@@ -83,11 +83,11 @@ internal static class HairBands
             var usual = told?.Level.Value ?? head.Hair.In((Zone)head.Map.Zone[i]).NaturalLevel.Value;
             all++;
             was += usual;
-            if (level >= usual + WhatIsLeft.Counts)
+            if (level >= usual + ResultingHair.Counts)
             {
                 light = (light.Count + 1, light.Sum + level);
             }
-            else if (level <= usual - WhatIsLeft.Counts || new Tint(left.Tints[at]).Meaning.Reflect is not null)
+            else if (level <= usual - ResultingHair.Counts || new Tint(left.Tints[at]).Meaning.Reflect is not null)
             {
                 dark = (dark.Count + 1, dark.Sum + level);
             }

@@ -182,14 +182,14 @@ public sealed record VisitRecord(
     /// <summary>Who worked, and where two painted.</summary>
     /// <param name="facts">What happened.</param>
     /// <param name="service">The service as it stands by that.</param>
-    public static string HandsOf(IReadOnlyList<Kept<ServiceFact>> facts, ServiceInHand service)
+    public static string HandsOf(IReadOnlyList<RecordedFact<ServiceFact>> facts, ServiceInHand service)
     {
         ArgumentNullException.ThrowIfNull(facts);
         ArgumentNullException.ThrowIfNull(service);
         var does = ServiceInHand
             .Standing(facts)
             .Select(f => f.Fact)
-            .OfType<Hands>()
+            .OfType<AssistantChanged>()
             .Where(h => h.Pairs == 2)
             .Select(h => h.Does)
             .Distinct()

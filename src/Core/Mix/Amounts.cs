@@ -10,19 +10,19 @@ namespace Wendro.Core.Mix;
 /// <param name="Formula">Of which formula.</param>
 /// <param name="HairGrams">Hair it reaches, g.</param>
 /// <param name="Grams">Mixed product, waste in it, g.</param>
-public sealed record Taken(PanelKey Panel, FormulaId Formula, double HairGrams, double Grams);
+public sealed record PanelGrams(PanelKey Panel, FormulaId Formula, double HairGrams, double Grams);
 
 /// <summary>What one area takes of its formula.</summary>
 /// <param name="Step">In which step, from 0.</param>
 /// <param name="Formula">Of which formula.</param>
 /// <param name="HairGrams">Hair it reaches, g.</param>
 /// <param name="Grams">Mixed product, waste in it, g.</param>
-public sealed record AreaTaken(int Step, FormulaId Formula, double HairGrams, double Grams);
+public sealed record AreaGrams(int Step, FormulaId Formula, double HairGrams, double Grams);
 
 /// <summary>One area in the order of work: how long laying takes and what it takes.</summary>
 /// <param name="Taken">What it takes.</param>
 /// <param name="Minutes">Parting and laying, minutes.</param>
-public sealed record AreaWork(AreaTaken Taken, double Minutes);
+public sealed record AreaWork(AreaGrams Taken, double Minutes);
 
 /// <summary>What such work usually takes.</summary>
 /// <param name="FromGrams">At least, g.</param>
@@ -109,7 +109,7 @@ public static class Amounts
     /// <param name="area">The area.</param>
     /// <param name="hairGrams">Hair it reaches, g.</param>
     /// <param name="waste">What stays in bowls and on brushes, share of what lies on the hair.</param>
-    public static AreaTaken OfArea(AreaCoat area, double hairGrams, double waste)
+    public static AreaGrams OfArea(AreaCoat area, double hairGrams, double waste)
     {
         ArgumentNullException.ThrowIfNull(area);
         var coat = area.Area.ToCm is null ? LengthsCoat : RootCoat;
@@ -119,13 +119,13 @@ public static class Amounts
     /// <summary>What every product on a panel takes, in the order they are laid.</summary>
     /// <param name="panel">The panel.</param>
     /// <param name="waste">What stays in bowls and on brushes, share of what lies on the hair.</param>
-    public static IEnumerable<Taken> Of(PlannedPanel panel, double waste)
+    public static IEnumerable<PanelGrams> Of(PlannedPanel panel, double waste)
     {
         ArgumentNullException.ThrowIfNull(panel);
         return panel.Coats.Select(c =>
         {
             var hair = HairReached(panel.Panel, c.Painted);
-            return new Taken(panel.Panel.Key, c.Formula.Id, hair, hair * CoatOn(c.Painted) * (1 + waste));
+            return new PanelGrams(panel.Panel.Key, c.Formula.Id, hair, hair * CoatOn(c.Painted) * (1 + waste));
         });
     }
 

@@ -9,7 +9,7 @@ namespace Wendro.Core.Mix;
 /// <param name="Minutes">Parting, painting and covering it, minutes.</param>
 /// <param name="Takes">Grams by formula.</param>
 /// <param name="Step">In which step of the visit, from 0.</param>
-public sealed record PanelWork(PanelKey Panel, double Minutes, IReadOnlyList<Taken> Takes, int Step = 0);
+public sealed record PanelWork(PanelKey Panel, double Minutes, IReadOnlyList<PanelGrams> Takes, int Step = 0);
 
 /// <summary>A bowl: when it is mixed, what is painted from it, when it ends.</summary>
 /// <param name="Formula">Which formula.</param>

@@ -25,7 +25,7 @@ public sealed record WeighedBowl(string Words, Formula Meant, BowlInHand Bowl, I
 public sealed record MixCase(
     IReadOnlyList<PlannedPanel> Panels,
     IReadOnlyList<Formula> Formulas,
-    Limits Limits,
+    FindingLimits Limits,
     IReadOnlyList<Batch> Batches,
     IReadOnlyDictionary<string, double> Needed,
     IReadOnlyList<Product> Shelf,

@@ -22,7 +22,7 @@ public static class OwnPattern
         PanelPaint Shared(PanelPaint p) => p with { StartShare = p.StartShare ?? Math.Min(1, p.StartCm / longest) };
         var edits = PlanAsEdits
             .Of(plan)
-            .Where(e => e is not (SetWish or SetWears or SetStyling or MovePart))
+            .Where(e => e is not (SetGoal or SetWears or SetStyling or MovePart))
             .Select(e =>
                 e switch
                 {

@@ -20,7 +20,7 @@ public sealed partial class Sketch
 {
     private readonly Cutting cutting;
     private readonly List<PatternStep> steps = [];
-    private readonly Schools schools;
+    private readonly TechniquePreferences schools;
     private Plan plan;
 
     internal Sketch(Plan plan, Cutting cutting, HouseRules house)
@@ -37,7 +37,7 @@ public sealed partial class Sketch
         // a hand left out stays out.
         var clean = plan
             .Regions.Where(r => r.By == LeftOutBy.Pattern)
-            .Select(r => (PlanEdit)new TakeIn(r.Region))
+            .Select(r => (PlanEdit)new IncludeRegion(r.Region))
             .Concat(
                 ZoneFacts
                     .All.Where(z => plan.Zones[z] is { Excluded: not null, ExcludedBy: LeftOutBy.Pattern })
@@ -62,7 +62,7 @@ public sealed partial class Sketch
             )
             .Append(new SetReach(Reach.Full))
             .Concat(Divided(Section.Frame.EarToEar))
-            .Append(new SetFormula(MixForWish.Of(house.Formula, Hair, plan.Wish.EndsLevel, Covering.Open)))
+            .Append(new SetFormula(MixForGoal.Of(house.Formula, Hair, plan.Wish.EndsLevel, Covering.Open)))
             .ToArray();
         Step("Start from a clean head.", clean);
     }
@@ -163,7 +163,7 @@ public sealed partial class Sketch
         Step(
             why,
             new SetFormula(
-                MixForWish.Of(
+                MixForGoal.Of(
                     Formula.Lightening(id, lightener, volume, LiftTables.LeafletLimitMinutes),
                     Hair,
                     Level.Clamp(plan.Wish.EndsLevel - below),

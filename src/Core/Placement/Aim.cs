@@ -61,13 +61,13 @@ public static class Aim
     private const double Fault = 0.6;
 
     /// <summary>How far from the wanted look, 0 or more: less is nearer. What it costs left aside.</summary>
-    public static double Distance(in Outcome o, Wish wish) => Distance(o, wish, 0);
+    public static double Distance(in Outcome o, Goal wish) => Distance(o, wish, 0);
 
     /// <summary>
     /// The objective: distance, and what it costs, weighed by what the proposal is to be good at. The soonest may use
     /// up what the eye lets pass.
     /// </summary>
-    public static double Score(in Outcome o, Wish wish, Strength strength)
+    public static double Score(in Outcome o, Goal wish, Strength strength)
     {
         var (slack, time) = strength == Strength.Soonest ? (0.9, 3.0) : (0, 0.5);
         var grow = strength == Strength.SlowToGrowOut ? 1.2 * Math.Max(0, 1 - o.RegrowthWeeks / 26) : 0;
@@ -78,9 +78,9 @@ public static class Aim
     }
 
     /// <summary>How far beyond what the eye lets pass it is from the wanted look, 0 or more: 0 is met.</summary>
-    public static double Beyond(in Outcome o, Wish wish) => Distance(o, wish, 1);
+    public static double Beyond(in Outcome o, Goal wish) => Distance(o, wish, 1);
 
-    private static double Distance(in Outcome o, Wish wish, double slack)
+    private static double Distance(in Outcome o, Goal wish, double slack)
     {
         ArgumentNullException.ThrowIfNull(wish);
         double Square(double x)

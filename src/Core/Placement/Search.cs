@@ -27,15 +27,15 @@ public sealed class Search
     /// <summary>Settings of a group looked at closely for each proposal. Model assumption.</summary>
     private const int WorthLooking = 10;
     private readonly Plan plan;
-    private readonly HairLooks looks;
+    private readonly HairViews looks;
     private readonly Cutting cutting;
     private readonly Action<Progress>? told;
-    private readonly Tried tried;
+    private readonly ZoneEvaluations tried;
 
-    private Search(Plan plan, HairLooks looks, Cutting cutting, HouseRules house, Action<Progress>? told)
+    private Search(Plan plan, HairViews looks, Cutting cutting, HouseRules house, Action<Progress>? told)
     {
         (this.plan, this.looks, this.cutting, this.told) = (plan, looks, cutting, told);
-        tried = new Tried(plan, looks, cutting, house);
+        tried = new ZoneEvaluations(plan, looks, cutting, house);
     }
 
     /// <summary>
@@ -46,26 +46,26 @@ public sealed class Search
     /// <param name="cutting">Cuts zones into panels.</param>
     /// <param name="house">What can be set, and how it is cut.</param>
     /// <param name="told">Told how far it is.</param>
-    /// <param name="stop">Ends it early.</param>
+    /// <param name="cancellationToken">Ends it early.</param>
     public static IReadOnlyList<Proposal> Of(
         Plan plan,
-        HairLooks looks,
+        HairViews looks,
         Cutting cutting,
         HouseRules house,
         Action<Progress>? told = null,
-        CancellationToken stop = default
+        CancellationToken cancellationToken = default
     )
     {
         ArgumentNullException.ThrowIfNull(plan);
         ArgumentNullException.ThrowIfNull(looks);
         ArgumentNullException.ThrowIfNull(cutting);
         ArgumentNullException.ThrowIfNull(house);
-        return new Search(plan, looks, cutting, house, told).Run(stop);
+        return new Search(plan, looks, cutting, house, told).Run(cancellationToken);
     }
 
-    private Proposal[] Run(CancellationToken stop)
+    private Proposal[] Run(CancellationToken cancellationToken)
     {
-        var table = new HeadsOfZones(plan, tried, LookClosely(WorthIt(stop), stop));
+        var table = new ComposedHeads(plan, tried, LookClosely(WorthIt(cancellationToken), cancellationToken));
         var strengths = Enum.GetValues<Strength>();
         var found = new List<(Strength Strength, int[] Chosen)>();
         double? best = null;
@@ -77,7 +77,7 @@ public sealed class Search
                 found.Select(f => f.Chosen).ToArray(),
                 share =>
                     told?.Invoke(new Progress(0.8 + 0.15 * (s + share) / strengths.Length, table.Evaluations, best)),
-                stop
+                cancellationToken
             );
             found.Add((strengths[s], chosen));
             var distance = Aim.Distance(table.Judge(chosen), plan.Wish);
@@ -98,7 +98,7 @@ public sealed class Search
     /// whole heads are searched, and round what was found the settings kept that leave the head nearest to the best, in
     /// every thickness. Nothing painted always is. Stopped early, what was not looked at is not worth it.
     /// </summary>
-    private int[][] WorthIt(CancellationToken stop)
+    private int[][] WorthIt(CancellationToken cancellationToken)
     {
         var all = tried
             .Groups.Select(g =>
@@ -108,12 +108,12 @@ public sealed class Search
                     .ToArray()
             )
             .ToArray();
-        var table = new HeadsOfZones(plan, tried, Look(all, tried.FirstSight, 0, 0.5, stop));
+        var table = new ComposedHeads(plan, tried, Look(all, tried.FirstSight, 0, 0.5, cancellationToken));
         var worth = all.Select(_ => new HashSet<int> { 0 }).ToArray();
         var found = new List<int[]>();
         foreach (var strength in Enum.GetValues<Strength>())
         {
-            var chosen = table.Climb(strength, FirstBeginnings, [.. found], _ => { }, stop);
+            var chosen = table.Climb(strength, FirstBeginnings, [.. found], _ => { }, cancellationToken);
             found.Add(chosen);
             for (var g = 0; g < worth.Length; g++)
             {
@@ -143,8 +143,8 @@ public sealed class Search
             .ToArray();
     }
 
-    private ZoneLook[][][] LookClosely(int[][] worth, CancellationToken stop) =>
-        Look(worth, tried.Look, 0.5, 0.8, stop);
+    private ZoneLook[][][] LookClosely(int[][] worth, CancellationToken cancellationToken) =>
+        Look(worth, tried.Look, 0.5, 0.8, cancellationToken);
 
     /// <summary>
     /// What settings of every group add; null for what was not looked at. Stopped early, what was not looked at yet
@@ -155,7 +155,7 @@ public sealed class Search
         Func<Zone, Setting, ZoneLook> look,
         double from,
         double to,
-        CancellationToken stop
+        CancellationToken cancellationToken
     )
     {
         var table = tried.Groups.Select(g => new ZoneLook[g.Settings.Count][]).ToArray();
@@ -166,7 +166,7 @@ public sealed class Search
             at =>
             {
                 var (zones, settings) = tried.Groups[at.i];
-                if (at.j == 0 || !stop.IsCancellationRequested)
+                if (at.j == 0 || !cancellationToken.IsCancellationRequested)
                 {
                     table[at.i][at.j] = zones.Select(z => look(z, settings[at.j])).ToArray();
                 }
@@ -186,7 +186,7 @@ public sealed class Search
     /// whatever it was searched for; of the others the soonest by its score, unless it grows out slower by weeks: then
     /// it is called that.
     /// </summary>
-    internal static Proposal[] Assigned(IReadOnlyList<Proposal> made, Wish wish)
+    internal static Proposal[] Assigned(IReadOnlyList<Proposal> made, Goal wish)
     {
         var left = made.ToList();
         Proposal Take<T>(Strength strength, Func<Proposal, T> less)

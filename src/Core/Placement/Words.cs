@@ -196,6 +196,6 @@ internal static class Words
         return by.MaxBy(x => x.Worse).Words;
     }
 
-    private static double Outside(double share, Wish wish) =>
+    private static double Outside(double share, Goal wish) =>
         Math.Max(0, Math.Max(wish.LightShareLow - share, share - wish.LightShareHigh)) / Aim.ShareWithin;
 }

@@ -26,8 +26,8 @@ public sealed record CoarserCut(
     /// </summary>
     /// <param name="mix">The plan as bowls.</param>
     /// <param name="cutting">Cuts zones into panels.</param>
-    /// <param name="stop">Ends the search: something newer is wanted.</param>
-    public static CoarserCut? For(PlannedMix mix, Cutting cutting, CancellationToken stop = default)
+    /// <param name="cancellationToken">Ends the search: something newer is wanted.</param>
+    public static CoarserCut? For(PlannedMix mix, Cutting cutting, CancellationToken cancellationToken = default)
     {
         ArgumentNullException.ThrowIfNull(mix);
         ArgumentNullException.ThrowIfNull(cutting);
@@ -39,7 +39,7 @@ public sealed record CoarserCut(
         var tried = new List<(CoarserCut Cut, double TooEarly)>();
         foreach (var (label, edit) in FixesToTry.Coarser(mix.Head))
         {
-            stop.ThrowIfCancellationRequested();
+            cancellationToken.ThrowIfCancellationRequested();
             if (mix.After(edit, cutting) is { } after)
             {
                 var left = TooEarly(after);

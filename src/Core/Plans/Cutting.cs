@@ -9,7 +9,7 @@ namespace Wendro.Core.Plans;
 /// <summary>A head of hair ready to be cut into panels; cuts already made are kept.</summary>
 public sealed class Cutting
 {
-    private readonly Recent<ZoneCut, ZonePanels> kept = new(100);
+    private readonly LruCache<ZoneCut, ZonePanels> kept = new(100);
     private readonly Func<PartLine, Func<ScalpPoint, double>> lengths;
 
     /// <param name="head">The head.</param>

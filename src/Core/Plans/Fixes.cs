@@ -28,8 +28,8 @@ public static class Fixes
     /// <param name="finding">The finding.</param>
     /// <param name="head">The head it was found on.</param>
     /// <param name="cutting">Cuts zones into panels.</param>
-    /// <param name="stop">Ends the search: something newer is wanted.</param>
-    public static Fix? For(Finding finding, PlannedHead head, Cutting cutting, CancellationToken stop = default)
+    /// <param name="cancellationToken">Ends the search: something newer is wanted.</param>
+    public static Fix? For(Finding finding, PlannedHead head, Cutting cutting, CancellationToken cancellationToken = default)
     {
         ArgumentNullException.ThrowIfNull(finding);
         ArgumentNullException.ThrowIfNull(head);
@@ -40,7 +40,7 @@ public static class Fixes
         var alarms = head.AllFindings.Count(f => f.Severity == Severity.Alarm);
         foreach (var (label, edit) in FixesToTry.For(finding, head))
         {
-            stop.ThrowIfCancellationRequested();
+            cancellationToken.ThrowIfCancellationRequested();
             var applied = head.Plan.Apply(edit, cutting);
             if (!applied.Succeeded)
             {
@@ -48,7 +48,7 @@ public static class Fixes
             }
 
             var after = head.After(applied.Plan, head.Looks, cutting);
-            if (!WaysOffered.Keeps(head, after))
+            if (!OfferedTechniques.Keeps(head, after))
             {
                 continue;
             }

@@ -46,12 +46,12 @@ public sealed record HouseRules(
     double BabyHairCm,
     bool LowerFilm,
     Formula Formula,
-    Limits? Limits = null,
+    FindingLimits? Limits = null,
     BenchRules? Bench = null,
     LowerSections? Below = null,
     [property: Within(0, Sections.MostLeaveOutMm, "mm")] double FaceLeaveOutMm = 0,
-    Schools? Schools = null,
-    Floor? Floor = null
+    TechniquePreferences? Schools = null,
+    SalonCapacity? Floor = null
 )
 {
     /// <summary>
@@ -76,10 +76,10 @@ public sealed record HouseRules(
         );
 
     /// <summary>Where artists disagree (a method: a record writes out its properties).</summary>
-    public Schools SchoolsOf() => Schools ?? Plans.Schools.Usual;
+    public TechniquePreferences SchoolsOf() => Schools ?? Plans.TechniquePreferences.Usual;
 
     /// <summary>How many can be seen to at once (a method: a record writes out its properties).</summary>
-    public Floor FloorOf() => Floor ?? Plans.Floor.Usual;
+    public SalonCapacity FloorOf() => Floor ?? Plans.SalonCapacity.Usual;
 
     /// <summary>How a zone is cut.</summary>
     public Sections SectionsOf(Zone zone) =>

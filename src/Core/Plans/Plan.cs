@@ -63,7 +63,7 @@ public sealed record Plan(
     int Seed,
     PartLine Part,
     ImmutableArray<Wear> Wears,
-    Wish Wish,
+    Goal Wish,
     ImmutableArray<Formula> Formulas,
     ImmutableSortedDictionary<Zone, ZonePlan> Zones,
     Frame Frame = Frame.EarToEar,
@@ -71,7 +71,7 @@ public sealed record Plan(
     IReadOnlyList<Zone>? Order = null,
     bool LowerFilm = false,
     Styling Styled = Styling.Own,
-    Limits? Limits = null,
+    FindingLimits? Limits = null,
     IReadOnlyList<Dismissed>? Dismissed = null,
     IReadOnlyList<Step>? Steps = null,
     Rinsing Rinse = Rinsing.InWaves
@@ -85,7 +85,7 @@ public sealed record Plan(
             seed,
             PartLine.Central,
             [Wear.Down, Wear.TiedHigh],
-            new Wish(),
+            new Goal(),
             [house.Formula],
             ZoneFacts.All.ToImmutableSortedDictionary(z => z, z => ZonePlan.Fresh(z, house)),
             house.Frame,
@@ -93,9 +93,9 @@ public sealed record Plan(
             Order: house.SchoolsOf().OrderFor(house.Frame),
             LowerFilm: house.LowerFilm,
             Limits: house.SchoolsOf().TopBrightest
-                ? (house.Limits ?? Limits.Usual) with
+                ? (house.Limits ?? FindingLimits.Usual) with
                 {
-                    CrownCm = Limits.CrownAnywhereCm,
+                    CrownCm = FindingLimits.CrownAnywhereCm,
                 }
                 : house.Limits,
             Rinse: house.SchoolsOf().RinsedOnce ? Rinsing.Once : Rinsing.InWaves
@@ -118,7 +118,7 @@ public sealed record Plan(
     public IReadOnlyList<Dismissed> SetAside => Dismissed ?? [];
 
     /// <summary>What counts as wrong (a method: a record writes out its properties).</summary>
-    public Limits LimitsOf() => Limits ?? Limits.Usual;
+    public FindingLimits LimitsOf() => Limits ?? FindingLimits.Usual;
 
     /// <summary>Regions left out.</summary>
     public IReadOnlyList<LeftOut> Regions => LeftOut ?? [];

@@ -19,7 +19,7 @@ public sealed class PlannedHead
 
     private PlannedHead(
         Plan plan,
-        AsLaid laid,
+        ActualApplication laid,
         IReadOnlyDictionary<Zone, ZonePanels> cut,
         IReadOnlyList<PlannedPanel> panels,
         HeadLevels reached,
@@ -40,7 +40,7 @@ public sealed class PlannedHead
     public Plan Plan { get; }
 
     /// <summary>What was laid otherwise than planned.</summary>
-    public AsLaid Laid { get; }
+    public ActualApplication Laid { get; }
 
     /// <summary>Every zone's panels.</summary>
     public IReadOnlyDictionary<Zone, ZonePanels> Cut { get; }
@@ -58,7 +58,7 @@ public sealed class PlannedHead
     public IReadOnlyList<PanelKey> Working => working.Value;
 
     /// <summary>The hair, its part and all that is seen of it.</summary>
-    public HairLooks Looks => Reached.On.Looks;
+    public HairViews Looks => Reached.On.Looks;
 
     /// <summary>Her hair, with all that was done to it before.</summary>
     public HairProfile Hair => Reached.On.Hair;
@@ -70,7 +70,7 @@ public sealed class PlannedHead
     public byte[] Levels => Reached.Bytes;
 
     /// <summary>All strands when rinsed, levels mixed within locks: what a picture is drawn with.</summary>
-    public HairBytes Drawn => Reached.Drawn;
+    public StrandSamples Drawn => Reached.Drawn;
 
     /// <summary>What is seen worn down.</summary>
     public Tally Down => Reached.Down;
@@ -163,12 +163,12 @@ public sealed class PlannedHead
     /// <param name="cutting">Cuts zones into panels.</param>
     /// <param name="plan">The plan.</param>
     /// <param name="laid">What was laid otherwise than planned; null for nothing.</param>
-    public static PlannedHead Of(HairLooks looks, Cutting cutting, Plan plan, AsLaid? laid = null)
+    public static PlannedHead Of(HairViews looks, Cutting cutting, Plan plan, ActualApplication? laid = null)
     {
         ArgumentNullException.ThrowIfNull(looks);
         ArgumentNullException.ThrowIfNull(cutting);
         ArgumentNullException.ThrowIfNull(plan);
-        var really = laid ?? AsLaid.Planned;
+        var really = laid ?? ActualApplication.Planned;
         var cut = cutting.Cut(plan);
         var firsts = new Dictionary<Zone, (ZonePanels, int)>();
         var count = 0;
@@ -188,7 +188,7 @@ public sealed class PlannedHead
             cutting.Hair.Pieces
         );
         var reached = StrandLevels.All(cutting.Hair, map, panels, looks.OnHead.Lengths, Moment.Rinsed, areas);
-        var on = new OnHead(looks, cutting.Hair, map, plan.Wears);
+        var on = new HeadContext(looks, cutting.Hair, map, plan.Wears);
         return new PlannedHead(plan, really, cut, panels, HeadLevels.Of(on, reached));
     }
 
@@ -199,11 +199,11 @@ public sealed class PlannedHead
     /// <param name="looks">The hair with the next plan's part.</param>
     /// <param name="cutting">Cuts zones into panels.</param>
     /// <param name="laid">What was laid otherwise than planned; null for nothing.</param>
-    public PlannedHead After(Plan next, HairLooks looks, Cutting cutting, AsLaid? laid = null)
+    public PlannedHead After(Plan next, HairViews looks, Cutting cutting, ActualApplication? laid = null)
     {
         ArgumentNullException.ThrowIfNull(next);
         ArgumentNullException.ThrowIfNull(cutting);
-        var really = laid ?? AsLaid.Planned;
+        var really = laid ?? ActualApplication.Planned;
         if (
             !ReferenceEquals(looks, Looks)
             || Hair != cutting.Hair
@@ -242,7 +242,7 @@ public sealed class PlannedHead
     }
 
     /// <summary>All strands to draw at another moment.</summary>
-    public HairBytes DrawnAt(Moment moment)
+    public StrandSamples DrawnAt(Moment moment)
     {
         if (moment == Moment.Rinsed)
         {
@@ -258,8 +258,8 @@ public sealed class PlannedHead
     }
 
     /// <summary>All strands to draw the head with as a wish would have it.</summary>
-    public HairBytes DrawnAsWished(Wish wish) =>
-        Reached.Draw(WishLook.Of(Hair, Map, Looks.OnHead.Strands, Looks.Weights(Wear.Down), wish));
+    public StrandSamples DrawnAsWished(Goal wish) =>
+        Reached.Draw(GoalLook.Of(Hair, Map, Looks.OnHead.Strands, Looks.Weights(Wear.Down), wish));
 
     /// <summary>A panel by its key; null if there is none.</summary>
     public PlannedPanel? PanelOf(PanelKey key) => Panels.FirstOrDefault(p => p.Panel.Key == key);
@@ -292,7 +292,7 @@ public sealed class PlannedHead
         return Blend.HiddenWork.Of(hidden.Sum(MinutesOf), hidden.Select(p => p.Panel.Key).ToArray(), Plan.LimitsOf());
     }
 
-    private Judged Judge(HeadLevels levels) =>
+    private FindingContext Judge(HeadLevels levels) =>
         new(
             Hair,
             Plan.Wish,
@@ -317,7 +317,7 @@ public sealed class PlannedHead
         (Plan.Steps ?? []).SequenceEqual(next.Steps ?? [])
         && (next.Steps is null || Areas.SequenceEqual(next.AreasOf()));
 
-    private static PlannedPanel Planned(Panel panel, Plan plan, AsLaid laid)
+    private static PlannedPanel Planned(Panel panel, Plan plan, ActualApplication laid)
     {
         var paint = plan.Zones[panel.Key.Zone].Of(panel.Key);
         return new(
@@ -336,7 +336,7 @@ public sealed class PlannedHead
         );
     }
 
-    private static PlannedPanel Replanned(PlannedPanel before, Plan next, AsLaid laid, bool mixed)
+    private static PlannedPanel Replanned(PlannedPanel before, Plan next, ActualApplication laid, bool mixed)
     {
         var key = before.Panel.Key;
         var paint = next.Zones[key.Zone].Of(key);

@@ -48,8 +48,8 @@ public sealed class PlannedMix
         PlannedHead head,
         BenchRules bench,
         IReadOnlyList<Product> shelf,
-        IReadOnlyList<Taken> takes,
-        IReadOnlyList<AreaTaken> areas,
+        IReadOnlyList<PanelGrams> takes,
+        IReadOnlyList<AreaGrams> areas,
         Timeline timeline,
         IReadOnlyList<PlannedBowl> bowls,
         IReadOnlyList<BegunBowl> begun,
@@ -77,10 +77,10 @@ public sealed class PlannedMix
     public IReadOnlyList<Product> Shelf { get; }
 
     /// <summary>What every panel takes of every formula, in working order.</summary>
-    public IReadOnlyList<Taken> Takes { get; }
+    public IReadOnlyList<PanelGrams> Takes { get; }
 
     /// <summary>What is laid over whole areas takes, in order.</summary>
-    public IReadOnlyList<AreaTaken> AreaTakes { get; }
+    public IReadOnlyList<AreaGrams> AreaTakes { get; }
 
     /// <summary>Bowls and panels on one time axis.</summary>
     public Timeline Timeline { get; }
@@ -234,9 +234,9 @@ public sealed class PlannedMix
         Mix.Tray.Of(Head.Panels, Head.Hair, Bowls.Select(b => b.Batch).ToArray(), Frames.PiecesOf(Head.Plan.Frame));
 
     /// <summary>What lies otherwise on the hair for how it was weighed: panels take what is in their bowl.</summary>
-    public AsLaid AsWeighed()
+    public ActualApplication AsWeighed()
     {
-        var laid = AsLaid.Planned;
+        var laid = ActualApplication.Planned;
         foreach (var bowl in Bowls.Where(b => b.Begun is { InHand.IsDone: true }))
         {
             var came = bowl.Begun!.InHand.AsWeighed(bowl.Begun.Meant);
@@ -247,7 +247,7 @@ public sealed class PlannedMix
                 {
                     if (coats[c].Formula.Id == bowl.Batch.Formula)
                     {
-                        laid = laid.With(key, c, new Laid(came));
+                        laid = laid.With(key, c, new CoatOverride(came));
                     }
                 }
             }
@@ -257,9 +257,9 @@ public sealed class PlannedMix
     }
 
     /// <summary>When each coat is laid, as bowls and panels follow one another.</summary>
-    public AsLaid AsTimed() =>
+    public ActualApplication AsTimed() =>
         Timeline.Turns.Aggregate(
-            AsLaid.Planned,
+            ActualApplication.Planned,
             (laid, turn) =>
                 Head.PanelOf(turn.Panel)!
                     .Coats.Select(
@@ -267,7 +267,7 @@ public sealed class PlannedMix
                             (Coat: i, c.Step, Works: new Exposure(new(Math.Min(turn.To, Minutes.Longest)), c.Works.For))
                     )
                     .Where(c => c.Step == turn.Step)
-                    .Aggregate(laid, (l, c) => l.With(turn.Panel, c.Coat, new Laid(Works: c.Works)))
+                    .Aggregate(laid, (l, c) => l.With(turn.Panel, c.Coat, new CoatOverride(Works: c.Works)))
         );
 
     /// <summary>

@@ -54,10 +54,10 @@ internal sealed class StepsWork
     }
 
     /// <summary>What every panel takes of every formula, in the order it is painted.</summary>
-    public IReadOnlyList<Taken> Takes => painted.SelectMany(s => s).SelectMany(w => w.Takes).ToArray();
+    public IReadOnlyList<PanelGrams> Takes => painted.SelectMany(s => s).SelectMany(w => w.Takes).ToArray();
 
     /// <summary>What areas take.</summary>
-    public IReadOnlyList<AreaTaken> Areas => laid.OfType<AreaWork>().Select(w => w.Taken).ToArray();
+    public IReadOnlyList<AreaGrams> Areas => laid.OfType<AreaWork>().Select(w => w.Taken).ToArray();
 
     /// <summary>Works all of it on a clock.</summary>
     /// <param name="clock">The clock.</param>

@@ -100,7 +100,7 @@ public sealed class Causes
         ServiceInHand service,
         Depths depths,
         IReadOnlyCollection<ZoneReading> readings,
-        AsLaid? weighed = null,
+        ActualApplication? weighed = null,
         IReadOnlyList<ReviewMark>? marks = null
     )
     {

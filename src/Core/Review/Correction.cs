@@ -34,7 +34,7 @@ public static class Correction
         var usual = light.GroupBy(c => c.Formula).MaxBy(g => g.Count())!.Key;
         var edits = new List<PlanEdit>
         {
-            new SetFormula(WhatNow.Again(planned, usual) with { Id = id, Minutes = new(Math.Ceiling(minutes)) }),
+            new SetFormula(NextActions.Again(planned, usual) with { Id = id, Minutes = new(Math.Ceiling(minutes)) }),
             new AddStep(new(StepKind.Lighten, Formula: id, Damp: damp), Math.Min(stepsDone, plan.StepsOf().Count)),
         };
         // What is painted alike is painted in one.

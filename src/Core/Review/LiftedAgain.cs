@@ -20,8 +20,8 @@ public sealed class LiftedAgain
     public int? Step { get; }
 
     /// <summary>What is known of a head's coats, with those before that step as they were read.</summary>
-    public AsLaid On(PlannedHead head, AsLaid laid) =>
-        Step is { } step && shares.Count > 0 ? AsRead.On(head, laid, step, shares) : laid;
+    public ActualApplication On(PlannedHead head, ActualApplication laid) =>
+        Step is { } step && shares.Count > 0 ? HairAsRead.On(head, laid, step, shares) : laid;
 
     /// <summary>When a zone was lifted again last; null where it wasn't.</summary>
     public DateTimeOffset? At(Zone zone) => at.TryGetValue(zone, out var when) ? when : null;
@@ -30,11 +30,11 @@ public sealed class LiftedAgain
     /// <param name="head">The head.</param>
     /// <param name="service">What happened at the chair.</param>
     /// <param name="facts">What was seen and said at the review.</param>
-    public static LiftedAgain Of(PlannedHead head, ServiceInHand service, IReadOnlyList<Kept<ReviewFact>> facts)
+    public static LiftedAgain Of(PlannedHead head, ServiceInHand service, IReadOnlyList<RecordedFact<ReviewFact>> facts)
     {
         ArgumentNullException.ThrowIfNull(service);
         ArgumentNullException.ThrowIfNull(facts);
-        if (AsRead.AgainIn(head) is not { } step)
+        if (HairAsRead.AgainIn(head) is not { } step)
         {
             return new(null, [], new Dictionary<Zone, double>());
         }
@@ -57,7 +57,7 @@ public sealed class LiftedAgain
         return new(
             step,
             at,
-            before.Length == 0 ? new Dictionary<Zone, double>() : AsRead.SharesOf(head, new Depths(head), step, before)
+            before.Length == 0 ? new Dictionary<Zone, double>() : HairAsRead.SharesOf(head, new Depths(head), step, before)
         );
     }
 }

@@ -15,7 +15,7 @@ internal sealed record Lightened(
     Lifting Planned,
     Lifting Really,
     double PlannedMinutes,
-    Worked? Worked,
+    ActualMinutes? Worked,
     IReadOnlyList<(double Minutes, double Level)> Looks
 )
 {
@@ -36,7 +36,7 @@ internal sealed record Lightened(
     /// <param name="service">What happened at the chair.</param>
     /// <param name="zone">The zone.</param>
     /// <param name="weighed">The mixtures as weighed; null as planned.</param>
-    public static Lightened? In(PlannedHead planned, ServiceInHand service, Zone zone, AsLaid? weighed = null)
+    public static Lightened? In(PlannedHead planned, ServiceInHand service, Zone zone, ActualApplication? weighed = null)
     {
         var panels = PanelsIn(planned, zone);
         if (panels.Count == 0)
@@ -54,8 +54,8 @@ internal sealed record Lightened(
             Damp = coat.Damp,
         };
         var worked = panels
-            .Select(p => AsHappened.Of(service, planned, p, p.Coats.First(c => c.Formula.Light is not null)))
-            .OfType<Worked>()
+            .Select(p => ActualForecast.Of(service, planned, p, p.Coats.First(c => c.Formula.Light is not null)))
+            .OfType<ActualMinutes>()
             .ToArray();
         return new(
             zone,

@@ -66,7 +66,7 @@ public sealed record NextTime(CauseKind Cause, Zone? Zone, Sentence Words, PlanE
         var keys = panels.Select(p => p.Panel.Key).ToArray();
         return CauseWords.ToldAs(cause) switch
         {
-            CauseKind.Dried => Covered(WhatNow.Milder(planned, panels)),
+            CauseKind.Dried => Covered(NextActions.Milder(planned, panels)),
             CauseKind.ThinCoat => Here(
                 $"Press firmly and hold taut on the {where}: a fuller coat.",
                 new SetHandling(keys, Pressure.Firm, Tension.Taut)

@@ -59,13 +59,13 @@ public sealed record ReviewInHand
     public Decision? Decision { get; private init; }
 
     /// <summary>The last fact that stands; null for none.</summary>
-    public Kept<ReviewFact>? Last { get; private init; }
+    public RecordedFact<ReviewFact>? Last { get; private init; }
 
     /// <summary>Whether its own work is done: something was read and what now is decided.</summary>
     public bool IsDone => Readings.Count > 0 && Decision is not null;
 
     /// <summary>The review after all that was seen and said.</summary>
-    public static ReviewInHand Of(IReadOnlyList<Kept<ReviewFact>> facts)
+    public static ReviewInHand Of(IReadOnlyList<RecordedFact<ReviewFact>> facts)
     {
         ArgumentNullException.ThrowIfNull(facts);
         var back = facts.Select(f => f.Fact).OfType<Unsaid>().Select(u => u.Number).ToHashSet();
@@ -101,7 +101,7 @@ public sealed record ReviewInHand
     /// <summary>What can't be said now, by field; nothing where it can.</summary>
     /// <param name="fact">What is said.</param>
     /// <param name="facts">What was said before.</param>
-    public IReadOnlyList<Problem> Against(ReviewFact fact, IReadOnlyList<Kept<ReviewFact>> facts)
+    public IReadOnlyList<Problem> Against(ReviewFact fact, IReadOnlyList<RecordedFact<ReviewFact>> facts)
     {
         ArgumentNullException.ThrowIfNull(facts);
         return fact switch
@@ -131,7 +131,7 @@ public sealed record ReviewInHand
         };
     }
 
-    private ReviewInHand With(Kept<ReviewFact> kept) =>
+    private ReviewInHand With(RecordedFact<ReviewFact> kept) =>
         kept.Fact switch
         {
             StateSaid s => this with { State = s },

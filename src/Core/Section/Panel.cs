@@ -87,10 +87,10 @@ public sealed record Panel(
 /// <param name="Panel">Its panel's number in the zone.</param>
 /// <param name="U">Across the panel, 0 at the edge nearest her face (at the back: her left) .. 1.</param>
 /// <param name="W">Through the section, 0 at the edge nearest part or crown .. 1.</param>
-public readonly record struct InPanel(int Panel, double U, double W);
+public readonly record struct PanelPosition(int Panel, double U, double W);
 
 /// <summary>Where a panel can be taken hold of on the crown map, cm.</summary>
 /// <param name="Middle">Its middle.</param>
 /// <param name="Up">From there to its upper edge.</param>
 /// <param name="Aside">From there along its section to its end.</param>
-public readonly record struct Grip(MapPoint Middle, MapPoint Up, MapPoint Aside);
+public readonly record struct DragHandle(MapPoint Middle, MapPoint Up, MapPoint Aside);

@@ -29,7 +29,7 @@ internal readonly record struct Column(Edge From, Edge To, int Panel, Edge Left,
 internal sealed record Row(double Low, double High, bool Turned, IReadOnlyList<Column> Columns)
 {
     /// <summary>Where in this row a place lies; null beyond its columns.</summary>
-    public InPanel? At(double height, double along)
+    public PanelPosition? At(double height, double along)
     {
         var up = Math.Clamp((height - Low) / (High - Low), 0, 1);
         for (var c = 0; c < Columns.Count; c++)
@@ -42,7 +42,7 @@ internal sealed record Row(double Low, double High, bool Turned, IReadOnlyList<C
             {
                 var (left, right) = (column.Left.AtShare(up), column.Right.AtShare(up));
                 var u = right - left < 1e-9 ? 0.5 : Math.Clamp((along - left) / (right - left), 0, 1);
-                return new InPanel(column.Panel, u, Turned ? up : 1 - up);
+                return new PanelPosition(column.Panel, u, Turned ? up : 1 - up);
             }
         }
 

@@ -83,7 +83,7 @@ public sealed class ZonePanels
 
         var outlines = head.ZonesFor(how.Part).OutlinesOf(zone);
         var partings = Partings.Of(zone, sections.Parting, how.Part, outlines);
-        var knife = new Knife(head, how, partings, hair.In(zone), lengthAt);
+        var knife = new PanelCutter(head, how, partings, hair.In(zone), lengthAt);
         var outside = how
             .Regions.Select(r => r.Outside(zone, how.Part))
             .OfType<Func<ScalpPoint, double>>()
@@ -136,7 +136,7 @@ public sealed class ZonePanels
     }
 
     /// <summary>The panel a place of this zone belongs to; null where it is left out.</summary>
-    public InPanel? At(in ScalpPoint p)
+    public PanelPosition? At(in ScalpPoint p)
     {
         var height = partings.Across(p);
         foreach (var row in rows)
@@ -170,7 +170,7 @@ public sealed class ZonePanels
     /// Where a panel can be taken hold of on the map: from its middle to its upper edge, and along its section to its
     /// end, cm on the map.
     /// </summary>
-    public Grip GripOf(Panel panel, ScalpChart chart)
+    public DragHandle GripOf(Panel panel, ScalpChart chart)
     {
         ArgumentNullException.ThrowIfNull(panel);
         ArgumentNullException.ThrowIfNull(chart);
@@ -187,7 +187,7 @@ public sealed class ZonePanels
 
         // The map keeps areas: what it narrows across, it widens along.
         var aside = panel.WidthCm / 2 * steep;
-        return new Grip(panel.Centre.Map, new(nx * up, ny * up), new(ny * aside, -nx * aside));
+        return new DragHandle(panel.Centre.Map, new(nx * up, ny * up), new(ny * aside, -nx * aside));
     }
 
     /// <summary>

@@ -9,7 +9,7 @@ namespace Wendro.Core.Tone;
 public sealed class Palette
 {
     /// <summary>Wished tones whose colours are kept: a day's clients have few.</summary>
-    private static readonly Recent<double, Palette> Wished = new(8);
+    private static readonly LruCache<double, Palette> Wished = new(8);
 
     private readonly double? tone;
     private readonly ushort[]?[] even = new ushort[Tint.Count][];
@@ -32,12 +32,12 @@ public sealed class Palette
         if (means.White)
         {
             return means.Reflect is { } over
-                ? Absorbed.Of(over, means.Strength).Of(LevelColours.WhiteHair)
+                ? Absorbance.Of(over, means.Strength).Of(LevelColours.WhiteHair)
                 : LevelColours.WhiteAmong(means.WhiteShare);
         }
 
         return means.Reflect is { } reflect
-            ? Coloured(level, means.Lifted, Absorbed.Of(reflect, means.Strength), InTables)
+            ? Coloured(level, means.Lifted, Absorbance.Of(reflect, means.Strength), InTables)
             : Bare(level, means.Lifted);
     }
 
@@ -47,7 +47,7 @@ public sealed class Palette
     /// <param name="level">How light it is, 1..10.</param>
     /// <param name="lifted">How far it was lifted: 0 as it grew .. 1.</param>
     /// <param name="absorbed">What the colour on it takes of the light.</param>
-    public static (double R, double G, double B) ColourOf(double level, double lifted, Absorbed absorbed) =>
+    public static (double R, double G, double B) ColourOf(double level, double lifted, Absorbance absorbed) =>
         absorbed == default ? Raw.Bare(level, lifted) : Coloured(level, lifted, absorbed, Exact);
 
     /// <summary>
@@ -109,7 +109,7 @@ public sealed class Palette
     /// <summary>
     /// Hair with colour on it, as light as its level: what it was before is found by what the colour takes of it.
     /// </summary>
-    private static (double R, double G, double B) Coloured(double level, double lifted, Absorbed absorbed, int halvings)
+    private static (double R, double G, double B) Coloured(double level, double lifted, Absorbance absorbed, int halvings)
     {
         static double Light((double R, double G, double B) c) => 0.2126 * c.R + 0.7152 * c.G + 0.0722 * c.B;
         (double R, double G, double B) Raw(double at) =>

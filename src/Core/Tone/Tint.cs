@@ -26,7 +26,7 @@ public readonly record struct Tint(byte Index)
     private static readonly double[] WhiteStrengths = [.15, .4, .8, 1.5];
 
     private static readonly Reflect[] Reflects = Enum.GetValues<Reflect>();
-    private static readonly Absorbed[] Rays = Reflects.Select(r => Absorbed.Of(r, 1)).ToArray();
+    private static readonly Absorbance[] Rays = Reflects.Select(r => Absorbance.Of(r, 1)).ToArray();
     private static readonly (Reflect Reflect, double Red, double Blue, double Length)[] Turns = Reflects
         .Where(r => r != Reflect.Natural)
         .Select(r => (r, Rays[(int)r].Turn))
@@ -69,7 +69,7 @@ public readonly record struct Tint(byte Index)
     /// <summary>Hair with colour on it; where that is too little to be seen, hair without.</summary>
     /// <param name="lifted">What lies beneath: 0 as it grew .. 1 lifted.</param>
     /// <param name="absorbed">What the colour takes of the light.</param>
-    public static Tint Coloured(double lifted, Absorbed absorbed)
+    public static Tint Coloured(double lifted, Absorbance absorbed)
     {
         var (reflect, strength) = Nearest(absorbed);
         if (strength < Strengths[0] / 2)
@@ -84,7 +84,7 @@ public readonly record struct Tint(byte Index)
 
     /// <summary>White hair with colour on it.</summary>
     /// <param name="absorbed">What the colour takes of the light.</param>
-    public static Tint OnWhite(Absorbed absorbed)
+    public static Tint OnWhite(Absorbance absorbed)
     {
         var (reflect, strength) = Nearest(absorbed);
         return strength < WhiteStrengths[0] / 2
@@ -135,7 +135,7 @@ public readonly record struct Tint(byte Index)
     /// The one reflect, and how much of it, that turns light most nearly as this does: how much it darkens is the
     /// level's business.
     /// </summary>
-    private static (Reflect Reflect, double Strength) Nearest(Absorbed absorbed)
+    private static (Reflect Reflect, double Strength) Nearest(Absorbance absorbed)
     {
         if (absorbed == default)
         {
@@ -190,10 +190,10 @@ public readonly record struct TintMeaning(
 );
 
 /// <summary>What colour on hair takes of red, green and blue light: powers of ten, adding up coat by coat.</summary>
-public readonly record struct Absorbed(double Red, double Green, double Blue)
+public readonly record struct Absorbance(double Red, double Green, double Blue)
 {
     /// <summary>Of so much of one reflect.</summary>
-    public static Absorbed Of(Reflect reflect, double strength)
+    public static Absorbance Of(Reflect reflect, double strength)
     {
         var (r, g, b) = Toner.Absorbance(reflect);
         return new(r * strength, g * strength, b * strength);
@@ -210,8 +210,8 @@ public readonly record struct Absorbed(double Red, double Green, double Blue)
         (light.R * Math.Pow(10, -Red), light.G * Math.Pow(10, -Green), light.B * Math.Pow(10, -Blue));
 
     /// <summary>Both.</summary>
-    public static Absorbed operator +(Absorbed a, Absorbed b) => new(a.Red + b.Red, a.Green + b.Green, a.Blue + b.Blue);
+    public static Absorbance operator +(Absorbance a, Absorbance b) => new(a.Red + b.Red, a.Green + b.Green, a.Blue + b.Blue);
 
     /// <summary>So many times as much.</summary>
-    public static Absorbed operator *(Absorbed a, double by) => new(a.Red * by, a.Green * by, a.Blue * by);
+    public static Absorbance operator *(Absorbance a, double by) => new(a.Red * by, a.Green * by, a.Blue * by);
 }

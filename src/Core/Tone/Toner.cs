@@ -140,7 +140,7 @@ public static class Toner
     }
 
     /// <summary>What shades take of the light when all of them is taken up: each by its share of the parts.</summary>
-    internal static Absorbed Taken(double level, IReadOnlyList<TonerShade> shades)
+    internal static Absorbance Taken(double level, IReadOnlyList<TonerShade> shades)
     {
         var all = shades.Sum(s => s.Parts);
         var (red, green, blue) = (0.0, 0.0, 0.0);

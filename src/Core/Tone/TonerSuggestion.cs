@@ -55,7 +55,7 @@ public static class TonerSuggestion
         var alone = shades.Select(s => Toner.Taken(hair.Level, [s]) * uptake).ToArray();
         var bare = Toner.Bare(hair);
         var goal = Lab.Of(wanted);
-        double Off(Absorbed taken) =>
+        double Off(Absorbance taken) =>
             Lab.Of(
                     bare.R * Math.Pow(10, -taken.Red),
                     bare.G * Math.Pow(10, -taken.Green),

@@ -170,7 +170,7 @@ public sealed record AreaForecast(
         return (Units.Level.Clamp(became.Level).Value, light, Oklch.Of(light.R, light.G, light.B));
     }
 
-    private static (double R, double G, double B) ColourOf(Became of) =>
+    private static (double R, double G, double B) ColourOf(StrandOutcome of) =>
         Palette.ColourOf(of.Level, of.Lifted, of.Absorbed);
 
     /// <summary>

@@ -4,7 +4,7 @@ using Wendro.Core.Mix;
 namespace Wendro.Core.Toning;
 
 /// <summary>What an area looks like where a little was wiped away.</summary>
-public enum Wiped
+public enum WipeResult
 {
     NotYet,
     There,
@@ -54,7 +54,7 @@ public sealed record PutOn(int Area) : ToneFact
 /// <summary>A little was wiped away and looked at.</summary>
 /// <param name="Area">Its number.</param>
 /// <param name="Looks">What it looks like.</param>
-public sealed record WipedClean(int Area, Wiped Looks) : ToneFact
+public sealed record WipedClean(int Area, WipeResult Looks) : ToneFact
 {
     /// <inheritdoc/>
     public override string Concerns => string.Empty;

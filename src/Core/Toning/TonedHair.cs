@@ -18,17 +18,17 @@ public sealed class TonedHair
     private const int N = Places.Count;
 
     private readonly PlannedHead head;
-    private readonly HairBytes raw;
-    private readonly Past[] pasts;
+    private readonly StrandSamples raw;
+    private readonly PriorTreatment[] pasts;
 
     /// <param name="head">The head, cut and painted.</param>
     /// <param name="raw">Its strands as they came out, unmixed.</param>
-    public TonedHair(PlannedHead head, HairBytes raw)
+    public TonedHair(PlannedHead head, StrandSamples raw)
     {
         ArgumentNullException.ThrowIfNull(head);
         ArgumentNullException.ThrowIfNull(raw);
         (this.head, this.raw) = (head, raw);
-        pasts = ZoneFacts.All.Select(z => new Past(head.Hair, z, head.Map)).ToArray();
+        pasts = ZoneFacts.All.Select(z => new PriorTreatment(head.Hair, z, head.Map)).ToArray();
     }
 
     /// <summary>The head it lies on.</summary>
@@ -37,7 +37,7 @@ public sealed class TonedHair
     /// <summary>All strands, unmixed, when each area has worked its minutes.</summary>
     /// <param name="plan">How it is toned.</param>
     /// <param name="minutesOf">How long an area worked, minutes; 0 for not at all.</param>
-    public HairBytes Toned(TonePlan plan, Func<ToneArea, double> minutesOf)
+    public StrandSamples Toned(TonePlan plan, Func<ToneArea, double> minutesOf)
     {
         ArgumentNullException.ThrowIfNull(plan);
         ArgumentNullException.ThrowIfNull(minutesOf);
@@ -95,7 +95,7 @@ public sealed class TonedHair
             Tone(strand, area, WorksOf(area, area.Minutes), into);
         }
 
-        string[] Colours(HairBytes of) =>
+        string[] Colours(StrandSamples of) =>
             Enumerable
                 .Range(strand * N, N)
                 .Select(at =>
@@ -200,7 +200,7 @@ public sealed class TonedHair
     /// <summary>Coverage from which a place counts as toned by an area.</summary>
     private const double CountsFrom = 0.6;
 
-    private void Tone(int i, ToneArea area, DepositWork[] work, HairBytes into)
+    private void Tone(int i, ToneArea area, DepositWork[] work, StrandSamples into)
     {
         var length = head.Looks.OnHead.Lengths[i];
         var past = pasts[head.Map.Zone[i]];
@@ -251,5 +251,5 @@ internal readonly record struct TonePlace(double Level, TintMeaning Tint, HairSt
     public bool IsDyed => State.Coloured || Tint.Reflect is not null;
 
     /// <summary>What toning begins with.</summary>
-    public Became Start => new(Level, Tint.Lifted, Tint.Reflect is { } on ? Absorbed.Of(on, Tint.Strength) : default);
+    public StrandOutcome Start => new(Level, Tint.Lifted, Tint.Reflect is { } on ? Absorbance.Of(on, Tint.Strength) : default);
 }

@@ -9,11 +9,11 @@ namespace Wendro.Core.Toning;
 /// <param name="OffAt">When it was rinsed; null while it isn't.</param>
 /// <param name="Looked">When it was last wiped and looked at; null while it wasn't.</param>
 /// <param name="Looks">What it looked like then.</param>
-public sealed record AreaStand(
+public sealed record ToneAreaState(
     DateTimeOffset? OnAt = null,
     DateTimeOffset? OffAt = null,
     DateTimeOffset? Looked = null,
-    Wiped? Looks = null
+    WipeResult? Looks = null
 )
 {
     /// <summary>Whether toner works there.</summary>
@@ -30,15 +30,15 @@ public sealed record ToningInHand
     public TonePlan Plan { get; private init; } = TonePlan.Nothing;
 
     /// <summary>Areas of which something happened.</summary>
-    public ImmutableDictionary<int, AreaStand> Stands { get; private init; } =
-        ImmutableDictionary<int, AreaStand>.Empty;
+    public ImmutableDictionary<int, ToneAreaState> Stands { get; private init; } =
+        ImmutableDictionary<int, ToneAreaState>.Empty;
 
     /// <summary>What happened to areas' bowls on the scale, in order; none once another bowl is chosen.</summary>
     public ImmutableDictionary<int, ImmutableList<BowlEvent>> Weighed { get; private init; } =
         ImmutableDictionary<int, ImmutableList<BowlEvent>>.Empty;
 
     /// <summary>The last fact that stands; null for none.</summary>
-    public Kept<ToneFact>? Last { get; private init; }
+    public RecordedFact<ToneFact>? Last { get; private init; }
 
     /// <summary>Whether its own work is done: every area was put on and rinsed.</summary>
     public bool IsDone => Plan.Areas.Count > 0 && Plan.Areas.All(a => StandOf(a.Id).OffAt is not null);
@@ -59,10 +59,10 @@ public sealed record ToningInHand
     }
 
     /// <summary>How an area stands.</summary>
-    public AreaStand StandOf(int area) => Stands.GetValueOrDefault(area) ?? new();
+    public ToneAreaState StandOf(int area) => Stands.GetValueOrDefault(area) ?? new();
 
     /// <summary>The toning after all that was chosen and happened.</summary>
-    public static ToningInHand Of(IReadOnlyList<Kept<ToneFact>> facts)
+    public static ToningInHand Of(IReadOnlyList<RecordedFact<ToneFact>> facts)
     {
         ArgumentNullException.ThrowIfNull(facts);
         var back = facts.Select(f => f.Fact).OfType<ToneUnsaid>().Select(u => u.Number).ToHashSet();
@@ -110,7 +110,7 @@ public sealed record ToningInHand
         Plan.AreaOf(id) is { } was
         && (plan.AreaOf(id) is not { } now || (now with { Minutes = was.Minutes, Wanted = was.Wanted }) != was);
 
-    private ToningInHand With(Kept<ToneFact> kept) =>
+    private ToningInHand With(RecordedFact<ToneFact> kept) =>
         kept.Fact switch
         {
             // Another bowl than the one that stands on the scale is weighed anew.
@@ -128,5 +128,5 @@ public sealed record ToningInHand
             _ => this,
         };
 
-    private ToningInHand Now(int area, AreaStand stand) => this with { Stands = Stands.SetItem(area, stand) };
+    private ToningInHand Now(int area, ToneAreaState stand) => this with { Stands = Stands.SetItem(area, stand) };
 }

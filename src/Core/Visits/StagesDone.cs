@@ -46,7 +46,7 @@ public static class StagesDone
         ServiceInHand? service,
         ReviewInHand? review,
         ToningInHand? toning,
-        KeptInHand? kept,
+        RecordInHand? kept,
         HouseRules rules,
         DateTimeOffset now
     )
@@ -85,10 +85,10 @@ public static class StagesDone
             .All(p =>
                 p.Standing switch
                 {
-                    Standing.Clear => true,
-                    Standing.Caution => p.Reason is not null,
-                    Standing.Ask => p.Question == "strand",
-                    Standing.Stop => false,
+                    SafetyStatus.Clear => true,
+                    SafetyStatus.Caution => p.Reason is not null,
+                    SafetyStatus.Ask => p.Question == "strand",
+                    SafetyStatus.Stop => false,
                 }
             );
 

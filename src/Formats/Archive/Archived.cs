@@ -125,6 +125,6 @@ public sealed record ArchivedVisit(
     IReadOnlyList<ArchivedFact<ReviewFact>> Review,
     IReadOnlyList<ArchivedFact<ToneFact>> Toning,
     IReadOnlyList<ArchivedPhotograph> Photographs,
-    IReadOnlyList<ArchivedFact<KeepFact>>? Kept = null,
+    IReadOnlyList<ArchivedFact<RecordFact>>? Kept = null,
     Doc<VisitSum>? Sum = null
 );

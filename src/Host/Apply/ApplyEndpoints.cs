@@ -25,8 +25,8 @@ internal static class ApplyEndpoints
         apply
             .MapGet(
                 "",
-                async (AtWork at, ServicesAtWork services, TimeProvider clock, CancellationToken stop) =>
-                    Results.Ok(ApplyView.Of(await services.OfAsync(at, stop), clock.GetUtcNow()))
+                async (VisitContext at, ServiceContexts services, TimeProvider clock, CancellationToken cancellationToken) =>
+                    Results.Ok(ApplyView.Of(await services.OfAsync(at, cancellationToken), clock.GetUtcNow()))
             )
             .Produces<ApplyView>()
             .WithName("GetApply")
@@ -35,15 +35,15 @@ internal static class ApplyEndpoints
         apply
             .MapGet(
                 "/ways",
-                (MixAtWork at, Heads heads, CancellationToken stop) =>
+                (MixContext at, HeadCache heads, CancellationToken cancellationToken) =>
                     Results.Ok(
-                        WaysView.Of(
-                            ChairWays.Of(at.Mix, heads.FreshCuttingFor(at.Work.Visit.Hair), stop),
+                        ServiceOptionsView.Of(
+                            ServiceOptions.Of(at.Mix, heads.FreshCuttingFor(at.Work.Visit.Hair), cancellationToken),
                             at.Work.Stored.History.Revision
                         )
                     )
             )
-            .Produces<WaysView>()
+            .Produces<ServiceOptionsView>()
             .WithName("GetWays")
             .WithSummary(
                 "The ways through the visit side by side, each tried on the plan: as planned, by order, by rinse, by "
@@ -54,17 +54,17 @@ internal static class ApplyEndpoints
             .MapPost(
                 "/facts",
                 async (
-                    AtWork at,
+                    VisitContext at,
                     HttpRequest request,
-                    ServicesAtWork working,
+                    ServiceContexts working,
                     Services services,
                     TimeProvider clock,
-                    CancellationToken stop
+                    CancellationToken cancellationToken
                 ) =>
                 {
-                    var body = await Body.ReadAsync<ServiceHappened>(request);
-                    var before = await working.OfAsync(at, stop);
-                    if (LaysOn(body.Fact) && SafetyAtWork.Stops(at) is { Count: > 0 } stops)
+                    var body = await JsonBody.ReadAsync<ServiceHappened>(request);
+                    var before = await working.OfAsync(at, cancellationToken);
+                    if (LaysOn(body.Fact) && VisitSafety.Stops(at) is { Count: > 0 } stops)
                     {
                         throw new StoppedException(stops);
                     }
@@ -81,7 +81,7 @@ internal static class ApplyEndpoints
                                 .. Against(body.Fact, facts, before),
                                 .. ServiceInHand.Of(steps, facts).Against(body.Fact),
                             ],
-                        stop
+                        cancellationToken
                     );
                     if (told.Clash is { } clash)
                     {
@@ -99,7 +99,7 @@ internal static class ApplyEndpoints
                         throw new BadInputException(told.Problems);
                     }
 
-                    return Results.Ok(ApplyView.Of(await working.OfAsync(at, stop), clock.GetUtcNow()));
+                    return Results.Ok(ApplyView.Of(await working.OfAsync(at, cancellationToken), clock.GetUtcNow()));
                 }
             )
             .Accepts<ServiceHappened>("application/json")
@@ -117,8 +117,8 @@ internal static class ApplyEndpoints
     /// <summary>What the plan and the other facts say against it.</summary>
     private static IEnumerable<Problem> Against(
         ServiceFact fact,
-        IReadOnlyList<Kept<ServiceFact>> facts,
-        ServiceAtWork before
+        IReadOnlyList<RecordedFact<ServiceFact>> facts,
+        ServiceContext before
     )
     {
         var at = before.Work;

@@ -146,8 +146,8 @@ internal sealed record ApplyView(
     double PlannedSecondsEach,
     double AheadMinutes,
     Help? Help,
-    IReadOnlyList<WaveToCome> Waves,
-    WaveInHand? Wave,
+    IReadOnlyList<RinseAhead> Waves,
+    RinseInHand? Wave,
     DateTimeOffset? WaveEndsAt,
     int WavesDone,
     bool IsInTime,
@@ -166,7 +166,7 @@ internal sealed record ApplyView(
     IReadOnlyList<string> Cautions
 )
 {
-    public static ApplyView Of(ServiceAtWork at, DateTimeOffset now)
+    public static ApplyView Of(ServiceContext at, DateTimeOffset now)
     {
         var service = at.Service;
         var clock = ServiceClock.Of(at.Mix, service, now);
@@ -241,12 +241,12 @@ internal sealed record ApplyView(
             service.Last?.Number,
             service.Last is { } last ? ServiceWords.Of(last.Fact) : null,
             LookColour.All,
-            SafetyAtWork.Stops(at.Work),
+            VisitSafety.Stops(at.Work),
             PlanCautions.Of(at.Mix.Head)
         );
     }
 
-    private static LookView LookOf(LookTold t)
+    private static LookView LookOf(DevelopmentCheck t)
     {
         return new(
             t.Look.Panel,
@@ -260,7 +260,7 @@ internal sealed record ApplyView(
         );
     }
 
-    private static NextPanel NextOf(ServiceAtWork at, ServiceClock clock, PanelKey key, PanelKey then, bool hasThen)
+    private static NextPanel NextOf(ServiceContext at, ServiceClock clock, PanelKey key, PanelKey then, bool hasThen)
     {
         var head = at.Mix.Head;
         var index = head.Panels.ToList().FindIndex(p => p.Panel.Key == key);
@@ -279,7 +279,7 @@ internal sealed record ApplyView(
             },
             Sentence.Capital(key.Words),
             line,
-            HowToPaint.Words(paint.Paint, planned.Panel.LengthCm),
+            PaintingInstructions.Words(paint.Paint, planned.Panel.LengthCm),
             hasThen ? then.Words : null,
             clock.SecondsOf(key),
             bowl?.Number

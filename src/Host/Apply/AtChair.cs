@@ -20,7 +20,7 @@ internal sealed record AtChair(
 )
 {
     /// <summary>A service under way; null where none was begun or all is done.</summary>
-    public static AtChair? Of(ServiceAtWork at, DateTimeOffset now)
+    public static AtChair? Of(ServiceContext at, DateTimeOffset now)
     {
         if (at.Service is not { SeatedAt: { } seated, IsDone: false })
         {

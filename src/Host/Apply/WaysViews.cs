@@ -14,10 +14,10 @@ namespace Wendro.Host.Apply;
 /// <param name="Volume">Developer it is lightened with, volume; the strongest where there are several; null for a
 /// colour.</param>
 /// <param name="Outside">Panels of it that are rinsed outside their windows.</param>
-internal sealed record WayZone(int Step, Zone Zone, int Panels, double From, double To, double? Volume, int Outside);
+internal sealed record ServiceOptionZone(int Step, Zone Zone, int Panels, double From, double To, double? Volume, int Outside);
 
 /// <summary>A wave on the time axis of a way, minutes.</summary>
-internal sealed record WayWave(double From, double To, double FreedAt, int Panels);
+internal sealed record ServiceOptionRinse(double From, double To, double FreedAt, int Panels);
 
 /// <summary>One way through the visit.</summary>
 /// <param name="Kind">asPlanned, atOnce, inWaves, byOrder, byRinse, byDeveloper or both.</param>
@@ -33,8 +33,8 @@ internal sealed record WayWave(double From, double To, double FreedAt, int Panel
 /// <param name="Volumes">Developers it mixes with, volume.</param>
 /// <param name="Zones">Zones as they are painted.</param>
 /// <param name="Waves">Waves.</param>
-internal sealed record WayView(
-    WayKind Kind,
+internal sealed record ServiceOptionView(
+    ServiceOptionKind Kind,
     Sentence Label,
     IReadOnlyList<PlanEdit> Edits,
     double Minutes,
@@ -45,11 +45,11 @@ internal sealed record WayView(
     double LevelsApart,
     bool IsStronger,
     IReadOnlyList<double> Volumes,
-    IReadOnlyList<WayZone> Zones,
-    IReadOnlyList<WayWave> Waves
+    IReadOnlyList<ServiceOptionZone> Zones,
+    IReadOnlyList<ServiceOptionRinse> Waves
 )
 {
-    public static WayView Of(ChairWay way, bool isBest) =>
+    public static ServiceOptionView Of(ServiceOption way, bool isBest) =>
         new(
             way.Kind,
             way.Label,
@@ -63,14 +63,14 @@ internal sealed record WayView(
             way.IsStronger,
             way.Volumes,
             ZonesOf(way.Visit),
-            way.Visit.Waves.Select(w => new WayWave(w.StartsAt, w.EndsAt, w.FreedAt, w.Panels.Count)).ToArray()
+            way.Visit.Waves.Select(w => new ServiceOptionRinse(w.StartsAt, w.EndsAt, w.FreedAt, w.Panels.Count)).ToArray()
         );
 
-    private static WayZone[] ZonesOf(VisitOnClock visit) =>
+    private static ServiceOptionZone[] ZonesOf(VisitOnClock visit) =>
         visit
             .Steps.SelectMany(s =>
                 s.Panels.GroupBy(p => p.Panel.Zone)
-                    .Select(z => new WayZone(
+                    .Select(z => new ServiceOptionZone(
                         s.Number,
                         z.Key,
                         z.Count(),
@@ -93,7 +93,7 @@ internal sealed record WayView(
 /// <param name="Minutes">Minutes in the chair with it.</param>
 /// <param name="LevelsApart">How far what is seen lies from the plan as it is, levels.</param>
 /// <param name="IsStronger">Whether something is stronger than planned: only an offer.</param>
-internal sealed record FreedByView(
+internal sealed record PanelReliefView(
     Sentence Label,
     IReadOnlyList<PlanEdit> Edits,
     int Outside,
@@ -108,21 +108,21 @@ internal sealed record FreedByView(
 /// <param name="Conflict">Which panels of the plan as it is can't be rinsed in time; null where all can.</param>
 /// <param name="NotByDeveloper">Why there is no way by developer; null where there is one.</param>
 /// <param name="FreedBy">What frees them, the best first.</param>
-internal sealed record WaysView(
+internal sealed record ServiceOptionsView(
     int Revision,
-    IReadOnlyList<WayView> Ways,
+    IReadOnlyList<ServiceOptionView> Ways,
     Sentence? Conflict,
     Sentence? NotByDeveloper,
-    IReadOnlyList<FreedByView> FreedBy
+    IReadOnlyList<PanelReliefView> FreedBy
 )
 {
-    public static WaysView Of(ChairWays ways, int revision) =>
+    public static ServiceOptionsView Of(ServiceOptions ways, int revision) =>
         new(
             revision,
-            ways.Ways.Select(w => WayView.Of(w, ReferenceEquals(w, ways.Best))).ToArray(),
+            ways.Ways.Select(w => ServiceOptionView.Of(w, ReferenceEquals(w, ways.Best))).ToArray(),
             ways.Conflict,
             ways.NotByDeveloper,
-            ways.FreedBy.Select(f => new FreedByView(
+            ways.FreedBy.Select(f => new PanelReliefView(
                     f.Label,
                     f.Edit is { } edit ? [edit] : [],
                     f.Visit.Outside.Count,

@@ -22,7 +22,7 @@ internal sealed record ConsultBody(int BaseVersion, HairProfile Hair, Consultati
 internal sealed record GrownBody(double Weeks);
 
 /// <summary>A wish to be looked at.</summary>
-internal sealed record LookBody(Wish Wish);
+internal sealed record LookBody(Goal Wish);
 
 /// <summary>The strand test as a curve.</summary>
 /// <param name="Minutes">Minutes.</param>
@@ -84,7 +84,7 @@ internal static class ConsultEndpoints
         var consult = app.MapVisit("/consult", "Consult");
 
         consult
-            .MapGet("", (MixAtWork at) => Results.Ok(Of(at)))
+            .MapGet("", (MixContext at) => Results.Ok(Of(at)))
             .Produces<ConsultView>()
             .WithName("GetConsult")
             .WithSummary("Hair, answers, safety, verdict and strand test");
@@ -95,15 +95,15 @@ internal static class ConsultEndpoints
                 async (
                     Guid visit,
                     HttpRequest request,
-                    PlansAtWork plans,
-                    MixesAtWork mixes,
+                    OpenPlans plans,
+                    MixContexts mixes,
                     Visits visits,
-                    Learnt learnt,
+                    LearntLifts learnt,
                     TimeProvider clock,
-                    CancellationToken stop
+                    CancellationToken cancellationToken
                 ) =>
                 {
-                    var body = await Body.ReadAsync<ConsultBody>(request);
+                    var body = await JsonBody.ReadAsync<ConsultBody>(request);
                     body = body with { Hair = body.Hair.PiecesCut() };
                     var problems = ConsultChecks
                         .Of(body.Hair)
@@ -119,12 +119,12 @@ internal static class ConsultEndpoints
                         throw new BadInputException(problems);
                     }
 
-                    if (await visits.FindAsync(visit, stop) is not { } found)
+                    if (await visits.FindAsync(visit, cancellationToken) is not { } found)
                     {
-                        return Answers.NotFound("visit");
+                        return ProblemAnswers.NotFound("visit");
                     }
 
-                    var known = await learnt.BeforeAsync(found.ClientId, found.StartsAt, stop);
+                    var known = await learnt.BeforeAsync(found.ClientId, found.StartsAt, cancellationToken);
                     var own = body.Consultation.Strand is { } test ? test.OwnOf(body.Hair, known) : known;
                     var hair = body.Hair with { Own = own };
                     // What came without its answers about health stays so until they are there: nobody says it away.
@@ -133,10 +133,10 @@ internal static class ConsultEndpoints
                         AskAgain = found.Consultation.AskAgain,
                     };
                     return
-                        await visits.SetConsultAsync(visit, body.BaseVersion, hair, consultation, stop) is not null
-                        && await plans.OpenAsync(visit, stop) is { } at
-                        ? Results.Ok(Of(await mixes.OfAsync(at, stop)))
-                        : Answers.NotFound("visit");
+                        await visits.SetConsultAsync(visit, body.BaseVersion, hair, consultation, cancellationToken) is not null
+                        && await plans.OpenAsync(visit, cancellationToken) is { } at
+                        ? Results.Ok(Of(await mixes.OfAsync(at, cancellationToken)))
+                        : ProblemAnswers.NotFound("visit");
                 }
             )
             .Accepts<ConsultBody>("application/json")
@@ -149,9 +149,9 @@ internal static class ConsultEndpoints
         consult
             .MapPost(
                 "/grown",
-                async (AtWork at, HttpRequest request) =>
+                async (VisitContext at, HttpRequest request) =>
                 {
-                    var body = await Body.ReadAsync<GrownBody>(request);
+                    var body = await JsonBody.ReadAsync<GrownBody>(request);
                     if (!(body.Weeks is >= 0 and <= StrandHistory.MostWeeks))
                     {
                         throw new BadInputException([Problem.Outside("weeks", 0, StrandHistory.MostWeeks, "weeks")]);
@@ -172,9 +172,9 @@ internal static class ConsultEndpoints
         consult
             .MapPost(
                 "/look",
-                async (AtWork at, HttpRequest request) =>
+                async (VisitContext at, HttpRequest request) =>
                 {
-                    var body = await Body.ReadAsync<LookBody>(request);
+                    var body = await JsonBody.ReadAsync<LookBody>(request);
                     return Results.Bytes(Look(at, body.Wish).Levels, "application/octet-stream");
                 }
             )
@@ -187,9 +187,9 @@ internal static class ConsultEndpoints
         consult
             .MapPost(
                 "/look/hair",
-                async (AtWork at, HttpRequest request) =>
+                async (VisitContext at, HttpRequest request) =>
                 {
-                    var body = await Body.ReadAsync<LookBody>(request);
+                    var body = await JsonBody.ReadAsync<LookBody>(request);
                     return Results.Bytes(Look(at, body.Wish).ByTurns(), "application/octet-stream");
                 }
             )
@@ -203,13 +203,13 @@ internal static class ConsultEndpoints
             );
     }
 
-    private static HairBytes Look(AtWork at, Wish? wish)
+    private static StrandSamples Look(VisitContext at, Goal? wish)
     {
         var problems = wish is null ? [new Problem("wish", "A wish is needed.")] : wish.Problems();
         return problems.Count > 0 ? throw new BadInputException(problems) : at.Head.DrawnAsWished(wish!);
     }
 
-    private static ConsultView Of(MixAtWork mix)
+    private static ConsultView Of(MixContext mix)
     {
         var at = mix.Work;
         var (hair, consultation, now) = (at.Visit.Hair, at.Visit.Consultation, at.Now);
@@ -223,7 +223,7 @@ internal static class ConsultEndpoints
             Safety.Of(consultation, hair, now),
             verdict,
             CurveOf(hair, consultation.Strand ?? UsualTest),
-            Wish.MidsBelow,
+            Goal.MidsBelow,
             HairFibre.GrowthCmPerMonth,
             AdvisedPattern.Of(verdict.Advised, hair)
         );

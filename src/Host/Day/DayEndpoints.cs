@@ -90,17 +90,17 @@ internal static class DayEndpoints
                     Revisions revisions,
                     Services services,
                     TimeProvider clock,
-                    CancellationToken stop
+                    CancellationToken cancellationToken
                 ) =>
                 {
                     var now = clock.GetLocalNow();
                     var from = new DateTimeOffset(now.Date, now.Offset);
                     var list = new List<DayVisit>();
-                    var booked = await visits.BetweenAsync(from, from.AddDays(1), stop);
-                    var seated = await InChairAsync(booked, visits, services, now, stop);
+                    var booked = await visits.BetweenAsync(from, from.AddDays(1), cancellationToken);
+                    var seated = await InChairAsync(booked, visits, services, now, cancellationToken);
                     foreach (var visit in booked.Concat(seated).OrderBy(v => v.StartsAt))
                     {
-                        if (await revisions.PlanAsync(visit.Id, stop) is { } stored)
+                        if (await revisions.PlanAsync(visit.Id, cancellationToken) is { } stored)
                         {
                             var painted = stored
                                 .Plan.Zones.Values.Where(z => z.Excluded is null)
@@ -130,20 +130,20 @@ internal static class DayEndpoints
             .MapGet(
                 "/glance",
                 async (
-                    MixAtWork at,
+                    MixContext at,
                     bool? chair,
-                    ServicesAtWork services,
+                    ServiceContexts services,
                     Tonings tonings,
-                    Keepings keepings,
+                    RecordFacts keepings,
                     TimeProvider clock,
-                    CancellationToken stop
+                    CancellationToken cancellationToken
                 ) =>
                     Results.Ok(
                         Of(
                             at,
-                            await services.OfAsync(at.Work, stop),
-                            ToningInHand.Of(await tonings.FactsOfAsync(at.Work.Visit.Id, stop)),
-                            KeptInHand.Of(await keepings.FactsOfAsync(at.Work.Visit.Id, stop)),
+                            await services.OfAsync(at.Work, cancellationToken),
+                            ToningInHand.Of(await tonings.FactsOfAsync(at.Work.Visit.Id, cancellationToken)),
+                            RecordInHand.Of(await keepings.FactsOfAsync(at.Work.Visit.Id, cancellationToken)),
                             clock.GetUtcNow()
                         ) with
                         {
@@ -157,17 +157,17 @@ internal static class DayEndpoints
 
         api.MapGet(
                 "/clients",
-                async (Visits visits, CancellationToken stop) =>
-                    (await visits.ClientsAsync(stop)).Select(c => new ClientView(c.Id, c.Name, c.About)).ToArray()
+                async (Visits visits, CancellationToken cancellationToken) =>
+                    (await visits.ClientsAsync(cancellationToken)).Select(c => new ClientView(c.Id, c.Name, c.About)).ToArray()
             )
             .WithName("GetClients")
             .WithSummary("All clients by name");
 
         api.MapPost(
                 "/clients",
-                async (HttpRequest request, Visits visits, Studio studio, TimeProvider clock, CancellationToken stop) =>
+                async (HttpRequest request, Visits visits, Studio studio, TimeProvider clock, CancellationToken cancellationToken) =>
                 {
-                    var body = await Body.ReadAsync<NewClient>(request);
+                    var body = await JsonBody.ReadAsync<NewClient>(request);
                     var problems = HairProblems(body.Hair);
                     problems.AddRange(ClientChecks.Of(body.Name, body.About));
                     if (problems.Count > 0)
@@ -180,8 +180,8 @@ internal static class DayEndpoints
                         body.About?.Trim() ?? string.Empty,
                         body.StartsAt ?? clock.GetLocalNow(),
                         body.Hair ?? HairProfile.Usual,
-                        Plan.Fresh(rules: (await studio.RulesAsync(stop)).Rules),
-                        stop
+                        Plan.Fresh(rules: (await studio.RulesAsync(cancellationToken)).Rules),
+                        cancellationToken
                     );
                     return Results.Created($"/api/visits/{visit.Id}/plan", new Made(visit.ClientId, visit.Id));
                 }
@@ -198,14 +198,14 @@ internal static class DayEndpoints
                     Guid client,
                     HttpRequest request,
                     Visits visits,
-                    Learnt learnt,
+                    LearntLifts learnt,
                     LastTimes lastTimes,
                     Studio studio,
                     TimeProvider clock,
-                    CancellationToken stop
+                    CancellationToken cancellationToken
                 ) =>
                 {
-                    var body = await Body.ReadAsync<NewVisit>(request);
+                    var body = await JsonBody.ReadAsync<NewVisit>(request);
                     var problems = HairProblems(body.Hair);
                     if (problems.Count > 0)
                     {
@@ -214,7 +214,7 @@ internal static class DayEndpoints
 
                     var startsAt = body.StartsAt ?? clock.GetLocalNow();
                     // It begins with what the last visit left, unless somebody has looked at the hair already.
-                    var last = body.Hair is null ? await lastTimes.BeforeAsync(client, startsAt, stop) : null;
+                    var last = body.Hair is null ? await lastTimes.BeforeAsync(client, startsAt, cancellationToken) : null;
                     var hair = body.Hair ?? last?.HairAt(startsAt, 0) ?? HairProfile.Usual;
                     return
                         await visits.AddVisitAsync(
@@ -222,15 +222,15 @@ internal static class DayEndpoints
                             startsAt,
                             hair with
                             {
-                                Own = body.Hair?.Own ?? await learnt.BeforeAsync(client, startsAt, stop) ?? hair.Own,
+                                Own = body.Hair?.Own ?? await learnt.BeforeAsync(client, startsAt, cancellationToken) ?? hair.Own,
                             },
-                            last?.NextPlan ?? Plan.Fresh(rules: (await studio.RulesAsync(stop)).Rules),
-                            stop,
+                            last?.NextPlan ?? Plan.Fresh(rules: (await studio.RulesAsync(cancellationToken)).Rules),
+                            cancellationToken,
                             last?.Known
                         )
                             is { } visit
                         ? Results.Created($"/api/visits/{visit.Id}/plan", new Made(visit.ClientId, visit.Id))
-                        : Answers.NotFound("client");
+                        : ProblemAnswers.NotFound("client");
                 }
             )
             .Accepts<NewVisit>("application/json")
@@ -242,18 +242,18 @@ internal static class DayEndpoints
 
         api.MapPut(
                 "/visits/{visit:guid}/hair",
-                async (Guid visit, HttpRequest request, Visits visits, CancellationToken stop) =>
+                async (Guid visit, HttpRequest request, Visits visits, CancellationToken cancellationToken) =>
                 {
-                    var hair = await Body.ReadAsync<HairProfile>(request);
+                    var hair = await JsonBody.ReadAsync<HairProfile>(request);
                     var problems = ConsultChecks.Of(hair);
                     if (problems.Count > 0)
                     {
                         throw new BadInputException(problems);
                     }
 
-                    return await visits.SetHairAsync(visit, hair, stop)
+                    return await visits.SetHairAsync(visit, hair, cancellationToken)
                         ? Results.NoContent()
-                        : Answers.NotFound("visit");
+                        : ProblemAnswers.NotFound("visit");
                 }
             )
             .Accepts<HairProfile>("application/json")
@@ -270,17 +270,17 @@ internal static class DayEndpoints
         Visits visits,
         Services services,
         DateTimeOffset now,
-        CancellationToken stop
+        CancellationToken cancellationToken
     )
     {
         var seated = new List<StoredVisit>();
-        var begun = await services.BegunSinceAsync(now - LongestService, stop);
+        var begun = await services.BegunSinceAsync(now - LongestService, cancellationToken);
         foreach (var id in begun.Except(booked.Select(v => v.Id)))
         {
             if (
-                await services.FactsOfAsync(id, stop) is [.., var last]
+                await services.FactsOfAsync(id, cancellationToken) is [.., var last]
                 && last.At > now - StillInChair
-                && await visits.FindAsync(id, stop) is { } visit
+                && await visits.FindAsync(id, cancellationToken) is { } visit
             )
             {
                 seated.Add(visit);
@@ -291,10 +291,10 @@ internal static class DayEndpoints
     }
 
     private static Glance Of(
-        MixAtWork mix,
-        ServiceAtWork chair,
+        MixContext mix,
+        ServiceContext chair,
         ToningInHand toning,
-        KeptInHand kept,
+        RecordInHand kept,
         DateTimeOffset now
     )
     {
@@ -309,7 +309,7 @@ internal static class DayEndpoints
             _ => [$"{findings.Count} things to look at, first: {findings[0].Title}"],
         };
         string[] unmixed = painted > 0 && !bowls.Any(b => b.InHand.IsDone) ? ["Not mixed"] : [];
-        string[] missing = [.. SafetyAtWork.Missing(at), .. seen, .. unmixed];
+        string[] missing = [.. VisitSafety.Missing(at), .. seen, .. unmixed];
         var done = StagesDone.Of(
             at.Visit.Consultation,
             at.Visit.Hair,

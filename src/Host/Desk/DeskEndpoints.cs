@@ -60,7 +60,7 @@ internal static class DeskEndpoints
             DeskSums.Of
         );
         Sum<RinseQuestion, RinseAnswer>(desk, "/rinse", "The fewest rinse waves that meet every window", DeskSums.Of);
-        Sum<ScheduleQuestion, ChairSchedule>(
+        Sum<ScheduleQuestion, Schedule>(
             desk,
             "/schedule",
             "When groups are painted and rinsed in waves, with one pair of hands, so that the last wave ends soonest",
@@ -75,7 +75,7 @@ internal static class DeskEndpoints
                 "/read",
                 async (HttpRequest request) =>
                 {
-                    var read = ShortEntry.Read((await Body.ReadAsync<ReadQuestion>(request)).Text);
+                    var read = ShortEntry.Read((await JsonBody.ReadAsync<ReadQuestion>(request)).Text);
                     return read.Problems.Count > 0
                         ? throw new BadInputException(read.Problems)
                         : Results.Ok(
@@ -102,7 +102,7 @@ internal static class DeskEndpoints
                 path,
                 async (HttpRequest request) =>
                 {
-                    var result = sum(await Body.ReadAsync<TQuestion>(request));
+                    var result = sum(await JsonBody.ReadAsync<TQuestion>(request));
                     return result.Answer is { } answer
                         ? Results.Ok(answer)
                         : throw new BadInputException(result.Problems);

@@ -65,11 +65,11 @@ internal static class ArchiveEndpoints
         archive
             .MapGet(
                 "",
-                async (bool? health, Archives archives, TimeProvider clock, CancellationToken stop) =>
+                async (bool? health, Archives archives, TimeProvider clock, CancellationToken cancellationToken) =>
                 {
                     // Written whole before it is sent: what is cut off on the way is no archive.
                     var file = TemporaryFile.New();
-                    await archives.WriteAsync(file, health == true, stop);
+                    await archives.WriteAsync(file, health == true, cancellationToken);
                     file.Position = 0;
                     var day = clock
                         .GetLocalNow()
@@ -84,8 +84,8 @@ internal static class ArchiveEndpoints
         Takes(
             archive.MapPost(
                 "/preview",
-                (HttpRequest request, Archives archives, Heads heads, TimeProvider clock, CancellationToken stop) =>
-                    ReadAsync(request, heads, clock, archives.LookAsync, stop)
+                (HttpRequest request, Archives archives, HeadCache heads, TimeProvider clock, CancellationToken cancellationToken) =>
+                    ReadAsync(request, heads, clock, archives.LookAsync, cancellationToken)
             ),
             "PostArchivePreview",
             "What would become of everything in an archive; changes nothing"
@@ -94,8 +94,8 @@ internal static class ArchiveEndpoints
         Takes(
             archive.MapPost(
                 "",
-                (HttpRequest request, Archives archives, Heads heads, TimeProvider clock, CancellationToken stop) =>
-                    ReadAsync(request, heads, clock, archives.TakeAsync, stop)
+                (HttpRequest request, Archives archives, HeadCache heads, TimeProvider clock, CancellationToken cancellationToken) =>
+                    ReadAsync(request, heads, clock, archives.TakeAsync, cancellationToken)
             ),
             "PostArchive",
             "Takes what an archive has that is new or more than is here, all of it or nothing; twice changes nothing"
@@ -104,15 +104,15 @@ internal static class ArchiveEndpoints
 
     private static async Task<IResult> ReadAsync(
         HttpRequest request,
-        Heads heads,
+        HeadCache heads,
         TimeProvider clock,
         Func<ArchiveReader, Func<ArchivedVisit, string?>, CancellationToken, Task<IReadOnlyList<ArchiveItem>>> reads,
-        CancellationToken stop
+        CancellationToken cancellationToken
     )
     {
-        await using var file = await TemporaryFile.ReceivedAsync(request, stop);
+        await using var file = await TemporaryFile.ReceivedAsync(request, cancellationToken);
         using var read = new ArchiveReader(file);
-        var items = await reads(read, v => Wrong(v, heads, clock.GetLocalNow()), stop);
+        var items = await reads(read, v => Wrong(v, heads, clock.GetLocalNow()), cancellationToken);
         return Results.Ok(ArchiveView.Of(read.Manifest, items));
     }
 
@@ -128,7 +128,7 @@ internal static class ArchiveEndpoints
             .WithSummary(summary);
 
     /// <summary>What is wrong with a visit beyond its form; null for nothing.</summary>
-    private static string? Wrong(ArchivedVisit visit, Heads heads, DateTimeOffset now)
+    private static string? Wrong(ArchivedVisit visit, HeadCache heads, DateTimeOffset now)
     {
         var (hair, consultation) = (visit.Hair.Value, visit.Consultation.Value);
         var problem = ConsultChecks.Of(hair).Concat(ConsultChecks.Of(consultation, now)).FirstOrDefault();

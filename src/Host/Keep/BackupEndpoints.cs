@@ -20,11 +20,11 @@ internal static class BackupEndpoints
         backup
             .MapGet(
                 "/backup",
-                async (Backups backups, TimeProvider clock, CancellationToken stop) =>
+                async (Backups backups, TimeProvider clock, CancellationToken cancellationToken) =>
                 {
                     // Written and read back whole before it is sent.
                     var file = TemporaryFile.New();
-                    await backups.WriteAsync(file, stop);
+                    await backups.WriteAsync(file, cancellationToken);
                     file.Position = 0;
                     var stamp = clock
                         .GetLocalNow()
@@ -39,12 +39,12 @@ internal static class BackupEndpoints
         backup
             .MapPost(
                 "/restore",
-                async (HttpRequest request, Backups backups, Heads heads, CancellationToken stop) =>
+                async (HttpRequest request, Backups backups, HeadCache heads, CancellationToken cancellationToken) =>
                 {
-                    await using var file = await TemporaryFile.ReceivedAsync(request, stop);
+                    await using var file = await TemporaryFile.ReceivedAsync(request, cancellationToken);
                     try
                     {
-                        var restored = await backups.RestoreAsync(file, stop);
+                        var restored = await backups.RestoreAsync(file, cancellationToken);
                         heads.ForgetPlans();
                         return Results.Ok(restored);
                     }

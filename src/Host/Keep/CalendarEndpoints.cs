@@ -10,9 +10,9 @@ internal static class CalendarEndpoints
     public static void MapCalendar(this IEndpointRouteBuilder app) =>
         app.MapGet(
                 "/api/visits.ics",
-                async (Visits visits, TimeProvider clock, CancellationToken stop) =>
+                async (Visits visits, TimeProvider clock, CancellationToken cancellationToken) =>
                 {
-                    var all = await visits.BetweenAsync(DateTimeOffset.MinValue, DateTimeOffset.MaxValue, stop);
+                    var all = await visits.BetweenAsync(DateTimeOffset.MinValue, DateTimeOffset.MaxValue, cancellationToken);
                     var written = VisitCalendar.Write(
                         all.Select(v => new Appointment(v.Id, v.Client, v.StartsAt, v.Consultation.MinutesToday))
                             .ToArray(),

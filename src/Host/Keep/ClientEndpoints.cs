@@ -61,8 +61,8 @@ internal static class ClientEndpoints
         clients
             .MapGet(
                 "/find",
-                async (string? words, Register register, CancellationToken stop) =>
-                    Results.Ok(await register.FindAsync(words ?? string.Empty, stop))
+                async (string? words, Register register, CancellationToken cancellationToken) =>
+                    Results.Ok(await register.FindAsync(words ?? string.Empty, cancellationToken))
             )
             .Produces<IReadOnlyList<FoundClient>>()
             .WithName("FindClients")
@@ -71,8 +71,8 @@ internal static class ClientEndpoints
         clients
             .MapGet(
                 "/clients/{client:guid}",
-                async (Guid client, Register register, CancellationToken stop) =>
-                    await PageAsync(client, register, stop) is { } page ? Results.Ok(page) : Answers.NotFound("client")
+                async (Guid client, Register register, CancellationToken cancellationToken) =>
+                    await PageAsync(client, register, cancellationToken) is { } page ? Results.Ok(page) : ProblemAnswers.NotFound("client")
             )
             .Produces<ClientPage>()
             .ProducesProblem(StatusCodes.Status404NotFound)
@@ -82,17 +82,17 @@ internal static class ClientEndpoints
         clients
             .MapPut(
                 "/clients/{client:guid}",
-                async (Guid client, HttpRequest request, Register register, CancellationToken stop) =>
+                async (Guid client, HttpRequest request, Register register, CancellationToken cancellationToken) =>
                 {
-                    var body = await Body.ReadAsync<ClientNamed>(request);
+                    var body = await JsonBody.ReadAsync<ClientNamed>(request);
                     if (ClientChecks.Of(body.Name, body.About) is { Count: > 0 } problems)
                     {
                         throw new BadInputException(problems);
                     }
 
-                    return await register.NameAsync(client, body.Name.Trim(), body.About?.Trim() ?? "", stop)
-                        ? Results.Ok(await PageAsync(client, register, stop))
-                        : Answers.NotFound("client");
+                    return await register.NameAsync(client, body.Name.Trim(), body.About?.Trim() ?? "", cancellationToken)
+                        ? Results.Ok(await PageAsync(client, register, cancellationToken))
+                        : ProblemAnswers.NotFound("client");
                 }
             )
             .Accepts<ClientNamed>("application/json")
@@ -103,14 +103,14 @@ internal static class ClientEndpoints
             .WithSummary("What a client is called, and the line beneath the name");
     }
 
-    private static async Task<ClientPage?> PageAsync(Guid client, Register register, CancellationToken stop)
+    private static async Task<ClientPage?> PageAsync(Guid client, Register register, CancellationToken cancellationToken)
     {
-        if (await register.ClientAsync(client, stop) is not { } row)
+        if (await register.ClientAsync(client, cancellationToken) is not { } row)
         {
             return null;
         }
 
-        var visits = await register.OfClientAsync(client, stop);
+        var visits = await register.OfClientAsync(client, cancellationToken);
         var when = visits.ToDictionary(v => v.Id, v => v.StartsAt);
         var patches = visits
             .SelectMany(v => (v.Consultation.Patches ?? []).Prepend(v.Consultation.Patch))
@@ -132,7 +132,7 @@ internal static class ClientEndpoints
                     v.Taught
                 ))
                 .ToArray(),
-            (await register.NotesAsync(client, stop))
+            (await register.NotesAsync(client, cancellationToken))
                 .Select(n => new StandingNote(n.Visit, when[n.Visit], n.Words))
                 .OrderByDescending(n => n.At)
                 .ToArray(),

@@ -29,9 +29,9 @@ internal sealed record VisitHands(
 /// <param name="Floor">How many there are: as asked, else as the house has it.</param>
 internal sealed record HandsView(
     IReadOnlyList<VisitHands> Visits,
-    IReadOnlyList<HandsClash> Clashes,
-    IReadOnlyList<StartsLater> Later,
-    Floor Floor
+    IReadOnlyList<StaffingConflict> Clashes,
+    IReadOnlyList<LaterStart> Later,
+    SalonCapacity Floor
 );
 
 /// <summary>A day by chairs and hands.</summary>
@@ -50,29 +50,29 @@ internal static class HandsEndpoints
                     int? basins,
                     Register register,
                     Studio studio,
-                    PlansAtWork plans,
-                    MixesAtWork mixes,
+                    OpenPlans plans,
+                    MixContexts mixes,
                     Services services,
-                    CancellationToken stop
+                    CancellationToken cancellationToken
                 ) =>
                 {
-                    var house = (await studio.RulesAsync(stop)).Rules.FloorOf();
-                    var floor = new Floor(pairs ?? house.Pairs, basins ?? house.Basins);
+                    var house = (await studio.RulesAsync(cancellationToken)).Rules.FloorOf();
+                    var floor = new SalonCapacity(pairs ?? house.Pairs, basins ?? house.Basins);
                     if (floor.Problems() is { Count: > 0 } problems)
                     {
                         throw new BadInputException(problems);
                     }
 
                     var visits = new List<VisitHands>();
-                    foreach (var visit in await YearEndpoints.BookedAsync(register, from, to, MostDays, stop))
+                    foreach (var visit in await YearEndpoints.BookedAsync(register, from, to, MostDays, cancellationToken))
                     {
-                        visits.Add(await OfAsync(visit, plans, mixes, services, stop));
+                        visits.Add(await OfAsync(visit, plans, mixes, services, cancellationToken));
                     }
 
-                    var chairs = Seating.Of(visits.Select(v => (v.StartsAt, v.Minutes)).ToArray());
+                    var chairs = ChairAllocation.Of(visits.Select(v => (v.StartsAt, v.Minutes)).ToArray());
                     visits = visits.Select((v, i) => v with { Chair = chairs[i] }).ToList();
-                    var day = HandsOfDay.Of(
-                        visits.Select(v => new VisitByHands(v.VisitId, v.StartsAt, v.Hands)),
+                    var day = DayStaffing.Of(
+                        visits.Select(v => new StaffedVisit(v.VisitId, v.StartsAt, v.Hands)),
                         floor
                     );
                     return Results.Ok(new HandsView(visits, day.Clashes, day.Later, floor));
@@ -89,25 +89,25 @@ internal static class HandsEndpoints
 
     private static async Task<VisitHands> OfAsync(
         RegisteredVisit visit,
-        PlansAtWork plans,
-        MixesAtWork mixes,
+        OpenPlans plans,
+        MixContexts mixes,
         Services services,
-        CancellationToken stop
+        CancellationToken cancellationToken
     )
     {
-        if (visit.Sum is not null || await plans.OpenAsync(visit.Id, stop) is not { } at)
+        if (visit.Sum is not null || await plans.OpenAsync(visit.Id, cancellationToken) is not { } at)
         {
             return new(visit.Id, visit.StartsAt, visit.Sum?.ChairMinutes ?? visit.Minutes, 1, []);
         }
 
-        var clock = (await mixes.OfAsync(at, stop)).Visit;
-        var seated = (await services.OfAsync(visit.Id, stop))?.Facts.FirstOrDefault(f => f.Fact is Seated)?.At;
+        var clock = (await mixes.OfAsync(at, cancellationToken)).Visit;
+        var seated = (await services.OfAsync(visit.Id, cancellationToken))?.Facts.FirstOrDefault(f => f.Fact is Seated)?.At;
         return new(
             visit.Id,
             seated ?? visit.StartsAt,
             clock.Minutes > 0 ? clock.Minutes : visit.Minutes,
             1,
-            HandsOfVisit.Of(clock)
+            VisitStaffing.Of(clock)
         );
     }
 }

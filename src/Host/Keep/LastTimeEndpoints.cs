@@ -46,14 +46,14 @@ internal sealed record LastTimeView(
 /// <summary>What brings the wish back, and what last time taught for the plan as it stands.</summary>
 /// <param name="Found">The fewest panels.</param>
 /// <param name="Lessons">What it taught.</param>
-internal sealed record BringBackView(BringBack Found, IReadOnlyList<LessonView> Lessons);
+internal sealed record RefreshPlanView(RefreshPlan Found, IReadOnlyList<LessonView> Lessons);
 
 /// <summary>Takes over what the last visit left.</summary>
 /// <param name="BaseVersion">The consultation's version it is taken over into.</param>
 /// <param name="TrimmedCm">What was cut off the hem meanwhile, cm.</param>
 internal sealed record TakeLastTime(
     int BaseVersion,
-    [property: Within(0, GrownSince.MostTrimmedCm, "cm")] double TrimmedCm = 0
+    [property: Within(0, RegrownHair.MostTrimmedCm, "cm")] double TrimmedCm = 0
 );
 
 /// <summary>What a next visit takes from the last one.</summary>
@@ -66,13 +66,13 @@ internal static class LastTimeEndpoints
         visit
             .MapGet(
                 "/last-time",
-                async (AtWork at, LastTimes lasts, Keepings keepings, CancellationToken stop) =>
+                async (VisitContext at, LastTimes lasts, RecordFacts keepings, CancellationToken cancellationToken) =>
                     Results.Ok(
                         await ViewAsync(
                             at,
-                            await lasts.BeforeAsync(at.Visit.ClientId, at.Visit.StartsAt, stop),
+                            await lasts.BeforeAsync(at.Visit.ClientId, at.Visit.StartsAt, cancellationToken),
                             keepings,
-                            stop
+                            cancellationToken
                         )
                     )
             )
@@ -84,43 +84,43 @@ internal static class LastTimeEndpoints
             .MapPost(
                 "/last-time",
                 async (
-                    AtWork at,
+                    VisitContext at,
                     HttpRequest request,
                     LastTimes lasts,
                     Visits visits,
-                    PlansAtWork plans,
-                    Learnt learnt,
-                    Keepings keepings,
-                    CancellationToken stop
+                    OpenPlans plans,
+                    LearntLifts learnt,
+                    RecordFacts keepings,
+                    CancellationToken cancellationToken
                 ) =>
                 {
-                    var body = await Body.ReadAsync<TakeLastTime>(request);
+                    var body = await JsonBody.ReadAsync<TakeLastTime>(request);
                     if (WithinAttribute.Outside(body).ToArray() is { Length: > 0 } outside)
                     {
                         throw new BadInputException(outside);
                     }
 
-                    if (await lasts.BeforeAsync(at.Visit.ClientId, at.Visit.StartsAt, stop) is not { } last)
+                    if (await lasts.BeforeAsync(at.Visit.ClientId, at.Visit.StartsAt, cancellationToken) is not { } last)
                     {
-                        return Answers.NotFound("earlier visit");
+                        return ProblemAnswers.NotFound("earlier visit");
                     }
 
                     var hair = last.HairAt(at.Visit.StartsAt, body.TrimmedCm) with
                     {
-                        Own = await learnt.BeforeAsync(at.Visit.ClientId, at.Visit.StartsAt, stop),
+                        Own = await learnt.BeforeAsync(at.Visit.ClientId, at.Visit.StartsAt, cancellationToken),
                     };
                     var answers = at.Visit.Consultation;
                     // What was answered already today stays.
                     var known = answers == Consultation.Fresh ? last.Known : answers;
-                    await visits.SetConsultAsync(at.Visit.Id, body.BaseVersion, hair, known, stop);
-                    var now = (await plans.OpenAsync(at.Visit.Id, stop))!;
+                    await visits.SetConsultAsync(at.Visit.Id, body.BaseVersion, hair, known, cancellationToken);
+                    var now = (await plans.OpenAsync(at.Visit.Id, cancellationToken))!;
                     if (!IsPainted(now.Stored.Plan) && now.Stored.History.Revision == 1)
                     {
-                        await plans.TakeAsync(now, now.Stored.History.Revision, last.NextPlan, stop);
-                        now = (await plans.OpenAsync(at.Visit.Id, stop))!;
+                        await plans.TakeAsync(now, now.Stored.History.Revision, last.NextPlan, cancellationToken);
+                        now = (await plans.OpenAsync(at.Visit.Id, cancellationToken))!;
                     }
 
-                    return Results.Ok(await ViewAsync(now, last, keepings, stop));
+                    return Results.Ok(await ViewAsync(now, last, keepings, cancellationToken));
                 }
             )
             .Accepts<TakeLastTime>("application/json")
@@ -136,17 +136,17 @@ internal static class LastTimeEndpoints
         visit
             .MapGet(
                 "/bring-back",
-                async (AtWork at, LastTimes lasts, Heads heads, CancellationToken stop) =>
-                    await lasts.BeforeAsync(at.Visit.ClientId, at.Visit.StartsAt, stop) is { } last
+                async (VisitContext at, LastTimes lasts, HeadCache heads, CancellationToken cancellationToken) =>
+                    await lasts.BeforeAsync(at.Visit.ClientId, at.Visit.StartsAt, cancellationToken) is { } last
                         ? Results.Ok(
-                            new BringBackView(
-                                BringBack.Of(at.Head, last.Review.Planned.Plan, heads.CuttingFor(at.Visit.Hair)),
+                            new RefreshPlanView(
+                                RefreshPlan.Of(at.Head, last.Review.Planned.Plan, heads.CuttingFor(at.Visit.Hair)),
                                 Lessons(at, last)
                             )
                         )
-                        : Answers.NotFound("earlier visit")
+                        : ProblemAnswers.NotFound("earlier visit")
             )
-            .Produces<BringBackView>()
+            .Produces<RefreshPlanView>()
             .ProducesProblem(StatusCodes.Status404NotFound)
             .WithName("GetBringBack")
             .WithSummary("The fewest panels that bring the wish back, as one edit; stores nothing");
@@ -155,10 +155,10 @@ internal static class LastTimeEndpoints
     private static bool IsPainted(Plan plan) => plan.Zones.Values.Any(z => z.Paint.Count > 0 || z.Usual is not null);
 
     private static async Task<IReadOnlyList<LastTimeView>> ViewAsync(
-        AtWork at,
+        VisitContext at,
         LastTime? last,
-        Keepings keepings,
-        CancellationToken stop
+        RecordFacts keepings,
+        CancellationToken cancellationToken
     )
     {
         if (last is null)
@@ -175,17 +175,17 @@ internal static class LastTimeEndpoints
                 weeks,
                 StrandHistory.GrowthCm(weeks),
                 last.Left.Pieces?.All.Count ?? 0,
-                GrownSince.IsBegunWith(at.Visit.Hair, last.Left, weeks),
+                RegrownHair.IsBegunWith(at.Visit.Hair, last.Left, weeks),
                 last.Review.Found.Words.ToString(),
-                KeepsAtWork.Promised(last.At, last.Review),
-                KeptInHand.Of(await keepings.FactsOfAsync(last.At.Visit.Id, stop)).Words,
-                KeepsAtWork.ToChange(last.Review)
+                RecordContexts.Promised(last.At, last.Review),
+                RecordInHand.Of(await keepings.FactsOfAsync(last.At.Visit.Id, cancellationToken)).Words,
+                RecordContexts.ToChange(last.Review)
             ),
         ];
     }
 
     /// <summary>What last time taught, as edits of the plan as it stands: none where nothing is painted.</summary>
-    private static LessonView[] Lessons(AtWork at, LastTime last) =>
+    private static LessonView[] Lessons(VisitContext at, LastTime last) =>
         NextTime
             .Of(at.Head, NoCauses, last.Review.Review.Lessons)
             .Select(n => new LessonView(n.Words, n.Edit is { } edit ? [edit] : []))

@@ -38,7 +38,7 @@ internal sealed record KeptView(
 /// <param name="Care">After-care as written here, line by line.</param>
 /// <param name="NextVisit">Her next visit where there is one already: its id and when.</param>
 /// <param name="LastVisit">The visit before; null where there is none.</param>
-internal sealed record KeepView(
+internal sealed record RecordView(
     int Facts,
     Guid ClientId,
     string Client,
@@ -52,7 +52,7 @@ internal sealed record KeepView(
     Guid? LastVisit
 )
 {
-    public static KeepView Of(AtWork at, KeepAtWork keep, IReadOnlyList<NextVisitView> next, Guid? last) =>
+    public static RecordView Of(VisitContext at, RecordContext keep, IReadOnlyList<NextVisitView> next, Guid? last) =>
         new(
             keep.Facts,
             at.Visit.ClientId,
@@ -74,7 +74,7 @@ internal sealed record NextVisitView(Guid VisitId, DateTimeOffset StartsAt);
 /// <summary>Something said when a visit is put away.</summary>
 /// <param name="Id">Given by who says it, so that said twice it counts once.</param>
 /// <param name="Fact">What.</param>
-internal sealed record KeepSaid(Guid Id, KeepFact Fact);
+internal sealed record RecordSaid(Guid Id, RecordFact Fact);
 
 /// <summary>Keep: the record writes itself, the artist adds a sentence, the client gets her after-care.</summary>
 internal static class RecordEndpoints
@@ -85,48 +85,48 @@ internal static class RecordEndpoints
 
         keep.MapGet(
                 "",
-                async (AtWork at, KeepsAtWork keeps, Visits visits, CancellationToken stop) =>
-                    Results.Ok(await ViewAsync(at, keeps, visits, stop))
+                async (VisitContext at, RecordContexts keeps, Visits visits, CancellationToken cancellationToken) =>
+                    Results.Ok(await ViewAsync(at, keeps, visits, cancellationToken))
             )
-            .Produces<KeepView>()
+            .Produces<RecordView>()
             .WithName("GetKeep")
             .WithSummary("What was done and what came out, after-care, and when each service is due again");
 
         keep.MapPost(
                 "/facts",
                 async (
-                    AtWork at,
+                    VisitContext at,
                     HttpRequest request,
-                    KeepsAtWork keeps,
-                    Keepings keepings,
+                    RecordContexts keeps,
+                    RecordFacts keepings,
                     Visits visits,
-                    CancellationToken stop
+                    CancellationToken cancellationToken
                 ) =>
                 {
-                    var body = await Body.ReadAsync<KeepSaid>(request);
-                    var sum = body.Fact is PutAway { Is: true } ? SumOf(at, await keeps.OfAsync(at, stop)) : null;
-                    var problems = await keepings.AddAsync(at.Visit.Id, body.Id, body.Fact, sum, stop);
+                    var body = await JsonBody.ReadAsync<RecordSaid>(request);
+                    var sum = body.Fact is VisitClosed { Is: true } ? SumOf(at, await keeps.OfAsync(at, cancellationToken)) : null;
+                    var problems = await keepings.AddAsync(at.Visit.Id, body.Id, body.Fact, sum, cancellationToken);
                     if (problems.Count > 0)
                     {
                         throw new BadInputException(problems);
                     }
 
-                    return Results.Ok(await ViewAsync(at, keeps, visits, stop));
+                    return Results.Ok(await ViewAsync(at, keeps, visits, cancellationToken));
                 }
             )
-            .Accepts<KeepSaid>("application/json")
-            .Produces<KeepView>()
+            .Accepts<RecordSaid>("application/json")
+            .Produces<RecordView>()
             .ProducesValidationProblem()
             .WithName("PostKeepFact")
             .WithSummary("Adds a sentence, after-care in own words, that it was given, that the visit is put away");
 
         keep.MapGet(
                 "/hair",
-                async (AtWork at, double? weeks, TonesAtWork tones, CancellationToken stop) =>
+                async (VisitContext at, double? weeks, ToneContexts tones, CancellationToken cancellationToken) =>
                     weeks is not null && !(weeks is >= 0 and <= MostWeeks)
                         ? throw new BadInputException([new("weeks", $"Between 0 and {MostWeeks} weeks.")])
                         : Results.Bytes(
-                            (await tones.OfAsync(at, stop)).HairIn(weeks ?? 0).ByTurns(),
+                            (await tones.OfAsync(at, cancellationToken)).HairIn(weeks ?? 0).ByTurns(),
                             "application/octet-stream"
                         )
             )
@@ -137,14 +137,14 @@ internal static class RecordEndpoints
 
         keep.MapGet(
                 "/picture",
-                async (AtWork at, int? width, TonesAtWork tones, CancellationToken stop) =>
+                async (VisitContext at, int? width, ToneContexts tones, CancellationToken cancellationToken) =>
                 {
                     if (width is < LeastWidth or > View.Width)
                     {
                         throw new BadInputException([new("width", $"Between {LeastWidth} and {View.Width} pixels.")]);
                     }
 
-                    var left = await tones.OfAsync(at, stop);
+                    var left = await tones.OfAsync(at, cancellationToken);
                     var seen = left.Review.Planned.Looks.Seen(Wear.Down, ThreeQuarter);
                     return Results.Bytes(
                         PictureFile.Png(Picture.Colour(seen, left.HairIn(0), Palette.Raw), width ?? View.Width),
@@ -163,19 +163,19 @@ internal static class RecordEndpoints
 
     private const double MostWeeks = 52;
 
-    private static async Task<KeepView> ViewAsync(AtWork at, KeepsAtWork keeps, Visits visits, CancellationToken stop)
+    private static async Task<RecordView> ViewAsync(VisitContext at, RecordContexts keeps, Visits visits, CancellationToken cancellationToken)
     {
-        var next = await visits.NextAfterAsync(at.Visit.ClientId, at.Visit.StartsAt, stop);
-        return KeepView.Of(
+        var next = await visits.NextAfterAsync(at.Visit.ClientId, at.Visit.StartsAt, cancellationToken);
+        return RecordView.Of(
             at,
-            await keeps.OfAsync(at, stop),
+            await keeps.OfAsync(at, cancellationToken),
             next is { } there ? [new(there.Id, there.StartsAt)] : [],
-            await visits.LastBeforeAsync(at.Visit.ClientId, at.Visit.StartsAt, stop)
+            await visits.LastBeforeAsync(at.Visit.ClientId, at.Visit.StartsAt, cancellationToken)
         );
     }
 
     /// <summary>How far the forecast was off is told by the minutes that really were.</summary>
-    private static VisitSum SumOf(AtWork at, KeepAtWork keep)
+    private static VisitSum SumOf(VisitContext at, RecordContext keep)
     {
         var review = keep.Tone.Review;
         return VisitSum.Of(

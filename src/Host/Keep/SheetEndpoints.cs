@@ -19,9 +19,9 @@ internal static class SheetEndpoints
 
         keep.MapGet(
                 "/care.pdf",
-                async (AtWork at, KeepsAtWork keeps, TimeProvider clock, CancellationToken stop) =>
+                async (VisitContext at, RecordContexts keeps, TimeProvider clock, CancellationToken cancellationToken) =>
                 {
-                    var kept = await keeps.OfAsync(at, stop);
+                    var kept = await keeps.OfAsync(at, cancellationToken);
                     var lines = kept.Kept.Care?.Split('\n') ?? kept.Care.Select(c => c.ToString());
                     return Pdf(at, Sheets.AfterCare(Of(at, clock), lines), "after-care");
                 }
@@ -32,9 +32,9 @@ internal static class SheetEndpoints
 
         keep.MapGet(
                 "/record.pdf",
-                async (AtWork at, KeepsAtWork keeps, TimeProvider clock, CancellationToken stop) =>
+                async (VisitContext at, RecordContexts keeps, TimeProvider clock, CancellationToken cancellationToken) =>
                 {
-                    var kept = await keeps.OfAsync(at, stop);
+                    var kept = await keeps.OfAsync(at, cancellationToken);
                     return Pdf(at, Sheets.RecipeCard(Of(at, clock), kept.Record, CameOut(kept.Tone)), "record");
                 }
             )
@@ -44,8 +44,8 @@ internal static class SheetEndpoints
 
         keep.MapGet(
                 "/note.pdf",
-                async (AtWork at, KeepsAtWork keeps, TimeProvider clock, CancellationToken stop) =>
-                    Pdf(at, Sheets.ClientNote(Of(at, clock), (await keeps.OfAsync(at, stop)).Record.Promised), "note")
+                async (VisitContext at, RecordContexts keeps, TimeProvider clock, CancellationToken cancellationToken) =>
+                    Pdf(at, Sheets.ClientNote(Of(at, clock), (await keeps.OfAsync(at, cancellationToken)).Record.Promised), "note")
             )
             .Produces<byte[]>(contentType: Sheets.MediaType)
             .WithName("GetNoteSheet")
@@ -53,8 +53,8 @@ internal static class SheetEndpoints
 
         keep.MapGet(
                 "/chart.pdf",
-                async (AtWork at, ServicesAtWork services, TimeProvider clock, CancellationToken stop) =>
-                    Pdf(at, Sheets.Chart(Of(at, clock), (await services.OfAsync(at, stop)).Mix.Head), "chart")
+                async (VisitContext at, ServiceContexts services, TimeProvider clock, CancellationToken cancellationToken) =>
+                    Pdf(at, Sheets.Chart(Of(at, clock), (await services.OfAsync(at, cancellationToken)).Mix.Head), "chart")
             )
             .Produces<byte[]>(contentType: Sheets.MediaType)
             .WithName("GetChartSheet")
@@ -62,8 +62,8 @@ internal static class SheetEndpoints
 
         keep.MapGet(
                 "/chart.svg",
-                async (AtWork at, ServicesAtWork services, CancellationToken stop) =>
-                    Results.Text(new PanelChart((await services.OfAsync(at, stop)).Mix.Head).ToSvg(), "image/svg+xml")
+                async (VisitContext at, ServiceContexts services, CancellationToken cancellationToken) =>
+                    Results.Text(new PanelChart((await services.OfAsync(at, cancellationToken)).Mix.Head).ToSvg(), "image/svg+xml")
             )
             .Produces<string>(contentType: "image/svg+xml")
             .WithName("GetChart")
@@ -72,19 +72,19 @@ internal static class SheetEndpoints
         keep.MapGet(
                 "/facts.csv",
                 async (
-                    AtWork at,
+                    VisitContext at,
                     Services services,
                     Reviews reviews,
                     Tonings tonings,
-                    Keepings keepings,
-                    CancellationToken stop
+                    RecordFacts keepings,
+                    CancellationToken cancellationToken
                 ) =>
                 {
                     var visit = at.Visit.Id;
-                    var facts = ((await services.OfAsync(visit, stop))?.Facts ?? [])
+                    var facts = ((await services.OfAsync(visit, cancellationToken))?.Facts ?? [])
                         .Select(f => new FactRowOut("apply", f.Number, f.At, f.Fact))
                         .Concat(
-                            (await reviews.FactsOfAsync(visit, stop)).Select(f => new FactRowOut(
+                            (await reviews.FactsOfAsync(visit, cancellationToken)).Select(f => new FactRowOut(
                                 "review",
                                 f.Number,
                                 f.At,
@@ -92,7 +92,7 @@ internal static class SheetEndpoints
                             ))
                         )
                         .Concat(
-                            (await tonings.FactsOfAsync(visit, stop)).Select(f => new FactRowOut(
+                            (await tonings.FactsOfAsync(visit, cancellationToken)).Select(f => new FactRowOut(
                                 "tone",
                                 f.Number,
                                 f.At,
@@ -100,7 +100,7 @@ internal static class SheetEndpoints
                             ))
                         )
                         .Concat(
-                            (await keepings.FactsOfAsync(visit, stop)).Select(f => new FactRowOut(
+                            (await keepings.FactsOfAsync(visit, cancellationToken)).Select(f => new FactRowOut(
                                 "keep",
                                 f.Number,
                                 f.At,
@@ -116,9 +116,9 @@ internal static class SheetEndpoints
 
         keep.MapGet(
                 "/readings.csv",
-                async (AtWork at, ReviewsAtWork reviews, CancellationToken stop) =>
+                async (VisitContext at, ReviewContexts reviews, CancellationToken cancellationToken) =>
                 {
-                    var found = (await reviews.OfAsync(at, stop)).Found;
+                    var found = (await reviews.OfAsync(at, cancellationToken)).Found;
                     return Csv(
                         at,
                         ReadingsFile.Write(found.Read.OrderBy(r => r.Zone).ThenBy(r => r.Depth)),
@@ -132,7 +132,7 @@ internal static class SheetEndpoints
     }
 
     /// <summary>The head as it left, from three quarters and from behind.</summary>
-    private static byte[] CameOut(ToneAtWork tone)
+    private static byte[] CameOut(ToneContext tone)
     {
         var hair = tone.HairIn(0);
         return PictureFile.Png(
@@ -143,15 +143,15 @@ internal static class SheetEndpoints
 
     private static readonly int[] Angles = [30, 180];
 
-    private static SheetOf Of(AtWork at, TimeProvider clock) =>
+    private static SheetOf Of(VisitContext at, TimeProvider clock) =>
         new(at.Visit.Client, TimeZoneInfo.ConvertTime(at.Visit.StartsAt, clock.LocalTimeZone));
 
-    private static IResult Pdf(AtWork at, byte[] pdf, string what) =>
+    private static IResult Pdf(VisitContext at, byte[] pdf, string what) =>
         Results.Bytes(pdf, Sheets.MediaType, Named(at, what, "pdf"));
 
-    private static IResult Csv(AtWork at, string csv, string what) =>
+    private static IResult Csv(VisitContext at, string csv, string what) =>
         Results.File(System.Text.Encoding.UTF8.GetBytes(csv), FactsFile.MediaType, Named(at, what, "csv"));
 
-    private static string Named(AtWork at, string what, string kind) =>
+    private static string Named(VisitContext at, string what, string kind) =>
         $"{what}-{at.Visit.StartsAt.UtcDateTime.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture)}.{kind}";
 }

@@ -39,8 +39,8 @@ internal static class YearEndpoints
 
         year.MapGet(
                 "/calendar",
-                async (DateTimeOffset? from, DateTimeOffset? to, Register register, CancellationToken stop) =>
-                    Results.Ok(Seated(await BookedAsync(register, from, to, MostDays, stop)))
+                async (DateTimeOffset? from, DateTimeOffset? to, Register register, CancellationToken cancellationToken) =>
+                    Results.Ok(Seated(await BookedAsync(register, from, to, MostDays, cancellationToken)))
             )
             .Produces<IReadOnlyList<CalendarVisit>>()
             .ProducesValidationProblem()
@@ -49,23 +49,23 @@ internal static class YearEndpoints
 
         year.MapGet(
                 "/year",
-                async (Register register, ProductShelf shelf, TimeProvider clock, CancellationToken stop) =>
+                async (Register register, ProductShelf shelf, TimeProvider clock, CancellationToken cancellationToken) =>
                 {
                     var now = clock.GetLocalNow();
                     var months = await register
-                        .SumsAsync(DateTimeOffset.MinValue, stop)
+                        .SumsAsync(DateTimeOffset.MinValue, cancellationToken)
                         .AggregateBy(
                             v => MonthTally.Number(TimeZoneInfo.ConvertTime(v.At, clock.LocalTimeZone).DateTime),
                             default(MonthTally),
                             (month, v) => month.And(v.Sum)
                         )
-                        .ToArrayAsync(stop);
+                        .ToArrayAsync(cancellationToken);
                     var lately = await register
-                        .SumsAsync(now.AddDays(-7 * ToOrder.CountedWeeks), stop)
+                        .SumsAsync(now.AddDays(-7 * ToOrder.CountedWeeks), cancellationToken)
                         .SelectMany(v => v.Sum.Grams)
                         .AggregateBy(g => g.Key, 0.0, (grams, g) => grams + g.Value)
-                        .ToDictionaryAsync(cancellationToken: stop);
-                    var counted = (await shelf.AllAsync(stop))
+                        .ToDictionaryAsync(cancellationToken: cancellationToken);
+                    var counted = (await shelf.AllAsync(cancellationToken))
                         .Where(p => p.Product.Stock.OnHand is not null)
                         .ToDictionary(p => p.Product.Name, p => p.Product.Stock.OnHand!.Value);
                     return Results.Ok(new YearView(MonthSum.InOrder(months), ToOrder.Of(counted, lately)));
@@ -83,19 +83,19 @@ internal static class YearEndpoints
         DateTimeOffset? from,
         DateTimeOffset? to,
         double mostDays,
-        CancellationToken stop
+        CancellationToken cancellationToken
     ) =>
         from is not { } first || to is not { } last || last <= first
             ? throw new BadInputException([new("to", "After from: two moments in time.")])
         : (last - first).TotalDays > mostDays
             ? throw new BadInputException([new("to", $"At most {mostDays:0.#} days after from.")])
-        : register.BetweenAsync(first, last, stop);
+        : register.BetweenAsync(first, last, cancellationToken);
 
     /// <summary>Each visit in the first chair that is free when it starts.</summary>
     private static CalendarVisit[] Seated(IReadOnlyList<RegisteredVisit> visits)
     {
         var minutes = visits.Select(v => v.Sum?.ChairMinutes ?? v.Minutes).ToArray();
-        var chairs = Seating.Of(visits.Zip(minutes, (v, m) => (v.StartsAt, m)).ToArray());
+        var chairs = ChairAllocation.Of(visits.Zip(minutes, (v, m) => (v.StartsAt, m)).ToArray());
         return visits
             .Select(
                 (v, i) =>

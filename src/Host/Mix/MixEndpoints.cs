@@ -29,18 +29,18 @@ internal static class MixEndpoints
     {
         var mix = app.MapVisit("/mix", "Mix");
 
-        mix.MapGet("", (MixAtWork at, Heads heads) => Results.Ok(MixView.Of(at, heads)))
+        mix.MapGet("", (MixContext at, HeadCache heads) => Results.Ok(MixView.Of(at, heads)))
             .Produces<MixView>()
             .WithName("GetMix")
             .WithSummary("The plan as bowls: grams, recipes, when to mix which, what to mind, the tray");
 
         mix.MapGet(
                 "/coarser",
-                (MixAtWork at, Heads heads, CancellationToken stop) =>
+                (MixContext at, HeadCache heads, CancellationToken cancellationToken) =>
                     Results.Ok(
                         new CoarserView(
                             at.Visit.AllFindings().Any(f => f.Kind == MixFault.FirstOver)
-                            && CoarserCut.For(at.Mix, heads.FreshCuttingFor(at.Work.Visit.Hair), stop) is { } cut
+                            && CoarserCut.For(at.Mix, heads.FreshCuttingFor(at.Work.Visit.Hair), cancellationToken) is { } cut
                                 ? CoarserCutView.Of(cut)
                                 : null
                         )
@@ -55,21 +55,21 @@ internal static class MixEndpoints
         mix.MapPost(
                 "/bowls",
                 async (
-                    MixAtWork at,
+                    MixContext at,
                     HttpRequest request,
-                    MixesAtWork mixes,
-                    Heads heads,
+                    MixContexts mixes,
+                    HeadCache heads,
                     Bowls bowls,
-                    CancellationToken stop
+                    CancellationToken cancellationToken
                 ) =>
                 {
-                    var body = await Body.ReadAsync<BeginBowl>(request);
+                    var body = await JsonBody.ReadAsync<BeginBowl>(request);
                     if (at.Work.Stored.History.Revision != body.BaseRevision)
                     {
                         throw new StaleRevisionException(at.Work.Stored.History.Revision);
                     }
 
-                    if (SafetyAtWork.Stops(at.Work) is { Count: > 0 } stops)
+                    if (VisitSafety.Stops(at.Work) is { Count: > 0 } stops)
                     {
                         throw new StoppedException(stops);
                     }
@@ -89,9 +89,9 @@ internal static class MixEndpoints
                         body.Ordinal,
                         at.Work.Stored.Plan.FormulaOf(body.Formula)!,
                         bowl.Recipe,
-                        stop
+                        cancellationToken
                     );
-                    return Results.Ok(MixView.Of(await mixes.OfAsync(at.Work, stop), heads));
+                    return Results.Ok(MixView.Of(await mixes.OfAsync(at.Work, cancellationToken), heads));
                 }
             )
             .Accepts<BeginBowl>("application/json")
@@ -104,19 +104,19 @@ internal static class MixEndpoints
         mix.MapPost(
                 "/bowls/{bowl:guid}/events",
                 async (
-                    AtWork at,
+                    VisitContext at,
                     Guid bowl,
                     HttpRequest request,
-                    MixesAtWork mixes,
-                    Heads heads,
+                    MixContexts mixes,
+                    HeadCache heads,
                     Bowls bowls,
-                    CancellationToken stop
+                    CancellationToken cancellationToken
                 ) =>
                 {
-                    var body = await Body.ReadAsync<BowlHappened>(request);
-                    if ((await bowls.OfAsync(at.Visit.Id, stop)).FirstOrDefault(b => b.Id == bowl) is not { } row)
+                    var body = await JsonBody.ReadAsync<BowlHappened>(request);
+                    if ((await bowls.OfAsync(at.Visit.Id, cancellationToken)).FirstOrDefault(b => b.Id == bowl) is not { } row)
                     {
-                        return Answers.NotFound("bowl");
+                        return ProblemAnswers.NotFound("bowl");
                     }
 
                     if (row.Events.Count != body.After)
@@ -131,8 +131,8 @@ internal static class MixEndpoints
                         );
                     }
 
-                    await bowls.AddAsync(row, body.Event, stop);
-                    return Results.Ok(MixView.Of(await mixes.OfAsync(at, stop), heads));
+                    await bowls.AddAsync(row, body.Event, cancellationToken);
+                    return Results.Ok(MixView.Of(await mixes.OfAsync(at, cancellationToken), heads));
                 }
             )
             .Accepts<BowlHappened>("application/json")
@@ -147,22 +147,22 @@ internal static class MixEndpoints
         mix.MapPost(
                 "/tray",
                 async (
-                    MixAtWork at,
+                    MixContext at,
                     HttpRequest request,
-                    MixesAtWork mixes,
-                    Heads heads,
+                    MixContexts mixes,
+                    HeadCache heads,
                     Bowls bowls,
-                    CancellationToken stop
+                    CancellationToken cancellationToken
                 ) =>
                 {
-                    var body = await Body.ReadAsync<TrayTick>(request);
+                    var body = await JsonBody.ReadAsync<TrayTick>(request);
                     if (at.Mix.Tray().All(t => t.Id != body.Item))
                     {
                         throw new BadInputException([new("item", "There is no such thing on the tray.")]);
                     }
 
-                    await bowls.TickAsync(at.Work.Visit.Id, body.Item, body.IsThere, stop);
-                    return Results.Ok(MixView.Of(await mixes.OfAsync(at.Work, stop), heads));
+                    await bowls.TickAsync(at.Work.Visit.Id, body.Item, body.IsThere, cancellationToken);
+                    return Results.Ok(MixView.Of(await mixes.OfAsync(at.Work, cancellationToken), heads));
                 }
             )
             .Accepts<TrayTick>("application/json")

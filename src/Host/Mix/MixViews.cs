@@ -189,12 +189,12 @@ internal sealed record MixView(
     Offers Offers,
     Settling Settling,
     IReadOnlyList<VisitStepView> Steps,
-    IReadOnlyList<WaveOnClock> Waves,
+    IReadOnlyList<RinseOnClock> Waves,
     double ChairMinutes
 )
 {
     /// <summary>What is told of a mix.</summary>
-    public static MixView Of(MixAtWork at, Heads heads)
+    public static MixView Of(MixContext at, HeadCache heads)
     {
         var mix = at.Mix;
         var visit = at.Visit;
@@ -218,12 +218,12 @@ internal sealed record MixView(
             Offers.Of(mix.Shelf),
             Settling.Usual,
             VisitStepView.Of(visit),
-            visit.Waves.Select(w => new WaveOnClock(w.StartsAt, w.EndsAt, w.Panels.Count)).ToArray(),
+            visit.Waves.Select(w => new RinseOnClock(w.StartsAt, w.EndsAt, w.Panels.Count)).ToArray(),
             visit.Minutes
         );
     }
 
-    private static WeighedForecast Weighed(MixAtWork at, Heads heads)
+    private static WeighedForecast Weighed(MixContext at, HeadCache heads)
     {
         var planned = at.Mix.Head.Measures;
         var weighed = heads.Make(at.Work.Visit.Hair, at.Mix.Head.Plan, at.Mix.Head, at.Mix.AsWeighed()).Measures;

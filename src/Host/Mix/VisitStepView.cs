@@ -59,4 +59,4 @@ internal sealed record VisitStepView(
 /// <param name="FromMinute">When it begins.</param>
 /// <param name="ToMinute">When its last panel is rinsed.</param>
 /// <param name="Panels">How many panels.</param>
-internal sealed record WaveOnClock(double FromMinute, double ToMinute, int Panels);
+internal sealed record RinseOnClock(double FromMinute, double ToMinute, int Panels);

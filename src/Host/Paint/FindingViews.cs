@@ -40,7 +40,7 @@ internal sealed record FindingView(
         head.Findings.Select(f => Of(f, null, null)).ToArray();
 
     /// <summary>All of it, each with its fix; what was set aside comes last.</summary>
-    public static IReadOnlyList<FindingView> Of(AtWork at, Cutting cutting, CancellationToken stop)
+    public static IReadOnlyList<FindingView> Of(VisitContext at, Cutting cutting, CancellationToken cancellationToken)
     {
         var head = at.Head;
         var painted = head.Panels.Any(p => p.Coats.Count > 0);
@@ -65,12 +65,12 @@ internal sealed record FindingView(
         Parallel.For(
             0,
             all.Length,
-            new ParallelOptions { CancellationToken = stop, MaxDegreeOfParallelism = Spared },
+            new ParallelOptions { CancellationToken = cancellationToken, MaxDegreeOfParallelism = Spared },
             i =>
             {
                 if (!head.IsSetAside(all[i]))
                 {
-                    fixes[i] = Fixes.For(all[i], head, cutting, stop);
+                    fixes[i] = Fixes.For(all[i], head, cutting, cancellationToken);
                 }
             }
         );

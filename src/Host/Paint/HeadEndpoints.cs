@@ -21,7 +21,7 @@ internal static class HeadEndpoints
             .MapGet(
                 "/seen",
                 (
-                    AtWork at,
+                    VisitContext at,
                     string? wear,
                     string? angle,
                     string? tilt,
@@ -53,8 +53,8 @@ internal static class HeadEndpoints
         visit
             .MapGet(
                 "/plan/levels",
-                (AtWork at, string? moment, int? revision, PlansAtWork plans, CancellationToken stop) =>
-                    DrawnAsync(at, moment, revision, plans, h => h.Levels, stop)
+                (VisitContext at, string? moment, int? revision, OpenPlans plans, CancellationToken cancellationToken) =>
+                    DrawnAsync(at, moment, revision, plans, h => h.Levels, cancellationToken)
             )
             .Produces<byte[]>(contentType: Bytes)
             .ProducesValidationProblem()
@@ -67,8 +67,8 @@ internal static class HeadEndpoints
         visit
             .MapGet(
                 "/plan/hair",
-                (AtWork at, string? moment, int? revision, PlansAtWork plans, CancellationToken stop) =>
-                    DrawnAsync(at, moment, revision, plans, h => h.ByTurns(), stop)
+                (VisitContext at, string? moment, int? revision, OpenPlans plans, CancellationToken cancellationToken) =>
+                    DrawnAsync(at, moment, revision, plans, h => h.ByTurns(), cancellationToken)
             )
             .Produces<byte[]>(contentType: Bytes)
             .ProducesValidationProblem()
@@ -81,7 +81,7 @@ internal static class HeadEndpoints
         visit
             .MapGet(
                 "/plan/strands",
-                (AtWork at) => Results.Bytes(MemoryMarshal.AsBytes(at.Head.Map.Panel.AsSpan()).ToArray(), Bytes)
+                (VisitContext at) => Results.Bytes(MemoryMarshal.AsBytes(at.Head.Map.Panel.AsSpan()).ToArray(), Bytes)
             )
             .Produces<byte[]>(contentType: Bytes)
             .WithName("GetStrands")
@@ -91,7 +91,7 @@ internal static class HeadEndpoints
             .MapGet(
                 "/plan/picture",
                 (
-                    AtWork at,
+                    VisitContext at,
                     string? wear,
                     string? angle,
                     string? tilt,
@@ -133,17 +133,17 @@ internal static class HeadEndpoints
     }
 
     private static async Task<IResult> DrawnAsync(
-        AtWork at,
+        VisitContext at,
         string? moment,
         int? revision,
-        PlansAtWork plans,
-        Func<HairBytes, byte[]> bytes,
-        CancellationToken stop
+        OpenPlans plans,
+        Func<StrandSamples, byte[]> bytes,
+        CancellationToken cancellationToken
     )
     {
         // Levels of a revision with another part or texture belong to other strands: they can't be laid on these.
-        var head = revision is { } number ? await plans.AtRevisionAsync(at, number, stop) : at.Head;
-        return head is null ? Answers.NotFound("revision")
+        var head = revision is { } number ? await plans.AtRevisionAsync(at, number, cancellationToken) : at.Head;
+        return head is null ? ProblemAnswers.NotFound("revision")
             : !ReferenceEquals(head.Looks, at.Head.Looks)
                 ? throw new BadInputException([
                     new Problem("revision", "The part or texture was different then: the two can't be compared."),

@@ -28,22 +28,22 @@ internal static class PlanEndpoints
     {
         var plan = app.MapVisit("/plan", "Paint");
 
-        plan.MapGet("", (AtWork at) => Results.Ok(View(at)))
+        plan.MapGet("", (VisitContext at) => Results.Ok(View(at)))
             .Produces<PlanView>()
             .WithName("GetPlan")
             .WithSummary("The plan, its panels, measures and findings");
 
-        plan.MapGet("/panels", (AtWork at) => Results.Ok(PanelView.Of(at.Head)))
+        plan.MapGet("/panels", (VisitContext at) => Results.Ok(PanelView.Of(at.Head)))
             .Produces<IReadOnlyList<PanelView>>()
             .WithName("GetPanels")
             .WithSummary("The panels with areas, paint and levels");
 
         plan.MapGet(
                 "/panels/{zone}/{row:int}/{column:int}/strip",
-                (AtWork at, string zone, int row, int column) =>
+                (VisitContext at, string zone, int row, int column) =>
                     StripOf(at, PanelKey.Parse($"{zone}/{row}/{column}")) is { } strip
                         ? Results.Ok(strip)
-                        : Answers.NotFound("panel")
+                        : ProblemAnswers.NotFound("panel")
             )
             .Produces<Strip>()
             .WithName("GetStrip")
@@ -51,27 +51,27 @@ internal static class PlanEndpoints
 
         plan.MapGet(
                 "/panels/{zone}/{row:int}/{column:int}/strip.svg",
-                (AtWork at, string zone, int row, int column) =>
+                (VisitContext at, string zone, int row, int column) =>
                     PanelKey.Parse($"{zone}/{row}/{column}") is { } key && StripOf(at, key) is { } strip
                         ? Results.Text(
                             StripDrawing.ToSvg(strip, at.Head.PanelOf(key)!.Panel.LengthCm, $"{key.Words}, as painted"),
                             "image/svg+xml"
                         )
-                        : Answers.NotFound("panel")
+                        : ProblemAnswers.NotFound("panel")
             )
             .Produces<string>(contentType: "image/svg+xml")
             .WithName("GetStripDrawing")
             .WithSummary("A panel hung flat, as SVG");
 
-        plan.MapGet("/measures", (AtWork at) => Results.Ok(MeasuresView.Of(at.Head.Measures)))
+        plan.MapGet("/measures", (VisitContext at) => Results.Ok(MeasuresView.Of(at.Head.Measures)))
             .Produces<MeasuresView>()
             .WithName("GetMeasures")
             .WithSummary("The measures, rinsed, worn down");
 
         plan.MapGet(
                 "/findings",
-                (AtWork at, Heads heads, CancellationToken stop) =>
-                    Results.Ok(FindingView.Of(at, heads.CuttingFor(at.Visit.Hair), stop))
+                (VisitContext at, HeadCache heads, CancellationToken cancellationToken) =>
+                    Results.Ok(FindingView.Of(at, heads.CuttingFor(at.Visit.Hair), cancellationToken))
             )
             .Produces<IReadOnlyList<FindingView>>()
             .WithName("GetFindings")
@@ -80,10 +80,10 @@ internal static class PlanEndpoints
         Changes(
                 plan.MapPost(
                         "/edits",
-                        async (AtWork at, HttpRequest request, PlansAtWork plans, CancellationToken stop) =>
+                        async (VisitContext at, HttpRequest request, OpenPlans plans, CancellationToken cancellationToken) =>
                         {
-                            var body = await Body.ReadAsync<EditBody>(request);
-                            return Changed(await plans.EditAsync(at, body.BaseRevision, body.Edit, stop));
+                            var body = await JsonBody.ReadAsync<EditBody>(request);
+                            return Changed(await plans.EditAsync(at, body.BaseRevision, body.Edit, cancellationToken));
                         }
                     )
                     .Accepts<EditBody>("application/json")
@@ -94,9 +94,9 @@ internal static class PlanEndpoints
         Changes(
                 plan.MapPost(
                         "/previews",
-                        async (AtWork at, HttpRequest request, PlansAtWork plans) =>
+                        async (VisitContext at, HttpRequest request, OpenPlans plans) =>
                         {
-                            var body = await Body.ReadAsync<EditBody>(request);
+                            var body = await JsonBody.ReadAsync<EditBody>(request);
                             return plans.Preview(at, body.BaseRevision, body.Edit, body.Sequence) is { } head
                                 ? Results.Ok(Change(at, at with { Head = head }, []))
                                 : Results.NoContent();
@@ -111,9 +111,9 @@ internal static class PlanEndpoints
         Changes(
                 plan.MapPost(
                         "/undo",
-                        async (AtWork at, HttpRequest request, PlansAtWork plans, CancellationToken stop) =>
+                        async (VisitContext at, HttpRequest request, OpenPlans plans, CancellationToken cancellationToken) =>
                             Changed(
-                                await plans.UndoAsync(at, (await Body.ReadAsync<StepBody>(request)).BaseRevision, stop)
+                                await plans.UndoAsync(at, (await JsonBody.ReadAsync<StepBody>(request)).BaseRevision, cancellationToken)
                             )
                     )
                     .Accepts<StepBody>("application/json")
@@ -124,9 +124,9 @@ internal static class PlanEndpoints
         Changes(
                 plan.MapPost(
                         "/redo",
-                        async (AtWork at, HttpRequest request, PlansAtWork plans, CancellationToken stop) =>
+                        async (VisitContext at, HttpRequest request, OpenPlans plans, CancellationToken cancellationToken) =>
                             Changed(
-                                await plans.RedoAsync(at, (await Body.ReadAsync<StepBody>(request)).BaseRevision, stop)
+                                await plans.RedoAsync(at, (await JsonBody.ReadAsync<StepBody>(request)).BaseRevision, cancellationToken)
                             )
                     )
                     .Accepts<StepBody>("application/json")
@@ -139,8 +139,8 @@ internal static class PlanEndpoints
         app.MapVisit("/plan/history", "Paint")
             .MapGet(
                 "",
-                async (AtWork at, Revisions revisions, CancellationToken stop) =>
-                    Results.Ok(await revisions.HistoryAsync(at.Visit.Id, stop))
+                async (VisitContext at, Revisions revisions, CancellationToken cancellationToken) =>
+                    Results.Ok(await revisions.HistoryAsync(at.Visit.Id, cancellationToken))
             )
             .Produces<IReadOnlyList<StoredRevision>>()
             .WithName("GetHistory")
@@ -151,7 +151,7 @@ internal static class PlanEndpoints
         var file = app.MapVisit("/plan/file", "Paint");
         file.MapGet(
                 "",
-                (AtWork at) =>
+                (VisitContext at) =>
                     Results.File(PlanFile.Write(at.Visit.Hair, at.Stored.Plan), "application/json", "plan.wendro.json")
             )
             .WithName("GetPlanFile")
@@ -161,15 +161,15 @@ internal static class PlanEndpoints
                 file.MapPost(
                         "",
                         async (
-                            AtWork at,
+                            VisitContext at,
                             int baseRevision,
                             HttpRequest request,
-                            PlansAtWork plans,
-                            CancellationToken stop
+                            OpenPlans plans,
+                            CancellationToken cancellationToken
                         ) =>
                         {
-                            var read = PlanFile.Read(await Body.BytesAsync(request));
-                            return Changed(await plans.TakeAsync(at, baseRevision, read.Plan, stop));
+                            var read = PlanFile.Read(await JsonBody.BytesAsync(request));
+                            return Changed(await plans.TakeAsync(at, baseRevision, read.Plan, cancellationToken));
                         }
                     )
                     .Accepts<PlanFile>("application/json")
@@ -188,7 +188,7 @@ internal static class PlanEndpoints
 
     private static IResult Changed(Changed changed) => Results.Ok(Change(changed.Before, changed.After, changed.Lost));
 
-    private static PlanChange Change(AtWork before, AtWork after, IReadOnlyList<PanelKey> lost)
+    private static PlanChange Change(VisitContext before, VisitContext after, IReadOnlyList<PanelKey> lost)
     {
         var recut = !ReferenceEquals(before.Head.Map, after.Head.Map) && !SameCut(before.Head, after.Head);
         var panels = Enumerable
@@ -215,12 +215,12 @@ internal static class PlanEndpoints
             after.Head.Working.SequenceEqual(before.Head.Working) ? null : after.Head.Working,
             MeasuresView.Of(after.Head.Measures),
             FindingView.AtOnce(after.Head),
-            SafetyAtWork.Cautions(after),
+            VisitSafety.Cautions(after),
             recut ? null : StrandLevelsView.Between(before.Head, after.Head)
         );
     }
 
-    private static Strip? StripOf(AtWork at, PanelKey? key) =>
+    private static Strip? StripOf(VisitContext at, PanelKey? key) =>
         key is { } one && at.Head.PanelOf(one) is { } panel ? Strip.Of(panel, at.Visit.Hair, Moment.Rinsed) : null;
 
     /// <summary>Whether the panels are the same pieces of hair, however their paint differs.</summary>
@@ -230,7 +230,7 @@ internal static class PlanEndpoints
         && a.Panels.Zip(b.Panels).All(p => ReferenceEquals(p.First.Panel, p.Second.Panel));
 
     /// <summary>A plan as it is told.</summary>
-    internal static PlanView View(AtWork at)
+    internal static PlanView View(VisitContext at)
     {
         var history = at.Stored.History;
         return new PlanView(
@@ -249,8 +249,8 @@ internal static class PlanEndpoints
             at.Head.Working,
             MeasuresView.Of(at.Head.Measures),
             FindingView.AtOnce(at.Head),
-            SafetyAtWork.Stops(at),
-            SafetyAtWork.Cautions(at),
+            VisitSafety.Stops(at),
+            VisitSafety.Cautions(at),
             at.Head.Looks.Head.Chart.Outline.SelectMany(p => new[] { Math.Round(p.X, 3), Math.Round(p.Y, 3) })
                 .ToArray(),
             at.Head.Looks.Head.ZonesFor(at.Stored.Plan.Part)

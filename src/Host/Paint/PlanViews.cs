@@ -100,7 +100,7 @@ internal sealed record PanelView(
 
     private const int EdgePlaces = 33;
 
-    private static double[] GripOf(Grip grip) =>
+    private static double[] GripOf(DragHandle grip) =>
         new[] { grip.Middle.X, grip.Middle.Y, grip.Up.X, grip.Up.Y, grip.Aside.X, grip.Aside.Y }
             .Select(v => Math.Round(v, 3))
             .ToArray();

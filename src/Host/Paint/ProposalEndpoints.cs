@@ -28,23 +28,23 @@ internal static class ProposalEndpoints
     public static void MapProposals(this IEndpointRouteBuilder app)
     {
         var plan = app.MapVisit("/plan", "Paint");
-        plan.MapGet("/card", (AtWork at) => Results.Ok(Card(at)))
+        plan.MapGet("/card", (VisitContext at) => Results.Ok(Card(at)))
             .Produces<CardView>()
             .WithName("GetCard")
             .WithSummary("The measures against the wish, with which panels to thank or blame");
 
         plan.MapPost(
                 "/proposals",
-                async (AtWork at, Proposals proposals, Studio studio, CancellationToken stop) =>
+                async (VisitContext at, Proposals proposals, Studio studio, CancellationToken cancellationToken) =>
                 {
-                    if (SafetyAtWork.Stops(at) is { Count: > 0 } stops)
+                    if (VisitSafety.Stops(at) is { Count: > 0 } stops)
                     {
                         throw new StoppedException(stops);
                     }
 
                     return Results.Accepted(
                         $"/api/visits/{at.Visit.Id}/plan/proposals",
-                        proposals.Begin(at, (await studio.RulesAsync(stop)).Rules).View
+                        proposals.Begin(at, (await studio.RulesAsync(cancellationToken)).Rules).View
                     );
                 }
             )
@@ -55,9 +55,9 @@ internal static class ProposalEndpoints
 
         plan.MapGet(
                 "/proposals",
-                async (Guid visit, Proposals proposals, Visits visits, CancellationToken stop) =>
-                    await visits.FindAsync(visit, stop) is null
-                        ? Answers.NotFound("visit")
+                async (Guid visit, Proposals proposals, Visits visits, CancellationToken cancellationToken) =>
+                    await visits.FindAsync(visit, cancellationToken) is null
+                        ? ProblemAnswers.NotFound("visit")
                         : Results.Ok(proposals.Of(visit)?.View ?? ProposalsView.None)
             )
             .Produces<ProposalsView>()
@@ -67,7 +67,7 @@ internal static class ProposalEndpoints
         plan.MapDelete(
                 "/proposals",
                 (Guid visit, Proposals proposals) =>
-                    proposals.Stop(visit) ? Results.NoContent() : Answers.NotFound("search")
+                    proposals.Stop(visit) ? Results.NoContent() : ProblemAnswers.NotFound("search")
             )
             .Produces(StatusCodes.Status204NoContent)
             .WithName("StopProposals")
@@ -78,7 +78,7 @@ internal static class ProposalEndpoints
                 (Guid visit, int number, Proposals proposals) =>
                     proposals.Of(visit) is { } run && number >= 0 && number < run.Found.Count
                         ? Results.Bytes(run.Found[number].Drawn.Levels, "application/octet-stream")
-                        : Answers.NotFound("proposal")
+                        : ProblemAnswers.NotFound("proposal")
             )
             .Produces<byte[]>(contentType: "application/octet-stream")
             .WithName("GetProposalLevels")
@@ -89,14 +89,14 @@ internal static class ProposalEndpoints
                 (Guid visit, int number, Proposals proposals) =>
                     proposals.Of(visit) is { } run && number >= 0 && number < run.Found.Count
                         ? Results.Bytes(run.Found[number].Drawn.ByTurns(), "application/octet-stream")
-                        : Answers.NotFound("proposal")
+                        : ProblemAnswers.NotFound("proposal")
             )
             .Produces<byte[]>(contentType: "application/octet-stream")
             .WithName("GetProposalHair")
             .WithSummary("Level byte and tint byte by turns to draw a proposal with, rinsed");
     }
 
-    private static CardView Card(AtWork at)
+    private static CardView Card(VisitContext at)
     {
         var weeks = at.Visit.Consultation.WeeksBetween;
         return new(

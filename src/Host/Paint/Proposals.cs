@@ -10,13 +10,13 @@ namespace Wendro.Host.Paint;
 /// Searches for placements under way or done, one a visit. What is found is kept until the next search, or until
 /// others push it out.
 /// </summary>
-internal sealed class Proposals(Heads heads)
+internal sealed class Proposals(HeadCache heads)
 {
     private const int MostKept = 4;
     private readonly ConcurrentDictionary<Guid, Run> runs = new();
 
     /// <summary>Begins a search; one under way for the visit is stopped.</summary>
-    public Run Begin(AtWork at, HouseRules house)
+    public Run Begin(VisitContext at, HouseRules house)
     {
         Stop(at.Visit.Id);
         var run = new Run(at.Stored.History.Revision);
@@ -34,8 +34,8 @@ internal sealed class Proposals(Heads heads)
         }
 
         var looks = heads.LooksFor(at.Stored.Plan.AsWorn(at.Visit.Hair), at.Stored.Plan.Part);
-        run.Search(stop =>
-            Search.Of(at.Stored.Plan, looks, heads.FreshCuttingFor(at.Visit.Hair), house, run.Tell, stop)
+        run.Search(cancellationToken =>
+            Search.Of(at.Stored.Plan, looks, heads.FreshCuttingFor(at.Visit.Hair), house, run.Tell, cancellationToken)
         );
         return run;
     }
@@ -61,14 +61,14 @@ internal sealed class Proposals(Heads heads)
         private static long count;
         private readonly CancellationTokenSource stop = new();
         private volatile Progress progress = new(0, 0, null);
-        private volatile IReadOnlyList<(ProposalView View, HairBytes Drawn)>? found;
+        private volatile IReadOnlyList<(ProposalView View, StrandSamples Drawn)>? found;
         private volatile string? failed;
 
         public long Began { get; } = Interlocked.Increment(ref count);
 
         public bool Done => found is not null || failed is not null;
 
-        public IReadOnlyList<(ProposalView View, HairBytes Drawn)> Found => found ?? [];
+        public IReadOnlyList<(ProposalView View, StrandSamples Drawn)> Found => found ?? [];
 
         public ProposalsView View =>
             new(

@@ -38,7 +38,7 @@ internal static class ViewAsked
     }
 
     /// <summary>How much closer, and where.</summary>
-    public static Closer CloserOf(string? closer, string? across, string? down)
+    public static Magnification CloserOf(string? closer, string? across, string? down)
     {
         var problems = new List<Problem>();
         byte Read(string? text, string field, int most, int usual)
@@ -58,9 +58,9 @@ internal static class ViewAsked
         }
 
         var (steps, x, y) = (
-            Read(closer, "closer", Closer.Most, 0),
-            Read(across, "across", Closer.Places, Closer.Places / 2),
-            Read(down, "down", Closer.Places, Closer.Places / 2)
+            Read(closer, "closer", Magnification.Most, 0),
+            Read(across, "across", Magnification.Places, Magnification.Places / 2),
+            Read(down, "down", Magnification.Places, Magnification.Places / 2)
         );
         return problems.Count > 0 ? throw new BadInputException(problems)
             : steps == 0 ? default

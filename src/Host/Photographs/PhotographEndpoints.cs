@@ -42,8 +42,8 @@ internal static class PhotographEndpoints
         photographs
             .MapGet(
                 "",
-                async (AtWork at, Album kept, CancellationToken stop) =>
-                    Results.Ok(await kept.OfAsync(at.Visit.Id, stop))
+                async (VisitContext at, PhotographStore kept, CancellationToken cancellationToken) =>
+                    Results.Ok(await kept.OfAsync(at.Visit.Id, cancellationToken))
             )
             .Produces<IReadOnlyList<StoredPhotograph>>()
             .WithName("GetPhotographs")
@@ -53,19 +53,19 @@ internal static class PhotographEndpoints
             .MapPost(
                 "",
                 async (
-                    AtWork at,
+                    VisitContext at,
                     HttpRequest request,
                     string? moment,
                     string? from,
                     bool? mayBeShown,
-                    Album kept,
-                    CancellationToken stop
+                    PhotographStore kept,
+                    CancellationToken cancellationToken
                 ) =>
                 {
                     var of = Named<PhotoMoment>(moment, "moment") ?? PhotoMoment.Rinsed;
                     var where = Named<PhotoFrom>(from, "from");
 
-                    var photograph = PhotographFile.Read(await SentAsync(request, stop));
+                    var photograph = PhotographFile.Read(await SentAsync(request, cancellationToken));
                     var name =
                         await kept.KeepAsync(
                             at.Visit.Id,
@@ -75,12 +75,12 @@ internal static class PhotographEndpoints
                             of,
                             mayBeShown ?? false,
                             where,
-                            stop
+                            cancellationToken
                         )
                         ?? throw new BadInputException([
-                            new("file", $"A visit keeps at most {Album.MostOfVisit} photographs."),
+                            new("file", $"A visit keeps at most {PhotographStore.MostOfVisit} photographs."),
                         ]);
-                    var all = await kept.OfAsync(at.Visit.Id, stop);
+                    var all = await kept.OfAsync(at.Visit.Id, cancellationToken);
                     return Results.Created(
                         $"/api/visits/{at.Visit.Id}/photographs/{name}",
                         all.Single(p => p.Name == name)
@@ -97,11 +97,11 @@ internal static class PhotographEndpoints
         photographs
             .MapGet(
                 "/{name}",
-                async (AtWork at, string name, HttpResponse response, Album kept, CancellationToken stop) =>
+                async (VisitContext at, string name, HttpResponse response, PhotographStore kept, CancellationToken cancellationToken) =>
                 {
-                    if (await kept.ContentAsync(at.Visit.Id, name, stop) is not { } jpeg)
+                    if (await kept.ContentAsync(at.Visit.Id, name, cancellationToken) is not { } jpeg)
                     {
-                        return Answers.NotFound("photograph");
+                        return ProblemAnswers.NotFound("photograph");
                     }
 
                     // Named by its content it never changes; only this device may keep it.
@@ -116,12 +116,12 @@ internal static class PhotographEndpoints
         photographs
             .MapPut(
                 "/{name}/agreed",
-                async (AtWork at, string name, HttpRequest request, Album kept, CancellationToken stop) =>
+                async (VisitContext at, string name, HttpRequest request, PhotographStore kept, CancellationToken cancellationToken) =>
                 {
-                    var body = await Body.ReadAsync<PhotographAgreed>(request);
-                    return await kept.AgreeAsync(at.Visit.Id, name, body.MayBeShown, stop)
+                    var body = await JsonBody.ReadAsync<PhotographAgreed>(request);
+                    return await kept.AgreeAsync(at.Visit.Id, name, body.MayBeShown, cancellationToken)
                         ? Results.NoContent()
-                        : Answers.NotFound("photograph");
+                        : ProblemAnswers.NotFound("photograph");
                 }
             )
             .Accepts<PhotographAgreed>("application/json")
@@ -133,10 +133,10 @@ internal static class PhotographEndpoints
         photographs
             .MapDelete(
                 "/{name}",
-                async (AtWork at, string name, Album kept, CancellationToken stop) =>
-                    await kept.RemoveAsync(at.Visit.Id, name, stop)
+                async (VisitContext at, string name, PhotographStore kept, CancellationToken cancellationToken) =>
+                    await kept.RemoveAsync(at.Visit.Id, name, cancellationToken)
                         ? Results.NoContent()
-                        : Answers.NotFound("photograph")
+                        : ProblemAnswers.NotFound("photograph")
             )
             .Produces(StatusCodes.Status204NoContent)
             .WithName("DeletePhotograph")
@@ -145,17 +145,17 @@ internal static class PhotographEndpoints
         photographs
             .MapPost(
                 "/{name}/level",
-                async (AtWork at, string name, HttpRequest request, Album kept, CancellationToken stop) =>
+                async (VisitContext at, string name, HttpRequest request, PhotographStore kept, CancellationToken cancellationToken) =>
                 {
-                    var body = await Body.ReadAsync<PhotographAsked>(request);
+                    var body = await JsonBody.ReadAsync<PhotographAsked>(request);
                     if (Outside(body) is { Count: > 0 } problems)
                     {
                         throw new BadInputException(problems);
                     }
 
-                    return await kept.ContentAsync(at.Visit.Id, name, stop) is { } jpeg
+                    return await kept.ContentAsync(at.Visit.Id, name, cancellationToken) is { } jpeg
                         ? Results.Ok(Read(jpeg, body))
-                        : Answers.NotFound("photograph");
+                        : ProblemAnswers.NotFound("photograph");
                 }
             )
             .Accepts<PhotographAsked>("application/json")
@@ -175,7 +175,7 @@ internal static class PhotographEndpoints
         : Enum.GetNames<T>().Contains(name, StringComparer.OrdinalIgnoreCase) ? Enum.Parse<T>(name, ignoreCase: true)
         : throw new BadInputException([new(at, $"One of {string.Join(", ", Enum.GetNames<T>()).ToLowerInvariant()}.")]);
 
-    private static async Task<byte[]> SentAsync(HttpRequest request, CancellationToken stop)
+    private static async Task<byte[]> SentAsync(HttpRequest request, CancellationToken cancellationToken)
     {
         if (request.ContentType?.Split(';')[0].Trim() is not ("image/jpeg" or "image/png"))
         {
@@ -187,7 +187,7 @@ internal static class PhotographEndpoints
 
         using var memory = new MemoryStream();
         var room = new byte[64 * 1024];
-        while (await request.Body.ReadAsync(room, stop) is > 0 and var read)
+        while (await request.Body.ReadAsync(room, cancellationToken) is > 0 and var read)
         {
             memory.Write(room, 0, read);
             if (memory.Length > MostBytes)

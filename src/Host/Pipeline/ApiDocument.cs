@@ -87,7 +87,7 @@ internal static class ApiDocument
     public static void Configure(OpenApiOptions options)
     {
         options.AddSchemaTransformer(
-            async (schema, context, stop) =>
+            async (schema, context, cancellationToken) =>
             {
                 var type = context.JsonTypeInfo.Type;
                 if (BoundsOf(context.JsonPropertyInfo) is { } bounds)
@@ -97,7 +97,7 @@ internal static class ApiDocument
 
                 if (AsSent.TryGetValue(type, out var sent))
                 {
-                    Take(schema, await context.GetOrCreateSchemaAsync(sent, null, stop));
+                    Take(schema, await context.GetOrCreateSchemaAsync(sent, null, cancellationToken));
                 }
                 else if (Values.TryGetValue(Nullable.GetUnderlyingType(type) ?? type, out var value))
                 {
@@ -211,7 +211,7 @@ internal static class ApiDocument
     /// <summary>What has a usual value may be left away when it is read, but is always written.</summary>
     private static void SayWhatIsAlwaysSent(OpenApiDocument document)
     {
-        foreach (var (schema, property) in new[] { (nameof(Wish), "endsLevel"), (nameof(PanelPaint), "formula") })
+        foreach (var (schema, property) in new[] { (nameof(Goal), "endsLevel"), (nameof(PanelPaint), "formula") })
         {
             if (document.Components?.Schemas?[schema] is OpenApiSchema described)
             {

@@ -15,12 +15,12 @@ internal static class TemporaryFile
         );
 
     /// <summary>What was sent, from its beginning.</summary>
-    public static async Task<FileStream> ReceivedAsync(HttpRequest request, CancellationToken stop)
+    public static async Task<FileStream> ReceivedAsync(HttpRequest request, CancellationToken cancellationToken)
     {
         var file = New();
         try
         {
-            await request.Body.CopyToAsync(file, stop);
+            await request.Body.CopyToAsync(file, cancellationToken);
             file.Position = 0;
             return file;
         }

@@ -24,7 +24,7 @@ internal sealed record ReadingsPreview(
     int Unchanged
 )
 {
-    public static ReadingsPreview Of(ReadingsIn readings)
+    public static ReadingsPreview Of(ReadingsImport readings)
     {
         var brought = readings
             .Told.Select(t => new ReadingBrought(t.Becomes.Zone, t.Becomes.Depth, t.Was, t.Becomes.Level.Value))
@@ -45,8 +45,8 @@ internal static class ReadingsEndpoints
         readings
             .MapPost(
                 "/preview",
-                async (AtWork at, HttpRequest request, ReviewsAtWork working, CancellationToken stop) =>
-                    Results.Ok(ReadingsPreview.Of(await ReadAsync(request, await working.OfAsync(at, stop))))
+                async (VisitContext at, HttpRequest request, ReviewContexts working, CancellationToken cancellationToken) =>
+                    Results.Ok(ReadingsPreview.Of(await ReadAsync(request, await working.OfAsync(at, cancellationToken))))
             )
             .Accepts<string>(Csv)
             .Produces<ReadingsPreview>()
@@ -58,24 +58,24 @@ internal static class ReadingsEndpoints
             .MapPost(
                 "",
                 async (
-                    AtWork at,
+                    VisitContext at,
                     HttpRequest request,
-                    ReviewsAtWork working,
+                    ReviewContexts working,
                     Reviews reviews,
-                    Learnt learnt,
-                    CancellationToken stop
+                    LearntLifts learnt,
+                    CancellationToken cancellationToken
                 ) =>
                 {
-                    var read = await ReadAsync(request, await working.OfAsync(at, stop));
+                    var read = await ReadAsync(request, await working.OfAsync(at, cancellationToken));
                     var facts = read.Told.Select(t => t.Says).ToArray();
-                    var problems = await reviews.AddTogetherAsync(at.Visit.Id, facts, stop);
+                    var problems = await reviews.AddTogetherAsync(at.Visit.Id, facts, cancellationToken);
                     if (problems.Count > 0)
                     {
                         throw new BadInputException(problems);
                     }
 
-                    var now = ReviewView.Of(await working.OfAsync(at, stop));
-                    await learnt.TeachAsync(at.Visit.Id, now.Own, stop);
+                    var now = ReviewView.Of(await working.OfAsync(at, cancellationToken));
+                    await learnt.TeachAsync(at.Visit.Id, now.Own, cancellationToken);
                     return Results.Ok(ReadingsPreview.Of(read));
                 }
             )
@@ -88,15 +88,15 @@ internal static class ReadingsEndpoints
             );
     }
 
-    private static async Task<ReadingsIn> ReadAsync(HttpRequest request, ReviewAtWork review)
+    private static async Task<ReadingsImport> ReadAsync(HttpRequest request, ReviewContext review)
     {
-        var read = ReadingsFile.Read(await Body.BytesAsync(request, Csv));
+        var read = ReadingsFile.Read(await JsonBody.BytesAsync(request, Csv));
         if (read.Problems.Count > 0)
         {
             throw new BadInputException(read.Problems);
         }
 
-        var readings = ReadingsIn.Of(review.Review, read.Readings);
+        var readings = ReadingsImport.Of(review.Review, read.Readings);
         var problems = readings.Told.SelectMany(t => review.Review.Against(t.Says, review.Facts)).Take(1).ToArray();
         return problems.Length > 0 ? throw new BadInputException(problems) : readings;
     }

@@ -20,8 +20,8 @@ internal static class ReviewEndpoints
         review
             .MapGet(
                 "",
-                async (AtWork at, ReviewsAtWork working, CancellationToken stop) =>
-                    Results.Ok(ReviewView.Of(await working.OfAsync(at, stop)))
+                async (VisitContext at, ReviewContexts working, CancellationToken cancellationToken) =>
+                    Results.Ok(ReviewView.Of(await working.OfAsync(at, cancellationToken)))
             )
             .Produces<ReviewView>()
             .WithName("GetReview")
@@ -31,19 +31,19 @@ internal static class ReviewEndpoints
             .MapPost(
                 "/facts",
                 async (
-                    AtWork at,
+                    VisitContext at,
                     HttpRequest request,
-                    ReviewsAtWork working,
+                    ReviewContexts working,
                     Reviews reviews,
-                    Learnt learnt,
-                    Album album,
-                    CancellationToken stop
+                    LearntLifts learnt,
+                    PhotographStore album,
+                    CancellationToken cancellationToken
                 ) =>
                 {
-                    var body = await Body.ReadAsync<ReviewSaid>(request);
+                    var body = await JsonBody.ReadAsync<ReviewSaid>(request);
                     if (
                         body.Fact is LevelRead { Photograph: { } name }
-                        && (await album.OfAsync(at.Visit.Id, stop)).All(p => p.Name != name)
+                        && (await album.OfAsync(at.Visit.Id, cancellationToken)).All(p => p.Name != name)
                     )
                     {
                         throw new BadInputException([new("fact.photograph", "The visit has no such photograph.")]);
@@ -54,14 +54,14 @@ internal static class ReviewEndpoints
                         throw new BadInputException([new("fact.panel", "The head has no such panel.")]);
                     }
 
-                    var problems = await reviews.AddAsync(at.Visit.Id, body.Id, body.Fact, stop);
+                    var problems = await reviews.AddAsync(at.Visit.Id, body.Id, body.Fact, cancellationToken);
                     if (problems.Count > 0)
                     {
                         throw new BadInputException(problems);
                     }
 
-                    var now = ReviewView.Of(await working.OfAsync(at, stop));
-                    await learnt.TeachAsync(at.Visit.Id, now.Own, stop);
+                    var now = ReviewView.Of(await working.OfAsync(at, cancellationToken));
+                    await learnt.TeachAsync(at.Visit.Id, now.Own, cancellationToken);
                     return Results.Ok(now);
                 }
             )
@@ -74,9 +74,9 @@ internal static class ReviewEndpoints
         review
             .MapGet(
                 "/hair",
-                async (AtWork at, string? which, ReviewsAtWork working, CancellationToken stop) =>
+                async (VisitContext at, string? which, ReviewContexts working, CancellationToken cancellationToken) =>
                 {
-                    var now = await working.OfAsync(at, stop);
+                    var now = await working.OfAsync(at, cancellationToken);
                     var hair = which switch
                     {
                         "planned" => now.Planned.Drawn,

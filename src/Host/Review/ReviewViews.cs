@@ -143,7 +143,7 @@ internal sealed record ReviewView(
 {
     private const int CurvePlaces = 24;
 
-    public static ReviewView Of(ReviewAtWork at)
+    public static ReviewView Of(ReviewContext at)
     {
         var (planned, review) = (at.Planned, at.Review);
         var found = at.Found;
@@ -156,7 +156,7 @@ internal sealed record ReviewView(
         var marks = ReviewMarks.Of(planned, at.Service, at.Depths, review, wrong);
         var causes = new Causes(planned, at.Service, at.Depths, once, at.Weighed, marks);
         var damp = review.State?.Wetness != Wetness.Dry;
-        var choices = WhatNow.Of(planned, found, review.Stretch, damp);
+        var choices = NextActions.Of(planned, found, review.Stretch, damp);
         var lift = choices.FirstOrDefault(c => c.What == Core.Review.Decision.CorrectFirst);
         var correction =
             lift is not null && (at.Service.IsDone || !at.IsServed)
@@ -185,7 +185,7 @@ internal sealed record ReviewView(
             at.Again.Step is { } step && at.Service.Step <= step && review.Decision is not null,
             review.Stretch,
             review.Decision,
-            OwnAgain.Of(planned, at.Service, at.Depths, once),
+            LiftCalibration.Of(planned, at.Service, at.Depths, once),
             Core.Review.NextTime.Of(planned, zones.ToDictionary(z => z.Zone, z => z.Causes), review.Lessons)
                 .Select(n => new NextTimeView(
                     n.Cause,
@@ -238,7 +238,7 @@ internal sealed record ReviewView(
             ))
             .ToArray();
 
-    private static ReviewZone ZoneOf(ReviewAtWork at, Differences found, Causes causes, Zone zone)
+    private static ReviewZone ZoneOf(ReviewContext at, Differences found, Causes causes, Zone zone)
     {
         var worst = found.In(zone);
         var depths = Enum.GetValues<Depth>()

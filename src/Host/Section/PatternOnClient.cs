@@ -33,7 +33,7 @@ internal sealed record PatternOnClient(
     /// <summary>
     /// A pattern tried on the client of a visit, nothing stored or kept; null where there is no such pattern.
     /// </summary>
-    public static PatternOnClient? Of(MixAtWork at, string pattern, IReadOnlyList<PatternRow> own, Heads heads)
+    public static PatternOnClient? Of(MixContext at, string pattern, IReadOnlyList<PatternRow> own, HeadCache heads)
     {
         var (hair, before) = (at.Work.Visit.Hair, at.Work.Stored.Plan);
         var cutting = heads.FreshCuttingFor(hair);

@@ -81,7 +81,7 @@ internal static class SectionEndpoints
     {
         var visit = app.MapVisit("", "Section");
         visit
-            .MapGet("/section", (MixAtWork at) => Results.Ok(Of(at)))
+            .MapGet("/section", (MixContext at) => Results.Ok(Of(at)))
             .Produces<SectionView>()
             .WithName("GetSection")
             .WithSummary("Zones in working order with counts, grams and minutes; the heavier side of the part");
@@ -89,13 +89,13 @@ internal static class SectionEndpoints
         visit
             .MapGet(
                 "/patterns",
-                async (AtWork at, Heads heads, Studio studio, CancellationToken stop) =>
+                async (VisitContext at, HeadCache heads, Studio studio, CancellationToken cancellationToken) =>
                     Results.Ok(
                         Patterns(
                             at,
                             heads.FreshCuttingFor(at.Visit.Hair),
-                            await studio.PatternsAsync(stop),
-                            (await studio.RulesAsync(stop)).Rules
+                            await studio.PatternsAsync(cancellationToken),
+                            (await studio.RulesAsync(cancellationToken)).Rules
                         )
                     )
             )
@@ -106,10 +106,10 @@ internal static class SectionEndpoints
         visit
             .MapGet(
                 "/patterns/{pattern}/tried",
-                async (MixAtWork at, string pattern, Heads heads, Studio studio, CancellationToken stop) =>
-                    PatternOnClient.Of(at, pattern, await studio.PatternsAsync(stop), heads) is { } tried
+                async (MixContext at, string pattern, HeadCache heads, Studio studio, CancellationToken cancellationToken) =>
+                    PatternOnClient.Of(at, pattern, await studio.PatternsAsync(cancellationToken), heads) is { } tried
                         ? Results.Ok(tried)
-                        : Answers.NotFound("pattern")
+                        : ProblemAnswers.NotFound("pattern")
             )
             .Produces<PatternOnClient>()
             .ProducesProblem(StatusCodes.Status404NotFound)
@@ -118,7 +118,7 @@ internal static class SectionEndpoints
 
         var studio = app.MapGroup("/api").WithTags("Section");
         studio
-            .MapGet("/house-rules", (Studio kept, CancellationToken stop) => kept.RulesAsync(stop))
+            .MapGet("/house-rules", (Studio kept, CancellationToken cancellationToken) => kept.RulesAsync(cancellationToken))
             .Produces<StoredRules>()
             .WithName("GetHouseRules")
             .WithSummary("How this studio usually works");
@@ -126,9 +126,9 @@ internal static class SectionEndpoints
         studio
             .MapPut(
                 "/house-rules",
-                async (HttpRequest request, Studio kept, CancellationToken stop) =>
+                async (HttpRequest request, Studio kept, CancellationToken cancellationToken) =>
                 {
-                    var body = await Body.ReadAsync<RulesBody>(request);
+                    var body = await JsonBody.ReadAsync<RulesBody>(request);
                     var problems = body.Rules.Problems();
                     return problems.Count > 0
                         ? throw new BadInputException(
@@ -141,7 +141,7 @@ internal static class SectionEndpoints
                                 {
                                     Formula = body.Rules.Formula.HeldByRatio(),
                                 },
-                                stop
+                                cancellationToken
                             )
                         );
                 }
@@ -156,9 +156,9 @@ internal static class SectionEndpoints
         studio
             .MapPost(
                 "/patterns",
-                async (HttpRequest request, Studio kept, PlansAtWork plans, Heads heads, CancellationToken stop) =>
+                async (HttpRequest request, Studio kept, OpenPlans plans, HeadCache heads, CancellationToken cancellationToken) =>
                 {
-                    var body = await Body.ReadAsync<NewPattern>(request);
+                    var body = await JsonBody.ReadAsync<NewPattern>(request);
                     var problems = new List<Problem>();
                     Problem.Text(problems, "name", body.Name, 60);
                     Problem.Text(problems, "why", body.Why, 200);
@@ -167,16 +167,16 @@ internal static class SectionEndpoints
                         throw new BadInputException(problems);
                     }
 
-                    if (await plans.OpenAsync(body.VisitId, stop) is not { } at)
+                    if (await plans.OpenAsync(body.VisitId, cancellationToken) is not { } at)
                     {
-                        return Answers.NotFound("visit");
+                        return ProblemAnswers.NotFound("visit");
                     }
 
                     var row = await kept.KeepPatternAsync(
                         body.Name.Trim(),
                         body.Why.Trim(),
                         OwnPattern.From(at.Stored.Plan, heads.CuttingFor(at.Visit.Hair)),
-                        stop
+                        cancellationToken
                     );
                     return Results.Created($"/api/patterns/{row.Id}", new KeptPattern(row.Id, row.Name));
                 }
@@ -191,8 +191,8 @@ internal static class SectionEndpoints
         studio
             .MapDelete(
                 "/patterns/{pattern:guid}",
-                async (Guid pattern, Studio kept, CancellationToken stop) =>
-                    await kept.ForgetPatternAsync(pattern, stop) ? Results.NoContent() : Answers.NotFound("pattern")
+                async (Guid pattern, Studio kept, CancellationToken cancellationToken) =>
+                    await kept.ForgetPatternAsync(pattern, cancellationToken) ? Results.NoContent() : ProblemAnswers.NotFound("pattern")
             )
             .Produces(StatusCodes.Status204NoContent)
             .ProducesProblem(StatusCodes.Status404NotFound)
@@ -200,7 +200,7 @@ internal static class SectionEndpoints
             .WithSummary("Forgets a pattern of the studio's own");
     }
 
-    private static SectionView Of(MixAtWork at)
+    private static SectionView Of(MixContext at)
     {
         var (head, plan) = (at.Work.Head, at.Work.Stored.Plan);
         var visit = at.Visit;
@@ -241,7 +241,7 @@ internal static class SectionEndpoints
         );
     }
 
-    private static PatternView[] Patterns(AtWork at, Cutting cutting, IReadOnlyList<PatternRow> own, HouseRules house)
+    private static PatternView[] Patterns(VisitContext at, Cutting cutting, IReadOnlyList<PatternRow> own, HouseRules house)
     {
         static PatternView View(
             string id,

@@ -29,7 +29,7 @@ internal static class ShelfEndpoints
     {
         var shelf = app.MapGroup("/api/shelf").WithTags("Shelf");
         shelf
-            .MapGet("", (ProductShelf kept, CancellationToken stop) => kept.AllAsync(stop))
+            .MapGet("", (ProductShelf kept, CancellationToken cancellationToken) => kept.AllAsync(cancellationToken))
             .Produces<IReadOnlyList<StoredProduct>>()
             .WithName("GetShelf")
             .WithSummary("All products by kind and name");
@@ -43,10 +43,10 @@ internal static class ShelfEndpoints
         shelf
             .MapPost(
                 "",
-                async (HttpRequest request, ProductShelf kept, CancellationToken stop) =>
+                async (HttpRequest request, ProductShelf kept, CancellationToken cancellationToken) =>
                 {
                     var body = await ReadAsync(request);
-                    var added = await kept.AddAsync(body.Product, stop);
+                    var added = await kept.AddAsync(body.Product, cancellationToken);
                     return Results.Created($"/api/shelf/{added.Id}", added);
                 }
             )
@@ -59,12 +59,12 @@ internal static class ShelfEndpoints
         shelf
             .MapPut(
                 "/{id:guid}",
-                async (Guid id, HttpRequest request, ProductShelf kept, CancellationToken stop) =>
+                async (Guid id, HttpRequest request, ProductShelf kept, CancellationToken cancellationToken) =>
                 {
                     var body = await ReadAsync(request);
-                    return await kept.ChangeAsync(id, body.BaseVersion, body.Product, stop) is { } changed
+                    return await kept.ChangeAsync(id, body.BaseVersion, body.Product, cancellationToken) is { } changed
                         ? Results.Ok(changed)
-                        : Answers.NotFound("product");
+                        : ProblemAnswers.NotFound("product");
                 }
             )
             .Accepts<ProductBody>("application/json")
@@ -78,8 +78,8 @@ internal static class ShelfEndpoints
         shelf
             .MapDelete(
                 "/{id:guid}",
-                async (Guid id, ProductShelf kept, CancellationToken stop) =>
-                    await kept.RemoveAsync(id, stop) ? Results.NoContent() : Answers.NotFound("product")
+                async (Guid id, ProductShelf kept, CancellationToken cancellationToken) =>
+                    await kept.RemoveAsync(id, cancellationToken) ? Results.NoContent() : ProblemAnswers.NotFound("product")
             )
             .Produces(StatusCodes.Status204NoContent)
             .ProducesProblem(StatusCodes.Status404NotFound)
@@ -89,8 +89,8 @@ internal static class ShelfEndpoints
         shelf
             .MapGet(
                 "/file",
-                async (ProductShelf kept, CancellationToken stop) =>
-                    Results.File(ShelfFile.Write((await kept.AllAsync(stop)).Select(p => p.Product)), Csv, "shelf.csv")
+                async (ProductShelf kept, CancellationToken cancellationToken) =>
+                    Results.File(ShelfFile.Write((await kept.AllAsync(cancellationToken)).Select(p => p.Product)), Csv, "shelf.csv")
             )
             .Produces<byte[]>(StatusCodes.Status200OK, Csv)
             .WithName("GetShelfFile")
@@ -99,8 +99,8 @@ internal static class ShelfEndpoints
         shelf
             .MapPost(
                 "/file/preview",
-                async (HttpRequest request, ProductShelf kept, CancellationToken stop) =>
-                    Results.Ok(Preview(await FileAsync(request), await kept.AllAsync(stop)))
+                async (HttpRequest request, ProductShelf kept, CancellationToken cancellationToken) =>
+                    Results.Ok(Preview(await FileAsync(request), await kept.AllAsync(cancellationToken)))
             )
             .Accepts<string>(Csv)
             .Produces<ShelfPreview>()
@@ -111,11 +111,11 @@ internal static class ShelfEndpoints
         shelf
             .MapPost(
                 "/file",
-                async (HttpRequest request, ProductShelf kept, CancellationToken stop) =>
+                async (HttpRequest request, ProductShelf kept, CancellationToken cancellationToken) =>
                 {
                     var products = await FileAsync(request);
-                    var preview = Preview(products, await kept.AllAsync(stop));
-                    await kept.TakeAsync(products, stop);
+                    var preview = Preview(products, await kept.AllAsync(cancellationToken));
+                    await kept.TakeAsync(products, cancellationToken);
                     return Results.Ok(preview);
                 }
             )
@@ -128,7 +128,7 @@ internal static class ShelfEndpoints
 
     private static async Task<ProductBody> ReadAsync(HttpRequest request)
     {
-        var body = await Body.ReadAsync<ProductBody>(request);
+        var body = await JsonBody.ReadAsync<ProductBody>(request);
         var problems = ProductChecks.Of(body.Product);
         return problems.Count == 0
             ? body
@@ -137,7 +137,7 @@ internal static class ShelfEndpoints
 
     private static async Task<IReadOnlyList<Product>> FileAsync(HttpRequest request)
     {
-        var read = ShelfFile.Read(await Body.BytesAsync(request, Csv));
+        var read = ShelfFile.Read(await JsonBody.BytesAsync(request, Csv));
         return read.Problems.Count == 0 ? read.Products : throw new BadInputException(read.Problems);
     }
 

@@ -49,7 +49,7 @@ internal static class ScaleEndpoints
                 "/stand-ins/scale",
                 async (HttpRequest request, SimulatedScale at) =>
                 {
-                    var hand = await Body.ReadAsync<HandAtScale>(request);
+                    var hand = await JsonBody.ReadAsync<HandAtScale>(request);
                     Refuse(hand);
                     switch (hand.Does)
                     {

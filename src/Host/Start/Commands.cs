@@ -59,7 +59,7 @@ internal static class Commands
     /// </summary>
     private static async Task<BackupManifest?> ThroughServerAsync(Settings settings, Stream file)
     {
-        if (Serving.AddressIn(settings.DataFolder) is not { } address)
+        if (ServerLock.AddressIn(settings.DataFolder) is not { } address)
         {
             return null;
         }

@@ -30,7 +30,7 @@ internal sealed class DemoData(Settings settings, Visits visits, ProductShelf sh
             : [];
 
     /// <summary>Writes what was read, if nobody is in the data file yet. Every visit starts today.</summary>
-    public async Task WriteAsync(IReadOnlyList<(VisitFile File, Plan Plan)> read, CancellationToken stop)
+    public async Task WriteAsync(IReadOnlyList<(VisitFile File, Plan Plan)> read, CancellationToken cancellationToken)
     {
         if (read.Count == 0 || !visits.IsEmpty())
         {
@@ -39,13 +39,13 @@ internal sealed class DemoData(Settings settings, Visits visits, ProductShelf sh
 
         if (Path.Combine(settings.DemoFolder!, "shelf.csv") is var products && File.Exists(products))
         {
-            var table = ShelfFile.Read(await File.ReadAllBytesAsync(products, stop));
+            var table = ShelfFile.Read(await File.ReadAllBytesAsync(products, cancellationToken));
             if (table.Problems.Count > 0)
             {
                 throw new FileRefusedException($"shelf.csv: {table.Problems[0].Field}: {table.Problems[0].Message}");
             }
 
-            await shelf.TakeAsync(table.Products, stop);
+            await shelf.TakeAsync(table.Products, cancellationToken);
         }
 
         foreach (var (file, plan) in read)
@@ -53,14 +53,14 @@ internal sealed class DemoData(Settings settings, Visits visits, ProductShelf sh
             var time = TimeOnly.ParseExact(file.StartsAt, "HH:mm", CultureInfo.InvariantCulture);
             var today = clock.GetLocalNow();
             var startsAt = new DateTimeOffset(today.Date + time.ToTimeSpan(), today.Offset);
-            var visit = await visits.AddClientAsync(file.Client, file.About, startsAt, file.Hair, plan, stop);
+            var visit = await visits.AddClientAsync(file.Client, file.About, startsAt, file.Hair, plan, cancellationToken);
             if (file.PatchTestDaysAgo is { } days)
             {
                 var patched = visit.Consultation with
                 {
                     Patch = new PatchTest(today.AddDays(-days), PatchResult.Clear),
                 };
-                await visits.SetConsultAsync(visit.Id, visit.ConsultVersion, file.Hair, patched, stop);
+                await visits.SetConsultAsync(visit.Id, visit.ConsultVersion, file.Hair, patched, cancellationToken);
             }
         }
     }

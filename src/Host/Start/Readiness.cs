@@ -35,7 +35,7 @@ internal sealed class Readiness(IServiceProvider services, IHostApplicationLifet
                 var file = services.GetRequiredService<Settings>().DataFile;
                 services
                     .GetRequiredService<Visits>()
-                    .Migrate(() => services.GetRequiredService<KeptCopies>().Keep(file, "before-update"));
+                    .Migrate(() => services.GetRequiredService<SafetyCopies>().Keep(file, "before-update"));
                 await demo.WriteAsync(await read, life.ApplicationStopping);
                 done.SetResult();
             }
@@ -55,18 +55,18 @@ internal sealed class Readiness(IServiceProvider services, IHostApplicationLifet
     /// Looks at today's heads once and says what is asked of them first, to nobody: the first one opened is there at
     /// once.
     /// </summary>
-    private async Task WarmAsync(CancellationToken stop)
+    private async Task WarmAsync(CancellationToken cancellationToken)
     {
         try
         {
             var now = services.GetRequiredService<TimeProvider>().GetLocalNow();
             var from = new DateTimeOffset(now.Date, now.Offset);
             var said = services.GetRequiredService<IOptions<JsonOptions>>().Value.SerializerOptions;
-            foreach (var visit in await services.GetRequiredService<Visits>().BetweenAsync(from, from.AddDays(1), stop))
+            foreach (var visit in await services.GetRequiredService<Visits>().BetweenAsync(from, from.AddDays(1), cancellationToken))
             {
-                if (await services.GetRequiredService<PlansAtWork>().OpenAsync(visit.Id, stop) is { } at)
+                if (await services.GetRequiredService<OpenPlans>().OpenAsync(visit.Id, cancellationToken) is { } at)
                 {
-                    await JsonSerializer.SerializeAsync(Stream.Null, PlanEndpoints.View(at), said, stop);
+                    await JsonSerializer.SerializeAsync(Stream.Null, PlanEndpoints.View(at), said, cancellationToken);
                 }
             }
         }

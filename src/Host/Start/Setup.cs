@@ -28,7 +28,7 @@ internal static class Setup
         );
         builder.WebHost.ConfigureKestrel(kestrel =>
         {
-            kestrel.Limits.MaxRequestBodySize = Body.MostTableBytes;
+            kestrel.Limits.MaxRequestBodySize = JsonBody.MostTableBytes;
             kestrel.AddServerHeader = false;
         });
         if (builder.Configuration["urls"] is null)
@@ -40,7 +40,7 @@ internal static class Setup
         // The same whatever the environment is called: a visit that can't be bound is left to the routes' own filter.
         builder.Services.Configure<RouteHandlerOptions>(routes => routes.ThrowOnBadRequest = false);
         builder.Services.AddProblemDetails();
-        builder.Services.AddExceptionHandler<Mishaps>();
+        builder.Services.AddExceptionHandler<ProblemExceptionHandler>();
         builder.Services.AddOpenApi(ApiDocument.Configure);
         builder.Services.AddResponseCompression(compression =>
         {
@@ -64,38 +64,38 @@ internal static class Setup
         builder.Services.AddSingleton<Bowls>();
         builder.Services.AddSingleton<Services>();
         builder.Services.AddSingleton<Reviews>();
-        builder.Services.AddSingleton<Learnt>();
-        builder.Services.AddSingleton<ReviewsAtWork>();
+        builder.Services.AddSingleton<LearntLifts>();
+        builder.Services.AddSingleton<ReviewContexts>();
         builder.Services.AddSingleton<Tonings>();
-        builder.Services.AddSingleton<Keepings>();
+        builder.Services.AddSingleton<RecordFacts>();
         builder.Services.AddSingleton<Thinning>();
         builder.Services.AddHostedService<ThinningDaily>();
         builder.Services.AddSingleton<Register>();
         builder.Services.AddSingleton(_ => new PhotographFolder(Path.Combine(settings.DataFolder, "photographs")));
-        builder.Services.AddSingleton<Album>();
+        builder.Services.AddSingleton<PhotographStore>();
         builder.Services.AddSingleton<Archives>();
-        builder.Services.AddSingleton<Forgetting>();
-        builder.Services.AddSingleton(services => new KeptCopies(
+        builder.Services.AddSingleton<PersonDeletion>();
+        builder.Services.AddSingleton(services => new SafetyCopies(
             Path.Combine(settings.DataFolder, "copies"),
             services.GetRequiredService<TimeProvider>()
         ));
         builder.Services.AddSingleton(services => new Backups(
             settings.DataFolder,
             services.GetRequiredService<PhotographFolder>(),
-            services.GetRequiredService<KeptCopies>(),
+            services.GetRequiredService<SafetyCopies>(),
             services.GetRequiredService<TimeProvider>()
         ));
-        builder.Services.AddSingleton<TonesAtWork>();
-        builder.Services.AddSingleton<KeepsAtWork>();
+        builder.Services.AddSingleton<ToneContexts>();
+        builder.Services.AddSingleton<RecordContexts>();
         builder.Services.AddSingleton<LastTimes>();
         builder.Services.AddSingleton(_ => HeadForm.Usual);
         builder.Services.AddSingleton(_ => new CacheFolder(settings.CacheFolder));
-        builder.Services.AddSingleton<IPutAway>(services => services.GetRequiredService<CacheFolder>());
+        builder.Services.AddSingleton<IBlobCache>(services => services.GetRequiredService<CacheFolder>());
         builder.Services.AddHostedService(services => services.GetRequiredService<CacheFolder>());
-        builder.Services.AddSingleton<Heads>();
-        builder.Services.AddSingleton<PlansAtWork>();
-        builder.Services.AddSingleton<MixesAtWork>();
-        builder.Services.AddSingleton<ServicesAtWork>();
+        builder.Services.AddSingleton<HeadCache>();
+        builder.Services.AddSingleton<OpenPlans>();
+        builder.Services.AddSingleton<MixContexts>();
+        builder.Services.AddSingleton<ServiceContexts>();
         builder.Services.AddSingleton<Proposals>();
         builder.Services.AddSingleton<DemoData>();
         builder.Services.AddSingleton<Readiness>();
@@ -111,7 +111,7 @@ internal static class Setup
         app.UseExceptionHandler();
         app.UseStatusCodePages();
         app.UseHostFiltering();
-        app.UseMiddleware<Guards>();
+        app.UseMiddleware<OriginGuard>();
         app.UseResponseCompression();
         app.UseDefaultFiles();
         app.UseStaticFiles(

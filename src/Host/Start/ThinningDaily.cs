@@ -33,11 +33,11 @@ internal sealed partial class ThinningDaily(
         }
     }
 
-    private async Task LetSettleAsync(CancellationToken stop)
+    private async Task LetSettleAsync(CancellationToken cancellationToken)
     {
         try
         {
-            if (await thinning.RunAsync(stop) is > 0 and var gone)
+            if (await thinning.RunAsync(cancellationToken) is > 0 and var gone)
             {
                 Settled(gone);
             }

@@ -30,8 +30,8 @@ internal static class ToneEndpoints
 
         tone.MapGet(
                 "",
-                async (AtWork at, TonesAtWork working, TimeProvider clock, CancellationToken stop) =>
-                    Results.Ok(ToneView.Of(await working.OfAsync(at, stop), clock.GetUtcNow()))
+                async (VisitContext at, ToneContexts working, TimeProvider clock, CancellationToken cancellationToken) =>
+                    Results.Ok(ToneView.Of(await working.OfAsync(at, cancellationToken), clock.GetUtcNow()))
             )
             .Produces<ToneView>()
             .WithName("GetTone")
@@ -42,21 +42,21 @@ internal static class ToneEndpoints
         tone.MapPost(
                 "/facts",
                 async (
-                    AtWork at,
+                    VisitContext at,
                     HttpRequest request,
-                    TonesAtWork working,
+                    ToneContexts working,
                     Tonings tonings,
                     TimeProvider clock,
-                    CancellationToken stop
+                    CancellationToken cancellationToken
                 ) =>
                 {
-                    var body = await Body.ReadAsync<ToneSaid>(request);
-                    if (body.Fact is PutOn && SafetyAtWork.Stops(at) is { Count: > 0 } stops)
+                    var body = await JsonBody.ReadAsync<ToneSaid>(request);
+                    if (body.Fact is PutOn && VisitSafety.Stops(at) is { Count: > 0 } stops)
                     {
                         throw new StoppedException(stops);
                     }
 
-                    var recipes = body.Fact is BowlWeighed ? await working.OfAsync(at, stop) : null;
+                    var recipes = body.Fact is BowlWeighed ? await working.OfAsync(at, cancellationToken) : null;
                     var told = await tonings.AddAsync(
                         at.Visit.Id,
                         body.After,
@@ -66,7 +66,7 @@ internal static class ToneEndpoints
                             recipes?.Toning.Plan.AreaOf(area) is { } of
                                 ? recipes.RecipeOf(of, recipes.Hair.HairOf(of).HairGrams)
                                 : null,
-                        stop
+                        cancellationToken
                     );
                     if (told.Clash is { } clash)
                     {
@@ -80,7 +80,7 @@ internal static class ToneEndpoints
 
                     return told.Problems.Count > 0
                         ? throw new BadInputException(told.Problems)
-                        : Results.Ok(ToneView.Of(await working.OfAsync(at, stop), clock.GetUtcNow()));
+                        : Results.Ok(ToneView.Of(await working.OfAsync(at, cancellationToken), clock.GetUtcNow()));
                 }
             )
             .Accepts<ToneSaid>("application/json")
@@ -92,9 +92,9 @@ internal static class ToneEndpoints
 
         tone.MapGet(
                 "/offers",
-                async (AtWork at, int area, TonesAtWork working, CancellationToken stop) =>
+                async (VisitContext at, int area, ToneContexts working, CancellationToken cancellationToken) =>
                 {
-                    var now = await working.OfAsync(at, stop);
+                    var now = await working.OfAsync(at, cancellationToken);
                     if (now.Toning.Plan.AreaOf(area) is not { } chosen)
                     {
                         throw new BadInputException([new("area", "There is no such area.")]);
@@ -112,14 +112,14 @@ internal static class ToneEndpoints
 
         tone.MapGet(
                 "/hair",
-                async (AtWork at, double? minutes, TonesAtWork working, CancellationToken stop) =>
+                async (VisitContext at, double? minutes, ToneContexts working, CancellationToken cancellationToken) =>
                 {
                     if (minutes is { } m && !Minutes.IsValid(m))
                     {
                         throw new BadInputException([Minutes.Bounds.Of("minutes")]);
                     }
 
-                    var now = await working.OfAsync(at, stop);
+                    var now = await working.OfAsync(at, cancellationToken);
                     var toned = now.Hair.Toned(
                         now.Toning.Plan,
                         area =>
@@ -143,13 +143,13 @@ internal static class ToneEndpoints
                 "",
                 async (
                     HttpRequest request,
-                    PlansAtWork plans,
-                    TonesAtWork working,
+                    OpenPlans plans,
+                    ToneContexts working,
                     Studio studio,
-                    CancellationToken stop
+                    CancellationToken cancellationToken
                 ) =>
                 {
-                    var body = await Body.ReadAsync<NewToner>(request);
+                    var body = await JsonBody.ReadAsync<NewToner>(request);
                     var problems = new List<Problem>();
                     Problem.Text(problems, "name", body.Name, 60);
                     if (problems.Count > 0)
@@ -157,18 +157,18 @@ internal static class ToneEndpoints
                         throw new BadInputException(problems);
                     }
 
-                    if (await plans.OpenAsync(body.VisitId, stop) is not { } at)
+                    if (await plans.OpenAsync(body.VisitId, cancellationToken) is not { } at)
                     {
-                        return Answers.NotFound("visit");
+                        return ProblemAnswers.NotFound("visit");
                     }
 
-                    var plan = (await working.OfAsync(at, stop)).Toning.Plan;
+                    var plan = (await working.OfAsync(at, cancellationToken)).Toning.Plan;
                     if (plan.Areas.Count == 0)
                     {
                         throw new BadInputException([new("visitId", "Nothing is chosen at that visit yet.")]);
                     }
 
-                    var kept = await studio.KeepTonerAsync(body.Name.Trim(), plan, stop);
+                    var kept = await studio.KeepTonerAsync(body.Name.Trim(), plan, cancellationToken);
                     return Results.Created($"/api/toners/{kept.Id}", new KeptToner(kept.Id, kept.Name));
                 }
             )
@@ -181,8 +181,8 @@ internal static class ToneEndpoints
 
         own.MapDelete(
                 "/{toner:guid}",
-                async (Guid toner, Studio studio, CancellationToken stop) =>
-                    await studio.ForgetTonerAsync(toner, stop) ? Results.NoContent() : Answers.NotFound("way of toning")
+                async (Guid toner, Studio studio, CancellationToken cancellationToken) =>
+                    await studio.ForgetTonerAsync(toner, cancellationToken) ? Results.NoContent() : ProblemAnswers.NotFound("way of toning")
             )
             .Produces(StatusCodes.Status204NoContent)
             .ProducesProblem(StatusCodes.Status404NotFound)

@@ -41,7 +41,7 @@ internal sealed record ToneAreaView(
     DateTimeOffset? OnAt,
     DateTimeOffset? OffAt,
     DateTimeOffset? DueAt,
-    Wiped? Looks
+    WipeResult? Looks
 );
 
 /// <summary>A way of toning of the studio's own.</summary>
@@ -90,7 +90,7 @@ internal sealed record ToneView(
     IReadOnlyList<string> TonedStrand
 )
 {
-    public static ToneView Of(ToneAtWork at, DateTimeOffset now)
+    public static ToneView Of(ToneContext at, DateTimeOffset now)
     {
         var plan = at.Toning.Plan;
         var forecasts = plan.Areas.Select(a => AreaForecast.Of(at.Hair, a)).ToArray();
@@ -105,7 +105,7 @@ internal sealed record ToneView(
             at.Facts.Count,
             now,
             ToneVerdict.Of(told),
-            ToneBesides.Of(told, at.Review.Planned.Hair.GreyShare),
+            ToneSideEffects.Of(told, at.Review.Planned.Hair.GreyShare),
             plan,
             areas,
             clock.RinseAt,
@@ -125,7 +125,7 @@ internal sealed record ToneView(
     }
 
     private static ToneAreaView AreaOf(
-        ToneAtWork at,
+        ToneContext at,
         ToneArea area,
         int number,
         AreaForecast? forecast,

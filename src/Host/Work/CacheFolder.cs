@@ -11,7 +11,7 @@ namespace Wendro.Host.Work;
 /// never backed up, checked when read; written by the way, one after another. What another version of the program
 /// made is thrown away.
 /// </summary>
-internal sealed class CacheFolder : IPutAway, IHostedService, IDisposable
+internal sealed class CacheFolder : IBlobCache, IHostedService, IDisposable
 {
     /// <summary>Room it may take, bytes; the oldest goes first.</summary>
     public const long UsualBytes = 400L << 20;

@@ -197,14 +197,14 @@ public sealed class AtTheChairTests
         // Painted so slowly that the first must be rinsed before the last is painted.
         var facts = Begun(6, 5);
         var alone = At(30, facts);
-        var beside = At(30, [.. facts, (30, new Hands(2, Help.Rinses))]);
+        var beside = At(30, [.. facts, (30, new AssistantChanged(2, Help.Rinses))]);
         Assert.True(beside.OnClock[^1].PaintedAt <= alone.OnClock[^1].PaintedAt);
         var on = beside.OnClock.ToDictionary(p => p.Panel);
         Assert.Equal(Order.ToHashSet(), beside.Waves.SelectMany(w => w.Panels).ToHashSet());
         foreach (var wave in beside.Waves)
         {
             Assert.All(
-                wave.Panels.Select((p, j) => (p, At: wave.StartsAt.AddMinutes(ChairProblem.UsualSlot(j)))),
+                wave.Panels.Select((p, j) => (p, At: wave.StartsAt.AddMinutes(ScheduleProblem.UsualSlot(j)))),
                 x => Assert.True(x.At >= on[x.p].PaintedAt.AddMilliseconds(-1), $"{x.p} is rinsed before it is painted")
             );
         }
@@ -215,9 +215,9 @@ public sealed class AtTheChairTests
         }
 
         // A wave under way holds nobody's brush.
-        (double, ServiceFact) wave1 = (31, new WaveBegun([Order[0], Order[1]]));
+        (double, ServiceFact) wave1 = (31, new RinseBegun([Order[0], Order[1]]));
         var held = At(32, [.. facts, wave1]);
-        var free = At(32, [.. facts, (30, new Hands(2, Help.Rinses)), wave1]);
+        var free = At(32, [.. facts, (30, new AssistantChanged(2, Help.Rinses)), wave1]);
         Assert.True(held.OnClock[6].BegunAt > free.OnClock[6].BegunAt);
         Assert.True(free.Waves.Count == 0 || free.Waves[0].StartsAt >= free.WaveEndsAt!.Value.AddSeconds(-1));
     }
@@ -226,10 +226,10 @@ public sealed class AtTheChairTests
     public void Somebody_who_mixes_takes_that_from_the_hands_and_paints_nothing()
     {
         var alone = At(0, (0, new Seated()));
-        var mixes = At(0, (0, new Seated()), (0, new Hands(2, Help.Mixes)));
+        var mixes = At(0, (0, new Seated()), (0, new AssistantChanged(2, Help.Mixes)));
         Assert.Equal(alone.SecondsOf(Order[0]), mixes.SecondsOf(Order[0]), 1e-9);
         Assert.Equal(Mix.Bench.MixingMinutes, (alone.OnClock[0].BegunAt - mixes.OnClock[0].BegunAt).TotalMinutes, 1e-6);
-        Assert.Null(Service((0, new Seated()), (0, new Hands(2, Help.Mixes)), (1, new Hands(1))).Help);
+        Assert.Null(Service((0, new Seated()), (0, new AssistantChanged(2, Help.Mixes)), (1, new AssistantChanged(1))).Help);
     }
 
     [Fact]
@@ -237,14 +237,14 @@ public sealed class AtTheChairTests
     {
         var burning = Service([
             .. Begun(3),
-            (4, new Hands(2, Help.Rinses)),
-            (5, new Felt(Comfort.Burning)),
-            (5.2, new WaveBegun(Order.Take(3).ToArray())),
+            (4, new AssistantChanged(2, Help.Rinses)),
+            (5, new ComfortReported(Comfort.Burning)),
+            (5.2, new RinseBegun(Order.Take(3).ToArray())),
         ]);
         Assert.NotEmpty(burning.Against(new Painted(Order[3])));
         Assert.NotEmpty(burning.Against(new Added(Order[3])));
         Assert.Contains("burns", burning.Against(new Recoated(Order[0]))[0].Message, StringComparison.Ordinal);
         Assert.Contains("burns", burning.Against(new AreaLaid())[0].Message, StringComparison.Ordinal);
-        Assert.Empty(burning.Against(new WaveEnded()));
+        Assert.Empty(burning.Against(new RinseEnded()));
     }
 }

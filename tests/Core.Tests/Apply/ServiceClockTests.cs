@@ -65,7 +65,7 @@ public sealed class ServiceClockTests
         Assert.True(all.StartsAt >= before.OnClock.Max(p => p.PaintedAt));
 
         // One that came through early is rinsed by itself; the others wait for the last.
-        var early = On(12, [.. AllPainted(4), (10, new WaveBegun([Order[0]]))]);
+        var early = On(12, [.. AllPainted(4), (10, new RinseBegun([Order[0]]))]);
         var rest = Assert.Single(early.Waves);
         Assert.Equal(2, rest.Number);
         Assert.DoesNotContain(Order[0], rest.Panels);
@@ -141,17 +141,17 @@ public sealed class ServiceClockTests
         (double, ServiceFact)[] rinsed =
         [
             .. Order.Select((p, i) => (8.0 + i, (ServiceFact)new Painted(p))),
-            (60, new WaveBegun(Order)),
-            (75, new WaveEnded()),
+            (60, new RinseBegun(Order)),
+            (75, new RinseEnded()),
         ];
         var works = On(slow, 76, rinsed);
         Assert.Equal("Rinse: base, root to 4 cm", Assert.Single(ServiceDues.Of(works)).Title);
         Assert.NotEmpty(works.Service.Against(new Washed()));
-        var off = On(slow, 110, [.. rinsed, (105, new WaveBegun([])), (109, new WaveEnded())]);
+        var off = On(slow, 110, [.. rinsed, (105, new RinseBegun([])), (109, new RinseEnded())]);
         Assert.Empty(off.Service.Against(new Washed()));
         Assert.Empty(On(quick, 76, rinsed).Service.Against(new Washed()));
         // While a panel is on nothing is taken along.
-        var part = On(quick, 76, [.. rinsed[..^2], (60, new WaveBegun([Order[0]])), (65, new WaveEnded())]);
+        var part = On(quick, 76, [.. rinsed[..^2], (60, new RinseBegun([Order[0]])), (65, new RinseEnded())]);
         Assert.True(part.Service.AreaIsOn);
 
         // On the clock of a visit to come it is washed when the slowest has worked.
@@ -160,8 +160,8 @@ public sealed class ServiceClockTests
         Assert.Equal(late.Steps[0].Area!.LaidAt + 100, late.Steps[0].Area!.WorkedAt, 1e-9);
         Assert.Equal(late.Steps[0].Area!.WorkedAt + 23, late.Minutes, 1e-9);
         Assert.Equal(soon.Waves.Last().FreedAt + 19, soon.Minutes, 1e-9);
-        Assert.Equal(late.Minutes - 23, HandsOfVisit.Of(late).Last(h => h.Does == HandWork.Rinse).From, 1e-9);
-        Assert.Equal(late.Minutes, HandsOfVisit.Of(late)[^1].To, 1e-9);
+        Assert.Equal(late.Minutes - 23, VisitStaffing.Of(late).Last(h => h.Does == HandWork.Rinse).From, 1e-9);
+        Assert.Equal(late.Minutes, VisitStaffing.Of(late)[^1].To, 1e-9);
     }
 
     [Fact]
@@ -211,7 +211,7 @@ public sealed class ServiceClockTests
         Assert.Equal(0, visit.Steps[1].From, 1e-9);
         Assert.InRange(visit.Minutes, 15 + 23, 15 + 23 + 12);
         // Hands mix and lay it, are free while it works, rinse and wash.
-        var hands = HandsOfVisit.Of(visit);
+        var hands = VisitStaffing.Of(visit);
         Assert.Equal(
             [HandWork.Mix, HandWork.Paint, HandWork.Rinse, HandWork.Wash, HandWork.Read],
             hands.Select(h => h.Does)
@@ -245,7 +245,7 @@ public sealed class ServiceClockTests
             5 + 25 + 4 + 19,
             (On(6, (0, new Seated()), (5, new AreaLaid())).DoneAt!.Value - Start).TotalMinutes
         );
-        var rinsing = On(31, (0, new Seated()), (5, new AreaLaid()), (30, new WaveBegun([])));
+        var rinsing = On(31, (0, new Seated()), (5, new AreaLaid()), (30, new RinseBegun([])));
         Assert.Equal(30 + 4 + 19, (rinsing.DoneAt!.Value - Start).TotalMinutes);
         Assert.Empty(ServiceDues.Of(rinsing));
     }
@@ -336,7 +336,7 @@ public sealed class ServiceClockTests
         var slow = At(20, AllPainted(8, 2.2));
         Assert.True(slow.Pace > 1.2, $"pace {slow.Pace}");
         Assert.True(slow.SecondsOf(Order[^1]) > planned * 1.2);
-        var two = At(20, [.. AllPainted(8, 2.2), (18, new Hands(2))]);
+        var two = At(20, [.. AllPainted(8, 2.2), (18, new AssistantChanged(2))]);
         Assert.Equal(slow.SecondsOf(Order[^1]) / 2, two.SecondsOf(Order[^1]), planned * 0.5);
         Assert.True(two.OnClock[^1].PaintedAt < slow.OnClock[^1].PaintedAt);
     }
@@ -439,7 +439,7 @@ public sealed class ServiceClockTests
     [Fact]
     public void What_burns_stands_before_all_and_what_is_over_is_an_alarm()
     {
-        var burns = ServiceDues.Of(At(6, [.. AllPainted(5), (5.5, new Felt(Comfort.Burning))]));
+        var burns = ServiceDues.Of(At(6, [.. AllPainted(5), (5.5, new ComfortReported(Comfort.Burning))]));
         Assert.Equal(DueKind.Burning, burns[0].Kind);
         Assert.Equal(Severity.Alarm, burns[0].Severity);
         Assert.Contains("Rinse", burns[0].Words.ToString(), StringComparison.Ordinal);
@@ -452,9 +452,9 @@ public sealed class ServiceClockTests
     [Fact]
     public void Each_shape_is_held_and_stroked_in_a_line()
     {
-        var lines = Enum.GetValues<ShapeKind>().Select(s => HowToPaint.Words(PanelPaint.Usual.In(s), 35)).ToArray();
+        var lines = Enum.GetValues<ShapeKind>().Select(s => PaintingInstructions.Words(PanelPaint.Usual.In(s), 35)).ToArray();
         Assert.Equal(lines.Length, lines.Distinct().Count() + 2);
-        Assert.Contains("board", HowToPaint.Words(PanelPaint.Usual, 60), StringComparison.Ordinal);
+        Assert.Contains("board", PaintingInstructions.Words(PanelPaint.Usual, 60), StringComparison.Ordinal);
     }
 
     [Fact]

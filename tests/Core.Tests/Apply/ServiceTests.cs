@@ -22,8 +22,8 @@ public sealed class ServiceTests
                 new(Enumerable.Range(0, more).Select(Panel).ToArray(), AreaMinutes: 60),
             ];
 
-    private static Kept<ServiceFact>[] Kept(params (double Minute, ServiceFact Fact)[] facts) =>
-        facts.Select((f, i) => new Kept<ServiceFact>(i + 1, Start.AddMinutes(f.Minute), f.Fact)).ToArray();
+    private static RecordedFact<ServiceFact>[] Kept(params (double Minute, ServiceFact Fact)[] facts) =>
+        facts.Select((f, i) => new RecordedFact<ServiceFact>(i + 1, Start.AddMinutes(f.Minute), f.Fact)).ToArray();
 
     private static ServiceInHand Of(params (double Minute, ServiceFact Fact)[] facts) =>
         ServiceInHand.Of(Steps(), Kept(facts));
@@ -84,8 +84,8 @@ public sealed class ServiceTests
             (1, new Painted(Panel(0))),
             (2, new Painted(Panel(1))),
             (3, new Painted(Panel(2))),
-            (30, new WaveBegun([Panel(2), Panel(0), Panel(1)])),
-            (40, new WaveEnded([Panel(0)]))
+            (30, new RinseBegun([Panel(2), Panel(0), Panel(1)])),
+            (40, new RinseEnded([Panel(0)]))
         );
         Assert.Equal(34, (service.StandOf(Panel(2)).RinsedAt!.Value - Start).TotalMinutes);
         Assert.Equal(34.5, (service.StandOf(Panel(1)).RinsedAt!.Value - Start).TotalMinutes);
@@ -100,8 +100,8 @@ public sealed class ServiceTests
             (0, new Seated()),
             (1, new Painted(Panel(0))),
             (2, new Painted(Panel(1))),
-            (30, new WaveBegun([Panel(0), Panel(1)])),
-            (34.2, new WaveEnded())
+            (30, new RinseBegun([Panel(0), Panel(1)])),
+            (34.2, new RinseEnded())
         );
         Assert.Equal(34.2, (service.StandOf(Panel(1)).RinsedAt!.Value - Start).TotalMinutes, 1e-9);
     }
@@ -120,16 +120,16 @@ public sealed class ServiceTests
     [Fact]
     public void While_it_burns_nothing_more_is_painted_until_all_is_rinsed()
     {
-        var burns = Of((0, new Seated()), (1, new Painted(Panel(0))), (2, new Felt(Comfort.Burning)));
+        var burns = Of((0, new Seated()), (1, new Painted(Panel(0))), (2, new ComfortReported(Comfort.Burning)));
         Assert.NotEmpty(burns.Against(new Painted(Panel(1))));
         Assert.NotEmpty(burns.Against(new PaintedUpTo(Panel(2))));
-        Assert.Empty(burns.Against(new WaveBegun([Panel(0)])));
+        Assert.Empty(burns.Against(new RinseBegun([Panel(0)])));
         var rinsed = Of(
             (0, new Seated()),
             (1, new Painted(Panel(0))),
-            (2, new Felt(Comfort.Burning)),
-            (2.5, new WaveBegun([Panel(0)])),
-            (8, new WaveEnded())
+            (2, new ComfortReported(Comfort.Burning)),
+            (2.5, new RinseBegun([Panel(0)])),
+            (8, new RinseEnded())
         );
         Assert.Equal(Comfort.Nothing, rinsed.Felt!.Value.How);
     }
@@ -146,12 +146,12 @@ public sealed class ServiceTests
         Assert.Equal("fact.panel", service.Against(new Painted(new(Zone.Crown, 0, 0)))[0].Field);
         Assert.NotEmpty(service.Against(new Recoated(Panel(1))));
         Assert.NotEmpty(service.Against(new Looked(Panel(1), new Level(6))));
-        Assert.NotEmpty(service.Against(new WaveBegun([Panel(1)])));
-        Assert.NotEmpty(service.Against(new WaveBegun([])));
-        Assert.NotEmpty(service.Against(new WaveBegun([Panel(0), Panel(0)])));
-        Assert.NotEmpty(service.Against(new WaveEnded()));
+        Assert.NotEmpty(service.Against(new RinseBegun([Panel(1)])));
+        Assert.NotEmpty(service.Against(new RinseBegun([])));
+        Assert.NotEmpty(service.Against(new RinseBegun([Panel(0), Panel(0)])));
+        Assert.NotEmpty(service.Against(new RinseEnded()));
         Assert.NotEmpty(service.Against(new Washed()));
-        Assert.NotEmpty(service.Against(new Hands(3)));
+        Assert.NotEmpty(service.Against(new AssistantChanged(3)));
     }
 
     [Fact]
@@ -161,8 +161,8 @@ public sealed class ServiceTests
             (0, new Seated()),
             (1, new Painted(Panel(0))),
             (2, new Painted(Panel(1))),
-            (30, new WaveBegun([Panel(0), Panel(1)])),
-            (36, new WaveEnded()),
+            (30, new RinseBegun([Panel(0), Panel(1)])),
+            (36, new RinseEnded()),
             (55, new Washed()),
             (60, new AreaLaid())
         );
@@ -191,7 +191,7 @@ public sealed class ServiceTests
         any.Array[0, 60]
             .Sample(said =>
             {
-                var facts = new List<Kept<ServiceFact>> { new(1, Start, new Seated()) };
+                var facts = new List<RecordedFact<ServiceFact>> { new(1, Start, new Seated()) };
                 foreach (var ((what, panel, other), i) in said.Select((s, i) => (s, i)))
                 {
                     ServiceFact fact = what switch
@@ -200,8 +200,8 @@ public sealed class ServiceTests
                         2 => new PaintedUpTo(Panel(panel)),
                         3 => new PutOff(Panel(panel), panel < other),
                         4 => new LeftNatural(Panel(panel)),
-                        5 => new WaveBegun(panel == other ? [Panel(panel)] : [Panel(panel), Panel(other)]),
-                        6 => new WaveEnded(),
+                        5 => new RinseBegun(panel == other ? [Panel(panel)] : [Panel(panel), Panel(other)]),
+                        6 => new RinseEnded(),
                         7 => new Paused(),
                         8 => new Resumed(),
                         _ => new Looked(Panel(panel), new Level(5 + other * 0.5)),
@@ -255,8 +255,8 @@ public sealed class ServiceTests
                 .. facts,
                 new(4, Start.AddMinutes(3), new WentOn()),
                 new(5, Start.AddMinutes(20), new AreaLaid()),
-                new(6, Start.AddMinutes(40), new WaveBegun([Panel(0), Panel(1)])),
-                new(7, Start.AddMinutes(45), new WaveEnded()),
+                new(6, Start.AddMinutes(40), new RinseBegun([Panel(0), Panel(1)])),
+                new(7, Start.AddMinutes(45), new RinseEnded()),
             ]
         );
         Assert.NotEmpty(laid.Against(new Washed()));
@@ -285,8 +285,8 @@ public sealed class ServiceTests
                 (1, new Painted(Panel(0))),
                 (2, new Painted(Panel(1))),
                 (20, new Looked(Panel(0), new(7), true, Working.Working)),
-                (30, new WaveBegun([Panel(0), Panel(1)])),
-                (40, new WaveEnded()),
+                (30, new RinseBegun([Panel(0), Panel(1)])),
+                (40, new RinseEnded()),
                 (60, new Washed())
             )
         );

@@ -18,7 +18,7 @@ public sealed class WaysOfPatternsTests
         var ways = WaysTable.Of(pattern);
         Assert.Empty(ways.AsPlanned.Visit.Outside);
         Assert.InRange(ways.AsPlanned.Visit.Waves.Count(), 2, 4);
-        Assert.True(Assert.Single(ways.Ways, w => w.Kind == WayKind.AtOnce).Visit.Outside.Count > 0);
+        Assert.True(Assert.Single(ways.Ways, w => w.Kind == ServiceOptionKind.AtOnce).Visit.Outside.Count > 0);
         Assert.Empty(ways.FreedBy);
         Assert.Null(ways.Conflict);
 
@@ -44,7 +44,7 @@ public sealed class WaysOfPatternsTests
     public void Another_order_ends_sooner_keeps_low_before_high_and_the_hairline_last()
     {
         var ways = WaysTable.Of("zigzag-quadrants");
-        var way = Assert.Single(ways.Ways, w => w.Kind == WayKind.ByOrder);
+        var way = Assert.Single(ways.Ways, w => w.Kind == ServiceOptionKind.ByOrder);
         Assert.True(way.Visit.Minutes < ways.AsPlanned.Visit.Minutes - 1);
         // Where the plan has it so, low stays before high and the hairline last.
         var (before, order) = (Worked(ways.AsPlanned), Worked(way));
@@ -61,7 +61,7 @@ public sealed class WaysOfPatternsTests
             u => Assert.True(order.IndexOf(u.First) < order.IndexOf(u.Then), $"{u}")
         );
 
-        static List<Zone> Worked(ChairWay way) =>
+        static List<Zone> Worked(ServiceOption way) =>
             way.Visit.Steps.SelectMany(s => s.Panels.Select(p => p.Panel.Zone)).Distinct().ToList();
     }
 }

@@ -48,7 +48,7 @@ public sealed class BleedingTests
     [Fact]
     public void Limits_are_what_the_method_says() =>
         Assert.Equal(
-            new Limits(
+            new FindingLimits(
                 LineSoftness: 1.5,
                 StripeCm: 1,
                 StripeRun: 3,
@@ -65,6 +65,6 @@ public sealed class BleedingTests
                 HiddenMinutes: 8,
                 RegrowthWeeks: 1
             ),
-            Limits.Usual
+            FindingLimits.Usual
         );
 }

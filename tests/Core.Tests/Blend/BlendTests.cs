@@ -94,7 +94,7 @@ public sealed class BlendTests
                 .Apply(new PaintZone(Zone.TopLeft, new PanelPaint(new Shape.Full(), 6, blur, 40, 40)))
                 .Down.Softness(Zone.TopLeft)
                 .Slope;
-        Assert.True(Softness(0) >= Limits.Usual.LineSoftness, $"{Softness(0)}");
+        Assert.True(Softness(0) >= FindingLimits.Usual.LineSoftness, $"{Softness(0)}");
         Assert.True(Softness(4) < Softness(0));
         Assert.True(Softness(12) < 0.8, $"{Softness(12)}");
         Assert.InRange(

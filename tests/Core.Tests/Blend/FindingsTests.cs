@@ -100,7 +100,7 @@ public sealed class FindingsTests
         var head = Whole(Soft)
             .Apply(
                 new SetFormula(Formula.Lightening(FormulaId.A, Lightener.Powder, 20, 40)),
-                new SetWish(new Wish { EndsLevel = new(9) })
+                new SetGoal(new Goal { EndsLevel = new(9) })
             );
         var finding = Single(head, BlendFault.DriesFirst);
         Assert.Contains("powder, 20 vol", finding.Text.ToString(), StringComparison.Ordinal);
@@ -113,7 +113,7 @@ public sealed class FindingsTests
         var head = Whole(Soft)
             .Apply(
                 new SetFormula(Formula.Lightening(FormulaId.A, Lightener.Clay, 5, 40)),
-                new SetWish(new Wish { EndsLevel = new(9) })
+                new SetGoal(new Goal { EndsLevel = new(9) })
             );
         Assert.DoesNotContain(head.Findings, f => f.Kind == BlendFault.DriesFirst);
     }

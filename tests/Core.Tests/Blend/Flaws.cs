@@ -37,7 +37,7 @@ internal static class Flaws
             HairProfile.Usual,
             [
                 new SetFormula(Formula.Lightening(FormulaId.A, Lightener.Powder, 20, 45)),
-                new SetWish(new Wish { EndsLevel = new(8) }),
+                new SetGoal(new Goal { EndsLevel = new(8) }),
                 new PaintZone(Zone.UpperBack, Soft),
             ]
         ),
@@ -116,7 +116,7 @@ internal static class Flaws
             HairProfile.Usual,
             [
                 new SetFormula(Formula.Lightening(FormulaId.A, Lightener.Clay, 10, 40)),
-                new SetWish(new Wish { EndsLevel = new(9) }),
+                new SetGoal(new Goal { EndsLevel = new(9) }),
                 new PaintZone(Zone.UpperBack, Soft),
             ]
         ),
@@ -171,7 +171,7 @@ internal static class Flaws
         ),
     };
 
-    private static readonly ConcurrentDictionary<(HairProfile, int), (HairLooks Looks, Cutting Cutting)> Hairs = new()
+    private static readonly ConcurrentDictionary<(HairProfile, int), (HairViews Looks, Cutting Cutting)> Hairs = new()
     {
         [(HairProfile.Usual, Given.FewStrands)] = (Given.Usual, Given.Cutting),
     };

@@ -20,7 +20,7 @@ public sealed class JudgedAsBeforeTests
     /// <summary>Places along a strand.</summary>
     private const int Places = 64;
 
-    private static readonly Wish Wanted = new(LightShareHigh: 0.4) { EndsLevel = new(8.2) };
+    private static readonly Goal Wanted = new(LightShareHigh: 0.4) { EndsLevel = new(8.2) };
 
     private static IEnumerable<(string What, double[] Figures)> Judged()
     {

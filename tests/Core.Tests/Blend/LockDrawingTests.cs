@@ -11,9 +11,9 @@ namespace Wendro.Core.Tests.Blend;
 /// <summary>Grey comes in hair by hair: what is drawn grows lighter with its share, what is measured does not.</summary>
 public sealed class LockDrawingTests
 {
-    private static readonly ConcurrentDictionary<double, (HairLooks Looks, Cutting Cutting)> Grey = new();
+    private static readonly ConcurrentDictionary<double, (HairViews Looks, Cutting Cutting)> Grey = new();
 
-    private static (HairLooks Looks, Cutting Cutting) Hair(double grey) =>
+    private static (HairViews Looks, Cutting Cutting) Hair(double grey) =>
         Grey.GetOrAdd(grey, g => Given.Looks(HairProfile.Usual with { GreyShare = g }));
 
     private static PlannedHead With(double grey) => PlannedHead.Of(Hair(grey).Looks, Hair(grey).Cutting, Plan.Fresh());

@@ -34,7 +34,7 @@ public sealed class PictureTests
     [Fact]
     public void What_every_strand_is_travels_by_turns_and_is_taken_over_strand_by_strand()
     {
-        var (one, other) = (HairBytes.For(3), HairBytes.For(3));
+        var (one, other) = (StrandSamples.For(3), StrandSamples.For(3));
         for (var i = 0; i < one.Levels.Length; i++)
         {
             (one.Levels[i], one.Tints[i]) = ((byte)(i % 251), (byte)(i % 241 + 3));

@@ -67,7 +67,7 @@ public sealed class RegrowthTests
     {
         var head = Painted(new PanelPaint(new Shape.Full(), 2, 0, 40, 40));
         var now = new DateTimeOffset(2031, 5, 6, 9, 0, 0, TimeSpan.Zero);
-        Finding[] Of(Consultation c) => ConsultFindings.Of(c, head.Hair, head.Measures, Limits.Usual, now).ToArray();
+        Finding[] Of(Consultation c) => ConsultFindings.Of(c, head.Hair, head.Measures, FindingLimits.Usual, now).ToArray();
         var fresh = Of(Consultation.Fresh with { WeeksBetween = 12 });
         Assert.Equal(Severity.Alarm, Assert.Single(fresh, f => f.Kind == ConsultFault.TestsMissing).Severity);
         Assert.Contains(

@@ -9,14 +9,14 @@ namespace Wendro.Core.Tests.Chair;
 internal sealed class ChairByHand
 {
     private const double Eps = 1e-7;
-    private readonly ChairProblem problem;
+    private readonly ScheduleProblem problem;
     private readonly List<(int Group, List<(int Group, int Index)> Wave)> steps = [];
     private (double End, int Waves, string Order)? best;
 
-    private ChairByHand(ChairProblem problem) => this.problem = problem;
+    private ChairByHand(ScheduleProblem problem) => this.problem = problem;
 
     /// <summary>End, waves and order of the best schedule; null where there is none.</summary>
-    public static (double End, int Waves, string Order)? Best(ChairProblem problem)
+    public static (double End, int Waves, string Order)? Best(ScheduleProblem problem)
     {
         var all = new ChairByHand(problem);
         all.Go();

@@ -16,7 +16,7 @@ internal static class ChairBySolver
     private const int MoreWaves = 3;
 
     /// <summary>The soonest end of the last wave, minutes, and in how few waves; null where nothing fits.</summary>
-    public static (double End, int Waves)? Best(ChairProblem problem)
+    public static (double End, int Waves)? Best(ScheduleProblem problem)
     {
         var model = new CpModel();
         var total = problem.Groups.Sum(g => g.Panels.Count);

@@ -7,7 +7,7 @@ internal static class ChairCheck
 {
     private const double Eps = 1e-6;
 
-    public static void Holds(ChairProblem problem, ChairSchedule schedule)
+    public static void Holds(ScheduleProblem problem, Schedule schedule)
     {
         Assert.True(schedule.Feasible);
         Assert.Equal(problem.Groups.Select(g => g.Id).Order(), schedule.Order.Order());
@@ -17,7 +17,7 @@ internal static class ChairCheck
             Assert.Equal(problem.Groups.Select(g => g.Id), schedule.Order);
         }
 
-        var painted = new Dictionary<(string, int), (double At, ChairPanel Panel)>();
+        var painted = new Dictionary<(string, int), (double At, ScheduledPanel Panel)>();
         foreach (var turn in schedule.Groups)
         {
             var group = problem.Groups.Single(g => g.Id == turn.Id);

@@ -5,23 +5,23 @@ namespace Wendro.Core.Tests.Chair;
 
 public sealed class ChairTests
 {
-    private static ChairGroup Group(
+    private static PanelGroup Group(
         string id,
         int panels,
         double each,
         double from,
         double to,
         params string[] after
-    ) => new(id, Enumerable.Repeat(new ChairPanel(each, from, to), panels).ToArray(), after);
+    ) => new(id, Enumerable.Repeat(new ScheduledPanel(each, from, to), panels).ToArray(), after);
 
     /// <summary>The same group, of which each panel takes so many minutes to be freed after its wave.</summary>
-    private static ChairGroup Freeing(double minutes, ChairGroup group) =>
+    private static PanelGroup Freeing(double minutes, PanelGroup group) =>
         group with
         {
             Panels = group.Panels.Select(p => p with { Frees = minutes }).ToArray(),
         };
 
-    private static Gen<ChairProblem> Small { get; } =
+    private static Gen<ScheduleProblem> Small { get; } =
         from groups in Gen.Int[1, 3]
         from sizes in Gen.Int[1, 3].Array[groups]
         from each in Gen.Int[1, 6].Array[groups]
@@ -32,7 +32,7 @@ public sealed class ChairTests
         from wave in Gen.Int[0, 6]
         from step in Gen.Int[0, 4]
         from frees in Gen.Int[0, 5].Array[groups]
-        select new ChairProblem(
+        select new ScheduleProblem(
             Enumerable
                 .Range(0, groups)
                 .Select(i =>
@@ -61,7 +61,7 @@ public sealed class ChairTests
         Small.Sample(
             problem =>
             {
-                var found = ChairPlanner.Of(problem);
+                var found = SchedulePlanner.Of(problem);
                 var byHand = ChairByHand.Best(problem);
                 Assert.True(found.Proven);
                 Assert.Equal(byHand is not null, found.Feasible);
@@ -88,14 +88,14 @@ public sealed class ChairTests
     /// More panels than are tried in every way at once, in groups with narrow windows or wide ones, some in the given
     /// order; in twentieths of a minute.
     /// </summary>
-    private static ChairProblem Middling(int seed)
+    private static ScheduleProblem Middling(int seed)
     {
         var any = new Random(seed);
         double Any(double low, double high) => Math.Round((low + (high - low) * any.NextDouble()) * 20) / 20;
         var groups = any.Next(2, 5);
         var (narrow, given) = (any.Next(3), any.Next(3) == 0);
         // Just more than every way is tried of at once: a solver takes seconds for these.
-        var panels = ChairSearch.SmallPanels / groups + 1;
+        var panels = BranchAndBound.SmallPanels / groups + 1;
         return new(
             Enumerable
                 .Range(0, groups)
@@ -118,7 +118,7 @@ public sealed class ChairTests
         for (var seed = 0; seed < SolvedCases; seed++)
         {
             var problem = Middling(seed);
-            var found = ChairPlanner.Of(problem);
+            var found = SchedulePlanner.Of(problem);
             var best = ChairBySolver.Best(problem);
             Assert.True(best is null || found.LowerBound <= best.Value.End + Closely, $"{seed}: the bound");
             if (found.Proven)
@@ -143,14 +143,14 @@ public sealed class ChairTests
     [Fact]
     public void Of_what_ends_as_soon_fewer_waves_are_taken()
     {
-        var problem = new ChairProblem([
+        var problem = new ScheduleProblem([
             Group("crown", 5, 1, 31.15, 36.5),
             Group("side", 4, 1.5, 27.45, 30.35),
             Group("nape", 4, 0.8, 12.25, 15.6),
             Group("low", 3, 0.7, 10.8, 16.8, "nape"),
             Group("top", 2, 1.7, 28.7, 33.4),
         ]);
-        var found = ChairPlanner.Of(problem);
+        var found = SchedulePlanner.Of(problem);
         ChairCheck.Holds(problem, found);
         Assert.Equal(41.85, found.EndsAt!.Value, 1e-6);
         Assert.True(found.Proven);
@@ -161,7 +161,7 @@ public sealed class ChairTests
     public void A_group_that_can_t_be_rinsed_in_time_is_told_at_once_however_many_others_there_are()
     {
         var others = Enumerable.Range(0, 11).Select(i => Group($"{i}", 10, 0.5 + i * 0.03, 25 + i, 40 + i));
-        var found = ChairPlanner.Of(new([.. others, Group("long", 8, 3, 5, 9)]));
+        var found = SchedulePlanner.Of(new([.. others, Group("long", 8, 3, 5, 9)]));
         Assert.False(found.Feasible);
         Assert.True(found.Proven);
         Assert.Equal(["long"], Assert.Single(found.Conflicts).Groups);
@@ -171,8 +171,8 @@ public sealed class ChairTests
     public void Row_by_row_there_may_be_more_groups_than_a_visit_has_zones()
     {
         var rows = Enumerable.Range(0, 28).Select(i => Group($"{i}", 3, 0.5, 25, 45)).ToArray();
-        var problem = new ChairProblem(rows, InGivenOrder: true);
-        var found = ChairPlanner.Of(problem);
+        var problem = new ScheduleProblem(rows, InGivenOrder: true);
+        var found = SchedulePlanner.Of(problem);
         ChairCheck.Holds(problem, found);
         Assert.True(found.LowerBound <= found.EndsAt);
     }
@@ -180,8 +180,8 @@ public sealed class ChairTests
     [Fact]
     public void Where_a_wave_begins_sooner_than_the_next_panel_of_one_follows_each_panel_has_its_own()
     {
-        var problem = new ChairProblem([Group("all", 16, 1, 0, 100)], false, 0.5, 2);
-        var found = ChairPlanner.Of(problem);
+        var problem = new ScheduleProblem([Group("all", 16, 1, 0, 100)], false, 0.5, 2);
+        var found = SchedulePlanner.Of(problem);
         ChairCheck.Holds(problem, found);
         Assert.Equal(16 + 16 * 0.5, found.EndsAt!.Value, 1e-9);
         Assert.Equal(16, found.Waves.Count);
@@ -191,7 +191,7 @@ public sealed class ChairTests
     private const int SolvedCases = 12;
     private const double Closely = 0.01;
 
-    private static Gen<ChairProblem> Head { get; } =
+    private static Gen<ScheduleProblem> Head { get; } =
         from groups in Gen.Int[4, 12]
         from sizes in Gen.Int[3, 16].Array[groups]
         from each in Gen.Double[0.35, 0.9].Array[groups]
@@ -199,7 +199,7 @@ public sealed class ChairTests
         from width in Gen.Double[5, 26].Array[groups]
         from given in Gen.Int[0, 4]
         from frees in Gen.Double[-0.3, 0.3].Array[groups]
-        select new ChairProblem(
+        select new ScheduleProblem(
             Enumerable
                 .Range(0, groups)
                 .Select(i =>
@@ -219,7 +219,7 @@ public sealed class ChairTests
         Head.Sample(
             problem =>
             {
-                var found = ChairPlanner.Of(problem);
+                var found = SchedulePlanner.Of(problem);
                 var plain = PlainRules.Ends(problem).Where(e => !problem.InGivenOrder || e > 0).ToArray();
                 if (problem.InGivenOrder)
                 {
@@ -249,7 +249,7 @@ public sealed class ChairTests
         Head.Sample(
             problem =>
             {
-                var (one, other) = (ChairPlanner.Of(problem), ChairPlanner.Of(problem));
+                var (one, other) = (SchedulePlanner.Of(problem), SchedulePlanner.Of(problem));
                 Assert.Equal(one.Order, other.Order);
                 Assert.Equal(one.EndsAt, other.EndsAt);
                 Assert.Equal(one.Proven, other.Proven);
@@ -261,7 +261,7 @@ public sealed class ChairTests
     [Fact]
     public void What_is_alike_keeps_the_given_order()
     {
-        var found = ChairPlanner.Of(
+        var found = SchedulePlanner.Of(
             new([Group("b", 3, 1, 20, 60), Group("a", 3, 1, 20, 60), Group("c", 3, 1, 20, 60)])
         );
         Assert.Equal(["b", "a", "c"], found.Order);
@@ -272,28 +272,28 @@ public sealed class ChairTests
     [Fact]
     public void What_is_painted_later_but_over_sooner_is_rinsed_first()
     {
-        var found = ChairPlanner.Of(new([new("mixed", [new(1, 20, 40), new(1, 5, 6)])]));
+        var found = SchedulePlanner.Of(new([new("mixed", [new(1, 20, 40), new(1, 5, 6)])]));
         Assert.True(found.Feasible);
         Assert.Equal([1, 0], found.Waves.SelectMany(w => w.Panels).Select(p => p.Index));
         ChairCheck.Holds(new([new("mixed", [new(1, 20, 40), new(1, 5, 6)])]), found);
     }
 
     /// <summary>Groups whose panels have windows of their own, as a real zone's.</summary>
-    private static Gen<ChairProblem> Crossed { get; } =
+    private static Gen<ScheduleProblem> Crossed { get; } =
         from groups in Gen.Int[1, 2]
         from sizes in Gen.Int[1, 3].Array[groups]
         from each in Gen.Int[1, 4].Array[groups * 3]
         from start in Gen.Int[0, 14].Array[groups * 3]
         from width in Gen.Int[1, 16].Array[groups * 3]
         from frees in Gen.Int[0, 6].Array[groups * 3]
-        select new ChairProblem(
+        select new ScheduleProblem(
             Enumerable
                 .Range(0, groups)
-                .Select(g => new ChairGroup(
+                .Select(g => new PanelGroup(
                     $"{(char)('a' + g)}",
                     Enumerable
                         .Range(g * 3, sizes[g])
-                        .Select(i => new ChairPanel(
+                        .Select(i => new ScheduledPanel(
                             each[i] * 0.5,
                             start[i],
                             start[i] + width[i] * 0.75,
@@ -311,7 +311,7 @@ public sealed class ChairTests
         Crossed.Sample(
             problem =>
             {
-                var found = ChairPlanner.Of(problem);
+                var found = SchedulePlanner.Of(problem);
                 var byHand = ChairByHand.Best(problem);
                 if (found.Feasible)
                 {
@@ -340,7 +340,7 @@ public sealed class ChairTests
     [Fact]
     public void A_group_that_outlasts_its_own_window_is_told_by_itself()
     {
-        var found = ChairPlanner.Of(new([Group("short", 20, 1, 5, 10), Group("long", 4, 1, 5, 60)]));
+        var found = SchedulePlanner.Of(new([Group("short", 20, 1, 5, 10), Group("long", 4, 1, 5, 60)]));
         Assert.False(found.Feasible);
         Assert.True(found.Proven);
         Assert.Null(found.EndsAt);
@@ -353,11 +353,11 @@ public sealed class ChairTests
     [Fact]
     public void What_fits_group_by_group_fits_somehow_and_what_does_not_fit_names_those_that_don_t()
     {
-        var fits = ChairPlanner.Of(
+        var fits = SchedulePlanner.Of(
             new([Group("one", 1, 10, 5, 5), Group("two", 1, 10, 5, 5), Group("three", 2, 9, 9, 14)])
         );
         Assert.True(fits.Feasible);
-        var not = ChairPlanner.Of(
+        var not = SchedulePlanner.Of(
             new([Group("one", 1, 2, 3, 4), Group("two", 6, 1, 6, 8, "one"), Group("three", 1, 1, 0, 90)], true, 3, 1.5)
         );
         Assert.False(not.Feasible);
@@ -370,8 +370,8 @@ public sealed class ChairTests
     public void Hands_wait_before_a_group_where_its_window_would_end_too_soon()
     {
         // The first is not ready before minute 31; what comes second is over three minutes after it may be rinsed.
-        var problem = new ChairProblem([Group("slow", 1, 1, 34, 40), Group("quick", 1, 1, 5, 8)], true, 4, 0.5);
-        var found = ChairPlanner.Of(problem);
+        var problem = new ScheduleProblem([Group("slow", 1, 1, 34, 40), Group("quick", 1, 1, 5, 8)], true, 4, 0.5);
+        var found = SchedulePlanner.Of(problem);
         ChairCheck.Holds(problem, found);
         Assert.True(found.Groups[1].StartsAt > 20, "the second waits");
         Assert.Equal(35, found.EndsAt!.Value, 1e-9);

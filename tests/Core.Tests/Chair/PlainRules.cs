@@ -9,14 +9,14 @@ namespace Wendro.Core.Tests.Chair;
 internal static class PlainRules
 {
     /// <summary>As given; longest wait first; and as given with every group rinsed by itself.</summary>
-    public static IEnumerable<double> Ends(ChairProblem problem)
+    public static IEnumerable<double> Ends(ScheduleProblem problem)
     {
         yield return Played(problem, problem.Groups, apart: false);
         yield return Played(problem, problem.Groups.OrderByDescending(g => g.Panels[0].From).ToArray(), apart: false);
         yield return Played(problem, problem.Groups, apart: true);
     }
 
-    private static double Played(ChairProblem problem, IReadOnlyList<ChairGroup> groups, bool apart)
+    private static double Played(ScheduleProblem problem, IReadOnlyList<PanelGroup> groups, bool apart)
     {
         var (now, laid) = (0.0, new List<(double From, double To, double Frees, int Group)>());
         var isOver = false;

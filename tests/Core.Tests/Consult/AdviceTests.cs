@@ -29,7 +29,7 @@ public sealed class AdviceTests
     ) =>
         Verdict.Of(
             hair,
-            new Wish(RootSoftness: softness) { EndsLevel = new(ends) },
+            new Goal(RootSoftness: softness) { EndsLevel = new(ends) },
             new Consultation(MinutesToday: minutesToday, AtHome: home),
             50,
             Now
@@ -97,10 +97,10 @@ public sealed class AdviceTests
 
         // What fits exactly is not late; an hour and a half is enough where nothing needs lifting.
         Assert.NotNull(
-            Against(Verdict.Of(Six, new Wish { EndsLevel = new(6) }, new(MinutesToday: 90), 30, Now), Express)
+            Against(Verdict.Of(Six, new Goal { EndsLevel = new(6) }, new(MinutesToday: 90), 30, Now), Express)
         );
         Assert.NotNull(
-            Against(Verdict.Of(Six, new Wish { EndsLevel = new(6) }, new(MinutesToday: 90), 20, Now), Express)
+            Against(Verdict.Of(Six, new Goal { EndsLevel = new(6) }, new(MinutesToday: 90), 20, Now), Express)
         );
     }
 

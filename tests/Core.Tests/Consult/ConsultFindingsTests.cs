@@ -19,7 +19,7 @@ public sealed class ConsultFindingsTests
         new(8, 0.3, 1, 0.5, steepest, 0.4, 0, new Dictionary<Zone, double>(), 7, 2, 1, weeks, []);
 
     private static Finding[] Of(Consultation consultation, HairProfile? hair = null, double shows = 40) =>
-        ConsultFindings.Of(consultation, hair ?? HairProfile.Usual, Shows(shows), new Limits(), Now).ToArray();
+        ConsultFindings.Of(consultation, hair ?? HairProfile.Usual, Shows(shows), new FindingLimits(), Now).ToArray();
 
     [Fact]
     public void A_clear_patch_and_certain_hair_miss_nothing() => Assert.Empty(Of(new(Clear)));

@@ -21,32 +21,32 @@ public sealed class SafetyTests
     public void When_all_is_well_nothing_stops_and_only_the_strand_test_is_asked_for()
     {
         var points = Safety.Of(AllWell, HairProfile.Usual, Now);
-        Assert.Equal("strand", Assert.Single(points, p => p.Standing != Standing.Clear).Question);
+        Assert.Equal("strand", Assert.Single(points, p => p.Standing != SafetyStatus.Clear).Question);
         Assert.Empty(Safety.Stops(AllWell, HairProfile.Usual, Now));
     }
 
     [Theory]
-    [InlineData(47.9, PatchResult.Clear, Standing.Caution)]
-    [InlineData(48.0, PatchResult.Clear, Standing.Clear)]
-    [InlineData(60.0, PatchResult.Waiting, Standing.Caution)]
-    [InlineData(1.0, PatchResult.Reacted, Standing.Stop)]
-    [InlineData(900.0, PatchResult.Reacted, Standing.Stop)]
-    [InlineData(5000.0, PatchResult.Clear, Standing.Caution)]
-    public void A_patch_test_says_something_after_48_hours(double hours, PatchResult result, Standing standing) =>
+    [InlineData(47.9, PatchResult.Clear, SafetyStatus.Caution)]
+    [InlineData(48.0, PatchResult.Clear, SafetyStatus.Clear)]
+    [InlineData(60.0, PatchResult.Waiting, SafetyStatus.Caution)]
+    [InlineData(1.0, PatchResult.Reacted, SafetyStatus.Stop)]
+    [InlineData(900.0, PatchResult.Reacted, SafetyStatus.Stop)]
+    [InlineData(5000.0, PatchResult.Clear, SafetyStatus.Caution)]
+    public void A_patch_test_says_something_after_48_hours(double hours, PatchResult result, SafetyStatus standing) =>
         Assert.Equal(standing, Point("patch", AllWell with { Patch = new(Now.AddHours(-hours), result) }).Standing);
 
     [Fact]
     public void Salts_broken_scalp_reaction_breakage_and_children_stop()
     {
-        Assert.Equal(Standing.Stop, Point("salts", AllWell with { Salts = Salts.Yes }).Standing);
-        Assert.Equal(Standing.Stop, Point("scalp", AllWell with { Scalp = Scalp.Broken }).Standing);
-        Assert.Equal(Standing.Stop, Point("scalp", AllWell with { Scalp = Scalp.Irritated }).Standing);
-        Assert.Equal(Standing.Stop, Point("reacted", AllWell with { Reacted = true }).Standing);
+        Assert.Equal(SafetyStatus.Stop, Point("salts", AllWell with { Salts = Salts.Yes }).Standing);
+        Assert.Equal(SafetyStatus.Stop, Point("scalp", AllWell with { Scalp = Scalp.Broken }).Standing);
+        Assert.Equal(SafetyStatus.Stop, Point("scalp", AllWell with { Scalp = Scalp.Irritated }).Standing);
+        Assert.Equal(SafetyStatus.Stop, Point("reacted", AllWell with { Reacted = true }).Standing);
         Assert.Equal(
-            Standing.Stop,
+            SafetyStatus.Stop,
             Point("condition", AllWell, HairProfile.Usual with { Condition = Condition.Breaking }).Standing
         );
-        Assert.Equal(Standing.Stop, Point("age", AllWell with { Adult = false }).Standing);
+        Assert.Equal(SafetyStatus.Stop, Point("age", AllWell with { Adult = false }).Standing);
     }
 
     [Fact]
@@ -61,23 +61,23 @@ public sealed class SafetyTests
             Overrides = [new("patch", "Third visit, same product, cleared in March", Now)],
         };
         Assert.Equal("Third visit, same product, cleared in March", Point("patch", patch).Reason);
-        Assert.Equal(Standing.Caution, Point("patch", patch).Standing);
+        Assert.Equal(SafetyStatus.Caution, Point("patch", patch).Standing);
     }
 
     [Fact]
     public void Treated_hair_without_a_strand_test_is_a_caution()
     {
         var treated = HairProfile.Usual with { History = [new(0, 34, BandState.Coloured, new(5))] };
-        Assert.Equal(Standing.Caution, Point("strand", AllWell, treated).Standing);
-        Assert.Equal(Standing.Ask, Point("strand", AllWell).Standing);
+        Assert.Equal(SafetyStatus.Caution, Point("strand", AllWell, treated).Standing);
+        Assert.Equal(SafetyStatus.Ask, Point("strand", AllWell).Standing);
     }
 
     [Fact]
     public void Nothing_asked_is_asked_for_not_stopped()
     {
         var points = Safety.Of(Consultation.Fresh, HairProfile.Usual, Now);
-        Assert.DoesNotContain(points, p => p.Standing == Standing.Stop);
-        Each.Of(points.Where(p => p.Standing != Standing.Clear), p => Assert.NotEmpty(p.Words));
+        Assert.DoesNotContain(points, p => p.Standing == SafetyStatus.Stop);
+        Each.Of(points.Where(p => p.Standing != SafetyStatus.Clear), p => Assert.NotEmpty(p.Words));
         Assert.Equal(points.OrderBy(p => p.Standing), points);
     }
 
@@ -99,9 +99,9 @@ public sealed class SafetyTests
         };
         Assert.Equal("Patch test, Lantern clay", Point("patch", colours).Title);
         Assert.EndsWith("lot LC-118", Point("patch", colours).Answer, StringComparison.Ordinal);
-        Assert.Equal(Standing.Caution, Point("patch 2", colours).Standing);
+        Assert.Equal(SafetyStatus.Caution, Point("patch 2", colours).Standing);
         var reacted = Point("patch 3", colours);
-        Assert.Equal(Standing.Stop, reacted.Standing);
+        Assert.Equal(SafetyStatus.Stop, reacted.Standing);
         Assert.Contains("none of Pilot gloss 8 pearl", reacted.Words, StringComparison.Ordinal);
         Assert.Contains("emergency", reacted.Words, StringComparison.Ordinal);
         Assert.Contains(

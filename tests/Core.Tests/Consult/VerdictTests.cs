@@ -12,7 +12,7 @@ public sealed class VerdictTests
     private static readonly DateTimeOffset Now = new(2031, 5, 6, 9, 0, 0, TimeSpan.Zero);
 
     private static Verdict Of(HairProfile hair, double ends, Consultation? consultation = null) =>
-        Verdict.Of(hair, new Wish { EndsLevel = new(ends) }, consultation ?? Consultation.Fresh, 50, Now);
+        Verdict.Of(hair, new Goal { EndsLevel = new(ends) }, consultation ?? Consultation.Fresh, 50, Now);
 
     [Fact]
     public void Sound_natural_hair_reaches_a_modest_wish_today()
@@ -62,7 +62,7 @@ public sealed class VerdictTests
         var verdict = Of(HairProfile.Usual, 8, new Consultation(Salts: Salts.Yes));
         Assert.Equal("Not today.", verdict.Title);
         Assert.Empty(verdict.Visits);
-        Assert.DoesNotContain("level", verdict.WordsForHer, StringComparison.OrdinalIgnoreCase);
+        Assert.DoesNotContain("level", verdict.WordsForTheClient, StringComparison.OrdinalIgnoreCase);
     }
 
     [Fact]
@@ -115,7 +115,7 @@ public sealed class VerdictTests
             {
                 NaturalLevel = new(6),
             },
-            new Wish(RootSoftness: 0.4) { EndsLevel = new(7.5) },
+            new Goal(RootSoftness: 0.4) { EndsLevel = new(7.5) },
             new Consultation(),
             60,
             Now
@@ -161,12 +161,12 @@ public sealed class VerdictTests
                     Assert.True(
                         condition == Condition.Breaking
                             || verdict.Visits.Count == 0
-                            || verdict.WordsForHer.EndsWith(Cautions.LeafletFirst, StringComparison.Ordinal)
+                            || verdict.WordsForTheClient.EndsWith(Cautions.LeafletFirst, StringComparison.Ordinal)
                     );
                 }
             );
 
     [Fact]
     public void Words_she_edited_stay_hers() =>
-        Assert.Equal("Come in May.", Of(HairProfile.Usual, 7, new Consultation(Words: "Come in May.")).WordsForHer);
+        Assert.Equal("Come in May.", Of(HairProfile.Usual, 7, new Consultation(Words: "Come in May.")).WordsForTheClient);
 }

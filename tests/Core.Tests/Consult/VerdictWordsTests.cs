@@ -14,7 +14,7 @@ public sealed class VerdictWordsTests
     private static readonly HairProfile Six = HairProfile.Usual with { NaturalLevel = new(6) };
 
     private static Verdict Of(HairProfile hair, double ends, Consultation? consultation = null) =>
-        Verdict.Of(hair, new Wish { EndsLevel = new(ends) }, consultation ?? new(MinutesToday: 300), 50, Now);
+        Verdict.Of(hair, new Goal { EndsLevel = new(ends) }, consultation ?? new(MinutesToday: 300), 50, Now);
 
     private static HairProfile With(BandState state, double level, double? warmth = null) =>
         Six with
@@ -64,7 +64,7 @@ public sealed class VerdictWordsTests
         );
         Assert.StartsWith(
             $"Today I can promise level {first.Promised:0.#}, from level 6; most likely it reaches 8. A strand test",
-            untested.WordsForHer,
+            untested.WordsForTheClient,
             StringComparison.Ordinal
         );
         Assert.StartsWith("the lower edge of the band", Ground(untested, "Promised"), StringComparison.Ordinal);
@@ -73,11 +73,11 @@ public sealed class VerdictWordsTests
         Assert.DoesNotContain("Promise", tested.Text, StringComparison.Ordinal);
         Assert.StartsWith(
             "Today your hair can go from level 6 to about level 8, give or take ",
-            tested.WordsForHer,
+            tested.WordsForTheClient,
             StringComparison.Ordinal
         );
         Assert.Equal("what the strand test shows", Ground(tested, "Promised"));
-        Assert.Contains(first.Undertone, untested.WordsForHer, StringComparison.Ordinal);
+        Assert.Contains(first.Undertone, untested.WordsForTheClient, StringComparison.Ordinal);
     }
 
     [Fact]
@@ -119,7 +119,7 @@ public sealed class VerdictWordsTests
             verdict.Text,
             StringComparison.Ordinal
         );
-        Assert.Contains($"please plan {number} visits, 9 weeks apart", verdict.WordsForHer, StringComparison.Ordinal);
+        Assert.Contains($"please plan {number} visits, 9 weeks apart", verdict.WordsForTheClient, StringComparison.Ordinal);
         Assert.False(verdict.Today);
         Assert.Contains(verdict.Grounds, g => g.What == "Visit 1");
         Assert.Contains(verdict.Grounds, g => g.What == "Visit 2, 9 weeks later");
@@ -142,7 +142,7 @@ public sealed class VerdictWordsTests
             verdict.Visits.Count > 1
                 ? $"level {most:0.#}, the lightest that is safe,"
                 : "Level 10 is more than your hair can safely give.",
-            verdict.WordsForHer,
+            verdict.WordsForTheClient,
             StringComparison.Ordinal
         );
     }
@@ -154,7 +154,7 @@ public sealed class VerdictWordsTests
         Assert.Empty(there.Visits);
         Assert.Equal("Level 8 is there already.", there.Title);
         Assert.StartsWith("The ends are at 9.0", there.Text, StringComparison.Ordinal);
-        Assert.StartsWith("Your ends are already", there.WordsForHer, StringComparison.Ordinal);
+        Assert.StartsWith("Your ends are already", there.WordsForTheClient, StringComparison.Ordinal);
         Assert.Equal(110, there.MinutesNeeded);
         Assert.Equal("Level 9 is there already.", Of(Six with { NaturalLevel = new(9) }, 9).Title);
 
@@ -167,12 +167,12 @@ public sealed class VerdictWordsTests
     public void Warm_ends_the_kit_and_the_leaflet_are_told_to_the_client()
     {
         const string Warmer = "Your ends are warmer than usual";
-        Assert.Contains(Warmer, Of(With(BandState.Lightened, 6, 0.31), 8).WordsForHer, StringComparison.Ordinal);
-        Assert.DoesNotContain(Warmer, Of(With(BandState.Lightened, 6, 0.3), 8).WordsForHer, StringComparison.Ordinal);
-        Assert.DoesNotContain(Warmer, Of(Six, 8).WordsForHer, StringComparison.Ordinal);
+        Assert.Contains(Warmer, Of(With(BandState.Lightened, 6, 0.31), 8).WordsForTheClient, StringComparison.Ordinal);
+        Assert.DoesNotContain(Warmer, Of(With(BandState.Lightened, 6, 0.3), 8).WordsForTheClient, StringComparison.Ordinal);
+        Assert.DoesNotContain(Warmer, Of(Six, 8).WordsForTheClient, StringComparison.Ordinal);
         const string Kit = "Follow the kit's leaflet. ";
-        Assert.Contains(Kit, Of(Six, 8, new(AtHome: true)).WordsForHer, StringComparison.Ordinal);
-        var words = Of(Six, 8).WordsForHer;
+        Assert.Contains(Kit, Of(Six, 8, new(AtHome: true)).WordsForTheClient, StringComparison.Ordinal);
+        var words = Of(Six, 8).WordsForTheClient;
         Assert.DoesNotContain(Kit, words, StringComparison.Ordinal);
         Assert.EndsWith(Cautions.LeafletFirst, words, StringComparison.Ordinal);
     }
@@ -195,7 +195,7 @@ public sealed class VerdictWordsTests
         Assert.Equal(
             "We will not lighten your hair today. No lightener while the scalp is irritated. Another day. "
                 + "We look at it together again when that is settled.",
-            verdict.WordsForHer
+            verdict.WordsForTheClient
         );
     }
 }

@@ -375,7 +375,7 @@ public sealed class FallTests
         var seen = looks.Seen(Wear.Down, 180);
         double Mean(double level)
         {
-            var hair = HairBytes.For(looks.OnHead.Strands.Count);
+            var hair = StrandSamples.For(looks.OnHead.Strands.Count);
             Array.Fill(hair.Levels, Wendro.Core.Units.Level.ToByte(level));
             var rgb = Picture.Colour(seen, hair);
             var sum = 0.0;

@@ -191,8 +191,8 @@ public sealed class LooksLikeHairTests
     {
         var hair = HairProfile.Usual with { Curl = curl, Cut = new Cut(66, 2) };
         var strands = HairOnHead.Sow(Given.Head, hair, PartLine.Central, 4_000);
-        var march = new March(Given.Head, strands, PartLine.Central, strands.Side, hair, Texture.Of(curl));
-        var (worn, anew) = (new Vector3[March.Most], new Vector3[March.Most]);
+        var march = new StrandSimulator(Given.Head, strands, PartLine.Central, strands.Side, hair, Texture.Of(curl));
+        var (worn, anew) = (new Vector3[StrandSimulator.Most], new Vector3[StrandSimulator.Most]);
         var (carried, moved) = (0, 0);
         for (var i = 0; i < strands.Count; i++)
         {

@@ -58,7 +58,7 @@ public sealed class SeenTests
         var hair = HairProfile.Usual with { Curl = Curl.Coily, Cut = new Cut(30, 6, 4), Density = Density.High };
 
         // All the strands of a picture: of few, none stands up as far.
-        var looks = new HairLooks(Given.Head, hair, PartLine.Central, KeptViews.For(1, 1), HairOnHead.UsualStrands);
+        var looks = new HairViews(Given.Head, hair, PartLine.Central, ViewCache.For(1, 1), HairOnHead.UsualStrands);
         var seen = looks.Seen(Wear.Down, angle);
         Assert.NotEqual(0, RowsWithHair(seen)[0]);
         Each.Of(

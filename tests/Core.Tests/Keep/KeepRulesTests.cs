@@ -170,7 +170,7 @@ public class KeepRulesTests
     public void Of_what_is_said_the_last_counts_and_can_be_taken_back()
     {
         var at = DateTimeOffset.UnixEpoch;
-        KeepFact[] said =
+        RecordFact[] said =
         [
             new WordsSaid("first"),
             new WordsSaid(" last "),
@@ -179,15 +179,15 @@ public class KeepRulesTests
             new CareWorded("own"),
             new CareWorded(null),
             new CareGiven(),
-            new PutAway(),
-            new PutAway(false),
+            new VisitClosed(),
+            new VisitClosed(false),
         ];
-        var kept = KeptInHand.Of(said.Select((f, i) => new Kept<KeepFact>(i + 1, at.AddMinutes(i), f)).ToArray());
+        var kept = RecordInHand.Of(said.Select((f, i) => new RecordedFact<RecordFact>(i + 1, at.AddMinutes(i), f)).ToArray());
         Assert.Equal(("last", null, null, false), (kept.Words, kept.Styled, kept.Care, kept.IsDone));
         Assert.Equal(at.AddMinutes(6), kept.CareGivenAt);
-        Assert.NotEmpty(KeptInHand.Against(new WordsSaid(new string('x', KeepFact.Longest + 1))));
-        Assert.NotEmpty(KeptInHand.Against(new CareWorded(new string('x', KeepFact.LongestCare + 1))));
-        Assert.Empty(KeptInHand.Against(new CareWorded(null)));
+        Assert.NotEmpty(RecordInHand.Against(new WordsSaid(new string('x', RecordFact.Longest + 1))));
+        Assert.NotEmpty(RecordInHand.Against(new CareWorded(new string('x', RecordFact.LongestCare + 1))));
+        Assert.Empty(RecordInHand.Against(new CareWorded(null)));
     }
 
     private static VisitSum Sum(double? error, double? cost, double grams) =>
@@ -259,7 +259,7 @@ public class KeepRulesTests
                 var visits = told.OrderBy(v => v.Item1)
                     .Select(v => (StartsAt: day.AddMinutes(v.Item1), Minutes: (double)v.Item2))
                     .ToArray();
-                var chairs = Seating.Of(visits);
+                var chairs = ChairAllocation.Of(visits);
                 Assert.Equal(visits.Length, chairs.Count);
                 var most = 0;
                 for (var i = 0; i < visits.Length; i++)
@@ -311,13 +311,13 @@ public class KeepRulesTests
         [
             (0, new Seated()),
             (2, new Wendro.Core.Apply.Painted(Panel(Zone.Nape, 0))),
-            (3, new Hands(2)),
+            (3, new AssistantChanged(2)),
             (5, new PaintedUpTo(Panel(Zone.SideLeft, 0))),
-            (6, new Hands(2, Help.Mixes)),
+            (6, new AssistantChanged(2, Help.Mixes)),
             (8, new Wendro.Core.Apply.Painted(Panel(Zone.Crown, 0))),
         ];
         var at = new DateTimeOffset(2031, 5, 6, 12, 0, 0, TimeSpan.Zero);
-        var facts = said.Select((f, i) => new Kept<ServiceFact>(i + 1, at.AddMinutes(f.Minute), f.Fact)).ToArray();
+        var facts = said.Select((f, i) => new RecordedFact<ServiceFact>(i + 1, at.AddMinutes(f.Minute), f.Fact)).ToArray();
         Assert.Equal(
             "A second pair of hands painted a side, mixed. Painted while there were two: nape, left side.",
             VisitRecord.HandsOf(facts, ServiceInHand.Of(steps, facts))

@@ -35,7 +35,7 @@ public class NextVisitTests
         PartLine? part = null
     )
     {
-        var hair = GrownSince.Of(WhatIsLeft.Of(served, served.Reached.Hair), weeks, trimmed);
+        var hair = RegrownHair.Of(ResultingHair.Of(served, served.Reached.Hair), weeks, trimmed);
         var (looks, cutting) = Given.Looks(hair, part);
         var plan = served.Plan with
         {
@@ -74,7 +74,7 @@ public class NextVisitTests
     [Fact]
     public void Pieces_lie_where_panels_were_painted_and_nowhere_else()
     {
-        var left = WhatIsLeft.Of(Served, Served.Reached.Hair);
+        var left = ResultingHair.Of(Served, Served.Reached.Hair);
         var pieces = left.Pieces!;
         Each.Of(Served.Panels, p => Assert.Equal(p.Coats.Count > 0, pieces.NumberAt(p.Panel.Centre.Map) >= 0));
         Each.Of(pieces.All, p => Assert.InRange(p.Outline.Count, 3, Piece.MostCorners));
@@ -85,7 +85,7 @@ public class NextVisitTests
     [Fact]
     public void Nothing_done_leaves_the_hair_as_it_was()
     {
-        var left = WhatIsLeft.Of(Given.Bare, Given.Bare.Reached.Hair);
+        var left = ResultingHair.Of(Given.Bare, Given.Bare.Reached.Hair);
         Assert.Equal(Given.Bare.Hair, left);
     }
 
@@ -95,8 +95,8 @@ public class NextVisitTests
             .Sample(
                 (weeks, trimmed) =>
                 {
-                    var left = WhatIsLeft.Of(Served, Served.Reached.Hair);
-                    var now = GrownSince.Of(left, weeks, trimmed);
+                    var left = ResultingHair.Of(Served, Served.Reached.Hair);
+                    var now = RegrownHair.Of(left, weeks, trimmed);
                     var grown = StrandHistory.GrowthCm(weeks);
                     Assert.Equal(Math.Clamp(left.Cut.HemCm + grown - trimmed, 16, 75), now.Cut.HemCm, 0.051);
                     Assert.Empty(ConsultChecks.Of(now));
@@ -117,7 +117,7 @@ public class NextVisitTests
     public void While_the_wish_stands_nothing_is_proposed()
     {
         var (next, cutting) = Next(WithWish(Served), 0);
-        var back = BringBack.Of(next, Served.Plan, cutting);
+        var back = RefreshPlan.Of(next, Served.Plan, cutting);
         Assert.Empty(back.Edits);
         Assert.Empty(back.Panels);
     }
@@ -126,7 +126,7 @@ public class NextVisitTests
     public void Grown_out_it_is_brought_back_by_the_fewest_panels()
     {
         var (next, cutting) = Next(WithWish(Served), 26);
-        var back = BringBack.Of(next, Served.Plan, cutting);
+        var back = RefreshPlan.Of(next, Served.Plan, cutting);
         var wish = next.Plan.Wish;
         Assert.Single(back.Edits);
         Assert.InRange(back.Panels.Count, 1, back.OfPanels - 1);
@@ -153,7 +153,7 @@ public class NextVisitTests
     private static PlannedHead WithWish(PlannedHead head)
     {
         var m = head.Measures;
-        var wish = new Wish(
+        var wish = new Goal(
             Math.Max(0, m.FaceFrameLift - 0.1),
             Math.Max(0, m.LightShare - 0.02),
             Math.Min(1, m.LightShare + 0.1),
@@ -183,7 +183,7 @@ public class NextVisitTests
             next.Looks,
             cutting
         );
-        var back = BringBack.Of(wanted, Painted, cutting);
+        var back = RefreshPlan.Of(wanted, Painted, cutting);
         var plan = wanted.Plan.Apply(back.Edits[0], cutting).Plan;
         Assert.Contains(missed, back.Panels);
         Assert.Null(plan.Zones[missed.Zone].Of(missed)!.BandCm);
@@ -211,7 +211,7 @@ public class NextVisitTests
             next.Looks,
             now
         );
-        var back = BringBack.Of(wanted, served.Plan, now);
+        var back = RefreshPlan.Of(wanted, served.Plan, now);
         Assert.True(back.IsMirrored);
         Assert.NotEmpty(back.Panels);
         Assert.All(back.Panels, k => Assert.Equal(Zone.SideRight, k.Zone));
@@ -326,10 +326,10 @@ public class NextVisitTests
     [Fact]
     public void What_was_placed_by_plan_is_followed_and_not_softened()
     {
-        var hair = GrownSince.Of(WhatIsLeft.Of(Served, Served.Reached.Hair), 10);
+        var hair = RegrownHair.Of(ResultingHair.Of(Served, Served.Reached.Hair), 10);
         Assert.Contains(hair.Bands, b => b is { State: BandState.Lightened, Share: < 1 });
         string Advised(HairProfile of) =>
-            Verdict.Of(of, new Wish(), Consultation.Fresh, 60, DateTimeOffset.UnixEpoch).Advised.Technique;
+            Verdict.Of(of, new Goal(), Consultation.Fresh, 60, DateTimeOffset.UnixEpoch).Advised.Technique;
         Assert.StartsWith("Correction", Advised(hair with { Pieces = null }), StringComparison.Ordinal);
         Assert.DoesNotContain("Correction", Advised(hair), StringComparison.Ordinal);
     }
@@ -337,11 +337,11 @@ public class NextVisitTests
     [Fact]
     public void Hair_knows_whether_it_begins_with_what_was_left()
     {
-        var left = WhatIsLeft.Of(Served, Served.Reached.Hair);
-        Assert.True(GrownSince.IsBegunWith(GrownSince.Of(left, 8), left, 8));
-        Assert.True(GrownSince.IsBegunWith(GrownSince.Of(left, 8, 12), left, 8));
-        Assert.False(GrownSince.IsBegunWith(HairProfile.Usual, left, 8));
-        Assert.False(GrownSince.IsBegunWith(GrownSince.Of(left, 8) with { Pieces = null }, left, 8));
+        var left = ResultingHair.Of(Served, Served.Reached.Hair);
+        Assert.True(RegrownHair.IsBegunWith(RegrownHair.Of(left, 8), left, 8));
+        Assert.True(RegrownHair.IsBegunWith(RegrownHair.Of(left, 8, 12), left, 8));
+        Assert.False(RegrownHair.IsBegunWith(HairProfile.Usual, left, 8));
+        Assert.False(RegrownHair.IsBegunWith(RegrownHair.Of(left, 8) with { Pieces = null }, left, 8));
     }
 
     [Fact]
@@ -350,8 +350,8 @@ public class NextVisitTests
         var worked = Served.Panels.First(p => p.Coats.Count > 0).Panel.Centre.Map;
         var elsewhere = Served.Panels.First(p => p.Panel.Key.Zone == Zone.Crown).Panel.Centre.Map;
         Mark At(MapPoint place) => new(MarkKind.OldLight, place.X, place.Y, 1, StartCm: 6);
-        var left = WhatIsLeft.Of(Served, Served.Reached.Hair) with { Marked = [At(worked), At(elsewhere)] };
-        var kept = Assert.Single(GrownSince.Of(left, 8).Marks);
+        var left = ResultingHair.Of(Served, Served.Reached.Hair) with { Marked = [At(worked), At(elsewhere)] };
+        var kept = Assert.Single(RegrownHair.Of(left, 8).Marks);
         Assert.Equal(elsewhere, kept.Map);
         Assert.Equal(6 + StrandHistory.GrowthCm(8), kept.StartCm!.Value, 1e-9);
     }

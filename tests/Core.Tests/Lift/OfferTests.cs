@@ -53,10 +53,10 @@ public sealed class OfferTests
             Own = own.Item1 ? new OwnLift(own.Item2, own.Item3, 0.1, 0.2, 0) : null,
         };
 
-    private static readonly Gen<Wish> AnyWish =
+    private static readonly Gen<Goal> AnyWish =
         from ends in Gen.Double[3, 10]
         from face in Gen.Double[0, 2]
-        select new Wish(face) { EndsLevel = new(ends) };
+        select new Goal(face) { EndsLevel = new(ends) };
 
     private static bool IsDelicate(HairProfile hair) =>
         hair.Condition != Condition.Sound
@@ -260,7 +260,7 @@ public sealed class OfferTests
                 var head = bare.After(
                     bare.Plan.Apply(
                         new Together([
-                            new SetWish(new Wish { EndsLevel = new(9) }),
+                            new SetGoal(new Goal { EndsLevel = new(9) }),
                             new SetFormula(Formula.Lightening(FormulaId.A, lightener, 10, 30)),
                             new PaintZone(Zone.UpperBack, PanelPaint.Usual with { Covering = covering }),
                         ]),

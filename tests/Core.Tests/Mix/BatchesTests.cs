@@ -25,7 +25,7 @@ public sealed class BatchesTests
                     {
                         var key = new PanelKey(Zone.UpperBack, i / 8, i % 8);
                         var takes = Ids.Where((_, f) => w.Item2 == 3 ? true : f == w.Item2 % 2)
-                            .Select(f => new Taken(
+                            .Select(f => new PanelGrams(
                                 key,
                                 f,
                                 f == FormulaId.A ? w.Item3 / 2 : w.Item4 / 2,
@@ -87,7 +87,7 @@ public sealed class BatchesTests
             .Select(w => w.Take(9).ToArray())
             .Sample(all =>
             {
-                var work = all.Select(w => w with { Takes = [new Taken(w.Panel, FormulaId.A, 1, 1)] }).ToArray();
+                var work = all.Select(w => w with { Takes = [new PanelGrams(w.Panel, FormulaId.A, 1, 1)] }).ToArray();
                 const double window = 14;
                 var bowls = Batches.Of(work, _ => new BowlLimits(window, 0, 1000), 3).Bowls;
                 Assert.Equal(FewestByTrying(work, window), bowls.Count);
@@ -170,7 +170,7 @@ public sealed class BatchesTests
     private static PanelWork Work(int i, double minutes)
     {
         var key = new PanelKey(Zone.UpperBack, 0, i);
-        return new(key, minutes, [new Taken(key, FormulaId.A, 5, 10)]);
+        return new(key, minutes, [new PanelGrams(key, FormulaId.A, 5, 10)]);
     }
 
     /// <summary>All ways to cut the row of panels, tried out.</summary>

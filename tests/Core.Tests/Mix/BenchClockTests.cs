@@ -20,7 +20,7 @@ public sealed class BenchClockTests
     private static AreaWork Area(double grams, double minutes) => new(new(0, FormulaId.B, grams / 2.2, grams), minutes);
 
     private static PanelWork Panel(double minutes, params double[] grams) =>
-        new(Key, minutes, [.. grams.Select(g => new Taken(Key, FormulaId.A, g / 2, g))]);
+        new(Key, minutes, [.. grams.Select(g => new PanelGrams(Key, FormulaId.A, g / 2, g))]);
 
     [Theory]
     [InlineData(80, 10, 1)]
@@ -145,7 +145,7 @@ public sealed class BenchClockTests
     [Fact]
     public void An_area_of_roots_takes_more_on_a_gram_than_lengths_do()
     {
-        AreaTaken Of(double? to) =>
+        AreaGrams Of(double? to) =>
             Amounts.OfArea(new AreaCoat(new Area(ToCm: to), Formula.Usual, Exposure.Lasting(20), 1), 10, 0.15);
         Assert.Equal(10 * 2.2 * 1.15, Of(3).Grams, 1e-9);
         Assert.Equal(10 * 0.4 * 1.15, Of(null).Grams, 1e-9);

@@ -20,7 +20,7 @@ public sealed class MixWordsTests
     private static MixCase Case(Formula formula, PanelPaint paint, params PlanEdit[] edits)
     {
         var head = Given.Bare.Apply([new PaintZone(Zone.UpperBack, paint), new SetFormula(formula), .. edits]);
-        return new(head.Panels, [.. head.Plan.Formulas], Limits.Usual, [], new Dictionary<string, double>(), [], []);
+        return new(head.Panels, [.. head.Plan.Formulas], FindingLimits.Usual, [], new Dictionary<string, double>(), [], []);
     }
 
     private static Finding Only(MixCase mix, FindingKind kind) =>
@@ -121,7 +121,7 @@ public sealed class MixWordsTests
         );
         var near = mixed
             .CoatsOf(Given.Clay)
-            .Where(c => c.Coat.Painted.StartCm < Limits.Usual.ScalpCm)
+            .Where(c => c.Coat.Painted.StartCm < FindingLimits.Usual.ScalpCm)
             .Select(c => c.Coat.Painted.StartCm)
             .ToArray();
         var finding = Only(mixed, MixFault.StrengthOverScalp);
@@ -220,7 +220,7 @@ public sealed class MixWordsTests
         var finding = Only(mix, MixFault.RunnyForDepth);
         var deep = mix.CoatsOf(loose).Select(c => BleedFindings.Through(c.Coat, c.Panel.Panel)).ToArray();
         Assert.Equal(deep.Max(), Assert.Single(finding.Evidence).Value, 1e-9);
-        Assert.Equal(deep.Count(d => d >= Limits.Usual.BleedShare), finding.Panels.Count);
+        Assert.Equal(deep.Count(d => d >= FindingLimits.Usual.BleedShare), finding.Panels.Count);
         Assert.DoesNotContain(
             MixFindings.Of(
                 Case(loose, Given.Soft with { MidsMm = 30, EndsMm = 30, Covering = Covering.Foil }),

@@ -77,5 +77,5 @@ public sealed class PatternCareTests
         }
     }
 
-    private static readonly Lazy<(HairLooks, Cutting)> MediumHead = new(() => Given.Looks(FittingClient.Medium.Hair));
+    private static readonly Lazy<(HairViews, Cutting)> MediumHead = new(() => Given.Looks(FittingClient.Medium.Hair));
 }

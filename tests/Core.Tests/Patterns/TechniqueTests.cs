@@ -14,7 +14,7 @@ namespace Wendro.Core.Tests.Patterns;
 /// <summary>Each technique, built on a client it suits, leaves its marks in what comes out.</summary>
 public sealed class TechniqueTests
 {
-    private static readonly Dictionary<HairProfile, (HairLooks Looks, Cutting Cutting)> Kept = [];
+    private static readonly Dictionary<HairProfile, (HairViews Looks, Cutting Cutting)> Kept = [];
     private static readonly HairProfile Dark = HairProfile.Usual with
     {
         NaturalLevel = new(3.5),
@@ -204,7 +204,7 @@ public sealed class TechniqueTests
     [Fact]
     public void Alternate_heights_lower_the_stripe_finding_and_foil_reaches_where_open_air_dries_first()
     {
-        var on = On("high-low-foil", null, new SetWish(new Wish { EndsLevel = new(8.3) }));
+        var on = On("high-low-foil", null, new SetGoal(new Goal { EndsLevel = new(8.3) }));
         var keys = In(on.Head, Zone.UpperBack).Select(p => p.Panel.Key).ToArray();
         double Rows(PlannedHead head) =>
             head.Findings.FirstOrDefault(f => f.Id == $"Stripes:{Zone.UpperBack}")?.Evidence[0].Value ?? 0;

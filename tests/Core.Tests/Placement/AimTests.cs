@@ -7,7 +7,7 @@ namespace Wendro.Core.Tests.Placement;
 
 public sealed class AimTests
 {
-    private static readonly Wish Wanted = new(1, 0.25, 0.5, 0.6) { EndsLevel = new(8) };
+    private static readonly Goal Wanted = new(1, 0.25, 0.5, 0.6) { EndsLevel = new(8) };
     private static readonly Outcome Met = new(8, 0.35, 1.2, 0.5, 0, 14, 0.3, 0, 80, 60, 0);
 
     private static readonly Gen<Outcome> AnyOutcome =

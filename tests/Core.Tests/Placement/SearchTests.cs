@@ -10,13 +10,13 @@ namespace Wendro.Core.Tests.Placement;
 
 public sealed class SearchTests
 {
-    private static readonly Wish Wanted = new(0.8, 0.25, 0.45, 0.6) { EndsLevel = new(8) };
+    private static readonly Goal Wanted = new(0.8, 0.25, 0.45, 0.6) { EndsLevel = new(8) };
 
     private static IReadOnlyList<Proposal> Found(
         Plan plan,
         Action<Progress>? told = null,
-        CancellationToken stop = default
-    ) => Search.Of(plan, Given.Usual, Given.Cutting, HouseRules.Usual, told, stop);
+        CancellationToken cancellationToken = default
+    ) => Search.Of(plan, Given.Usual, Given.Cutting, HouseRules.Usual, told, cancellationToken);
 
     [Fact]
     public void The_nearest_is_the_nearest_found_whatever_it_was_searched_for() =>

@@ -44,7 +44,7 @@ public sealed class EditKindsTests
             { new MoveStep(0, 2), "Moved step 1 to 3" },
             { new Together([new DropCrown(1)]), "Dropped the crown 1 cm" },
             { new Together([new SetFormula(Formula.Usual), new DropCrown(1)]), "Dropped the crown 1 cm" },
-            { new Together([new DropCrown(1), new SetWish(new Wish())]), "Made 2 changes" },
+            { new Together([new DropCrown(1), new SetGoal(new Goal())]), "Made 2 changes" },
         };
 
     [Theory]

@@ -31,11 +31,11 @@ public sealed class EditsOfThePlanTests
         // Another size of the same region is not another region; a second one is.
         plan = plan.Edited(new LeaveOut(Region.Veil, 2, "wide"), new LeaveOut(Region.BabyHair, 1, "new"));
         Assert.Equal([(Region.Veil, 2), (Region.BabyHair, 1)], plan.Regions.Select(r => (r.Region, r.SizeCm)));
-        plan = plan.Edited(new TakeIn(Region.Veil), new Heed("stripes"));
+        plan = plan.Edited(new IncludeRegion(Region.Veil), new Reinstate("stripes"));
         Assert.Equal([Region.BabyHair], plan.Regions.Select(r => r.Region));
         Assert.Equal(["solidBlock"], plan.SetAside.Select(d => d.Finding));
-        Refused(plan, new TakeIn(Region.Veil), "region");
-        Refused(plan, new Heed("stripes"), "finding");
+        Refused(plan, new IncludeRegion(Region.Veil), "region");
+        Refused(plan, new Reinstate("stripes"), "finding");
     }
 
     [Fact]
@@ -83,7 +83,7 @@ public sealed class EditsOfThePlanTests
             History = [new(0, 8, BandState.Natural, new(5)), new(8, 34, BandState.Lightened, new(8.5))],
         };
         var (_, cutting) = Given.Looks(grown);
-        var over = 8 + Limits.Usual.OverlapCm;
+        var over = 8 + FindingLimits.Usual.OverlapCm;
         PanelPaint Touched(PanelPaint paint)
         {
             var plan = Plan.Fresh().Apply(new PaintPanels([Key], paint), cutting).Plan;

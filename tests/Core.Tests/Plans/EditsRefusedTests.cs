@@ -49,7 +49,7 @@ public sealed class EditsRefusedTests
             { new ExcludeZone(Zone.Nape, "a", (LeftOutBy)9), "by" },
             { new LeaveOut((Region)99, 1, "a"), "region" },
             { new LeaveOut(Region.Veil, 1, "a", (LeftOutBy)9), "by" },
-            { new TakeIn((Region)99), "region" },
+            { new IncludeRegion((Region)99), "region" },
             { new Dismiss("stripes", (Severity)9, "a"), "at" },
             { new Dismiss("", Severity.Note, "a"), "finding" },
             { new Dismiss("stripes", Severity.Note, " "), "reason" },

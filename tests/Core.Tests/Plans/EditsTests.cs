@@ -172,7 +172,7 @@ public sealed class EditsTests
             { new SetHeights([PanelKey.Of("nape/0/0")], 3, 0.2), "startShare" },
             { new SetBlur([PanelKey.Of("nape/0/0")], double.PositiveInfinity), "blurCm" },
             { new SetFormula(Formula.Lightening(FormulaId.A, Lightener.Clay, 30, 0)), "formula.minutes" },
-            { new SetWish(new Wish(RootSoftness: 9)), "wish.rootSoftness" },
+            { new SetGoal(new Goal(RootSoftness: 9)), "wish.rootSoftness" },
             { new PaintZone(Zone.Nape, PanelPaint.Usual with { Shape = new Shape.Scrunch(10) }), "paint.strokes" },
             { new SetWears([Wear.TiedHigh]), "wears" },
         };

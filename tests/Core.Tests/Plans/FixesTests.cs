@@ -89,7 +89,7 @@ public sealed class FixesTests
         var after = head.Apply(cutting, new Dismiss(finding.Id, finding.Severity, "she likes it so"));
         Assert.DoesNotContain(after.Findings, f => f.Id == finding.Id);
         Assert.Contains(after.AllFindings, f => f.Id == finding.Id);
-        Assert.Contains(after.Apply(cutting, new Heed(finding.Id)).Findings, f => f.Id == finding.Id);
+        Assert.Contains(after.Apply(cutting, new Reinstate(finding.Id)).Findings, f => f.Id == finding.Id);
     }
 
     [Fact]
@@ -114,7 +114,7 @@ public sealed class FixesTests
                 cutting,
                 [
                     new SetFormula(Formula.Colouring(FormulaId.A, 3, 30, 30)),
-                    new SetWish(new Wish(LightShareHigh: 0.3)),
+                    new SetGoal(new Goal(LightShareHigh: 0.3)),
                     .. ZoneFacts
                         .All.Where(z => z != Zone.Nape && !ZoneFacts.IsFaceFrame(z))
                         .Select(z => new PaintZone(z, PanelPaint.Usual.In(ShapeKind.Reverse))),
@@ -144,7 +144,7 @@ public sealed class FixesTests
             Given.Bare.Apply([
                 new SetFormula(Formula.Lightening(FormulaId.A, Lightener.Powder, 20, 45)),
                 new SetFormula(Formula.Lightening(FormulaId.B, Lightener.Powder, 30, 45)),
-                new SetWish(new Wish { EndsLevel = new(9) }),
+                new SetGoal(new Goal { EndsLevel = new(9) }),
                 .. zones.Select(z => (PlanEdit)new PaintZone(z, Soft)),
                 new PaintZone(Zone.Nape, Soft with { Formula = FormulaId.B }),
             ]);
@@ -174,7 +174,7 @@ public sealed class FixesTests
         // Worn down only, most of the nape lies under everything else.
         var head = Given.Bare.Apply(
             new SetWears([Wear.Down]),
-            new SetLimits(Limits.Usual with { HiddenMinutes = 1 }),
+            new SetLimits(FindingLimits.Usual with { HiddenMinutes = 1 }),
             new PaintZone(Zone.Nape, Soft)
         );
         var hidden = head.HiddenWork();
@@ -188,10 +188,10 @@ public sealed class FixesTests
     {
         var (head, finding, cutting) = Flawed(BlendFault.PartMismatch);
         Assert.DoesNotContain(
-            head.Apply(cutting, new SetLimits(Limits.Usual with { PartCm = 6 })).Findings,
+            head.Apply(cutting, new SetLimits(FindingLimits.Usual with { PartCm = 6 })).Findings,
             f => f.Id == finding.Id
         );
-        var refused = head.Plan.Apply(new SetLimits(Limits.Usual with { PartCm = 60, StripeRun = 0 }), cutting);
+        var refused = head.Plan.Apply(new SetLimits(FindingLimits.Usual with { PartCm = 60, StripeRun = 0 }), cutting);
         Assert.Equal(["limits.partCm", "limits.stripeRun"], refused.Problems.Select(p => p.Field).Order());
     }
 

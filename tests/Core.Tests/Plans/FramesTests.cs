@@ -100,8 +100,8 @@ public sealed class FramesTests
         );
         Each.Of(panels, p => Assert.NotNull(after.Zones[p.Key.Zone].Of(p.Key)));
         Assert.Equal(5, Apply(after, new LeaveOut(Region.Oval, 5, "larger")).Plan.Regions.Single().SizeCm);
-        Assert.Empty(Apply(after, new TakeIn(Region.Oval)).Plan.Regions);
-        Assert.Equal("region", Assert.Single(Apply(after, new TakeIn(Region.Veil)).Problems).Field);
+        Assert.Empty(Apply(after, new IncludeRegion(Region.Oval)).Plan.Regions);
+        Assert.Equal("region", Assert.Single(Apply(after, new IncludeRegion(Region.Veil)).Problems).Field);
     }
 
     [Theory]

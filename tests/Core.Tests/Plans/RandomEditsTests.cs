@@ -80,7 +80,7 @@ public sealed class RandomEditsTests
                 ),
             Gen.Int[0, 3].Select(n => (PlanEdit)new RemoveStep(n)),
             Gen.Select(Gen.Int[0, 3], Gen.Int[0, 3]).Select(t => (PlanEdit)new MoveStep(t.Item1, t.Item2)),
-            Gen.Const((PlanEdit)new SetLimits(Limits.Usual with { StripeCm = 2 })),
+            Gen.Const((PlanEdit)new SetLimits(FindingLimits.Usual with { StripeCm = 2 })),
             Gen.Const((PlanEdit)new Dismiss("WeakSide", Severity.Caution, "meant so"))
         );
     }

@@ -38,7 +38,7 @@ public sealed class StepsTests
         double from,
         double to,
         bool? inPanels = null,
-        HairBytes? hair = null
+        StrandSamples? hair = null
     )
     {
         var (all, lengths) = (hair ?? head.Reached.Hair, head.Looks.OnHead.Lengths);

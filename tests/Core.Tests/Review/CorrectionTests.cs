@@ -38,7 +38,7 @@ public sealed class CorrectionTests
         );
 
     private static Choice Lift(bool damp) =>
-        WhatNow
+        NextActions
             .Of(Head, Differences.Of(Head, Reading.Value, [Read(Zone.Nape, -Short)]), StretchTest.SpringsBack, damp)
             .Single(c => c.What == Decision.CorrectFirst);
 
@@ -51,8 +51,8 @@ public sealed class CorrectionTests
     {
         var head = Corrected();
         Assert.Equal(2, head.Plan.StepsOf().Count);
-        Assert.Equal(1, AsRead.AgainIn(head));
-        Assert.Null(AsRead.AgainIn(Head));
+        Assert.Equal(1, HairAsRead.AgainIn(head));
+        Assert.Null(HairAsRead.AgainIn(Head));
         foreach (var panel in Lightened.PanelsIn(head, Zone.Nape))
         {
             var (first, again) = (panel.Coats[0], panel.Coats[1]);
@@ -75,14 +75,14 @@ public sealed class CorrectionTests
     public void It_begins_with_what_was_read_and_ends_where_the_plan_meant_to()
     {
         var head = Corrected();
-        var shares = AsRead.SharesOf(
+        var shares = HairAsRead.SharesOf(
             head,
             new Depths(head),
             1,
             [Read(Zone.Nape, -Short), Read(Zone.UpperBack, -Short)]
         );
         Assert.InRange(shares[Zone.Nape], 0.2, 0.95);
-        var laid = AsRead.On(head, head.Laid, 1, shares);
+        var laid = HairAsRead.On(head, head.Laid, 1, shares);
         var asRead = head.After(head.Plan, Given.Usual, Given.Cutting, laid);
         // With the first step as it was read, both together reach what the first was to reach alone.
         Assert.Equal(
@@ -147,13 +147,13 @@ public sealed class CorrectionTests
             );
         var depths = new Depths(head);
         var read = Read(Zone.Nape, 0) with { Level = depths.Planned(Zone.Nape, Depth.Ends) - Short };
-        var lift = WhatNow
+        var lift = NextActions
             .Of(head, Differences.Of(head, depths, [read]), StretchTest.SpringsBack)
             .Single(c => c.What == Decision.CorrectFirst);
         Assert.Contains($"the same mixture{milder}", lift.Why.ToString(), StringComparison.OrdinalIgnoreCase);
         var corrected = head.Apply(cutting, Correction.Of(head, lift, 1, damp: false)!);
         Assert.Equal(again, Nape(corrected).Coats[1].Formula.Volume.Value);
-        Assert.True(WaysOffered.Keeps(head, corrected));
+        Assert.True(OfferedTechniques.Keeps(head, corrected));
 
         // Nor is film over it offered for the next visit with what is stronger than that.
         var film = NextTime.For(head, Zone.Nape, CauseKind.Dried)!;

@@ -34,7 +34,7 @@ public sealed class MarksTests
         ReviewInHand.Of(
             facts
                 .Prepend(new StateSaid(Wetness.Dry, true, ReadingLight.Studio))
-                .Select((f, i) => new Kept<ReviewFact>(i + 1, Apply.ChairDay.Start.AddMinutes(i), f))
+                .Select((f, i) => new RecordedFact<ReviewFact>(i + 1, Apply.ChairDay.Start.AddMinutes(i), f))
                 .ToArray()
         );
 
@@ -125,7 +125,7 @@ public sealed class MarksTests
         Sentence Why(string? undertone)
         {
             var review = Of(At(Depth.Ends, Read.Planned(Zone.LowerBack, Depth.Ends), seen: undertone));
-            return WhatNow
+            return NextActions
                 .Of(Head, Differences.Of(Head, Read, review.Readings.Values), null)
                 .Single(c => c.What == Decision.Tone)
                 .Why;

@@ -43,8 +43,8 @@ public sealed class ReviewTests
 
     private static ReviewInHand Of(params ReviewFact[] facts) => ReviewInHand.Of(Kept(facts));
 
-    private static Kept<ReviewFact>[] Kept(params ReviewFact[] facts) =>
-        facts.Select((f, i) => new Kept<ReviewFact>(i + 1, Start.AddMinutes(i), f)).ToArray();
+    private static RecordedFact<ReviewFact>[] Kept(params ReviewFact[] facts) =>
+        facts.Select((f, i) => new RecordedFact<ReviewFact>(i + 1, Start.AddMinutes(i), f)).ToArray();
 
     [Theory]
     [InlineData(Wetness.Wet, 6.9)]
@@ -129,20 +129,20 @@ public sealed class ReviewTests
         foreach (var off in new[] { -1.2, -0.5, 0.6 })
         {
             var wanted = PlannedAt(Zone.LowerBack, Depth.Ends) + off;
-            var hair = CameOut.Of(Head, Read, [At(Zone.LowerBack, Depth.Ends, wanted)]);
+            var hair = ActualResult.Of(Head, Read, [At(Zone.LowerBack, Depth.Ends, wanted)]);
             Assert.Equal(wanted, Read.At(hair.Levels, Zone.LowerBack, Depth.Ends), 0.12);
             // Unpainted roots stay what they were, and so does every zone nobody read.
             Assert.Equal(PlannedAt(Zone.LowerBack, Depth.Root), Read.At(hair.Levels, Zone.LowerBack, Depth.Root), 0.05);
             Assert.Equal(PlannedAt(Zone.Nape, Depth.Ends), Read.At(hair.Levels, Zone.Nape, Depth.Ends), 1e-9);
         }
 
-        Assert.Same(Head.Reached.Hair, CameOut.Of(Head, Read, []));
+        Assert.Same(Head.Reached.Hair, ActualResult.Of(Head, Read, []));
     }
 
     [Fact]
     public void A_hot_root_is_seen_on_painted_hair_only()
     {
-        var hair = CameOut.Of(Head, Read, [At(Zone.Nape, Depth.Root, 6.5)]);
+        var hair = ActualResult.Of(Head, Read, [At(Zone.Nape, Depth.Root, 6.5)]);
         Assert.Equal(6.5, Read.At(hair.Levels, Zone.Nape, Depth.Root), 0.1);
         var natural = Enumerable
             .Range(0, Head.Map.Zone.Length)
@@ -153,7 +153,7 @@ public sealed class ReviewTests
     [Fact]
     public void What_is_less_lifted_is_less_warm_and_colour_on_it_stays()
     {
-        var short1 = CameOut.Of(Head, Read, [At(Zone.LowerBack, Depth.Ends, 5.2)]);
+        var short1 = ActualResult.Of(Head, Read, [At(Zone.LowerBack, Depth.Ends, 5.2)]);
         var strand = Enumerable
             .Range(0, Head.Map.Zone.Length)
             .First(i =>
@@ -197,10 +197,10 @@ public sealed class ReviewTests
         Decision Advised(double off, StretchTest? stretch)
         {
             var found = Differences.Of(Head, Read, [At(Zone.Nape, Depth.Ends, PlannedAt(Zone.Nape, Depth.Ends) + off)]);
-            return WhatNow.Of(Head, found, stretch).Single(c => c.IsAdvised).What;
+            return NextActions.Of(Head, found, stretch).Single(c => c.IsAdvised).What;
         }
 
-        Assert.Empty(WhatNow.Of(Head, Differences.Of(Head, Read, []), null));
+        Assert.Empty(NextActions.Of(Head, Differences.Of(Head, Read, []), null));
         Assert.Equal(Decision.Tone, Advised(0.1, null));
         Assert.Equal(Decision.Tone, Advised(-0.4, StretchTest.SpringsBack));
         Assert.Equal(Decision.CorrectFirst, Advised(-0.9, StretchTest.SpringsBack));
@@ -213,7 +213,7 @@ public sealed class ReviewTests
     public void Lifted_again_takes_longer_the_shorter_it_is_and_waits_for_the_stretch_test()
     {
         Choice Again(double off, StretchTest? stretch) =>
-            WhatNow
+            NextActions
                 .Of(
                     Head,
                     Differences.Of(Head, Read, [At(Zone.Nape, Depth.Ends, PlannedAt(Zone.Nape, Depth.Ends) + off)]),
@@ -239,17 +239,17 @@ public sealed class ReviewTests
         [
             (0, new Seated()),
             .. panels.Select((p, i) => (1.0 + i, (ServiceFact)new Painted(p))),
-            (16, new WaveBegun(panels)),
-            (30, new WaveEnded()),
+            (16, new RinseBegun(panels)),
+            (30, new RinseEnded()),
             (50, new Washed()),
         ];
         var service = ServiceInHand.Of(steps, Apply.ChairDay.Kept(facts));
         var first = Head.PanelOf(panels[0])!;
         // Begun at 16, the first slot four minutes later; painted at minute 1.
-        Assert.Equal(19, AsHappened.Of(service, Head, first, first.Coats[0])!.Value.Minutes, 1e-6);
+        Assert.Equal(19, ActualForecast.Of(service, Head, first, first.Coats[0])!.Value.Minutes, 1e-6);
         var untold = Head.Panels.First(p => p.Coats.Count > 0 && !panels.Contains(p.Panel.Key));
-        Assert.Null(AsHappened.Of(service, Head, untold, untold.Coats[0]));
-        var happened = Head.After(Head.Plan, Head.Looks, Given.Cutting, AsHappened.On(Head, service, Head.Laid));
+        Assert.Null(ActualForecast.Of(service, Head, untold, untold.Coats[0]));
+        var happened = Head.After(Head.Plan, Head.Looks, Given.Cutting, ActualForecast.On(Head, service, Head.Laid));
         Assert.True(
             happened.PanelOf(panels[0])!.BrightestLevel(Head.Hair, Moment.Rinsed)
                 < first.BrightestLevel(Head.Hair, Moment.Rinsed) - 0.1
@@ -281,9 +281,9 @@ public sealed class ReviewTests
         // Everywhere alike, it is the hair.
         var all = readings.Select(r => At(r.Zone, r.Depth, PlannedAt(r.Zone, r.Depth) - 0.8)).ToArray();
         Assert.Equal(CauseKind.SlowerHair, new Causes(Head, Nothing, Read, all).Of(Zone.LowerBack)[0].Kind);
-        Assert.True(OwnAgain.Of(Head, Nothing, Read, all)!.Speed < 0.95);
-        Assert.InRange(OwnAgain.Of(Head, Nothing, Read, readings)!.Speed, 0.85, 1.15);
-        Assert.Null(OwnAgain.Of(Head, Nothing, Read, readings[..2]));
+        Assert.True(LiftCalibration.Of(Head, Nothing, Read, all)!.Speed < 0.95);
+        Assert.InRange(LiftCalibration.Of(Head, Nothing, Read, readings)!.Speed, 0.85, 1.15);
+        Assert.Null(LiftCalibration.Of(Head, Nothing, Read, readings[..2]));
     }
 
     [Fact]

@@ -148,12 +148,12 @@ public sealed class ColourSumsTests
     [Fact]
     public void Colours_of_one_bowl_add_up_and_take_a_power_of_ten_of_the_light()
     {
-        var one = Absorbed.Of(Reflect.Ash, 0.5);
+        var one = Absorbance.Of(Reflect.Ash, 0.5);
         Assert.Equal(one + one, one * 2);
-        Assert.Equal(Absorbed.Of(Reflect.Ash, 1.25).Green, (one * 2.5).Green, 1e-12);
-        var (r, g, b) = new Absorbed(1, 2, 0).Of((0.5, 0.5, 0.5));
+        Assert.Equal(Absorbance.Of(Reflect.Ash, 1.25).Green, (one * 2.5).Green, 1e-12);
+        var (r, g, b) = new Absorbance(1, 2, 0).Of((0.5, 0.5, 0.5));
         Assert.Equal((0.05, 0.005, 0.5), (Math.Round(r, 9), Math.Round(g, 9), b));
-        Assert.Equal(0.2126 + 2 * 0.7152 + 3 * 0.0722, new Absorbed(1, 2, 3).Darkens, 1e-12);
+        Assert.Equal(0.2126 + 2 * 0.7152 + 3 * 0.0722, new Absorbance(1, 2, 3).Darkens, 1e-12);
     }
 
     [Fact]
@@ -161,7 +161,7 @@ public sealed class ColourSumsTests
     {
         var wished = Palette.AsToned(0.5);
         Assert.Same(wished.Even(Tint.Lifted(1)), wished.Even(Tint.Lifted(1)));
-        var coloured = Tint.Coloured(1, Absorbed.Of(Reflect.Copper, 1));
+        var coloured = Tint.Coloured(1, Absorbance.Of(Reflect.Copper, 1));
         Assert.Same(Palette.Raw.Even(coloured), wished.Even(coloured));
         Assert.Same(Palette.Raw.Even(Tint.White), wished.Even(Tint.White));
         Assert.NotEqual(Palette.Raw.Even(Tint.Lifted(1)), wished.Even(Tint.Lifted(1)));
@@ -184,7 +184,7 @@ public sealed class ColourSumsTests
         var strengths = Enumerable
             .Range(1, 400)
             .Select(i => i / 100.0)
-            .Select(s => (Given: s, Told: Tint.Coloured(1, Absorbed.Of(Reflect.Violet, s)).Meaning.Strength))
+            .Select(s => (Given: s, Told: Tint.Coloured(1, Absorbance.Of(Reflect.Violet, s)).Meaning.Strength))
             .Where(p => p.Told > 0)
             .ToArray();
         var told = strengths.Select(p => p.Told).Distinct().Order().ToArray();

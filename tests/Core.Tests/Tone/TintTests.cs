@@ -46,8 +46,8 @@ public sealed class TintTests
                 var again =
                     means.Reflect is not { } reflect
                         ? (means.White ? Tint.Mixed(means.WhiteShare) : Tint.Lifted(means.Lifted))
-                    : means.White ? Tint.OnWhite(Absorbed.Of(reflect, means.Strength))
-                    : Tint.Coloured(means.Lifted, Absorbed.Of(reflect, means.Strength));
+                    : means.White ? Tint.OnWhite(Absorbance.Of(reflect, means.Strength))
+                    : Tint.Coloured(means.Lifted, Absorbance.Of(reflect, means.Strength));
                 Assert.Equal(tint, again);
             }
         );
@@ -74,7 +74,7 @@ public sealed class TintTests
         var (cool, warm) = (Palette.AsToned(-1), Palette.AsToned(1));
         Assert.True(Seen(9, Tint.Lifted(1), cool).Chroma < 0.5 * Seen(9, Tint.Lifted(1)).Chroma);
         Assert.True(Seen(9, Tint.Lifted(1), warm).Chroma > 1.5 * Seen(9, Tint.Lifted(1), cool).Chroma);
-        foreach (var tint in new[] { Tint.Natural, Tint.White, Tint.Coloured(1, Absorbed.Of(Reflect.Copper, 1)) })
+        foreach (var tint in new[] { Tint.Natural, Tint.White, Tint.Coloured(1, Absorbance.Of(Reflect.Copper, 1)) })
         {
             Assert.Equal(Palette.Raw.Colour(6, tint), cool.Colour(6, tint));
         }
@@ -86,7 +86,7 @@ public sealed class TintTests
             .Sample(
                 (reflect, strength, level, lifted) =>
                 {
-                    var tint = Tint.Coloured(lifted, Absorbed.Of(reflect, strength));
+                    var tint = Tint.Coloured(lifted, Absorbance.Of(reflect, strength));
                     var bare = Tint.Lifted(Math.Round(lifted * 2) / 2);
 
                     // What is stronger leaves what a screen can show: there light gives way.
@@ -101,7 +101,7 @@ public sealed class TintTests
     {
         double Warmth(Reflect reflect, double strength)
         {
-            var seen = Seen(7, Tint.Coloured(1, Absorbed.Of(reflect, strength)));
+            var seen = Seen(7, Tint.Coloured(1, Absorbance.Of(reflect, strength)));
             return seen.Along(Seen(7, Tint.Lifted(1)).Hue);
         }
 
@@ -115,20 +115,20 @@ public sealed class TintTests
             }
         );
         Assert.True(Warmth(Reflect.Copper, 0.85) > Warmth(Reflect.Ash, 0.85) + 0.05);
-        var copper = Seen(6, Tint.Coloured(1, Absorbed.Of(Reflect.Copper, 1.3)));
+        var copper = Seen(6, Tint.Coloured(1, Absorbance.Of(Reflect.Copper, 1.3)));
         Assert.InRange(copper.Hue, 35, 65);
-        Assert.True(Seen(6, Tint.Coloured(1, Absorbed.Of(Reflect.Red, 1.3))).Hue < copper.Hue);
+        Assert.True(Seen(6, Tint.Coloured(1, Absorbance.Of(Reflect.Red, 1.3))).Hue < copper.Hue);
     }
 
     [Fact]
     public void Shades_in_one_bowl_are_drawn_by_what_they_do_together()
     {
-        var weaker = Absorbed.Of(Reflect.Ash, 0.35) + Absorbed.Of(Reflect.Natural, 0.35);
+        var weaker = Absorbance.Of(Reflect.Ash, 0.35) + Absorbance.Of(Reflect.Natural, 0.35);
         Assert.Equal(Reflect.Ash, Tint.Coloured(1, weaker).Meaning.Reflect);
         Assert.Equal(0.35, Tint.Coloured(1, weaker).Meaning.Strength);
-        var both = Absorbed.Of(Reflect.Gold, 0.5) + Absorbed.Of(Reflect.Copper, 0.5);
+        var both = Absorbance.Of(Reflect.Gold, 0.5) + Absorbance.Of(Reflect.Copper, 0.5);
         Assert.Contains(Tint.Coloured(1, both).Meaning.Reflect, new Reflect?[] { Reflect.Gold, Reflect.Copper });
-        Assert.Equal(Tint.Lifted(1), Tint.Coloured(1, Absorbed.Of(Reflect.Ash, 0.02)));
+        Assert.Equal(Tint.Lifted(1), Tint.Coloured(1, Absorbance.Of(Reflect.Ash, 0.02)));
     }
 
     [Fact]
@@ -136,10 +136,10 @@ public sealed class TintTests
     {
         Assert.True(Seen(5, Tint.White).Chroma < 0.25 * Seen(5, Tint.Natural).Chroma + 0.01);
         Assert.Equal(Seen(3, Tint.White), Seen(8, Tint.White));
-        var covered = Tint.OnWhite(Absorbed.Of(Reflect.Natural, 1.5));
+        var covered = Tint.OnWhite(Absorbance.Of(Reflect.Natural, 1.5));
         Assert.True(covered.Meaning.White);
         Assert.True(Lightness(5, covered) < Lightness(5, Tint.White) - 20);
-        Assert.Equal(Tint.White, Tint.OnWhite(Absorbed.Of(Reflect.Natural, 0.01)));
+        Assert.Equal(Tint.White, Tint.OnWhite(Absorbance.Of(Reflect.Natural, 0.01)));
     }
 
     [Fact]
@@ -148,7 +148,7 @@ public sealed class TintTests
         var all = Palette.Raw.All();
         var (red, _, blue) = LevelColours.ShadeCurves;
         Assert.Equal(Tint.Count * 256 * 3, all.Length);
-        foreach (var tint in new[] { Tint.Natural, Tint.Lifted(0.5), Tint.OnWhite(Absorbed.Of(Reflect.Beige, 0.8)) })
+        foreach (var tint in new[] { Tint.Natural, Tint.Lifted(0.5), Tint.OnWhite(Absorbance.Of(Reflect.Beige, 0.8)) })
         {
             var table = Palette.Raw.Table(tint);
             foreach (var (level, shade) in new[] { (20, 100), (180, 60), (255, 127) })

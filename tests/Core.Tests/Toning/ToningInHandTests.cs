@@ -19,8 +19,8 @@ public sealed class ToningInHandTests
             new(minutes)
         );
 
-    private static Kept<ToneFact>[] Kept(params (double Minute, ToneFact Fact)[] facts) =>
-        facts.Select((f, i) => new Kept<ToneFact>(i + 1, Apply.ChairDay.Start.AddMinutes(f.Minute), f.Fact)).ToArray();
+    private static RecordedFact<ToneFact>[] Kept(params (double Minute, ToneFact Fact)[] facts) =>
+        facts.Select((f, i) => new RecordedFact<ToneFact>(i + 1, Apply.ChairDay.Start.AddMinutes(f.Minute), f.Fact)).ToArray();
 
     private static ToningInHand Of(params (double Minute, ToneFact Fact)[] facts) => ToningInHand.Of(Kept(facts));
 
@@ -29,9 +29,9 @@ public sealed class ToningInHandTests
     [Fact]
     public void An_area_is_on_from_its_moment_until_it_is_rinsed_and_then_all_is_done()
     {
-        var on = Of((0, Two), (1, new PutOn(1)), (4, new PutOn(2)), (9, new WipedClean(1, Wiped.NotYet)));
+        var on = Of((0, Two), (1, new PutOn(1)), (4, new PutOn(2)), (9, new WipedClean(1, WipeResult.NotYet)));
         Assert.True(on.StandOf(1).IsOn && on.StandOf(2).IsOn);
-        Assert.Equal(Wiped.NotYet, on.StandOf(1).Looks);
+        Assert.Equal(WipeResult.NotYet, on.StandOf(1).Looks);
         Assert.Null(on.StandOf(1).WasOnMinutes);
         Assert.False(on.IsDone);
         var off = Of((0, Two), (1, new PutOn(1)), (4, new PutOn(2)), (11.5, new TakenOff(1)), (12, new TakenOff(2)));
@@ -71,7 +71,7 @@ public sealed class ToningInHandTests
         var planned = Of((0, Two));
         Assert.NotEmpty(planned.Against(new PutOn(3)));
         Assert.NotEmpty(planned.Against(new TakenOff(1)));
-        Assert.NotEmpty(planned.Against(new WipedClean(1, Wiped.There)));
+        Assert.NotEmpty(planned.Against(new WipedClean(1, WipeResult.There)));
         Assert.Empty(planned.Against(new PutOn(1)));
         var on = Of((0, Two), (1, new PutOn(1)));
         Assert.NotEmpty(on.Against(new PutOn(1)));
@@ -115,7 +115,7 @@ public sealed class ToningInHandTests
             .Select(n => (ToneFact)new TonePlanned(new(Enumerable.Range(1, n).Select(i => Area(i)).ToArray()))),
         Gen.Int[1, 3].Select(a => (ToneFact)new PutOn(a)),
         Gen.Int[1, 3].Select(a => (ToneFact)new TakenOff(a)),
-        Gen.Int[1, 3].Select(a => (ToneFact)new WipedClean(a, Wiped.There)),
+        Gen.Int[1, 3].Select(a => (ToneFact)new WipedClean(a, WipeResult.There)),
         Gen.Int[1, 12].Select(n => (ToneFact)new ToneUnsaid(n))
     );
 
@@ -125,7 +125,7 @@ public sealed class ToningInHandTests
             .Array[0, 14]
             .Sample(said =>
             {
-                var kept = new List<Kept<ToneFact>>();
+                var kept = new List<RecordedFact<ToneFact>>();
                 foreach (var fact in said)
                 {
                     if (ToningInHand.Of(kept).Against(fact).Count == 0)

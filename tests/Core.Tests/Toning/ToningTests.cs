@@ -37,15 +37,15 @@ public sealed class ToningTests
     private static ToneArea Ends(ToneBowl bowl, double minutes = 10) =>
         new(1, "Ends", new(0.7, null, true), bowl, new(minutes), Zones: [Zone.LowerBack, Zone.UpperBack]);
 
-    private static HairBytes Toned(params ToneArea[] areas) => Hair.Toned(new(areas), a => a.Minutes);
+    private static StrandSamples Toned(params ToneArea[] areas) => Hair.Toned(new(areas), a => a.Minutes);
 
     [Fact]
     public void What_it_does_besides_is_told_of_grey_of_copper_and_of_the_face()
     {
         AreaForecast Of(ToneArea area) => AreaForecast.Of(Hair, area)!;
-        string Told(double grey, params AreaForecast[] areas) => string.Join(' ', ToneBesides.Of(areas, grey));
+        string Told(double grey, params AreaForecast[] areas) => string.Join(' ', ToneSideEffects.Of(areas, grey));
         var ends = Of(Ends(Bowl(8, Reflect.Ash), 20));
-        Assert.Empty(ToneBesides.Of([ends with { RawLevel = 8 }], 0));
+        Assert.Empty(ToneSideEffects.Of([ends with { RawLevel = 8 }], 0));
         Assert.Contains(
             "Grey stands out beside Ends",
             Told(0.4, ends with { Colour = new(0.35, 0.08, 60) }),
@@ -153,7 +153,7 @@ public sealed class ToningTests
             Sum(Hair.Head.Reached.Hair) - Sum(odd) + Sum(Hair.Head.Reached.Hair) - Sum(even)
         );
 
-        static long Sum(HairBytes hair) => hair.Levels.Sum(l => (long)l);
+        static long Sum(StrandSamples hair) => hair.Levels.Sum(l => (long)l);
     }
 
     [Fact]

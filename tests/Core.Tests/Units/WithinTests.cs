@@ -65,12 +65,12 @@ public sealed class WithinTests
     [Fact]
     public void Every_limit_and_house_rule_is_held_to_its_bounds()
     {
-        Assert.Empty(Limits.Usual.Problems());
-        Assert.Equal("lineSoftness", Assert.Single((Limits.Usual with { LineSoftness = 6 }).Problems()).Field);
-        Assert.Equal("regrowthWeeks", Assert.Single((Limits.Usual with { RegrowthWeeks = -1 }).Problems()).Field);
+        Assert.Empty(FindingLimits.Usual.Problems());
+        Assert.Equal("lineSoftness", Assert.Single((FindingLimits.Usual with { LineSoftness = 6 }).Problems()).Field);
+        Assert.Equal("regrowthWeeks", Assert.Single((FindingLimits.Usual with { RegrowthWeeks = -1 }).Problems()).Field);
         Assert.Equal("widthCm", Assert.Single((HouseRules.Usual with { WidthCm = 0 }).Problems()).Field);
         Assert.Empty((HouseRules.Usual with { BabyHairCm = 0 }).Problems());
-        Assert.Equal("faceFrameLift", Assert.Single(new Wish(FaceFrameLift: 5.1).Problems()).Field);
+        Assert.Equal("faceFrameLift", Assert.Single(new Goal(FaceFrameLift: 5.1).Problems()).Field);
     }
 
     [Fact]

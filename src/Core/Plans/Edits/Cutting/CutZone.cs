@@ -30,7 +30,7 @@ public sealed record CutZone(
     }
 
     internal override Edited Make(Plan plan, Cutting cutting) =>
-        HandOver.To(plan, plan.With(Zone, z => z with { Sections = ToSections() }), cutting);
+        PaintHandover.To(plan, plan.With(Zone, z => z with { Sections = ToSections() }), cutting);
 
     /// <summary>Cuts a zone as sections say.</summary>
     public static CutZone As(Zone zone, Sections sections)

@@ -23,5 +23,5 @@ public sealed record MovePart(
     }
 
     internal override Edited Make(Plan plan, Cutting cutting) =>
-        HandOver.To(plan, plan with { Part = new PartLine(FrontCm, BackCm, ZigzagMm ?? plan.Part.ZigzagMm) }, cutting);
+        PaintHandover.To(plan, plan with { Part = new PartLine(FrontCm, BackCm, ZigzagMm ?? plan.Part.ZigzagMm) }, cutting);
 }

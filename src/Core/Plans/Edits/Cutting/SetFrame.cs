@@ -13,5 +13,5 @@ public sealed record SetFrame(Frame Frame) : PlanEdit
     internal override void Check(EditChecks on) => on.Known(Frame, "frame");
 
     internal override Edited Make(Plan plan, Cutting cutting) =>
-        HandOver.To(plan, plan with { Frame = Frame, Order = null }, cutting);
+        PaintHandover.To(plan, plan with { Frame = Frame, Order = null }, cutting);
 }

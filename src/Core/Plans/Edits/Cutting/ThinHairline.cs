@@ -23,6 +23,6 @@ public sealed record ThinHairline([property: Within(Sections.ThinnestMm, Section
                 plan,
                 (p, zone) => p.With(zone, z => z with { Sections = z.Sections with { ThicknessMm = ThicknessMm } })
             );
-        return HandOver.To(plan, thinned, cutting);
+        return PaintHandover.To(plan, thinned, cutting);
     }
 }

@@ -31,6 +31,6 @@ public sealed record LeaveOut(
             .. plan.Regions.Where(r => r.Region != Region),
             new LeftOut(Region, SizeCm, Reason.Trim(), By),
         ];
-        return HandOver.To(plan, plan with { LeftOut = regions }, cutting);
+        return PaintHandover.To(plan, plan with { LeftOut = regions }, cutting);
     }
 }

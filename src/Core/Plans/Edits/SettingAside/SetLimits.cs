@@ -5,7 +5,7 @@ namespace Wendro.Core.Plans;
 
 /// <summary>Changes what counts as wrong.</summary>
 [Kind("setLimits")]
-public sealed record SetLimits(Limits Limits) : PlanEdit
+public sealed record SetLimits(FindingLimits Limits) : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => "Changed the limits";
