@@ -1,7 +1,7 @@
 using System.Diagnostics;
 using System.Net.Http.Json;
 using System.Text.Json.Nodes;
-using Wendro.Browser.Tests;
+using Wendro.Fixtures;
 
 namespace Wendro.Bench;
 

@@ -1,7 +1,7 @@
 using System.Diagnostics;
 using System.Globalization;
 using OpenQA.Selenium;
-using Wendro.Browser.Tests;
+using Wendro.Fixtures;
 
 namespace Wendro.Bench;
 

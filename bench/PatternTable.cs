@@ -1,12 +1,13 @@
 using System.Globalization;
-using Wendro.Core.Blend;
-using Wendro.Core.Fall;
-using Wendro.Core.Hair;
-using Wendro.Core.Head;
-using Wendro.Core.Mix;
-using Wendro.Core.Patterns;
-using Wendro.Core.Plans;
-using Wendro.Core.Units;
+using Wendro.Blend;
+using Wendro.Fall;
+using Wendro.Fixtures;
+using Wendro.Hair;
+using Wendro.Head;
+using Wendro.Mix;
+using Wendro.Patterns;
+using Wendro.Plans;
+using Wendro.Units;
 
 namespace Wendro.Bench;
 

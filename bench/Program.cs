@@ -1,14 +1,15 @@
 using System.Diagnostics;
 using Wendro.Bench;
-using Wendro.Core.Blend;
-using Wendro.Core.Fall;
-using Wendro.Core.Hair;
-using Wendro.Core.Head;
-using Wendro.Core.Lift;
-using Wendro.Core.Paint;
-using Wendro.Core.Plans;
-using Wendro.Core.Section;
-using Wendro.Core.Units;
+using Wendro.Blend;
+using Wendro.Fall;
+using Wendro.Fixtures;
+using Wendro.Hair;
+using Wendro.Head;
+using Wendro.Lift;
+using Wendro.Paint;
+using Wendro.Plans;
+using Wendro.Section;
+using Wendro.Units;
 
 if (args is ["patterns", ..])
 {
@@ -18,7 +19,7 @@ if (args is ["patterns", ..])
 
 if (args is ["stored"])
 {
-    StoredBytes.Print(Path.Combine(Wendro.Browser.Tests.App.Root, "demo"));
+    StoredBytes.Print(Path.Combine(App.Root, "demo"));
     return;
 }
 
@@ -453,7 +454,7 @@ foreach (var error in SyntheticClients.Errors(200, 0, 1, 3))
 
 ProposalFigures.Print();
 ScheduleFigures.Print();
-StoredBytes.Print(Path.Combine(Wendro.Browser.Tests.App.Root, "demo"));
+StoredBytes.Print(Path.Combine(App.Root, "demo"));
 Console.WriteLine();
 PageFigures.Print();
 GC.KeepAlive(sink);

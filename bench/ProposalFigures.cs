@@ -1,10 +1,11 @@
 using System.Diagnostics;
-using Wendro.Core.Blend;
-using Wendro.Core.Fall;
-using Wendro.Core.Head;
-using Wendro.Core.Placement;
-using Wendro.Core.Plans;
+using Wendro.Blend;
+using Wendro.Fall;
+using Wendro.Fixtures;
 using Wendro.Formats;
+using Wendro.Head;
+using Wendro.Placement;
+using Wendro.Plans;
 
 namespace Wendro.Bench;
 
@@ -20,7 +21,7 @@ internal static class ProposalFigures
         Console.WriteLine(
             "From look to placement, demo clients   time    looked up   heads judged   a second   distance by hand → found"
         );
-        foreach (var file in Directory.GetFiles(Path.Combine(Wendro.Browser.Tests.App.Root, "demo"), "*.json").Order())
+        foreach (var file in Directory.GetFiles(Path.Combine(App.Root, "demo"), "*.json").Order())
         {
             var visit = VisitFile.Read(File.ReadAllBytes(file));
             var l = new HairViews(head, visit.Plan.AsWorn(visit.Hair), visit.Plan.Part, ViewCache.For(4, 16));

@@ -1,5 +1,6 @@
-using Wendro.Core.Chair;
-using Wendro.Core.Units;
+using Wendro.Fixtures;
+using Wendro.Scheduling;
+using Wendro.Units;
 
 namespace Wendro.Bench;
 

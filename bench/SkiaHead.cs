@@ -1,7 +1,8 @@
 using SkiaSharp;
-using Wendro.Core.Fall;
-using Wendro.Core.Tone;
-using Wendro.Core.Units;
+using Wendro.Colour;
+using Wendro.Fall;
+using Wendro.Fixtures;
+using Wendro.Units;
 
 namespace Wendro.Bench;
 

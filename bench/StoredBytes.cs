@@ -1,10 +1,11 @@
-using Wendro.Core.Blend;
-using Wendro.Core.Fall;
-using Wendro.Core.Head;
-using Wendro.Core.Paint;
-using Wendro.Core.Plans;
-using Wendro.Core.Section;
+using Wendro.Blend;
+using Wendro.Fall;
+using Wendro.Fixtures;
 using Wendro.Formats;
+using Wendro.Head;
+using Wendro.Paint;
+using Wendro.Plans;
+using Wendro.Section;
 
 namespace Wendro.Bench;
 

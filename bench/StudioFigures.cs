@@ -4,12 +4,13 @@ using System.Net.Http.Json;
 using System.Text.Json.Nodes;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
-using Wendro.Core.Consult;
-using Wendro.Core.Hair;
-using Wendro.Core.Keep;
-using Wendro.Core.Plans;
-using Wendro.Core.Units;
+using Wendro.Consult;
+using Wendro.Fixtures;
+using Wendro.Hair;
+using Wendro.Plans;
+using Wendro.Record;
 using Wendro.Store;
+using Wendro.Units;
 
 namespace Wendro.Bench;
 
@@ -116,7 +117,7 @@ internal static class StudioFigures
 
     private static void Measure(string app, string folder)
     {
-        var port = Wendro.Browser.Tests.App.FreePort();
+        var port = App.FreePort();
         var watch = Stopwatch.StartNew();
         var start = new ProcessStartInfo("dotnet")
         {
@@ -125,7 +126,7 @@ internal static class StudioFigures
             RedirectStandardError = true,
             ArgumentList = { Path.Combine(app, "Wendro.Host.dll"), "--data", folder, "--port", $"{port}" },
         };
-        Wendro.Browser.Tests.App.AsDelivered(start);
+        App.AsDelivered(start);
         using var server = Process.Start(start)!;
         try
         {

@@ -1,8 +1,0 @@
-namespace Wendro.Core.Plans;
-
-/// <summary>Which of her sides.</summary>
-public enum Side
-{
-    Left,
-    Right,
-}

@@ -1,0 +1,11 @@
+namespace Wendro.Plans;
+
+/// <summary>How the panels of a step are rinsed.</summary>
+public enum Rinsing
+{
+    /// <summary>In as many waves as end soonest, each panel within its window.</summary>
+    InWaves,
+
+    /// <summary>All at once when the last is painted.</summary>
+    Once,
+}

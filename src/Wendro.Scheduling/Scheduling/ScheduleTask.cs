@@ -1,0 +1,45 @@
+namespace Wendro.Scheduling;
+
+/// <summary>What hands do in one go: a group painted, or a wave rinsed.</summary>
+internal sealed class ScheduleTask
+{
+    /// <summary>In a group's place: a wave.</summary>
+    public const int Wave = -1;
+
+    /// <param name="group">Which group; -1 for a wave.</param>
+    /// <param name="groups">How many groups there are.</param>
+    public ScheduleTask(int group, int groups)
+    {
+        Group = group;
+        if (group == Wave)
+        {
+            (Least, Most) = (new double[groups], new double[groups]);
+            Array.Fill(Least, double.NegativeInfinity);
+            Array.Fill(Most, double.PositiveInfinity);
+        }
+    }
+
+    /// <summary>Which group is painted; -1 where a wave is rinsed.</summary>
+    public int Group { get; }
+
+    /// <summary>When it begins, minutes.</summary>
+    public double At { get; set; }
+
+    /// <summary>Minutes it takes.</summary>
+    public double Takes { get; set; }
+
+    /// <summary>Minutes after a wave before hands are free.</summary>
+    public double Frees { get; set; }
+
+    /// <summary>When hands are free for the next.</summary>
+    public double DoneAt => At + Takes + Frees;
+
+    /// <summary>What a wave rinses, in order.</summary>
+    public List<(int Group, int Index)> Panels { get; } = [];
+
+    /// <summary>Of a wave, by group: how long after the group is begun it may begin, minutes.</summary>
+    public double[] Least { get; } = [];
+
+    /// <summary>Of a wave, by group: how long after the group is begun it must begin, minutes.</summary>
+    public double[] Most { get; } = [];
+}
