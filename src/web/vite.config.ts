@@ -5,7 +5,7 @@ import { defineConfig } from "vitest/config";
 export default defineConfig({
   // The compiler keeps what did not change: a plan is edited many times a minute, most of the page stays as it is.
   plugins: [react(), babel({ presets: [reactCompilerPreset()] })],
-  build: { outDir: "../Host/wwwroot", emptyOutDir: true, chunkSizeWarningLimit: 1500 },
+  build: { outDir: "../Wendro.Host/wwwroot", emptyOutDir: true, chunkSizeWarningLimit: 1500 },
   test: { css: true },
   server: { proxy: { "/api": "http://127.0.0.1:5170" } },
 });

@@ -81,7 +81,7 @@ internal static class RecordEndpoints
 {
     public static void MapRecord(this IEndpointRouteBuilder app)
     {
-        var keep = app.MapVisit("/keep", "Keep");
+        var keep = app.MapVisit("/record", "Record");
 
         keep.MapGet(
                 "",

@@ -15,7 +15,7 @@ internal static class SheetEndpoints
 {
     public static void MapSheets(this IEndpointRouteBuilder app)
     {
-        var keep = app.MapVisit("/keep", "Keep");
+        var keep = app.MapVisit("/record", "Record");
 
         keep.MapGet(
                 "/care.pdf",

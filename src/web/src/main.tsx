@@ -11,10 +11,10 @@ import { ApplyScreen } from "./stages/apply/ApplyScreen";
 import { ConsultScreen } from "./stages/consult/ConsultScreen";
 import { Day } from "./stages/day/Day";
 import { Desk } from "./stages/desk/Desk";
-import { Client } from "./stages/keep/Client";
-import { Keep } from "./stages/keep/Keep";
-import { KeepScreen } from "./stages/keep/KeepScreen";
-import { Year } from "./stages/keep/Year";
+import { Client } from "./stages/record/Client";
+import { Data } from "./stages/record/Data";
+import { RecordScreen } from "./stages/record/RecordScreen";
+import { Calendar } from "./stages/record/Calendar";
 import { Card } from "./stages/mix/Card";
 import { MixScreen } from "./stages/mix/MixScreen";
 import { PaintScreen } from "./stages/paint/PaintScreen";
@@ -31,9 +31,11 @@ const router = createBrowserRouter([
   { path: "/", element: <Day />, errorElement: <Mishap /> },
   { path: "/desk", element: <Desk />, errorElement: <Mishap /> },
   { path: "/shelf", element: <Shelf />, errorElement: <Mishap /> },
-  { path: "/keep", element: <Keep />, errorElement: <Mishap /> },
+  { path: "/data", element: <Data />, errorElement: <Mishap /> },
+  { path: "/keep", element: <Navigate to="/data" replace /> },
   { path: "/clients/:client", element: <Client />, errorElement: <Mishap /> },
-  { path: "/year", element: <Year />, errorElement: <Mishap /> },
+  { path: "/calendar", element: <Calendar />, errorElement: <Mishap /> },
+  { path: "/year", element: <Navigate to="/calendar" replace /> },
   { path: "/visits/:visit/card", element: <Card />, errorElement: <Mishap /> },
   { path: "/visits/:visit/show", element: <ShowClient />, errorElement: <Mishap /> },
   {
@@ -49,7 +51,8 @@ const router = createBrowserRouter([
       { path: "apply", element: <ApplyScreen />, errorElement: <Mishap /> },
       { path: "review", element: <ReviewScreen />, errorElement: <Mishap /> },
       { path: "tone", element: <ToneScreen />, errorElement: <Mishap /> },
-      { path: "keep", element: <KeepScreen />, errorElement: <Mishap /> },
+      { path: "record", element: <RecordScreen />, errorElement: <Mishap /> },
+      { path: "keep", element: <Navigate to="../record" replace /> },
       { path: "*", element: <Navigate to="../paint" replace /> },
     ],
   },

@@ -1959,8 +1959,8 @@ export interface components {
             /** Format: double */
             aheadMinutes: number;
             help: null | components["schemas"]["Help"];
-            waves: components["schemas"]["WaveToCome"][];
-            wave: null | components["schemas"]["WaveInHand"];
+            waves: components["schemas"]["RinseAhead"][];
+            wave: null | components["schemas"]["RinseInHand"];
             /** Format: date-time */
             waveEndsAt: null | string;
             /** Format: int32 */
@@ -2247,23 +2247,6 @@ export interface components {
             missing: null | string;
             begun: null | components["schemas"]["BegunView"];
         };
-        BringBack: {
-            edits: components["schemas"]["PlanEdit"][];
-            panels: components["schemas"]["PanelKey"][];
-            /** Format: int32 */
-            ofPanels: number;
-            isMirrored: boolean;
-            now: components["schemas"]["Outcome"];
-            after: components["schemas"]["Outcome"];
-            afterAll: components["schemas"]["Outcome"];
-            /** Format: double */
-            minutes: number;
-            isMet: boolean;
-        };
-        BringBackView: {
-            found: components["schemas"]["BringBack"];
-            lessons: components["schemas"]["LessonView"][];
-        };
         CalendarVisit: {
             /** Format: uuid */
             visitId: string;
@@ -2358,36 +2341,10 @@ export interface components {
             /** Format: date-time */
             neededAt: null | string;
         };
-        ChairConflict: {
-            groups: string[];
-            words: components["schemas"]["Sentence"];
-            wordsParts?: null | components["schemas"]["SentencePiece"][];
-        };
-        ChairSchedule: {
-            feasible: boolean;
-            proven: boolean;
-            /** Format: double */
-            lowerBound: number;
-            /** Format: double */
-            endsAt: null | number;
-            order: string[];
-            groups: components["schemas"]["GroupTurn"][];
-            waves: components["schemas"]["ChairWave"][];
-            conflicts: components["schemas"]["ChairConflict"][];
-        };
         ChairStep: {
             words: string;
             isNow: boolean;
             isDone: boolean;
-        };
-        ChairWave: {
-            /** Format: double */
-            startsAt: number;
-            /** Format: double */
-            endsAt: number;
-            panels: components["schemas"]["PanelRinsed"][];
-            /** Format: double */
-            freedAt: number;
         };
         ChangedProduct: {
             name: string;
@@ -2597,6 +2554,16 @@ export interface components {
         };
         /** @enum {unknown} */
         Decision: "tone" | "correctFirst" | "anotherDay";
+        DeletedPerson: {
+            name: string;
+            /** Format: int32 */
+            visits: number;
+            /** Format: int32 */
+            photographs: number;
+            /** Format: int32 */
+            copies: number;
+            isOverwritten: boolean;
+        };
         /** @enum {unknown} */
         Density: "low" | "medium" | "high";
         /** @enum {unknown} */
@@ -2693,6 +2660,83 @@ export interface components {
         };
         /** @enum {string} */
         FindingKind: "hardLine" | "frontNotBrighter" | "stripes" | "driesFirst" | "darkBehindHairline" | "bleedThrough" | "scalpContact" | "hotRoot" | "solidBlock" | "nothingDarkLeft" | "darkNape" | "partMismatch" | "weakSide" | "crownTooHigh" | "outOfReach" | "overlap" | "babyHairPainted" | "breakingHairPainted" | "skinAtRisk" | "lowlightOnTop" | "hiddenWork" | "moreThanHands" | "flatOrGreen" | "warmRoot" | "regrowthShows" | "testsMissing" | "bowlOutlives" | "unevenRecipe" | "runnyForDepth" | "strengthOverScalp" | "heatAgainstLeaflet" | "pastLeaflet" | "additiveLowersLift" | "noSuchDeveloper" | "notEnoughStock" | "runsLow" | "firstOver";
+        FindingLimits: {
+            /**
+             * Format: double
+             * @default 1.5
+             */
+            lineSoftness: number;
+            /**
+             * Format: double
+             * @default 1
+             */
+            stripeCm: number;
+            /**
+             * Format: int32
+             * @default 3
+             */
+            stripeRun: number;
+            /**
+             * Format: double
+             * @default 0.5
+             */
+            darkBand: number;
+            /**
+             * Format: double
+             * @default 0.5
+             */
+            lightBehind: number;
+            /**
+             * Format: double
+             * @default 0.92
+             */
+            bleedShare: number;
+            /**
+             * Format: double
+             * @default 0.5
+             */
+            scalpCm: number;
+            /**
+             * Format: double
+             * @default 0.45
+             */
+            blockLevels: number;
+            /**
+             * Format: double
+             * @default 1.5
+             */
+            partCm: number;
+            /**
+             * Format: double
+             * @default 0.25
+             */
+            sideLevels: number;
+            /**
+             * Format: double
+             * @default 0.5
+             */
+            crownCm: number;
+            /**
+             * Format: double
+             * @default 1
+             */
+            overlapCm: number;
+            /**
+             * Format: double
+             * @default 0.5
+             */
+            babyHairCm: number;
+            /**
+             * Format: double
+             * @default 8
+             */
+            hiddenMinutes: number;
+            /**
+             * Format: double
+             * @default 1
+             */
+            regrowthWeeks: number;
+        };
         FindingView: {
             id: string;
             kind: components["schemas"]["FindingKind"];
@@ -2724,18 +2768,6 @@ export interface components {
             measures: components["schemas"]["MeasuresView"];
             labelParts?: null | components["schemas"]["SentencePiece"][];
         };
-        Floor: {
-            /**
-             * Format: int32
-             * @default 1
-             */
-            pairs: number;
-            /**
-             * Format: int32
-             * @default 1
-             */
-            basins: number;
-        };
         Forecast: {
             /** Format: double */
             low: number;
@@ -2743,16 +2775,6 @@ export interface components {
             level: number;
             /** Format: double */
             high: number;
-        };
-        Forgotten: {
-            name: string;
-            /** Format: int32 */
-            visits: number;
-            /** Format: int32 */
-            photographs: number;
-            /** Format: int32 */
-            copies: number;
-            isOverwritten: boolean;
         };
         Formula: {
             id: components["schemas"]["FormulaId"];
@@ -2821,18 +2843,6 @@ export interface components {
         };
         /** @enum {unknown} */
         Frame: "earToEar" | "quadrants" | "tiers";
-        FreedByView: {
-            label: components["schemas"]["Sentence"];
-            edits: components["schemas"]["PlanEdit"][];
-            /** Format: int32 */
-            outside: number;
-            /** Format: double */
-            minutes: number;
-            /** Format: double */
-            levelsApart: number;
-            isStronger: boolean;
-            labelParts?: null | components["schemas"]["SentencePiece"][];
-        };
         Glance: {
             /** Format: int32 */
             panels: number;
@@ -2846,10 +2856,36 @@ export interface components {
             done: components["schemas"]["Stage"][];
             chair: null | components["schemas"]["AtChair"];
         };
-        Ground: {
-            what: string;
-            value: string;
-            kind: string;
+        Goal: {
+            /**
+             * Format: double
+             * @default 1
+             */
+            faceFrameLift: number;
+            /**
+             * Format: double
+             * @default 0.25
+             */
+            lightShareLow: number;
+            /**
+             * Format: double
+             * @default 0.5
+             */
+            lightShareHigh: number;
+            /**
+             * Format: double
+             * @default 0.6
+             */
+            rootSoftness: number;
+            midsLevel?: null | number;
+            /**
+             * Format: double
+             * @default 0
+             */
+            tone: number;
+            /** @default true */
+            underneath: boolean;
+            endsLevel: components["schemas"]["Level"];
         };
         /**
          * @default free
@@ -2918,21 +2954,11 @@ export interface components {
         };
         /** @enum {unknown} */
         HandWork: "mix" | "paint" | "rinse" | "wash" | "read";
-        HandsClash: {
-            /** Format: date-time */
-            from: string;
-            /** Format: date-time */
-            to: string;
-            /** Format: double */
-            minutes: number;
-            visits: string[];
-            lacks?: components["schemas"]["Lacking"];
-        };
         HandsView: {
             visits: components["schemas"]["VisitHands"][];
-            clashes: components["schemas"]["HandsClash"][];
-            later: components["schemas"]["StartsLater"][];
-            floor: components["schemas"]["Floor"];
+            clashes: components["schemas"]["StaffingConflict"][];
+            later: components["schemas"]["LaterStart"][];
+            floor: components["schemas"]["SalonCapacity"];
         };
         Health: {
             status: string;
@@ -2967,7 +2993,7 @@ export interface components {
             babyHairCm: number;
             lowerFilm: boolean;
             formula: components["schemas"]["Formula"];
-            limits?: null | components["schemas"]["Limits"];
+            limits?: null | components["schemas"]["FindingLimits"];
             bench?: null | components["schemas"]["BenchRules"];
             below?: null | components["schemas"]["LowerSections"];
             /**
@@ -2975,8 +3001,8 @@ export interface components {
              * @default 0
              */
             faceLeaveOutMm: number;
-            schools?: null | components["schemas"]["Schools"];
-            floor?: null | components["schemas"]["Floor"];
+            schools?: null | components["schemas"]["TechniquePreferences"];
+            floor?: null | components["schemas"]["SalonCapacity"];
         };
         HttpValidationProblemDetails: {
             type?: null | string;
@@ -2999,57 +3025,6 @@ export interface components {
             volume?: null | number;
             note?: null | string;
         };
-        KeepFact: components["schemas"]["KeepFactWordsSaid"] | components["schemas"]["KeepFactStyledSaid"] | components["schemas"]["KeepFactCareWorded"] | components["schemas"]["KeepFactCareGiven"] | components["schemas"]["KeepFactPutAway"];
-        KeepFactCareGiven: {
-            /** @enum {string} */
-            kind?: "given";
-            /** @default true */
-            is: boolean;
-        };
-        KeepFactCareWorded: {
-            /** @enum {string} */
-            kind?: "care";
-            words: null | string;
-        };
-        KeepFactPutAway: {
-            /** @enum {string} */
-            kind?: "putAway";
-            /** @default true */
-            is: boolean;
-        };
-        KeepFactStyledSaid: {
-            /** @enum {string} */
-            kind?: "styled";
-            words: string;
-        };
-        KeepFactWordsSaid: {
-            /** @enum {string} */
-            kind?: "words";
-            words: string;
-        };
-        KeepSaid: {
-            /** Format: uuid */
-            id: string;
-            fact: components["schemas"]["KeepFact"];
-        };
-        KeepView: {
-            /** Format: int32 */
-            facts: number;
-            /** Format: uuid */
-            clientId: string;
-            client: string;
-            /** Format: date-time */
-            startsAt: string;
-            record: components["schemas"]["VisitRecord"];
-            kept: components["schemas"]["KeptView"];
-            next: components["schemas"]["ServiceInterval"][];
-            /** Format: double */
-            weeksBetween: number;
-            care: components["schemas"]["Sentence"][];
-            nextVisit: components["schemas"]["NextVisitView"][];
-            /** Format: uuid */
-            lastVisit: null | string;
-        };
         KeptPattern: {
             /** Format: uuid */
             id: string;
@@ -3069,11 +3044,6 @@ export interface components {
             /** Format: date-time */
             putAwayAt: null | string;
         };
-        /**
-         * @default hands
-         * @enum {unknown}
-         */
-        Lacking: "hands" | "basins";
         LastTimeView: {
             /** Format: uuid */
             visitId: string;
@@ -3090,6 +3060,12 @@ export interface components {
             promised: string;
             said: null | string;
             toChange: components["schemas"]["Sentence"][];
+        };
+        LaterStart: {
+            /** Format: uuid */
+            visit: string;
+            /** Format: double */
+            minutes: null | number;
         };
         LeftOut: {
             region: components["schemas"]["Region"];
@@ -3191,85 +3167,16 @@ export interface components {
             /** Format: double */
             scoopGrams: null | number;
         };
-        Limits: {
-            /**
-             * Format: double
-             * @default 1.5
-             */
-            lineSoftness: number;
-            /**
-             * Format: double
-             * @default 1
-             */
-            stripeCm: number;
-            /**
-             * Format: int32
-             * @default 3
-             */
-            stripeRun: number;
-            /**
-             * Format: double
-             * @default 0.5
-             */
-            darkBand: number;
-            /**
-             * Format: double
-             * @default 0.5
-             */
-            lightBehind: number;
-            /**
-             * Format: double
-             * @default 0.92
-             */
-            bleedShare: number;
-            /**
-             * Format: double
-             * @default 0.5
-             */
-            scalpCm: number;
-            /**
-             * Format: double
-             * @default 0.45
-             */
-            blockLevels: number;
-            /**
-             * Format: double
-             * @default 1.5
-             */
-            partCm: number;
-            /**
-             * Format: double
-             * @default 0.25
-             */
-            sideLevels: number;
-            /**
-             * Format: double
-             * @default 0.5
-             */
-            crownCm: number;
-            /**
-             * Format: double
-             * @default 1
-             */
-            overlapCm: number;
-            /**
-             * Format: double
-             * @default 0.5
-             */
-            babyHairCm: number;
-            /**
-             * Format: double
-             * @default 8
-             */
-            hiddenMinutes: number;
-            /**
-             * Format: double
-             * @default 1
-             */
-            regrowthWeeks: number;
+        LighteningSetup: {
+            lightener: components["schemas"]["Lightener"];
+            /** Format: double */
+            volume: number;
+            covering: components["schemas"]["Covering"];
+            /** Format: double */
+            minutes: number;
         };
         LookBody: {
-            wish: components["schemas"]["Wish"];
+            wish: components["schemas"]["Goal"];
         };
         LookColour: {
             /** Format: double */
@@ -3414,7 +3321,7 @@ export interface components {
             offers: components["schemas"]["Offers"];
             settling: components["schemas"]["Settling"];
             steps: components["schemas"]["VisitStepView"][];
-            waves: components["schemas"]["WaveOnClock"][];
+            waves: components["schemas"]["RinseOnClock"][];
             /** Format: double */
             chairMinutes: number;
         };
@@ -3636,6 +3543,18 @@ export interface components {
             liesOn?: components["schemas"]["LiesOn"];
             formula: components["schemas"]["FormulaId"];
         };
+        PanelReliefView: {
+            label: components["schemas"]["Sentence"];
+            edits: components["schemas"]["PlanEdit"][];
+            /** Format: int32 */
+            outside: number;
+            /** Format: double */
+            minutes: number;
+            /** Format: double */
+            levelsApart: number;
+            isStronger: boolean;
+            labelParts?: null | components["schemas"]["SentencePiece"][];
+        };
         PanelRinsed: {
             group?: string;
             /** Format: int32 */
@@ -3785,7 +3704,7 @@ export interface components {
             seed: number;
             part: components["schemas"]["PartLine"];
             wears: components["schemas"]["Wear"][];
-            wish: components["schemas"]["Wish"];
+            wish: components["schemas"]["Goal"];
             formulas: components["schemas"]["Formula"][];
             zones: {
                 [key: string]: components["schemas"]["ZonePlan"];
@@ -3796,7 +3715,7 @@ export interface components {
             /** @default false */
             lowerFilm: boolean;
             styled?: components["schemas"]["Styling"];
-            limits?: null | components["schemas"]["Limits"];
+            limits?: null | components["schemas"]["FindingLimits"];
             dismissed?: null | components["schemas"]["Dismissed"][];
             steps?: null | components["schemas"]["Step"][];
             rinse?: components["schemas"]["Rinsing"];
@@ -3818,7 +3737,7 @@ export interface components {
             cautions: string[];
             strands: null | components["schemas"]["StrandLevelsView"];
         };
-        PlanEdit: components["schemas"]["PlanEditAddCoat"] | components["schemas"]["PlanEditAddStep"] | components["schemas"]["PlanEditAlternatePanels"] | components["schemas"]["PlanEditAlternateRows"] | components["schemas"]["PlanEditClearPanels"] | components["schemas"]["PlanEditClearZone"] | components["schemas"]["PlanEditContour"] | components["schemas"]["PlanEditCutZone"] | components["schemas"]["PlanEditDismiss"] | components["schemas"]["PlanEditDropCrown"] | components["schemas"]["PlanEditExcludeZone"] | components["schemas"]["PlanEditFollowOldPieces"] | components["schemas"]["PlanEditHeed"] | components["schemas"]["PlanEditIncludeZone"] | components["schemas"]["PlanEditLeaveOut"] | components["schemas"]["PlanEditMatchPart"] | components["schemas"]["PlanEditMelt"] | components["schemas"]["PlanEditMirrorSide"] | components["schemas"]["PlanEditMovePart"] | components["schemas"]["PlanEditMoveStep"] | components["schemas"]["PlanEditOnlyDarkPieces"] | components["schemas"]["PlanEditPaintPanels"] | components["schemas"]["PlanEditPaintZone"] | components["schemas"]["PlanEditRaiseFaceFrame"] | components["schemas"]["PlanEditRemoveStep"] | components["schemas"]["PlanEditSetBand"] | components["schemas"]["PlanEditSetBlur"] | components["schemas"]["PlanEditSetCovering"] | components["schemas"]["PlanEditSetDepth"] | components["schemas"]["PlanEditSetFace"] | components["schemas"]["PlanEditSetFormula"] | components["schemas"]["PlanEditSetFrame"] | components["schemas"]["PlanEditSetHandling"] | components["schemas"]["PlanEditSetHeights"] | components["schemas"]["PlanEditSetLimits"] | components["schemas"]["PlanEditSetOrder"] | components["schemas"]["PlanEditSetReach"] | components["schemas"]["PlanEditSetRinse"] | components["schemas"]["PlanEditSetShape"] | components["schemas"]["PlanEditSetStep"] | components["schemas"]["PlanEditSetStrokes"] | components["schemas"]["PlanEditSetStyling"] | components["schemas"]["PlanEditSetWears"] | components["schemas"]["PlanEditSetWish"] | components["schemas"]["PlanEditSoftenOldPieces"] | components["schemas"]["PlanEditSpreadHeights"] | components["schemas"]["PlanEditSwapCoats"] | components["schemas"]["PlanEditTakeCoat"] | components["schemas"]["PlanEditTakeIn"] | components["schemas"]["PlanEditTaper"] | components["schemas"]["PlanEditThinHairline"] | components["schemas"]["PlanEditTogether"] | components["schemas"]["PlanEditTouchUpRegrowth"] | components["schemas"]["PlanEditUseFormula"];
+        PlanEdit: components["schemas"]["PlanEditAddCoat"] | components["schemas"]["PlanEditAddStep"] | components["schemas"]["PlanEditAlternatePanels"] | components["schemas"]["PlanEditAlternateRows"] | components["schemas"]["PlanEditClearPanels"] | components["schemas"]["PlanEditClearZone"] | components["schemas"]["PlanEditContour"] | components["schemas"]["PlanEditCutZone"] | components["schemas"]["PlanEditDismiss"] | components["schemas"]["PlanEditDropCrown"] | components["schemas"]["PlanEditExcludeZone"] | components["schemas"]["PlanEditFollowOldPieces"] | components["schemas"]["PlanEditReinstate"] | components["schemas"]["PlanEditIncludeZone"] | components["schemas"]["PlanEditLeaveOut"] | components["schemas"]["PlanEditMatchPart"] | components["schemas"]["PlanEditMelt"] | components["schemas"]["PlanEditMirrorSide"] | components["schemas"]["PlanEditMovePart"] | components["schemas"]["PlanEditMoveStep"] | components["schemas"]["PlanEditOnlyDarkPieces"] | components["schemas"]["PlanEditPaintPanels"] | components["schemas"]["PlanEditPaintZone"] | components["schemas"]["PlanEditRaiseFaceFrame"] | components["schemas"]["PlanEditRemoveStep"] | components["schemas"]["PlanEditSetBand"] | components["schemas"]["PlanEditSetBlur"] | components["schemas"]["PlanEditSetCovering"] | components["schemas"]["PlanEditSetDepth"] | components["schemas"]["PlanEditSetFace"] | components["schemas"]["PlanEditSetFormula"] | components["schemas"]["PlanEditSetFrame"] | components["schemas"]["PlanEditSetHandling"] | components["schemas"]["PlanEditSetHeights"] | components["schemas"]["PlanEditSetLimits"] | components["schemas"]["PlanEditSetOrder"] | components["schemas"]["PlanEditSetReach"] | components["schemas"]["PlanEditSetRinse"] | components["schemas"]["PlanEditSetShape"] | components["schemas"]["PlanEditSetStep"] | components["schemas"]["PlanEditSetStrokes"] | components["schemas"]["PlanEditSetStyling"] | components["schemas"]["PlanEditSetWears"] | components["schemas"]["PlanEditSetGoal"] | components["schemas"]["PlanEditSoftenOldPieces"] | components["schemas"]["PlanEditSpreadHeights"] | components["schemas"]["PlanEditSwapCoats"] | components["schemas"]["PlanEditTakeCoat"] | components["schemas"]["PlanEditIncludeRegion"] | components["schemas"]["PlanEditTaper"] | components["schemas"]["PlanEditThinHairline"] | components["schemas"]["PlanEditTogether"] | components["schemas"]["PlanEditTouchUpRegrowth"] | components["schemas"]["PlanEditUseFormula"];
         PlanEditAddCoat: {
             /** @enum {string} */
             kind?: "addCoat";
@@ -3907,10 +3826,10 @@ export interface components {
             /** @default false */
             mirrored: boolean;
         };
-        PlanEditHeed: {
+        PlanEditIncludeRegion: {
             /** @enum {string} */
-            kind?: "heed";
-            finding: string;
+            kind?: "takeIn";
+            region: components["schemas"]["Region"];
         };
         PlanEditIncludeZone: {
             /** @enum {string} */
@@ -4001,6 +3920,11 @@ export interface components {
             /** Format: double */
             byCm: number;
         };
+        PlanEditReinstate: {
+            /** @enum {string} */
+            kind?: "heed";
+            finding: string;
+        };
         PlanEditRemoveStep: {
             /** @enum {string} */
             kind?: "removeStep";
@@ -4077,6 +4001,11 @@ export interface components {
             kind?: "setFrame";
             frame: components["schemas"]["Frame"];
         };
+        PlanEditSetGoal: {
+            /** @enum {string} */
+            kind?: "setWish";
+            wish: components["schemas"]["Goal"];
+        };
         PlanEditSetHandling: {
             /** @enum {string} */
             kind?: "setHandling";
@@ -4114,7 +4043,7 @@ export interface components {
         PlanEditSetLimits: {
             /** @enum {string} */
             kind?: "setLimits";
-            limits: components["schemas"]["Limits"];
+            limits: components["schemas"]["FindingLimits"];
         };
         PlanEditSetOrder: {
             /** @enum {string} */
@@ -4178,11 +4107,6 @@ export interface components {
             kind?: "setWears";
             wears: components["schemas"]["Wear"][];
         };
-        PlanEditSetWish: {
-            /** @enum {string} */
-            kind?: "setWish";
-            wish: components["schemas"]["Wish"];
-        };
         PlanEditSoftenOldPieces: {
             /** @enum {string} */
             kind?: "softenOldPieces";
@@ -4208,11 +4132,6 @@ export interface components {
             panels: components["schemas"]["PanelKey"][];
             /** Format: int32 */
             coat: number;
-        };
-        PlanEditTakeIn: {
-            /** @enum {string} */
-            kind?: "takeIn";
-            region: components["schemas"]["Region"];
         };
         PlanEditTaper: {
             /** @enum {string} */
@@ -4436,6 +4355,34 @@ export interface components {
             at: null | string;
             pours: components["schemas"]["RecordPour"][];
         };
+        RecordFact: components["schemas"]["RecordFactWordsSaid"] | components["schemas"]["RecordFactStyledSaid"] | components["schemas"]["RecordFactCareWorded"] | components["schemas"]["RecordFactCareGiven"] | components["schemas"]["RecordFactVisitClosed"];
+        RecordFactCareGiven: {
+            /** @enum {string} */
+            kind?: "given";
+            /** @default true */
+            is: boolean;
+        };
+        RecordFactCareWorded: {
+            /** @enum {string} */
+            kind?: "care";
+            words: null | string;
+        };
+        RecordFactStyledSaid: {
+            /** @enum {string} */
+            kind?: "styled";
+            words: string;
+        };
+        RecordFactVisitClosed: {
+            /** @enum {string} */
+            kind?: "putAway";
+            /** @default true */
+            is: boolean;
+        };
+        RecordFactWordsSaid: {
+            /** @enum {string} */
+            kind?: "words";
+            words: string;
+        };
         RecordLook: {
             panel: components["schemas"]["PanelKey"];
             /** Format: date-time */
@@ -4461,6 +4408,11 @@ export interface components {
             cameOut: number;
             undertone: null | string;
         };
+        RecordSaid: {
+            /** Format: uuid */
+            id: string;
+            fact: components["schemas"]["RecordFact"];
+        };
         RecordStep: {
             words: string;
             /** Format: int32 */
@@ -4484,6 +4436,24 @@ export interface components {
             planned: number;
             whereParts?: null | components["schemas"]["SentencePiece"][];
         };
+        RecordView: {
+            /** Format: int32 */
+            facts: number;
+            /** Format: uuid */
+            clientId: string;
+            client: string;
+            /** Format: date-time */
+            startsAt: string;
+            record: components["schemas"]["VisitRecord"];
+            kept: components["schemas"]["KeptView"];
+            next: components["schemas"]["ServiceInterval"][];
+            /** Format: double */
+            weeksBetween: number;
+            care: components["schemas"]["Sentence"][];
+            nextVisit: components["schemas"]["NextVisitView"][];
+            /** Format: uuid */
+            lastVisit: null | string;
+        };
         /**
          * @default none
          * @enum {unknown}
@@ -4491,6 +4461,23 @@ export interface components {
         Reference: "none" | "neutral" | "greyCard";
         /** @enum {unknown} */
         Reflect: "natural" | "ash" | "matte" | "violet" | "pearl" | "beige" | "gold" | "copper" | "red";
+        RefreshPlan: {
+            edits: components["schemas"]["PlanEdit"][];
+            panels: components["schemas"]["PanelKey"][];
+            /** Format: int32 */
+            ofPanels: number;
+            isMirrored: boolean;
+            now: components["schemas"]["Outcome"];
+            after: components["schemas"]["Outcome"];
+            afterAll: components["schemas"]["Outcome"];
+            /** Format: double */
+            minutes: number;
+            isMet: boolean;
+        };
+        RefreshPlanView: {
+            found: components["schemas"]["RefreshPlan"];
+            lessons: components["schemas"]["LessonView"][];
+        };
         /** @enum {unknown} */
         Region: "veil" | "oval" | "teardrop" | "babyHair";
         RegrowthAnswer: {
@@ -4665,13 +4652,44 @@ export interface components {
             cameOut: number[];
             causes: components["schemas"]["Cause"][];
         };
+        RinseAhead: {
+            /** Format: int32 */
+            number: number;
+            /** Format: date-time */
+            startsAt: string;
+            /** Format: date-time */
+            endsAt: string;
+            panels: components["schemas"]["PanelKey"][];
+        };
         RinseAnswer: {
             waves: number[];
             why: components["schemas"]["Sentence"];
             whyParts?: null | components["schemas"]["SentencePiece"][];
         };
+        RinseInHand: {
+            /** Format: date-time */
+            begunAt: string;
+            panels: components["schemas"]["PanelKey"][];
+        };
+        RinseOnClock: {
+            /** Format: double */
+            fromMinute: number;
+            /** Format: double */
+            toMinute: number;
+            /** Format: int32 */
+            panels: number;
+        };
         RinseQuestion: {
             windows: components["schemas"]["RinseWindow"][];
+        };
+        RinseRound: {
+            /** Format: double */
+            startsAt: number;
+            /** Format: double */
+            endsAt: number;
+            panels: components["schemas"]["PanelRinsed"][];
+            /** Format: double */
+            freedAt: number;
         };
         RinseWindow: {
             /** Format: double */
@@ -4695,11 +4713,25 @@ export interface components {
         };
         SafetyPoint: {
             question: string;
-            standing: components["schemas"]["Standing"];
+            standing: components["schemas"]["SafetyStatus"];
             title: string;
             answer: string;
             words: string;
             reason?: null | string;
+        };
+        /** @enum {unknown} */
+        SafetyStatus: "stop" | "caution" | "ask" | "clear";
+        SalonCapacity: {
+            /**
+             * Format: int32
+             * @default 1
+             */
+            pairs: number;
+            /**
+             * Format: int32
+             * @default 1
+             */
+            basins: number;
         };
         /** @enum {unknown} */
         Salts: "none" | "notSure" | "yes";
@@ -4715,6 +4747,23 @@ export interface components {
         ScaleState: "live" | "lost" | "overRange";
         /** @enum {unknown} */
         Scalp: "calm" | "irritated" | "broken";
+        Schedule: {
+            feasible: boolean;
+            proven: boolean;
+            /** Format: double */
+            lowerBound: number;
+            /** Format: double */
+            endsAt: null | number;
+            order: string[];
+            groups: components["schemas"]["GroupTurn"][];
+            waves: components["schemas"]["RinseRound"][];
+            conflicts: components["schemas"]["ScheduleConflict"][];
+        };
+        ScheduleConflict: {
+            groups: string[];
+            words: components["schemas"]["Sentence"];
+            wordsParts?: null | components["schemas"]["SentencePiece"][];
+        };
         ScheduleGroup: {
             id: string;
             /** Format: int32 */
@@ -4740,20 +4789,6 @@ export interface components {
              * @default 0.5
              */
             waveEach: number;
-        };
-        Schools: {
-            /** @default false */
-            frontFirst: boolean;
-            /** @default false */
-            hairlineFrontToBack: boolean;
-            /** @default false */
-            endsOnSurface: boolean;
-            /** @default false */
-            undersideNever: boolean;
-            /** @default false */
-            topBrightest: boolean;
-            /** @default false */
-            rinsedOnce: boolean;
         };
         ScoopsAnswer: {
             /** Format: double */
@@ -4814,7 +4849,7 @@ export interface components {
             value: null | number;
             unit: null | string;
         };
-        ServiceFact: components["schemas"]["ServiceFactSeated"] | components["schemas"]["ServiceFactPrepared"] | components["schemas"]["ServiceFactMixed"] | components["schemas"]["ServiceFactBowlGone"] | components["schemas"]["ServiceFactAdded"] | components["schemas"]["ServiceFactPainted"] | components["schemas"]["ServiceFactPaintedUpTo"] | components["schemas"]["ServiceFactAreaLaid"] | components["schemas"]["ServiceFactPutOff"] | components["schemas"]["ServiceFactLeftNatural"] | components["schemas"]["ServiceFactMarked"] | components["schemas"]["ServiceFactRecoated"] | components["schemas"]["ServiceFactCovered"] | components["schemas"]["ServiceFactHeated"] | components["schemas"]["ServiceFactLooked"] | components["schemas"]["ServiceFactFelt"] | components["schemas"]["ServiceFactPaused"] | components["schemas"]["ServiceFactResumed"] | components["schemas"]["ServiceFactHands"] | components["schemas"]["ServiceFactWaveBegun"] | components["schemas"]["ServiceFactWaveEnded"] | components["schemas"]["ServiceFactWashed"] | components["schemas"]["ServiceFactWentOn"] | components["schemas"]["ServiceFactPlanTaken"] | components["schemas"]["ServiceFactTakenBack"];
+        ServiceFact: components["schemas"]["ServiceFactSeated"] | components["schemas"]["ServiceFactPrepared"] | components["schemas"]["ServiceFactMixed"] | components["schemas"]["ServiceFactBowlGone"] | components["schemas"]["ServiceFactAdded"] | components["schemas"]["ServiceFactPainted"] | components["schemas"]["ServiceFactPaintedUpTo"] | components["schemas"]["ServiceFactAreaLaid"] | components["schemas"]["ServiceFactPutOff"] | components["schemas"]["ServiceFactLeftNatural"] | components["schemas"]["ServiceFactMarked"] | components["schemas"]["ServiceFactRecoated"] | components["schemas"]["ServiceFactCovered"] | components["schemas"]["ServiceFactHeated"] | components["schemas"]["ServiceFactLooked"] | components["schemas"]["ServiceFactComfortReported"] | components["schemas"]["ServiceFactPaused"] | components["schemas"]["ServiceFactResumed"] | components["schemas"]["ServiceFactAssistantChanged"] | components["schemas"]["ServiceFactRinseBegun"] | components["schemas"]["ServiceFactRinseEnded"] | components["schemas"]["ServiceFactWashed"] | components["schemas"]["ServiceFactWentOn"] | components["schemas"]["ServiceFactPlanTaken"] | components["schemas"]["ServiceFactTakenBack"];
         ServiceFactAdded: {
             /** @enum {string} */
             kind?: "added";
@@ -4824,6 +4859,13 @@ export interface components {
             /** @enum {string} */
             kind?: "laid";
         };
+        ServiceFactAssistantChanged: {
+            /** @enum {string} */
+            kind?: "hands";
+            /** Format: int32 */
+            pairs: number;
+            does?: components["schemas"]["Help"];
+        };
         ServiceFactBowlGone: {
             /** @enum {string} */
             kind?: "bowlGone";
@@ -4831,23 +4873,16 @@ export interface components {
             /** Format: int32 */
             ordinal: number;
         };
+        ServiceFactComfortReported: {
+            /** @enum {string} */
+            kind?: "comfort";
+            how: components["schemas"]["Comfort"];
+        };
         ServiceFactCovered: {
             /** @enum {string} */
             kind?: "covered";
             panels: components["schemas"]["PanelKey"][];
             with: components["schemas"]["Covering"];
-        };
-        ServiceFactFelt: {
-            /** @enum {string} */
-            kind?: "comfort";
-            how: components["schemas"]["Comfort"];
-        };
-        ServiceFactHands: {
-            /** @enum {string} */
-            kind?: "hands";
-            /** Format: int32 */
-            pairs: number;
-            does?: components["schemas"]["Help"];
         };
         ServiceFactHeated: {
             /** @enum {string} */
@@ -4927,6 +4962,16 @@ export interface components {
             /** @enum {string} */
             kind?: "resumed";
         };
+        ServiceFactRinseBegun: {
+            /** @enum {string} */
+            kind?: "waveBegun";
+            panels: components["schemas"]["PanelKey"][];
+        };
+        ServiceFactRinseEnded: {
+            /** @enum {string} */
+            kind?: "waveEnded";
+            not?: null | components["schemas"]["PanelKey"][];
+        };
         ServiceFactSeated: {
             /** @enum {string} */
             kind?: "seated";
@@ -4940,16 +4985,6 @@ export interface components {
         ServiceFactWashed: {
             /** @enum {string} */
             kind?: "washed";
-        };
-        ServiceFactWaveBegun: {
-            /** @enum {string} */
-            kind?: "waveBegun";
-            panels: components["schemas"]["PanelKey"][];
-        };
-        ServiceFactWaveEnded: {
-            /** @enum {string} */
-            kind?: "waveEnded";
-            not?: null | components["schemas"]["PanelKey"][];
         };
         ServiceFactWentOn: {
             /** @enum {string} */
@@ -4971,13 +5006,62 @@ export interface components {
         };
         /** @enum {unknown} */
         ServiceKind: "light" | "depth" | "gloss" | "cut";
-        Setting: {
-            lightener: components["schemas"]["Lightener"];
+        /** @enum {unknown} */
+        ServiceOptionKind: "asPlanned" | "atOnce" | "inWaves" | "byOrder" | "byRinse" | "byDeveloper" | "both";
+        ServiceOptionRinse: {
             /** Format: double */
-            volume: number;
-            covering: components["schemas"]["Covering"];
+            from: number;
+            /** Format: double */
+            to: number;
+            /** Format: double */
+            freedAt: number;
+            /** Format: int32 */
+            panels: number;
+        };
+        ServiceOptionView: {
+            kind: components["schemas"]["ServiceOptionKind"];
+            label: components["schemas"]["Sentence"];
+            edits: components["schemas"]["PlanEdit"][];
             /** Format: double */
             minutes: number;
+            /** Format: int32 */
+            bowls: number;
+            /** Format: int32 */
+            outside: number;
+            isProven: boolean;
+            isBest: boolean;
+            /** Format: double */
+            levelsApart: number;
+            isStronger: boolean;
+            volumes: number[];
+            zones: components["schemas"]["ServiceOptionZone"][];
+            waves: components["schemas"]["ServiceOptionRinse"][];
+            labelParts?: null | components["schemas"]["SentencePiece"][];
+        };
+        ServiceOptionZone: {
+            /** Format: int32 */
+            step: number;
+            zone: components["schemas"]["Zone"];
+            /** Format: int32 */
+            panels: number;
+            /** Format: double */
+            from: number;
+            /** Format: double */
+            to: number;
+            /** Format: double */
+            volume: null | number;
+            /** Format: int32 */
+            outside: number;
+        };
+        ServiceOptionsView: {
+            /** Format: int32 */
+            revision: number;
+            ways: components["schemas"]["ServiceOptionView"][];
+            conflict: null | components["schemas"]["Sentence"];
+            notByDeveloper: null | components["schemas"]["Sentence"];
+            freedBy: components["schemas"]["PanelReliefView"][];
+            conflictParts?: null | components["schemas"]["SentencePiece"][];
+            notByDeveloperParts?: null | components["schemas"]["SentencePiece"][];
         };
         Settling: {
             /** Format: double */
@@ -5027,22 +5111,29 @@ export interface components {
             value: number;
             source: components["schemas"]["Source"];
         };
+        StaffingConflict: {
+            /** Format: date-time */
+            from: string;
+            /** Format: date-time */
+            to: string;
+            /** Format: double */
+            minutes: number;
+            visits: string[];
+            lacks?: components["schemas"]["StaffingShortage"];
+        };
+        /**
+         * @default hands
+         * @enum {unknown}
+         */
+        StaffingShortage: "hands" | "basins";
         /** @enum {unknown} */
         Stage: "consult" | "section" | "paint" | "mix" | "apply" | "review" | "tone" | "keep";
-        /** @enum {unknown} */
-        Standing: "stop" | "caution" | "ask" | "clear";
         StandingNote: {
             /** Format: uuid */
             visitId: string;
             /** Format: date-time */
             at: string;
             words: string;
-        };
-        StartsLater: {
-            /** Format: uuid */
-            visit: string;
-            /** Format: double */
-            minutes: null | number;
         };
         StateSaid: {
             wetness: components["schemas"]["Wetness"];
@@ -5245,6 +5336,20 @@ export interface components {
         Takes: "all" | "lightened" | "between" | "odd" | "even";
         /** @enum {unknown} */
         Teasing: "none" | "light" | "strong";
+        TechniquePreferences: {
+            /** @default false */
+            frontFirst: boolean;
+            /** @default false */
+            hairlineFrontToBack: boolean;
+            /** @default false */
+            endsOnSurface: boolean;
+            /** @default false */
+            undersideNever: boolean;
+            /** @default false */
+            topBrightest: boolean;
+            /** @default false */
+            rinsedOnce: boolean;
+        };
         /** @enum {unknown} */
         Tension: "taut" | "slack";
         TimeAnswer: {
@@ -5338,7 +5443,7 @@ export interface components {
             offAt: null | string;
             /** Format: date-time */
             dueAt: null | string;
-            looks: null | components["schemas"]["Wiped"];
+            looks: null | components["schemas"]["WipeResult"];
             whereParts?: null | components["schemas"]["SentencePiece"][];
         };
         ToneBowl: {
@@ -5384,7 +5489,7 @@ export interface components {
             kind?: "wiped";
             /** Format: int32 */
             area: number;
-            looks: components["schemas"]["Wiped"];
+            looks: components["schemas"]["WipeResult"];
         };
         /** @enum {unknown} */
         ToneFault: "doesNothing" | "flatOrGreen" | "warmRoot" | "muddy" | "tooDark" | "grabs" | "staysLonger" | "warmthLeft" | "warmBesideCool";
@@ -5537,8 +5642,13 @@ export interface components {
             minutesNeeded: number;
             advised: components["schemas"]["Advice"];
             ruledOut: components["schemas"]["Advice"][];
-            grounds: components["schemas"]["Ground"][];
-            wordsForHer: string;
+            grounds: components["schemas"]["VerdictReason"][];
+            wordsForTheClient: string;
+        };
+        VerdictReason: {
+            what: string;
+            value: string;
+            kind: string;
         };
         VisitAhead: {
             /** Format: int32 */
@@ -5548,7 +5658,7 @@ export interface components {
             level: components["schemas"]["Forecast"];
             undertone: string;
             words: string;
-            with: components["schemas"]["Setting"];
+            with: components["schemas"]["LighteningSetup"];
             /** Format: double */
             weeksAfter: number;
             sum: string;
@@ -5668,85 +5778,6 @@ export interface components {
             tone: number;
             level?: null | number;
         };
-        WaveInHand: {
-            /** Format: date-time */
-            begunAt: string;
-            panels: components["schemas"]["PanelKey"][];
-        };
-        WaveOnClock: {
-            /** Format: double */
-            fromMinute: number;
-            /** Format: double */
-            toMinute: number;
-            /** Format: int32 */
-            panels: number;
-        };
-        WaveToCome: {
-            /** Format: int32 */
-            number: number;
-            /** Format: date-time */
-            startsAt: string;
-            /** Format: date-time */
-            endsAt: string;
-            panels: components["schemas"]["PanelKey"][];
-        };
-        /** @enum {unknown} */
-        WayKind: "asPlanned" | "atOnce" | "inWaves" | "byOrder" | "byRinse" | "byDeveloper" | "both";
-        WayView: {
-            kind: components["schemas"]["WayKind"];
-            label: components["schemas"]["Sentence"];
-            edits: components["schemas"]["PlanEdit"][];
-            /** Format: double */
-            minutes: number;
-            /** Format: int32 */
-            bowls: number;
-            /** Format: int32 */
-            outside: number;
-            isProven: boolean;
-            isBest: boolean;
-            /** Format: double */
-            levelsApart: number;
-            isStronger: boolean;
-            volumes: number[];
-            zones: components["schemas"]["WayZone"][];
-            waves: components["schemas"]["WayWave"][];
-            labelParts?: null | components["schemas"]["SentencePiece"][];
-        };
-        WayWave: {
-            /** Format: double */
-            from: number;
-            /** Format: double */
-            to: number;
-            /** Format: double */
-            freedAt: number;
-            /** Format: int32 */
-            panels: number;
-        };
-        WayZone: {
-            /** Format: int32 */
-            step: number;
-            zone: components["schemas"]["Zone"];
-            /** Format: int32 */
-            panels: number;
-            /** Format: double */
-            from: number;
-            /** Format: double */
-            to: number;
-            /** Format: double */
-            volume: null | number;
-            /** Format: int32 */
-            outside: number;
-        };
-        WaysView: {
-            /** Format: int32 */
-            revision: number;
-            ways: components["schemas"]["WayView"][];
-            conflict: null | components["schemas"]["Sentence"];
-            notByDeveloper: null | components["schemas"]["Sentence"];
-            freedBy: components["schemas"]["FreedByView"][];
-            conflictParts?: null | components["schemas"]["SentencePiece"][];
-            notByDeveloperParts?: null | components["schemas"]["SentencePiece"][];
-        };
         /** @enum {unknown} */
         Wear: "down" | "tiedHigh" | "tiedLow" | "halfUp" | "otherPart" | "tucked" | "sweptBack" | "wet";
         /** @enum {unknown} */
@@ -5764,38 +5795,7 @@ export interface components {
         /** @enum {unknown} */
         Wetness: "wet" | "damp" | "dry";
         /** @enum {unknown} */
-        Wiped: "notYet" | "there" | "tooFar";
-        Wish: {
-            /**
-             * Format: double
-             * @default 1
-             */
-            faceFrameLift: number;
-            /**
-             * Format: double
-             * @default 0.25
-             */
-            lightShareLow: number;
-            /**
-             * Format: double
-             * @default 0.5
-             */
-            lightShareHigh: number;
-            /**
-             * Format: double
-             * @default 0.6
-             */
-            rootSoftness: number;
-            midsLevel?: null | number;
-            /**
-             * Format: double
-             * @default 0
-             */
-            tone: number;
-            /** @default true */
-            underneath: boolean;
-            endsLevel: components["schemas"]["Level"];
-        };
+        WipeResult: "notYet" | "there" | "tooFar";
         /**
          * @default working
          * @enum {unknown}
@@ -5979,7 +5979,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Forgotten"];
+                    "application/json": components["schemas"]["DeletedPerson"];
                 };
             };
             /** @description Not Found */
@@ -8100,7 +8100,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ChairSchedule"];
+                    "application/json": components["schemas"]["Schedule"];
                 };
             };
             /** @description Bad Request */
@@ -8781,7 +8781,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["WaysView"];
+                    "application/json": components["schemas"]["ServiceOptionsView"];
                 };
             };
             /** @description Not Found */
@@ -9734,7 +9734,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["KeepView"];
+                    "application/json": components["schemas"]["RecordView"];
                 };
             };
             /** @description Not Found */
@@ -9759,7 +9759,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["KeepSaid"];
+                "application/json": components["schemas"]["RecordSaid"];
             };
         };
         responses: {
@@ -9769,7 +9769,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["KeepView"];
+                    "application/json": components["schemas"]["RecordView"];
                 };
             };
             /** @description Bad Request */
@@ -10194,7 +10194,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BringBackView"];
+                    "application/json": components["schemas"]["RefreshPlanView"];
                 };
             };
             /** @description Not Found */

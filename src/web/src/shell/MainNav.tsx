@@ -6,10 +6,10 @@ import css from "./MainNav.module.css";
 
 const places = [
   { to: "/", name: "Day" },
-  { to: "/year", name: "Year" },
+  { to: "/calendar", name: "Calendar" },
   { to: "/desk", name: "Desk" },
   { to: "/shelf", name: "Shelf" },
-  { to: "/keep", name: "Keep" },
+  { to: "/data", name: "Data" },
 ] as const;
 
 /** The ways between the day, the desk, the shelf and what is kept; and the units this device shows. */

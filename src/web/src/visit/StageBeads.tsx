@@ -10,7 +10,7 @@ const stages = [
   { at: "apply", name: "Apply" },
   { at: "review", name: "Review" },
   { at: "tone", name: "Tone" },
-  { at: "keep", name: "Keep" },
+  { at: "record", name: "Record" },
 ] as const;
 
 export type Stage = (typeof stages)[number]["at"];

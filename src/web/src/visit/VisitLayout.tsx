@@ -32,10 +32,10 @@ export function VisitLayout() {
       </main>
     );
   }
-  return <AtWork key={visit} visit={visit} work={work} />;
+  return <VisitFrame key={visit} visit={visit} work={work} />;
 }
 
-function AtWork({ visit, work }: { visit: string; work: Work }) {
+function VisitFrame({ visit, work }: { visit: string; work: Work }) {
   const { plan } = work;
   const [wear, setWear] = useState<Wear>("down");
   const [angle, setAngle] = useState(30);

@@ -21,7 +21,7 @@ interface Meant<View, Fact> {
 interface Kept<View, Fact> {
   visit: string;
   /** The stage they belong to. */
-  stage: "apply" | "review" | "tone" | "keep";
+  stage: "apply" | "review" | "tone" | "record";
   /** Asks for what stands. */
   read(): Promise<View>;
   /** Says a fact; answers with what stands then. */

@@ -6,7 +6,7 @@ import { Columns } from "../../visit/Columns";
 import { useServerNow } from "../../visit/serverNow";
 import { useNarrow } from "../../visit/useNarrow";
 import { useVisit } from "../../visit/useVisit";
-import { AtWork } from "./AtWork";
+import { NextStep } from "./NextStep";
 import { Beforehand } from "./Beforehand";
 import { ChairClock } from "./ChairClock";
 import { FillingUp } from "./FillingUp";
@@ -51,7 +51,7 @@ export function ApplyScreen() {
       wide
       seen={
         service.seatedAt ? (
-          <AtWork service={service} chair={chair} now={now} mirrored={mirrored} due={narrow && due} />
+          <NextStep service={service} chair={chair} now={now} mirrored={mirrored} due={narrow && due} />
         ) : (
           <Beforehand service={service} chair={chair} now={now} />
         )

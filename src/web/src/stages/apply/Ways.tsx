@@ -11,7 +11,7 @@ import { zoneWords } from "../../views/words";
 import { useVisit } from "../../visit/useVisit";
 import css from "./Apply.module.css";
 
-type WayView = Schemas["WayView"];
+type WayView = Schemas["ServiceOptionView"];
 
 const wide = 470;
 const high = 58;

@@ -6,20 +6,20 @@ import { HeadColumn } from "../../visit/HeadColumn";
 import { useVisit } from "../../visit/useVisit";
 import { CanItBeDone } from "./CanItBeDone";
 import { HairReading } from "./HairReading";
-import { HowSheWearsIt } from "./HowSheWearsIt";
+import { WearHabits } from "./WearHabits";
 import { LastTime } from "./LastTime";
 import { MarksMap } from "./MarksMap";
 import { StrandBands } from "./StrandBands";
 import { StrandTest } from "./StrandTest";
 import { useConsult } from "./useConsult";
-import { useLook, type Wish, Wishes } from "./Wishes";
+import { useLook, type Goal, Goals } from "./Goals";
 
 /** Consult: her hair as it is and as wanted, one strand and its test, whether it can be done. */
 export function ConsultScreen() {
   const { visit, work, colours, hairKey, setWear } = useVisit();
   const { plan } = work;
   const consult = useConsult(visit, work.reload);
-  const [wish, setWish] = useState<Wish>();
+  const [wish, setWish] = useState<Goal>();
   const look = useLook(visit, wish ?? plan.plan.wish, hairKey);
   const toAsk = consult?.view.safety.filter((s) => s.standing === "stop").length ?? 0;
   return (
@@ -30,7 +30,7 @@ export function ConsultScreen() {
           own
           wiped={look}
           wears={
-            <HowSheWearsIt
+            <WearHabits
               consult={consult}
               wears={plan.plan.wears}
               styled={plan.plan.styled ?? "own"}
@@ -43,7 +43,7 @@ export function ConsultScreen() {
           }
         >
           {consult && (
-            <Wishes
+            <Goals
               wish={wish ?? plan.plan.wish}
               midsBelow={consult.view.midsBelow}
               onTry={setWish}

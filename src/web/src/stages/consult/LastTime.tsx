@@ -42,7 +42,7 @@ export function LastTime({ visit, consult, changed }: { visit: string; consult: 
     <section className={css.verdict} aria-label="Last time">
       <div className={parts.title}>
         <h2>Last time</h2>
-        <Link to={`/visits/${last.visitId}/keep`}>{when}</Link>
+        <Link to={`/visits/${last.visitId}/record`}>{when}</Link>
       </div>
       <p>
         {Math.round(last.weeks)} weeks ago, {cm(last.grownCm)} grown. {last.outcome}

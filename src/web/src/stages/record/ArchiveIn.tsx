@@ -4,7 +4,7 @@ import { useState } from "react";
 import type { Schemas } from "../../api/client";
 import { raw } from "../../api/given";
 import { ChooseFile } from "../../views/ChooseFile";
-import css from "./Keep.module.css";
+import css from "./Data.module.css";
 
 type View = Schemas["ArchiveView"];
 

@@ -1,6 +1,6 @@
 import { Button, Modal } from "antd";
 import { useState } from "react";
-import css from "./Keep.module.css";
+import css from "./Data.module.css";
 
 /** The whole studio as one file; answers about health go out only when that was asked and answered. */
 export function ArchiveOut() {

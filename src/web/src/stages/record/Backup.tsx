@@ -4,7 +4,7 @@ import { useState } from "react";
 import type { Schemas } from "../../api/client";
 import { raw } from "../../api/given";
 import { ChooseFile } from "../../views/ChooseFile";
-import css from "./Keep.module.css";
+import css from "./Data.module.css";
 
 /** All of the data as it is, saved in one file and put back; asked before it takes the data's place. */
 export function Backup() {

@@ -7,7 +7,7 @@ import { given } from "../../api/given";
 import { MainNav } from "../../shell/MainNav";
 import parts from "../../style/parts.module.css";
 import css from "./Client.module.css";
-import { day } from "./useKeep";
+import { day } from "./useRecord";
 
 /** How a client's hair lifts against the tables, and how sure that is: eight in ten lie within. */
 function speedWords(own: Schemas["OwnLift"]): string {
@@ -49,12 +49,12 @@ export function Client() {
       <ol className={css.heads} aria-label="Visits">
         {data.visits.map((v) => (
           <li key={v.visitId}>
-            <Link to={`/visits/${v.visitId}/${v.sum ? "keep" : "consult"}`}>
+            <Link to={`/visits/${v.visitId}/${v.sum ? "record" : "consult"}`}>
               <img
                 alt={`${data.name} on ${day(v.startsAt)}`}
                 src={
                   v.sum
-                    ? `/api/visits/${v.visitId}/keep/picture?width=150`
+                    ? `/api/visits/${v.visitId}/record/picture?width=150`
                     : `/api/visits/${v.visitId}/plan/picture?angle=30&moment=before&width=150`
                 }
                 width="150"

@@ -8,7 +8,7 @@ import parts from "../../style/parts.module.css";
 import { clock } from "../../views/times";
 import { said, useUnits } from "../../views/units";
 import css from "./ComeAgain.module.css";
-import { day, type KeepView } from "./useKeep";
+import { day, type RecordView } from "./useRecord";
 
 export const dueWords: Record<Schemas["ServiceKind"], string> = {
   light: "light",
@@ -24,7 +24,7 @@ const local = (at: Date) =>
   new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
 
 /** When each service is due again, against how often she comes; and the next visit, booked. */
-export function ComeAgain({ view }: { view: KeepView }) {
+export function ComeAgain({ view }: { view: RecordView }) {
   const units = useUnits();
   const cache = useQueryClient();
   const start = new Date(view.startsAt);
@@ -40,7 +40,7 @@ export function ComeAgain({ view }: { view: KeepView }) {
           body: { hair: null, startsAt: new Date(when).toISOString() },
         }),
       ),
-    onSuccess: () => cache.invalidateQueries({ queryKey: ["keep"] }),
+    onSuccess: () => cache.invalidateQueries({ queryKey: ["record"] }),
   });
   const next = view.nextVisit[0];
   return (

@@ -77,7 +77,7 @@ export function DayLanes({ from, to, visits }: Props) {
               .filter((s) => s.chair === chair)
               .map(({ visit, start, end, minutes, hands }) => (
                 <li key={visit.visitId} style={between(start, end)}>
-                  <Link to={`/visits/${visit.visitId}/${visit.isPutAway ? "keep" : "consult"}`}>
+                  <Link to={`/visits/${visit.visitId}/${visit.isPutAway ? "record" : "consult"}`}>
                     <b>{visit.client}</b> {clock(start)}, {Math.round(minutes)} min
                   </Link>
                   {hands.map((h) => (

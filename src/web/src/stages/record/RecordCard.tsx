@@ -3,7 +3,7 @@ import { clock } from "../../views/times";
 import { quantity, said, useUnits } from "../../views/units";
 import { capital } from "../../views/words";
 import css from "./RecordCard.module.css";
-import type { KeepView } from "./useKeep";
+import type { RecordView } from "./useRecord";
 
 /** What of a visit can be taken elsewhere. */
 const files = [
@@ -22,7 +22,7 @@ const tells = 0.3;
 const minutes = (m: number) => `${Math.round(m)} min`;
 
 /** What was done at the visit and what came out: written by what was tapped, weighed and read. */
-export function RecordCard({ visit, view }: { visit: string; view: KeepView }) {
+export function RecordCard({ visit, view }: { visit: string; view: RecordView }) {
   const units = useUnits();
   const g = (grams: number) => quantity(grams, "g", units);
   const r = view.record;
@@ -135,7 +135,7 @@ export function RecordCard({ visit, view }: { visit: string; view: KeepView }) {
       <ul className={css.files} aria-label="In files">
         {files.map((f) => (
           <li key={f.file}>
-            <a href={`/api/visits/${visit}/keep/${f.file}`} download>
+            <a href={`/api/visits/${visit}/record/${f.file}`} download>
               {f.name}
             </a>
           </li>

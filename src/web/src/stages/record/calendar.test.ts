@@ -1,7 +1,7 @@
 import ICAL from "ical.js";
 import { expect, test } from "vitest";
 // What the server writes, pinned by a test of its own, read by a reader that shares no code with its writer.
-import text from "../../../../../tests/Host.Tests/Fixtures/visits.ics?raw";
+import text from "../../../../../tests/Wendro.Host.Tests/Fixtures/visits.ics?raw";
 
 test("visits are appointments for another reader: who, when in UTC, how long, once each", () => {
   const calendar = new ICAL.Component(ICAL.parse(text));

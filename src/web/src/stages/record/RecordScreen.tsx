@@ -6,20 +6,20 @@ import { Columns } from "../../visit/Columns";
 import { HeadColumn } from "../../visit/HeadColumn";
 import { useVisit } from "../../visit/useVisit";
 import { ComeAgain, dueWords } from "./ComeAgain";
-import css from "./KeepScreen.module.css";
-import { PuttingAway } from "./PuttingAway";
+import css from "./RecordScreen.module.css";
+import { CloseVisit } from "./CloseVisit";
 import { RecordCard } from "./RecordCard";
-import { useKeep, useKeptHair } from "./useKeep";
+import { useRecord, useRecordedHair } from "./useRecord";
 
 const most = 40;
 
-/** Keep: what was done and what came out, when she comes again, what she does at home. */
-export function KeepScreen() {
+/** Record: what was done and what came out, when she comes again, what she does at home. */
+export function RecordScreen() {
   const { visit, setRaw } = useVisit();
-  const kept = useKeep(visit);
+  const kept = useRecord(visit);
   const { view, problem } = kept;
   const [weeks, setWeeks] = useState(0);
-  const hair = useKeptHair(visit, weeks);
+  const hair = useRecordedHair(visit, weeks);
   // The hair as it left has its toner in its tints.
   useEffect(() => setRaw(true), [setRaw]);
   if (!view) {
@@ -58,7 +58,7 @@ export function KeepScreen() {
       }
       where={{ label: "Record", content: <RecordCard visit={visit} view={view} /> }}
       along={{ label: "Again", content: <ComeAgain view={view} /> }}
-      mind={{ label: "At home", content: <PuttingAway visit={visit} kept={kept} view={view} /> }}
+      mind={{ label: "At home", content: <CloseVisit visit={visit} kept={kept} view={view} /> }}
       count={0}
     />
   );

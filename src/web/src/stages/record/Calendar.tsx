@@ -10,7 +10,7 @@ import { clock } from "../../views/times";
 import { quantity, shownAs, useUnits } from "../../views/units";
 import { DayLanes } from "./DayLanes";
 import { Plot } from "./Plot";
-import css from "./Year.module.css";
+import css from "./Calendar.module.css";
 
 /** The Monday before a day, at midnight. */
 function monday(at: Date): Date {
@@ -37,7 +37,7 @@ function dayOf(name: string | null): Date {
 }
 
 /** The calendar by day or week, and the year in plain figures. */
-export function Year() {
+export function Calendar() {
   const [params, setParams] = useSearchParams();
   const by: By = params.get("by") === "day" ? "day" : "week";
   const day = dayOf(params.get("on"));
@@ -135,7 +135,7 @@ function Week({ from, visits, onDay }: WeekProps) {
             .map((v) => (
               <Link
                 key={v.visitId}
-                to={`/visits/${v.visitId}/${v.isPutAway ? "keep" : "consult"}`}
+                to={`/visits/${v.visitId}/${v.isPutAway ? "record" : "consult"}`}
                 data-chair={v.chair}
               >
                 <strong>{clock(v.startsAt)}</strong> {v.client}

@@ -5,7 +5,7 @@ import { api } from "../../api/client";
 import { given } from "../../api/given";
 
 /** Deletes a person with everything; her name is typed, so that nobody goes by a slip of a finger. */
-export function Forget() {
+export function DeletePerson() {
   const cache = useQueryClient();
   const [who, setWho] = useState<string>();
   const [asking, setAsking] = useState(false);

@@ -4,28 +4,28 @@ import { bytes, given } from "../../api/given";
 import { type Hair, readHair } from "../../api/seen";
 import { useFacts } from "../../visit/useFacts";
 
-export type KeepView = Schemas["KeepView"];
-export type KeepFact = Schemas["KeepFact"];
+export type RecordView = Schemas["RecordView"];
+export type RecordFact = Schemas["RecordFact"];
 
 /** A visit's record, and what is said when it is put away. */
-export function useKeep(visit: string) {
-  return useFacts<KeepView, KeepFact>({
+export function useRecord(visit: string) {
+  return useFacts<RecordView, RecordFact>({
     visit,
-    stage: "keep",
-    read: () => given(api.GET("/api/visits/{visit}/keep", { params: { path: { visit } } })),
+    stage: "record",
+    read: () => given(api.GET("/api/visits/{visit}/record", { params: { path: { visit } } })),
     post: ({ id, fact }) =>
-      given(api.POST("/api/visits/{visit}/keep/facts", { params: { path: { visit } }, body: { id, fact } })),
+      given(api.POST("/api/visits/{visit}/record/facts", { params: { path: { visit } }, body: { id, fact } })),
   });
 }
 
 /** The head as it left, so many weeks later. */
-export function useKeptHair(visit: string, weeks: number): Hair | undefined {
+export function useRecordedHair(visit: string, weeks: number): Hair | undefined {
   return useQuery<Hair>({
     queryKey: ["keptHair", visit, weeks],
     placeholderData: (p) => p,
     refetchOnMount: "always",
     queryFn: async ({ signal }) =>
-      readHair(await bytes(`/api/visits/${visit}/keep/hair?weeks=${weeks}`, signal)),
+      readHair(await bytes(`/api/visits/${visit}/record/hair?weeks=${weeks}`, signal)),
   }).data;
 }
 

@@ -4,17 +4,17 @@ import parts from "../../style/parts.module.css";
 import { clock } from "../../views/times";
 import type { Facts } from "../../visit/useFacts";
 import { Photographs } from "./Photographs";
-import css from "./PuttingAway.module.css";
-import type { KeepFact, KeepView } from "./useKeep";
+import css from "./CloseVisit.module.css";
+import type { RecordFact, RecordView } from "./useRecord";
 
 interface Props {
   visit: string;
-  kept: Facts<KeepView, KeepFact>;
-  view: KeepView;
+  kept: Facts<RecordView, RecordFact>;
+  view: RecordView;
 }
 
 /** After-care in her words, the artist's sentence, and the visit put away. */
-export function PuttingAway({ visit, kept, view }: Props) {
+export function CloseVisit({ visit, kept, view }: Props) {
   const { say, refused, busy } = kept;
   const given = view.kept.careGivenAt;
   const away = view.kept.putAwayAt;
@@ -23,7 +23,7 @@ export function PuttingAway({ visit, kept, view }: Props) {
     <div className={css.away}>
       <div className={parts.title}>
         <h2>After-care</h2>
-        <a href={`/api/visits/${visit}/keep/care.pdf`} target="_blank" rel="noreferrer">
+        <a href={`/api/visits/${visit}/record/care.pdf`} target="_blank" rel="noreferrer">
           Print
         </a>
       </div>

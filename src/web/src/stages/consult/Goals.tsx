@@ -4,12 +4,12 @@ import type { PlanEdit, Schemas } from "../../api/client";
 import { posted } from "../../api/given";
 import { fetchColours, readHair } from "../../api/seen";
 import type { Wiped } from "../../views/Wipe";
-import css from "./Wishes.module.css";
+import css from "./Goals.module.css";
 
-export type Wish = Schemas["Wish"];
+export type Goal = Schemas["Goal"];
 
 /** Her head as a wish would have it, coloured by the wished tone. */
-export function useLook(visit: string, wish: Wish | undefined, hairKey: string): Wiped | undefined {
+export function useLook(visit: string, wish: Goal | undefined, hairKey: string): Wiped | undefined {
   return useQuery<Wiped>({
     queryKey: ["look", visit, hairKey, JSON.stringify(wish)],
     enabled: wish !== undefined,
@@ -24,11 +24,11 @@ export function useLook(visit: string, wish: Wish | undefined, hairKey: string):
 }
 
 interface Props {
-  wish: Wish;
+  wish: Goal;
   /** How much lower mids lie where nothing is said of them, levels. */
   midsBelow: number;
   /** While a slider moves: the head moves with it, nothing is stored. */
-  onTry(wish: Wish | undefined): void;
+  onTry(wish: Goal | undefined): void;
   edit(edit: PlanEdit): Promise<boolean>;
 }
 
@@ -37,9 +37,9 @@ const softWords = (s: number) =>
   s <= 0.4 ? "melts away" : s <= 0.6 ? "soft" : s <= 1 ? "visible" : "a line";
 
 /** What she wants, as a look that can be recognised: every slider moves the head. */
-export function Wishes({ wish, midsBelow, onTry, edit }: Props) {
+export function Goals({ wish, midsBelow, onTry, edit }: Props) {
   const mids = wish.midsLevel ?? wish.endsLevel - midsBelow;
-  const set = async (change: Partial<Wish>) => {
+  const set = async (change: Partial<Goal>) => {
     await edit({ kind: "setWish", wish: { ...wish, ...change } });
     onTry(undefined);
   };
@@ -48,7 +48,7 @@ export function Wishes({ wish, midsBelow, onTry, edit }: Props) {
     value: number,
     [min, max, step]: [number, number, number],
     words: string,
-    change: (v: number) => Partial<Wish>,
+    change: (v: number) => Partial<Goal>,
   ) => (
     <div className={css.wish}>
       <span>{label}</span>

@@ -2,7 +2,7 @@ import { Button, Checkbox, Popover, Segmented, Select } from "antd";
 import type { Schemas, Wear } from "../../api/client";
 import parts from "../../style/parts.module.css";
 import { wearWords, wornWays } from "../../views/words";
-import css from "./HowSheWearsIt.module.css";
+import css from "./WearHabits.module.css";
 import type { Consult } from "./useConsult";
 
 const often: Record<Schemas["Often"], string> = {
@@ -12,7 +12,7 @@ const often: Record<Schemas["Often"], string> = {
 };
 
 /** The wears she uses and how often: down always, the others as she says. */
-export function HowSheWearsIt({
+export function WearHabits({
   consult,
   wears,
   styled,

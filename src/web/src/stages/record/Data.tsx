@@ -4,19 +4,19 @@ import parts from "../../style/parts.module.css";
 import { ArchiveIn } from "./ArchiveIn";
 import { ArchiveOut } from "./ArchiveOut";
 import { Backup } from "./Backup";
-import { Forget } from "./Forget";
-import css from "./Keep.module.css";
+import { DeletePerson } from "./DeletePerson";
+import css from "./Data.module.css";
 
 /** What is kept: the whole studio as one file, out and in, and its visits for any calendar. */
-export function Keep() {
+export function Data() {
   useEffect(() => {
-    document.title = "Keep · Wendro";
+    document.title = "Data · Wendro";
   }, []);
   return (
     <main className={parts.day}>
       <header>
         <div>
-          <h1>Keep</h1>
+          <h1>Data</h1>
           <p>What is yours, in files that anybody can read</p>
         </div>
         <MainNav />
@@ -32,7 +32,7 @@ export function Keep() {
           </a>
         </section>
         <Backup />
-        <Forget />
+        <DeletePerson />
       </div>
     </main>
   );

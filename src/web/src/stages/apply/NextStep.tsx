@@ -28,7 +28,7 @@ const near = { steps: 1, across: 12, down: 9 };
 const twice = 1000;
 
 /** What comes next, one target the size of a hand, and what may be said of it. */
-export function AtWork({ service, chair, now, mirrored, due }: Props) {
+export function NextStep({ service, chair, now, mirrored, due }: Props) {
   const { next } = service;
   const wave = ownWave(service);
   const target = useRef<HTMLButtonElement>(null);
