@@ -63,7 +63,7 @@ internal static class PatternTable
                         $"| {pattern.Name} | {words} "
                             + $"| {head.Panels.Count(p => p.Coats.Count > 0)} | {head.Minutes:0} "
                             + $"| {mix.Bowls.Count} | {mix.Grams:0} "
-                            + $"| {head.Measures.EndsLevel:0.0} ({plan.Wish.EndsLevel.Value:0.0}) | "
+                            + $"| {head.Measures.EndsLevel:0.0} ({plan.Goal.EndsLevel.Value:0.0}) | "
                             + $"{head.Measures.LightShare:P0} | {string.Join(", ", found)} |"
                     )
                 );

@@ -47,7 +47,7 @@ internal static class ProposalFigures
                 () =>
                     Console.WriteLine(
                         $"  {Path.GetFileNameWithoutExtension(file), -32} {took, 8:0.0} s {lookedUp, 9:0.0} s {judged, 12} "
-                            + $"{judged / Math.Max(0.01, took - lookedUp), 10:0} {Aim.Distance(byHand, hand.Wish), 12:0.00} → "
+                            + $"{judged / Math.Max(0.01, took - lookedUp), 10:0} {Aim.Distance(byHand, hand.Goal), 12:0.00} → "
                             + $"{found[0].Distance:0.00}, {found[1].Distance:0.00}, {found[2].Distance:0.00}"
                     ),
                 took > MostSeconds,

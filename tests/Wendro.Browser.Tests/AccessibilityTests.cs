@@ -59,7 +59,7 @@ public sealed class AccessibilityTests(App app) : IClassFixture<App>
             {
                 "" or "desk" or "shelf" or "keep" or "year" or "year?by=day" => at,
                 "clients" => $"clients/{ClientOf(app, visit)}",
-                "record" => $"visits/{visit}/keep",
+                "record" => $"visits/{visit}/record",
                 _ => $"visits/{visit}/{at}",
             };
             app.Browser.Navigate().GoToUrl($"{app.Address}/{address}");
@@ -87,7 +87,7 @@ public sealed class AccessibilityTests(App app) : IClassFixture<App>
     private static string ClientOf(App app, string visit)
     {
         using var http = new HttpClient { BaseAddress = new Uri(app.Address) };
-        var keep = http.GetStringAsync(new Uri($"/api/visits/{visit}/keep", UriKind.Relative)).GetAwaiter().GetResult();
+        var keep = http.GetStringAsync(new Uri($"/api/visits/{visit}/record", UriKind.Relative)).GetAwaiter().GetResult();
         return (string)JsonNode.Parse(keep)!["clientId"]!;
     }
 

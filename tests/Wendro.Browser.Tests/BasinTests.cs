@@ -163,11 +163,11 @@ public sealed class BasinTests(App app) : IClassFixture<App>
         }
 
         Assert.True(painted > 0);
-        while (view["waves"]!.AsArray() is { Count: > 0 } waves)
+        while (view["waves"]!.AsArray() is { Count: > 0 } rinses)
         {
-            var wait = ((DateTimeOffset)waves[0]!["startsAt"]! - (DateTimeOffset)view["now"]!).TotalMinutes;
+            var wait = ((DateTimeOffset)rinses[0]!["startsAt"]! - (DateTimeOffset)view["now"]!).TotalMinutes;
             app.SetClock(minute += Math.Max(0, wait));
-            var panels = waves[0]!["panels"]!.ToJsonString();
+            var panels = rinses[0]!["panels"]!.ToJsonString();
             app.Say(visit, "apply", $$"""{"kind":"waveBegun","panels":{{panels}}}""");
             app.SetClock(minute += 9);
             view = app.Say(visit, "apply", """{"kind":"waveEnded"}""");

@@ -77,7 +77,7 @@ public sealed class ConsultTests(App app) : IClassFixture<App>
     }
 
     [Fact]
-    public void Marks_zones_and_the_wish_move_her_head()
+    public void Marks_zones_and_the_goal_move_her_head()
     {
         app.Begin();
         app.Visit("Maelis Thornby", "consult");

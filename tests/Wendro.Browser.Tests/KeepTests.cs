@@ -10,7 +10,7 @@ public sealed class KeepTests(App app) : IClassFixture<App>
     {
         app.Begin();
         _ = app.VisitOf("Aurel of the archive");
-        app.Browser.Navigate().GoToUrl($"{app.Address}/keep");
+        app.Browser.Navigate().GoToUrl($"{app.Address}/data");
         var save = app.Find("save", By.LinkText("Save the archive"));
         var archive = Bytes(save.GetAttribute("href")!);
         var file = app.Beside("archive.zip");
@@ -68,7 +68,7 @@ public sealed class KeepTests(App app) : IClassFixture<App>
     {
         app.Begin();
         _ = app.VisitOf("Backed up by the page");
-        app.Browser.Navigate().GoToUrl($"{app.Address}/keep");
+        app.Browser.Navigate().GoToUrl($"{app.Address}/data");
         var backup = Bytes(app.Find("save", By.LinkText("Save a backup")).GetAttribute("href")!);
         var file = app.Beside("backup.zip");
         File.WriteAllBytes(file, backup);
@@ -103,12 +103,12 @@ public sealed class KeepTests(App app) : IClassFixture<App>
         app.Until("that is kept", _ => (bool)app.Get($"visits/{first}/photographs")[0]!["mayBeShown"]!);
 
         var at = DateTimeOffset.Parse(
-            (string)app.Get($"visits/{first}/keep")["startsAt"]!,
+            (string)app.Get($"visits/{first}/record")["startsAt"]!,
             System.Globalization.CultureInfo.InvariantCulture
         );
-        var id = (string)app.Get($"visits/{first}/keep")["clientId"]!;
+        var id = (string)app.Get($"visits/{first}/record")["clientId"]!;
         var next = app.Post($"clients/{id}/visits", $$"""{"startsAt":"{{at.AddDays(56):O}}"}""");
-        app.Browser.Navigate().GoToUrl($"{app.Address}/visits/{(string)next["visitId"]!}/keep");
+        app.Browser.Navigate().GoToUrl($"{app.Address}/visits/{(string)next["visitId"]!}/record");
         TestPicture.Write(file, "#b98d60");
         app.Find("an empty place", Place("Add a photograph: Toned, back"));
         Choose(file, "Photograph to keep: Toned, back");

@@ -61,7 +61,7 @@ public sealed class YearsTests(App app) : IClassFixture<App>
                     ? all
                     : null
         );
-        var page = app.Get($"clients/{(string)app.Get($"visits/{first}/keep")["clientId"]!}");
+        var page = app.Get($"clients/{(string)app.Get($"visits/{first}/record")["clientId"]!}");
         var off = page["visits"]!.AsArray().Select(v => (double)v!["sum"]!["forecastError"]!).ToArray();
         Assert.True(off[0] > off[1] + 0.1, string.Join(", ", off));
         Assert.True(off[0] > off[2] + 0.1, string.Join(", ", off));
@@ -111,11 +111,11 @@ public sealed class YearsTests(App app) : IClassFixture<App>
         var panels = view["waiting"]!.AsArray().Select(p => (string)p!).ToArray();
         app.SetClock(minute += panels.Length * 0.7);
         view = app.Say(visit, "apply", $$"""{"kind":"paintedUpTo","panel":"{{panels[^1]}}" }""");
-        while (view["waves"]!.AsArray() is { Count: > 0 } waves)
+        while (view["waves"]!.AsArray() is { Count: > 0 } rinses)
         {
-            var wait = ((DateTimeOffset)waves[0]!["startsAt"]! - (DateTimeOffset)view["now"]!).TotalMinutes;
+            var wait = ((DateTimeOffset)rinses[0]!["startsAt"]! - (DateTimeOffset)view["now"]!).TotalMinutes;
             app.SetClock(minute += Math.Max(0, wait));
-            app.Say(visit, "apply", $$"""{"kind":"waveBegun","panels":{{waves[0]!["panels"]!.ToJsonString()}} }""");
+            app.Say(visit, "apply", $$"""{"kind":"waveBegun","panels":{{rinses[0]!["panels"]!.ToJsonString()}} }""");
             app.SetClock(minute += 9);
             view = app.Say(visit, "apply", """{"kind":"waveEnded"}""");
         }
@@ -155,7 +155,7 @@ public sealed class YearsTests(App app) : IClassFixture<App>
         app.Button("Book it").Click();
         var booked = app.Find("booked", By.XPath("//p[starts-with(., 'Booked:')]/a"));
         var weeks = (
-            (DateTimeOffset)app.Get($"visits/{visit}/keep")["nextVisit"]![0]!["startsAt"]! - DateTimeOffset.UtcNow
+            (DateTimeOffset)app.Get($"visits/{visit}/record")["nextVisit"]![0]!["startsAt"]! - DateTimeOffset.UtcNow
         ).TotalMinutes;
         app.SetClock(minute = Math.Max(minute, weeks));
         booked.Click();

@@ -9,9 +9,9 @@ namespace Wendro.Fixtures;
 /// Whom a pattern is for: what a pattern lays is judged on her, by the bench's table and by the tests.
 /// </summary>
 /// <param name="Hair">Her hair.</param>
-/// <param name="Wish">What she wants.</param>
+/// <param name="Goal">What she wants.</param>
 /// <param name="Ties">Whether she ties it back.</param>
-public sealed record FittingClient(HairProfile Hair, Goal Wish, bool Ties = true)
+public sealed record FittingClient(HairProfile Hair, Goal Goal, bool Ties = true)
 {
     /// <summary>A medium head of straight hair at 35 cm that wants what is usually wanted.</summary>
     public static FittingClient Medium { get; } = new(HairProfile.Usual with { Cut = new Cut(35) }, new Goal());
@@ -57,7 +57,7 @@ public sealed record FittingClient(HairProfile Hair, Goal Wish, bool Ties = true
     /// <summary>A plan nobody has begun, for her.</summary>
     public Plan Fresh()
     {
-        var plan = Plan.Fresh(5) with { Wish = Wish };
+        var plan = Plan.Fresh(5) with { Goal = Goal };
         return Ties ? plan : plan with { Wears = [Wear.Down] };
     }
 }

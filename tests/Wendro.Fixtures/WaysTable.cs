@@ -42,9 +42,9 @@ public static class WaysTable
             var ways = Of(id);
             foreach (var way in ways.Ways)
             {
-                var waves = string.Join(
+                var rinses = string.Join(
                     ", ",
-                    way.Visit.Waves.Select(w => w.StartsAt.ToString("0", CultureInfo.InvariantCulture))
+                    way.Visit.Rinses.Select(w => w.StartsAt.ToString("0", CultureInfo.InvariantCulture))
                 );
                 var volumes = string.Join(", ", way.Volumes.Select(v => v.ToString("0", CultureInfo.InvariantCulture)));
                 var label = $"{way.Label}{(way.IsStronger ? " (an offer)" : string.Empty)}";
@@ -52,7 +52,7 @@ public static class WaysTable
                 Console.WriteLine(
                     string.Create(
                         CultureInfo.InvariantCulture,
-                        $"| {StartingPatterns.Of(id)!.Name} | {label} | {way.Visit.Minutes:0} | {waves} "
+                        $"| {StartingPatterns.Of(id)!.Name} | {label} | {way.Visit.Minutes:0} | {rinses} "
                             + $"| {way.Bowls} | {volumes} | {way.Visit.Outside.Count} | {best} |"
                     )
                 );

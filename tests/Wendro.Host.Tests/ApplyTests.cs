@@ -176,7 +176,7 @@ public sealed class ApplyTests
     }
 
     [Fact]
-    public async Task A_service_of_two_steps_is_painted_looked_at_rinsed_in_waves_and_read()
+    public async Task A_service_of_two_steps_is_painted_looked_at_rinsed_in_rinses_and_read()
     {
         using var server = new Server();
         var (http, visit) = await PaintedAsync(
@@ -200,7 +200,7 @@ public sealed class ApplyTests
         view = await SaidAsync(http, visit, Painted(Waiting(view)[0]));
 
         server.Clock.Advance(TimeSpan.FromMinutes(15));
-        var wave = (DateTimeOffset)view["waves"]![0]!["startsAt"]!;
+        var rinse = (DateTimeOffset)view["waves"]![0]!["startsAt"]!;
         var looked = (string)view["panels"]![0]!["panel"]!;
         view = await SaidAsync(
             http,
@@ -208,7 +208,7 @@ public sealed class ApplyTests
             $$"""{"kind":"looked","panel":"{{looked}}","level":8.5,"even":true,"state":"working"}"""
         );
         Assert.True(
-            (DateTimeOffset)view["waves"]![0]!["startsAt"]! <= wave,
+            (DateTimeOffset)view["waves"]![0]!["startsAt"]! <= rinse,
             "it lifts more than expected: rinsed no later"
         );
         Assert.Single(view["looks"]!.AsArray());
@@ -274,13 +274,13 @@ public sealed class ApplyTests
         Each.Of(view["panels"]!.AsArray(), p => Assert.Equal("on", (string)p!["state"]!));
         view = await SaidAsync(http, visit, """{"kind":"laid"}""");
 
-        while (view["waves"]!.AsArray() is { Count: > 0 } waves)
+        while (view["waves"]!.AsArray() is { Count: > 0 } rinses)
         {
             server.Clock.Advance(TimeSpan.FromMinutes(15));
             view = await SaidAsync(
                 http,
                 visit,
-                $$"""{"kind":"waveBegun","panels":{{waves[0]!["panels"]!.ToJsonString()}}}"""
+                $$"""{"kind":"waveBegun","panels":{{rinses[0]!["panels"]!.ToJsonString()}}}"""
             );
             view = await SaidAsync(http, visit, """{"kind":"waveEnded"}""");
         }
@@ -379,7 +379,7 @@ public sealed class ApplyTests
     }
 
     [Fact]
-    public async Task Somebody_who_rinses_lets_painting_go_on_through_a_wave()
+    public async Task Somebody_who_rinses_lets_painting_go_on_through_a_rinse()
     {
         using var server = new Server();
         var (http, visit) = await PaintedAsync(server);
@@ -388,11 +388,11 @@ public sealed class ApplyTests
         await SaidAsync(http, visit, """{"kind":"hands","pairs":2,"does":"rinses"}""");
         server.Clock.Advance(TimeSpan.FromMinutes(1));
         await SaidAsync(http, visit, Painted(panels[0]));
-        var wave = await SaidAsync(http, visit, $$"""{"kind":"waveBegun","panels":["{{panels[0]}}"]}""");
-        Assert.Equal("rinses", (string)wave["help"]!);
-        Assert.Equal(panels[1], (string)wave["next"]!["panel"]!["key"]!);
-        var next = wave["panels"]!.AsArray().Single(p => (string)p!["panel"]! == panels[1])!;
-        Assert.True((DateTimeOffset)next["begunAt"]! < (DateTimeOffset)wave["waveEndsAt"]!, "it waits for the wave");
+        var rinse = await SaidAsync(http, visit, $$"""{"kind":"waveBegun","panels":["{{panels[0]}}"]}""");
+        Assert.Equal("rinses", (string)rinse["help"]!);
+        Assert.Equal(panels[1], (string)rinse["next"]!["panel"]!["key"]!);
+        var next = rinse["panels"]!.AsArray().Single(p => (string)p!["panel"]! == panels[1])!;
+        Assert.True((DateTimeOffset)next["begunAt"]! < (DateTimeOffset)rinse["waveEndsAt"]!, "it waits for the wave");
     }
 
     [Fact]

@@ -42,9 +42,11 @@ public sealed partial class ArchitectureTests
             .GroupBy(f => f.Room)
             .ToDictionary(
                 g => g.Key,
-                g => g.SelectMany(f => Uses().Matches(f.Text).Select(m => m.Groups[1].Value)).Where(rooms.Contains)
-                    .Where(u => u != g.Key)
-                    .ToHashSet()
+                g =>
+                    g.SelectMany(f => Uses().Matches(f.Text).Select(m => m.Groups[1].Value))
+                        .Where(rooms.Contains)
+                        .Where(u => u != g.Key)
+                        .ToHashSet()
             );
         foreach (var room in rooms)
         {
@@ -67,7 +69,10 @@ public sealed partial class ArchitectureTests
 
     [Fact]
     public void A_rooms_namespace_is_its_folder() =>
-        Each.Of(Files(), f => Assert.Contains($"\nnamespace Wendro.{f.Room};", $"\n{f.Text}", StringComparison.Ordinal));
+        Each.Of(
+            Files(),
+            f => Assert.Contains($"\nnamespace Wendro.{f.Room};", $"\n{f.Text}", StringComparison.Ordinal)
+        );
 
     [Fact]
     public void Files_stay_small() =>

@@ -65,8 +65,8 @@ public sealed class ArchiveTests
         await SayAsync("apply", """{"kind":"seated"}""", 0);
         await SayAsync("review", """{"kind":"state","wetness":"dry","washed":true,"light":"studio"}""");
         await SayAsync("review", """{"kind":"read","zone":"lowerBack","depth":"ends","level":6.5}""");
-        await SayAsync("keep", """{"kind":"words","words":"All of it is kept."}""");
-        await SayAsync("keep", """{"kind":"putAway"}""");
+        await SayAsync("record", """{"kind":"words","words":"All of it is kept."}""");
+        await SayAsync("record", """{"kind":"putAway"}""");
         using var picture = new ByteArrayContent(Png());
         picture.Headers.ContentType = new MediaTypeHeaderValue("image/png");
         var kept = await http.PostAsync(
@@ -103,7 +103,7 @@ public sealed class ArchiveTests
             Assert.Equal(200, again);
             Assert.True(Counts(nothing) is { New: 0, Changed: 0, Newer: 0, Refused: 0, Same: > 0 });
             Assert.Equal(archive, await ExportAsync(there, health));
-            foreach (var path in new[] { "plan", "review", "photographs", "keep" })
+            foreach (var path in new[] { "plan", "review", "photographs", "record" })
             {
                 var (here, over) = (
                     await http.ReadAsync($"/api/visits/{visit}/{path}"),

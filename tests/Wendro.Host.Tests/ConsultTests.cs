@@ -292,10 +292,10 @@ public sealed class ConsultTests(Server server) : IClassFixture<Server>
     public async Task The_look_she_wants_has_the_light_she_wants_and_stores_nothing()
     {
         var visit = await http.NewVisitAsync();
-        async Task<byte[]> LookAsync(string wish)
+        async Task<byte[]> LookAsync(string goal)
         {
             using var content = new StringContent(
-                $"{{\"wish\":{wish}}}",
+                $"{{\"wish\":{goal}}}",
                 System.Text.Encoding.UTF8,
                 "application/json"
             );

@@ -34,11 +34,11 @@ public sealed class CorrectionTests
             view = await SaidAsync(http, visit, "apply", $$"""{"kind":"painted","panel":"{{panel}}"}""");
         }
 
-        while (view["waves"]!.AsArray() is { Count: > 0 } waves)
+        while (view["waves"]!.AsArray() is { Count: > 0 } rinses)
         {
-            var start = (DateTimeOffset)waves[0]!["startsAt"]!;
+            var start = (DateTimeOffset)rinses[0]!["startsAt"]!;
             server.Clock.SetUtcNow(start > server.Clock.GetUtcNow() ? start : server.Clock.GetUtcNow());
-            var panels = waves[0]!["panels"]!.ToJsonString();
+            var panels = rinses[0]!["panels"]!.ToJsonString();
             view = await SaidAsync(http, visit, "apply", $$"""{"kind":"waveBegun","panels":{{panels}}}""");
             server.Clock.Advance(TimeSpan.FromMinutes(10));
             view = await SaidAsync(http, visit, "apply", """{"kind":"waveEnded"}""");

@@ -102,7 +102,7 @@ public sealed class DeskMixTests(Server server) : IClassFixture<Server>
     }
 
     [Fact]
-    public async Task Groups_and_waves_are_scheduled_with_their_panels_from_nought()
+    public async Task Groups_and_rinses_are_scheduled_with_their_panels_from_nought()
     {
         var answer = await AskAsync(
             "schedule",
@@ -113,10 +113,10 @@ public sealed class DeskMixTests(Server server) : IClassFixture<Server>
         // All is painted at 8; the last of the back may be rinsed at 16, and five panels take 4 + 4 × 0.5 minutes.
         Assert.Equal(16, (double)answer["endsAt"]!, 1e-9);
         Assert.Equal(16, (double)answer["lowerBound"]!, 1e-9);
-        var wave = Assert.Single(answer["waves"]!.AsArray())!;
-        Assert.Equal(5, wave["panels"]!.AsArray().Count);
-        var first = wave["panels"]![0]!;
-        Assert.Equal((double)wave["startsAt"]! + 4, (double)first["rinsedAt"]!, 1e-9);
+        var rinse = Assert.Single(answer["waves"]!.AsArray())!;
+        Assert.Equal(5, rinse["panels"]!.AsArray().Count);
+        var first = rinse["panels"]![0]!;
+        Assert.Equal((double)rinse["startsAt"]! + 4, (double)first["rinsedAt"]!, 1e-9);
         Assert.Equal(0, (int)first["index"]!);
 
         var not = await AskAsync(
@@ -133,7 +133,7 @@ public sealed class DeskMixTests(Server server) : IClassFixture<Server>
     }
 
     [Fact]
-    public async Task Ten_thousand_windows_are_rinsed_in_as_few_waves_as_can_be()
+    public async Task Ten_thousand_windows_are_rinsed_in_as_few_rinses_as_can_be()
     {
         Assert.Empty((await AskAsync("rinse", """{"windows":[]}"""))["waves"]!.AsArray());
         var windows = string.Join(
@@ -142,9 +142,9 @@ public sealed class DeskMixTests(Server server) : IClassFixture<Server>
                 .Range(0, 10_000)
                 .Select(i => string.Create(CultureInfo.InvariantCulture, $"{{\"from\":{i},\"to\":{i + 9.5}}}"))
         );
-        var waves = (await AskAsync("rinse", $"{{\"windows\":[{windows}]}}"))["waves"]!.AsArray();
-        Assert.Equal(1000, waves.Count);
-        Assert.Equal(9.5, (double)waves[0]!);
+        var rinses = (await AskAsync("rinse", $"{{\"windows\":[{windows}]}}"))["waves"]!.AsArray();
+        Assert.Equal(1000, rinses.Count);
+        Assert.Equal(9.5, (double)rinses[0]!);
     }
 
     [Theory]

@@ -236,7 +236,7 @@ public sealed class DocumentsTests
         Assert.Equal(shown.ToJsonString(), (await http.ReadAsync($"/api/visits/{visit}/plan/file")).ToJsonString());
         var plan = await http.ReadAsync($"/api/visits/{visit}/plan");
         Assert.False((bool)plan["canUndo"]! || (bool)plan["canRedo"]!);
-        Assert.Equal(6.75, (await revisions.PlanAtAsync(Guid.Parse(visit), 4, default))!.Wish.EndsLevel);
+        Assert.Equal(6.75, (await revisions.PlanAtAsync(Guid.Parse(visit), 4, default))!.Goal.EndsLevel);
 
         // It can still be worked on.
         Assert.Equal(200, (await http.EditAsync(visit, 10, """{"kind":"setReach","reach":"half"}""")).Status);

@@ -77,11 +77,11 @@ public sealed class KeepingTests
     }
 
     private static async Task<string> ClientOfAsync(HttpClient http, string visit) =>
-        (string)(await http.ReadAsync($"/api/visits/{visit}/keep"))["clientId"]!;
+        (string)(await http.ReadAsync($"/api/visits/{visit}/record"))["clientId"]!;
 
     private static async Task<string> NextAsync(HttpClient http, string visit, int days)
     {
-        var keep = await http.ReadAsync($"/api/visits/{visit}/keep");
+        var keep = await http.ReadAsync($"/api/visits/{visit}/record");
         var at = ((DateTimeOffset)keep["startsAt"]!).AddDays(days).ToString("O");
         return (string)
             (
@@ -98,10 +98,10 @@ public sealed class KeepingTests
         var http = server.CreateClient();
         var visit = await ServedAsync(server, http);
         await SaidAsync(http, visit, "review", """{"kind":"note","words":"Depth only underneath."}""");
-        await SaidAsync(http, visit, "keep", """{"kind":"words","words":"She loved the ends."}""");
-        await SaidAsync(http, visit, "keep", """{"kind":"care","words":"Nothing but water."}""");
-        await SaidAsync(http, visit, "keep", """{"kind":"given"}""");
-        var view = await SaidAsync(http, visit, "keep", """{"kind":"putAway"}""");
+        await SaidAsync(http, visit, "record", """{"kind":"words","words":"She loved the ends."}""");
+        await SaidAsync(http, visit, "record", """{"kind":"care","words":"Nothing but water."}""");
+        await SaidAsync(http, visit, "record", """{"kind":"given"}""");
+        var view = await SaidAsync(http, visit, "record", """{"kind":"putAway"}""");
         var record = view["record"]!;
         var step = record["steps"]!.AsArray().Single()!;
         Assert.True((int)step["panels"]! > 10);
@@ -117,19 +117,19 @@ public sealed class KeepingTests
         Assert.Equal("She loved the ends.", (string)view["kept"]!["words"]!);
         Assert.NotNull(view["kept"]!["careGivenAt"]);
         var done = (await http.ReadAsync($"/api/visits/{visit}/glance"))["done"]!.AsArray().Select(s => (string)s!);
-        Assert.Contains("keep", done);
+        Assert.Contains("record", done);
 
         using var again = server.Again();
         Assert.Equal(
             view.ToJsonString(),
-            (await again.CreateClient().ReadAsync($"/api/visits/{visit}/keep")).ToJsonString()
+            (await again.CreateClient().ReadAsync($"/api/visits/{visit}/record")).ToJsonString()
         );
 
         // A year is added up from what was put away; taken out again it does not count.
         var month = (await http.ReadAsync("/api/year"))["months"]!.AsArray().Single()!;
         Assert.Equal((2031, 5, 1), ((int)month["year"]!, (int)month["month"]!, (int)month["visits"]!));
         Assert.Equal(0.5, (double)month["forecastError"]!, 0.06);
-        await SaidAsync(http, visit, "keep", """{"kind":"putAway","is":false}""");
+        await SaidAsync(http, visit, "record", """{"kind":"putAway","is":false}""");
         Assert.Empty((await http.ReadAsync("/api/year"))["months"]!.AsArray());
     }
 
@@ -341,7 +341,7 @@ public sealed class KeepingTests
         var http = server.CreateClient();
         var visit = await http.NewVisitAsync();
         var (status, _) = await http.PostAsync(
-            $"/api/visits/{visit}/keep/facts",
+            $"/api/visits/{visit}/record/facts",
             $$"""{"id":"{{Guid.NewGuid()}}","fact":{{fact}} }"""
         );
         Assert.Equal(400, status);
@@ -354,7 +354,7 @@ public sealed class KeepingTests
         var http = server.CreateClient();
         var visit = await ServedAsync(server, http);
         async Task<byte[]> HairAsync(string query) =>
-            await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/keep/hair{query}", UriKind.Relative));
+            await http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/record/hair{query}", UriKind.Relative));
         var left = await HairAsync("");
         var cameOut = await http.GetByteArrayAsync(
             new Uri($"/api/visits/{visit}/review/hair?which=cameOut", UriKind.Relative)
@@ -371,12 +371,12 @@ public sealed class KeepingTests
 
         foreach (var wrong in new[] { "hair?weeks=-1", "hair?weeks=999", "picture?width=3" })
         {
-            using var refused = await http.GetAsync(new Uri($"/api/visits/{visit}/keep/{wrong}", UriKind.Relative));
+            using var refused = await http.GetAsync(new Uri($"/api/visits/{visit}/record/{wrong}", UriKind.Relative));
             Assert.Equal(400, (int)refused.StatusCode);
         }
 
         Task<byte[]> PictureAsync(string query) =>
-            http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/keep/picture{query}", UriKind.Relative));
+            http.GetByteArrayAsync(new Uri($"/api/visits/{visit}/record/picture{query}", UriKind.Relative));
     }
 
     [Fact]

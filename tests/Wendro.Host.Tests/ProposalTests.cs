@@ -51,25 +51,25 @@ public sealed class ProposalTests
         Assert.Equal(3, found.Count);
         var nearest = found[0];
         Assert.True(
-            nearest.Score < Aim.Score(hand, plan.Wish, Strength.Nearest),
-            $"found {nearest.Score:0.00}, by hand {Aim.Score(hand, plan.Wish, Strength.Nearest):0.00}"
+            nearest.Score < Aim.Score(hand, plan.Goal, Strength.Nearest),
+            $"found {nearest.Score:0.00}, by hand {Aim.Score(hand, plan.Goal, Strength.Nearest):0.00}"
         );
 
         // Every wish is met within what the eye lets pass, or it is named with its reason.
         foreach (var f in found)
         {
-            var (o, wish) = (f.Outcome, plan.Wish);
+            var (o, goal) = (f.Outcome, plan.Goal);
             Assert.Equal(
-                f.Unmet.Any(u => u.Wish == "ends"),
-                o.EndsLevel is not { } ends || Math.Abs(ends - wish.EndsLevel) > Aim.EndsWithin
+                f.Unmet.Any(u => u.Goal == "ends"),
+                o.EndsLevel is not { } ends || Math.Abs(ends - goal.EndsLevel) > Aim.EndsWithin
             );
             Assert.Equal(
-                f.Unmet.Any(u => u.Wish == "face frame"),
-                o.FaceFrameLift < wish.FaceFrameLift - Aim.FaceWithin
+                f.Unmet.Any(u => u.Goal == "face frame"),
+                o.FaceFrameLift < goal.FaceFrameLift - Aim.FaceWithin
             );
             Assert.Equal(
-                f.Unmet.Any(u => u.Wish == "root softness"),
-                o.RootSoftness > wish.RootSoftness + Aim.SoftnessWithin
+                f.Unmet.Any(u => u.Goal == "root softness"),
+                o.RootSoftness > goal.RootSoftness + Aim.SoftnessWithin
             );
             Assert.All(f.Unmet, u => Assert.True(u.Because.Length > 15));
         }

@@ -53,7 +53,7 @@ public sealed class ReadingsTests
             """{"kind":"read","zone":"nape","depth":"ends","level":6.5,"evenness":"patchy","undertone":"orange"}"""
         );
         await SaidAsync(http, one, """{"kind":"read","zone":"nape","depth":"root","level":4}""");
-        var table = await http.GetStringAsync(new Uri($"/api/visits/{one}/keep/readings.csv", UriKind.Relative));
+        var table = await http.GetStringAsync(new Uri($"/api/visits/{one}/record/readings.csv", UriKind.Relative));
 
         // Its own visit has all of it; the other has to say first how wet the hair is.
         var (_, own) = await SendAsync(http, one, table);
@@ -75,7 +75,7 @@ public sealed class ReadingsTests
         Assert.Equal(4, await FactsAsync(http, other));
         Assert.Equal(
             table,
-            await http.GetStringAsync(new Uri($"/api/visits/{other}/keep/readings.csv", UriKind.Relative))
+            await http.GetStringAsync(new Uri($"/api/visits/{other}/record/readings.csv", UriKind.Relative))
         );
         var (_, again) = await SendAsync(http, other, table);
         Assert.Equal((0, 0, 2), Counts(again!));

@@ -134,7 +134,7 @@ public sealed class SeenTests(Server server) : IClassFixture<Server>
     }
 
     [Fact]
-    public async Task Tints_come_as_one_table_raw_or_as_wished()
+    public async Task Tints_come_as_one_table_raw_or_as_goal()
     {
         async Task<byte[]> Tints(string query) =>
             await http.GetByteArrayAsync(new Uri($"/api/colours/tints{query}", UriKind.Relative));

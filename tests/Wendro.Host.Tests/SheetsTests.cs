@@ -43,7 +43,7 @@ public sealed class SheetsTests
 
     private static async Task<byte[]> GetAsync(HttpClient http, string visit, string file, string type)
     {
-        using var answer = await http.GetAsync(new Uri($"/api/visits/{visit}/keep/{file}", UriKind.Relative));
+        using var answer = await http.GetAsync(new Uri($"/api/visits/{visit}/record/{file}", UriKind.Relative));
         Assert.True(answer.IsSuccessStatusCode, $"{file}: {answer.StatusCode}");
         Assert.Equal(type, answer.Content.Headers.ContentType!.MediaType);
         return await answer.Content.ReadAsByteArrayAsync();
@@ -76,7 +76,7 @@ public sealed class SheetsTests
 
         var words = string.Join("\\n", Enumerable.Repeat("Wash it seldom and with " + new string('w', 200), 15));
         var (status, body) = await http.PostAsync(
-            $"/api/visits/{visit}/keep/facts",
+            $"/api/visits/{visit}/record/facts",
             $$"""{"id":"{{Guid.NewGuid()}}","fact":{"kind":"care","words":"{{words}}"} }"""
         );
         Assert.True(status == 200, body?.ToJsonString());

@@ -25,7 +25,7 @@ public sealed class ThinningTests
         );
     }
 
-    private static string Wish(double level) =>
+    private static string Goal(double level) =>
         $$"""{"kind":"setWish","wish":{"endsLevel":{{level.ToString(System.Globalization.CultureInfo.InvariantCulture)}} } }""";
 
     /// <summary>Seated with its second plan, worked by its third; changed three times since, the last taken back.</summary>
@@ -40,11 +40,11 @@ public sealed class ThinningTests
             )
         );
         await OkAsync(http, visit, "apply", 0, """{"kind":"seated"}""");
-        await OkAsync(http.EditAsync(visit, 2, Wish(8.5)));
+        await OkAsync(http.EditAsync(visit, 2, Goal(8.5)));
         await OkAsync(http, visit, "apply", 1, """{"kind":"planTaken","revision":3}""");
-        await OkAsync(http.EditAsync(visit, 3, Wish(8)));
-        await OkAsync(http.EditAsync(visit, 4, Wish(7.5)));
-        await OkAsync(http.EditAsync(visit, 5, Wish(7)));
+        await OkAsync(http.EditAsync(visit, 3, Goal(8)));
+        await OkAsync(http.EditAsync(visit, 4, Goal(7.5)));
+        await OkAsync(http.EditAsync(visit, 5, Goal(7)));
         await OkAsync(http.PostAsync($"/api/visits/{visit}/plan/undo", """{"baseRevision":6}"""));
         return visit;
     }
@@ -66,13 +66,13 @@ public sealed class ThinningTests
         var thinning = server.Services.GetRequiredService<Thinning>();
         server.Clock.Advance(TimeSpan.FromDays(40));
         Assert.Equal(0, await thinning.RunAsync(default));
-        await OkAsync(http, visit, "keep", null, """{"kind":"putAway"}""");
+        await OkAsync(http, visit, "record", null, """{"kind":"putAway"}""");
         server.Clock.Advance(TimeSpan.FromDays(29));
         Assert.Equal(0, await thinning.RunAsync(default));
         Assert.Equal([1, 2, 3, 4, 5, 6, 7], await StepsAsync(server, visit));
         var (shown, record) = (
             await http.ReadAsync($"/api/visits/{visit}/plan/file"),
-            (await http.ReadAsync($"/api/visits/{visit}/keep"))["record"]!
+            (await http.ReadAsync($"/api/visits/{visit}/record"))["record"]!
         );
         var archive = await ArchiveAsync(http);
 
@@ -91,7 +91,7 @@ public sealed class ThinningTests
         Assert.Equal(shown.ToJsonString(), (await http.ReadAsync($"/api/visits/{visit}/plan/file")).ToJsonString());
         Assert.Equal(
             record.ToJsonString(),
-            (await http.ReadAsync($"/api/visits/{visit}/keep"))["record"]!.ToJsonString()
+            (await http.ReadAsync($"/api/visits/{visit}/record"))["record"]!.ToJsonString()
         );
         Assert.Equal(2, (int)(await http.ReadAsync($"/api/visits/{visit}/apply"))["facts"]!);
         var plan = await http.ReadAsync($"/api/visits/{visit}/plan");
@@ -119,16 +119,16 @@ public sealed class ThinningTests
         using var server = new Server();
         var http = server.CreateClient();
         var visit = await WorkedAsync(http);
-        await OkAsync(http, visit, "keep", null, """{"kind":"putAway"}""");
+        await OkAsync(http, visit, "record", null, """{"kind":"putAway"}""");
         server.Clock.Advance(TimeSpan.FromDays(20));
-        await OkAsync(http.EditAsync(visit, 7, Wish(9)));
+        await OkAsync(http.EditAsync(visit, 7, Goal(9)));
         var thinning = server.Services.GetRequiredService<Thinning>();
         server.Clock.Advance(TimeSpan.FromDays(20));
         Assert.Equal(0, await thinning.RunAsync(default));
         await OkAsync(http.PostAsync($"/api/visits/{visit}/plan/undo", """{"baseRevision":8}"""));
 
         // Taken out again it never settles.
-        await OkAsync(http, visit, "keep", null, """{"kind":"putAway","is":false}""");
+        await OkAsync(http, visit, "record", null, """{"kind":"putAway","is":false}""");
         server.Clock.Advance(TimeSpan.FromDays(90));
         Assert.Equal(0, await thinning.RunAsync(default));
         Assert.Equal(9, (await StepsAsync(server, visit)).Count());

@@ -13,22 +13,22 @@ namespace Wendro.Fall;
 internal readonly struct Flow
 {
     /// <summary>How strongly a swirl turns the hair about it, and drives it apart.</summary>
-    private const float SwirlTurns = 0.9f,
-        SwirlParts = 0.8f;
+    private const float CowlickTurns = 0.9f,
+        CowlickParts = 0.8f;
 
     /// <summary>Beyond this far from the scalp the length falls as the rest does, cm.</summary>
-    private const float SwirlEndsCm = 6;
+    private const float CowlickEndsCm = 6;
 
     private readonly PartLine part;
     private readonly bool sweptBack;
-    private readonly (Vector3 At, float Reach, float Hand)[] swirls;
+    private readonly (Vector3 At, float Reach, float Hand)[] cowlicks;
 
     public Flow(PartLine part, bool sweptBack, HeadForm head, IEnumerable<Mark> marks)
     {
         this.part = part;
         this.sweptBack = sweptBack;
-        swirls = marks
-            .Where(m => m.Kind == MarkKind.Swirl)
+        cowlicks = marks
+            .Where(m => m.Kind == MarkKind.Cowlick)
             .Select(m => (head.Chart.At(m.Map).Position, (float)m.RadiusCm, m.Clockwise ? 1f : -1f))
             .ToArray();
     }
@@ -42,19 +42,19 @@ internal readonly struct Flow
     public Vector3 At(Vector3 at, Vector3 normal, float side, float s)
     {
         var flow = sweptBack ? Swept(at, side) : Parted(at, normal, side);
-        foreach (var swirl in swirls)
+        foreach (var cowlick in cowlicks)
         {
-            var away = at - swirl.At;
+            var away = at - cowlick.At;
             away -= normal * Vector3.Dot(away, normal);
             var r = away.Length();
-            if (r < 2 * swirl.Reach && s < SwirlEndsCm)
+            if (r < 2 * cowlick.Reach && s < CowlickEndsCm)
             {
                 var radial = away / MathF.Max(r, 0.05f);
                 var near =
                     Curve.Smooth(0.2f, 1.2f, r)
-                    * (1 - Curve.Smooth(0.4f * swirl.Reach, 2 * swirl.Reach, r))
-                    * (1 - Curve.Smooth(0.4f * SwirlEndsCm, SwirlEndsCm, s));
-                flow += (radial * SwirlParts + Vector3.Cross(radial, normal) * (SwirlTurns * swirl.Hand)) * near;
+                    * (1 - Curve.Smooth(0.4f * cowlick.Reach, 2 * cowlick.Reach, r))
+                    * (1 - Curve.Smooth(0.4f * CowlickEndsCm, CowlickEndsCm, s));
+                flow += (radial * CowlickParts + Vector3.Cross(radial, normal) * (CowlickTurns * cowlick.Hand)) * near;
             }
         }
 

@@ -24,7 +24,7 @@ internal sealed class Haircut(HeadForm head, HairProfile hair, PartLine part, St
     private const float RoundAboveY = 3;
     private const float BabyHairCm = 3.5f;
     private const float BabyBandCm = 1.2f;
-    private readonly Mark[] shorter = hair.Marks.Where(m => m.TellsInFalling && m.Kind != MarkKind.Swirl).ToArray();
+    private readonly Mark[] shorter = hair.Marks.Where(m => m.TellsInFalling && m.Kind != MarkKind.Cowlick).ToArray();
 
     /// <summary>Cuts all strands.</summary>
     /// <param name="middle">Where the strands' middle lines go, 32 points each.</param>
@@ -120,7 +120,7 @@ internal sealed class Haircut(HeadForm head, HairProfile hair, PartLine part, St
                     BabyHairCm * (0.6f + 0.8f * Hash.Unit(i, 14))
                 ),
                 MarkKind.Breakage when Hash.Unit(i, 15) < 0.45f => length * (0.25f + 0.4f * Hash.Unit(i, 16)),
-                MarkKind.BabyHair or MarkKind.Breakage or MarkKind.Swirl or MarkKind.OldLight or MarkKind.OldDark =>
+                MarkKind.BabyHair or MarkKind.Breakage or MarkKind.Cowlick or MarkKind.OldLight or MarkKind.OldDark =>
                     length,
             };
         }

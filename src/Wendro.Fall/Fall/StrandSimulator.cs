@@ -35,7 +35,7 @@ internal sealed partial class StrandSimulator(
     private const float OffPartCm = 0.11f;
     private readonly Flow flow = new(part, sweptBack, head, hair.Marks);
     private readonly float volume = Bulk(hair) * texture.Volume;
-    private readonly bool swirls = hair.Marks.Any(m => m.Kind == MarkKind.Swirl);
+    private readonly bool cowlicks = hair.Marks.Any(m => m.Kind == MarkKind.Cowlick);
     private readonly float stiffness = hair.Diameter switch
     {
         Diameter.Fine => 0.85f,
@@ -283,7 +283,7 @@ internal sealed partial class StrandSimulator(
     private void ComeBack(ref StrandState going, float standoff)
     {
         var off = going.Field.W;
-        if (swirls && going.FromRoot < 12 && going.At.Y > -1 && off > standoff + 0.6f)
+        if (cowlicks && going.FromRoot < 12 && going.At.Y > -1 && off > standoff + 0.6f)
         {
             going.Dir -= going.Outwards * MathF.Min(0.5f * going.Step * (off - standoff - 0.6f), 1);
         }

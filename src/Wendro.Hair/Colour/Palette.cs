@@ -9,7 +9,7 @@ namespace Wendro.Colour;
 public sealed class Palette
 {
     /// <summary>Wished tones whose colours are kept: a day's clients have few.</summary>
-    private static readonly LruCache<double, Palette> Wished = new(8);
+    private static readonly LruCache<double, Palette> Goal = new(8);
 
     private readonly double? tone;
     private readonly ushort[]?[] even = new ushort[Tint.Count][];
@@ -21,7 +21,7 @@ public sealed class Palette
 
     /// <summary>As wished: lifted hair in a wished tone at its level.</summary>
     /// <param name="tone">−1 cool .. 1 warm.</param>
-    public static Palette AsToned(double tone) => Wished.GetOrMake(tone, () => new(tone));
+    public static Palette AsToned(double tone) => Goal.GetOrMake(tone, () => new(tone));
 
     /// <summary>Linear sRGB in even light, 0..1 each.</summary>
     /// <param name="level">1..10; outside, the nearest end.</param>
@@ -99,11 +99,7 @@ public sealed class Palette
         var grown = LevelColours.Linear(level);
         return lifted <= 0
             ? grown
-            : Between(
-                grown,
-                tone is { } wished ? LevelColours.Linear(level, wished) : LevelColours.Lifted(level),
-                lifted
-            );
+            : Between(grown, tone is { } goal ? LevelColours.Linear(level, goal) : LevelColours.Lifted(level), lifted);
     }
 
     /// <summary>

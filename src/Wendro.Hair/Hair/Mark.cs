@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Wendro.Head;
 using Wendro.Units;
 
@@ -7,7 +8,8 @@ namespace Wendro.Hair;
 public enum MarkKind
 {
     /// <summary>A point where the hair turns: it falls away on all sides, and sections part there.</summary>
-    Swirl,
+    [JsonStringEnumMemberName("swirl")]
+    Cowlick,
 
     /// <summary>Hair that breaks: no lightener there.</summary>
     Breakage,
@@ -62,7 +64,7 @@ public sealed record Mark(
     public static string Words(MarkKind kind) =>
         kind switch
         {
-            MarkKind.Swirl => "swirl",
+            MarkKind.Cowlick => "swirl",
             MarkKind.Breakage => "breakage",
             MarkKind.BabyHair => "new baby hair",
             MarkKind.Undercut => "undercut",

@@ -22,12 +22,12 @@ internal sealed class PanelCutter(
     private const double Lean = 0.86;
 
     private readonly ScalpChart chart = head.Chart;
-    private readonly ScalpPoint[] swirls = hair
-        .Marks.Where(m => m.Kind == MarkKind.Swirl)
+    private readonly ScalpPoint[] cowlicks = hair
+        .Marks.Where(m => m.Kind == MarkKind.Cowlick)
         .Select(m => head.Chart.At(m.Map))
         .ToArray();
     private readonly double[] reaches = hair
-        .Marks.Where(m => m.Kind == MarkKind.Swirl)
+        .Marks.Where(m => m.Kind == MarkKind.Cowlick)
         .Select(m => m.RadiusCm)
         .ToArray();
 
@@ -242,7 +242,7 @@ internal sealed class PanelCutter(
             edges = edges.Select((e, i) => (e + 360 - edges[edges.Length - 1 - i]) / 2).ToArray();
         }
 
-        return triangles ? Slanted(edges, row) : PartedAtSwirls(edges, heights).Select(e => new Edge(e)).ToArray();
+        return triangles ? Slanted(edges, row) : PartedAtCowlicks(edges, heights).Select(e => new Edge(e)).ToArray();
     }
 
     private Edge[] Slanted(double[] edges, int row)
@@ -265,11 +265,11 @@ internal sealed class PanelCutter(
     }
 
     /// <summary>A swirl that reaches into the row parts it at the swirl: hair goes to each side from there.</summary>
-    private double[] PartedAtSwirls(double[] edges, (double Low, double High) heights)
+    private double[] PartedAtCowlicks(double[] edges, (double Low, double High) heights)
     {
-        for (var i = 0; i < swirls.Length; i++)
+        for (var i = 0; i < cowlicks.Length; i++)
         {
-            var (height, place) = (partings.Across(swirls[i]), partings.Along(swirls[i]));
+            var (height, place) = (partings.Across(cowlicks[i]), partings.Along(cowlicks[i]));
             if (
                 height < heights.Low - reaches[i]
                 || height > heights.High + reaches[i]

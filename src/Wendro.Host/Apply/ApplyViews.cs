@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Wendro.Apply;
 using Wendro.Blend;
 using Wendro.Colour;
@@ -146,10 +147,10 @@ internal sealed record ApplyView(
     double PlannedSecondsEach,
     double AheadMinutes,
     Help? Help,
-    IReadOnlyList<RinseAhead> Waves,
-    RinseInHand? Wave,
-    DateTimeOffset? WaveEndsAt,
-    int WavesDone,
+    [property: JsonPropertyName("waves")] IReadOnlyList<RinseAhead> Rinses,
+    [property: JsonPropertyName("wave")] RinseInHand? Rinse,
+    [property: JsonPropertyName("waveEndsAt")] DateTimeOffset? RinseEndsAt,
+    [property: JsonPropertyName("wavesDone")] int RinsesDone,
     bool IsInTime,
     bool IsProven,
     DateTimeOffset? DoneAt,
@@ -171,7 +172,7 @@ internal sealed record ApplyView(
         var service = at.Service;
         var clock = ServiceClock.Of(at.Mix, service, now);
         var waiting = service.Waiting.ToArray();
-        var inWave = service.Wave?.Panels.ToHashSet() ?? [];
+        var inRinse = service.Rinse?.Panels.ToHashSet() ?? [];
         var onClock = clock.OnClock.ToDictionary(p => p.Panel);
         var steps = at.Mix.Head.Plan.StepsOf();
         return new(
@@ -203,7 +204,7 @@ internal sealed record ApplyView(
                         p,
                         stand.IsLeft ? "left"
                             : stand.RinsedAt is not null ? "rinsed"
-                            : inWave.Contains(p) ? "inWave"
+                            : inRinse.Contains(p) ? "inWave"
                             : stand.PaintedAt is not null ? "on"
                             : "waits",
                         on?.BegunAt,
@@ -223,10 +224,10 @@ internal sealed record ApplyView(
             waiting.Length == 0 ? 0 : waiting.Average(clock.SecondsOf) / clock.Pace * service.Pairs,
             clock.AheadMinutes,
             service.Help,
-            clock.Waves,
-            service.Wave,
-            clock.WaveEndsAt,
-            service.WavesDone,
+            clock.Rinses,
+            service.Rinse,
+            clock.RinseEndsAt,
+            service.RinsesDone,
             clock.IsInTime,
             clock.IsProven,
             clock.DoneAt,

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Wendro.Apply;
 using Wendro.Head;
 using Wendro.Plans;
@@ -40,7 +41,7 @@ internal sealed record ServiceOptionRinse(double From, double To, double FreedAt
 /// <param name="IsStronger">Whether something is stronger than planned: only an offer.</param>
 /// <param name="Volumes">Developers it mixes with, volume.</param>
 /// <param name="Zones">Zones as they are painted.</param>
-/// <param name="Waves">Waves.</param>
+/// <param name="Rinses">Waves.</param>
 internal sealed record ServiceOptionView(
     ServiceOptionKind Kind,
     Sentence Label,
@@ -54,7 +55,7 @@ internal sealed record ServiceOptionView(
     bool IsStronger,
     IReadOnlyList<double> Volumes,
     IReadOnlyList<ServiceOptionZone> Zones,
-    IReadOnlyList<ServiceOptionRinse> Waves
+    [property: JsonPropertyName("waves")] IReadOnlyList<ServiceOptionRinse> Rinses
 )
 {
     public static ServiceOptionView Of(ServiceOption way, bool isBest) =>
@@ -71,7 +72,7 @@ internal sealed record ServiceOptionView(
             way.IsStronger,
             way.Volumes,
             ZonesOf(way.Visit),
-            way.Visit.Waves.Select(w => new ServiceOptionRinse(w.StartsAt, w.EndsAt, w.FreedAt, w.Panels.Count))
+            way.Visit.Rinses.Select(w => new ServiceOptionRinse(w.StartsAt, w.EndsAt, w.FreedAt, w.Panels.Count))
                 .ToArray()
         );
 

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Wendro.Blend;
 using Wendro.Consult;
 using Wendro.Hair;
@@ -22,7 +23,7 @@ internal sealed record ConsultBody(int BaseVersion, HairProfile Hair, Consultati
 internal sealed record GrownBody(double Weeks);
 
 /// <summary>A wish to be looked at.</summary>
-internal sealed record LookBody(Goal Wish);
+internal sealed record LookBody([property: JsonPropertyName("wish")] Goal Goal);
 
 /// <summary>The strand test as a curve.</summary>
 /// <param name="Minutes">Minutes.</param>
@@ -176,7 +177,7 @@ internal static class ConsultEndpoints
                 async (VisitContext at, HttpRequest request) =>
                 {
                     var body = await JsonBody.ReadAsync<LookBody>(request);
-                    return Results.Bytes(Look(at, body.Wish).Levels, "application/octet-stream");
+                    return Results.Bytes(Look(at, body.Goal).Levels, "application/octet-stream");
                 }
             )
             .Accepts<LookBody>("application/json")
@@ -191,7 +192,7 @@ internal static class ConsultEndpoints
                 async (VisitContext at, HttpRequest request) =>
                 {
                     var body = await JsonBody.ReadAsync<LookBody>(request);
-                    return Results.Bytes(Look(at, body.Wish).ByTurns(), "application/octet-stream");
+                    return Results.Bytes(Look(at, body.Goal).ByTurns(), "application/octet-stream");
                 }
             )
             .Accepts<LookBody>("application/json")
@@ -204,10 +205,10 @@ internal static class ConsultEndpoints
             );
     }
 
-    private static StrandSamples Look(VisitContext at, Goal? wish)
+    private static StrandSamples Look(VisitContext at, Goal? goal)
     {
-        var problems = wish is null ? [new Problem("wish", "A wish is needed.")] : wish.Problems();
-        return problems.Count > 0 ? throw new BadInputException(problems) : at.Head.DrawnAsWished(wish!);
+        var problems = goal is null ? [new Problem("wish", "A wish is needed.")] : goal.Problems();
+        return problems.Count > 0 ? throw new BadInputException(problems) : at.Head.DrawnToGoal(goal!);
     }
 
     private static ConsultView Of(MixContext mix)
@@ -216,7 +217,7 @@ internal static class ConsultEndpoints
         var (hair, consultation, now) = (at.Visit.Hair, at.Visit.Consultation, at.Now);
         var timeline = mix.Planned.Timeline;
         var minutes = timeline.Turns.Count == 0 ? PaintingTime.FullHeadMinutes : timeline.Minutes;
-        var verdict = Verdict.Of(hair, at.Stored.Plan.Wish, consultation, minutes, now);
+        var verdict = Verdict.Of(hair, at.Stored.Plan.Goal, consultation, minutes, now);
         return new ConsultView(
             at.Visit.ConsultVersion,
             hair,

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Wendro.Apply;
 using Wendro.Blend;
 using Wendro.Host.Work;
@@ -169,7 +170,7 @@ internal sealed record Offers(
 /// <param name="Forecast">Where a bowl came out otherwise: what that does; null where none did.</param>
 /// <param name="Offers">What the shelf has to mix with.</param>
 /// <param name="Steps">The steps of the visit on the clock; one for most visits.</param>
-/// <param name="Waves">When what is rinsed.</param>
+/// <param name="Rinses">When what is rinsed.</param>
 /// <param name="ChairMinutes">Minutes in the chair, from the first bowl to the last reading.</param>
 internal sealed record MixView(
     string Client,
@@ -189,7 +190,7 @@ internal sealed record MixView(
     Offers Offers,
     Settling Settling,
     IReadOnlyList<VisitStepView> Steps,
-    IReadOnlyList<RinseOnClock> Waves,
+    [property: JsonPropertyName("waves")] IReadOnlyList<RinseOnClock> Rinses,
     double ChairMinutes
 )
 {
@@ -218,7 +219,7 @@ internal sealed record MixView(
             Offers.Of(mix.Shelf),
             Settling.Usual,
             VisitStepView.Of(visit),
-            visit.Waves.Select(w => new RinseOnClock(w.StartsAt, w.EndsAt, w.Panels.Count)).ToArray(),
+            visit.Rinses.Select(w => new RinseOnClock(w.StartsAt, w.EndsAt, w.Panels.Count)).ToArray(),
             visit.Minutes
         );
     }

@@ -46,7 +46,7 @@ internal sealed record VisitStepView(
                                 .Sum(p => p.Grams),
                         on.From,
                         on.Panels.Count > 0 ? on.Panels.Max(p => p.PaintedAt) : on.From + t.LaidAt - t.From,
-                        on.Waves.Count > 0 ? on.Waves[^1].EndsAt : on.From + t.DoneAt - t.From,
+                        on.Rinses.Count > 0 ? on.Rinses[^1].EndsAt : on.From + t.DoneAt - t.From,
                         on.DoneAt,
                         steps[t.Number].Rinse
                     )

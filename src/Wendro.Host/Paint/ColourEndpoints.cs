@@ -81,5 +81,5 @@ internal static class ColourEndpoints
 
     /// <summary>Colours as they are, or toned as wished: −1 cool .. 1 warm.</summary>
     internal static Palette PaletteOf(double? tone) =>
-        CheckedTone(tone) is { } wished ? Palette.AsToned(wished) : Palette.Raw;
+        CheckedTone(tone) is { } goal ? Palette.AsToned(goal) : Palette.Raw;
 }

@@ -115,13 +115,13 @@ internal static class HeadEndpoints
                 {
                     var (w, a, t) = ViewAsked.Of(wear, angle, tilt);
                     var when = MomentAsked.Of(moment, at.Head.Plan);
-                    var palette = ColourEndpoints.PaletteOf(tone ?? (toned ? at.Head.Plan.Wish.Tone : null));
+                    var palette = ColourEndpoints.PaletteOf(tone ?? (toned ? at.Head.Plan.Goal.Tone : null));
                     if (width is < 16 or > View.Width)
                     {
                         throw new BadInputException([new Problem("width", $"Between 16 and {View.Width} pixels.")]);
                     }
 
-                    var hair = wanted ? at.Head.DrawnAsWished(at.Head.Plan.Wish) : at.Head.DrawnAt(when);
+                    var hair = wanted ? at.Head.DrawnToGoal(at.Head.Plan.Goal) : at.Head.DrawnAt(when);
                     return Results.Bytes(
                         twice
                             ? PictureFile.Twice(Picture.Twice(at.Head.Looks, w, a, t, hair, palette))

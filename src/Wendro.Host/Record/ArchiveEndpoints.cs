@@ -60,7 +60,7 @@ internal static class ArchiveEndpoints
 
     public static void MapArchive(this IEndpointRouteBuilder app)
     {
-        var archive = app.MapGroup("/api/archive").WithTags("Keep");
+        var archive = app.MapGroup("/api/archive").WithTags("Record");
 
         archive
             .MapGet(

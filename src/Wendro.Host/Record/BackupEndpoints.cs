@@ -15,7 +15,7 @@ internal static class BackupEndpoints
 
     public static void MapBackup(this IEndpointRouteBuilder app)
     {
-        var backup = app.MapGroup("/api").WithTags("Keep");
+        var backup = app.MapGroup("/api").WithTags("Record");
 
         backup
             .MapGet(

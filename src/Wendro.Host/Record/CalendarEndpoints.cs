@@ -26,7 +26,7 @@ internal static class CalendarEndpoints
                     return Results.Text(written, VisitCalendar.MediaType, Encoding.UTF8);
                 }
             )
-            .WithTags("Keep")
+            .WithTags("Record")
             .Produces<string>(contentType: VisitCalendar.MediaType)
             .WithName("GetVisitCalendar")
             .WithSummary("All visits as iCalendar in the studio's time zone: who and when, nothing of hair or health");

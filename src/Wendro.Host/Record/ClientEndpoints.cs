@@ -55,7 +55,7 @@ internal static class ClientEndpoints
 {
     public static void MapClients(this IEndpointRouteBuilder app)
     {
-        var clients = app.MapGroup("/api").WithTags("Keep");
+        var clients = app.MapGroup("/api").WithTags("Record");
 
         clients
             .MapGet(

@@ -14,7 +14,7 @@ internal static class DeletionEndpoints
                         ? Results.Ok(gone)
                         : ProblemAnswers.NotFound("client")
             )
-            .WithTags("Keep")
+            .WithTags("Record")
             .Produces<DeletedPerson>()
             .ProducesProblem(StatusCodes.Status404NotFound)
             .WithName("DeleteClient")

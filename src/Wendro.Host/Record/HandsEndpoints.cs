@@ -80,7 +80,7 @@ internal static class HandsEndpoints
                     return Results.Ok(new HandsView(visits, day.Clashes, day.Later, floor));
                 }
             )
-            .WithTags("Keep")
+            .WithTags("Record")
             .Produces<HandsView>()
             .ProducesValidationProblem()
             .WithName("GetHands")

@@ -61,7 +61,7 @@ internal static class LastTimeEndpoints
 {
     public static void MapLastTime(this IEndpointRouteBuilder app)
     {
-        var visit = app.MapVisit("", "Keep");
+        var visit = app.MapVisit("", "Record");
 
         visit
             .MapGet(

@@ -76,23 +76,34 @@ internal sealed record NextVisitView(Guid VisitId, DateTimeOffset StartsAt);
 /// <param name="Fact">What.</param>
 internal sealed record RecordSaid(Guid Id, RecordFact Fact);
 
-/// <summary>Keep: the record writes itself, the artist adds a sentence, the client gets her after-care.</summary>
+/// <summary>Record: the record writes itself, the artist adds a sentence, the client gets her after-care.</summary>
 internal static class RecordEndpoints
 {
     public static void MapRecord(this IEndpointRouteBuilder app)
     {
-        var keep = app.MapVisit("/record", "Record");
+        // The stage was once called Keep: whoever was written for it finds the record.
+        app.Map(
+                "/api/visits/{visit:guid}/keep/{**rest}",
+                (Guid visit, string? rest, HttpRequest request) =>
+                    Results.Redirect(
+                        $"/api/visits/{visit}/record{(rest is null ? "" : $"/{rest}")}{request.QueryString}",
+                        permanent: true,
+                        preserveMethod: true
+                    )
+            )
+            .ExcludeFromDescription();
+        var record = app.MapVisit("/record", "Record");
 
-        keep.MapGet(
+        record.MapGet(
                 "",
                 async (VisitContext at, RecordContexts keeps, Visits visits, CancellationToken cancellationToken) =>
                     Results.Ok(await ViewAsync(at, keeps, visits, cancellationToken))
             )
             .Produces<RecordView>()
-            .WithName("GetKeep")
+            .WithName("GetRecord")
             .WithSummary("What was done and what came out, after-care, and when each service is due again");
 
-        keep.MapPost(
+        record.MapPost(
                 "/facts",
                 async (
                     VisitContext at,
@@ -122,7 +133,7 @@ internal static class RecordEndpoints
             .WithName("PostKeepFact")
             .WithSummary("Adds a sentence, after-care in own words, that it was given, that the visit is put away");
 
-        keep.MapGet(
+        record.MapGet(
                 "/hair",
                 async (VisitContext at, double? weeks, ToneContexts tones, CancellationToken cancellationToken) =>
                     weeks is not null && !(weeks is >= 0 and <= MostWeeks)
@@ -137,7 +148,7 @@ internal static class RecordEndpoints
             .WithName("GetKeptHair")
             .WithSummary("Level byte and tint byte by turns of the head as it left, so many weeks later");
 
-        keep.MapGet(
+        record.MapGet(
                 "/picture",
                 async (VisitContext at, int? width, ToneContexts tones, CancellationToken cancellationToken) =>
                 {

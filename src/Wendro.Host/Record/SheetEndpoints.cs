@@ -15,9 +15,9 @@ internal static class SheetEndpoints
 {
     public static void MapSheets(this IEndpointRouteBuilder app)
     {
-        var keep = app.MapVisit("/record", "Record");
+        var record = app.MapVisit("/record", "Record");
 
-        keep.MapGet(
+        record.MapGet(
                 "/care.pdf",
                 async (
                     VisitContext at,
@@ -35,7 +35,7 @@ internal static class SheetEndpoints
             .WithName("GetCareSheet")
             .WithSummary("After-care in a large face, as PDF");
 
-        keep.MapGet(
+        record.MapGet(
                 "/record.pdf",
                 async (
                     VisitContext at,
@@ -52,7 +52,7 @@ internal static class SheetEndpoints
             .WithName("GetRecordSheet")
             .WithSummary("The recipe card: steps, bowls as weighed, what came out, as PDF");
 
-        keep.MapGet(
+        record.MapGet(
                 "/note.pdf",
                 async (
                     VisitContext at,
@@ -70,7 +70,7 @@ internal static class SheetEndpoints
             .WithName("GetNoteSheet")
             .WithSummary("What was said to the client, in the words used, as PDF");
 
-        keep.MapGet(
+        record.MapGet(
                 "/chart.pdf",
                 async (
                     VisitContext at,
@@ -88,7 +88,7 @@ internal static class SheetEndpoints
             .WithName("GetChartSheet")
             .WithSummary("The panels numbered as they are painted, and with what, as PDF");
 
-        keep.MapGet(
+        record.MapGet(
                 "/chart.svg",
                 async (VisitContext at, ServiceContexts services, CancellationToken cancellationToken) =>
                     Results.Text(
@@ -100,7 +100,7 @@ internal static class SheetEndpoints
             .WithName("GetChart")
             .WithSummary("The panels numbered as they are painted, as SVG");
 
-        keep.MapGet(
+        record.MapGet(
                 "/facts.csv",
                 async (
                     VisitContext at,
@@ -145,7 +145,7 @@ internal static class SheetEndpoints
             .WithName("GetFactsFile")
             .WithSummary("All that happened at the visit, fact by fact, as CSV");
 
-        keep.MapGet(
+        record.MapGet(
                 "/readings.csv",
                 async (VisitContext at, ReviewContexts reviews, CancellationToken cancellationToken) =>
                 {

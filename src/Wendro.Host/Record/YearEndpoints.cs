@@ -35,7 +35,7 @@ internal static class YearEndpoints
 
     public static void MapYear(this IEndpointRouteBuilder app)
     {
-        var year = app.MapGroup("/api").WithTags("Keep");
+        var year = app.MapGroup("/api").WithTags("Record");
 
         year.MapGet(
                 "/calendar",

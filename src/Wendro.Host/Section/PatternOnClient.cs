@@ -62,7 +62,7 @@ internal sealed record PatternOnClient(
                 .Select(g => g.Count() == 1 ? g.First().Title : g.First().Title.Split(',')[0])
                 .ToArray(),
             PictureFile.Png(
-                Wendro.Blend.Picture.Colour(looks.Seen(Wear.Down, Angle), head.Drawn, Palette.AsToned(plan.Wish.Tone)),
+                Wendro.Blend.Picture.Colour(looks.Seen(Wear.Down, Angle), head.Drawn, Palette.AsToned(plan.Goal.Tone)),
                 Width
             )
         );

@@ -98,7 +98,7 @@ internal sealed class RecordContexts(ToneContexts tones, Services services, Bowl
         ?? Verdict
             .Of(
                 at.Visit.Hair,
-                review.Planned.Plan.Wish,
+                review.Planned.Plan.Goal,
                 at.Visit.Consultation,
                 review.Planned.Minutes,
                 at.Visit.StartsAt

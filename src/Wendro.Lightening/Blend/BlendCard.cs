@@ -70,22 +70,22 @@ public static class BlendCard
         ArgumentNullException.ThrowIfNull(levels);
         ArgumentNullException.ThrowIfNull(head);
         var sums = panels.Select((p, i) => PanelSums.Of(p, map.StrandsOf[i], map, down, levels, head)).ToArray();
-        var (m, wish) = (head.Measures, head.Wish);
+        var (m, goal) = (head.Measures, head.Goal);
         var mean = sums.Sum(s => s.Levels) / Math.Max(1, sums.Sum(s => s.Samples));
 
         var lines = new CardLine[]
         {
-            new(CardMeasure.Ends, m.EndsLevel, wish.EndsLevel - EndsWithin, wish.EndsLevel + EndsWithin, [], []),
-            new(CardMeasure.Light, m.LightShare, wish.LightShareLow, wish.LightShareHigh, [], []),
+            new(CardMeasure.Ends, m.EndsLevel, goal.EndsLevel - EndsWithin, goal.EndsLevel + EndsWithin, [], []),
+            new(CardMeasure.Light, m.LightShare, goal.LightShareLow, goal.LightShareHigh, [], []),
             new(
                 CardMeasure.Face,
                 m.FaceFrameLift,
-                wish.FaceFrameLift - BrightnessFindings.FaceFrameSlack,
+                goal.FaceFrameLift - BrightnessFindings.FaceFrameSlack,
                 MostFace,
                 [],
                 []
             ),
-            new(CardMeasure.Softness, m.RootSoftness, 0, wish.RootSoftness, [], []),
+            new(CardMeasure.Softness, m.RootSoftness, 0, goal.RootSoftness, [], []),
             new(CardMeasure.Balance, m.Balance, -head.Limits.SideLevels, head.Limits.SideLevels, [], []),
             new(
                 CardMeasure.Regrowth,
@@ -100,20 +100,20 @@ public static class BlendCard
             .Select(l =>
                 l with
                 {
-                    Thank = Thanks(l, sums, m, wish, mean),
-                    Blame = l.Met ? [] : Blames(l, sums, m, wish, mean),
+                    Thank = Thanks(l, sums, m, goal, mean),
+                    Blame = l.Met ? [] : Blames(l, sums, m, goal, mean),
                 }
             )
             .ToArray();
     }
 
-    private static PanelKey[] Thanks(CardLine line, PanelSums[] sums, Measures m, Goal wish, double mean) =>
+    private static PanelKey[] Thanks(CardLine line, PanelSums[] sums, Measures m, Goal goal, double mean) =>
         line.Measure switch
         {
             CardMeasure.Ends => Pick(
                 sums,
-                s => -Math.Abs(s.EndsMean - wish.EndsLevel),
-                s => s.EndsSamples > FewSamples && Math.Abs(s.EndsMean - wish.EndsLevel) <= EndsWithin
+                s => -Math.Abs(s.EndsMean - goal.EndsLevel),
+                s => s.EndsSamples > FewSamples && Math.Abs(s.EndsMean - goal.EndsLevel) <= EndsWithin
             ),
 
             // Where there is too little light, thanks go to what brings it; where there is too much, to what has none.
@@ -123,13 +123,13 @@ public static class BlendCard
             CardMeasure.Balance or CardMeasure.Regrowth => [],
         };
 
-    private static PanelKey[] Blames(CardLine line, PanelSums[] sums, Measures m, Goal wish, double mean) =>
+    private static PanelKey[] Blames(CardLine line, PanelSums[] sums, Measures m, Goal goal, double mean) =>
         line.Measure switch
         {
             CardMeasure.Ends => Pick(
                 sums,
-                s => Math.Abs(s.EndsMean - wish.EndsLevel),
-                s => s.EndsSamples > FewSamples && Math.Abs(s.EndsMean - wish.EndsLevel) > EndsWithin
+                s => Math.Abs(s.EndsMean - goal.EndsLevel),
+                s => s.EndsSamples > FewSamples && Math.Abs(s.EndsMean - goal.EndsLevel) > EndsWithin
             ),
             CardMeasure.Light => line.Value > line.High ? Bright(sums) : Dark(sums),
             CardMeasure.Face =>

@@ -28,7 +28,7 @@ internal static class BrightnessFindings
     public static IEnumerable<Finding> FrontNotBrighter(FindingContext head)
     {
         var lift = head.Measures.FaceFrameLift;
-        if (lift >= head.Wish.FaceFrameLift - FaceFrameSlack)
+        if (lift >= head.Goal.FaceFrameLift - FaceFrameSlack)
         {
             yield break;
         }
@@ -42,25 +42,25 @@ internal static class BrightnessFindings
             : (Sentence)$"Its paint starts {Quantity.Cm(starts)} down.";
         yield return new Finding(
             BlendFault.FrontNotBrighter,
-            head.Wish.FaceFrameLift - lift is var missing && missing >= FrontMissing ? Severity.Alarm
+            head.Goal.FaceFrameLift - lift is var missing && missing >= FrontMissing ? Severity.Alarm
                 : missing >= FrontMissing / 2 ? Severity.Caution
                 : Severity.Note,
             "Front is not brighter",
             $"Face frame is {Math.Abs(lift):0.0} level {(lift < 0 ? "below" : "above")} the rest from the front; "
-                + $"wanted {head.Wish.FaceFrameLift:0.0} above. {because}",
+                + $"wanted {head.Goal.FaceFrameLift:0.0} above. {because}",
             "Mean level of the face frame seen from the front, less the mean level of all other hair seen from "
                 + "the front.",
             [Zone.FaceFrameLeft, Zone.FaceFrameRight],
             frame.Select(p => p.Panel.Key).ToArray(),
             Wear.Down,
-            [new("face frame above the rest", lift, "level"), new("wanted", head.Wish.FaceFrameLift, "level")],
+            [new("face frame above the rest", lift, "level"), new("wanted", head.Goal.FaceFrameLift, "level")],
             Better: Better.Higher
         );
     }
 
     public static IEnumerable<Finding> NothingDarkLeft(FindingContext head)
     {
-        var over = head.Measures.LightShare - head.Wish.LightShareHigh;
+        var over = head.Measures.LightShare - head.Goal.LightShareHigh;
         if (over < TooLight)
         {
             yield break;
@@ -73,14 +73,14 @@ internal static class BrightnessFindings
             BlendFault.NothingDarkLeft,
             over >= 2 * TooLight ? Severity.Alarm : Severity.Caution,
             "Nothing dark left",
-            $"{head.Measures.LightShare:P0} of the hair seen is light; the wish is {head.Wish.LightShareHigh:P0} "
+            $"{head.Measures.LightShare:P0} of the hair seen is light; the wish is {head.Goal.LightShareHigh:P0} "
                 + $"at most. Brightness needs depth beside it.",
             $"Seen hair at least {Tally.LightAbove} levels above natural, all four sides, worn down; "
                 + $"{TooLight:P0} over the wish counts.",
             [],
             Findings.Keys(brightest),
             Wear.Down,
-            [new("light", head.Measures.LightShare, "share"), new("wanted at most", head.Wish.LightShareHigh, "share")]
+            [new("light", head.Measures.LightShare, "share"), new("wanted at most", head.Goal.LightShareHigh, "share")]
         );
     }
 

@@ -30,7 +30,7 @@ internal static class EdgeFindings
         foreach (var zone in head.Painted.GroupBy(p => p.Panel.Key.Zone))
         {
             var (slope, at) = head.Down.Softness(zone.Key);
-            if (slope <= head.Wish.RootSoftness)
+            if (slope <= head.Goal.RootSoftness)
             {
                 continue;
             }
@@ -53,11 +53,11 @@ internal static class EdgeFindings
                 BlendFault.HardLine,
                 softened || stays ? Severity.Note
                     : line ? Severity.Alarm
-                    : slope > head.Wish.RootSoftness + HardlyHarder ? Severity.Caution
+                    : slope > head.Goal.RootSoftness + HardlyHarder ? Severity.Caution
                     : Severity.Note,
                 $"Hard line, {ZoneFacts.Words(zone.Key)}",
                 $"The level rises {Quantity.Rise(slope)} at {Quantity.Cm(at)} from the scalp; the wish is "
-                    + $"{Quantity.Rise(head.Wish.RootSoftness)} at "
+                    + $"{Quantity.Rise(head.Goal.RootSoftness)} at "
                     + $"most.{(full ? Blunt : string.Empty)}{before}",
                 $"Mean seen level of the zone in steps of {Quantity.Cm(0.5)} from the scalp, steepest rise over "
                     + $"{Quantity.Cm(1)}; {Quantity.Rise(head.Limits.LineSoftness)} and more reads as a line.",
@@ -66,7 +66,7 @@ internal static class EdgeFindings
                 Wear.Down,
                 [
                     new("steepest rise", slope, "level/cm"),
-                    new("wanted at most", head.Wish.RootSoftness, "level/cm"),
+                    new("wanted at most", head.Goal.RootSoftness, "level/cm"),
                     new("from scalp", at, "cm"),
                 ],
                 new Stretch(Math.Max(0, at - 0.7), at + 0.7),
@@ -196,7 +196,7 @@ internal static class EdgeFindings
             .Select(z => (Panels: z.ToArray(), Ribbons: head.Down.Ribbons(z.Key)))
             .Where(z => z.Ribbons is { } r && r.LightShare >= AllLight && r.Contrast < head.Limits.BlockLevels)
             .ToArray();
-        if (blocks.Length == 0 || head.Wish.LightShareHigh >= AllLight)
+        if (blocks.Length == 0 || head.Goal.LightShareHigh >= AllLight)
         {
             yield break;
         }

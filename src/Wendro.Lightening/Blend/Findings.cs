@@ -8,7 +8,7 @@ namespace Wendro.Blend;
 
 /// <summary>What a second pair of eyes would say of a planned head.</summary>
 /// <param name="Hair">Her hair.</param>
-/// <param name="Wish">What she wants.</param>
+/// <param name="Goal">What she wants.</param>
 /// <param name="Limits">What counts as wrong.</param>
 /// <param name="Panels">All panels.</param>
 /// <param name="Measures">The measures.</param>
@@ -23,7 +23,7 @@ namespace Wendro.Blend;
 /// <param name="AsSheIs">What is seen worn down before anything is done.</param>
 public sealed record FindingContext(
     HairProfile Hair,
-    Goal Wish,
+    Goal Goal,
     FindingLimits Limits,
     IReadOnlyList<PlannedPanel> Panels,
     Measures Measures,

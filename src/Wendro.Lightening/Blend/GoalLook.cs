@@ -32,19 +32,19 @@ public static class GoalLook
     /// <param name="map">Which zone each strand grows in.</param>
     /// <param name="strands">The strands.</param>
     /// <param name="weights">What is seen of them, worn down.</param>
-    /// <param name="wish">What she wants.</param>
-    public static StrandSamples Of(HairProfile hair, StrandMap map, Strands strands, SeenWeights weights, Goal wish)
+    /// <param name="goal">What she wants.</param>
+    public static StrandSamples Of(HairProfile hair, StrandMap map, Strands strands, SeenWeights weights, Goal goal)
     {
         ArgumentNullException.ThrowIfNull(hair);
         ArgumentNullException.ThrowIfNull(map);
         ArgumentNullException.ThrowIfNull(strands);
         ArgumentNullException.ThrowIfNull(weights);
-        ArgumentNullException.ThrowIfNull(wish);
+        ArgumentNullException.ThrowIfNull(goal);
         var before = StrandLevels.Before(hair, map, weights.Lengths);
         var bright = before.Copy();
         for (var i = 0; i < strands.Count; i++)
         {
-            Brighten(hair, (Zone)map.Zone[i], strands.Lock[i], weights.Lengths[i], wish, bright, i);
+            Brighten(hair, (Zone)map.Zone[i], strands.Lock[i], weights.Lengths[i], goal, bright, i);
         }
 
         var light = new int[strands.Count];
@@ -53,10 +53,10 @@ public static class GoalLook
             light[i] = Seen(hair, map, weights, bright.Levels, i);
         }
 
-        var share = ShareOf(map, strands, weights, light, wish);
+        var share = ShareOf(map, strands, weights, light, goal);
         for (var i = 0; i < strands.Count; i++)
         {
-            if (!IsLight(map, strands, i, share, wish))
+            if (!IsLight(map, strands, i, share, goal))
             {
                 bright.CopyStrand(before, i);
             }
@@ -69,10 +69,10 @@ public static class GoalLook
     /// The share of locks at which as much of what is seen is light as she wants: found by halving, since more locks
     /// are never less light.
     /// </summary>
-    private static float ShareOf(StrandMap map, Strands strands, SeenWeights weights, int[] light, Goal wish)
+    private static float ShareOf(StrandMap map, Strands strands, SeenWeights weights, int[] light, Goal goal)
     {
         var all = Enumerable.Range(0, strands.Count).Sum(i => (long)weights.OfStrand(i));
-        var wanted = (wish.LightShareLow + wish.LightShareHigh) / 2 * all;
+        var wanted = (goal.LightShareLow + goal.LightShareHigh) / 2 * all;
         var (low, high) = (0f, 1f);
         for (var k = 0; k < Steps; k++)
         {
@@ -80,7 +80,7 @@ public static class GoalLook
             long seen = 0;
             for (var i = 0; i < light.Length; i++)
             {
-                seen += light[i] > 0 && IsLight(map, strands, i, share, wish) ? light[i] : 0;
+                seen += light[i] > 0 && IsLight(map, strands, i, share, goal) ? light[i] : 0;
             }
 
             (low, high) = seen < wanted ? (share, high) : (low, share);
@@ -89,15 +89,15 @@ public static class GoalLook
         return high;
     }
 
-    private static bool IsLight(StrandMap map, Strands strands, int i, float share, Goal wish)
+    private static bool IsLight(StrandMap map, Strands strands, int i, float share, Goal goal)
     {
         var zone = (Zone)map.Zone[i];
-        if (ZoneFacts.IsFaceFrame(zone) && wish.FaceFrameLift > 0)
+        if (ZoneFacts.IsFaceFrame(zone) && goal.FaceFrameLift > 0)
         {
             // The brighter the face is to be against the rest, the more of it is light.
-            share = Math.Max(share, (float)Math.Min(1, 0.5 + wish.FaceFrameLift / 2));
+            share = Math.Max(share, (float)Math.Min(1, 0.5 + goal.FaceFrameLift / 2));
         }
-        else if (!wish.Underneath && (zone is Zone.Nape or Zone.LowerBack || strands.Above[i] < Under))
+        else if (!goal.Underneath && (zone is Zone.Nape or Zone.LowerBack || strands.Above[i] < Under))
         {
             return false;
         }
@@ -110,20 +110,20 @@ public static class GoalLook
         Zone zone,
         int l,
         float length,
-        Goal wish,
+        Goal goal,
         StrandSamples into,
         int strand
     )
     {
         var natural = hair.In(zone).NaturalLevel;
         var face = ZoneFacts.IsFaceFrame(zone);
-        var lift = face ? wish.FaceFrameLift * FaceShare : 0;
+        var lift = face ? goal.FaceFrameLift * FaceShare : 0;
         var from = face ? Math.Min(2, 0.1 * length) : (0.06 + 0.4 * Hash.Unit(l, HeightSalt)) * length;
-        var blur = Math.Max(1, (wish.MidsOf() - natural) / wish.RootSoftness);
+        var blur = Math.Max(1, (goal.MidsOf() - natural) / goal.RootSoftness);
         for (var k = 0; k < N; k++)
         {
             var share = Places.Share(k);
-            var target = wish.MidsOf() + (wish.EndsLevel - wish.MidsOf()) * Curve.Smooth(0.45, 0.85, share) + lift;
+            var target = goal.MidsOf() + (goal.EndsLevel - goal.MidsOf()) * Curve.Smooth(0.45, 0.85, share) + lift;
             var at = strand * N + k;
             var was = Level.FromByte(into.Levels[at]);
             var now = was + (target - was) * Curve.Smooth(from, from + blur, share * length);

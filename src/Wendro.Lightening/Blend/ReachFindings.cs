@@ -15,7 +15,7 @@ internal static class ReachFindings
 
     public static IEnumerable<Finding> DriesFirst(FindingContext head)
     {
-        var target = Level.Clamp(head.Wish.EndsLevel);
+        var target = Level.Clamp(head.Goal.EndsLevel);
         var least = Level.Clamp(target - Tolerance);
         var dry = new List<(PlannedPanel Panel, Lifting Lifting)>();
         foreach (var panel in head.Painted)
@@ -61,7 +61,7 @@ internal static class ReachFindings
 
     public static IEnumerable<Finding> OutOfReach(FindingContext head)
     {
-        var target = Level.Clamp(head.Wish.EndsLevel);
+        var target = Level.Clamp(head.Goal.EndsLevel);
         var short_ = head
             .Painted.Select(p => (Panel: p, Lifting: p.LiftingOf(head.Hair)))
             .Where(p => p.Lifting is { } l && !l.DriesBefore(target) && target.Value > l.Case.From.Value)

@@ -24,23 +24,23 @@ public sealed record Advice(string Technique, string Why, IReadOnlyList<string> 
     /// <summary>The technique that fits best, and those ruled out.</summary>
     internal static (Advice Advised, IReadOnlyList<Advice> RuledOut) For(
         HairProfile hair,
-        Goal wish,
+        Goal goal,
         HairState ends,
         IReadOnlyList<VisitAhead> visits,
         Consultation consultation,
         double needed
     )
     {
-        var lift = wish.EndsLevel - ends.Level;
+        var lift = goal.EndsLevel - ends.Level;
         var openDries = visits.Count > 0 && visits[0].With.Covering != Covering.Open;
         var foil = visits.Count > 0 && visits[0].With.Covering == Covering.Foil;
-        var soft = wish.RootSoftness <= 0.8;
+        var soft = goal.RootSoftness <= 0.8;
         var curls = hair.Curl is Curl.Curly or Curl.Coily;
         // Pieces that were placed by plan are followed, not softened.
         var striped = hair.Pieces is null && hair.Bands.Any(b => b is { State: BandState.Lightened, Share: < 1 });
         var oldLight = hair.Bands.Any(b => b is { State: BandState.Lightened });
         var grey = hair.GreyShare > GreyMuch;
-        var straightAndSoft = hair.Curl == Curl.Straight && wish.RootSoftness <= VerySoft;
+        var straightAndSoft = hair.Curl == Curl.Straight && goal.RootSoftness <= VerySoft;
         var coarse = hair.Diameter == Diameter.Coarse ? " Coarse hair lifts slowly: give it time." : string.Empty;
         var shortHair = hair.Cut.LongestCm < ShortCm;
         Rule[] rules =

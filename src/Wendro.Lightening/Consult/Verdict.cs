@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Wendro.Blend;
 using Wendro.Care;
 using Wendro.Hair;
@@ -32,7 +33,7 @@ public sealed record Verdict(
     Advice Advised,
     IReadOnlyList<Advice> RuledOut,
     IReadOnlyList<VerdictReason> Grounds,
-    string WordsForTheClient
+    [property: JsonPropertyName("wordsForHer")] string WordsForTheClient
 )
 {
     /// <summary>Most visits that are promised. Model assumption.</summary>
@@ -51,29 +52,29 @@ public sealed record Verdict(
 
     /// <summary>Judges a wish on a head of hair.</summary>
     /// <param name="hair">Her hair, the strand test's figures in it.</param>
-    /// <param name="wish">What she wants.</param>
+    /// <param name="goal">What she wants.</param>
     /// <param name="consultation">What was answered.</param>
     /// <param name="paintingMinutes">Minutes of painting: the plan's, or what a full head usually takes.</param>
     /// <param name="now">The time now.</param>
     public static Verdict Of(
         HairProfile hair,
-        Goal wish,
+        Goal goal,
         Consultation consultation,
         double paintingMinutes,
         DateTimeOffset now
     )
     {
         ArgumentNullException.ThrowIfNull(hair);
-        ArgumentNullException.ThrowIfNull(wish);
+        ArgumentNullException.ThrowIfNull(goal);
         ArgumentNullException.ThrowIfNull(consultation);
         var stops = Safety.Stops(consultation, hair, now);
         var ends = VisitsAhead.Ends(hair);
         var compromised = VisitsAhead.IsCompromised(hair, ends);
-        var target = Units.Level.Clamp(wish.EndsLevel);
+        var target = Units.Level.Clamp(goal.EndsLevel);
         var visits = VisitsAhead.To(hair, target, consultation.WeeksBetween);
         var reached = visits.Count > 0 && visits[^1].Level.Level >= target.Value - Tolerance;
         var needed = paintingMinutes + Longest(visits) + AroundMinutes;
-        var (advised, ruledOut) = Advice.For(hair, wish, ends, visits, consultation, needed);
+        var (advised, ruledOut) = Advice.For(hair, goal, ends, visits, consultation, needed);
         var grounds = VerdictWords.GroundsOf(
             hair,
             ends,

@@ -16,15 +16,15 @@ public static class RinseRounds
     public static IReadOnlyList<double> Fewest(IReadOnlyList<RinseWindow> windows)
     {
         ArgumentNullException.ThrowIfNull(windows);
-        var waves = new List<double>();
+        var rinses = new List<double>();
         foreach (var window in windows.OrderBy(w => w.To))
         {
-            if (waves.Count == 0 || window.From > waves[^1])
+            if (rinses.Count == 0 || window.From > rinses[^1])
             {
-                waves.Add(window.To);
+                rinses.Add(window.To);
             }
         }
 
-        return waves;
+        return rinses;
     }
 }

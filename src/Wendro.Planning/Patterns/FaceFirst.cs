@@ -81,7 +81,7 @@ internal static class FaceFirst
             )
             .ThenOver(
                 StepKind.Gloss,
-                s.Gloss(FormulaId.D, s.Now.Wish.EndsLevel + Sketch.GlossCosts, Reflect.Pearl),
+                s.Gloss(FormulaId.D, s.Now.Goal.EndsLevel + Sketch.GlossCosts, Reflect.Pearl),
                 new Area(Sketch.Hairline),
                 "Cool at the front, last."
             );

@@ -62,7 +62,7 @@ public sealed partial class Sketch
             )
             .Append(new SetReach(Reach.Full))
             .Concat(Divided(Section.Frame.EarToEar))
-            .Append(new SetFormula(MixForGoal.Of(house.Formula, Hair, plan.Wish.EndsLevel, Covering.Open)))
+            .Append(new SetFormula(MixForGoal.Of(house.Formula, Hair, plan.Goal.EndsLevel, Covering.Open)))
             .ToArray();
         Step("Start from a clean head.", clean);
     }
@@ -166,7 +166,7 @@ public sealed partial class Sketch
                 MixForGoal.Of(
                     Formula.Lightening(id, lightener, volume, LiftTables.LeafletLimitMinutes),
                     Hair,
-                    Level.Clamp(plan.Wish.EndsLevel - below),
+                    Level.Clamp(plan.Goal.EndsLevel - below),
                     under,
                     weaker ? volume : Volume.Strongest
                 )

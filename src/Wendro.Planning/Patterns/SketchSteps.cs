@@ -53,7 +53,7 @@ public sealed partial class Sketch
     /// <param name="on">Level of the light hair it goes on; null for the wish's.</param>
     /// <param name="reflect">Its reflect; null as wished.</param>
     public Formula Gloss(FormulaId id, double? on = null, Reflect? reflect = null) =>
-        Colouring(id, (on ?? plan.Wish.EndsLevel) + GlossAbove, reflect ?? WishedTone, ColourBase.Gloss, 15);
+        Colouring(id, (on ?? plan.Goal.EndsLevel) + GlossAbove, reflect ?? GoalTone, ColourBase.Gloss, 15);
 
     /// <summary>How much lighter than light hair a gloss is chosen, levels. Model assumption.</summary>
     private const double GlossAbove = 0.6;
@@ -67,9 +67,9 @@ public sealed partial class Sketch
     /// <summary>How far a wish must be from neutral to be cool or warm.</summary>
     private const double ClearTone = 0.3;
 
-    private Reflect WishedTone =>
-        plan.Wish.Tone < -ClearTone ? Reflect.Pearl
-        : plan.Wish.Tone > ClearTone ? Reflect.Gold
+    private Reflect GoalTone =>
+        plan.Goal.Tone < -ClearTone ? Reflect.Pearl
+        : plan.Goal.Tone > ClearTone ? Reflect.Gold
         : Reflect.Beige;
 
     /// <summary>Melts colours down the panels of zones that are picked.</summary>

@@ -61,45 +61,45 @@ public static class Aim
     private const double Fault = 0.6;
 
     /// <summary>How far from the wanted look, 0 or more: less is nearer. What it costs left aside.</summary>
-    public static double Distance(in Outcome o, Goal wish) => Distance(o, wish, 0);
+    public static double Distance(in Outcome o, Goal goal) => Distance(o, goal, 0);
 
     /// <summary>
     /// The objective: distance, and what it costs, weighed by what the proposal is to be good at. The soonest may use
     /// up what the eye lets pass.
     /// </summary>
-    public static double Score(in Outcome o, Goal wish, Strength strength)
+    public static double Score(in Outcome o, Goal goal, Strength strength)
     {
         var (slack, time) = strength == Strength.Soonest ? (0.9, 3.0) : (0, 0.5);
         var grow = strength == Strength.SlowToGrowOut ? 1.2 * Math.Max(0, 1 - o.RegrowthWeeks / 26) : 0;
-        return Distance(o, wish, slack)
+        return Distance(o, goal, slack)
             + time * (o.Minutes / MinutesUnit + o.Panels / PanelsUnit)
             + grow
             + Fault * o.Faults;
     }
 
     /// <summary>How far beyond what the eye lets pass it is from the wanted look, 0 or more: 0 is met.</summary>
-    public static double Beyond(in Outcome o, Goal wish) => Distance(o, wish, 1);
+    public static double Beyond(in Outcome o, Goal goal) => Distance(o, goal, 1);
 
-    private static double Distance(in Outcome o, Goal wish, double slack)
+    private static double Distance(in Outcome o, Goal goal, double slack)
     {
-        ArgumentNullException.ThrowIfNull(wish);
+        ArgumentNullException.ThrowIfNull(goal);
         double Square(double x)
         {
             var beyond = Math.Max(0, Math.Abs(x) - slack);
             return beyond * beyond;
         }
 
-        var ends = o.EndsLevel is { } level ? (level - wish.EndsLevel) / EndsWithin : 3;
+        var ends = o.EndsLevel is { } level ? (level - goal.EndsLevel) / EndsWithin : 3;
         var share =
-            Math.Max(0, Math.Max(wish.LightShareLow - o.LightShare, o.LightShare - wish.LightShareHigh)) / ShareWithin;
+            Math.Max(0, Math.Max(goal.LightShareLow - o.LightShare, o.LightShare - goal.LightShareHigh)) / ShareWithin;
         var face =
-            o.FaceFrameLift < wish.FaceFrameLift
-                ? (wish.FaceFrameLift - o.FaceFrameLift) / FaceWithin
-                : 0.3 * Math.Max(0, o.FaceFrameLift - wish.FaceFrameLift - 0.5) / FaceWithin;
-        var soft = Math.Max(0, o.RootSoftness - wish.RootSoftness) / SoftnessWithin;
+            o.FaceFrameLift < goal.FaceFrameLift
+                ? (goal.FaceFrameLift - o.FaceFrameLift) / FaceWithin
+                : 0.3 * Math.Max(0, o.FaceFrameLift - goal.FaceFrameLift - 0.5) / FaceWithin;
+        var soft = Math.Max(0, o.RootSoftness - goal.RootSoftness) / SoftnessWithin;
         var sides = Math.Max(0, Math.Abs(o.Balance) - 0.15) / 0.1;
         var hairline = Math.Max(0, o.DarkHairline - 0.4) / 0.3;
-        var back = Math.Max(0, BackShare * wish.LightShareLow - o.BackLight) / ShareWithin;
+        var back = Math.Max(0, BackShare * goal.LightShareLow - o.BackLight) / ShareWithin;
         return Square(ends)
             + Square(share)
             + Square(face)

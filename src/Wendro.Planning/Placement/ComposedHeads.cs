@@ -55,7 +55,7 @@ internal sealed class ComposedHeads(Plan plan, ZoneEvaluations tried, ZoneLook[]
     {
         // Two proposals that are the same are one; a crown higher than what it falls over is no proposal.
         var same = others.Sum(o => o.Where((c, g) => c == chosen[g]).Count());
-        return Aim.Score(Judge(chosen), plan.Wish, strength) + SameAsBefore * same + 2 * CrownTooHigh(chosen);
+        return Aim.Score(Judge(chosen), plan.Goal, strength) + SameAsBefore * same + 2 * CrownTooHigh(chosen);
     }
 
     private double CrownTooHigh(int[] chosen)

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Wendro.Blend;
 using Wendro.Head;
 using Wendro.Plans;
@@ -5,12 +6,18 @@ using Wendro.Plans;
 namespace Wendro.Placement;
 
 /// <summary>A wish that a proposal does not meet.</summary>
-/// <param name="Wish">Which.</param>
+/// <param name="Goal">Which.</param>
 /// <param name="Wanted">What she wants.</param>
 /// <param name="Reached">What comes out.</param>
 /// <param name="Unit">Of what.</param>
 /// <param name="Because">Why not.</param>
-public sealed record Unmet(string Wish, double Wanted, double Reached, string Unit, string Because);
+public sealed record Unmet(
+    [property: JsonPropertyName("wish")] string Goal,
+    double Wanted,
+    double Reached,
+    string Unit,
+    string Because
+);
 
 /// <summary>A plan proposed for the wanted look.</summary>
 /// <param name="Strength">What it is good at.</param>

@@ -80,13 +80,13 @@ public sealed class Search
                 cancellationToken
             );
             found.Add((strengths[s], chosen));
-            var distance = Aim.Distance(table.Judge(chosen), plan.Wish);
+            var distance = Aim.Distance(table.Judge(chosen), plan.Goal);
             best = best is { } b ? Math.Min(b, distance) : distance;
         }
 
         table.Share(found);
         var bare = table.Judge(new int[tried.Groups.Count]);
-        var made = Assigned(found.Select(f => Make(f.Chosen, table.Judge(f.Chosen))).ToArray(), plan.Wish);
+        var made = Assigned(found.Select(f => Make(f.Chosen, table.Judge(f.Chosen))).ToArray(), plan.Goal);
         made = made.Select(p => p with { Unmet = Words.Unmet(p, made, bare) }).ToArray();
         told?.Invoke(new Progress(1, table.Evaluations, made.Min(p => p.Distance)));
         return made.Select((p, i) => p with { GivesUp = Words.GivesUp(p, made.Where((_, j) => j != i).ToArray()) })
@@ -186,20 +186,20 @@ public sealed class Search
     /// whatever it was searched for; of the others the soonest by its score, unless it grows out slower by weeks: then
     /// it is called that.
     /// </summary>
-    internal static Proposal[] Assigned(IReadOnlyList<Proposal> made, Goal wish)
+    internal static Proposal[] Assigned(IReadOnlyList<Proposal> made, Goal goal)
     {
         var left = made.ToList();
         Proposal Take<T>(Strength strength, Func<Proposal, T> less)
         {
             var taken = left.MinBy(less)!;
             left.Remove(taken);
-            return taken with { Strength = strength, Score = Aim.Score(taken.Outcome, wish, strength) };
+            return taken with { Strength = strength, Score = Aim.Score(taken.Outcome, goal, strength) };
         }
 
         Proposal[] assigned =
         [
             Take(Strength.Nearest, p => p.Distance),
-            Take(Strength.Soonest, p => (GrowsOutSlower(p), Aim.Score(p.Outcome, wish, Strength.Soonest))),
+            Take(Strength.Soonest, p => (GrowsOutSlower(p), Aim.Score(p.Outcome, goal, Strength.Soonest))),
             Take(Strength.SlowToGrowOut, p => -p.Outcome.RegrowthWeeks),
         ];
         return Words.Named(assigned);
@@ -245,7 +245,7 @@ public sealed class Search
             head,
             outcome,
             lookedUp,
-            Aim.Distance(outcome, plan.Wish),
+            Aim.Distance(outcome, plan.Goal),
             0,
             [],
             []

@@ -61,7 +61,7 @@ internal static class Settings
     {
         var thickness = house.SectionsOf(group[0]).ThicknessMm;
         var tried = new List<Setting> { new(thickness, null) };
-        if (!plan.Wish.Underneath && group[0] is Zone.Nape or Zone.LowerBack)
+        if (!plan.Goal.Underneath && group[0] is Zone.Nape or Zone.LowerBack)
         {
             return tried;
         }

@@ -65,22 +65,22 @@ internal static class Words
     public static IReadOnlyList<Unmet> Unmet(Proposal of, IReadOnlyList<Proposal> all, in Outcome bare)
     {
         var (head, o) = (of.Head, of.Outcome);
-        var wish = head.Plan.Wish;
+        var goal = head.Plan.Goal;
         var unmet = new List<Unmet>();
-        if (o.EndsLevel is not { } ends || Math.Abs(ends - wish.EndsLevel) > Aim.EndsWithin)
+        if (o.EndsLevel is not { } ends || Math.Abs(ends - goal.EndsLevel) > Aim.EndsWithin)
         {
             unmet.Add(
-                new("ends", wish.EndsLevel, o.EndsLevel ?? head.Hair.NaturalLevel, "level", WhyEnds(head, o.EndsLevel))
+                new("ends", goal.EndsLevel, o.EndsLevel ?? head.Hair.NaturalLevel, "level", WhyEnds(head, o.EndsLevel))
             );
         }
 
-        if (o.LightShare < wish.LightShareLow - Aim.ShareWithin || o.LightShare > wish.LightShareHigh + Aim.ShareWithin)
+        if (o.LightShare < goal.LightShareLow - Aim.ShareWithin || o.LightShare > goal.LightShareHigh + Aim.ShareWithin)
         {
-            var low = o.LightShare < wish.LightShareLow;
+            var low = o.LightShare < goal.LightShareLow;
             unmet.Add(
                 new(
                     "light share",
-                    low ? wish.LightShareLow : wish.LightShareHigh,
+                    low ? goal.LightShareLow : goal.LightShareHigh,
                     o.LightShare,
                     "share",
                     low
@@ -91,23 +91,23 @@ internal static class Words
             );
         }
 
-        if (o.FaceFrameLift < wish.FaceFrameLift - Aim.FaceWithin)
+        if (o.FaceFrameLift < goal.FaceFrameLift - Aim.FaceWithin)
         {
-            unmet.Add(new("face frame", wish.FaceFrameLift, o.FaceFrameLift, "level", WhyFace(head, o)));
+            unmet.Add(new("face frame", goal.FaceFrameLift, o.FaceFrameLift, "level", WhyFace(head, o)));
         }
 
-        if (o.RootSoftness > wish.RootSoftness + Aim.SoftnessWithin)
+        if (o.RootSoftness > goal.RootSoftness + Aim.SoftnessWithin)
         {
             unmet.Add(
                 new(
                     "root softness",
-                    wish.RootSoftness,
+                    goal.RootSoftness,
                     o.RootSoftness,
                     "level/cm",
-                    bare.RootSoftness > wish.RootSoftness + Aim.SoftnessWithin
+                    bare.RootSoftness > goal.RootSoftness + Aim.SoftnessWithin
                         ? $"The old light begins in a line of {bare.RootSoftness:0.0} level/cm: no light softens "
                             + $"that. Deposit on it first."
-                        : $"Lifting {wish.EndsLevel - head.Hair.NaturalLevel:0.0} levels within "
+                        : $"Lifting {goal.EndsLevel - head.Hair.NaturalLevel:0.0} levels within "
                             + $"{head.Hair.Cut.LongestCm:0} cm of hair can't rise more slowly without losing light."
                 )
             );
@@ -121,7 +121,7 @@ internal static class Words
 
     private static string WhyEnds(PlannedHead head, double? ends)
     {
-        var target = Level.Clamp(head.Plan.Wish.EndsLevel);
+        var target = Level.Clamp(head.Plan.Goal.EndsLevel);
         var strongest = head.Panels.Select(p => p.LiftingOf(head.Hair)).OfType<Lifting>().MaxBy(l => l.MostGain);
         if (ends > target.Value)
         {
@@ -141,7 +141,7 @@ internal static class Words
     }
 
     private static string WhyFace(PlannedHead head, in Outcome o) =>
-        o.LightShare > head.Plan.Wish.LightShareLow
+        o.LightShare > head.Plan.Goal.LightShareLow
             ? "The rest is light as well: a brighter face needs a darker rest, and less light over all."
             : $"The face frame reaches level "
                 + $"{head.Down.LevelFromFront(Wendro.Head.ZoneFacts.IsFaceFrame):0.0} as painted; this hair "
@@ -181,21 +181,21 @@ internal static class Words
     private static string Off(Proposal of, Proposal than)
     {
         var (a, b) = (of.Outcome, than.Outcome);
-        var wish = of.Head.Plan.Wish;
+        var goal = of.Head.Plan.Goal;
         (string Words, double Worse)[] by =
         [
             (
                 $"ends level {a.EndsLevel:0.0}",
-                Math.Abs((a.EndsLevel ?? 1) - wish.EndsLevel) / Aim.EndsWithin
-                    - Math.Abs((b.EndsLevel ?? 1) - wish.EndsLevel) / Aim.EndsWithin
+                Math.Abs((a.EndsLevel ?? 1) - goal.EndsLevel) / Aim.EndsWithin
+                    - Math.Abs((b.EndsLevel ?? 1) - goal.EndsLevel) / Aim.EndsWithin
             ),
             ($"face frame {a.FaceFrameLift:0.0} above the rest", (b.FaceFrameLift - a.FaceFrameLift) / Aim.FaceWithin),
-            ($"{a.LightShare:P0} light", Outside(a.LightShare, wish) - Outside(b.LightShare, wish)),
+            ($"{a.LightShare:P0} light", Outside(a.LightShare, goal) - Outside(b.LightShare, goal)),
             ($"root {a.RootSoftness:0.0} level/cm", (a.RootSoftness - b.RootSoftness) / Aim.SoftnessWithin),
         ];
         return by.MaxBy(x => x.Worse).Words;
     }
 
-    private static double Outside(double share, Goal wish) =>
-        Math.Max(0, Math.Max(wish.LightShareLow - share, share - wish.LightShareHigh)) / Aim.ShareWithin;
+    private static double Outside(double share, Goal goal) =>
+        Math.Max(0, Math.Max(goal.LightShareLow - share, share - goal.LightShareHigh)) / Aim.ShareWithin;
 }

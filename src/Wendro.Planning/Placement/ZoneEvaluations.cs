@@ -107,7 +107,7 @@ internal sealed class ZoneEvaluations
         bool bleeds = false,
             dries = false,
             touches = false;
-        var target = Level.Clamp(plan.Wish.EndsLevel);
+        var target = Level.Clamp(plan.Goal.EndsLevel);
         if (setting.Paint is { } paint)
         {
             for (var p = 0; p < panels.Panels.Count; p++)

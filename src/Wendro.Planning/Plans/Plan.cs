@@ -1,4 +1,5 @@
 using System.Collections.Immutable;
+using System.Text.Json.Serialization;
 using Wendro.Blend;
 using Wendro.Fall;
 using Wendro.Hair;
@@ -46,7 +47,7 @@ public sealed record Dismissed(string Finding, Severity At, string Reason);
 /// <param name="Seed">What hashed spreads start from.</param>
 /// <param name="Part">Her part.</param>
 /// <param name="Wears">The wears she uses; down always.</param>
-/// <param name="Wish">What she wants.</param>
+/// <param name="Goal">What she wants.</param>
 /// <param name="Formulas">What is mixed.</param>
 /// <param name="Zones">Sections and paint by zone; every zone is there.</param>
 /// <param name="Frame">What the head is divided by.</param>
@@ -63,7 +64,7 @@ public sealed record Plan(
     int Seed,
     PartLine Part,
     ImmutableArray<Wear> Wears,
-    Goal Wish,
+    [property: JsonPropertyName("wish")] Goal Goal,
     ImmutableArray<Formula> Formulas,
     ImmutableSortedDictionary<Zone, ZonePlan> Zones,
     Frame Frame = Frame.EarToEar,
@@ -74,7 +75,7 @@ public sealed record Plan(
     FindingLimits? Limits = null,
     IReadOnlyList<Dismissed>? Dismissed = null,
     IReadOnlyList<Step>? Steps = null,
-    Rinsing Rinse = Rinsing.InWaves
+    Rinsing Rinse = Rinsing.InRinses
 )
 {
     /// <summary>A plan nobody has begun: all zones cut as the house usually does, nothing painted.</summary>
@@ -98,7 +99,7 @@ public sealed record Plan(
                     CrownCm = FindingLimits.CrownAnywhereCm,
                 }
                 : house.Limits,
-            Rinse: house.SchoolsOf().RinsedOnce ? Rinsing.Once : Rinsing.InWaves
+            Rinse: house.SchoolsOf().RinsedOnce ? Rinsing.Once : Rinsing.InRinses
         );
     }
 

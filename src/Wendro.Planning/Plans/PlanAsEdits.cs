@@ -24,7 +24,7 @@ public static class PlanAsEdits
             yield return step;
         }
 
-        yield return new SetGoal(plan.Wish);
+        yield return new SetGoal(plan.Goal);
         yield return new SetWears(plan.Wears);
         yield return new SetStyling(plan.Styled);
         yield return new SetFrame(plan.Frame);

@@ -258,8 +258,8 @@ public sealed class PlannedHead
     }
 
     /// <summary>All strands to draw the head with as a wish would have it.</summary>
-    public StrandSamples DrawnAsWished(Goal wish) =>
-        Reached.Draw(GoalLook.Of(Hair, Map, Looks.OnHead.Strands, Looks.Weights(Wear.Down), wish));
+    public StrandSamples DrawnToGoal(Goal goal) =>
+        Reached.Draw(GoalLook.Of(Hair, Map, Looks.OnHead.Strands, Looks.Weights(Wear.Down), goal));
 
     /// <summary>A panel by its key; null if there is none.</summary>
     public PlannedPanel? PanelOf(PanelKey key) => Panels.FirstOrDefault(p => p.Panel.Key == key);
@@ -295,7 +295,7 @@ public sealed class PlannedHead
     private FindingContext Judge(HeadLevels levels) =>
         new(
             Hair,
-            Plan.Wish,
+            Plan.Goal,
             Plan.LimitsOf(),
             Panels,
             levels.Measures,

@@ -24,13 +24,13 @@ internal sealed class BranchAndBound
     }
 
     /// <summary>When the best schedule paints each group, and its waves; null where none was found.</summary>
-    public (IReadOnlyList<GroupTurn> Turns, IReadOnlyList<RinseRound> Waves)? Best { get; private set; }
+    public (IReadOnlyList<GroupTurn> Turns, IReadOnlyList<RinseRound> Rinses)? Best { get; private set; }
 
     /// <summary>When it ends, minutes.</summary>
     public double EndsAt { get; private set; } = double.PositiveInfinity;
 
     /// <summary>How many waves it has.</summary>
-    public int Waves { get; private set; } = int.MaxValue;
+    public int Rinses { get; private set; } = int.MaxValue;
 
     /// <summary>Whether nothing was left untried that could be better.</summary>
     public bool IsWhole { get; private set; }
@@ -48,19 +48,19 @@ internal sealed class BranchAndBound
     public const int SmallPanels = 14;
 
     /// <summary>Takes a schedule made otherwise, where it can be and is better.</summary>
-    public void Offer(IEnumerable<(int Group, int[] Wave)> steps)
+    public void Offer(IEnumerable<(int Group, int[] Rinse)> steps)
     {
         var replayed = new ScheduleState(c);
-        foreach (var (group, wave) in steps)
+        foreach (var (group, rinse) in steps)
         {
             if (group >= 0 && !replayed.Paint(group))
             {
                 return;
             }
 
-            for (var j = 0; j < wave.Length; j++)
+            for (var j = 0; j < rinse.Length; j++)
             {
-                if (!replayed.Rinse(wave[j], j == 0))
+                if (!replayed.Rinse(rinse[j], j == 0))
                 {
                     return;
                 }
@@ -98,9 +98,9 @@ internal sealed class BranchAndBound
             return;
         }
 
-        if (state.IsInWave)
+        if (state.IsInRinse)
         {
-            RinseOn(inNewWave: false);
+            RinseOn(inNewRinse: false);
         }
 
         for (var g = 0; g < c.Count && !IsSpent; g++)
@@ -112,10 +112,10 @@ internal sealed class BranchAndBound
             }
         }
 
-        RinseOn(inNewWave: true);
+        RinseOn(inNewRinse: true);
     }
 
-    private void RinseOn(bool inNewWave)
+    private void RinseOn(bool inNewRinse)
     {
         Span<(double Over, int Group)> all = stackalloc (double, int)[c.Count];
         var open = 0;
@@ -130,7 +130,7 @@ internal sealed class BranchAndBound
         // What is over first goes first.
         var tried = all[..open];
         tried.Sort();
-        var (slot, on) = (state.NextSlot(inNewWave), state.IsInWave ? state.NextSlot(inNewWave: false) : 0);
+        var (slot, on) = (state.NextSlot(inNewRinse), state.IsInRinse ? state.NextSlot(inNewRinse: false) : 0);
         foreach (var (_, g) in tried)
         {
             if (IsSpent)
@@ -140,13 +140,13 @@ internal sealed class BranchAndBound
 
             var ready = ReadyAt(g, state.RinsedOf(g));
             // What may be rinsed in the wave under way begins no wave right after it, where that takes no less.
-            if (inNewWave && !triesEveryFilling && c.WaveEach <= c.WaveStart && ready <= on)
+            if (inNewRinse && !triesEveryFilling && c.RinseEach <= c.RinseStart && ready <= on)
             {
                 continue;
             }
 
             var isReady = ready <= slot;
-            if (state.Rinse(g, inNewWave))
+            if (state.Rinse(g, inNewRinse))
             {
                 Next();
                 state.Undo();
@@ -202,7 +202,7 @@ internal sealed class BranchAndBound
                 painting += c.Takes[g];
                 takes = Math.Min(takes, c.Takes[g]);
                 at += c.Takes[g];
-                least = Math.Max(least, at + Math.Max(c.Tail[g], c.WaveStart));
+                least = Math.Max(least, at + Math.Max(c.Tail[g], c.RinseStart));
             }
             else if (state.RinsedOf(g) is var next && next < c.Panels[g].Length)
             {
@@ -218,12 +218,12 @@ internal sealed class BranchAndBound
             begin = state.MayPaintFrom(takes, out before);
         }
 
-        var more = painting > 0 ? c.Waits.Waves(unpainted) + (before > 0 && !state.IsInWave ? 1 : 0) : 1;
-        var rinsing = c.LeastRinsing(left, state.IsInWave && painting == 0, more);
+        var more = painting > 0 ? c.Waits.Rinses(unpainted) + (before > 0 && !state.IsInRinse ? 1 : 0) : 1;
+        var rinsing = c.LeastRinsing(left, state.IsInRinse && painting == 0, more);
         least = Math.Max(least, free + painting + rinsing + state.FreesLeft);
         least = Math.Max(least, begin + c.Waits.Minutes(unpainted));
         // One more in a wave changes little of the queue, and it takes longest to look at.
-        if (least > EndsAt + ScheduleCase.Eps || (!state.IsWellInWave && Queued(free) > EndsAt + ScheduleCase.Eps))
+        if (least > EndsAt + ScheduleCase.Eps || (!state.IsWellInRinse && Queued(free) > EndsAt + ScheduleCase.Eps))
         {
             return false;
         }
@@ -233,8 +233,8 @@ internal sealed class BranchAndBound
             return true;
         }
 
-        var waves = state.Waves + (left > 0 && (painting > 0 || !state.IsInWave) ? more : 0);
-        return waves < Waves || (waves == Waves && IsNearerToTheGiven(state.Order, painting > 0));
+        var rinses = state.Rinses + (left > 0 && (painting > 0 || !state.IsInRinse) ? more : 0);
+        return rinses < Rinses || (rinses == Rinses && IsNearerToTheGiven(state.Order, painting > 0));
     }
 
     /// <summary>
@@ -254,7 +254,7 @@ internal sealed class BranchAndBound
         }
 
         Array.Sort(ready, 0, n);
-        var (least, each) = (0.0, Math.Min(c.WaveStart, c.WaveEach));
+        var (least, each) = (0.0, Math.Min(c.RinseStart, c.RinseEach));
         for (var j = 0; j < n; j++)
         {
             least = Math.Max(least, ready[j] + each * (n - 1 - j));
@@ -284,15 +284,15 @@ internal sealed class BranchAndBound
             end < EndsAt - ScheduleCase.Eps
             || (
                 end < EndsAt + ScheduleCase.Eps
-                && (found.Waves < Waves || (found.Waves == Waves && IsNearerToTheGiven(found.Order, isOpen: false)))
+                && (found.Rinses < Rinses || (found.Rinses == Rinses && IsNearerToTheGiven(found.Order, isOpen: false)))
             )
         )
         {
-            (EndsAt, Waves, bestOrder, Best) = (
+            (EndsAt, Rinses, bestOrder, Best) = (
                 end,
-                found.Waves,
+                found.Rinses,
                 [.. found.Order],
-                (found.Turns(), found.WavesRinsed())
+                (found.Turns(), found.RinsesRinsed())
             );
         }
     }

@@ -13,9 +13,9 @@ internal sealed class GreedyScheduler(ScheduleCase c)
     /// <param name="course">How it goes.</param>
     /// <param name="within">Given up where it is sure to end later than this minute.</param>
     /// <param name="endsAt">When its last wave ends, minutes.</param>
-    public List<(int Group, int[] Wave)>? Of(GreedyRules course, double within, out double endsAt)
+    public List<(int Group, int[] Rinse)>? Of(GreedyRules course, double within, out double endsAt)
     {
-        var steps = new List<(int Group, int[] Wave)>();
+        var steps = new List<(int Group, int[] Rinse)>();
         var open = new List<PlacedGroup>();
         var now = 0.0;
         var (painting, left) = (c.Takes.Sum(), c.Total);
@@ -65,16 +65,16 @@ internal sealed class GreedyScheduler(ScheduleCase c)
             painting -= c.Takes[g];
         }
 
-        return Last(open, now, MostLastWaves, steps, out endsAt) ? steps : null;
+        return Last(open, now, MostLastRinses, steps, out endsAt) ? steps : null;
     }
 
     /// <summary>
     /// Every group rinsed before the next is painted, in as many waves as it takes. Where a group fits by itself this
     /// fits, too: so that where nothing fits, some group does not fit by itself.
     /// </summary>
-    public List<(int Group, int[] Wave)>? OneByOne(IReadOnlyList<int> order, out double endsAt)
+    public List<(int Group, int[] Rinse)>? OneByOne(IReadOnlyList<int> order, out double endsAt)
     {
-        var steps = new List<(int Group, int[] Wave)>();
+        var steps = new List<(int Group, int[] Rinse)>();
         endsAt = 0;
         foreach (var g in order)
         {
@@ -196,7 +196,7 @@ internal sealed class GreedyScheduler(ScheduleCase c)
     }
 
     /// <summary>Rinses the first panels in a wave; the minute hands are free.</summary>
-    private double Rinse(List<PlacedGroup> open, int size, double now, List<(int Group, int[] Wave)> steps)
+    private double Rinse(List<PlacedGroup> open, int size, double now, List<(int Group, int[] Rinse)> steps)
     {
         var (start, latest) = (now, double.PositiveInfinity);
         for (var j = 0; j < size; j++)
@@ -217,13 +217,13 @@ internal sealed class GreedyScheduler(ScheduleCase c)
     private bool Last(
         List<PlacedGroup> open,
         double now,
-        int mostWaves,
-        List<(int Group, int[] Wave)> steps,
+        int mostRinses,
+        List<(int Group, int[] Rinse)> steps,
         out double endsAt
     )
     {
         var n = open.Count;
-        var most = Math.Min(n, mostWaves);
+        var most = Math.Min(n, mostRinses);
         var free = new double[most + 1, n + 1];
         var from = new int[most + 1, n + 1];
         for (var w = 0; w <= most; w++)
@@ -276,16 +276,16 @@ internal sealed class GreedyScheduler(ScheduleCase c)
             return false;
         }
 
-        var waves = new List<(int Group, int[] Wave)>();
+        var rinses = new List<(int Group, int[] Rinse)>();
         for (var (w, k) = (best, n); w > 0; (w, k) = (w - 1, from[w, k]))
         {
-            waves.Insert(0, (-1, open[from[w, k]..k].Select(p => p.Group).ToArray()));
+            rinses.Insert(0, (-1, open[from[w, k]..k].Select(p => p.Group).ToArray()));
         }
 
-        steps.AddRange(waves);
+        steps.AddRange(rinses);
         return true;
     }
 
     /// <summary>More waves at the end than hands rinse in a row. Model assumption.</summary>
-    private const int MostLastWaves = 8;
+    private const int MostLastRinses = 8;
 }

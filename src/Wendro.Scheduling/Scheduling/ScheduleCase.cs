@@ -107,23 +107,23 @@ internal sealed class ScheduleCase
     /// <summary>Groups, those that wait longest first.</summary>
     public int[] ByTail { get; }
 
-    public double WaveStart => Problem.WaveStart;
+    public double RinseStart => Problem.RinseStart;
 
-    public double WaveEach => Problem.WaveEach;
+    public double RinseEach => Problem.RinseEach;
 
     /// <summary>When a panel of a wave is rinsed, minutes after the wave starts.</summary>
     /// <param name="index">Which, from 0.</param>
-    public double Slot(int index) => WaveStart + WaveEach * index;
+    public double Slot(int index) => RinseStart + RinseEach * index;
 
     /// <summary>Least minutes hands need to rinse so many panels.</summary>
     /// <param name="panels">How many.</param>
     /// <param name="isOpen">Whether a wave is under way already.</param>
-    /// <param name="waves">How many more waves there are at least, where there are panels.</param>
-    public double LeastRinsing(int panels, bool isOpen, int waves = 1)
+    /// <param name="rinses">How many more waves there are at least, where there are panels.</param>
+    public double LeastRinsing(int panels, bool isOpen, int rinses = 1)
     {
-        var each = Math.Min(WaveStart, WaveEach);
-        var more = isOpen ? 0 : Math.Min(waves, panels);
-        return more * WaveStart + (panels - more) * each;
+        var each = Math.Min(RinseStart, RinseEach);
+        var more = isOpen ? 0 : Math.Min(rinses, panels);
+        return more * RinseStart + (panels - more) * each;
     }
 
     private static double[] Sums(ScheduledPanel[] panels)

@@ -31,7 +31,7 @@ internal static class ScheduleConflicts
             .Range(0, c.Count)
             .Any(g =>
             {
-                var (soonest, each) = (c.Takes[g] + c.WaveStart, Math.Min(c.WaveStart, c.WaveEach));
+                var (soonest, each) = (c.Takes[g] + c.RinseStart, Math.Min(c.RinseStart, c.RinseEach));
                 for (var i = 0; i < c.Panels[g].Length; i++)
                 {
                     // They are in the order they are over; where none may be rinsed before one that is over sooner,
@@ -62,10 +62,10 @@ internal static class ScheduleConflicts
     {
         var (takes, first) = (g.Panels.Sum(p => p.Minutes), g.Panels[0]);
         var last = first.Minutes + first.To;
-        return last < takes + problem.WaveStart
+        return last < takes + problem.RinseStart
             ? (Sentence)(
                 $"{g.Id} takes {takes:0.#} min to paint without a break. Its first panel must be rinsed by minute "
-                + $"{last:0.#}, and no wave reaches it before minute {takes + problem.WaveStart:0.#}. "
+                + $"{last:0.#}, and no wave reaches it before minute {takes + problem.RinseStart:0.#}. "
                 + $"{Help(problem, g)}"
             )
             : $"Waves can't follow one another as quickly as the windows of {g.Id} end. {Help(problem, g)}";

@@ -4,16 +4,16 @@ namespace Wendro.Scheduling;
 internal static class ScheduleLowerBound
 {
     /// <summary>Minute before which no schedule ends, at a glance.</summary>
-    public static double Of(ScheduleCase c) => Least(c, FewestWaves(c));
+    public static double Of(ScheduleCase c) => Least(c, FewestRinses(c));
 
     /// <summary>The same, looked at closely: every set of groups, and the queue minute by minute.</summary>
     public static double Closer(ScheduleCase c) =>
         Math.Max(
-            Math.Max(Least(c, Waves(c)), c.Waits.Minutes((1 << c.Count) - 1)),
+            Math.Max(Least(c, Rinses(c)), c.Waits.Minutes((1 << c.Count) - 1)),
             c.Total == 0 ? 0 : Queue(c, c.Takes.Sum())
         );
 
-    private static double Least(ScheduleCase c, int waves)
+    private static double Least(ScheduleCase c, int rinses)
     {
         if (c.Total == 0)
         {
@@ -24,25 +24,25 @@ internal static class ScheduleLowerBound
         // What can't last until painting is done is rinsed before, and painting is done later by that much.
         var early = RinsedBeforeTheLastIsPainted(c);
         // One pair of hands: all painting and all rinsing come one after another.
-        var hands = painting + c.LeastRinsing(c.Total, false, waves) + c.Frees;
+        var hands = painting + c.LeastRinsing(c.Total, false, rinses) + c.Frees;
         // Every group is followed by its wait: with the longest first the waits overlap best.
         var (tails, at) = (0.0, 0.0);
         foreach (var g in c.ByTail)
         {
             at += c.Takes[g];
-            tails = Math.Max(tails, at + Math.Max(c.Tail[g], c.WaveStart));
+            tails = Math.Max(tails, at + Math.Max(c.Tail[g], c.RinseStart));
         }
 
         var last = Enumerable.Range(0, c.Count).Min(g => c.Tail[g]);
-        var done = painting + c.LeastRinsing(early, false, waves - 1);
-        return Math.Max(Math.Max(hands, tails), done + Math.Max(last, c.WaveStart));
+        var done = painting + c.LeastRinsing(early, false, rinses - 1);
+        return Math.Max(Math.Max(hands, tails), done + Math.Max(last, c.RinseStart));
     }
 
     /// <summary>No schedule has fewer waves, at a glance.</summary>
-    public static int FewestWaves(ScheduleCase c) => RinsedBeforeTheLastIsPainted(c) > 0 ? 2 : Math.Min(1, c.Total);
+    public static int FewestRinses(ScheduleCase c) => RinsedBeforeTheLastIsPainted(c) > 0 ? 2 : Math.Min(1, c.Total);
 
     /// <summary>The same, looked at closely.</summary>
-    public static int Waves(ScheduleCase c) => Math.Max(c.Waits.Waves((1 << c.Count) - 1), FewestWaves(c));
+    public static int Rinses(ScheduleCase c) => Math.Max(c.Waits.Rinses((1 << c.Count) - 1), FewestRinses(c));
 
     /// <summary>
     /// However panels are painted, only so many may be rinsed by some minute; the others come after it, one after
@@ -50,7 +50,7 @@ internal static class ScheduleLowerBound
     /// </summary>
     private static double Queue(ScheduleCase c, double painting)
     {
-        var each = Math.Min(c.WaveStart, c.WaveEach);
+        var each = Math.Min(c.RinseStart, c.RinseEach);
         var (first, last) = (c.Panels.Min(g => g.Min(p => p.From)), painting + c.Tail.Max());
         var least = 0.0;
         for (var i = 0; i < Looks; i++)
@@ -73,7 +73,7 @@ internal static class ScheduleLowerBound
     /// of painting is painted within its last minutes; counted back from there, that is most jobs in time.
     /// </summary>
     public static int RinsedBeforeTheLastIsPainted(ScheduleCase c) =>
-        c.Total - MostInTime(c.Panels.SelectMany(p => p).Select(p => (p.Minutes, p.To - c.WaveStart + p.Minutes)));
+        c.Total - MostInTime(c.Panels.SelectMany(p => p).Select(p => (p.Minutes, p.To - c.RinseStart + p.Minutes)));
 
     /// <summary>
     /// Most jobs that are done in time, one after another: in the order they are due, leaving out the longest where

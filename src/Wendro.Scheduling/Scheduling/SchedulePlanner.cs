@@ -58,7 +58,7 @@ public static class SchedulePlanner
             search.EndsAt,
             best.Turns.Select(t => t.Id).ToArray(),
             best.Turns,
-            best.Waves,
+            best.Rinses,
             []
         );
     }
@@ -79,15 +79,15 @@ public static class SchedulePlanner
         var search = new BranchAndBound(c, tries);
         GroupOrderSearch.Improve(c, search, glance);
         // One that ends as soon as any is still not the best, where fewer waves might do.
-        bool MayBeBetter(double bound, int waves) =>
-            c.Total <= BranchAndBound.SmallPanels || search.EndsAt > bound + ScheduleCase.Eps || search.Waves > waves;
-        if (!MayBeBetter(glance, ScheduleLowerBound.FewestWaves(c)))
+        bool MayBeBetter(double bound, int rinses) =>
+            c.Total <= BranchAndBound.SmallPanels || search.EndsAt > bound + ScheduleCase.Eps || search.Rinses > rinses;
+        if (!MayBeBetter(glance, ScheduleLowerBound.FewestRinses(c)))
         {
             return (search, glance);
         }
 
         var bound = Math.Max(glance, ScheduleLowerBound.Closer(c));
-        if (MayBeBetter(bound, ScheduleLowerBound.Waves(c)))
+        if (MayBeBetter(bound, ScheduleLowerBound.Rinses(c)))
         {
             search.Go();
         }

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Wendro.Units;
 
 namespace Wendro.Scheduling;
@@ -23,13 +24,13 @@ public sealed record PanelGroup(string Id, IReadOnlyList<ScheduledPanel> Panels,
 /// </summary>
 /// <param name="Groups">The groups in the order they are given.</param>
 /// <param name="InGivenOrder">Whether they must be painted in that order.</param>
-/// <param name="WaveStart">Minutes from a wave's start until its first panel is rinsed. Model assumption: 4.</param>
-/// <param name="WaveEach">Minutes from one panel of a wave to the next. Model assumption: 0.5.</param>
+/// <param name="RinseStart">Minutes from a wave's start until its first panel is rinsed. Model assumption: 4.</param>
+/// <param name="RinseEach">Minutes from one panel of a wave to the next. Model assumption: 0.5.</param>
 public sealed record ScheduleProblem(
     IReadOnlyList<PanelGroup> Groups,
     bool InGivenOrder = false,
-    double WaveStart = ScheduleProblem.UsualStart,
-    double WaveEach = ScheduleProblem.UsualEach
+    double RinseStart = ScheduleProblem.UsualStart,
+    double RinseEach = ScheduleProblem.UsualEach
 )
 {
     /// <summary>As it usually is, minutes. Model assumption.</summary>
@@ -63,7 +64,7 @@ public sealed record ScheduleConflict(IReadOnlyList<string> Groups, Sentence Wor
 /// <param name="EndsAt">When hands are free after the last wave; null where nothing fits.</param>
 /// <param name="Order">Groups in the order they are painted.</param>
 /// <param name="Groups">When each is painted, in that order.</param>
-/// <param name="Waves">The waves in order.</param>
+/// <param name="Rinses">The waves in order.</param>
 /// <param name="Conflicts">Where nothing fits: what stands against it.</param>
 public sealed record Schedule(
     bool Feasible,
@@ -72,6 +73,6 @@ public sealed record Schedule(
     double? EndsAt,
     IReadOnlyList<string> Order,
     IReadOnlyList<GroupTurn> Groups,
-    IReadOnlyList<RinseRound> Waves,
+    [property: JsonPropertyName("waves")] IReadOnlyList<RinseRound> Rinses,
     IReadOnlyList<ScheduleConflict> Conflicts
 );

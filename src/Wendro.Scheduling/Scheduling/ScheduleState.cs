@@ -7,7 +7,6 @@ namespace Wendro.Scheduling;
 /// </summary>
 internal sealed class ScheduleState
 {
-    private const int Wave = ScheduleTask.Wave;
     private readonly ScheduleCase c;
     private readonly List<ScheduleTask> ops = [];
     private readonly List<(
@@ -38,7 +37,7 @@ internal sealed class ScheduleState
     public List<int> Order { get; } = [];
 
     /// <summary>How many waves.</summary>
-    public int Waves { get; private set; }
+    public int Rinses { get; private set; }
 
     /// <summary>How many panels were rinsed.</summary>
     public int Rinsed { get; private set; }
@@ -53,15 +52,15 @@ internal sealed class ScheduleState
     public int Looks { get; private set; }
 
     /// <summary>When the next panel would be rinsed at the soonest, minutes.</summary>
-    /// <param name="inNewWave">In a new wave, or in the one under way.</param>
-    public double NextSlot(bool inNewWave) =>
-        inNewWave ? FreeAt + c.Slot(0) : ops[^1].At + c.Slot(ops[^1].Panels.Count);
+    /// <param name="inNewRinse">In a new wave, or in the one under way.</param>
+    public double NextSlot(bool inNewRinse) =>
+        inNewRinse ? FreeAt + c.Slot(0) : ops[^1].At + c.Slot(ops[^1].Panels.Count);
 
     /// <summary>Whether a panel of the wave under way was rinsed last, and not its first.</summary>
-    public bool IsWellInWave => IsInWave && ops[^1].Panels.Count > 1;
+    public bool IsWellInRinse => IsInRinse && ops[^1].Panels.Count > 1;
 
     /// <summary>Whether a wave is under way.</summary>
-    public bool IsInWave => ops.Count > 0 && ops[^1].Group == Wave;
+    public bool IsInRinse => ops.Count > 0 && ops[^1].Group == ScheduleTask.Rinse;
 
     /// <summary>When hands are free, minutes.</summary>
     public double FreeAt => ops.Count == 0 ? 0 : ops[^1].DoneAt;
@@ -91,16 +90,16 @@ internal sealed class ScheduleState
     /// Rinses the next panel of a group, in the wave under way or a new one; false, and nothing changed, where that
     /// can't be.
     /// </summary>
-    public bool Rinse(int group, bool inNewWave)
+    public bool Rinse(int group, bool inNewRinse)
     {
-        if (inNewWave)
+        if (inNewRinse)
         {
-            ops.Add(new ScheduleTask(Wave, c.Count));
-            Waves++;
+            ops.Add(new ScheduleTask(ScheduleTask.Rinse, c.Count));
+            Rinses++;
         }
 
         var op = ops[^1];
-        done.Add((op, inNewWave, group, op.Least[group], op.Most[group], op.Frees, op.At, null));
+        done.Add((op, inNewRinse, group, op.Least[group], op.Most[group], op.Frees, op.At, null));
         var (at, slot) = (rinsed[group]++, c.Slot(op.Panels.Count));
         var painted = c.PaintedAfter[group][at];
         op.Least[group] = Math.Max(op.Least[group], painted + c.Panels[group][at].From - slot);
@@ -118,7 +117,7 @@ internal sealed class ScheduleState
     {
         var (op, isNew, group, least, most, frees, at, before) = done[^1];
         done.RemoveAt(done.Count - 1);
-        if (op.Group != Wave)
+        if (op.Group != ScheduleTask.Rinse)
         {
             ops.RemoveAt(ops.Count - 1);
             opOf[group] = -1;
@@ -134,7 +133,7 @@ internal sealed class ScheduleState
             if (isNew)
             {
                 ops.RemoveAt(ops.Count - 1);
-                Waves--;
+                Rinses--;
             }
             else
             {
@@ -159,22 +158,22 @@ internal sealed class ScheduleState
     {
         var (since, last) = (0.0, ops.Count - 1);
         // The next panel comes next in the wave under way or, where that is sooner, first in a new one.
-        var next = IsInWave ? c.Slot(ops[last].Panels.Count - 1) + Math.Min(c.WaveEach, c.WaveStart) : c.Slot(0);
+        var next = IsInRinse ? c.Slot(ops[last].Panels.Count - 1) + Math.Min(c.RinseEach, c.RinseStart) : c.Slot(0);
         for (var k = last; k >= 0; k--)
         {
             var group = ops[k].Group;
-            if (k < last || !IsInWave)
+            if (k < last || !IsInRinse)
             {
                 since += ops[k].Takes + ops[k].Frees;
             }
 
-            if (group == Wave || rinsed[group] == c.Panels[group].Length)
+            if (group == ScheduleTask.Rinse || rinsed[group] == c.Panels[group].Length)
             {
                 continue;
             }
 
             var (panel, end) = (rinsed[group], c.Panels[group].Length - 1);
-            var until = next + (end - panel) * Math.Min(c.WaveEach, c.WaveStart);
+            var until = next + (end - panel) * Math.Min(c.RinseEach, c.RinseStart);
             if (IsOver(group, panel, since + next) || IsOver(group, end, since + until))
             {
                 return false;
@@ -198,7 +197,11 @@ internal sealed class ScheduleState
         {
             var group = ops[k].Group;
             since += ops[k].Takes + ops[k].Frees;
-            for (var i = group == Wave ? 0 : rinsed[group]; group != Wave && i < c.Panels[group].Length; i++)
+            for (
+                var i = group == ScheduleTask.Rinse ? 0 : rinsed[group];
+                group != ScheduleTask.Rinse && i < c.Panels[group].Length;
+                i++
+            )
             {
                 if (IsOver(group, i, since + takes + c.Slot(0)))
                 {
@@ -208,18 +211,18 @@ internal sealed class ScheduleState
             }
         }
 
-        return Math.Max(ready, FreeAt + c.LeastRinsing(panels, IsInWave));
+        return Math.Max(ready, FreeAt + c.LeastRinsing(panels, IsInRinse));
     }
 
     /// <summary>The groups' turns in the order they are painted.</summary>
     public IReadOnlyList<GroupTurn> Turns() =>
-        ops.Where(o => o.Group != Wave)
+        ops.Where(o => o.Group != ScheduleTask.Rinse)
             .Select(o => new GroupTurn(c.Problem.Groups[o.Group].Id, o.At, o.At + o.Takes))
             .ToArray();
 
     /// <summary>The waves in order.</summary>
-    public IReadOnlyList<RinseRound> WavesRinsed() =>
-        ops.Where(o => o.Group == Wave)
+    public IReadOnlyList<RinseRound> RinsesRinsed() =>
+        ops.Where(o => o.Group == ScheduleTask.Rinse)
             .Select(o => new RinseRound(
                 o.At,
                 o.At + o.Takes,
@@ -251,7 +254,7 @@ internal sealed class ScheduleState
     {
         var last = ops[^1];
         Begin(ops.Count - 1);
-        if (last.Group != Wave || Keeps(last))
+        if (last.Group != ScheduleTask.Rinse || Keeps(last))
         {
             // Nothing before it has to move.
             return true;
@@ -270,7 +273,7 @@ internal sealed class ScheduleState
 
             foreach (var op in ops)
             {
-                moved |= op.Group == Wave && PutsOff(op);
+                moved |= op.Group == ScheduleTask.Rinse && PutsOff(op);
             }
 
             if (!moved)
@@ -289,7 +292,7 @@ internal sealed class ScheduleState
         Looks++;
         var op = ops[k];
         var at = k == 0 ? op.At : Math.Max(op.At, ops[k - 1].DoneAt);
-        if (op.Group == Wave)
+        if (op.Group == ScheduleTask.Rinse)
         {
             foreach (var g in Order)
             {
@@ -304,11 +307,11 @@ internal sealed class ScheduleState
     }
 
     /// <summary>Whether none of its panels is over in a wave.</summary>
-    private bool Keeps(ScheduleTask wave)
+    private bool Keeps(ScheduleTask rinse)
     {
         foreach (var g in Order)
         {
-            if (wave.At - wave.Most[g] > ops[opOf[g]].At + ScheduleCase.Eps)
+            if (rinse.At - rinse.Most[g] > ops[opOf[g]].At + ScheduleCase.Eps)
             {
                 return false;
             }
@@ -318,12 +321,12 @@ internal sealed class ScheduleState
     }
 
     /// <summary>Moves groups as late as a wave asks, lest their panels be over in it; whether any had to be.</summary>
-    private bool PutsOff(ScheduleTask wave)
+    private bool PutsOff(ScheduleTask rinse)
     {
         var moved = false;
         foreach (var g in Order)
         {
-            var latest = wave.At - wave.Most[g];
+            var latest = rinse.At - rinse.Most[g];
             var painted = ops[opOf[g]];
             if (latest > painted.At + ScheduleCase.Eps)
             {

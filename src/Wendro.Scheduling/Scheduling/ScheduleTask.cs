@@ -4,14 +4,14 @@ namespace Wendro.Scheduling;
 internal sealed class ScheduleTask
 {
     /// <summary>In a group's place: a wave.</summary>
-    public const int Wave = -1;
+    public const int Rinse = -1;
 
     /// <param name="group">Which group; -1 for a wave.</param>
     /// <param name="groups">How many groups there are.</param>
     public ScheduleTask(int group, int groups)
     {
         Group = group;
-        if (group == Wave)
+        if (group == Rinse)
         {
             (Least, Most) = (new double[groups], new double[groups]);
             Array.Fill(Least, double.NegativeInfinity);

@@ -11,14 +11,14 @@ internal sealed class SubsetFeasibility
     private readonly ScheduleCase c;
     private readonly bool isKnown;
     private readonly double[] minutes;
-    private readonly int[] waves;
+    private readonly int[] rinses;
 
     /// <summary>Looks at every set of groups once; where there are too many for that, nothing is known.</summary>
     public SubsetFeasibility(ScheduleCase c)
     {
         this.c = c;
         isKnown = c.Count <= SchedulePlanner.MostGroups;
-        (minutes, waves) = isKnown ? (new double[1 << c.Count], new int[1 << c.Count]) : ([], []);
+        (minutes, rinses) = isKnown ? (new double[1 << c.Count], new int[1 << c.Count]) : ([], []);
         if (!isKnown)
         {
             return;
@@ -29,17 +29,17 @@ internal sealed class SubsetFeasibility
         var between = Between();
         for (var left = 1; left < minutes.Length; left++)
         {
-            (minutes[left], waves[left]) = (double.PositiveInfinity, int.MaxValue);
+            (minutes[left], rinses[left]) = (double.PositiveInfinity, int.MaxValue);
             for (var rest = left; rest != 0; rest &= rest - 1)
             {
                 var first = BitOperations.TrailingZeroCount(rest);
                 var at = left * c.Count + first;
                 (until[at], more[at]) = (c.After[first] & left) != 0 ? Never : Least(left, first);
                 minutes[left] = Math.Min(minutes[left], until[at]);
-                waves[left] = Math.Min(waves[left], more[at]);
+                rinses[left] = Math.Min(rinses[left], more[at]);
             }
 
-            waves[left] = Math.Max(waves[left], ByHowLongTheyLast(left));
+            rinses[left] = Math.Max(rinses[left], ByHowLongTheyLast(left));
         }
 
         (double, int) Least(int left, int first)
@@ -59,7 +59,7 @@ internal sealed class SubsetFeasibility
                 fewest = Math.Min(fewest, more[at] == int.MaxValue ? int.MaxValue : more[at] + (wait > 0 ? 1 : 0));
             }
 
-            return (Math.Max(least, c.Takes[first] + Math.Max(c.Tail[first], c.WaveStart)), fewest);
+            return (Math.Max(least, c.Takes[first] + Math.Max(c.Tail[first], c.RinseStart)), fewest);
         }
     }
 
@@ -71,8 +71,8 @@ internal sealed class SubsetFeasibility
 
     /// <summary>Fewest waves after the first of them is begun; 0 for none.</summary>
     /// <param name="unpainted">Groups still to be painted, as bits.</param>
-    public int Waves(int unpainted) =>
-        isKnown ? waves[unpainted]
+    public int Rinses(int unpainted) =>
+        isKnown ? rinses[unpainted]
         : unpainted == 0 ? 0
         : 1;
 
@@ -84,7 +84,7 @@ internal sealed class SubsetFeasibility
         {
             for (var h = 0; h < c.Count; h++)
             {
-                between[g * c.Count + h] = Rinsing(g, c.Takes[h] + c.WaveStart);
+                between[g * c.Count + h] = Rinsing(g, c.Takes[h] + c.RinseStart);
             }
         }
 
@@ -105,7 +105,7 @@ internal sealed class SubsetFeasibility
             .Select(p => p.From)
             .Order()
             .ToArray();
-        var (least, each) = (c.LeastRinsing(soonest.Length, false), Math.Min(c.WaveStart, c.WaveEach));
+        var (least, each) = (c.LeastRinsing(soonest.Length, false), Math.Min(c.RinseStart, c.RinseEach));
         for (var j = 0; j < soonest.Length; j++)
         {
             least = Math.Max(least, soonest[j] + each * (soonest.Length - 1 - j));
@@ -126,7 +126,7 @@ internal sealed class SubsetFeasibility
             painting += c.Takes[g];
             foreach (var p in c.Panels[g])
             {
-                (longest, panel) = (Math.Max(longest, p.To - c.WaveStart), Math.Max(panel, p.Minutes));
+                (longest, panel) = (Math.Max(longest, p.To - c.RinseStart), Math.Max(panel, p.Minutes));
             }
         }
 

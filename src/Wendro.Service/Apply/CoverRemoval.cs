@@ -47,8 +47,8 @@ public sealed class CoverRemoval
     public double Minutes(PanelKey panel) => minutes[panel];
 
     /// <summary>Minutes that freeing some panels takes.</summary>
-    /// <param name="wave">Panels of the head.</param>
-    public double Minutes(IEnumerable<PanelKey> wave) => wave.Sum(Minutes);
+    /// <param name="rinse">Panels of the head.</param>
+    public double Minutes(IEnumerable<PanelKey> rinse) => rinse.Sum(Minutes);
 
     private static (Zone Zone, int Row) RowOf(PlannedPanel panel) => (panel.Panel.Key.Zone, panel.Panel.Key.Row);
 

@@ -19,12 +19,12 @@ public sealed record RinseAhead(
 
 /// <summary>Rinse waves to come, and the panels as they are painted between them.</summary>
 /// <param name="OnClock">The panels, moved behind the waves they wait for.</param>
-/// <param name="Waves">The waves.</param>
+/// <param name="Rinses">The waves.</param>
 /// <param name="IsInTime">Whether every panel can be rinsed within its window.</param>
 /// <param name="IsProven">Whether no other waves end sooner.</param>
 internal sealed record RinsesAhead(
     IReadOnlyList<PanelOnClock> OnClock,
-    IReadOnlyList<RinseAhead> Waves,
+    IReadOnlyList<RinseAhead> Rinses,
     bool IsInTime,
     bool IsProven
 )
@@ -43,9 +43,9 @@ internal sealed record RinsesAhead(
         bool beside = false
     )
     {
-        var inWave = (service.Wave?.Panels ?? []).ToHashSet();
+        var inRinse = (service.Rinse?.Panels ?? []).ToHashSet();
         var open = clocked
-            .Where(p => p.RinsedAt is null && p.Window is not null && !inWave.Contains(p.Panel))
+            .Where(p => p.RinsedAt is null && p.Window is not null && !inRinse.Contains(p.Panel))
             // Where somebody else rinses, nothing waits for a wave: when it is painted is as good as known.
             .Select(p => beside ? p with { IsPainted = true } : p)
             .ToArray();
@@ -78,11 +78,11 @@ internal sealed record RinsesAhead(
             }
         }
 
-        var first = service.WavesDone + (service.Wave is null ? 1 : 2);
+        var first = service.RinsesDone + (service.Rinse is null ? 1 : 2);
         return new(
             clocked.Select(p => moved[p.Panel]).ToArray(),
             found
-                .Waves.Select(
+                .Rinses.Select(
                     (w, i) =>
                         new RinseAhead(
                             first + i,
@@ -157,9 +157,9 @@ internal sealed record RinsesAhead(
     /// <param name="free">When hands can go on.</param>
     public static RinsesAhead AtOnce(ServiceInHand service, IReadOnlyList<PanelOnClock> clocked, DateTimeOffset free)
     {
-        var inWave = (service.Wave?.Panels ?? []).ToHashSet();
+        var inRinse = (service.Rinse?.Panels ?? []).ToHashSet();
         var open = clocked
-            .Where(p => p.RinsedAt is null && p.Window is not null && !inWave.Contains(p.Panel))
+            .Where(p => p.RinsedAt is null && p.Window is not null && !inRinse.Contains(p.Panel))
             .OrderBy(p => p.ToAt)
             .ToArray();
         if (open.Length == 0)
@@ -176,7 +176,7 @@ internal sealed record RinsesAhead(
             clocked,
             [
                 new(
-                    service.WavesDone + (service.Wave is null ? 1 : 2),
+                    service.RinsesDone + (service.Rinse is null ? 1 : 2),
                     free.AddMinutes(start),
                     free.AddMinutes(start + ScheduleProblem.UsualSlot(open.Length - 1)),
                     open.Select(p => p.Panel).ToArray()
@@ -199,14 +199,14 @@ internal sealed record RinsesAhead(
         var soonest = free.AddMinutes(ScheduleProblem.UsualSlot(0));
         bool IsOver(PanelOnClock p) => p.IsPainted && p.ToAt < soonest;
         var over = groups.Sum(g => g.Count(IsOver));
-        var wave = ScheduleProblem.UsualSlot(over);
+        var rinse = ScheduleProblem.UsualSlot(over);
         ScheduleProblem Later(double slack) =>
             Problem(
                 groups,
                 free,
                 freeing,
                 p =>
-                    IsOver(p) ? wave + slack
+                    IsOver(p) ? rinse + slack
                     : p.IsPainted ? slack
                     : 0
             );

@@ -51,7 +51,7 @@ public static class ServiceChecks
             Heated h when h.On == service.HeatSince is not null => On(
                 h.On ? "Heat is on already." : "Heat is off already."
             ),
-            RinseBegun when service.Wave is not null => On("A wave is under way: end it first."),
+            RinseBegun when service.Rinse is not null => On("A wave is under way: end it first."),
             AreaLaid when !service.AreaWaits => On("Nothing waits to be laid over an area."),
             RinseBegun { Panels.Count: 0 } when !service.AreaIsOn => [new("fact.panels", "A wave needs a panel.")],
             RinseBegun w when w.Panels.Any(p => !service.StandOf(p).IsOn) =>
@@ -59,8 +59,8 @@ public static class ServiceChecks
                 new("fact.panels", $"Nothing works on {w.Panels.First(p => !service.StandOf(p).IsOn)}."),
             ],
             RinseBegun w when w.Panels.Distinct().Count() != w.Panels.Count => [new("fact.panels", "Each once.")],
-            RinseEnded when service.Wave is null => On("No wave is under way."),
-            Washed when service.On.Any() || service.AreaIsOn || service.Wave is not null => On(
+            RinseEnded when service.Rinse is null => On("No wave is under way."),
+            Washed when service.On.Any() || service.AreaIsOn || service.Rinse is not null => On(
                 "Something still works on the hair: rinse it first."
             ),
             WentOn when !service.GoesOn => On("The next step begins when this one is rinsed and washed."),

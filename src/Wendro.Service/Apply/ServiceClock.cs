@@ -62,9 +62,9 @@ public sealed record ServiceClock
             rinsing is Rinsing.Once
                 ? RinsesAhead.AtOnce(service, Clocked(), HandsFree)
                 : RinsesAhead.Of(service, Clocked(), RinseFree, freeing, IsRinsedBeside);
-        (OnClock, Waves, IsInTime, IsProven) = (ahead.OnClock, ahead.Waves, ahead.IsInTime, ahead.IsProven);
-        var rinsed = Waves.Count > 0 ? FreedAt(Waves[^1]) : WaveEndsAt;
-        var areas = Service.Wave is null ? AreasOn : [];
+        (OnClock, Rinses, IsInTime, IsProven) = (ahead.OnClock, ahead.Rinses, ahead.IsInTime, ahead.IsProven);
+        var rinsed = Rinses.Count > 0 ? FreedAt(Rinses[^1]) : RinseEndsAt;
+        var areas = Service.Rinse is null ? AreasOn : [];
         var worked = areas.Max(a => (DateTimeOffset?)a.DoneAt)?.AddMinutes(PaintingTime.RinsingMinutes);
         DoneAt = (rinsed > worked ? rinsed : worked ?? rinsed)?.AddMinutes(PaintingTime.AfterRinsing);
     }
@@ -82,7 +82,7 @@ public sealed record ServiceClock
     public IReadOnlyList<PanelOnClock> OnClock { get; }
 
     /// <summary>Waves to come.</summary>
-    public IReadOnlyList<RinseAhead> Waves { get; }
+    public IReadOnlyList<RinseAhead> Rinses { get; }
 
     /// <summary>Whether every panel can be rinsed within its window.</summary>
     public bool IsInTime { get; }
@@ -97,7 +97,7 @@ public sealed record ServiceClock
     public IReadOnlyList<DevelopmentCheck> Told => told.All;
 
     /// <summary>When the wave under way is over; null for none.</summary>
-    public DateTimeOffset? WaveEndsAt => Service.Wave is { } w ? WaveEnds(w) : null;
+    public DateTimeOffset? RinseEndsAt => Service.Rinse is { } w ? RinseEnds(w) : null;
 
     /// <summary>By how much what is painted took less than planned, minutes; negative for more.</summary>
     public double AheadMinutes
@@ -250,17 +250,17 @@ public sealed record ServiceClock
     }
 
     /// <summary>The last panel rinsed, sheets out, teasing worked free.</summary>
-    private DateTimeOffset WaveEnds(RinseInHand wave) =>
-        wave.BegunAt.AddMinutes(
-            ScheduleProblem.UsualSlot(Math.Max(0, wave.Panels.Count - 1)) + freeing.Minutes(wave.Panels)
+    private DateTimeOffset RinseEnds(RinseInHand rinse) =>
+        rinse.BegunAt.AddMinutes(
+            ScheduleProblem.UsualSlot(Math.Max(0, rinse.Panels.Count - 1)) + freeing.Minutes(rinse.Panels)
         );
 
     /// <summary>When a wave's last panel is rinsed, its sheets are out and its teasing is worked free.</summary>
-    /// <param name="wave">The wave.</param>
-    public DateTimeOffset FreedAt(RinseAhead wave)
+    /// <param name="rinse">The wave.</param>
+    public DateTimeOffset FreedAt(RinseAhead rinse)
     {
-        ArgumentNullException.ThrowIfNull(wave);
-        return wave.EndsAt.AddMinutes(freeing.Minutes(wave.Panels));
+        ArgumentNullException.ThrowIfNull(rinse);
+        return rinse.EndsAt.AddMinutes(freeing.Minutes(rinse.Panels));
     }
 
     /// <summary>Whether somebody mixes while painting goes on.</summary>
@@ -270,7 +270,7 @@ public sealed record ServiceClock
     private bool IsRinsedBeside => Service.Help is Help.Rinses;
 
     /// <summary>When the next wave can begin: now, or when the one under way is over.</summary>
-    private DateTimeOffset RinseFree => WaveEndsAt > Now ? WaveEndsAt.Value : Now;
+    private DateTimeOffset RinseFree => RinseEndsAt > Now ? RinseEndsAt.Value : Now;
 
     /// <summary>When painting can go on: now, or when the wave under way is over and nobody else rinses it.</summary>
     private DateTimeOffset HandsFree => IsRinsedBeside ? Now : RinseFree;
@@ -305,7 +305,7 @@ public sealed record ServiceClock
 
                 // The panel in hand was begun when hands last did something.
                 var since =
-                    isFirst && (Service.Wave is null || IsRinsedBeside) && Service.PausedAt is null
+                    isFirst && (Service.Rinse is null || IsRinsedBeside) && Service.PausedAt is null
                         ? Service.HandsSince
                         : null;
                 begun = since is { } s && s < at && at - s < takes ? s : at;

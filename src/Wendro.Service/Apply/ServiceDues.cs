@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Wendro.Blend;
 using Wendro.Head;
 using Wendro.Mix;
@@ -16,7 +17,8 @@ public enum DueKind
     Over,
 
     /// <summary>A rinse wave.</summary>
-    Wave,
+    [JsonStringEnumMemberName("wave")]
+    Rinse,
 
     /// <summary>A look: wipe, judge, paint again.</summary>
     Look,
@@ -62,7 +64,7 @@ public static class ServiceDues
         ArgumentNullException.ThrowIfNull(clock);
         return Burning(clock)
             .Concat(Over(clock))
-            .Concat(Waves(clock))
+            .Concat(Rinses(clock))
             .Concat(Looks(clock))
             .Concat(Areas(clock))
             .Concat(Bowls(clock))
@@ -94,11 +96,11 @@ public static class ServiceDues
 
     private static IEnumerable<Due> Over(ServiceClock clock)
     {
-        var inWave = clock.Service.Wave?.Panels.ToHashSet() ?? [];
+        var inRinse = clock.Service.Rinse?.Panels.ToHashSet() ?? [];
         foreach (
             var zone in clock
                 .OnClock.Where(p =>
-                    p.IsPainted && p.RinsedAt is null && p.ToAt < clock.Now && !inWave.Contains(p.Panel)
+                    p.IsPainted && p.RinsedAt is null && p.ToAt < clock.Now && !inRinse.Contains(p.Panel)
                 )
                 .GroupBy(p => (p.Panel.Zone, By: p.Window!.By))
         )
@@ -122,19 +124,19 @@ public static class ServiceDues
         }
     }
 
-    private static IEnumerable<Due> Waves(ServiceClock clock)
+    private static IEnumerable<Due> Rinses(ServiceClock clock)
     {
-        if (clock.Service.Wave is null && clock.Waves.Count > 0)
+        if (clock.Service.Rinse is null && clock.Rinses.Count > 0)
         {
-            var wave = clock.Waves[0];
+            var rinse = clock.Rinses[0];
             yield return new(
-                DueKind.Wave,
-                wave.StartsAt,
-                $"Rinse {wave.Number}",
-                $"{Where(wave.Panels)}, {wave.Panels.Count} panels, "
-                    + $"{(wave.EndsAt - wave.StartsAt).TotalMinutes:0} min.",
+                DueKind.Rinse,
+                rinse.StartsAt,
+                $"Rinse {rinse.Number}",
+                $"{Where(rinse.Panels)}, {rinse.Panels.Count} panels, "
+                    + $"{(rinse.EndsAt - rinse.StartsAt).TotalMinutes:0} min.",
                 Severity.Caution,
-                wave.Panels
+                rinse.Panels
             );
         }
     }
@@ -174,7 +176,7 @@ public static class ServiceDues
     }
 
     private static IEnumerable<Due> Areas(ServiceClock clock) =>
-        clock.Service.Wave is null ? clock.AreasOn.SelectMany(a => Of(a, clock)) : [];
+        clock.Service.Rinse is null ? clock.AreasOn.SelectMany(a => Of(a, clock)) : [];
 
     /// <summary>What works over an area: looked at first, done, over; each while it is next.</summary>
     private static IEnumerable<Due> Of(AreaOnClock area, ServiceClock clock)

@@ -58,7 +58,7 @@ public sealed record ServiceInHand
     /// </summary>
     public bool GoesOn =>
         Step + 1 < steps.Count
-        && Wave is null
+        && Rinse is null
         && !AreaWaits
         && !Waiting.Any()
         && (On.Any() || AreaIsOn ? !steps[Step].Rinse && !steps[Step + 1].Panels.Intersect(On).Any() : HasNothingToDo);
@@ -121,10 +121,10 @@ public sealed record ServiceInHand
     public DateTimeOffset? HeatSince => Heat.Count > 0 && Heat[^1] is { On: true } heat ? heat.At : null;
 
     /// <summary>The wave under way; null for none.</summary>
-    public RinseInHand? Wave { get; private init; }
+    public RinseInHand? Rinse { get; private init; }
 
     /// <summary>Waves that are over.</summary>
-    public int WavesDone { get; private init; }
+    public int RinsesDone { get; private init; }
 
     /// <summary>When the step before was washed, dried and read; null for the first.</summary>
     public DateTimeOffset? WashedAt { get; private init; }
@@ -203,7 +203,7 @@ public sealed record ServiceInHand
             Paused => this with { PausedAt = at },
             Resumed => this with { PausedAt = null, HandsSince = at },
             AssistantChanged h => this with { Help = h.Pairs == 2 ? h.Does : null },
-            RinseBegun w => this with { Wave = new(at, w.Panels) },
+            RinseBegun w => this with { Rinse = new(at, w.Panels) },
             RinseEnded w => Rinsed(w, at),
             Washed => NextStep(at) with { WashedAt = at },
             WentOn => NextStep(at),
@@ -272,28 +272,30 @@ public sealed record ServiceInHand
     /// </summary>
     private ServiceInHand Rinsed(RinseEnded ended, DateTimeOffset at)
     {
-        if (Wave is not { } wave)
+        if (Rinse is not { } rinse)
         {
             return this;
         }
 
         var not = (ended.Not ?? []).ToHashSet();
         var service = this;
-        foreach (var (panel, j) in wave.Panels.Where(p => !not.Contains(p)).Select((p, j) => (p, j)))
+        foreach (var (panel, j) in rinse.Panels.Where(p => !not.Contains(p)).Select((p, j) => (p, j)))
         {
-            var slot = wave.BegunAt.AddMinutes(ScheduleProblem.UsualSlot(j));
+            var slot = rinse.BegunAt.AddMinutes(ScheduleProblem.UsualSlot(j));
             service = service.Stand(panel, s => s with { RinsedAt = slot < at ? slot : at });
         }
 
         var isLast = !service.On.Any() && !service.Waiting.Any();
         bool IsRinsed(AreaState a) =>
             a.IsOn
-            && (wave.Panels.Count == 0 || isLast && steps[a.Step].AreaMinutes is { } m && a.LaidAt.AddMinutes(m) <= at);
+            && (
+                rinse.Panels.Count == 0 || isLast && steps[a.Step].AreaMinutes is { } m && a.LaidAt.AddMinutes(m) <= at
+            );
         return service with
         {
             Areas = [.. Areas.Select(a => IsRinsed(a) ? a with { RinsedAt = at } : a)],
-            Wave = null,
-            WavesDone = WavesDone + 1,
+            Rinse = null,
+            RinsesDone = RinsesDone + 1,
             HandsSince = at,
             // What burned is rinsed: from here on it is asked anew.
             Felt = Felt is { How: Comfort.Burning } && !service.On.Any() ? (at, Comfort.Nothing) : Felt,

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Wendro.Plans;
 using Wendro.Units;
 
@@ -13,7 +14,8 @@ public enum ServiceOptionKind
     AtOnce,
 
     /// <summary>The plan as it is, in waves, where it would be rinsed once.</summary>
-    InWaves,
+    [JsonStringEnumMemberName("inWaves")]
+    InRinses,
 
     /// <summary>The same developers, zones worked in another order that ends sooner.</summary>
     ByOrder,

@@ -26,7 +26,7 @@ public sealed class ServiceOptions
                 (
                     w.Visit.Outside.Count,
                     Math.Round(w.Visit.Minutes),
-                    w.Bowls + w.Visit.Waves.Count(),
+                    w.Bowls + w.Visit.Rinses.Count(),
                     Math.Round(w.LevelsApart, 1),
                     w.Kind
                 )
@@ -106,18 +106,18 @@ public sealed class ServiceOptions
     private IEnumerable<ServiceOption> Others()
     {
         var isOnce = mix.Head.Plan.Rinse is Rinsing.Once;
-        if (!isOnce && atOnce.Outside.Count > 0 && AsPlanned.Visit.Waves.Count() > 1)
+        if (!isOnce && atOnce.Outside.Count > 0 && AsPlanned.Visit.Rinses.Count() > 1)
         {
             yield return new(ServiceOptionKind.AtOnce, "As mixed, rinsed at once at the end", null, atOnce, 0);
         }
 
-        if (isOnce && VisitOnClock.Of(mix, rinsing: Rinsing.InWaves) is var inWaves && inWaves.Waves.Count() > 1)
+        if (isOnce && VisitOnClock.Of(mix, rinsing: Rinsing.InRinses) is var inRinses && inRinses.Rinses.Count() > 1)
         {
             yield return new(
-                ServiceOptionKind.InWaves,
+                ServiceOptionKind.InRinses,
                 "As mixed, rinsed in waves",
-                new SetRinse(Rinsing.InWaves),
-                inWaves,
+                new SetRinse(Rinsing.InRinses),
+                inRinses,
                 0
             );
         }
@@ -140,7 +140,7 @@ public sealed class ServiceOptions
         var mild = Each(false);
         if (All(mild.Select(s => s.OneStrength())) is { } one && Made(one) is { } alike)
         {
-            yield return Way(ServiceOptionKind.ByRinse, "One strength, rinsed in waves", one, alike, Rinsing.InWaves);
+            yield return Way(ServiceOptionKind.ByRinse, "One strength, rinsed in waves", one, alike, Rinsing.InRinses);
         }
 
         if (All(mild.Select(s => s.WeakerFirst())) is { } weaker && Made(weaker) is { } rising)
@@ -157,7 +157,7 @@ public sealed class ServiceOptions
                 "Weaker where painted first, in waves",
                 weaker,
                 rising,
-                Rinsing.InWaves
+                Rinsing.InRinses
             );
         }
         else if (All(Each(true).Select(s => s.WeakerFirst())) is { } strong && Made(strong) is { } offered)

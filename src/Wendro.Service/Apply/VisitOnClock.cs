@@ -43,7 +43,7 @@ public sealed record RinseOfVisit(double StartsAt, double EndsAt, double FreedAt
 /// <param name="Number">Which, from 0.</param>
 /// <param name="From">When it is begun.</param>
 /// <param name="Panels">Its panels in the order they are painted.</param>
-/// <param name="Waves">Its waves.</param>
+/// <param name="Rinses">Its waves.</param>
 /// <param name="DoneAt">When it is rinsed, washed, dried and read.</param>
 /// <param name="IsProven">Whether no other waves end sooner.</param>
 /// <param name="Area">What it lays over an area; null where it paints panels.</param>
@@ -52,7 +52,7 @@ public sealed record StepOfVisit(
     int Number,
     double From,
     IReadOnlyList<PanelAhead> Panels,
-    IReadOnlyList<RinseOfVisit> Waves,
+    IReadOnlyList<RinseOfVisit> Rinses,
     double DoneAt,
     bool IsProven,
     AreaOfVisit? Area = null,
@@ -84,7 +84,7 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
     public double Minutes => Steps.Count == 0 ? 0 : Steps[^1].DoneAt;
 
     /// <summary>All waves in order.</summary>
-    public IEnumerable<RinseOfVisit> Waves => Steps.SelectMany(s => s.Waves);
+    public IEnumerable<RinseOfVisit> Rinses => Steps.SelectMany(s => s.Rinses);
 
     /// <summary>Panels that are rinsed outside their windows.</summary>
     public IReadOnlyList<PanelAhead> Outside => Steps.SelectMany(s => s.Panels).Where(p => p.IsOutside).ToArray();
@@ -102,7 +102,7 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
     private bool IsRinsedInTime(IReadOnlyList<PanelKey> panels)
     {
         var those = panels.ToHashSet();
-        return Mix.Head.Plan.Rinse is Rinsing.InWaves
+        return Mix.Head.Plan.Rinse is Rinsing.InRinses
             && Steps
                 .SelectMany(s => s.Panels)
                 .Where(p => those.Contains(p.Panel))
@@ -239,7 +239,7 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
         var onlyArea = service.Next is null;
         var clock = ServiceClock.Of(mix, service, Instant(onlyArea ? from + laid.LaidAt - laid.From : from), rinsing);
         static double At(DateTimeOffset at) => (at - SomeDay).TotalMinutes;
-        IReadOnlyList<RinseAhead> ahead = goesOn ? [] : clock.Waves;
+        IReadOnlyList<RinseAhead> ahead = goesOn ? [] : clock.Rinses;
         var slots = ahead
             .SelectMany(w => w.Panels.Select((p, j) => (p, At: At(w.StartsAt) + ScheduleProblem.UsualSlot(j))))
             .ToDictionary(x => x.p, x => x.At);
@@ -254,7 +254,7 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
                 p.Window?.By
             ))
             .ToArray();
-        var waves = ahead
+        var rinses = ahead
             .Select(w => new RinseOfVisit(At(w.StartsAt), At(w.EndsAt), At(clock.FreedAt(w)), w.Panels))
             .ToArray();
         var panels = all.Where(p => !service.Panels.ContainsKey(p.Panel)).ToArray();
@@ -264,13 +264,13 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
         AreaOfVisit? area = onlyArea && laidAt > from ? new(laidAt, laidAt + step.MinutesOf(plan)) : null;
         var worked = goesOn ? null : Later(areas, step.Rinse ? area?.WorkedAt : null) + PaintingTime.RinsingMinutes;
         var laidOn = panels.Select(p => p.PaintedAt).Append(area?.LaidAt ?? from).Max();
-        var washingAt = Later(worked, waves.Length > 0 ? Math.Max(laidOn, waves.Max(w => w.FreedAt)) : null);
+        var washingAt = Later(worked, rinses.Length > 0 ? Math.Max(laidOn, rinses.Max(w => w.FreedAt)) : null);
         return (
             new(
                 service.Step,
                 from,
                 panels,
-                waves,
+                rinses,
                 washingAt + PaintingTime.AfterRinsing ?? laidOn,
                 goesOn || clock.IsProven,
                 area,

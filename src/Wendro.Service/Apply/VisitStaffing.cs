@@ -64,7 +64,7 @@ public static class VisitStaffing
     private static IEnumerable<HandSpan> Of(StepOfVisit step) =>
         step
             .Panels.Select(p => new HandSpan(HandWork.Paint, p.BegunAt, p.PaintedAt))
-            .Concat(step.Waves.Select(w => new HandSpan(HandWork.Rinse, w.StartsAt, w.FreedAt)))
+            .Concat(step.Rinses.Select(w => new HandSpan(HandWork.Rinse, w.StartsAt, w.FreedAt)))
             .Concat(step.Area is { } area ? [new HandSpan(HandWork.Paint, step.From, area.LaidAt)] : [])
             .Concat(step.WashingAt is { } washing ? Washed(step, washing) : []);
 
@@ -73,7 +73,7 @@ public static class VisitStaffing
     /// </summary>
     private static IEnumerable<HandSpan> Washed(StepOfVisit step, double washing)
     {
-        var freed = step.Waves.Select(w => w.FreedAt).Append(washing - PaintingTime.RinsingMinutes).Max();
+        var freed = step.Rinses.Select(w => w.FreedAt).Append(washing - PaintingTime.RinsingMinutes).Max();
         var washed = washing + PaintingTime.WashingMinutes;
         return
         [

@@ -181,9 +181,9 @@ public static partial class DeskSums
             return problems;
         }
 
-        var waves = RinseRounds.Fewest(q.Windows);
+        var rinses = RinseRounds.Fewest(q.Windows);
         return new RinseAnswer(
-            waves,
+            rinses,
             $"{q.Windows.Count} windows by their ends: each wave waits for the first end that none has met yet. "
                 + $"No fewer do."
         );

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Wendro.Colour;
 using Wendro.Hair;
 using Wendro.Lift;
@@ -232,7 +233,7 @@ public sealed record ToneAnswer(
 public sealed record RinseQuestion(IReadOnlyList<RinseWindow> Windows);
 
 /// <summary>The fewest moments that meet every window.</summary>
-public sealed record RinseAnswer(IReadOnlyList<double> Waves, Sentence Why);
+public sealed record RinseAnswer([property: JsonPropertyName("waves")] IReadOnlyList<double> Rinses, Sentence Why);
 
 /// <summary>Whether groups may be painted in any order or only as they are given.</summary>
 public enum GroupOrder
@@ -260,13 +261,15 @@ public sealed record ScheduleGroup(
 /// <summary>When is what painted and rinsed, with one pair of hands?</summary>
 /// <param name="Groups">Up to 12 groups, 200 panels in all, in their given order.</param>
 /// <param name="Order">Whether that order is kept.</param>
-/// <param name="WaveStart">Minutes from a wave's start until its first panel is rinsed.</param>
-/// <param name="WaveEach">Minutes from one panel of a wave to the next.</param>
+/// <param name="RinseStart">Minutes from a wave's start until its first panel is rinsed.</param>
+/// <param name="RinseEach">Minutes from one panel of a wave to the next.</param>
 public sealed record ScheduleQuestion(
     IReadOnlyList<ScheduleGroup> Groups,
     GroupOrder Order = GroupOrder.Free,
-    [property: Within(0, Minutes.Longest, "minutes")] double WaveStart = ScheduleProblem.UsualStart,
-    [property: Within(0, Minutes.Longest, "minutes")] double WaveEach = ScheduleProblem.UsualEach
+    [property: JsonPropertyName("waveStart"), Within(0, Minutes.Longest, "minutes")]
+        double RinseStart = ScheduleProblem.UsualStart,
+    [property: JsonPropertyName("waveEach"), Within(0, Minutes.Longest, "minutes")]
+        double RinseEach = ScheduleProblem.UsualEach
 );
 
 /// <summary>One strength in the other scale: give one of the two.</summary>

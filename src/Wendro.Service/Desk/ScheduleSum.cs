@@ -58,8 +58,8 @@ public static partial class DeskSums
                     ))
                     .ToArray(),
                 q.Order == GroupOrder.Given,
-                q.WaveStart,
-                q.WaveEach
+                q.RinseStart,
+                q.RinseEach
             );
             problems.AddRange(ScheduleChecks.Of(problem.Groups, problem.InGivenOrder));
             return problems.Count > 0 ? problems : SchedulePlanner.Of(problem);

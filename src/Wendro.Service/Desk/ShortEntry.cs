@@ -90,8 +90,8 @@ public static class ShortEntry
                 new RinseQuestion(w.Ranges.Select(r => new RinseWindow(r.From, r.To)).ToArray()),
                 DeskSums.Of,
                 a =>
-                    $"{a.Waves.Count} {(a.Waves.Count == 1 ? "wave" : "waves")}: minute "
-                    + $"{string.Join(", ", a.Waves.Select(m => $"{m:0.##}"))}",
+                    $"{a.Rinses.Count} {(a.Rinses.Count == 1 ? "wave" : "waves")}: minute "
+                    + $"{string.Join(", ", a.Rinses.Select(m => $"{m:0.##}"))}",
                 a => a.Why
             )
             : null;

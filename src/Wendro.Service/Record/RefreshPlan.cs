@@ -86,7 +86,7 @@ public sealed record RefreshPlan(
             .Select(c =>
                 last.FormulaOf(c.Formula) is not { } formula ? null
                 : OldIn(here, formula.IsDeposit) is not { } old ? c
-                : Grown(c, old, panel.Panel, now.Plan) ?? (IsDark(old, formula, here, now.Plan.Wish) ? c : null)
+                : Grown(c, old, panel.Panel, now.Plan) ?? (IsDark(old, formula, here, now.Plan.Goal) ? c : null)
             )
             .OfType<PanelPaint>()
             .ToArray();
@@ -114,11 +114,11 @@ public sealed record RefreshPlan(
     }
 
     /// <summary>Hair that is sound and stayed darker than wished may be lifted again.</summary>
-    private static bool IsDark(Band old, Lift.Formula formula, HairProfile here, Goal wish) =>
+    private static bool IsDark(Band old, Lift.Formula formula, HairProfile here, Goal goal) =>
         !formula.IsDeposit
         && here.Condition == Condition.Sound
         && (old.Porosity ?? here.Porosity) != Porosity.High
-        && here.Bands[^1].Level < wish.EndsLevel - StayedDark;
+        && here.Bands[^1].Level < goal.EndsLevel - StayedDark;
 
     /// <summary>Chooses the fewest panels among those that need something.</summary>
     private sealed class Choosing(
@@ -139,19 +139,19 @@ public sealed record RefreshPlan(
             var bare = Proposal.OutcomeOf(now);
             if (asked.Count == 0)
             {
-                return new([], [], 0, mirrored, bare, bare, bare, 0, Aim.Beyond(bare, now.Plan.Wish) <= AsNear);
+                return new([], [], 0, mirrored, bare, bare, bare, 0, Aim.Beyond(bare, now.Plan.Goal) <= AsNear);
             }
 
             var all = Head(asked.Keys);
-            var (whole, wish) = (Proposal.OutcomeOf(all), now.Plan.Wish);
+            var (whole, goal) = (Proposal.OutcomeOf(all), now.Plan.Goal);
             var among = Zones(all);
-            var target = Aim.Beyond(Proposal.OutcomeOf(Head(among)), wish) + AsNear;
-            bool IsBack(IEnumerable<PanelKey> keys) => Aim.Beyond(Proposal.OutcomeOf(Head(keys)), wish) <= target;
+            var target = Aim.Beyond(Proposal.OutcomeOf(Head(among)), goal) + AsNear;
+            bool IsBack(IEnumerable<PanelKey> keys) => Aim.Beyond(Proposal.OutcomeOf(Head(keys)), goal) <= target;
 
             var ranked = Ranked(all).Where(among.Contains).ToArray();
             // As many of the strongest as bring it back, then each is left away that was not needed.
             var (few, enough) = (0, ranked.Length);
-            if (Aim.Beyond(bare, wish) <= target)
+            if (Aim.Beyond(bare, goal) <= target)
             {
                 enough = 0;
             }
@@ -181,7 +181,7 @@ public sealed record RefreshPlan(
                 Proposal.OutcomeOf(after),
                 whole,
                 after.Minutes - now.Minutes,
-                Aim.Beyond(Proposal.OutcomeOf(after), wish) <= AsNear
+                Aim.Beyond(Proposal.OutcomeOf(after), goal) <= AsNear
             );
         }
 
@@ -194,8 +194,8 @@ public sealed record RefreshPlan(
             var zones = asked.Keys.Select(k => k.Zone).Distinct().Order().ToArray();
             double Beyond(IReadOnlySet<Zone> of) =>
                 of.Count == zones.Length
-                    ? Aim.Beyond(Proposal.OutcomeOf(all), now.Plan.Wish)
-                    : Aim.Beyond(Proposal.OutcomeOf(Head(KeysIn(of))), now.Plan.Wish);
+                    ? Aim.Beyond(Proposal.OutcomeOf(all), now.Plan.Goal)
+                    : Aim.Beyond(Proposal.OutcomeOf(Head(KeysIn(of))), now.Plan.Goal);
             (HashSet<Zone> Of, double Beyond) Climbed(HashSet<Zone> from)
             {
                 var best = (Of: from, Beyond: Beyond(from));

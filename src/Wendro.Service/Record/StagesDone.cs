@@ -19,7 +19,7 @@ public enum Stage
     Apply,
     Review,
     Tone,
-    Keep,
+    Record,
 }
 
 /// <summary>
@@ -67,7 +67,7 @@ public static class StagesDone
                     // Tone: every area chosen was put on and rinsed.
                     Stage.Tone => toning?.IsDone == true,
                     // Keep: the record is put away.
-                    Stage.Keep => kept?.IsDone == true,
+                    Stage.Record => kept?.IsDone == true,
                 }
             )
             .ToArray();

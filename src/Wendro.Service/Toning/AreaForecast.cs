@@ -179,14 +179,14 @@ public sealed record AreaForecast(
     /// </summary>
     private static (double R, double G, double B) WantedOn(TonedHair hair, ToneArea area, TonePlace piece)
     {
-        var wish = hair.Head.Plan.Wish;
-        var wished =
+        var goal = hair.Head.Plan.Goal;
+        var wanted =
             area.Wanted?.Level
             ?? (
-                piece.Along >= EndsFrom ? wish.EndsLevel
-                : piece.Along >= MidsFrom || piece.Tint.Lifted > 0 ? wish.MidsOf()
+                piece.Along >= EndsFrom ? goal.EndsLevel
+                : piece.Along >= MidsFrom || piece.Tint.Lifted > 0 ? goal.MidsOf()
                 : hair.Head.Hair.NaturalLevel
             );
-        return LevelColours.Linear(Math.Min(wished, piece.Level), area.Wanted?.Tone ?? wish.Tone);
+        return LevelColours.Linear(Math.Min(wanted, piece.Level), area.Wanted?.Tone ?? goal.Tone);
     }
 }

@@ -179,7 +179,7 @@ public sealed record ToneStart(string Words, TonePlan Plan)
             {
                 timed = timed with
                 {
-                    Wanted = new(hair.Head.Plan.Wish.Tone, Level.Clamp(forecast.RawLevel - DeeperBy)),
+                    Wanted = new(hair.Head.Plan.Goal.Tone, Level.Clamp(forecast.RawLevel - DeeperBy)),
                 };
                 forecast = AreaForecast.Of(hair, timed)!;
             }

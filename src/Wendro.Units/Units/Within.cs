@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using System.Reflection;
+using System.Text.Json.Serialization;
 
 namespace Wendro.Units;
 
@@ -46,11 +47,16 @@ public sealed class WithinAttribute(double low, double high, string unit = "") :
                 && !bounds.Holds(Convert.ToDouble(value, System.Globalization.CultureInfo.InvariantCulture))
             )
             {
-                var field = char.ToLowerInvariant(property.Name[0]) + property.Name[1..];
+                var field = WrittenAs(property);
                 yield return bounds.Of(within.Length == 0 ? field : $"{within}.{field}");
             }
         }
     }
+
+    /// <summary>What a property is called where it is sent and stored.</summary>
+    private static string WrittenAs(PropertyInfo property) =>
+        property.GetCustomAttribute<JsonPropertyNameAttribute>()?.Name
+        ?? char.ToLowerInvariant(property.Name[0]) + property.Name[1..];
 
     private static (PropertyInfo, WithinAttribute)[] BoundedOf(Type type) =>
         type.GetProperties()

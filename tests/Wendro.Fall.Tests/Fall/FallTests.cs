@@ -240,8 +240,8 @@ public sealed class FallTests
         var front = new Mark(MarkKind.BabyHair, 0, 12, 3);
         var baby = With(front);
         Assert.Contains(Enumerable.Range(0, plain.Strands.Count), i => plain.Lengths[i] > 20 && baby.Lengths[i] < 6);
-        var swirl = With(new Mark(MarkKind.Swirl, 4, 4, 3));
-        var (still, turned) = (plain.Worn(Wear.Down), swirl.Worn(Wear.Down));
+        var cowlick = With(new Mark(MarkKind.Cowlick, 4, 4, 3));
+        var (still, turned) = (plain.Worn(Wear.Down), cowlick.Worn(Wear.Down));
         double Apart(Func<MapPoint, bool> where) =>
             Enumerable
                 .Range(0, plain.Strands.Count)

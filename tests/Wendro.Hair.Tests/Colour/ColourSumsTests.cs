@@ -42,7 +42,7 @@ public sealed class ColourSumsTests
     [InlineData(8, 1, 60, 26.5 * 1.45, 61)]
     [InlineData(8, -1, 60, 26.5 * 0.55, 79)]
     [InlineData(9.5, 0, 74.5, 22, 80)]
-    public void Natural_hair_has_its_tabled_lightness_chroma_and_hue_and_a_wish_turns_them(
+    public void Natural_hair_has_its_tabled_lightness_chroma_and_hue_and_a_goal_turns_them(
         double level,
         double tone,
         double lightness,
@@ -157,15 +157,15 @@ public sealed class ColourSumsTests
     }
 
     [Fact]
-    public void What_is_as_wished_is_made_once_and_what_a_wish_leaves_is_shared_with_raw()
+    public void What_is_as_goal_is_made_once_and_what_a_goal_leaves_is_shared_with_raw()
     {
-        var wished = Palette.AsToned(0.5);
-        Assert.Same(wished.Even(Tint.Lifted(1)), wished.Even(Tint.Lifted(1)));
+        var goal = Palette.AsToned(0.5);
+        Assert.Same(goal.Even(Tint.Lifted(1)), goal.Even(Tint.Lifted(1)));
         var coloured = Tint.Coloured(1, Absorbance.Of(Reflect.Copper, 1));
-        Assert.Same(Palette.Raw.Even(coloured), wished.Even(coloured));
-        Assert.Same(Palette.Raw.Even(Tint.White), wished.Even(Tint.White));
-        Assert.NotEqual(Palette.Raw.Even(Tint.Lifted(1)), wished.Even(Tint.Lifted(1)));
-        Assert.Equal(Palette.Raw.Even(Tint.Natural), wished.Even(Tint.Natural));
+        Assert.Same(Palette.Raw.Even(coloured), goal.Even(coloured));
+        Assert.Same(Palette.Raw.Even(Tint.White), goal.Even(Tint.White));
+        Assert.NotEqual(Palette.Raw.Even(Tint.Lifted(1)), goal.Even(Tint.Lifted(1)));
+        Assert.Equal(Palette.Raw.Even(Tint.Natural), goal.Even(Tint.Natural));
     }
 
     [Fact]

@@ -69,7 +69,7 @@ public sealed class LevelColoursTests
         Assert.Equal((0, 255), (LevelColours.Encode(0), LevelColours.Encode(1)));
 
     [Fact]
-    public void A_wished_tone_turns_light_hair_and_leaves_dark_hair()
+    public void A_goal_tone_turns_light_hair_and_leaves_dark_hair()
     {
         static double Chroma((double R, double G, double B) c) =>
             Math.Max(c.R, Math.Max(c.G, c.B)) - Math.Min(c.R, Math.Min(c.G, c.B));

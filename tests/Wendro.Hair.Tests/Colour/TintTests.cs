@@ -69,7 +69,7 @@ public sealed class TintTests
     }
 
     [Fact]
-    public void As_wished_only_what_is_lifted_and_bare_is_toned()
+    public void As_goal_only_what_is_lifted_and_bare_is_toned()
     {
         var (cool, warm) = (Palette.AsToned(-1), Palette.AsToned(1));
         Assert.True(Seen(9, Tint.Lifted(1), cool).Chroma < 0.5 * Seen(9, Tint.Lifted(1)).Chroma);

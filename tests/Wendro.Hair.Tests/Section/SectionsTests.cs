@@ -401,11 +401,11 @@ public sealed class SectionsTests
     }
 
     [Fact]
-    public void A_swirl_parts_the_panels_it_reaches_and_an_undercut_takes_them_out()
+    public void A_cowlick_parts_the_panels_it_reaches_and_an_undercut_takes_them_out()
     {
-        var swirl = new Mark(MarkKind.Swirl, 2.5, -8, 1.5);
+        var cowlick = new Mark(MarkKind.Cowlick, 2.5, -8, 1.5);
         var how = new ZoneCut(PartLine.Central, Zone.UpperBack, new Sections(Parting.Horizontal, 10, 5, 0, false));
-        var at = Given.Head.Chart.At(swirl.Map);
+        var at = Given.Head.Chart.At(cowlick.Map);
         int Over(ZonePanels cut) =>
             cut.Panels.Count(p =>
                 p.Outlines.Any(o =>
@@ -415,7 +415,7 @@ public sealed class SectionsTests
                     && o.Corners.Min(c => c.FromTopCm) < at.FromTopCm + 1
                 )
             );
-        var with = HairProfile.Usual with { Marked = [swirl] };
+        var with = HairProfile.Usual with { Marked = [cowlick] };
         Assert.True(Over(Cut(how)) > 0);
         Assert.Equal(0, Over(Cut(how, with)));
 

@@ -13,10 +13,10 @@ namespace Wendro.Tests.Blend;
 
 public sealed class GoalLookTests
 {
-    private static byte[] Look(Goal wish, PlannedHead? head = null)
+    private static byte[] Look(Goal goal, PlannedHead? head = null)
     {
         var at = head ?? Given.Bare;
-        return GoalLook.Of(at.Hair, at.Map, at.Looks.OnHead.Strands, at.Looks.Weights(Wear.Down), wish).Levels;
+        return GoalLook.Of(at.Hair, at.Map, at.Looks.OnHead.Strands, at.Looks.Weights(Wear.Down), goal).Levels;
     }
 
     private static Tally Seen(byte[] levels, PlannedHead? head = null)

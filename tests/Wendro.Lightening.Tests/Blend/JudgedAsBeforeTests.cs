@@ -86,7 +86,7 @@ public sealed class JudgedAsBeforeTests
         yield return ("drawn", Levels(head.Drawn.Levels));
         yield return ("drawn at 20 min", Levels(head.DrawnAt(Moment.At(new Minutes(20))).Levels));
         yield return ("drawn 8 weeks later", Levels(head.DrawnAt(Moment.Later(8)).Levels));
-        yield return ("drawn as wished", Levels(head.DrawnAsWished(Wanted).Levels));
+        yield return ("drawn as wished", Levels(head.DrawnToGoal(Wanted).Levels));
         var strip = Strip.Of(
             head.Panels.FirstOrDefault(p => p.Coats.Count > 0) ?? head.Panels[0],
             head.Hair,

@@ -46,7 +46,7 @@ public sealed class AdviceTests
     }
 
     [Fact]
-    public void Sound_wavy_hair_and_a_soft_wish_are_painted_in_open_air_and_the_others_say_why_not()
+    public void Sound_wavy_hair_and_a_soft_goal_are_painted_in_open_air_and_the_others_say_why_not()
     {
         var verdict = Of(Six, 7.5);
         Advises(verdict, Open, "wide-narrow", "four-quarters", "thick-all-over", "heavy-front", "staggered-lines");
@@ -136,7 +136,7 @@ public sealed class AdviceTests
     }
 
     [Fact]
-    public void A_crisp_wish_says_only_that_foil_is_not_needed()
+    public void A_crisp_goal_says_only_that_foil_is_not_needed()
     {
         Assert.Equal("the wish is soft and 1.5 levels do not need foil", Against(Of(Six, 7.5, softness: 0.8), Foiled));
         Assert.Equal("it is reached without foil", Against(Of(Six, 7.5, softness: 0.81), Foiled));
@@ -151,12 +151,12 @@ public sealed class AdviceTests
             NaturalLevel = new(4),
             Diameter = Diameter.Coarse,
         };
-        var byWish = Enumerable
+        var byGoal = Enumerable
             .Range(0, 51)
             .Select(i => Of(dark, 4.5 + i * 0.1))
             .Where(v => v.Visits.Count > 0)
             .ToArray();
-        foreach (var verdict in byWish)
+        foreach (var verdict in byGoal)
         {
             var covering = verdict.Visits[0].With.Covering;
             var technique = covering switch
@@ -182,10 +182,10 @@ public sealed class AdviceTests
             );
         }
 
-        Assert.Contains(byWish, v => v.Advised.Technique == Open);
-        Assert.Contains(byWish, v => v.Advised is { Technique: Film, Patterns: ["quiet-dark", "oval-out"] });
+        Assert.Contains(byGoal, v => v.Advised.Technique == Open);
+        Assert.Contains(byGoal, v => v.Advised is { Technique: Film, Patterns: ["quiet-dark", "oval-out"] });
         Assert.Contains(
-            byWish,
+            byGoal,
             v =>
                 v.Advised.Technique == Foiled
                 && v.Advised.Why.Contains("need the heat and moisture of foil", StringComparison.Ordinal)

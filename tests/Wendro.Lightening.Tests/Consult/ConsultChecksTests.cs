@@ -60,7 +60,7 @@ public sealed class ConsultChecksTests
     public void Lists_and_texts_are_taken_up_to_their_length(Consultation consultation, string[] fields) =>
         Assert.Equal(fields, ConsultChecks.Of(consultation, Now).Select(p => p.Field));
 
-    private static Mark At(double radius, MarkKind kind = MarkKind.Swirl) => new(kind, 0, 0, radius);
+    private static Mark At(double radius, MarkKind kind = MarkKind.Cowlick) => new(kind, 0, 0, radius);
 
     public static TheoryData<HairProfile, string[]> Hairs =>
         new()

@@ -15,7 +15,7 @@ public sealed class VerdictTests
         Verdict.Of(hair, new Goal { EndsLevel = new(ends) }, consultation ?? Consultation.Fresh, 50, Now);
 
     [Fact]
-    public void Sound_natural_hair_reaches_a_modest_wish_today()
+    public void Sound_natural_hair_reaches_a_modest_goal_today()
     {
         var untested = Of(HairProfile.Usual with { NaturalLevel = new(6) }, 8);
         Assert.True(untested.Today);
@@ -30,7 +30,7 @@ public sealed class VerdictTests
     }
 
     [Fact]
-    public void Coloured_ends_far_from_the_wish_take_several_visits_each_further()
+    public void Coloured_ends_far_from_the_goal_take_several_visits_each_further()
     {
         var hair = HairProfile.Usual with
         {
@@ -142,7 +142,7 @@ public sealed class VerdictTests
     public void Whatever_is_asked_there_is_a_verdict_with_grounds_and_words() =>
         Gen.Select(Gen.Double[1, 10], Gen.Double[1, 10], Gen.Enum<Condition>(), Gen.Enum<Curl>(), Gen.Double[30, 600])
             .Sample(
-                (natural, wish, condition, curl, minutes) =>
+                (natural, goal, condition, curl, minutes) =>
                 {
                     var verdict = Of(
                         HairProfile.Usual with
@@ -151,7 +151,7 @@ public sealed class VerdictTests
                             Condition = condition,
                             Curl = curl,
                         },
-                        wish,
+                        goal,
                         new Consultation(MinutesToday: minutes)
                     );
                     Assert.NotEmpty(verdict.Title);

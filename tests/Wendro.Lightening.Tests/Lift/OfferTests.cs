@@ -53,7 +53,7 @@ public sealed class OfferTests
             Own = own.Item1 ? new OwnLift(own.Item2, own.Item3, 0.1, 0.2, 0) : null,
         };
 
-    private static readonly Gen<Goal> AnyWish =
+    private static readonly Gen<Goal> AnyGoal =
         from ends in Gen.Double[3, 10]
         from face in Gen.Double[0, 2]
         select new Goal(face) { EndsLevel = new(ends) };
@@ -172,12 +172,12 @@ public sealed class OfferTests
 
     [Fact]
     public void Verdicts_stay_within_the_limits_and_promise_no_more_than_a_test_has_shown() =>
-        Gen.Select(AnyClient, AnyWish)
+        Gen.Select(AnyClient, AnyGoal)
             .Sample(
-                (hair, wish) =>
+                (hair, goal) =>
                 {
                     var tested = hair.Own is not null;
-                    var verdict = Verdict.Of(hair, wish, Consultation.Fresh, 60, Now);
+                    var verdict = Verdict.Of(hair, goal, Consultation.Fresh, 60, Now);
                     foreach (var visit in verdict.Visits)
                     {
                         var with = visit.With;

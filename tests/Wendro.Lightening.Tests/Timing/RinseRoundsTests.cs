@@ -9,15 +9,15 @@ public sealed class RinseRoundsTests
         .Select(w => new RinseWindow(w.Item1, w.Item1 + w.Item2));
 
     [Fact]
-    public void Every_window_is_met_by_as_few_waves_as_any_choice_has() =>
+    public void Every_window_is_met_by_as_few_rinses_as_any_choice_has() =>
         AnyWindow
             .Array[0, 7]
             .Sample(windows =>
             {
-                var waves = RinseRounds.Fewest(windows);
-                Assert.All(windows, w => Assert.Contains(waves, t => t >= w.From && t <= w.To));
-                Assert.Equal(Least(windows), waves.Count);
-                Assert.Equal(waves.Order(), waves);
+                var rinses = RinseRounds.Fewest(windows);
+                Assert.All(windows, w => Assert.Contains(rinses, t => t >= w.From && t <= w.To));
+                Assert.Equal(Least(windows), rinses.Count);
+                Assert.Equal(rinses.Order(), rinses);
             });
 
     /// <summary>
@@ -39,7 +39,7 @@ public sealed class RinseRoundsTests
     }
 
     [Fact]
-    public void Windows_that_touch_share_a_wave_and_none_need_none()
+    public void Windows_that_touch_share_a_rinse_and_none_need_none()
     {
         Assert.Equal([20.0], RinseRounds.Fewest([new(10, 20), new(20, 30)]));
         Assert.Equal([20, 30.5], RinseRounds.Fewest([new(20.1, 30.5), new(10, 20)]));

@@ -48,7 +48,7 @@ public sealed class PatternCareTests
 
     [Theory]
     [MemberData(nameof(Ids))]
-    public void A_person_can_paint_it_on_a_medium_head_and_it_aims_at_the_wish(string id)
+    public void A_person_can_paint_it_on_a_medium_head_and_it_aims_at_the_goal(string id)
     {
         var (looks, cutting) = MediumHead.Value;
         var fresh = Plan.Fresh(5);
@@ -63,7 +63,7 @@ public sealed class PatternCareTests
         Assert.True(head.Minutes <= minutes, $"{head.Minutes:0} min");
         if (head.Measures.EndsLevel is { } ends)
         {
-            Assert.InRange(ends, fresh.Wish.EndsLevel - 0.4, fresh.Wish.EndsLevel + 0.4);
+            Assert.InRange(ends, fresh.Goal.EndsLevel - 0.4, fresh.Goal.EndsLevel + 0.4);
         }
 
         // Finer where it shows: the face is never cut coarser than what lies behind.

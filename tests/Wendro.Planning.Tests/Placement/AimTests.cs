@@ -33,7 +33,7 @@ public sealed class AimTests
         );
 
     [Fact]
-    public void What_she_wants_is_no_distance_away_and_each_wish_missed_adds_some()
+    public void What_she_wants_is_no_distance_away_and_each_goal_missed_adds_some()
     {
         Assert.Equal(0, Aim.Distance(Met, Wanted));
         Outcome[] missed =

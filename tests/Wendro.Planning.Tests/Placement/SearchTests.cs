@@ -24,8 +24,8 @@ public sealed class SearchTests
             .Sample(
                 (seed, ends, face, soft) =>
                 {
-                    var wish = Wanted with { EndsLevel = new(ends), FaceFrameLift = face, RootSoftness = soft };
-                    var found = Found(Plan.Fresh(seed) with { Wish = wish });
+                    var goal = Wanted with { EndsLevel = new(ends), FaceFrameLift = face, RootSoftness = soft };
+                    var found = Found(Plan.Fresh(seed) with { Goal = goal });
                     Assert.Equal(found.Min(f => f.Distance), found[0].Distance);
                     Assert.Equal(3, found.Select(f => f.Strength).Distinct().Count());
                 },
@@ -35,7 +35,7 @@ public sealed class SearchTests
     [Fact]
     public void Three_different_proposals_come_near_the_look_and_the_same_seed_finds_the_same()
     {
-        var plan = Plan.Fresh(4) with { Wish = Wanted };
+        var plan = Plan.Fresh(4) with { Goal = Wanted };
         var told = new List<Progress>();
         var found = Found(
             plan,
@@ -107,7 +107,7 @@ public sealed class SearchTests
     public void What_is_looked_up_stands_close_to_what_the_whole_head_gives()
     {
         // The search adds up zones from every second strand; what it proposes is judged in full. The two must not drift apart.
-        foreach (var f in Found(Plan.Fresh(2) with { Wish = Wanted }))
+        foreach (var f in Found(Plan.Fresh(2) with { Goal = Wanted }))
         {
             var (quick, whole) = (f.LookedUp, f.Outcome);
             Assert.Equal((whole.Panels, whole.Minutes), (quick.Panels, Math.Round(quick.Minutes, 9)), Closely);
@@ -159,7 +159,7 @@ public sealed class SearchTests
         var found = Search.Of(
             Plan.Fresh() with
             {
-                Wish = Wanted with { EndsLevel = new(10) },
+                Goal = Wanted with { EndsLevel = new(10) },
             },
             looks,
             cutting,
@@ -169,7 +169,7 @@ public sealed class SearchTests
             found,
             f =>
             {
-                var ends = Assert.Single(f.Unmet, u => u.Wish == "ends");
+                var ends = Assert.Single(f.Unmet, u => u.Goal == "ends");
                 Assert.Equal(10, ends.Wanted);
                 Assert.True(ends.Reached < 9.5);
                 Assert.True(ends.Because.Length > 20);
@@ -182,14 +182,14 @@ public sealed class SearchTests
     {
         using var stop = new CancellationTokenSource();
         stop.Cancel();
-        var found = Found(Plan.Fresh() with { Wish = Wanted }, null, stop.Token);
+        var found = Found(Plan.Fresh() with { Goal = Wanted }, null, stop.Token);
         Assert.Equal(3, found.Count);
     }
 
     [Fact]
     public void Zones_left_out_stay_out_and_underneath_is_left_where_she_does_not_want_it()
     {
-        var plan = Plan.Fresh() with { Wish = Wanted with { Underneath = false } };
+        var plan = Plan.Fresh() with { Goal = Wanted with { Underneath = false } };
         plan = plan.Apply(new ExcludeZone(Zone.Crown, "a scar"), Given.Cutting).Plan;
         Each.Of(
             Found(plan),

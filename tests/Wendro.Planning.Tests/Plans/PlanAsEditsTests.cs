@@ -38,7 +38,7 @@ public sealed class PlanAsEditsTests
                         new AddStep(new Step(StepKind.Base, new Area(ToCm: 4), FormulaId.B), 0),
                         new AddStep(new Step(StepKind.Treat, Minutes: 10)),
                         new SetStep(1, Step.Usual with { LatestMinutes = 50 }),
-                        new SetRinse(seed % 2 == 0 ? Rinsing.Once : Rinsing.InWaves),
+                        new SetRinse(seed % 2 == 0 ? Rinsing.Once : Rinsing.InRinses),
                     ];
                     foreach (var edit in edits)
                     {
@@ -62,7 +62,7 @@ public sealed class PlanAsEditsTests
 
                     Assert.Equal(plan.Formulas.ToArray(), again.Formulas.ToArray());
                     Assert.Equal(plan.SetAside, again.SetAside);
-                    Assert.Equal((plan.Limits, plan.Wish, plan.Part), (again.Limits, again.Wish, again.Part));
+                    Assert.Equal((plan.Limits, plan.Goal, plan.Part), (again.Limits, again.Goal, again.Part));
                     Assert.Equal(plan.Regions, again.Regions);
                     Assert.Equal(3, plan.Steps!.Count);
                     Assert.Equal(plan.Steps, again.Steps);

@@ -79,10 +79,10 @@ public sealed class TechniquePreferencesTests
     {
         var plan = Fresh(new TechniquePreferences(RinsedOnce: true));
         Assert.Equal(Rinsing.Once, plan.Rinse);
-        Assert.Equal(Rinsing.InWaves, Plan.Fresh().Rinse);
-        var chosen = plan.Apply(new SetRinse(Rinsing.InWaves), Given.Cutting);
+        Assert.Equal(Rinsing.InRinses, Plan.Fresh().Rinse);
+        var chosen = plan.Apply(new SetRinse(Rinsing.InRinses), Given.Cutting);
         Assert.True(chosen.Succeeded);
-        Assert.Equal(plan with { Rinse = Rinsing.InWaves }, chosen.Plan);
+        Assert.Equal(plan with { Rinse = Rinsing.InRinses }, chosen.Plan);
         Assert.False(plan.Apply(new SetRinse((Rinsing)7), Given.Cutting).Succeeded);
     }
 

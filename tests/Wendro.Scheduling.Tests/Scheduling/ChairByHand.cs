@@ -10,13 +10,13 @@ internal sealed class ChairByHand
 {
     private const double Eps = 1e-7;
     private readonly ScheduleProblem problem;
-    private readonly List<(int Group, List<(int Group, int Index)> Wave)> steps = [];
-    private (double End, int Waves, string Order)? best;
+    private readonly List<(int Group, List<(int Group, int Index)> Rinse)> steps = [];
+    private (double End, int Rinses, string Order)? best;
 
     private ChairByHand(ScheduleProblem problem) => this.problem = problem;
 
     /// <summary>End, waves and order of the best schedule; null where there is none.</summary>
-    public static (double End, int Waves, string Order)? Best(ScheduleProblem problem)
+    public static (double End, int Rinses, string Order)? Best(ScheduleProblem problem)
     {
         var all = new ChairByHand(problem);
         all.Go();
@@ -36,7 +36,7 @@ internal sealed class ChairByHand
             return;
         }
 
-        var rinsed = steps.SelectMany(s => s.Wave).ToHashSet();
+        var rinsed = steps.SelectMany(s => s.Rinse).ToHashSet();
         var painted = steps.Where(s => s.Group >= 0).Select(s => s.Group).ToList();
         if (rinsed.Count == problem.Groups.Sum(g => g.Panels.Count))
         {
@@ -75,9 +75,9 @@ internal sealed class ChairByHand
 
                 if (steps[^1].Group < 0)
                 {
-                    steps[^1].Wave.Add((g, i));
+                    steps[^1].Rinse.Add((g, i));
                     Go();
-                    steps[^1].Wave.RemoveAt(steps[^1].Wave.Count - 1);
+                    steps[^1].Rinse.RemoveAt(steps[^1].Rinse.Count - 1);
                 }
 
                 steps.Add((-1, [(g, i)]));
@@ -87,17 +87,17 @@ internal sealed class ChairByHand
         }
     }
 
-    private static bool IsBetter((double End, int Waves, string Order) a, (double End, int Waves, string Order) b) =>
+    private static bool IsBetter((double End, int Rinses, string Order) a, (double End, int Rinses, string Order) b) =>
         Math.Abs(a.End - b.End) > Eps ? a.End < b.End
-        : a.Waves != b.Waves ? a.Waves < b.Waves
+        : a.Rinses != b.Rinses ? a.Rinses < b.Rinses
         : string.CompareOrdinal(a.Order, b.Order) < 0;
 
-    private double Takes((int Group, List<(int Group, int Index)> Wave) step) =>
+    private double Takes((int Group, List<(int Group, int Index)> Rinse) step) =>
         step.Group >= 0
             ? problem.Groups[step.Group].Panels.Sum(p => p.Minutes)
-            : problem.WaveStart
-                + problem.WaveEach * (step.Wave.Count - 1)
-                + step.Wave.Sum(p => problem.Groups[p.Group].Panels[p.Index].Frees);
+            : problem.RinseStart
+                + problem.RinseEach * (step.Rinse.Count - 1)
+                + step.Rinse.Sum(p => problem.Groups[p.Group].Panels[p.Index].Frees);
 
     private double[]? Times()
     {
@@ -120,12 +120,12 @@ internal sealed class ChairByHand
                     Least(k, at[k - 1] + Takes(steps[k - 1]));
                 }
 
-                for (var j = 0; j < steps[k].Wave.Count; j++)
+                for (var j = 0; j < steps[k].Rinse.Count; j++)
                 {
-                    var (g, i) = steps[k].Wave[j];
+                    var (g, i) = steps[k].Rinse[j];
                     var from = steps.FindIndex(s => s.Group == g);
                     var painted = problem.Groups[g].Panels.Take(i + 1).Sum(p => p.Minutes);
-                    var slot = problem.WaveStart + problem.WaveEach * j;
+                    var slot = problem.RinseStart + problem.RinseEach * j;
                     Least(k, at[from] + painted + problem.Groups[g].Panels[i].From - slot);
                     Least(from, at[k] + slot - painted - problem.Groups[g].Panels[i].To);
                 }

@@ -13,27 +13,27 @@ internal static class ChairBySolver
     private const long Horizon = 600 * UnitsAMinute;
 
     /// <summary>So many waves more than groups are looked at.</summary>
-    private const int MoreWaves = 3;
+    private const int MoreRinses = 3;
 
     /// <summary>The soonest end of the last wave, minutes, and in how few waves; null where nothing fits.</summary>
-    public static (double End, int Waves)? Best(ScheduleProblem problem)
+    public static (double End, int Rinses)? Best(ScheduleProblem problem)
     {
         var model = new CpModel();
         var total = problem.Groups.Sum(g => g.Panels.Count);
-        var (start, each) = (Units(problem.WaveStart), Units(problem.WaveEach));
+        var (start, each) = (Units(problem.RinseStart), Units(problem.RinseEach));
         var takes = problem.Groups.Select(g => g.Panels.Sum(p => Units(p.Minutes))).ToArray();
         var begun = problem.Groups.Select(g => model.NewIntVar(0, Horizon, g.Id)).ToArray();
-        var most = problem.Groups.Count + MoreWaves;
-        var waves = Enumerable.Range(0, most).Select(k => Wave.Of(model, k, total, start, each)).ToArray();
+        var most = problem.Groups.Count + MoreRinses;
+        var rinses = Enumerable.Range(0, most).Select(k => Rinse.Of(model, k, total, start, each)).ToArray();
         model.AddNoOverlap(
             begun
                 .Select((b, g) => model.NewFixedSizeIntervalVar(b, takes[g], problem.Groups[g].Id))
-                .Concat(waves.Select(w => w.Hands))
+                .Concat(rinses.Select(w => w.Hands))
         );
-        for (var k = 1; k < waves.Length; k++)
+        for (var k = 1; k < rinses.Length; k++)
         {
-            model.AddImplication(waves[k].Is, waves[k - 1].Is);
-            model.Add(waves[k].At >= waves[k - 1].End);
+            model.AddImplication(rinses[k].Is, rinses[k - 1].Is);
+            model.Add(rinses[k].At >= rinses[k - 1].End);
         }
 
         var (taken, moments) = (new List<BoolVar[]>(), new List<IntervalVar>());
@@ -65,31 +65,31 @@ internal static class ChairBySolver
 
                 last = rinsed;
                 moments.Add(model.NewFixedSizeIntervalVar(rinsed, each, "moment"));
-                taken.Add(In(model, waves, rinsed, begun[g] + takes[g], total, start, each));
+                taken.Add(In(model, rinses, rinsed, begun[g] + takes[g], total, start, each));
             }
         }
 
         // One panel after another: no two have one place.
         model.AddNoOverlap(moments);
-        for (var k = 0; k < waves.Length; k++)
+        for (var k = 0; k < rinses.Length; k++)
         {
-            model.Add(LinearExpr.Sum(taken.Select(t => t[k])) == waves[k].Panels);
+            model.Add(LinearExpr.Sum(taken.Select(t => t[k])) == rinses[k].Panels);
         }
 
         var end = model.NewIntVar(0, Horizon, "end");
-        foreach (var wave in waves)
+        foreach (var rinse in rinses)
         {
-            model.Add(end >= wave.End).OnlyEnforceIf(wave.Is);
+            model.Add(end >= rinse.End).OnlyEnforceIf(rinse.Is);
         }
 
         // The end counts first: there are fewer waves than that.
-        model.Minimize(end * (total + 1) + LinearExpr.Sum(waves.Select(w => w.Is)));
+        model.Minimize(end * (total + 1) + LinearExpr.Sum(rinses.Select(w => w.Is)));
         var solver = new CpSolver { StringParameters = "num_workers:2" };
         return solver.Solve(model) switch
         {
             CpSolverStatus.Optimal => (
                 solver.Value(end) / (double)UnitsAMinute,
-                waves.Count(w => solver.BooleanValue(w.Is))
+                rinses.Count(w => solver.BooleanValue(w.Is))
             ),
             CpSolverStatus.Infeasible => null,
             var status => throw new InvalidOperationException($"The solver ends with {status}."),
@@ -99,7 +99,7 @@ internal static class ChairBySolver
     /// <summary>A panel is in one wave, at some place of it that no other has, once its group is painted.</summary>
     private static BoolVar[] In(
         CpModel model,
-        Wave[] waves,
+        Rinse[] rinses,
         IntVar rinsed,
         LinearExpr painted,
         int total,
@@ -108,14 +108,14 @@ internal static class ChairBySolver
     )
     {
         var place = model.NewIntVar(0, total - 1, "place");
-        var which = waves.Select(_ => model.NewBoolVar("in")).ToArray();
+        var which = rinses.Select(_ => model.NewBoolVar("in")).ToArray();
         model.AddExactlyOne(which);
-        for (var k = 0; k < waves.Length; k++)
+        for (var k = 0; k < rinses.Length; k++)
         {
-            model.Add(rinsed == waves[k].At + start + each * place).OnlyEnforceIf(which[k]);
-            model.Add(place < waves[k].Panels).OnlyEnforceIf(which[k]);
-            model.Add(waves[k].At >= painted).OnlyEnforceIf(which[k]);
-            model.AddImplication(which[k], waves[k].Is);
+            model.Add(rinsed == rinses[k].At + start + each * place).OnlyEnforceIf(which[k]);
+            model.Add(place < rinses[k].Panels).OnlyEnforceIf(which[k]);
+            model.Add(rinses[k].At >= painted).OnlyEnforceIf(which[k]);
+            model.AddImplication(which[k], rinses[k].Is);
         }
 
         return which;
@@ -124,9 +124,9 @@ internal static class ChairBySolver
     private static long Units(double minutes) => (long)Math.Round(minutes * UnitsAMinute);
 
     /// <summary>A wave that may be.</summary>
-    private sealed record Wave(BoolVar Is, IntVar At, IntVar End, IntVar Panels, IntervalVar Hands)
+    private sealed record Rinse(BoolVar Is, IntVar At, IntVar End, IntVar Panels, IntervalVar Hands)
     {
-        public static Wave Of(CpModel model, int k, int total, long start, long each)
+        public static Rinse Of(CpModel model, int k, int total, long start, long each)
         {
             var at = model.NewIntVar(0, Horizon, $"at {k}");
             var end = model.NewIntVar(0, Horizon, $"end {k}");

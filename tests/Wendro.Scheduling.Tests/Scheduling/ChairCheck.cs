@@ -35,27 +35,27 @@ internal static class ChairCheck
         }
 
         var rinsed = new HashSet<(string, int)>();
-        foreach (var wave in schedule.Waves)
+        foreach (var rinse in schedule.Rinses)
         {
-            Assert.NotEmpty(wave.Panels);
-            for (var j = 0; j < wave.Panels.Count; j++)
+            Assert.NotEmpty(rinse.Panels);
+            for (var j = 0; j < rinse.Panels.Count; j++)
             {
-                var panel = wave.Panels[j];
+                var panel = rinse.Panels[j];
                 Assert.True(rinsed.Add((panel.Group, panel.Index)), $"{panel} is rinsed twice");
-                Assert.Equal(wave.StartsAt + problem.WaveStart + problem.WaveEach * j, panel.RinsedAt, Eps);
+                Assert.Equal(rinse.StartsAt + problem.RinseStart + problem.RinseEach * j, panel.RinsedAt, Eps);
                 var (at, of) = painted[(panel.Group, panel.Index)];
                 Assert.InRange(panel.RinsedAt, at + of.From - Eps, at + of.To + Eps);
             }
 
-            Assert.Equal(wave.Panels[^1].RinsedAt, wave.EndsAt, Eps);
-            var frees = wave.Panels.Sum(p => painted[(p.Group, p.Index)].Panel.Frees);
-            Assert.Equal(wave.EndsAt + frees, wave.FreedAt, Eps);
+            Assert.Equal(rinse.Panels[^1].RinsedAt, rinse.EndsAt, Eps);
+            var frees = rinse.Panels.Sum(p => painted[(p.Group, p.Index)].Panel.Frees);
+            Assert.Equal(rinse.EndsAt + frees, rinse.FreedAt, Eps);
         }
 
         Assert.Equal(painted.Count, rinsed.Count);
         var hands = schedule
             .Groups.Select(g => (g.StartsAt, g.EndsAt))
-            .Concat(schedule.Waves.Select(w => (w.StartsAt, EndsAt: w.FreedAt)))
+            .Concat(schedule.Rinses.Select(w => (w.StartsAt, EndsAt: w.FreedAt)))
             .Order()
             .ToArray();
         Assert.True(hands.Length == 0 || hands[0].StartsAt >= -Eps);
@@ -64,7 +64,7 @@ internal static class ChairCheck
             Assert.True(hands[i - 1].EndsAt <= hands[i].StartsAt + Eps, "hands do two things at once");
         }
 
-        Assert.Equal(schedule.Waves.Select(w => w.FreedAt).DefaultIfEmpty().Max(), schedule.EndsAt!.Value, Eps);
+        Assert.Equal(schedule.Rinses.Select(w => w.FreedAt).DefaultIfEmpty().Max(), schedule.EndsAt!.Value, Eps);
         Assert.True(schedule.LowerBound <= schedule.EndsAt + Eps);
     }
 }

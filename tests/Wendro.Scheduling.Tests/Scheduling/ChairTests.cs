@@ -29,7 +29,7 @@ public sealed class ChairTests
         from width in Gen.Int[0, 10].Array[groups]
         from given in Gen.Int[0, 3]
         from after in Gen.Int[0, 4]
-        from wave in Gen.Int[0, 6]
+        from rinse in Gen.Int[0, 6]
         from step in Gen.Int[0, 4]
         from frees in Gen.Int[0, 5].Array[groups]
         select new ScheduleProblem(
@@ -50,7 +50,7 @@ public sealed class ChairTests
                 )
                 .ToArray(),
             given == 0,
-            wave,
+            rinse,
             step * 0.5
         );
 
@@ -76,7 +76,7 @@ public sealed class ChairTests
                 Interlocked.Increment(ref fits);
                 ChairCheck.Holds(problem, found);
                 Assert.Equal(best.End, found.EndsAt!.Value, 1e-5);
-                Assert.Equal(best.Waves, found.Waves.Count);
+                Assert.Equal(best.Rinses, found.Rinses.Count);
                 Assert.Equal(best.Order, string.Concat(found.Order));
             },
             iter: 300
@@ -133,7 +133,7 @@ public sealed class ChairTests
                 ChairCheck.Holds(problem, found);
                 Assert.True(end >= best!.Value.End - Closely, $"{seed}: no sooner than can be");
                 Assert.True(!found.Proven || Math.Abs(end - best.Value.End) < Closely, $"{seed}: {end} {best}");
-                Assert.True(!found.Proven || found.Waves.Count == best.Value.Waves, $"{seed}: the waves of {best}");
+                Assert.True(!found.Proven || found.Rinses.Count == best.Value.Rinses, $"{seed}: the waves of {best}");
             }
         }
 
@@ -141,7 +141,7 @@ public sealed class ChairTests
     }
 
     [Fact]
-    public void Of_what_ends_as_soon_fewer_waves_are_taken()
+    public void Of_what_ends_as_soon_fewer_rinses_are_taken()
     {
         var problem = new ScheduleProblem([
             Group("crown", 5, 1, 31.15, 36.5),
@@ -154,7 +154,7 @@ public sealed class ChairTests
         ChairCheck.Holds(problem, found);
         Assert.Equal(41.85, found.EndsAt!.Value, 1e-6);
         Assert.True(found.Proven);
-        Assert.Single(found.Waves);
+        Assert.Single(found.Rinses);
     }
 
     [Fact]
@@ -178,13 +178,13 @@ public sealed class ChairTests
     }
 
     [Fact]
-    public void Where_a_wave_begins_sooner_than_the_next_panel_of_one_follows_each_panel_has_its_own()
+    public void Where_a_rinse_begins_sooner_than_the_next_panel_of_one_follows_each_panel_has_its_own()
     {
         var problem = new ScheduleProblem([Group("all", 16, 1, 0, 100)], false, 0.5, 2);
         var found = SchedulePlanner.Of(problem);
         ChairCheck.Holds(problem, found);
         Assert.Equal(16 + 16 * 0.5, found.EndsAt!.Value, 1e-9);
-        Assert.Equal(16, found.Waves.Count);
+        Assert.Equal(16, found.Rinses.Count);
         Assert.True(found.Proven);
     }
 
@@ -265,7 +265,7 @@ public sealed class ChairTests
             new([Group("b", 3, 1, 20, 60), Group("a", 3, 1, 20, 60), Group("c", 3, 1, 20, 60)])
         );
         Assert.Equal(["b", "a", "c"], found.Order);
-        Assert.Single(found.Waves);
+        Assert.Single(found.Rinses);
         Assert.True(found.Proven);
     }
 
@@ -274,7 +274,7 @@ public sealed class ChairTests
     {
         var found = SchedulePlanner.Of(new([new("mixed", [new(1, 20, 40), new(1, 5, 6)])]));
         Assert.True(found.Feasible);
-        Assert.Equal([1, 0], found.Waves.SelectMany(w => w.Panels).Select(p => p.Index));
+        Assert.Equal([1, 0], found.Rinses.SelectMany(w => w.Panels).Select(p => p.Index));
         ChairCheck.Holds(new([new("mixed", [new(1, 20, 40), new(1, 5, 6)])]), found);
     }
 

@@ -22,17 +22,17 @@ internal static class PlainRules
         var isOver = false;
         void Rinse(int count)
         {
-            var wave = laid.Take(count).ToArray();
-            var start = wave.Select((p, j) => p.From - problem.WaveStart - problem.WaveEach * j).Append(now).Max();
-            isOver |= wave.Where((p, j) => start + problem.WaveStart + problem.WaveEach * j > p.To + 1e-9).Any();
+            var rinse = laid.Take(count).ToArray();
+            var start = rinse.Select((p, j) => p.From - problem.RinseStart - problem.RinseEach * j).Append(now).Max();
+            isOver |= rinse.Where((p, j) => start + problem.RinseStart + problem.RinseEach * j > p.To + 1e-9).Any();
             laid.RemoveRange(0, count);
-            now = start + problem.WaveStart + problem.WaveEach * (count - 1) + wave.Sum(p => p.Frees);
+            now = start + problem.RinseStart + problem.RinseEach * (count - 1) + rinse.Sum(p => p.Frees);
         }
 
         for (var g = 0; g < groups.Count; g++)
         {
             var takes = groups[g].Panels.Sum(p => p.Minutes);
-            if (laid.Count > 0 && laid.Min(p => p.To) < now + takes + problem.WaveStart)
+            if (laid.Count > 0 && laid.Min(p => p.To) < now + takes + problem.RinseStart)
             {
                 Rinse(apart ? laid.Count(p => p.Group == laid[0].Group) : laid.Count);
             }

@@ -192,7 +192,7 @@ public sealed class AtTheChairTests
     }
 
     [Fact]
-    public void Where_somebody_rinses_nothing_waits_for_a_wave_and_every_panel_is_painted_before_its_own()
+    public void Where_somebody_rinses_nothing_waits_for_a_rinse_and_every_panel_is_painted_before_its_own()
     {
         // Painted so slowly that the first must be rinsed before the last is painted.
         var facts = Begun(6, 5);
@@ -200,26 +200,26 @@ public sealed class AtTheChairTests
         var beside = At(30, [.. facts, (30, new AssistantChanged(2, Help.Rinses))]);
         Assert.True(beside.OnClock[^1].PaintedAt <= alone.OnClock[^1].PaintedAt);
         var on = beside.OnClock.ToDictionary(p => p.Panel);
-        Assert.Equal(Order.ToHashSet(), beside.Waves.SelectMany(w => w.Panels).ToHashSet());
-        foreach (var wave in beside.Waves)
+        Assert.Equal(Order.ToHashSet(), beside.Rinses.SelectMany(w => w.Panels).ToHashSet());
+        foreach (var rinse in beside.Rinses)
         {
             Assert.All(
-                wave.Panels.Select((p, j) => (p, At: wave.StartsAt.AddMinutes(ScheduleProblem.UsualSlot(j)))),
+                rinse.Panels.Select((p, j) => (p, At: rinse.StartsAt.AddMinutes(ScheduleProblem.UsualSlot(j)))),
                 x => Assert.True(x.At >= on[x.p].PaintedAt.AddMilliseconds(-1), $"{x.p} is rinsed before it is painted")
             );
         }
 
-        for (var i = 1; i < beside.Waves.Count; i++)
+        for (var i = 1; i < beside.Rinses.Count; i++)
         {
-            Assert.True(beside.Waves[i].StartsAt >= beside.Waves[i - 1].EndsAt.AddSeconds(-1), "two waves at once");
+            Assert.True(beside.Rinses[i].StartsAt >= beside.Rinses[i - 1].EndsAt.AddSeconds(-1), "two waves at once");
         }
 
         // A wave under way holds nobody's brush.
-        (double, ServiceFact) wave1 = (31, new RinseBegun([Order[0], Order[1]]));
-        var held = At(32, [.. facts, wave1]);
-        var free = At(32, [.. facts, (30, new AssistantChanged(2, Help.Rinses)), wave1]);
+        (double, ServiceFact) rinse1 = (31, new RinseBegun([Order[0], Order[1]]));
+        var held = At(32, [.. facts, rinse1]);
+        var free = At(32, [.. facts, (30, new AssistantChanged(2, Help.Rinses)), rinse1]);
         Assert.True(held.OnClock[6].BegunAt > free.OnClock[6].BegunAt);
-        Assert.True(free.Waves.Count == 0 || free.Waves[0].StartsAt >= free.WaveEndsAt!.Value.AddSeconds(-1));
+        Assert.True(free.Rinses.Count == 0 || free.Rinses[0].StartsAt >= free.RinseEndsAt!.Value.AddSeconds(-1));
     }
 
     [Fact]

@@ -48,7 +48,7 @@ public sealed class ServiceClockTests
         ];
 
     [Fact]
-    public void Rinsed_once_one_wave_follows_the_last_panel_and_what_is_being_rinsed_is_not_in_it()
+    public void Rinsed_once_one_rinse_follows_the_last_panel_and_what_is_being_rinsed_is_not_in_it()
     {
         var once = Mix.After(new SetRinse(Rinsing.Once), Given.Cutting)!;
         ServiceClock On(double now, params (double Minute, ServiceFact Fact)[] facts) =>
@@ -59,18 +59,18 @@ public sealed class ServiceClockTests
             );
 
         var before = On(0);
-        var all = Assert.Single(before.Waves);
+        var all = Assert.Single(before.Rinses);
         Assert.Equal(1, all.Number);
         Assert.Equal(Order.Count, all.Panels.Count);
         Assert.True(all.StartsAt >= before.OnClock.Max(p => p.PaintedAt));
 
         // One that came through early is rinsed by itself; the others wait for the last.
         var early = On(12, [.. AllPainted(4), (10, new RinseBegun([Order[0]]))]);
-        var rest = Assert.Single(early.Waves);
+        var rest = Assert.Single(early.Rinses);
         Assert.Equal(2, rest.Number);
         Assert.DoesNotContain(Order[0], rest.Panels);
         Assert.Equal(Order.Count - 1, rest.Panels.Count);
-        Assert.True(rest.StartsAt >= early.WaveEndsAt);
+        Assert.True(rest.StartsAt >= early.RinseEndsAt);
     }
 
     [Fact]
@@ -159,7 +159,7 @@ public sealed class ServiceClockTests
         Assert.Null(late.Steps[0].WashingAt);
         Assert.Equal(late.Steps[0].Area!.LaidAt + 100, late.Steps[0].Area!.WorkedAt, 1e-9);
         Assert.Equal(late.Steps[0].Area!.WorkedAt + 23, late.Minutes, 1e-9);
-        Assert.Equal(soon.Waves.Last().FreedAt + 19, soon.Minutes, 1e-9);
+        Assert.Equal(soon.Rinses.Last().FreedAt + 19, soon.Minutes, 1e-9);
         Assert.Equal(late.Minutes - 23, VisitStaffing.Of(late).Last(h => h.Does == HandWork.Rinse).From, 1e-9);
         Assert.Equal(late.Minutes, VisitStaffing.Of(late)[^1].To, 1e-9);
     }
@@ -251,21 +251,21 @@ public sealed class ServiceClockTests
     }
 
     [Fact]
-    public void Before_anything_the_plan_is_on_the_clock_with_mixing_and_waves()
+    public void Before_anything_the_plan_is_on_the_clock_with_mixing_and_rinses()
     {
         var clock = At(0);
         Assert.Equal(Order.Count, clock.OnClock.Count);
         // The first bowl is mixed before the first panel is begun.
         Assert.Equal(Mix.Bench.MixingMinutes, (clock.OnClock[0].BegunAt - Start).TotalMinutes, 1e-6);
-        Assert.NotEmpty(clock.Waves);
+        Assert.NotEmpty(clock.Rinses);
         Assert.True(clock.IsInTime);
         Assert.Equal(
             Order.Order(Comparer<PanelKey>.Create((a, b) => string.CompareOrdinal(a.ToString(), b.ToString()))),
             clock
-                .Waves.SelectMany(w => w.Panels)
+                .Rinses.SelectMany(w => w.Panels)
                 .Order(Comparer<PanelKey>.Create((a, b) => string.CompareOrdinal(a.ToString(), b.ToString())))
         );
-        Assert.Equal(clock.Waves[^1].EndsAt.AddMinutes(19), clock.DoneAt);
+        Assert.Equal(clock.Rinses[^1].EndsAt.AddMinutes(19), clock.DoneAt);
     }
 
     [Theory]
@@ -291,7 +291,7 @@ public sealed class ServiceClockTests
         var mix = PlannedMix.Of(head, BenchRules.Usual, GenericProducts.All, []);
         var clock = ServiceClock.Of(mix, ServiceInHand.Of(ServiceClock.StepsOf(mix), []), Start);
         Assert.Equal(VisitOnClock.Of(mix).Minutes, (clock.DoneAt!.Value - Start).TotalMinutes, 1e-4);
-        Assert.Equal(takesTime, clock.DoneAt > clock.Waves[^1].EndsAt.AddMinutes(19));
+        Assert.Equal(takesTime, clock.DoneAt > clock.Rinses[^1].EndsAt.AddMinutes(19));
     }
 
     [Fact]
@@ -312,17 +312,17 @@ public sealed class ServiceClockTests
     }
 
     [Fact]
-    public void Every_wave_meets_the_windows_it_can()
+    public void Every_rinse_meets_the_windows_it_can()
     {
         var clock = At(4, AllPainted(4));
         Assert.True(clock.IsInTime);
         var on = clock.OnClock.ToDictionary(p => p.Panel);
-        foreach (var wave in clock.Waves)
+        foreach (var rinse in clock.Rinses)
         {
-            for (var j = 0; j < wave.Panels.Count; j++)
+            for (var j = 0; j < rinse.Panels.Count; j++)
             {
-                var at = wave.StartsAt.AddMinutes(4 + 0.5 * j);
-                var panel = on[wave.Panels[j]];
+                var at = rinse.StartsAt.AddMinutes(4 + 0.5 * j);
+                var panel = on[rinse.Panels[j]];
                 Assert.True(at >= panel.FromAt!.Value.AddSeconds(-1), $"{panel.Panel} too soon");
                 Assert.True(at <= panel.ToAt!.Value.AddSeconds(1), $"{panel.Panel} too late");
             }
@@ -342,7 +342,7 @@ public sealed class ServiceClockTests
     }
 
     [Fact]
-    public void A_look_that_shows_more_lift_brings_windows_and_waves_forward_and_says_how_much_it_counted()
+    public void A_look_that_shows_more_lift_brings_windows_and_rinses_forward_and_says_how_much_it_counted()
     {
         var facts = AllPainted(Order.Count);
         var minute = Order.Count + 20.0;
@@ -353,7 +353,7 @@ public sealed class ServiceClockTests
         Assert.True(quick.Told[0].Own.Speed > 1 || quick.Told[0].Own.CapLevels > 0);
         Assert.True(quick.OnClock[5].FromAt < before.OnClock[5].FromAt);
         Assert.True(slow.OnClock[5].FromAt > before.OnClock[5].FromAt);
-        Assert.True(quick.Waves[0].StartsAt <= before.Waves[0].StartsAt);
+        Assert.True(quick.Rinses[0].StartsAt <= before.Rinses[0].StartsAt);
         Assert.Equal(expected, quick.Told[0].Expected, 0.02);
     }
 
@@ -446,7 +446,7 @@ public sealed class ServiceClockTests
         var over = ServiceDues.Of(At(90, AllPainted(5)));
         Assert.Contains(over, d => d.Kind == DueKind.Over);
         Assert.False(At(90, AllPainted(5)).IsInTime);
-        Assert.NotEmpty(At(90, AllPainted(5)).Waves);
+        Assert.NotEmpty(At(90, AllPainted(5)).Rinses);
     }
 
     [Fact]
@@ -460,7 +460,7 @@ public sealed class ServiceClockTests
     }
 
     [Fact]
-    public void What_waits_for_a_wave_is_forecast_after_it_and_hands_never_do_two_things()
+    public void What_waits_for_a_rinse_is_forecast_after_it_and_hands_never_do_two_things()
     {
         // Painted so slowly that the first must be rinsed before the last is painted.
         foreach (var each in new[] { 1.0, 3, 5 })
@@ -469,7 +469,7 @@ public sealed class ServiceClockTests
             foreach (var panel in clock.OnClock.Where(p => !p.IsPainted))
             {
                 Assert.DoesNotContain(
-                    clock.Waves,
+                    clock.Rinses,
                     w => panel.PaintedAt > w.StartsAt.AddSeconds(1) && panel.PaintedAt < w.EndsAt.AddSeconds(-1)
                 );
             }
@@ -482,12 +482,12 @@ public sealed class ServiceClockTests
         var facts = AllPainted(2).Append((60.0, new Painted(Order[2]))).ToArray();
         var clock = At(61, facts);
         Assert.False(clock.IsInTime);
-        Assert.Equal(new[] { Order[0], Order[1] }.ToHashSet(), clock.Waves[0].Panels.Take(2).ToHashSet());
-        Assert.True(clock.Waves[0].StartsAt < clock.Now.AddMinutes(2), "now");
+        Assert.Equal(new[] { Order[0], Order[1] }.ToHashSet(), clock.Rinses[0].Panels.Take(2).ToHashSet());
+        Assert.True(clock.Rinses[0].StartsAt < clock.Now.AddMinutes(2), "now");
         var on = clock.OnClock.ToDictionary(p => p.Panel);
         foreach (
             var (panel, at) in clock
-                .Waves.SelectMany(w => w.Panels.Select((p, j) => (p, w.StartsAt.AddMinutes(4 + 0.5 * j))))
+                .Rinses.SelectMany(w => w.Panels.Select((p, j) => (p, w.StartsAt.AddMinutes(4 + 0.5 * j))))
                 .Skip(2)
         )
         {

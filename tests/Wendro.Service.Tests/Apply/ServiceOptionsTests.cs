@@ -73,9 +73,9 @@ public sealed class ServiceOptionsTests
         var step = Assert.Single(visit.Steps);
         Assert.Equal(Back.Value.Bench.MixingMinutes, step.Panels[0].BegunAt, 1e-6);
         Assert.Empty(visit.Outside);
-        Assert.Equal(step.Panels.Count, visit.Waves.Sum(w => w.Panels.Count));
+        Assert.Equal(step.Panels.Count, visit.Rinses.Sum(w => w.Panels.Count));
         Each.Of(step.Panels, p => Assert.InRange(p.RinsedAt!.Value, p.FromAt!.Value - 1e-3, p.ToAt!.Value + 1e-3));
-        Assert.Equal(visit.Waves.Last().FreedAt + 19, visit.Minutes, 1e-9);
+        Assert.Equal(visit.Rinses.Last().FreedAt + 19, visit.Minutes, 1e-9);
     }
 
     [Fact]
@@ -92,7 +92,7 @@ public sealed class ServiceOptionsTests
         Assert.Equal(visit.Minutes, hands[^1].To, 1e-9);
         // From the last stroke to the first rinse nobody is at it.
         var painted = visit.Steps[0].Panels.Max(p => p.PaintedAt);
-        var rinsed = visit.Waves.First().StartsAt;
+        var rinsed = visit.Rinses.First().StartsAt;
         Assert.True(rinsed > painted + 5);
         Assert.DoesNotContain(hands, h => h.From < rinsed - 1e-9 && h.To > painted + 1e-9);
         Each.Of(visit.Steps[0].Panels, p => Assert.Contains(hands, h => h.From <= p.BegunAt && h.To >= p.PaintedAt));
@@ -102,7 +102,7 @@ public sealed class ServiceOptionsTests
     public void Sheets_out_and_teasing_worked_free_take_their_time_before_washing()
     {
         var open = VisitOnClock.Of(Back.Value);
-        Assert.Equal(open.Waves.Last().EndsAt, open.Waves.Last().FreedAt, 1e-9);
+        Assert.Equal(open.Rinses.Last().EndsAt, open.Rinses.Last().FreedAt, 1e-9);
         var keys = open.Steps[0].Panels.Select(p => p.Panel).ToArray();
 
         double Freed(params PlanEdit[] edits)
@@ -118,7 +118,7 @@ public sealed class ServiceOptionsTests
     }
 
     [Fact]
-    public void Hands_free_a_wave_before_they_paint_on_or_begin_the_next()
+    public void Hands_free_a_rinse_before_they_paint_on_or_begin_the_next()
     {
         var quick = VisitOnClock.Of(Quick.Value);
         var keys = quick.Steps[0].Panels.Select(p => p.Panel).ToArray();
@@ -129,13 +129,13 @@ public sealed class ServiceOptionsTests
                 new SetHandling(keys, Teasing: Teasing.Light),
             ])
         );
-        var waves = teased.Waves.ToArray();
-        Assert.True(waves.Length > 1, $"{waves.Length} wave");
-        Each.Of(waves, w => Assert.True(w.FreedAt > w.EndsAt));
-        Each.Of(waves.Zip(waves.Skip(1)), w => Assert.True(w.First.FreedAt <= w.Second.StartsAt + 1e-9));
+        var rinses = teased.Rinses.ToArray();
+        Assert.True(rinses.Length > 1, $"{rinses.Length} wave");
+        Each.Of(rinses, w => Assert.True(w.FreedAt > w.EndsAt));
+        Each.Of(rinses.Zip(rinses.Skip(1)), w => Assert.True(w.First.FreedAt <= w.Second.StartsAt + 1e-9));
         Each.Of(
             teased.Steps[0].Panels,
-            p => Assert.DoesNotContain(waves, w => p.BegunAt < w.FreedAt - 1e-6 && p.PaintedAt > w.StartsAt + 1e-6)
+            p => Assert.DoesNotContain(rinses, w => p.BegunAt < w.FreedAt - 1e-6 && p.PaintedAt > w.StartsAt + 1e-6)
         );
         var hands = VisitStaffing.Of(teased);
         Each.Of(hands.Zip(hands.Skip(1)), h => Assert.True(h.First.To <= h.Second.From + 1e-9));
@@ -143,7 +143,7 @@ public sealed class ServiceOptionsTests
     }
 
     [Fact]
-    public void A_plan_that_is_rinsed_once_is_so_on_every_clock_and_waves_are_offered()
+    public void A_plan_that_is_rinsed_once_is_so_on_every_clock_and_rinses_are_offered()
     {
         var once = Mixed([
             new SetFormula(Formula.Lightening(FormulaId.A, Lightener.Powder, 30, 14)),
@@ -151,15 +151,15 @@ public sealed class ServiceOptionsTests
             new SetRinse(Rinsing.Once),
         ]);
         var visit = VisitOnClock.Of(once);
-        Assert.Single(visit.Waves);
+        Assert.Single(visit.Rinses);
         // Instants are whole ticks.
-        Assert.True(visit.Waves.First().StartsAt >= visit.Steps[0].Panels.Max(p => p.PaintedAt) - 1e-6);
+        Assert.True(visit.Rinses.First().StartsAt >= visit.Steps[0].Panels.Max(p => p.PaintedAt) - 1e-6);
         var ways = ServiceOptions.Of(once, Given.Cutting);
-        var waves = Assert.Single(ways.Ways, w => w.Kind == ServiceOptionKind.InWaves);
-        Assert.Equal(new SetRinse(Rinsing.InWaves), waves.Edit);
+        var rinses = Assert.Single(ways.Ways, w => w.Kind == ServiceOptionKind.InRinses);
+        Assert.Equal(new SetRinse(Rinsing.InRinses), rinses.Edit);
         var quick = VisitOnClock.Of(Quick.Value);
-        Assert.Equal(quick.Minutes, waves.Visit.Minutes, 1e-9);
-        Assert.Equal(quick.Waves.Count(), waves.Visit.Waves.Count());
+        Assert.Equal(quick.Minutes, rinses.Visit.Minutes, 1e-9);
+        Assert.Equal(quick.Rinses.Count(), rinses.Visit.Rinses.Count());
         Assert.DoesNotContain(ways.Ways, w => w.Kind == ServiceOptionKind.AtOnce);
         // Too much is over by then: what frees it is told, and the best is not to rinse once.
         Assert.True(visit.Outside.Count > 0);
@@ -205,7 +205,7 @@ public sealed class ServiceOptionsTests
             .Panels.Select(p => rising.Visit.Mix.Head.PanelOf(p.Panel)!.Coats[0].Formula.Volume.Value)
             .ToArray();
         Assert.Equal(volumes.Order(), volumes);
-        Assert.Single(rising.Visit.Waves);
+        Assert.Single(rising.Visit.Rinses);
 
         // What comes out is what was planned: only how it gets there differs.
         Assert.InRange(rising.LevelsApart, 0, 0.25);
@@ -282,7 +282,7 @@ public sealed class ServiceOptionsTests
     }
 
     [Fact]
-    public void No_bowl_is_painted_from_after_its_end_though_waves_come_between()
+    public void No_bowl_is_painted_from_after_its_end_though_rinses_come_between()
     {
         // Powder: a bowl lives 25 minutes, and a wave lies between its panels.
         var mix = Mixed([
@@ -290,7 +290,7 @@ public sealed class ServiceOptionsTests
             .. Painted(22, 5, BackToFront),
         ]);
         var visit = VisitOnClock.Of(mix);
-        Assert.True(visit.Waves.Count() > 1);
+        Assert.True(visit.Rinses.Count() > 1);
         Each.Of(
             visit.Mix.Bowls.Select(visit.On).ToArray(),
             b => Assert.True(b.PaintedUntil <= b.LivesUntil + 1e-6, $"{b}")
@@ -317,7 +317,7 @@ public sealed class ServiceOptionsTests
     }
 
     [Fact]
-    public void What_is_over_before_the_last_is_painted_is_minded_only_where_no_wave_rinses_it_in_time()
+    public void What_is_over_before_the_last_is_painted_is_minded_only_where_no_rinse_rinses_it_in_time()
     {
         var visit = VisitOnClock.Of(Quick.Value);
         Assert.Empty(visit.Outside);
@@ -328,17 +328,17 @@ public sealed class ServiceOptionsTests
     }
 
     [Fact]
-    public void All_at_once_is_one_wave_that_claims_nothing_of_several()
+    public void All_at_once_is_one_rinse_that_claims_nothing_of_several()
     {
         var visit = VisitOnClock.Of(Strong.Value, rinsing: Rinsing.Once);
-        var wave = Assert.Single(visit.Waves);
-        Assert.Equal(visit.Steps[0].Panels.Count, wave.Panels.Count);
+        var rinse = Assert.Single(visit.Rinses);
+        Assert.Equal(visit.Steps[0].Panels.Count, rinse.Panels.Count);
         Assert.False(visit.IsProven);
-        Assert.True(wave.StartsAt >= visit.Steps[0].Panels.Max(p => p.PaintedAt) - 1e-6);
+        Assert.True(rinse.StartsAt >= visit.Steps[0].Panels.Max(p => p.PaintedAt) - 1e-6);
     }
 
     [Fact]
-    public void One_wave_starts_where_fewest_are_outside_and_then_soonest() =>
+    public void One_rinse_starts_where_fewest_are_outside_and_then_soonest() =>
         Gen.Select(Gen.Double[0, 40], Gen.Double[0, 20], Gen.Int[0, 10])
             .Select(w => (From: w.Item1, To: w.Item1 + w.Item2))
             .Array[1, 12]
@@ -372,11 +372,11 @@ public sealed class ServiceOptionsTests
     {
         var between = VisitOnClock.Of(Mixed(WithBase(rinse: true)));
         var beneath = VisitOnClock.Of(Mixed(WithBase(rinse: false)));
-        Assert.Empty(beneath.Steps[0].Waves);
-        Assert.NotEmpty(beneath.Steps[1].Waves);
+        Assert.Empty(beneath.Steps[0].Rinses);
+        Assert.NotEmpty(beneath.Steps[1].Rinses);
         Assert.Equal(
             beneath.Steps[0].Panels.Count,
-            beneath.Steps[1].Waves.SelectMany(w => w.Panels).Distinct().Count()
+            beneath.Steps[1].Rinses.SelectMany(w => w.Panels).Distinct().Count()
         );
         Each.Of(beneath.Steps[0].Panels, p => Assert.True(p.RinsedAt > beneath.Steps[0].DoneAt));
 

@@ -77,7 +77,7 @@ public sealed class ServiceTests
     }
 
     [Fact]
-    public void A_wave_is_taken_as_rinsed_in_its_order_unless_said_otherwise()
+    public void A_rinse_is_taken_as_rinsed_in_its_order_unless_said_otherwise()
     {
         var service = Of(
             (0, new Seated()),
@@ -90,11 +90,11 @@ public sealed class ServiceTests
         Assert.Equal(34, (service.StandOf(Panel(2)).RinsedAt!.Value - Start).TotalMinutes);
         Assert.Equal(34.5, (service.StandOf(Panel(1)).RinsedAt!.Value - Start).TotalMinutes);
         Assert.Equal([Panel(0)], service.On);
-        Assert.Equal(1, service.WavesDone);
+        Assert.Equal(1, service.RinsesDone);
     }
 
     [Fact]
-    public void A_wave_ended_sooner_than_its_sum_rinsed_nothing_after_its_end()
+    public void A_rinse_ended_sooner_than_its_sum_rinsed_nothing_after_its_end()
     {
         var service = Of(
             (0, new Seated()),

@@ -13,11 +13,11 @@ public sealed class WaysOfPatternsTests
     [InlineData("heavy-front")]
     [InlineData("oval-out")]
     [InlineData("four-quarters")]
-    public void In_open_air_waves_keep_every_panel_in_time_where_one_rinse_does_not(string pattern)
+    public void In_open_air_rinses_keep_every_panel_in_time_where_one_rinse_does_not(string pattern)
     {
         var ways = WaysTable.Of(pattern);
         Assert.Empty(ways.AsPlanned.Visit.Outside);
-        Assert.InRange(ways.AsPlanned.Visit.Waves.Count(), 2, 4);
+        Assert.InRange(ways.AsPlanned.Visit.Rinses.Count(), 2, 4);
         Assert.True(Assert.Single(ways.Ways, w => w.Kind == ServiceOptionKind.AtOnce).Visit.Outside.Count > 0);
         Assert.Empty(ways.FreedBy);
         Assert.Null(ways.Conflict);

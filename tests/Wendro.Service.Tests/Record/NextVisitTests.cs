@@ -114,9 +114,9 @@ public class NextVisitTests
     private static double LightFrom(Piece piece) => piece.Bands.First(b => b.State == BandState.Lightened).FromCm;
 
     [Fact]
-    public void While_the_wish_stands_nothing_is_proposed()
+    public void While_the_goal_stands_nothing_is_proposed()
     {
-        var (next, cutting) = Next(WithWish(Served), 0);
+        var (next, cutting) = Next(WithGoal(Served), 0);
         var back = RefreshPlan.Of(next, Served.Plan, cutting);
         Assert.Empty(back.Edits);
         Assert.Empty(back.Panels);
@@ -125,16 +125,16 @@ public class NextVisitTests
     [Fact]
     public void Grown_out_it_is_brought_back_by_the_fewest_panels()
     {
-        var (next, cutting) = Next(WithWish(Served), 26);
+        var (next, cutting) = Next(WithGoal(Served), 26);
         var back = RefreshPlan.Of(next, Served.Plan, cutting);
-        var wish = next.Plan.Wish;
+        var goal = next.Plan.Goal;
         Assert.Single(back.Edits);
         Assert.InRange(back.Panels.Count, 1, back.OfPanels - 1);
         var applied = next.Plan.Apply(back.Edits[0], cutting);
         Assert.True(applied.Succeeded, string.Join("; ", applied.Problems));
-        var after = Aim.Beyond(back.After, wish);
-        Assert.True(after <= Aim.Beyond(back.AfterAll, wish) + 0.03);
-        Assert.True(after < Aim.Beyond(back.Now, wish));
+        var after = Aim.Beyond(back.After, goal);
+        Assert.True(after <= Aim.Beyond(back.AfterAll, goal) + 0.03);
+        Assert.True(after < Aim.Beyond(back.Now, goal));
         Assert.Equal(back.After, Proposal.OutcomeOf(next.After(applied.Plan, next.Looks, cutting)));
 
         // One panel fewer does not bring it back.
@@ -144,16 +144,16 @@ public class NextVisitTests
             {
                 var fewer = applied.Plan.Apply(new ClearPanels([key]), cutting).Plan;
                 var without = Proposal.OutcomeOf(next.After(fewer, next.Looks, cutting));
-                Assert.True(Aim.Beyond(without, wish) > Aim.Beyond(back.AfterAll, wish));
+                Assert.True(Aim.Beyond(without, goal) > Aim.Beyond(back.AfterAll, goal));
             }
         );
     }
 
     /// <summary>The same head with a wish that it just meets.</summary>
-    private static PlannedHead WithWish(PlannedHead head)
+    private static PlannedHead WithGoal(PlannedHead head)
     {
         var m = head.Measures;
-        var wish = new Goal(
+        var goal = new Goal(
             Math.Max(0, m.FaceFrameLift - 0.1),
             Math.Max(0, m.LightShare - 0.02),
             Math.Min(1, m.LightShare + 0.1),
@@ -162,7 +162,7 @@ public class NextVisitTests
         {
             EndsLevel = Level.Clamp(m.EndsLevel ?? 7),
         };
-        return head.After(head.Plan with { Wish = wish }, head.Looks, Given.Cutting);
+        return head.After(head.Plan with { Goal = goal }, head.Looks, Given.Cutting);
     }
 
     [Fact]
@@ -178,7 +178,7 @@ public class NextVisitTests
         var wanted = next.After(
             next.Plan with
             {
-                Wish = next.Plan.Wish with { LightShareLow = 0.9, LightShareHigh = 1 },
+                Goal = next.Plan.Goal with { LightShareLow = 0.9, LightShareHigh = 1 },
             },
             next.Looks,
             cutting
@@ -206,7 +206,7 @@ public class NextVisitTests
         var wanted = next.After(
             next.Plan with
             {
-                Wish = next.Plan.Wish with { LightShareLow = 0.9, LightShareHigh = 1 },
+                Goal = next.Plan.Goal with { LightShareLow = 0.9, LightShareHigh = 1 },
             },
             next.Looks,
             now

@@ -1565,7 +1565,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{visit}/keep": {
+    "/api/visits/{visit}/record": {
         parameters: {
             query?: never;
             header?: never;
@@ -1573,7 +1573,7 @@ export interface paths {
             cookie?: never;
         };
         /** What was done and what came out, after-care, and when each service is due again */
-        get: operations["GetKeep"];
+        get: operations["GetRecord"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1582,7 +1582,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{visit}/keep/facts": {
+    "/api/visits/{visit}/record/facts": {
         parameters: {
             query?: never;
             header?: never;
@@ -1599,7 +1599,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{visit}/keep/hair": {
+    "/api/visits/{visit}/record/hair": {
         parameters: {
             query?: never;
             header?: never;
@@ -1616,7 +1616,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{visit}/keep/picture": {
+    "/api/visits/{visit}/record/picture": {
         parameters: {
             query?: never;
             header?: never;
@@ -1633,7 +1633,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{visit}/keep/care.pdf": {
+    "/api/visits/{visit}/record/care.pdf": {
         parameters: {
             query?: never;
             header?: never;
@@ -1650,7 +1650,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{visit}/keep/record.pdf": {
+    "/api/visits/{visit}/record/record.pdf": {
         parameters: {
             query?: never;
             header?: never;
@@ -1667,7 +1667,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{visit}/keep/note.pdf": {
+    "/api/visits/{visit}/record/note.pdf": {
         parameters: {
             query?: never;
             header?: never;
@@ -1684,7 +1684,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{visit}/keep/chart.pdf": {
+    "/api/visits/{visit}/record/chart.pdf": {
         parameters: {
             query?: never;
             header?: never;
@@ -1701,7 +1701,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{visit}/keep/chart.svg": {
+    "/api/visits/{visit}/record/chart.svg": {
         parameters: {
             query?: never;
             header?: never;
@@ -1718,7 +1718,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{visit}/keep/facts.csv": {
+    "/api/visits/{visit}/record/facts.csv": {
         parameters: {
             query?: never;
             header?: never;
@@ -1735,7 +1735,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/visits/{visit}/keep/readings.csv": {
+    "/api/visits/{visit}/record/readings.csv": {
         parameters: {
             query?: never;
             header?: never;
@@ -5127,7 +5127,7 @@ export interface components {
          */
         StaffingShortage: "hands" | "basins";
         /** @enum {unknown} */
-        Stage: "consult" | "section" | "paint" | "mix" | "apply" | "review" | "tone" | "keep";
+        Stage: "consult" | "section" | "paint" | "mix" | "apply" | "review" | "tone" | "record";
         StandingNote: {
             /** Format: uuid */
             visitId: string;
@@ -5643,7 +5643,7 @@ export interface components {
             advised: components["schemas"]["Advice"];
             ruledOut: components["schemas"]["Advice"][];
             grounds: components["schemas"]["VerdictReason"][];
-            wordsForTheClient: string;
+            wordsForHer: string;
         };
         VerdictReason: {
             what: string;
@@ -9717,7 +9717,7 @@ export interface operations {
             };
         };
     };
-    GetKeep: {
+    GetRecord: {
         parameters: {
             query?: never;
             header?: never;

@@ -13,7 +13,7 @@ type Rules = Schemas["HouseRules"];
 /** A figure: field, words, unit, least, most, step. */
 type FigureOf<K extends string> = [K, string, string, number, number, number];
 
-type Limits = Required<Schemas["Limits"]>;
+type Limits = Required<Schemas["FindingLimits"]>;
 
 /** Thresholds of the second look: field, words, unit, least, most, step. */
 const limits: FigureOf<keyof Limits>[] = [
@@ -57,7 +57,7 @@ const bench: FigureOf<keyof Bench>[] = [
   ["mixingMinutes", "Mixing takes", "min", 0, 10, 0.5],
 ];
 
-type Floor = Required<Schemas["Floor"]>;
+type Floor = Required<Schemas["SalonCapacity"]>;
 
 /** One artist and one basin where nothing else is said. */
 const floorOf = (rules: Rules): Floor => ({ pairs: 1, basins: 1, ...rules.floor });

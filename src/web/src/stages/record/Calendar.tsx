@@ -45,7 +45,7 @@ export function Calendar() {
   const from = by === "week" ? monday(day) : day;
   const days = by === "week" ? 7 : 1;
   useEffect(() => {
-    document.title = "Year · Wendro";
+    document.title = "Calendar · Wendro";
   }, []);
   const date = from.toLocaleDateString(undefined, { day: "numeric", month: "long", year: "numeric" });
   const weekday = from.toLocaleDateString(undefined, { weekday: "long" });

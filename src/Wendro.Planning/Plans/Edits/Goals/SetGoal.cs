@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Wendro.Blend;
 using Wendro.Units;
 
@@ -5,21 +6,21 @@ namespace Wendro.Plans;
 
 /// <summary>Changes what she wants.</summary>
 [Kind("setWish")]
-public sealed record SetGoal(Goal Wish) : PlanEdit
+public sealed record SetGoal([property: JsonPropertyName("wish")] Goal Goal) : PlanEdit
 {
     /// <inheritdoc/>
     public override Sentence Label() => "Changed the wish";
 
     internal override void Check(EditChecks on)
     {
-        if (Wish is null)
+        if (Goal is null)
         {
             on.Say("wish", "A wish is needed.");
             return;
         }
 
-        on.Add("wish", Wish.Problems());
+        on.Add("wish", Goal.Problems());
     }
 
-    internal override Edited Make(Plan plan, Cutting cutting) => plan with { Wish = Wish };
+    internal override Edited Make(Plan plan, Cutting cutting) => plan with { Goal = Goal };
 }
