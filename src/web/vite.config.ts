@@ -7,5 +7,12 @@ export default defineConfig({
   plugins: [react(), babel({ presets: [reactCompilerPreset()] })],
   build: { outDir: "../Wendro.Host/wwwroot", emptyOutDir: true, chunkSizeWarningLimit: 1500 },
   test: { css: true },
-  server: { proxy: { "/api": "http://127.0.0.1:5170" } },
+  server: {
+    proxy: Object.fromEntries(
+      ["/api", "/hubs"].map((path) => [
+        path,
+        { target: process.env.WENDRO_API ?? "http://127.0.0.1:5170", ws: true },
+      ]),
+    ),
+  },
 });

@@ -87,7 +87,9 @@ public sealed class AccessibilityTests(App app) : IClassFixture<App>
     private static string ClientOf(App app, string visit)
     {
         using var http = new HttpClient { BaseAddress = new Uri(app.Address) };
-        var keep = http.GetStringAsync(new Uri($"/api/visits/{visit}/record", UriKind.Relative)).GetAwaiter().GetResult();
+        var keep = http.GetStringAsync(new Uri($"/api/visits/{visit}/record", UriKind.Relative))
+            .GetAwaiter()
+            .GetResult();
         return (string)JsonNode.Parse(keep)!["clientId"]!;
     }
 

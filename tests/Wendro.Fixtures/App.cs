@@ -353,11 +353,10 @@ public sealed class App : IDisposable
     /// <summary>Starts the server on the data there is.</summary>
     public void StartServer()
     {
-        // The bench starts the server as it is delivered, compiled ahead; tests start what was just built.
+        // The server as it is delivered, compiled ahead: ./wendro lays it there.
         var host = Environment.GetEnvironmentVariable("WENDRO_APP") is { Length: > 0 } app
             ? app
-            : Path.Combine(Root, "src", "Host");
-        var built = Path.Combine(host, "bin", "Release", "net10.0");
+            : Path.Combine(Root, ".wendro", "app");
         var start = new ProcessStartInfo("dotnet")
         {
             WorkingDirectory = host,
@@ -367,7 +366,7 @@ public sealed class App : IDisposable
         foreach (
             var argument in new[]
             {
-                Path.Combine(Directory.Exists(built) ? built : host, "Wendro.Host.dll"),
+                Path.Combine(host, "Wendro.Host.dll"),
                 "--data",
                 Path.Combine(folder, "data"),
                 "--port",

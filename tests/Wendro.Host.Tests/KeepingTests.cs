@@ -91,6 +91,20 @@ public sealed class KeepingTests
             )["visitId"]!;
     }
 
+    [Theory]
+    [InlineData("", "")]
+    [InlineData("/hair?weeks=6", "/hair?weeks=6")]
+    [InlineData("/facts", "/facts")]
+    public async Task The_stages_old_address_answers_308_to_the_record(string was, string now)
+    {
+        using var server = new Server();
+        using var http = server.CreateClient(new() { AllowAutoRedirect = false });
+        var visit = await http.NewVisitAsync();
+        using var answer = await http.GetAsync(new Uri($"/api/visits/{visit}/keep{was}", UriKind.Relative));
+        Assert.Equal(308, (int)answer.StatusCode);
+        Assert.Equal($"/api/visits/{visit}/record{now}", answer.Headers.Location!.ToString());
+    }
+
     [Fact]
     public async Task The_record_writes_itself_and_is_there_after_a_restart()
     {

@@ -94,7 +94,8 @@ internal static class RecordEndpoints
             .ExcludeFromDescription();
         var record = app.MapVisit("/record", "Record");
 
-        record.MapGet(
+        record
+            .MapGet(
                 "",
                 async (VisitContext at, RecordContexts keeps, Visits visits, CancellationToken cancellationToken) =>
                     Results.Ok(await ViewAsync(at, keeps, visits, cancellationToken))
@@ -103,7 +104,8 @@ internal static class RecordEndpoints
             .WithName("GetRecord")
             .WithSummary("What was done and what came out, after-care, and when each service is due again");
 
-        record.MapPost(
+        record
+            .MapPost(
                 "/facts",
                 async (
                     VisitContext at,
@@ -133,7 +135,8 @@ internal static class RecordEndpoints
             .WithName("PostKeepFact")
             .WithSummary("Adds a sentence, after-care in own words, that it was given, that the visit is put away");
 
-        record.MapGet(
+        record
+            .MapGet(
                 "/hair",
                 async (VisitContext at, double? weeks, ToneContexts tones, CancellationToken cancellationToken) =>
                     weeks is not null && !(weeks is >= 0 and <= MostWeeks)
@@ -148,7 +151,8 @@ internal static class RecordEndpoints
             .WithName("GetKeptHair")
             .WithSummary("Level byte and tint byte by turns of the head as it left, so many weeks later");
 
-        record.MapGet(
+        record
+            .MapGet(
                 "/picture",
                 async (VisitContext at, int? width, ToneContexts tones, CancellationToken cancellationToken) =>
                 {

@@ -17,7 +17,8 @@ internal static class SheetEndpoints
     {
         var record = app.MapVisit("/record", "Record");
 
-        record.MapGet(
+        record
+            .MapGet(
                 "/care.pdf",
                 async (
                     VisitContext at,
@@ -35,7 +36,8 @@ internal static class SheetEndpoints
             .WithName("GetCareSheet")
             .WithSummary("After-care in a large face, as PDF");
 
-        record.MapGet(
+        record
+            .MapGet(
                 "/record.pdf",
                 async (
                     VisitContext at,
@@ -52,7 +54,8 @@ internal static class SheetEndpoints
             .WithName("GetRecordSheet")
             .WithSummary("The recipe card: steps, bowls as weighed, what came out, as PDF");
 
-        record.MapGet(
+        record
+            .MapGet(
                 "/note.pdf",
                 async (
                     VisitContext at,
@@ -70,7 +73,8 @@ internal static class SheetEndpoints
             .WithName("GetNoteSheet")
             .WithSummary("What was said to the client, in the words used, as PDF");
 
-        record.MapGet(
+        record
+            .MapGet(
                 "/chart.pdf",
                 async (
                     VisitContext at,
@@ -88,7 +92,8 @@ internal static class SheetEndpoints
             .WithName("GetChartSheet")
             .WithSummary("The panels numbered as they are painted, and with what, as PDF");
 
-        record.MapGet(
+        record
+            .MapGet(
                 "/chart.svg",
                 async (VisitContext at, ServiceContexts services, CancellationToken cancellationToken) =>
                     Results.Text(
@@ -100,7 +105,8 @@ internal static class SheetEndpoints
             .WithName("GetChart")
             .WithSummary("The panels numbered as they are painted, as SVG");
 
-        record.MapGet(
+        record
+            .MapGet(
                 "/facts.csv",
                 async (
                     VisitContext at,
@@ -145,7 +151,8 @@ internal static class SheetEndpoints
             .WithName("GetFactsFile")
             .WithSummary("All that happened at the visit, fact by fact, as CSV");
 
-        record.MapGet(
+        record
+            .MapGet(
                 "/readings.csv",
                 async (VisitContext at, ReviewContexts reviews, CancellationToken cancellationToken) =>
                 {

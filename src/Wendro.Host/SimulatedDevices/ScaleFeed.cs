@@ -18,23 +18,38 @@ internal sealed class ScaleHub(ScaleFeed feed) : Hub
     }
 }
 
-/// <summary>Tells everybody who listens what the scale shows.</summary>
+/// <summary>Sends what the scale shows to everybody who listens; while nobody does, no clock runs for it.</summary>
 internal sealed class ScaleFeed(IScale scale, IHubContext<ScaleHub> hub, TimeProvider clock) : BackgroundService
 {
+    /// <summary>How often a reading is sent. Model assumption: as fast as a display can be read.</summary>
     private static readonly TimeSpan Every = TimeSpan.FromMilliseconds(125);
+    private readonly SemaphoreSlim somebodyListens = new(0);
     private int listening;
 
     /// <summary>So many more listen.</summary>
-    public void Listeners(int more) => Interlocked.Add(ref listening, more);
+    public void Listeners(int more)
+    {
+        if (Interlocked.Add(ref listening, more) > 0 && more > 0)
+        {
+            somebodyListens.Release();
+        }
+    }
+
+    public override void Dispose()
+    {
+        somebodyListens.Dispose();
+        base.Dispose();
+    }
 
     protected override async Task ExecuteAsync(CancellationToken stoppingToken)
     {
-        using var timer = new PeriodicTimer(Every, clock);
         try
         {
-            while (await timer.WaitForNextTickAsync(stoppingToken))
+            while (true)
             {
-                if (Volatile.Read(ref listening) > 0)
+                await somebodyListens.WaitAsync(stoppingToken);
+                using var timer = new PeriodicTimer(Every, clock);
+                while (Volatile.Read(ref listening) > 0 && await timer.WaitForNextTickAsync(stoppingToken))
                 {
                     await hub.Clients.All.SendAsync("reading", scale.Read(), stoppingToken);
                 }

@@ -6,12 +6,12 @@ import { Columns } from "../../visit/Columns";
 import { useServerNow } from "../../visit/serverNow";
 import { useNarrow } from "../../visit/useNarrow";
 import { useVisit } from "../../visit/useVisit";
-import { NextStep } from "./NextStep";
 import { Beforehand } from "./Beforehand";
 import { ChairClock } from "./ChairClock";
 import { FillingUp } from "./FillingUp";
 import { Minding } from "./Minding";
 import { NextDue } from "./NextDue";
+import { NextStep } from "./NextStep";
 import { useAwake, useDueSounds, useSounds } from "./sounds";
 import { useApply } from "./useApply";
 

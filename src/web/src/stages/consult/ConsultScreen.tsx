@@ -5,14 +5,14 @@ import { Columns } from "../../visit/Columns";
 import { HeadColumn } from "../../visit/HeadColumn";
 import { useVisit } from "../../visit/useVisit";
 import { CanItBeDone } from "./CanItBeDone";
+import { type Goal, Goals, useLook } from "./Goals";
 import { HairReading } from "./HairReading";
-import { WearHabits } from "./WearHabits";
 import { LastTime } from "./LastTime";
 import { MarksMap } from "./MarksMap";
 import { StrandBands } from "./StrandBands";
 import { StrandTest } from "./StrandTest";
 import { useConsult } from "./useConsult";
-import { useLook, type Goal, Goals } from "./Goals";
+import { WearHabits } from "./WearHabits";
 
 /** Consult: her hair as it is and as wanted, one strand and its test, whether it can be done. */
 export function ConsultScreen() {

@@ -2,8 +2,8 @@ import { Button, Checkbox, Popover, Segmented, Select } from "antd";
 import type { Schemas, Wear } from "../../api/client";
 import parts from "../../style/parts.module.css";
 import { wearWords, wornWays } from "../../views/words";
-import css from "./WearHabits.module.css";
 import type { Consult } from "./useConsult";
+import css from "./WearHabits.module.css";
 
 const often: Record<Schemas["Often"], string> = {
   seldom: "seldom",

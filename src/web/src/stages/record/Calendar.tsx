@@ -8,9 +8,9 @@ import { MainNav } from "../../shell/MainNav";
 import parts from "../../style/parts.module.css";
 import { clock } from "../../views/times";
 import { quantity, shownAs, useUnits } from "../../views/units";
+import css from "./Calendar.module.css";
 import { DayLanes } from "./DayLanes";
 import { Plot } from "./Plot";
-import css from "./Calendar.module.css";
 
 /** The Monday before a day, at midnight. */
 function monday(at: Date): Date {

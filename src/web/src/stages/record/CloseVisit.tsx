@@ -3,8 +3,8 @@ import { useState } from "react";
 import parts from "../../style/parts.module.css";
 import { clock } from "../../views/times";
 import type { Facts } from "../../visit/useFacts";
-import { Photographs } from "./Photographs";
 import css from "./CloseVisit.module.css";
+import { Photographs } from "./Photographs";
 import type { RecordFact, RecordView } from "./useRecord";
 
 interface Props {

@@ -4,8 +4,8 @@ import parts from "../../style/parts.module.css";
 import { ArchiveIn } from "./ArchiveIn";
 import { ArchiveOut } from "./ArchiveOut";
 import { Backup } from "./Backup";
-import { DeletePerson } from "./DeletePerson";
 import css from "./Data.module.css";
+import { DeletePerson } from "./DeletePerson";
 
 /** What is kept: the whole studio as one file, out and in, and its visits for any calendar. */
 export function Data() {

@@ -5,10 +5,10 @@ import { tokens } from "../../style/tokens";
 import { Columns } from "../../visit/Columns";
 import { HeadColumn } from "../../visit/HeadColumn";
 import { useVisit } from "../../visit/useVisit";
-import { ComeAgain, dueWords } from "./ComeAgain";
-import css from "./RecordScreen.module.css";
 import { CloseVisit } from "./CloseVisit";
+import { ComeAgain, dueWords } from "./ComeAgain";
 import { RecordCard } from "./RecordCard";
+import css from "./RecordScreen.module.css";
 import { useRecord, useRecordedHair } from "./useRecord";
 
 const most = 40;

@@ -14,7 +14,9 @@ export function useRecord(visit: string) {
     stage: "record",
     read: () => given(api.GET("/api/visits/{visit}/record", { params: { path: { visit } } })),
     post: ({ id, fact }) =>
-      given(api.POST("/api/visits/{visit}/record/facts", { params: { path: { visit } }, body: { id, fact } })),
+      given(
+        api.POST("/api/visits/{visit}/record/facts", { params: { path: { visit } }, body: { id, fact } }),
+      ),
   });
 }
 
