@@ -16,7 +16,7 @@ run() {
   [ -z "$name" ] || set -- "$@" --filter-method "*$name*"
   dotnet "tests/$project/bin/Release/net10.0/$project.dll" --report-xunit-trx --report-xunit-trx-filename "$project.trx" --results-directory "$results" \
     --no-progress --no-ansi "$@" >"$results/$project.log" 2>&1 || true
-  grep -vE '^\s*$|^xUnit|^  (Discovering|Discovered|Starting|Finished)' "$results/$project.log" | tail -60 >&2
+  grep -vE '^\s*$|^xUnit|^  (Discovering|Discovered|Starting|Finished)' "$results/$project.log" | grep -v " WRN A request body" | tail -60 >&2
   if [ ! -f "$report" ]; then
     say "The $project ended without results."
     failed=$((failed + 1))

@@ -11,7 +11,7 @@ export default defineConfig({
     proxy: Object.fromEntries(
       ["/api", "/hubs"].map((path) => [
         path,
-        { target: process.env.WENDRO_API ?? "http://127.0.0.1:5170", ws: true },
+        { target: globalThis.process?.env.WENDRO_API ?? "http://127.0.0.1:5170", ws: true },
       ]),
     ),
   },

@@ -122,7 +122,7 @@ public sealed class DemoTests : IDisposable
             foreach (
                 var argument in new[]
                 {
-                    typeof(Program).Assembly.Location,
+                    Server.Program,
                     "--data",
                     Path.Combine(folder, "data"),
                     "--urls",

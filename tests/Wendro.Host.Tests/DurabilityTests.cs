@@ -349,7 +349,7 @@ public sealed class DurabilityTests
     private static ProcessStartInfo StartOf(string folder, params string[] arguments)
     {
         var start = new ProcessStartInfo("dotnet");
-        foreach (var argument in new[] { typeof(Program).Assembly.Location, "--data", folder }.Concat(arguments))
+        foreach (var argument in new[] { Server.Program, "--data", folder }.Concat(arguments))
         {
             start.ArgumentList.Add(argument);
         }

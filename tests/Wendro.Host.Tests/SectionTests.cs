@@ -149,7 +149,7 @@ public sealed class SectionTests(Server server) : IClassFixture<Server>
     [InlineData("Cut", "hemCm", 75)]
     [InlineData("LiftQuestion", "coat", 1)]
     [InlineData("PanelPaint", "startCm", 75)]
-    [InlineData("Limits", "lineSoftness", 5)]
+    [InlineData("FindingLimits", "lineSoftness", 5)]
     [InlineData("HouseRules", "thicknessMm", 40)]
     public async Task The_api_says_the_bounds_that_are_checked(string schema, string property, double most)
     {

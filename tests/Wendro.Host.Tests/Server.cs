@@ -36,6 +36,19 @@ public sealed class Server : WebApplicationFactory<Program>
     /// <summary>Where drawn hair is put away, for all servers of these tests.</summary>
     private static string CacheFolder { get; } = Path.Combine(AppContext.BaseDirectory, "cache");
 
+    /// <summary>The server as a program of its own, as it was built: it is killed and started by tests.</summary>
+    public static string Program { get; } =
+        Path.Combine(
+            App.Root,
+            "src",
+            "Wendro.Host",
+            "bin",
+            "Release",
+            "net10.0",
+            System.Runtime.InteropServices.RuntimeInformation.RuntimeIdentifier,
+            "Wendro.Host.dll"
+        );
+
     /// <summary>Where everything is kept.</summary>
     public string Data => folder;
 
