@@ -441,6 +441,15 @@ public sealed class ApplyTests
         var (status, told) = await TellAsync(http, visit, 2, Painted(Waiting(view)[1]));
         Assert.Equal(409, status);
         Assert.NotEmpty(told!["stops"]!.AsArray());
+        // Looked at, it may be; painted again where it was wiped, it may not.
+        (status, _) = await TellAsync(
+            http,
+            visit,
+            2,
+            $$"""{"kind":"looked","panel":"{{panel}}","level":6,"again":true}"""
+        );
+        Assert.Equal(409, status);
+        await SaidAsync(http, visit, $$"""{"kind":"looked","panel":"{{panel}}","level":6,"again":false}""");
         await SaidAsync(http, visit, $$"""{"kind":"waveBegun","panels":["{{panel}}"]}""");
         await SaidAsync(http, visit, """{"kind":"waveEnded"}""");
     }

@@ -68,7 +68,7 @@ internal static class ApplyEndpoints
                 {
                     var body = await JsonBody.ReadAsync<ServiceHappened>(request);
                     var before = await working.OfAsync(at, cancellationToken);
-                    if (LaysOn(body.Fact) && VisitSafety.Stops(at) is { Count: > 0 } stops)
+                    if (body.Fact.LaysProduct && VisitSafety.Stops(at) is { Count: > 0 } stops)
                     {
                         throw new StoppedException(stops);
                     }
@@ -113,10 +113,6 @@ internal static class ApplyEndpoints
             .WithName("PostServiceFact")
             .WithSummary("Adds what happened at the chair; the server says when. The first, seated, pins the plan");
     }
-
-    /// <summary>Whether hair gets product by it, or is about to.</summary>
-    private static bool LaysOn(ServiceFact fact) =>
-        fact is Seated or Added or Painted or PaintedUpTo or AreaLaid or Recoated or Heated { On: true };
 
     /// <summary>What the plan and the other facts say against it.</summary>
     private static IEnumerable<Problem> Against(

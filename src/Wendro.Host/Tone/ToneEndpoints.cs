@@ -55,7 +55,7 @@ internal static class ToneEndpoints
                 ) =>
                 {
                     var body = await JsonBody.ReadAsync<ToneSaid>(request);
-                    if (body.Fact is PutOn && VisitSafety.Stops(at) is { Count: > 0 } stops)
+                    if (body.Fact.LaysProduct && VisitSafety.Stops(at) is { Count: > 0 } stops)
                     {
                         throw new StoppedException(stops);
                     }

@@ -59,6 +59,10 @@ public abstract record ServiceFact
     [JsonIgnore]
     public abstract string Concerns { get; }
 
+    /// <summary>Whether hair gets product by it, or is about to: a safety stop refuses it.</summary>
+    [JsonIgnore]
+    public abstract bool LaysProduct { get; }
+
     /// <summary>The word for a panel.</summary>
     protected static string Of(PanelKey panel) => $"panel {panel}";
 }
@@ -68,6 +72,9 @@ public sealed record Seated : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => "chair";
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => true;
 }
 
 /// <summary>What is made ready before the first panel.</summary>
@@ -82,6 +89,9 @@ public sealed record Prepared(Preparation What) : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => $"prepared {What}";
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => false;
 }
 
 /// <summary>A bowl is mixed and stands at the chair.</summary>
@@ -91,6 +101,9 @@ public sealed record Mixed(FormulaId Formula, int Ordinal) : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => $"bowl {Formula}{Ordinal}";
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => false;
 }
 
 /// <summary>A bowl is gone: spilt, or past use. What was to be painted from it waits for another.</summary>
@@ -100,6 +113,9 @@ public sealed record BowlGone(FormulaId Formula, int Ordinal) : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => $"bowl {Formula}{Ordinal}";
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => false;
 }
 
 /// <summary>A panel the plan leaves natural is painted after all, now, as the nearest planned one is.</summary>
@@ -107,6 +123,9 @@ public sealed record Added(PanelKey Panel) : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => Of(Panel);
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => true;
 }
 
 /// <summary>A panel is painted.</summary>
@@ -114,6 +133,9 @@ public sealed record Painted(PanelKey Panel) : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => Of(Panel);
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => true;
 }
 
 /// <summary>
@@ -124,6 +146,9 @@ public sealed record PaintedUpTo(PanelKey Panel) : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => Of(Panel);
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => true;
 }
 
 /// <summary>What the step lays over a whole area is on.</summary>
@@ -131,6 +156,9 @@ public sealed record AreaLaid : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => "area";
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => true;
 }
 
 /// <summary>A panel comes later, after all others; or after all now, where it was put off.</summary>
@@ -138,6 +166,9 @@ public sealed record PutOff(PanelKey Panel, bool Now = false) : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => Of(Panel);
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => false;
 }
 
 /// <summary>A panel stays natural after all.</summary>
@@ -145,6 +176,9 @@ public sealed record LeftNatural(PanelKey Panel) : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => Of(Panel);
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => false;
 }
 
 /// <summary>What went wrong at a panel.</summary>
@@ -168,6 +202,9 @@ public sealed record Marked(PanelKey Panel, Trouble What, string? Note = null) :
 {
     /// <inheritdoc/>
     public override string Concerns => string.Empty;
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => false;
 }
 
 /// <summary>A panel is painted again where it dried or was wiped.</summary>
@@ -175,6 +212,9 @@ public sealed record Recoated(PanelKey Panel) : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => Of(Panel);
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => true;
 }
 
 /// <summary>Some panels are covered, or opened, while they work.</summary>
@@ -184,6 +224,9 @@ public sealed record Covered(IReadOnlyList<PanelKey> Panels, Covering With) : Se
 {
     /// <inheritdoc/>
     public override string Concerns => string.Empty;
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => false;
 }
 
 /// <summary>Low heat goes on or off.</summary>
@@ -191,6 +234,9 @@ public sealed record Heated(bool On) : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => "heat";
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => On;
 }
 
 /// <summary>A look: product wiped away, the level judged, painted again.</summary>
@@ -211,6 +257,9 @@ public sealed record Looked(
 {
     /// <inheritdoc/>
     public override string Concerns => $"look {Panel}";
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => Again;
 }
 
 /// <summary>What the client feels.</summary>
@@ -218,6 +267,9 @@ public sealed record ComfortReported(Comfort How) : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => "comfort";
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => false;
 }
 
 /// <summary>Hands rest. No product does.</summary>
@@ -225,6 +277,9 @@ public sealed record Paused : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => "hands";
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => false;
 }
 
 /// <summary>Hands go on.</summary>
@@ -232,6 +287,9 @@ public sealed record Resumed : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => "hands";
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => false;
 }
 
 /// <summary>What a second pair of hands does.</summary>
@@ -254,6 +312,9 @@ public sealed record AssistantChanged(int Pairs, Help Does = Help.Paints) : Serv
 {
     /// <inheritdoc/>
     public override string Concerns => "hands";
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => false;
 }
 
 /// <summary>A rinse wave begins.</summary>
@@ -262,6 +323,9 @@ public sealed record RinseBegun(IReadOnlyList<PanelKey> Panels) : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => "wave";
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => false;
 }
 
 /// <summary>The wave is over. Its panels were rinsed in the order they were served, but for those named.</summary>
@@ -270,6 +334,9 @@ public sealed record RinseEnded(IReadOnlyList<PanelKey>? Not = null) : ServiceFa
 {
     /// <inheritdoc/>
     public override string Concerns => "wave";
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => false;
 }
 
 /// <summary>Washed, dried and read: the step is done, the next one begins.</summary>
@@ -277,6 +344,9 @@ public sealed record Washed : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => "wave";
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => false;
 }
 
 /// <summary>The next step begins while what was painted works on: a root base beneath the sheets.</summary>
@@ -284,6 +354,9 @@ public sealed record WentOn : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => "wave";
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => false;
 }
 
 /// <summary>From here on the service goes by a changed plan: offered, and taken by hand.</summary>
@@ -292,6 +365,9 @@ public sealed record PlanTaken(int Revision) : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => "plan";
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => false;
 }
 
 /// <summary>What was said was wrong.</summary>
@@ -300,4 +376,7 @@ public sealed record TakenBack(int Number) : ServiceFact
 {
     /// <inheritdoc/>
     public override string Concerns => $"fact {Number}";
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => false;
 }

@@ -25,6 +25,10 @@ public abstract record ToneFact
     /// clashes.</summary>
     [JsonIgnore]
     public abstract string Concerns { get; }
+
+    /// <summary>Whether hair gets product by it: a safety stop refuses it.</summary>
+    [JsonIgnore]
+    public abstract bool LaysProduct { get; }
 }
 
 /// <summary>How the head is to be toned, all of it.</summary>
@@ -32,6 +36,9 @@ public sealed record TonePlanned(TonePlan Plan) : ToneFact
 {
     /// <inheritdoc/>
     public override string Concerns => "plan";
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => false;
 }
 
 /// <summary>Something happened to an area's bowl on the scale.</summary>
@@ -41,6 +48,9 @@ public sealed record BowlWeighed(int Area, BowlEvent What) : ToneFact
 {
     /// <inheritdoc/>
     public override string Concerns => $"bowl {Area}";
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => false;
 }
 
 /// <summary>An area's toner is on.</summary>
@@ -49,6 +59,9 @@ public sealed record PutOn(int Area) : ToneFact
 {
     /// <inheritdoc/>
     public override string Concerns => $"area {Area}";
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => true;
 }
 
 /// <summary>A little was wiped away and looked at.</summary>
@@ -58,6 +71,9 @@ public sealed record WipedClean(int Area, WipeResult Looks) : ToneFact
 {
     /// <inheritdoc/>
     public override string Concerns => string.Empty;
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => false;
 }
 
 /// <summary>An area's toner is rinsed.</summary>
@@ -66,6 +82,9 @@ public sealed record TakenOff(int Area) : ToneFact
 {
     /// <inheritdoc/>
     public override string Concerns => $"area {Area}";
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => false;
 }
 
 /// <summary>What was said was wrong.</summary>
@@ -74,4 +93,7 @@ public sealed record ToneUnsaid(int Number) : ToneFact
 {
     /// <inheritdoc/>
     public override string Concerns => "last";
+
+    /// <inheritdoc/>
+    public override bool LaysProduct => false;
 }
