@@ -21,7 +21,7 @@ public sealed class AccessibilityTests(App app) : IClassFixture<App>
         ("", By.XPath("//ol[@class]//a"), ["New client", "House rules"]),
         ("desk", By.CssSelector("[aria-label='Sums'] [role='status'] > p:first-child:not([role])"), []),
         ("shelf", By.XPath("//button[contains(., 'Lantern clay')]"), ["Lantern clay"]),
-        ("keep", By.XPath("//h2[.='The whole studio']"), ["With answers about health…"]),
+        ("data", By.XPath("//h2[.='The whole studio']"), ["With answers about health…"]),
         ("year", By.XPath("//ol[@aria-label='Week']//a"), []),
         ("year?by=day", By.XPath("//section[@aria-label='Day by chair']//span[contains(., 'between')]"), []),
         ("clients", By.XPath("//ol[@aria-label='Visits']//img"), []),
@@ -57,7 +57,7 @@ public sealed class AccessibilityTests(App app) : IClassFixture<App>
         {
             var address = at switch
             {
-                "" or "desk" or "shelf" or "keep" or "year" or "year?by=day" => at,
+                "" or "desk" or "shelf" or "data" or "year" or "year?by=day" => at,
                 "clients" => $"clients/{ClientOf(app, visit)}",
                 "record" => $"visits/{visit}/record",
                 _ => $"visits/{visit}/{at}",

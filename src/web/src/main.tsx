@@ -6,6 +6,7 @@ import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { Mishap } from "./shell/Mishap";
+import { Moved } from "./shell/Moved";
 import { Queries } from "./shell/Queries";
 import { ApplyScreen } from "./stages/apply/ApplyScreen";
 import { ConsultScreen } from "./stages/consult/ConsultScreen";
@@ -32,10 +33,10 @@ const router = createBrowserRouter([
   { path: "/desk", element: <Desk />, errorElement: <Mishap /> },
   { path: "/shelf", element: <Shelf />, errorElement: <Mishap /> },
   { path: "/data", element: <Data />, errorElement: <Mishap /> },
-  { path: "/keep", element: <Navigate to="/data" replace /> },
+  { path: "/keep", element: <Moved to="/data" /> },
   { path: "/clients/:client", element: <Client />, errorElement: <Mishap /> },
   { path: "/calendar", element: <Calendar />, errorElement: <Mishap /> },
-  { path: "/year", element: <Navigate to="/calendar" replace /> },
+  { path: "/year", element: <Moved to="/calendar" /> },
   { path: "/visits/:visit/card", element: <Card />, errorElement: <Mishap /> },
   { path: "/visits/:visit/show", element: <ShowClient />, errorElement: <Mishap /> },
   {
@@ -52,7 +53,7 @@ const router = createBrowserRouter([
       { path: "review", element: <ReviewScreen />, errorElement: <Mishap /> },
       { path: "tone", element: <ToneScreen />, errorElement: <Mishap /> },
       { path: "record", element: <RecordScreen />, errorElement: <Mishap /> },
-      { path: "keep", element: <Navigate to="../record" replace /> },
+      { path: "keep", element: <Moved to="../record" /> },
       { path: "*", element: <Navigate to="../paint" replace /> },
     ],
   },
