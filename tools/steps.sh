@@ -5,10 +5,10 @@ fail() { say "wendro: $*"; exit 1; }
 
 # Runs a step and says how long it took; where nothing was to do, it says nothing.
 timed() {
-  local name="$1" begun=$SECONDS
+  local _step="$1" _begun=$SECONDS
   shift
   "$@"
-  [ $((SECONDS - begun)) -lt 2 ] || say "  $name: $((SECONDS - begun)) s"
+  [ $((SECONDS - _begun)) -lt 2 ] || say "  $_step: $((SECONDS - _begun)) s"
 }
 
 need() {

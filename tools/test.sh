@@ -4,7 +4,7 @@ set -euo pipefail
 cd "$(dirname "${BASH_SOURCE[0]}")/.."
 . tools/steps.sh
 domain="Units Scheduling Hair Fall Lightening Planning Service"
-part="${1:-all}" name="${2:-}" passed=0 failed=0
+part="${1:-all}" only="${2:-}" passed=0 failed=0
 results="$(mktemp -d)"
 trap 'rm -rf "$results"' EXIT
 
@@ -13,7 +13,7 @@ run() {
   local project="Wendro.$1.Tests" report counters all good
   shift
   report="$results/$project.trx"
-  [ -z "$name" ] || set -- "$@" --filter-method "*$name*"
+  [ -z "$only" ] || set -- "$@" --filter-method "*$only*"
   dotnet "tests/$project/bin/Release/net10.0/$project.dll" --report-xunit-trx --report-xunit-trx-filename "$project.trx" --results-directory "$results" \
     --no-progress --no-ansi "$@" >"$results/$project.log" 2>&1 || true
   grep -vE '^\s*$|^xUnit|^  (Discovering|Discovered|Starting|Finished)' "$results/$project.log" | grep -v " WRN A request body" | tail -60 >&2
@@ -24,12 +24,14 @@ run() {
   fi
   counters="$(grep -o '<Counters [^>]*>' "$report")"
   all=$(sed 's/.* total="\([0-9]*\)".*/\1/' <<<"$counters") good=$(sed 's/.* passed="\([0-9]*\)".*/\1/' <<<"$counters")
+  # A project in which nothing ran is no success, unless tests were asked for by name.
+  [ "$all" -gt 0 ] || [ -n "$only" ] || { say "Nothing of $project ran."; failed=$((failed + 1)); }
   passed=$((passed + good)) failed=$((failed + all - good))
 }
 
 # Tests of the page's own logic.
 run_page() {
-  (cd src/web && npx --no-install vitest run ${name:+-t "$name"} --reporter=default --reporter=json --outputFile.json="$results/page.json" >&2) || true
+  (cd src/web && npx --no-install vitest run ${only:+-t "$only"} --reporter=default --reporter=json --outputFile.json="$results/page.json" >&2) || true
   if [ ! -f "$results/page.json" ]; then
     say "The page's tests ended without results."
     failed=$((failed + 1))
