@@ -57,25 +57,36 @@ export const areaWords = (area: Schemas["Area"]) =>
       ? "all lengths"
       : `root to ${cm(area.toCm)}`) + (area.between ? ", between the panels" : "");
 
-export const reflects: Schemas["Reflect"][] = [
-  "natural",
-  "ash",
-  "matte",
-  "violet",
-  "pearl",
-  "beige",
-  "gold",
-  "copper",
-  "red",
-];
+// Each list below has a word for every value the API knows: where one is added there, this does not compile.
+const reflectWords = {
+  natural: "natural",
+  ash: "ash",
+  matte: "matte",
+  violet: "violet",
+  pearl: "pearl",
+  beige: "beige",
+  gold: "gold",
+  copper: "copper",
+  red: "red",
+} satisfies Record<Schemas["Reflect"], string>;
+export const reflects = Object.keys(reflectWords) as Schemas["Reflect"][];
 
-const lighteners = {
+const lightenerNames = {
   clay: "clay",
   powder: "powder",
   cream: "cream",
   half: "half clay, half powder",
-} as const;
-export const lightenerWords = (l: keyof typeof lighteners) => lighteners[l];
+} satisfies Record<Schemas["Lightener"], string>;
+export const lighteners = Object.keys(lightenerNames) as Schemas["Lightener"][];
+export const lightenerWords = (l: Schemas["Lightener"]) => lightenerNames[l];
+
+const coveringNames = {
+  open: "open",
+  mesh: "mesh",
+  film: "film",
+  foil: "foil",
+} satisfies Record<Schemas["Covering"], string>;
+export const coverings = Object.keys(coveringNames) as Schemas["Covering"][];
 
 /** A formula in a few words: "A · clay, 30 vol". */
 export const formulaWords = (f: Schemas["Formula"]) =>

@@ -8,7 +8,7 @@ import parts from "../../style/parts.module.css";
 import { tokens } from "../../style/tokens";
 import { hexOf } from "../../views/CrownMap";
 import { Num } from "../../views/Num";
-import { lightenerWords } from "../../views/words";
+import { coverings, lighteners, lightenerWords } from "../../views/words";
 import css from "./StrandTest.module.css";
 import type { Consult } from "./useConsult";
 
@@ -129,7 +129,7 @@ export function StrandTest({ consult, colours }: { consult: Consult; colours: Co
               <Select
                 aria-label="Lightener"
                 value={test.lightener}
-                options={(["clay", "powder", "cream", "half"] as const).map((l) => ({
+                options={lighteners.map((l) => ({
                   value: l,
                   label: lightenerWords(l),
                 }))}
@@ -144,7 +144,7 @@ export function StrandTest({ consult, colours }: { consult: Consult; colours: Co
               <Select
                 aria-label="Covered with"
                 value={test.covering}
-                options={(["open", "mesh", "film", "foil"] as const).map((c) => ({ value: c, label: c }))}
+                options={coverings.map((c) => ({ value: c, label: c }))}
                 onChange={(covering) => save({ covering })}
               />
             </div>

@@ -6,7 +6,7 @@ import { fieldsOf, given, Refused } from "../../api/given";
 import parts from "../../style/parts.module.css";
 import { Choice, Line, Pick, Whether } from "../../views/Choice";
 import { Num } from "../../views/Num";
-import { lightenerWords } from "../../views/words";
+import { lighteners, lightenerWords } from "../../views/words";
 
 type Rules = Schemas["HouseRules"];
 
@@ -155,9 +155,7 @@ export function HouseRules() {
             <Pick
               name="Lightener"
               value={now.formula.lightener}
-              options={(["clay", "powder", "cream", "half"] as const).map(
-                (l) => [l, lightenerWords(l)] as const,
-              )}
+              options={lighteners.map((l) => [l, lightenerWords(l)] as const)}
               onChange={(lightener) => change({ formula: { ...now.formula, lightener } })}
             />
             <Line name="Developer">

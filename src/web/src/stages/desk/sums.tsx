@@ -6,6 +6,7 @@ import parts from "../../style/parts.module.css";
 import { asWords, Line, Pick, Whether } from "../../views/Choice";
 import { Num } from "../../views/Num";
 import { quantity, said, type Units, useUnits } from "../../views/units";
+import { coverings, lighteners, reflects } from "../../views/words";
 import css from "./sums.module.css";
 
 type Value = number | string | boolean | null;
@@ -43,9 +44,9 @@ const hair: Field[] = [
   { key: "coloured", name: "Coloured", switch: true },
 ];
 const product: Field[] = [
-  { key: "lightener", name: "Lightener", words: ["clay", "powder", "cream", "half"] },
+  { key: "lightener", name: "Lightener", words: lighteners },
   { key: "volume", name: "Developer", unit: "vol", range: [5, 40, 5] },
-  { key: "covering", name: "Under", words: ["open", "mesh", "film", "foil"] },
+  { key: "covering", name: "Under", words: coverings },
   { key: "lowHeat", name: "Low heat", switch: true },
 ];
 const usual = {
@@ -213,7 +214,7 @@ export const sums: readonly SumOf[] = [
       {
         key: "reflect",
         name: "Reflect",
-        words: ["natural", "ash", "matte", "violet", "pearl", "beige", "gold", "copper", "red"],
+        words: reflects,
       },
       { key: "porosity", name: "Porosity", words: ["low", "normal", "high"] },
       { key: "dryness", name: "Hair is", words: ["soaked", "damp", "dry"] },

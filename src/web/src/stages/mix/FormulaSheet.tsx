@@ -5,6 +5,7 @@ import parts from "../../style/parts.module.css";
 import { Choice, Line, Pick } from "../../views/Choice";
 import { Num } from "../../views/Num";
 import { NumberField } from "../../views/NumberField";
+import { lighteners as allLighteners } from "../../views/words";
 
 type Formula = Schemas["Formula"];
 
@@ -17,7 +18,6 @@ interface Props {
   onDone(): void;
 }
 
-const kinds = ["clay", "powder", "cream", "half"] as const;
 const none = ["none", "none"] as const;
 const named = (products: readonly { name: string }[]) => products.map((p) => [p.name, p.name] as const);
 
@@ -39,7 +39,7 @@ export function FormulaSheet({ formula, openAir, offers, edit, onDone }: Props) 
           <Pick
             name="Lightener"
             value={draft.product ?? draft.lightener}
-            options={[...named(lighteners), ...kinds.map((k) => [k, `any ${k}`] as const)]}
+            options={[...named(lighteners), ...allLighteners.map((k) => [k, `any ${k}`] as const)]}
             onChange={(v) => {
               const p = lighteners.find((l) => l.name === v);
               by(

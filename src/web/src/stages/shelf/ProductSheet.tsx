@@ -6,6 +6,7 @@ import { fieldsOf, given } from "../../api/given";
 import parts from "../../style/parts.module.css";
 import { asWords, Line, Pick, Whether } from "../../views/Choice";
 import { Num } from "../../views/Num";
+import { coverings, lighteners, reflects } from "../../views/words";
 import css from "./ProductSheet.module.css";
 import type { Product, StoredProduct } from "./useShelf";
 
@@ -148,7 +149,7 @@ export function ProductSheet({ stored, onDone, onLeave }: Props) {
         {error("name") && <small role="alert">{error("name")}</small>}
         {draft.kind === "lightener" && (
           <>
-            {pick("Made of", "type", ["clay", "powder", "cream", "half"])}
+            {pick("Made of", "type", lighteners)}
             {said("Lifts at most, levels", "ratedLevels", "", [1, 10, 0.5])}
             {said("Film dries in", "dryingMinutes", "min", [2, 200, 1])}
             {said("Works in", "workingMinutes", "min", [4, 100, 1])}
@@ -180,17 +181,7 @@ export function ProductSheet({ stored, onDone, onLeave }: Props) {
         {draft.kind === "shade" && (
           <>
             {num("Depth", "depth", "level", [1, 10, 1])}
-            {pick("Reflect", "reflect", [
-              "natural",
-              "ash",
-              "matte",
-              "violet",
-              "pearl",
-              "beige",
-              "gold",
-              "copper",
-              "red",
-            ])}
+            {pick("Reflect", "reflect", reflects)}
             {pick("Kind", "base", ["acidGloss", "demi", "permanent"])}
             {num("Ratio", "developerParts", "parts", [0.1, 10, 0.1])}
             {num("Developer", "developerVolume", "vol", [5, 40, 1])}
@@ -206,7 +197,11 @@ export function ProductSheet({ stored, onDone, onLeave }: Props) {
         )}
         {draft.kind === "covering" && (
           <>
-            {pick("What it is", "covering", ["mesh", "film", "foil"])}
+            {pick(
+              "What it is",
+              "covering",
+              coverings.filter((c) => c !== "open"),
+            )}
             {num("Length of a sheet", "sheetCm", "cm", [5, 100, 1])}
           </>
         )}
