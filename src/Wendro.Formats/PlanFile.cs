@@ -12,7 +12,7 @@ public sealed class FileRefusedException(string message) : Exception(message);
 
 /// <summary>A plan as a file of its own: format, version, the hair it was made for, the plan.</summary>
 /// <param name="Format">Always wendro-plan.</param>
-/// <param name="Version">1.</param>
+/// <param name="Version">Which version it is written in, 1 to <see cref="Newest"/>.</param>
 /// <param name="Hair">The hair it was planned on.</param>
 /// <param name="Plan">The plan.</param>
 public sealed record PlanFile(string Format, int Version, HairProfile Hair, Plan Plan)
@@ -35,7 +35,7 @@ public sealed record PlanFile(string Format, int Version, HairProfile Hair, Plan
 
 /// <summary>A client with one visit and its plan, as demo data is kept.</summary>
 /// <param name="Format">Always wendro-visit.</param>
-/// <param name="Version">1.</param>
+/// <param name="Version">Which version it is written in, 1 to <see cref="Newest"/>.</param>
 /// <param name="Client">Her name.</param>
 /// <param name="About">A line about her life and hair.</param>
 /// <param name="StartsAt">Time of day the visit starts, HH:mm; the day is the one the file is loaded on.</param>
