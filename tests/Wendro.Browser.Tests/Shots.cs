@@ -154,10 +154,10 @@ public sealed class Shots
         app.Find("toned", By.XPath("//section[contains(., 'of the warmth taken')]"));
         Drawn(app, "worn down");
         Take(app, "tone");
-        app.Visit("Maelis Thornby", "keep");
+        app.Visit("Maelis Thornby", "record");
         app.Find("what was done", By.XPath("//dt[.='Came out']"));
         Drawn(app, "worn down");
-        Take(app, "keep");
+        Take(app, "record");
 
         app.Browser.Navigate().GoToUrl($"{app.Address}/shelf");
         app.Find("the shelf", By.XPath("//button[contains(., 'Lantern clay')]"));
