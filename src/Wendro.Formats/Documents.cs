@@ -78,7 +78,7 @@ public static class Documents
     /// <summary>Version 3: hair is told in the pieces that earlier visits left.</summary>
     private static void LeftBehind(JsonObject document) { }
 
-    /// <summary>The next version: whether panels are rinsed in waves or once is planned.</summary>
+    /// <summary>The next version: whether panels are rinsed in rinses or once is planned.</summary>
     private static void HowRinsed(JsonObject document) { }
 
     /// <summary>Version 3: how many hands and basins there are.</summary>

@@ -12,7 +12,7 @@ namespace Wendro.Fall;
 /// </summary>
 internal readonly struct Flow
 {
-    /// <summary>How strongly a swirl turns the hair about it, and drives it apart.</summary>
+    /// <summary>How strongly a cowlick turns the hair about it, and drives it apart.</summary>
     private const float CowlickTurns = 0.9f,
         CowlickParts = 0.8f;
 
@@ -37,7 +37,7 @@ internal readonly struct Flow
     /// <param name="at">On or near the head, cm.</param>
     /// <param name="normal">Outward unit normal there.</param>
     /// <param name="side">+1 left of the part, −1 right.</param>
-    /// <param name="s">Distance from the scalp, cm: a swirl turns the roots, not the lengths.</param>
+    /// <param name="s">Distance from the scalp, cm: a cowlick turns the roots, not the lengths.</param>
     [MethodImpl(MethodImplOptions.AggressiveInlining)]
     public Vector3 At(Vector3 at, Vector3 normal, float side, float s)
     {

@@ -279,7 +279,7 @@ internal sealed partial class StrandSimulator(
         going.Dir = Vector3.Normalize(Vector3.Lerp(going.Dir, combed, MathF.Min(comb, 1)));
     }
 
-    /// <summary>What a swirl drives off the head comes back to it.</summary>
+    /// <summary>What a cowlick drives off the head comes back to it.</summary>
     private void ComeBack(ref StrandState going, float standoff)
     {
         var off = going.Field.W;

@@ -62,7 +62,7 @@ public static class LevelColours
 
     /// <summary>Linear sRGB of hair at a level in even light, 0..1 each.</summary>
     /// <param name="level">1..10; outside, the nearest end.</param>
-    /// <param name="tone">−1 cool .. 0 untoned .. 1 warm: a picture of a wish, not of a toner.</param>
+    /// <param name="tone">−1 cool .. 0 untoned .. 1 warm: a picture of a goal, not of a toner.</param>
     public static (double R, double G, double B) Linear(double level, double tone = 0)
     {
         var turned = tone * Units.Curve.Smooth(ToneFrom, ToneFull, level);

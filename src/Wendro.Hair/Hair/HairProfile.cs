@@ -77,7 +77,7 @@ public sealed record Cut(
 /// <param name="GreyShare">Share of white hairs, 0..1.</param>
 /// <param name="Condition">What shape it is in.</param>
 /// <param name="Own">How it lifts against the tables, from strand tests; null as tabled.</param>
-/// <param name="Marked">Places that want care: breakage, new baby hair, an undercut, swirls; null or empty where
+/// <param name="Marked">Places that want care: breakage, new baby hair, an undercut, cowlicks; null or empty where
 /// there are none.</param>
 /// <param name="ByZone">Where a zone differs from the rest; null or empty where none does.</param>
 /// <param name="Pieces">What earlier visits left, place by place: then <paramref name="History"/> is its summary; null

@@ -32,7 +32,7 @@ public enum MarkKind
 /// <param name="X">On the crown map, cm, + her left.</param>
 /// <param name="Y">On the crown map, cm, + her face.</param>
 /// <param name="RadiusCm">How far it reaches, cm on the head, 0.5..12.</param>
-/// <param name="Clockwise">Which way a swirl turns, seen from above.</param>
+/// <param name="Clockwise">Which way a cowlick turns, seen from above.</param>
 /// <param name="StartCm">Where an old piece begins, cm from the scalp; null where nobody looked.</param>
 public sealed record Mark(
     MarkKind Kind,

@@ -264,7 +264,7 @@ internal sealed class PanelCutter(
             .ToArray();
     }
 
-    /// <summary>A swirl that reaches into the row parts it at the swirl: hair goes to each side from there.</summary>
+    /// <summary>A cowlick that reaches into the row parts it there: hair goes to each side.</summary>
     private double[] PartedAtCowlicks(double[] edges, (double Low, double High) heights)
     {
         for (var i = 0; i < cowlicks.Length; i++)

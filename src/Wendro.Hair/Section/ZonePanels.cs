@@ -64,7 +64,7 @@ public sealed class ZonePanels
     /// <summary>Cuts a zone.</summary>
     /// <param name="head">The head.</param>
     /// <param name="how">What is to be cut, and how.</param>
-    /// <param name="hair">Density and diameter, for grams; marks, for what is left out and where swirls part
+    /// <param name="hair">Density and diameter, for grams; marks, for what is left out and where cowlicks part
     /// panels.</param>
     /// <param name="lengthAt">Length of the hair rooted at a place, cm.</param>
     public static ZonePanels Cut(HeadForm head, ZoneCut how, HairProfile hair, Func<ScalpPoint, double> lengthAt)

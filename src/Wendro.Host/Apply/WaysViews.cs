@@ -25,7 +25,7 @@ internal sealed record ServiceOptionZone(
     int Outside
 );
 
-/// <summary>A wave on the time axis of a way, minutes.</summary>
+/// <summary>A rinse on the time axis of a way, minutes.</summary>
 internal sealed record ServiceOptionRinse(double From, double To, double FreedAt, int Panels);
 
 /// <summary>One way through the visit.</summary>
@@ -35,13 +35,13 @@ internal sealed record ServiceOptionRinse(double From, double To, double FreedAt
 /// <param name="Minutes">Minutes in the chair, from the first bowl to the last reading.</param>
 /// <param name="Bowls">Bowls it takes.</param>
 /// <param name="Outside">Panels rinsed outside their windows.</param>
-/// <param name="IsProven">Whether no other waves of the same painting end sooner.</param>
+/// <param name="IsProven">Whether no other rinses of the same painting end sooner.</param>
 /// <param name="IsBest">Whether it is the best of them.</param>
 /// <param name="LevelsApart">How far what is seen lies from the plan as it is, levels, mean over zones.</param>
 /// <param name="IsStronger">Whether something is stronger than planned: only an offer.</param>
 /// <param name="Volumes">Developers it mixes with, volume.</param>
 /// <param name="Zones">Zones as they are painted.</param>
-/// <param name="Rinses">Waves.</param>
+/// <param name="Rinses">Rinses.</param>
 internal sealed record ServiceOptionView(
     ServiceOptionKind Kind,
     Sentence Label,

@@ -22,7 +22,7 @@ internal sealed record ConsultBody(int BaseVersion, HairProfile Hair, Consultati
 /// <summary>How many weeks have gone by, 0..520.</summary>
 internal sealed record GrownBody(double Weeks);
 
-/// <summary>A wish to be looked at.</summary>
+/// <summary>A goal to be looked at.</summary>
 internal sealed record LookBody([property: JsonPropertyName("wish")] Goal Goal);
 
 /// <summary>The strand test as a curve.</summary>
@@ -40,7 +40,7 @@ internal sealed record StrandCurve(
 );
 
 /// <summary>
-/// The consultation as it stands, with what follows from it, how much lower mids lie where a wish says nothing of
+/// The consultation as it stands, with what follows from it, how much lower mids lie where a goal says nothing of
 /// them, levels, and how much hair grows in a month, cm.
 /// </summary>
 internal sealed record ConsultView(

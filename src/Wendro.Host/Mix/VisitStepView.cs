@@ -55,7 +55,7 @@ internal sealed record VisitStepView(
     }
 }
 
-/// <summary>A rinse wave on the clock, minutes into the work.</summary>
+/// <summary>A rinse rinse on the clock, minutes into the work.</summary>
 /// <param name="FromMinute">When it begins.</param>
 /// <param name="ToMinute">When its last panel is rinsed.</param>
 /// <param name="Panels">How many panels.</param>

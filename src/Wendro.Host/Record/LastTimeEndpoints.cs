@@ -43,7 +43,7 @@ internal sealed record LastTimeView(
     IReadOnlyList<Sentence> ToChange
 );
 
-/// <summary>What brings the wish back, and what last time taught for the plan as it stands.</summary>
+/// <summary>What brings the goal back, and what last time taught for the plan as it stands.</summary>
 /// <param name="Found">The fewest panels.</param>
 /// <param name="Lessons">What it taught.</param>
 internal sealed record RefreshPlanView(RefreshPlan Found, IReadOnlyList<LessonView> Lessons);

@@ -22,7 +22,7 @@ internal sealed record MixContext(
     /// <summary>The visit on the clock: a search, made when somebody asks.</summary>
     public VisitOnClock Visit => OnClock.Value;
 
-    /// <summary>The plan with its bowls, mixed for the waves that come between.</summary>
+    /// <summary>The plan with its bowls, mixed for the rinses that come between.</summary>
     public PlannedMix Mix => Visit.Mix;
 
     /// <summary>Opens the visit that the address names; null where there is none.</summary>
@@ -37,7 +37,7 @@ internal sealed class MixContexts(Studio studio, ProductShelf shelf, Bowls bowls
 {
     /// <summary>
     /// The visit of each head on the clock, as it was asked for last: a screen asks several times for the same, and
-    /// waves are a search.
+    /// rinses are a search.
     /// </summary>
     private readonly ConditionalWeakTable<PlannedHead, Kept> clocks = [];
 

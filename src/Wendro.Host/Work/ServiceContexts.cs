@@ -24,7 +24,7 @@ internal sealed record ServiceContext(
     LiftedAgain Again
 )
 {
-    /// <summary>Its bowls, mixed for the waves that come between.</summary>
+    /// <summary>Its bowls, mixed for the rinses that come between.</summary>
     public PlannedMix Mix => Mixed.Mix;
 
     /// <summary>All that happened, in order.</summary>

@@ -30,7 +30,9 @@ internal sealed record VisitContext(
 internal static class VisitRoutes
 {
     /// <summary>
-    /// Routes of a visit. A handler that asks for <see cref="VisitContext"/> or <see cref="MixContext"/> gets it opened; 404
+    /// Routes of a visit. A handler that asks for a <see cref="VisitContext"/> or a <see cref="MixContext"/> gets it
+    /// opened;
+    /// 404
     /// where there is no such visit.
     /// </summary>
     /// <param name="app">Where they are added.</param>

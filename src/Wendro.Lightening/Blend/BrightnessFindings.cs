@@ -8,11 +8,11 @@ namespace Wendro.Blend;
 /// <summary>Where brightness and depth lie: front, nape, sides, and whether any depth is left.</summary>
 internal static class BrightnessFindings
 {
-    /// <summary>A face frame this little short of the wish counts as met, levels. Model assumption.</summary>
+    /// <summary>A face frame this little short of the goal counts as met, levels. Model assumption.</summary>
     public const double FaceFrameSlack = 0.05;
 
     /// <summary>
-    /// A face frame so far short of the wish is seen by anybody, half as much by a colourist, levels. Model
+    /// A face frame so far short of the goal is seen by anybody, half as much by a colourist, levels. Model
     /// assumption.
     /// </summary>
     private const double FrontMissing = 0.8;

@@ -13,7 +13,7 @@ internal static class EdgeFindings
     /// <summary>A new edge this close to an old one doubles it, cm. Model assumption.</summary>
     private const double OldEdgeCm = 0.8;
 
-    /// <summary>A rise this much over the wish is hardly seen, levels a cm. Model assumption.</summary>
+    /// <summary>A rise this much over the goal is hardly seen, levels a cm. Model assumption.</summary>
     private const double HardlyHarder = 0.2;
 
     /// <summary>An old edge that rises by this share of what it did has been softened. Model assumption.</summary>

@@ -10,7 +10,7 @@ namespace Wendro.Blend;
 /// <summary>What is wrong with levels that are not reached.</summary>
 internal static class ReachFindings
 {
-    /// <summary>What stops this little short of the wish is on time, levels. Source: the trade.</summary>
+    /// <summary>What stops this little short of the goal is on time, levels. Source: the trade.</summary>
     public const double Tolerance = 0.3;
 
     public static IEnumerable<Finding> DriesFirst(FindingContext head)

@@ -18,7 +18,7 @@ public sealed record Advice(string Technique, string Why, IReadOnlyList<string> 
     private const double GreyMuch = 0.3;
     private const double FarLift = 3.5;
 
-    /// <summary>A wish this soft asks for teasing where hair is worn straight, levels a cm. Model assumption.</summary>
+    /// <summary>A goal this soft asks for teasing where hair is worn straight, levels a cm. Model assumption.</summary>
     private const double VerySoft = 0.5;
 
     /// <summary>The technique that fits best, and those ruled out.</summary>

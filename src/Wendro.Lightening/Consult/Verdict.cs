@@ -18,7 +18,7 @@ public sealed record VerdictReason(string What, string Value, string Kind);
 /// <param name="Today">Whether it can be reached today.</param>
 /// <param name="Title">The verdict in a line.</param>
 /// <param name="Text">The reason, with figures.</param>
-/// <param name="Visits">What every visit reaches; none while a stop stands or the wish is out of reach.</param>
+/// <param name="Visits">What every visit reaches; none while a stop stands or the goal is out of reach.</param>
 /// <param name="MinutesNeeded">Chair time of a visit, minutes.</param>
 /// <param name="Advised">The technique advised, and why.</param>
 /// <param name="RuledOut">Techniques ruled out, each with why.</param>
@@ -50,7 +50,7 @@ public sealed record Verdict(
     /// </summary>
     public const double AroundMinutes = 60;
 
-    /// <summary>Judges a wish on a head of hair.</summary>
+    /// <summary>Judges a goal on a head of hair.</summary>
     /// <param name="hair">Her hair, the strand test's figures in it.</param>
     /// <param name="goal">What she wants.</param>
     /// <param name="consultation">What was answered.</param>

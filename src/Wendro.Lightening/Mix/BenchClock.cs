@@ -5,7 +5,7 @@ namespace Wendro.Mix;
 
 /// <summary>
 /// The bench while work goes on: bowls open and being mixed, and what minute it is. Panels are painted, areas laid and
-/// waits waited in order; then it tells the whole timeline. While hands rinse a wave the work rests, and bowls age.
+/// waits waited in order; then it tells the whole timeline. While hands rinse a rinse the work rests, and bowls age.
 /// </summary>
 /// <param name="limits">What each formula's bowls are held to.</param>
 /// <param name="mixingMinutes">What mixing one takes; nothing is painted meanwhile.</param>
@@ -84,7 +84,7 @@ public sealed class BenchClock(
     /// <summary>Lets minutes go by.</summary>
     public void Wait(double minutes) => Minute += Math.Max(0, minutes);
 
-    /// <summary>Hands are at something else for some minutes, at a wave: nothing is painted, bowls age.</summary>
+    /// <summary>Hands are at something else for some minutes, at a rinse: nothing is painted, bowls age.</summary>
     public void Rest(double minutes) => rested += Math.Max(0, minutes);
 
     /// <summary>Notes a step.</summary>

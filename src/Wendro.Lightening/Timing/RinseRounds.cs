@@ -5,11 +5,11 @@ namespace Wendro.Timing;
 /// <param name="To">Minute, no sooner.</param>
 public readonly record struct RinseWindow(double From, double To);
 
-/// <summary>The fewest moments that lie in every window: each wave an instant.</summary>
+/// <summary>The fewest moments that lie in every window: each rinse an instant.</summary>
 public static class RinseRounds
 {
     /// <summary>
-    /// Minutes of the waves, in order, not rounded. Whatever ends first must be met by then: the wave waits as long
+    /// Minutes of the rinses, in order, not rounded. Whatever ends first must be met by then: the rinse waits as long
     /// as that lets it, and takes
     /// everything that has begun; so no choice has fewer.
     /// </summary>

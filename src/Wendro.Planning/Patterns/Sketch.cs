@@ -141,7 +141,7 @@ public sealed partial class Sketch
         Step(why, zones.Select(z => (PlanEdit)Cut(z, sections)).ToArray());
 
     /// <summary>
-    /// Mixes a formula that aims at the wish: no weaker than named, stronger only where the level needs it and may be
+    /// Mixes a formula that aims at the goal: no weaker than named, stronger only where the level needs it and may be
     /// offered on her hair, and as long as it takes within the leaflet's time.
     /// </summary>
     /// <param name="id">Its letter.</param>
@@ -149,7 +149,7 @@ public sealed partial class Sketch
     /// <param name="volume">Developer to begin with, volume.</param>
     /// <param name="why">One sentence.</param>
     /// <param name="under">What covers it.</param>
-    /// <param name="below">How far below the wish it aims, levels.</param>
+    /// <param name="below">How far below the goal it aims, levels.</param>
     /// <param name="weaker">Whether it is meant to be the weaker of two, and never gets stronger than named.</param>
     public Sketch Mix(
         FormulaId id,

@@ -50,7 +50,7 @@ public sealed partial class Sketch
     /// A gloss in the wished tone, a little lighter than the light it goes on: it tones and costs hardly any level.
     /// </summary>
     /// <param name="id">Its letter.</param>
-    /// <param name="on">Level of the light hair it goes on; null for the wish's.</param>
+    /// <param name="on">Level of the light hair it goes on; null for the goal's.</param>
     /// <param name="reflect">Its reflect; null as wished.</param>
     public Formula Gloss(FormulaId id, double? on = null, Reflect? reflect = null) =>
         Colouring(id, (on ?? plan.Goal.EndsLevel) + GlossAbove, reflect ?? GoalTone, ColourBase.Gloss, 15);
@@ -59,12 +59,12 @@ public sealed partial class Sketch
     private const double GlossAbove = 0.6;
 
     /// <summary>
-    /// How much lighter than the wish light is lifted where a gloss follows that costs it again, levels. Model
+    /// How much lighter than the goal light is lifted where a gloss follows that costs it again, levels. Model
     /// assumption.
     /// </summary>
     public const double GlossCosts = 0.3;
 
-    /// <summary>How far a wish must be from neutral to be cool or warm.</summary>
+    /// <summary>How far a goal must be from neutral to be cool or warm.</summary>
     private const double ClearTone = 0.3;
 
     private Reflect GoalTone =>

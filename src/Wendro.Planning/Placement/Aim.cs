@@ -38,19 +38,19 @@ public readonly record struct Outcome(
 );
 
 /// <summary>
-/// How near a plan comes to the wanted look, and what it costs: a sum of squares, each wish by how far off the eye
+/// How near a plan comes to the wanted look, and what it costs: a sum of squares, each goal by how far off the eye
 /// lets it pass.
 /// Weights are model assumptions.
 /// </summary>
 public static class Aim
 {
-    /// <summary>How far off each wish may be to count as met: levels, share, levels, levels a cm.</summary>
+    /// <summary>How far off each goal may be to count as met: levels, share, levels, levels a cm.</summary>
     public const double EndsWithin = 0.5,
         ShareWithin = 0.05,
         FaceWithin = 0.25,
         SoftnessWithin = 0.15;
 
-    /// <summary>Minutes and panels as much as these weigh one met-by-a-hair wish.</summary>
+    /// <summary>Minutes and panels as much as these weigh one met-by-a-hair goal.</summary>
     private const double MinutesUnit = 240,
         PanelsUnit = 900;
 

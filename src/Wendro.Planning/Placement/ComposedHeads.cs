@@ -10,7 +10,7 @@ namespace Wendro.Placement;
 /// Whole heads put together from what settings of zones add: one is judged by adding a dozen small records, so that
 /// one group of zones after another can be set to what is best with the others.
 /// </summary>
-/// <param name="plan">The plan with the wish; its seed seeds the beginnings.</param>
+/// <param name="plan">The plan with the goal; its seed seeds the beginnings.</param>
 /// <param name="tried">Groups of zones and their settings.</param>
 /// <param name="table">What each setting of each group adds, zone by zone; null for what was not looked at.</param>
 internal sealed class ComposedHeads(Plan plan, ZoneEvaluations tried, ZoneLook[][][] table)

@@ -5,7 +5,7 @@ using Wendro.Plans;
 
 namespace Wendro.Placement;
 
-/// <summary>A wish that a proposal does not meet.</summary>
+/// <summary>A goal that a proposal does not meet.</summary>
 /// <param name="Goal">Which.</param>
 /// <param name="Wanted">What she wants.</param>
 /// <param name="Reached">What comes out.</param>

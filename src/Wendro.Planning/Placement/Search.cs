@@ -39,9 +39,9 @@ public sealed class Search
     }
 
     /// <summary>
-    /// Three plans for a plan's wish, each good at something else. Stopped early, the best so far of each are kept.
+    /// Three plans for a plan's goal, each good at something else. Stopped early, the best so far of each are kept.
     /// </summary>
-    /// <param name="plan">The plan with the wish; zones left out stay out, its seed seeds the search.</param>
+    /// <param name="plan">The plan with the goal; zones left out stay out, its seed seeds the search.</param>
     /// <param name="looks">The hair with the plan's part.</param>
     /// <param name="cutting">Cuts zones into panels.</param>
     /// <param name="house">What can be set, and how it is cut.</param>

@@ -257,14 +257,14 @@ public sealed class PlannedHead
         );
     }
 
-    /// <summary>All strands to draw the head with as a wish would have it.</summary>
+    /// <summary>All strands to draw the head with as a goal would have it.</summary>
     public StrandSamples DrawnToGoal(Goal goal) =>
         Reached.Draw(GoalLook.Of(Hair, Map, Looks.OnHead.Strands, Looks.Weights(Wear.Down), goal));
 
     /// <summary>A panel by its key; null if there is none.</summary>
     public PlannedPanel? PanelOf(PanelKey key) => Panels.FirstOrDefault(p => p.Panel.Key == key);
 
-    /// <summary>The measures against the wish, with which panels to thank or blame.</summary>
+    /// <summary>The measures against the goal, with which panels to thank or blame.</summary>
     /// <param name="weeksBetween">How many weeks between her visits.</param>
     public IReadOnlyList<CardLine> Card(double weeksBetween) => CardOf(Reached, weeksBetween);
 

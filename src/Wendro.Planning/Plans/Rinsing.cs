@@ -5,7 +5,7 @@ namespace Wendro.Plans;
 /// <summary>How the panels of a step are rinsed.</summary>
 public enum Rinsing
 {
-    /// <summary>In as many waves as end soonest, each panel within its window.</summary>
+    /// <summary>In as many rinses as end soonest, each panel within its window.</summary>
     [JsonStringEnumMemberName("inWaves")]
     InRinses,
 

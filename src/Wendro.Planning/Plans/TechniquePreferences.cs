@@ -15,7 +15,7 @@ namespace Wendro.Plans;
 /// <param name="EndsOnSurface">Ends are painted on the surface only, for a subtle result; else worked through.</param>
 /// <param name="UndersideNever">No underside is painted; else only where the client ties it back.</param>
 /// <param name="TopBrightest">The crown begins highest and is the brightest; else it is kept low.</param>
-/// <param name="RinsedOnce">All is rinsed at once when the last panel is painted; else in waves.</param>
+/// <param name="RinsedOnce">All is rinsed at once when the last panel is painted; else in rinses.</param>
 public sealed record TechniquePreferences(
     bool FrontFirst = false,
     bool HairlineFrontToBack = false,

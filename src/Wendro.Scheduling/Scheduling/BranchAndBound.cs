@@ -1,7 +1,7 @@
 namespace Wendro.Scheduling;
 
 /// <summary>
-/// The exact search: every order of groups and waves, every way to fill a wave, cut off where nothing better than the
+/// The exact search: every order of groups and rinses, every way to fill a rinse, cut off where nothing better than the
 /// best found can come of it. Stopped after so many tries, the best found stands.
 /// </summary>
 internal sealed class BranchAndBound
@@ -23,25 +23,25 @@ internal sealed class BranchAndBound
         ready = new double[c.Total];
     }
 
-    /// <summary>When the best schedule paints each group, and its waves; null where none was found.</summary>
+    /// <summary>When the best schedule paints each group, and its rinses; null where none was found.</summary>
     public (IReadOnlyList<GroupTurn> Turns, IReadOnlyList<RinseRound> Rinses)? Best { get; private set; }
 
     /// <summary>When it ends, minutes.</summary>
     public double EndsAt { get; private set; } = double.PositiveInfinity;
 
-    /// <summary>How many waves it has.</summary>
+    /// <summary>How many rinses it has.</summary>
     public int Rinses { get; private set; } = int.MaxValue;
 
     /// <summary>Whether nothing was left untried that could be better.</summary>
     public bool IsWhole { get; private set; }
 
-    /// <summary>A try that moves what was before costs more: so many looks at groups and waves are one more.</summary>
+    /// <summary>A try that moves what was before costs more: so many looks at groups and rinses are one more.</summary>
     private const int LooksATry = 16;
 
     private bool IsSpent => tries + state.Looks / LooksATry >= mostTries;
 
     /// <summary>
-    /// Up to so many panels every way to fill a wave is tried at once. With more, what may be rinsed by then and is
+    /// Up to so many panels every way to fill a rinse is tried at once. With more, what may be rinsed by then and is
     /// over first goes first: no other way is better as long as no group has to be begun later for it, and freeing
     /// takes nothing. Where that was so, every way is tried after it.
     /// </summary>
@@ -139,7 +139,7 @@ internal sealed class BranchAndBound
             }
 
             var ready = ReadyAt(g, state.RinsedOf(g));
-            // What may be rinsed in the wave under way begins no wave right after it, where that takes no less.
+            // What may be rinsed in the rinse under way begins no rinse right after it, where that takes no less.
             if (inNewRinse && !triesEveryFilling && c.RinseEach <= c.RinseStart && ready <= on)
             {
                 continue;
@@ -222,7 +222,7 @@ internal sealed class BranchAndBound
         var rinsing = c.LeastRinsing(left, state.IsInRinse && painting == 0, more);
         least = Math.Max(least, free + painting + rinsing + state.FreesLeft);
         least = Math.Max(least, begin + c.Waits.Minutes(unpainted));
-        // One more in a wave changes little of the queue, and it takes longest to look at.
+        // One more in a rinse changes little of the queue, and it takes longest to look at.
         if (least > EndsAt + ScheduleCase.Eps || (!state.IsWellInRinse && Queued(free) > EndsAt + ScheduleCase.Eps))
         {
             return false;

@@ -1,6 +1,6 @@
 namespace Wendro.Scheduling;
 
-/// <summary>How large a wave is that has to be before painting goes on.</summary>
+/// <summary>How large a rinse is that has to be before painting goes on.</summary>
 internal enum RinseSize
 {
     /// <summary>No more than what lets painting go on.</summary>
@@ -31,7 +31,7 @@ internal enum RinsePriority
 
 /// <summary>How a schedule is made quickly.</summary>
 /// <param name="Order">Groups in the order they are painted.</param>
-/// <param name="Taking">How large early waves are.</param>
+/// <param name="Taking">How large early rinses are.</param>
 /// <param name="First">Which panels are rinsed first.</param>
 /// <param name="Eager">
 /// For each group by its place in the order, the share of what may be rinsed that is rinsed before it though it could

@@ -1,18 +1,18 @@
 namespace Wendro.Scheduling;
 
 /// <summary>
-/// Schedules made quickly for an order of groups: paints on as long as nothing would be over, and rinses a wave where
-/// something would; at the end as many waves as let the last one end soonest. What it makes is a good schedule, not
+/// Schedules made quickly for an order of groups: paints on as long as nothing would be over, and rinses a rinse where
+/// something would; at the end as many rinses as let the last one end soonest. What it makes is a good schedule, not
 /// the best there is.
 /// </summary>
 internal sealed class GreedyScheduler(ScheduleCase c)
 {
     private readonly record struct PlacedGroup(int Group, double From, double To, double Order, double Frees);
 
-    /// <summary>Steps of a schedule, group or wave; null where it can't be made so.</summary>
+    /// <summary>Steps of a schedule, group or rinse; null where it can't be made so.</summary>
     /// <param name="course">How it goes.</param>
     /// <param name="within">Given up where it is sure to end later than this minute.</param>
-    /// <param name="endsAt">When its last wave ends, minutes.</param>
+    /// <param name="endsAt">When its last rinse ends, minutes.</param>
     public List<(int Group, int[] Rinse)>? Of(GreedyRules course, double within, out double endsAt)
     {
         var steps = new List<(int Group, int[] Rinse)>();
@@ -69,7 +69,7 @@ internal sealed class GreedyScheduler(ScheduleCase c)
     }
 
     /// <summary>
-    /// Every group rinsed before the next is painted, in as many waves as it takes. Where a group fits by itself this
+    /// Every group rinsed before the next is painted, in as many rinses as it takes. Where a group fits by itself this
     /// fits, too: so that where nothing fits, some group does not fit by itself.
     /// </summary>
     public List<(int Group, int[] Rinse)>? OneByOne(IReadOnlyList<int> order, out double endsAt)
@@ -125,7 +125,7 @@ internal sealed class GreedyScheduler(ScheduleCase c)
         open.Insert(at, panel);
     }
 
-    /// <summary>Whether all but the first few last until a group is painted and a wave rinses them.</summary>
+    /// <summary>Whether all but the first few last until a group is painted and a rinse rinses them.</summary>
     private bool LastsUntil(List<PlacedGroup> open, int without, int group, double now, GreedyRules course)
     {
         var (free, slot) = (now + c.Takes[group], 0);
@@ -147,7 +147,7 @@ internal sealed class GreedyScheduler(ScheduleCase c)
         return true;
     }
 
-    /// <summary>How many may be rinsed in a wave that starts now.</summary>
+    /// <summary>How many may be rinsed in a rinse that starts now.</summary>
     private int Now(List<PlacedGroup> open, double now)
     {
         var (start, latest, most) = (now, double.PositiveInfinity, 0);
@@ -185,7 +185,7 @@ internal sealed class GreedyScheduler(ScheduleCase c)
             whole = size;
         }
 
-        // Where even all of them don't let painting go on, one wave is rinsed and it is asked again.
+        // Where even all of them don't let painting go on, one rinse is rinsed and it is asked again.
         return course.Taking switch
         {
             RinseSize.Least => least > 0 ? least : most,
@@ -195,7 +195,7 @@ internal sealed class GreedyScheduler(ScheduleCase c)
         };
     }
 
-    /// <summary>Rinses the first panels in a wave; the minute hands are free.</summary>
+    /// <summary>Rinses the first panels in a rinse; the minute hands are free.</summary>
     private double Rinse(List<PlacedGroup> open, int size, double now, List<(int Group, int[] Rinse)> steps)
     {
         var (start, latest) = (now, double.PositiveInfinity);
@@ -211,7 +211,7 @@ internal sealed class GreedyScheduler(ScheduleCase c)
     }
 
     /// <summary>
-    /// What is left when all is painted, cut into waves: by how many are rinsed and in how many waves, the soonest
+    /// What is left when all is painted, cut into rinses: by how many are rinsed and in how many rinses, the soonest
     /// hands can be free.
     /// </summary>
     private bool Last(
@@ -286,6 +286,6 @@ internal sealed class GreedyScheduler(ScheduleCase c)
         return true;
     }
 
-    /// <summary>More waves at the end than hands rinse in a row. Model assumption.</summary>
+    /// <summary>More rinses at the end than hands rinse in a row. Model assumption.</summary>
     private const int MostLastRinses = 8;
 }

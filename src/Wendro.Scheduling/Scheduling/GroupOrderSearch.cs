@@ -116,7 +116,7 @@ internal static class GroupOrderSearch
         new(Rules(c).ElementAt(rule), RinseSize.Least, RinsePriority.Over, new double[c.Count]);
 
     /// <summary>
-    /// One group, or two, moved elsewhere, or an early wave put somewhere or taken away; the same each time.
+    /// One group, or two, moved elsewhere, or an early rinse put somewhere or taken away; the same each time.
     /// </summary>
     private static GreedyRules? Moved(ScheduleCase c, GreedyRules course, int move)
     {

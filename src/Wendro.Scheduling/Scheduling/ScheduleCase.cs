@@ -15,7 +15,7 @@ internal sealed class ScheduleCase
         var numbers = problem.Groups.Select((g, i) => (g.Id, i)).ToDictionary(g => g.Id, g => g.i);
         var painted = problem.Groups.Select(g => Sums([.. g.Panels])).ToArray();
         Takes = painted.Select(a => a[^1]).ToArray();
-        // A group is painted as a whole before a wave: what is over first is rinsed first.
+        // A group is painted as a whole before a rinse: what is over first is rinsed first.
         Places = problem
             .Groups.Select(
                 (g, n) =>
@@ -59,7 +59,7 @@ internal sealed class ScheduleCase
     /// <summary>How many panels in all.</summary>
     public int Total { get; }
 
-    /// <summary>Minutes that freeing takes in all, however waves are filled.</summary>
+    /// <summary>Minutes that freeing takes in all, however rinses are filled.</summary>
     public double Frees { get; }
 
     /// <summary>Panels by group, those that are over first before the others: so they are rinsed.</summary>
@@ -111,14 +111,14 @@ internal sealed class ScheduleCase
 
     public double RinseEach => Problem.RinseEach;
 
-    /// <summary>When a panel of a wave is rinsed, minutes after the wave starts.</summary>
+    /// <summary>When a panel of a rinse is rinsed, minutes after the rinse starts.</summary>
     /// <param name="index">Which, from 0.</param>
     public double Slot(int index) => RinseStart + RinseEach * index;
 
     /// <summary>Least minutes hands need to rinse so many panels.</summary>
     /// <param name="panels">How many.</param>
-    /// <param name="isOpen">Whether a wave is under way already.</param>
-    /// <param name="rinses">How many more waves there are at least, where there are panels.</param>
+    /// <param name="isOpen">Whether a rinse is under way already.</param>
+    /// <param name="rinses">How many more rinses there are at least, where there are panels.</param>
     public double LeastRinsing(int panels, bool isOpen, int rinses = 1)
     {
         var each = Math.Min(RinseStart, RinseEach);

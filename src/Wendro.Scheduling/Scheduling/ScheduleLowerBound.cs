@@ -38,7 +38,7 @@ internal static class ScheduleLowerBound
         return Math.Max(Math.Max(hands, tails), done + Math.Max(last, c.RinseStart));
     }
 
-    /// <summary>No schedule has fewer waves, at a glance.</summary>
+    /// <summary>No schedule has fewer rinses, at a glance.</summary>
     public static int FewestRinses(ScheduleCase c) => RinsedBeforeTheLastIsPainted(c) > 0 ? 2 : Math.Min(1, c.Total);
 
     /// <summary>The same, looked at closely.</summary>

@@ -3,7 +3,7 @@ using Wendro.Units;
 namespace Wendro.Scheduling;
 
 /// <summary>
-/// Finds the schedule of a chair: least end of the last wave, then fewest waves, then the given order.
+/// Finds the schedule of a chair: least end of the last rinse, then fewest rinses, then the given order.
 /// </summary>
 public static class SchedulePlanner
 {
@@ -78,7 +78,7 @@ public static class SchedulePlanner
     {
         var search = new BranchAndBound(c, tries);
         GroupOrderSearch.Improve(c, search, glance);
-        // One that ends as soon as any is still not the best, where fewer waves might do.
+        // One that ends as soon as any is still not the best, where fewer rinses might do.
         bool MayBeBetter(double bound, int rinses) =>
             c.Total <= BranchAndBound.SmallPanels || search.EndsAt > bound + ScheduleCase.Eps || search.Rinses > rinses;
         if (!MayBeBetter(glance, ScheduleLowerBound.FewestRinses(c)))

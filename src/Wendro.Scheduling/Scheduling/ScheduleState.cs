@@ -1,7 +1,8 @@
 namespace Wendro.Scheduling;
 
 /// <summary>
-/// Groups painted and waves rinsed in some order, each as soon as can be: hands do one thing after another, no panel is
+/// Groups painted and rinses rinsed in some order, each as soon as can be: hands do one thing after another, no
+/// panel is
 /// rinsed before its window, and a group is begun later where one of its panels would be over else. What is added can
 /// be taken back.
 /// </summary>
@@ -36,7 +37,7 @@ internal sealed class ScheduleState
     /// <summary>Groups in the order they were painted.</summary>
     public List<int> Order { get; } = [];
 
-    /// <summary>How many waves.</summary>
+    /// <summary>How many rinses.</summary>
     public int Rinses { get; private set; }
 
     /// <summary>How many panels were rinsed.</summary>
@@ -48,18 +49,18 @@ internal sealed class ScheduleState
     /// <summary>Whether a group was ever begun later than could be, lest one of its panels be over.</summary>
     public bool HasPutOff { get; private set; }
 
-    /// <summary>How often a group or a wave was looked at: what all of it cost.</summary>
+    /// <summary>How often a group or a rinse was looked at: what all of it cost.</summary>
     public int Looks { get; private set; }
 
     /// <summary>When the next panel would be rinsed at the soonest, minutes.</summary>
-    /// <param name="inNewRinse">In a new wave, or in the one under way.</param>
+    /// <param name="inNewRinse">In a new rinse, or in the one under way.</param>
     public double NextSlot(bool inNewRinse) =>
         inNewRinse ? FreeAt + c.Slot(0) : ops[^1].At + c.Slot(ops[^1].Panels.Count);
 
-    /// <summary>Whether a panel of the wave under way was rinsed last, and not its first.</summary>
+    /// <summary>Whether a panel of the rinse under way was rinsed last, and not its first.</summary>
     public bool IsWellInRinse => IsInRinse && ops[^1].Panels.Count > 1;
 
-    /// <summary>Whether a wave is under way.</summary>
+    /// <summary>Whether a rinse is under way.</summary>
     public bool IsInRinse => ops.Count > 0 && ops[^1].Group == ScheduleTask.Rinse;
 
     /// <summary>When hands are free, minutes.</summary>
@@ -87,7 +88,7 @@ internal sealed class ScheduleState
     }
 
     /// <summary>
-    /// Rinses the next panel of a group, in the wave under way or a new one; false, and nothing changed, where that
+    /// Rinses the next panel of a group, in the rinse under way or a new one; false, and nothing changed, where that
     /// can't be.
     /// </summary>
     public bool Rinse(int group, bool inNewRinse)
@@ -157,7 +158,7 @@ internal sealed class ScheduleState
     public bool CanStillBe()
     {
         var (since, last) = (0.0, ops.Count - 1);
-        // The next panel comes next in the wave under way or, where that is sooner, first in a new one.
+        // The next panel comes next in the rinse under way or, where that is sooner, first in a new one.
         var next = IsInRinse ? c.Slot(ops[last].Panels.Count - 1) + Math.Min(c.RinseEach, c.RinseStart) : c.Slot(0);
         for (var k = last; k >= 0; k--)
         {
@@ -220,7 +221,7 @@ internal sealed class ScheduleState
             .Select(o => new GroupTurn(c.Problem.Groups[o.Group].Id, o.At, o.At + o.Takes))
             .ToArray();
 
-    /// <summary>The waves in order.</summary>
+    /// <summary>The rinses in order.</summary>
     public IReadOnlyList<RinseRound> RinsesRinsed() =>
         ops.Where(o => o.Group == ScheduleTask.Rinse)
             .Select(o => new RinseRound(
@@ -306,7 +307,7 @@ internal sealed class ScheduleState
         op.At = at;
     }
 
-    /// <summary>Whether none of its panels is over in a wave.</summary>
+    /// <summary>Whether none of its panels is over in a rinse.</summary>
     private bool Keeps(ScheduleTask rinse)
     {
         foreach (var g in Order)
@@ -320,7 +321,7 @@ internal sealed class ScheduleState
         return true;
     }
 
-    /// <summary>Moves groups as late as a wave asks, lest their panels be over in it; whether any had to be.</summary>
+    /// <summary>Moves groups as late as a rinse asks, lest their panels be over in it; whether any had to be.</summary>
     private bool PutsOff(ScheduleTask rinse)
     {
         var moved = false;

@@ -1,12 +1,12 @@
 namespace Wendro.Scheduling;
 
-/// <summary>What hands do in one go: a group painted, or a wave rinsed.</summary>
+/// <summary>What hands do in one go: a group painted, or a rinse rinsed.</summary>
 internal sealed class ScheduleTask
 {
-    /// <summary>In a group's place: a wave.</summary>
+    /// <summary>In a group's place: a rinse.</summary>
     public const int Rinse = -1;
 
-    /// <param name="group">Which group; -1 for a wave.</param>
+    /// <param name="group">Which group; -1 for a rinse.</param>
     /// <param name="groups">How many groups there are.</param>
     public ScheduleTask(int group, int groups)
     {
@@ -19,7 +19,7 @@ internal sealed class ScheduleTask
         }
     }
 
-    /// <summary>Which group is painted; -1 where a wave is rinsed.</summary>
+    /// <summary>Which group is painted; -1 where a rinse is rinsed.</summary>
     public int Group { get; }
 
     /// <summary>When it begins, minutes.</summary>
@@ -28,18 +28,18 @@ internal sealed class ScheduleTask
     /// <summary>Minutes it takes.</summary>
     public double Takes { get; set; }
 
-    /// <summary>Minutes after a wave before hands are free.</summary>
+    /// <summary>Minutes after a rinse before hands are free.</summary>
     public double Frees { get; set; }
 
     /// <summary>When hands are free for the next.</summary>
     public double DoneAt => At + Takes + Frees;
 
-    /// <summary>What a wave rinses, in order.</summary>
+    /// <summary>What a rinse rinses, in order.</summary>
     public List<(int Group, int Index)> Panels { get; } = [];
 
-    /// <summary>Of a wave, by group: how long after the group is begun it may begin, minutes.</summary>
+    /// <summary>Of a rinse, by group: how long after the group is begun it may begin, minutes.</summary>
     public double[] Least { get; } = [];
 
-    /// <summary>Of a wave, by group: how long after the group is begun it must begin, minutes.</summary>
+    /// <summary>Of a rinse, by group: how long after the group is begun it must begin, minutes.</summary>
     public double[] Most { get; } = [];
 }

@@ -65,11 +65,11 @@ internal sealed class SubsetFeasibility
 
     private static (double, int) Never => (double.PositiveInfinity, int.MaxValue);
 
-    /// <summary>Least minutes from the first of them being begun until the last wave ends; 0 for none.</summary>
+    /// <summary>Least minutes from the first of them being begun until the last rinse ends; 0 for none.</summary>
     /// <param name="unpainted">Groups still to be painted, as bits.</param>
     public double Minutes(int unpainted) => isKnown ? minutes[unpainted] : 0;
 
-    /// <summary>Fewest waves after the first of them is begun; 0 for none.</summary>
+    /// <summary>Fewest rinses after the first of them is begun; 0 for none.</summary>
     /// <param name="unpainted">Groups still to be painted, as bits.</param>
     public int Rinses(int unpainted) =>
         isKnown ? rinses[unpainted]
@@ -115,7 +115,7 @@ internal sealed class SubsetFeasibility
     }
 
     /// <summary>
-    /// No more is painted from one wave to the next than what lasts longest of it lasts, and the panel it began with.
+    /// No more is painted from one rinse to the next than what lasts longest of it lasts, and the panel it began with.
     /// </summary>
     private int ByHowLongTheyLast(int left)
     {

@@ -7,7 +7,7 @@ using Wendro.Section;
 namespace Wendro.Apply;
 
 /// <summary>
-/// What stands between the last panel of a wave and the next thing hands can do: sheets that come out, teased hair
+/// What stands between the last panel of a rinse and the next thing hands can do: sheets that come out, teased hair
 /// that is worked free. Model assumption.
 /// </summary>
 public sealed class CoverRemoval

@@ -28,7 +28,7 @@ internal static class OrderAhead
 
     /// <summary>
     /// Orders worth trying: by the chair's sum, which knows neither where bowls will be mixed nor what waits for a
-    /// wave, once with the time of both as it is in the plan and once without. None where the step is too large to be
+    /// rinse, once with the time of both as it is in the plan and once without. None where the step is too large to be
     /// searched.
     /// </summary>
     /// <param name="visit">The visit as planned.</param>

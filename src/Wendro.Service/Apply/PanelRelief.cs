@@ -12,7 +12,7 @@ namespace Wendro.Apply;
 /// <summary>Something that frees panels which can't be rinsed in time, tried out.</summary>
 /// <param name="Label">What it is.</param>
 /// <param name="Edit">The change of the plan; null where it is one of hands.</param>
-/// <param name="Visit">The visit with it, rinsed in waves.</param>
+/// <param name="Visit">The visit with it, rinsed in rinses.</param>
 /// <param name="LevelsApart">How far what is seen of its zones lies from the plan as it is, levels, mean.</param>
 /// <param name="IsStronger">Whether something is mixed stronger than planned: only an offer.</param>
 public sealed record PanelRelief(

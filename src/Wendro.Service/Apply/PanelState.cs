@@ -60,5 +60,5 @@ public sealed record AreaState(int Step, DateTimeOffset LaidAt, DateTimeOffset? 
 /// <summary>A look: of which step, and how what was looked at stood then.</summary>
 public sealed record DevelopmentLook(DateTimeOffset At, Looked Look, int Step, PanelState Stood);
 
-/// <summary>A wave under way.</summary>
+/// <summary>A rinse under way.</summary>
 public sealed record RinseInHand(DateTimeOffset BegunAt, IReadOnlyList<PanelKey> Panels);

@@ -5,7 +5,7 @@ using Wendro.Units;
 
 namespace Wendro.Apply;
 
-/// <summary>A rinse wave to come.</summary>
+/// <summary>A rinse rinse to come.</summary>
 /// <param name="Number">Which of the step, from 1, those done counted.</param>
 /// <param name="StartsAt">When it starts.</param>
 /// <param name="EndsAt">When its last panel is rinsed.</param>
@@ -17,11 +17,11 @@ public sealed record RinseAhead(
     IReadOnlyList<PanelKey> Panels
 );
 
-/// <summary>Rinse waves to come, and the panels as they are painted between them.</summary>
-/// <param name="OnClock">The panels, moved behind the waves they wait for.</param>
-/// <param name="Rinses">The waves.</param>
+/// <summary>Rinse rinses to come, and the panels as they are painted between them.</summary>
+/// <param name="OnClock">The panels, moved behind the rinses they wait for.</param>
+/// <param name="Rinses">The rinses.</param>
 /// <param name="IsInTime">Whether every panel can be rinsed within its window.</param>
-/// <param name="IsProven">Whether no other waves end sooner.</param>
+/// <param name="IsProven">Whether no other rinses end sooner.</param>
 internal sealed record RinsesAhead(
     IReadOnlyList<PanelOnClock> OnClock,
     IReadOnlyList<RinseAhead> Rinses,
@@ -29,11 +29,11 @@ internal sealed record RinsesAhead(
     bool IsProven
 )
 {
-    /// <summary>Waves by the chair's own sum: what is painted first, then zone by zone as it will be.</summary>
+    /// <summary>Rinses by the chair's own sum: what is painted first, then zone by zone as it will be.</summary>
     /// <param name="service">The service as it stands.</param>
     /// <param name="clocked">Its panels, painted one after another as soon as hands can.</param>
     /// <param name="free">When hands can go on.</param>
-    /// <param name="freeing">What freeing a wave's panels takes before hands go on.</param>
+    /// <param name="freeing">What freeing a rinse's panels takes before hands go on.</param>
     /// <param name="beside">Whether somebody else rinses, while painting goes on.</param>
     public static RinsesAhead Of(
         ServiceInHand service,
@@ -46,7 +46,7 @@ internal sealed record RinsesAhead(
         var inRinse = (service.Rinse?.Panels ?? []).ToHashSet();
         var open = clocked
             .Where(p => p.RinsedAt is null && p.Window is not null && !inRinse.Contains(p.Panel))
-            // Where somebody else rinses, nothing waits for a wave: when it is painted is as good as known.
+            // Where somebody else rinses, nothing waits for a rinse: when it is painted is as good as known.
             .Select(p => beside ? p with { IsPainted = true } : p)
             .ToArray();
         if (open.Length == 0)
@@ -151,7 +151,7 @@ internal sealed record RinsesAhead(
         return groups;
     }
 
-    /// <summary>One wave when all is painted: where fewest panels are outside their window, and then soonest.</summary>
+    /// <summary>One rinse when all is painted: where fewest panels miss their window, then soonest.</summary>
     /// <param name="service">The service as it stands.</param>
     /// <param name="clocked">Its panels, painted one after another as soon as hands can.</param>
     /// <param name="free">When hands can go on.</param>
@@ -183,7 +183,7 @@ internal sealed record RinsesAhead(
                 ),
             ],
             outside == 0,
-            // Several waves may well end sooner.
+            // Several rinses may well end sooner.
             IsProven: false
         );
     }
@@ -238,7 +238,7 @@ internal sealed record RinsesAhead(
     /// assumption.</summary>
     private const double Slack = 10;
 
-    /// <summary>What waits for a wave to be over is painted later than hands alone would.</summary>
+    /// <summary>What waits for a rinse to be over is painted later than hands alone would.</summary>
     private static IEnumerable<PanelOnClock> Moved(PanelOnClock[] group, DateTimeOffset firstPaintedAt)
     {
         var by = group[0].IsPainted ? TimeSpan.Zero : firstPaintedAt - group[0].PaintedAt;

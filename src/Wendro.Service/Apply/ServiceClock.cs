@@ -34,7 +34,7 @@ public sealed record PanelOnClock(
 
 /// <summary>
 /// The plan against the clock: what was painted and when, what is to come at the artist's pace, when what may be
-/// rinsed, in which waves. Everything that is painted is a fact; the rest is planned anew each time.
+/// rinsed, in which rinses. Everything that is painted is a fact; the rest is planned anew each time.
 /// </summary>
 public sealed record ServiceClock
 {
@@ -81,13 +81,13 @@ public sealed record ServiceClock
     /// <summary>The step's panels on the clock, in order.</summary>
     public IReadOnlyList<PanelOnClock> OnClock { get; }
 
-    /// <summary>Waves to come.</summary>
+    /// <summary>Rinses to come.</summary>
     public IReadOnlyList<RinseAhead> Rinses { get; }
 
     /// <summary>Whether every panel can be rinsed within its window.</summary>
     public bool IsInTime { get; }
 
-    /// <summary>Whether no other waves end sooner.</summary>
+    /// <summary>Whether no other rinses end sooner.</summary>
     public bool IsProven { get; }
 
     /// <summary>When the step is washed and read; null while nothing is to come.</summary>
@@ -96,7 +96,7 @@ public sealed record ServiceClock
     /// <summary>What looks told, in order.</summary>
     public IReadOnlyList<DevelopmentCheck> Told => told.All;
 
-    /// <summary>When the wave under way is over; null for none.</summary>
+    /// <summary>When the rinse under way is over; null for none.</summary>
     public DateTimeOffset? RinseEndsAt => Service.Rinse is { } w ? RinseEnds(w) : null;
 
     /// <summary>By how much what is painted took less than planned, minutes; negative for more.</summary>
@@ -255,8 +255,8 @@ public sealed record ServiceClock
             ScheduleProblem.UsualSlot(Math.Max(0, rinse.Panels.Count - 1)) + freeing.Minutes(rinse.Panels)
         );
 
-    /// <summary>When a wave's last panel is rinsed, its sheets are out and its teasing is worked free.</summary>
-    /// <param name="rinse">The wave.</param>
+    /// <summary>When a rinse's last panel is rinsed, its sheets are out and its teasing is worked free.</summary>
+    /// <param name="rinse">The rinse.</param>
     public DateTimeOffset FreedAt(RinseAhead rinse)
     {
         ArgumentNullException.ThrowIfNull(rinse);
@@ -269,10 +269,10 @@ public sealed record ServiceClock
     /// <summary>Whether somebody rinses while painting goes on.</summary>
     private bool IsRinsedBeside => Service.Help is Help.Rinses;
 
-    /// <summary>When the next wave can begin: now, or when the one under way is over.</summary>
+    /// <summary>When the next rinse can begin: now, or when the one under way is over.</summary>
     private DateTimeOffset RinseFree => RinseEndsAt > Now ? RinseEndsAt.Value : Now;
 
-    /// <summary>When painting can go on: now, or when the wave under way is over and nobody else rinses it.</summary>
+    /// <summary>When painting can go on: now, or when the rinse under way is over and nobody else rinses it.</summary>
     private DateTimeOffset HandsFree => IsRinsedBeside ? Now : RinseFree;
 
     private List<PanelOnClock> Clocked()

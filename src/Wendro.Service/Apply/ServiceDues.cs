@@ -16,7 +16,7 @@ public enum DueKind
     /// <summary>A panel is past what its leaflet allows, or past its window.</summary>
     Over,
 
-    /// <summary>A rinse wave.</summary>
+    /// <summary>A rinse rinse.</summary>
     [JsonStringEnumMemberName("wave")]
     Rinse,
 

@@ -25,7 +25,7 @@ public enum Working
 
 /// <summary>
 /// What happened at the chair; only ever added. The server says when. A fact concerns something (a panel, a bowl, the
-/// wave): of two said of one thing, each without having seen the other, the second is asked again.
+/// rinse): of two said of one thing, each without having seen the other, the second is asked again.
 /// </summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
 [JsonDerivedType(typeof(Seated), "seated")]
@@ -317,7 +317,7 @@ public sealed record AssistantChanged(int Pairs, Help Does = Help.Paints) : Serv
     public override bool LaysProduct => false;
 }
 
-/// <summary>A rinse wave begins.</summary>
+/// <summary>A rinse rinse begins.</summary>
 /// <param name="Panels">What is rinsed, in order.</param>
 public sealed record RinseBegun(IReadOnlyList<PanelKey> Panels) : ServiceFact
 {
@@ -328,7 +328,7 @@ public sealed record RinseBegun(IReadOnlyList<PanelKey> Panels) : ServiceFact
     public override bool LaysProduct => false;
 }
 
-/// <summary>The wave is over. Its panels were rinsed in the order they were served, but for those named.</summary>
+/// <summary>The rinse is over. Its panels were rinsed in the order they were served, but for those named.</summary>
 /// <param name="Not">What was not rinsed after all.</param>
 public sealed record RinseEnded(IReadOnlyList<PanelKey>? Not = null) : ServiceFact
 {

@@ -120,10 +120,10 @@ public sealed record ServiceInHand
     /// <summary>Since when low heat is on; null while it is off.</summary>
     public DateTimeOffset? HeatSince => Heat.Count > 0 && Heat[^1] is { On: true } heat ? heat.At : null;
 
-    /// <summary>The wave under way; null for none.</summary>
+    /// <summary>The rinse under way; null for none.</summary>
     public RinseInHand? Rinse { get; private init; }
 
-    /// <summary>Waves that are over.</summary>
+    /// <summary>Rinses that are over.</summary>
     public int RinsesDone { get; private init; }
 
     /// <summary>When the step before was washed, dried and read; null for the first.</summary>
@@ -267,7 +267,8 @@ public sealed record ServiceInHand
     }
 
     /// <summary>
-    /// Rinsed in the order they were served, the last no later than the wave's end. The last wave of panels takes along
+    /// Rinsed in the order they were served, the last no later than the rinse's end. The last rinse of panels
+    /// takes along
     /// what has worked over an area; what still works there is rinsed by itself.
     /// </summary>
     private ServiceInHand Rinsed(RinseEnded ended, DateTimeOffset at)

@@ -10,23 +10,23 @@ public enum ServiceOptionKind
     /// <summary>The plan as it is.</summary>
     AsPlanned,
 
-    /// <summary>The plan as it is, all rinsed in one wave at the end: what waves are worth.</summary>
+    /// <summary>The plan as it is, all rinsed in one rinse at the end: what rinses are worth.</summary>
     AtOnce,
 
-    /// <summary>The plan as it is, in waves, where it would be rinsed once.</summary>
+    /// <summary>The plan as it is, in rinses, where it would be rinsed once.</summary>
     [JsonStringEnumMemberName("inWaves")]
     InRinses,
 
     /// <summary>The same developers, zones worked in another order that ends sooner.</summary>
     ByOrder,
 
-    /// <summary>One strength for all, rinsed in waves in the order painted.</summary>
+    /// <summary>One strength for all, rinsed in rinses in the order painted.</summary>
     ByRinse,
 
     /// <summary>Weaker where it is painted first, stronger where it is painted last, rinsed at once.</summary>
     ByDeveloper,
 
-    /// <summary>Weaker first, and in waves.</summary>
+    /// <summary>Weaker first, and in rinses.</summary>
     Both,
 }
 

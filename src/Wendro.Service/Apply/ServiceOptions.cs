@@ -42,7 +42,7 @@ public sealed class ServiceOptions
 
     /// <summary>
     /// The best of those that can be taken and are no stronger than planned: fewest panels outside their windows, then
-    /// least time in the chair, then fewest bowls and waves, then nearest to the plan.
+    /// least time in the chair, then fewest bowls and rinses, then nearest to the plan.
     /// </summary>
     public ServiceOption Best { get; }
 
@@ -74,7 +74,7 @@ public sealed class ServiceOptions
     {
         get
         {
-            // As hands paint on where no wave comes between.
+            // As hands paint on where no rinse comes between.
             var panels = atOnce.Steps.SelectMany(s => s.Panels).Where(p => p.ToAt is not null).ToArray();
             if (panels.Length == 0 || Ways.Any(w => w.Kind == ServiceOptionKind.ByDeveloper))
             {

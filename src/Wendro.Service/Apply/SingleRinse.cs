@@ -2,7 +2,7 @@ using Wendro.Scheduling;
 
 namespace Wendro.Apply;
 
-/// <summary>All rinsed in one wave: when it starts.</summary>
+/// <summary>All rinsed in one rinse: when it starts.</summary>
 internal static class SingleRinse
 {
     /// <summary>How long it is put off at most, minutes, and in which steps. Model assumption.</summary>

@@ -33,7 +33,7 @@ internal sealed class Strengths
     /// <summary>
     /// The strengths that may be mixed for a step of a plan, zone by zone in the order it is painted.
     /// </summary>
-    /// <param name="visit">The plan on the clock, rinsed at once: no wave comes between.</param>
+    /// <param name="visit">The plan on the clock, rinsed at once: no rinse comes between.</param>
     /// <param name="step">The step.</param>
     /// <param name="stronger">Whether what is stronger than planned counts, where it may be offered.</param>
     public static Strengths Of(VisitOnClock visit, StepOfVisit step, bool stronger = false)
@@ -60,7 +60,7 @@ internal sealed class Strengths
     }
 
     /// <summary>
-    /// Weaker where it is painted first: of all ways to let strength rise from zone to zone, the one in which a wave
+    /// Weaker where it is painted first: of all ways to let strength rise from zone to zone, the one in which a rinse
     /// at the end finds fewest panels outside their windows, then soonest, then with fewest developers. Null where no
     /// weaker developer reaches what was planned.
     /// </summary>
@@ -158,7 +158,7 @@ internal sealed class Strengths
             .SelectMany(v => Rising(zone + 1, [.. so, v]));
     }
 
-    /// <summary>Panels outside their windows in one wave at the end, and when it would start.</summary>
+    /// <summary>Panels outside their windows in one rinse at the end, and when it would start.</summary>
     private (double Start, int Outside) AtEnd(double[] by) =>
         SingleRinse.Of(
             zones

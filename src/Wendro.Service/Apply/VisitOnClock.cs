@@ -32,7 +32,7 @@ public sealed record PanelAhead(
     public bool IsOutside => RinsedAt < FromAt - Hair || RinsedAt > ToAt + Hair;
 }
 
-/// <summary>A wave of a visit to come, minutes.</summary>
+/// <summary>A rinse of a visit to come, minutes.</summary>
 /// <param name="StartsAt">When it starts.</param>
 /// <param name="EndsAt">When its last panel is rinsed.</param>
 /// <param name="FreedAt">When sheets are out and teasing is worked free.</param>
@@ -43,9 +43,9 @@ public sealed record RinseOfVisit(double StartsAt, double EndsAt, double FreedAt
 /// <param name="Number">Which, from 0.</param>
 /// <param name="From">When it is begun.</param>
 /// <param name="Panels">Its panels in the order they are painted.</param>
-/// <param name="Rinses">Its waves.</param>
+/// <param name="Rinses">Its rinses.</param>
 /// <param name="DoneAt">When it is rinsed, washed, dried and read.</param>
-/// <param name="IsProven">Whether no other waves end sooner.</param>
+/// <param name="IsProven">Whether no other rinses end sooner.</param>
 /// <param name="Area">What it lays over an area; null where it paints panels.</param>
 /// <param name="WashingAt">When all is rinsed and washing begins; null where it is not washed before the next.</param>
 public sealed record StepOfVisit(
@@ -72,7 +72,8 @@ public sealed record AreaOfVisit(double LaidAt, double WorkedAt);
 public readonly record struct BowlOnClock(double MixAt, double ReadyAt, double PaintedUntil, double LivesUntil);
 
 /// <summary>
-/// A whole visit on one time axis before it begins: bowls mixed, panels painted, waves, washing, step by step. What the
+/// A whole visit on one time axis before it begins: bowls mixed, panels painted, rinses, washing, step by step.
+/// What the
 /// service will be held against.
 /// </summary>
 /// <param name="Mix">The plan with its bowls.</param>
@@ -83,18 +84,18 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
     /// <summary>Minutes in the chair, from the first bowl to the last reading.</summary>
     public double Minutes => Steps.Count == 0 ? 0 : Steps[^1].DoneAt;
 
-    /// <summary>All waves in order.</summary>
+    /// <summary>All rinses in order.</summary>
     public IEnumerable<RinseOfVisit> Rinses => Steps.SelectMany(s => s.Rinses);
 
     /// <summary>Panels that are rinsed outside their windows.</summary>
     public IReadOnlyList<PanelAhead> Outside => Steps.SelectMany(s => s.Panels).Where(p => p.IsOutside).ToArray();
 
-    /// <summary>Whether no other waves of the same painting end sooner.</summary>
+    /// <summary>Whether no other rinses of the same painting end sooner.</summary>
     public bool IsProven => Steps.All(s => s.IsProven);
 
     /// <summary>
     /// What is wrong with the bowls, and what was set aside with it. What would be over before the last is painted is
-    /// nothing to mind where waves rinse it in time.
+    /// nothing to mind where rinses rinse it in time.
     /// </summary>
     public IReadOnlyList<Finding> AllFindings() =>
         Mix.AllFindings().Where(f => f.Kind != MixFault.FirstOver || !IsRinsedInTime(f.Panels)).ToArray();
@@ -109,7 +110,7 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
                 .All(p => p.RinsedAt is not null && !p.IsOutside);
     }
 
-    /// <summary>A bowl as the whole visit has it: waves come between its panels and those before.</summary>
+    /// <summary>A bowl as the whole visit has it: rinses come between its panels and those before.</summary>
     /// <param name="bowl">One of the mix's bowls.</param>
     public BowlOnClock On(PlannedBowl bowl)
     {
@@ -141,11 +142,11 @@ public sealed record VisitOnClock(PlannedMix Mix, IReadOnlyList<StepOfVisit> Ste
     private IEnumerable<PanelAhead> In(Zone zone) =>
         Steps.Select(s => s.Panels.Where(p => p.Panel.Zone == zone).ToArray()).FirstOrDefault(p => p.Length > 0) ?? [];
 
-    /// <summary>How often bowls are mixed anew for the waves that come between, at most. Model assumption.</summary>
+    /// <summary>How often bowls are mixed anew for the rinses that come between, at most. Model assumption.</summary>
     private const int MostRemixes = 4;
 
     /// <summary>
-    /// Puts a visit on the clock, its bowls mixed so that none is painted from after its end: waves come between its
+    /// Puts a visit on the clock, its bowls mixed so that none is painted from after its end: rinses come between its
     /// panels, where they come depends on mixing, and so on until none is too old, or as little as can be found.
     /// </summary>
     /// <param name="mix">The plan with its bowls.</param>

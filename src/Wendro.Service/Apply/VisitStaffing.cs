@@ -69,7 +69,7 @@ public static class VisitStaffing
             .Concat(step.WashingAt is { } washing ? Washed(step, washing) : []);
 
     /// <summary>
-    /// What lies over an area is rinsed last, where no wave of panels took it along; then washed and read.
+    /// What lies over an area is rinsed last, where no rinse of panels took it along; then washed and read.
     /// </summary>
     private static IEnumerable<HandSpan> Washed(StepOfVisit step, double washing)
     {

@@ -154,7 +154,7 @@ public static partial class DeskSums
         );
     }
 
-    /// <summary>The fewest rinse waves that meet every window.</summary>
+    /// <summary>The fewest rinse rinses that meet every window.</summary>
     public static DeskResult<RinseAnswer> Of(RinseQuestion q)
     {
         ArgumentNullException.ThrowIfNull(q);

@@ -261,8 +261,8 @@ public sealed record ScheduleGroup(
 /// <summary>When is what painted and rinsed, with one pair of hands?</summary>
 /// <param name="Groups">Up to 12 groups, 200 panels in all, in their given order.</param>
 /// <param name="Order">Whether that order is kept.</param>
-/// <param name="RinseStart">Minutes from a wave's start until its first panel is rinsed.</param>
-/// <param name="RinseEach">Minutes from one panel of a wave to the next.</param>
+/// <param name="RinseStart">Minutes from a rinse's start until its first panel is rinsed.</param>
+/// <param name="RinseEach">Minutes from one panel of a rinse to the next.</param>
 public sealed record ScheduleQuestion(
     IReadOnlyList<ScheduleGroup> Groups,
     GroupOrder Order = GroupOrder.Free,

@@ -5,7 +5,7 @@ namespace Wendro.Desk;
 
 public static partial class DeskSums
 {
-    /// <summary>The schedule that ends soonest, with its waves; or what stands against it.</summary>
+    /// <summary>The schedule that ends soonest, with its rinses; or what stands against it.</summary>
     public static DeskResult<Schedule> Of(ScheduleQuestion q)
     {
         ArgumentNullException.ThrowIfNull(q);

@@ -12,9 +12,9 @@ namespace Wendro.Record;
 
 /// <summary>
 /// The next visit's plan from the last one's: only what has grown, what was missed and what stayed dark, on the fewest
-/// panels that bring the wish back.
+/// panels that bring the goal back.
 /// </summary>
-/// <param name="Edits">The one edit that paints them; none where the wish still stands.</param>
+/// <param name="Edits">The one edit that paints them; none where the goal still stands.</param>
 /// <param name="Panels">The panels it paints, those that bring most first.</param>
 /// <param name="OfPanels">How many panels would have to be painted to touch up all of it.</param>
 /// <param name="IsMirrored">Whether it is the other way round than last time: the part lies on the other side
@@ -23,7 +23,7 @@ namespace Wendro.Record;
 /// <param name="After">How it looks with these panels.</param>
 /// <param name="AfterAll">How it looks with all of them.</param>
 /// <param name="Minutes">Painting minutes.</param>
-/// <param name="IsMet">Whether the wish is met with them; else they come as near to it as any of them would.</param>
+/// <param name="IsMet">Whether the goal is met with them; else they come as near to it as any of them would.</param>
 public sealed record RefreshPlan(
     IReadOnlyList<PlanEdit> Edits,
     IReadOnlyList<PanelKey> Panels,
@@ -36,19 +36,19 @@ public sealed record RefreshPlan(
     bool IsMet
 )
 {
-    /// <summary>What is nearer to its wish than this is as near as all of it. Model assumption.</summary>
+    /// <summary>What is nearer to its goal than this is as near as all of it. Model assumption.</summary>
     private const double AsNear = 0.02;
 
     /// <summary>Less than this has not grown, cm. Model assumption.</summary>
     private const double Hardly = 0.5;
 
-    /// <summary>A piece this much darker than its wish stayed dark, levels. Model assumption.</summary>
+    /// <summary>A piece this much darker than its goal stayed dark, levels. Model assumption.</summary>
     private const double StayedDark = 1;
 
     /// <summary>A part this far from the middle is on a side, cm.</summary>
     private const double OnASide = 1.5;
 
-    /// <summary>The plan that brings the wish back.</summary>
+    /// <summary>The plan that brings the goal back.</summary>
     /// <param name="now">Her head now, with the next visit's plan as it stands: panels painted already stay.</param>
     /// <param name="last">The last visit's plan, as it was served.</param>
     /// <param name="cutting">Cuts zones of her hair now.</param>
@@ -186,7 +186,7 @@ public sealed record RefreshPlan(
         }
 
         /// <summary>
-        /// The panels of those zones that come nearest to the wish: from none and from all, one zone more or fewer at a
+        /// The panels of those zones that come nearest to the goal: from none and from all, one zone more or fewer at a
         /// time while that brings it nearer.
         /// </summary>
         private HashSet<PanelKey> Zones(PlannedHead all)

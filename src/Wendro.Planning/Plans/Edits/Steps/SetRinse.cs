@@ -2,7 +2,7 @@ using Wendro.Units;
 
 namespace Wendro.Plans;
 
-/// <summary>Chooses how panels are rinsed: in waves, or all at once when the last is painted.</summary>
+/// <summary>Chooses how panels are rinsed: in rinses, or all at once when the last is painted.</summary>
 /// <param name="Rinse">Which.</param>
 [Kind("setRinse")]
 public sealed record SetRinse(Rinsing Rinse) : PlanEdit
